@@ -1,0 +1,36 @@
+/** Imports run one way: web and server import core; core imports neither; web and server meet over HTTP. */
+module.exports = {
+  forbidden: [
+    { name: 'core-stays-pure', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { path: '^(server|web)/' } },
+    {
+      name: 'core-uses-no-node-api',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-packages',
+      comment: 'the public face carries no package; Joi and structures are entries of their own',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '(\\.test\\.ts|schemas?\\.ts|^core/src/structures/.*)$' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'] },
+    },
+    { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },
+    { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
+    {
+      name: 'web-takes-cores-public-face',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^core/src/(schemas|reference|structures)' },
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '/dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'], extensions: ['.ts', '.tsx', '.js', '.json', '.css'] },
+  },
+}

@@ -1,0 +1,32 @@
+import { ImpossibleInput } from '../problems'
+
+/**
+ * Live heating rate: the median of the slopes between all pairs of samples in the last minutes (Theil–Sen),
+ * so that one bad sample does not move it.
+ *
+ * @param samples [minutes, °C] in order of time; instrument time, not the clock of whoever watches
+ * @param overMin how far back to look, minutes
+ * @returns °C/min; null when fewer than three samples lie in the window
+ * @throws ImpossibleInput when the window is not above 0
+ * @example rateOf([[0, 90], [0.5, 90.7], [1, 91.4]]) // 1.4
+ */
+export function rateOf(samples: readonly (readonly [number, number])[], overMin = 1): number | null {
+  if (!(overMin > 0)) throw new ImpossibleInput('bad-duration', 'A rate needs a stretch of time above zero.')
+  const last = samples[samples.length - 1]
+  if (!last) return null
+  const recent = samples.filter(([minute]) => minute > last[0] - overMin - 1e-9)
+  if (recent.length < 3) return null
+  const slopes: number[] = []
+  recent.forEach(([minuteI, temperatureI], i) => {
+    for (const [minuteJ, temperatureJ] of recent.slice(i + 1))
+      if (minuteJ > minuteI) slopes.push((temperatureJ - temperatureI) / (minuteJ - minuteI))
+  })
+  return slopes.length ? median(slopes) : null
+}
+
+function median(values: number[]): number {
+  const sorted = values.sort((p, q) => p - q)
+  const middle = sorted.length >> 1
+  const upper = sorted[middle] as number
+  return sorted.length % 2 ? upper : (upper + (sorted[middle - 1] as number)) / 2
+}

@@ -1,0 +1,94 @@
+import type { CompositionAtClear, Eutectic, Fusion, PhaseDiagram } from '../contract'
+import { ImpossibleInput, requireFraction, requireTemperature } from '../problems'
+import { liquidusC, requireFusion, solubilityInMelt } from './liquidus'
+
+/**
+ * Eutectic of two substances that are pure as solids and ideal as liquids: where their two solubilities sum
+ * to 1. Bracketed by bisection to 1e-9 °C. Simple aromatic pairs are met within about 3 °C.
+ *
+ * @returns °C and the mole fraction of a in the eutectic liquid
+ * @throws ImpossibleInput on an impossible melting point or enthalpy
+ * @example eutectic(benzil, benzoin) // { temperatureC: 82.67, moleFractionA: 0.768 }
+ */
+export function eutectic(a: Fusion, b: Fusion): Eutectic {
+  requireFusion(a)
+  requireFusion(b)
+  const excess = (t: number) => solubilityInMelt(a, t) + solubilityInMelt(b, t) - 1
+  let high = Math.min(a.meltingPointC, b.meltingPointC)
+  let low = high - 1
+  while (excess(low) > 0) low -= (high - low) * 1.5
+  while (high - low > 1e-10 && (low + high) / 2 > low && (low + high) / 2 < high) {
+    const middle = (low + high) / 2
+    if (excess(middle) > 0) high = middle
+    else low = middle
+  }
+  const temperatureC = (low + high) / 2
+  return { temperatureC, moleFractionA: solubilityInMelt(a, temperatureC) }
+}
+
+/**
+ * Mole fraction from mass fraction.
+ *
+ * @param massFractionA 0 to 1
+ * @param molarMassA g/mol
+ * @param molarMassB g/mol
+ * @throws ImpossibleInput outside 0 to 1, or on a molar mass not above 0
+ * @example moleFractionFromMassFraction(0.5, 128.17, 154.21) // 0.5461
+ */
+export function moleFractionFromMassFraction(
+  massFractionA: number,
+  molarMassA: number,
+  molarMassB: number,
+): number {
+  requireFraction(massFractionA, 'The mass fraction')
+  if (!(molarMassA > 0 && molarMassB > 0))
+    throw new ImpossibleInput('bad-molar-mass', 'A molar mass must be above zero.')
+  const molesA = massFractionA / molarMassA
+  const molesB = (1 - massFractionA) / molarMassB
+  return molesA / (molesA + molesB)
+}
+
+/**
+ * Compositions whose last crystal melts at this temperature: one on each side of the eutectic where the
+ * temperature allows it.
+ *
+ * @param clearC °C
+ * @returns up to two, the one rich in a first; none above both melting points or below the eutectic
+ * @example compositionsFromClearPoint(benzil, benzoin, 89.92) // x(benzil) 0.900 and 0.693
+ */
+export function compositionsFromClearPoint(
+  a: Fusion,
+  b: Fusion,
+  clearC: number,
+): readonly CompositionAtClear[] {
+  requireTemperature(clearC, 'The clear point')
+  const point = eutectic(a, b)
+  if (clearC < point.temperatureC - 1e-9) return []
+  if (Math.abs(clearC - point.temperatureC) <= 1e-9)
+    return [{ moleFractionA: point.moleFractionA, excess: 'neither' }]
+  const found: CompositionAtClear[] = []
+  if (clearC <= a.meltingPointC) found.push({ moleFractionA: solubilityInMelt(a, clearC), excess: 'a' })
+  if (clearC <= b.meltingPointC) found.push({ moleFractionA: 1 - solubilityInMelt(b, clearC), excess: 'b' })
+  return found
+}
+
+/**
+ * The two liquidus lines and the eutectic between them, for drawing.
+ *
+ * @param count points a branch, at least 2
+ * @returns each branch from its pure end to the eutectic, [mole fraction of a, °C]
+ * @throws ImpossibleInput below 2 points
+ * @example phaseDiagram(benzil, benzoin, 3).branchA // [[1, 94.9], [0.884, 89.1], [0.768, 82.67]]
+ */
+export function phaseDiagram(a: Fusion, b: Fusion, count: number): PhaseDiagram {
+  if (!Number.isInteger(count) || count < 2)
+    throw new ImpossibleInput('bad-count', 'A line needs at least two points.')
+  const point = eutectic(a, b)
+  const along = (from: number, step: number) => from + (step / (count - 1)) * (point.moleFractionA - from)
+  const steps = Array.from({ length: count }, (_, i) => i)
+  return {
+    branchA: steps.map((i) => [along(1, i), liquidusC(a, along(1, i))] as const),
+    branchB: steps.map((i) => [along(0, i), liquidusC(b, 1 - along(0, i))] as const),
+    eutectic: point,
+  }
+}

@@ -1,0 +1,97 @@
+import Joi from 'joi'
+
+/** Pieces the kinds' schemas share. Sizes are bounded everywhere; unknown keys are refused by Joi's default. */
+export const number = Joi.number().unsafe()
+export const celsius = number.greater(-273.15).max(5000)
+export const uuid = Joi.string().pattern(/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/)
+export const name = Joi.string().trim().min(1).max(200)
+export const text = Joi.string().trim().min(1).max(2000)
+export const shortName = Joi.string().pattern(/^[a-z0-9][a-z0-9-]{0,63}$/)
+
+/** A typed number: its text must be that number. */
+export const reading = Joi.object({
+  text: Joi.string()
+    .pattern(/^[+-]?(\d+\.?\d*|\.\d+)$/)
+    .max(20)
+    .required(),
+  value: number.required(),
+}).custom((value: { text: string; value: number }, helpers) =>
+  Number(value.text) === value.value
+    ? value
+    : helpers.message({
+        custom: `The text ${value.text} and the number ${value.value} of a reading differ.`,
+      }),
+)
+
+export const hazards = Joi.array().items(Joi.string().max(10)).max(40)
+const confidence = Joi.string().valid('high', 'medium', 'low')
+
+export const compound = Joi.object({
+  id: shortName.required(),
+  name: name.required(),
+  smiles: Joi.string().max(2000).allow('').required(),
+  formula: Joi.string().max(100).allow('').required(),
+  molarMassGPerMol: number.positive().max(1e6).required(),
+  cas: Joi.string().max(20).allow(null).required(),
+  meltLowC: celsius.required(),
+  meltHighC: celsius.min(Joi.ref('meltLowC')).required(),
+  meltConfidence: confidence.required(),
+  behaviour: Joi.string().max(100).required(),
+  fusionEnthalpyKJPerMol: number.positive().max(1000).allow(null).required(),
+  fusionConfidence: confidence.allow(null).required(),
+  colour: Joi.string().max(200).allow('').required(),
+  hazards: hazards.required(),
+  synonyms: Joi.array().items(Joi.string().max(200)).max(40).required(),
+  source: Joi.string().max(500).required(),
+})
+
+export const solvent = Joi.object({
+  id: shortName.required(),
+  name: name.required(),
+  boilingPointC: celsius.allow(null).required(),
+  freezingPointC: celsius.allow(null).required(),
+  densityGPerML20: number.positive().max(10).required(),
+  flashPointC: celsius.allow(null).required(),
+  group: Joi.string().max(50).required(),
+  waterMiscible: Joi.string().valid('full', 'partial', 'no').required(),
+  hazards: hazards.required(),
+  source: Joi.string().max(500).required(),
+})
+
+const rate = number.positive().max(100)
+export const conventions = Joi.object({
+  name: name.required(),
+  startBelowC: number.min(0).max(200).required(),
+  meltRate: Joi.object({ min: rate.required(), target: rate.required(), max: rate.required() }).required(),
+  approachRateMaxCPerMin: rate.required(),
+  stopAboveC: number.min(0).max(200).required(),
+  tubeIn: Joi.string().valid('cold', 'at start temperature').required(),
+  dialUse: Joi.string().valid('one setting, nudged', 'stepped').required(),
+  fillMm: Joi.array()
+    .ordered(number.positive().max(50).required(), number.positive().max(50).required())
+    .required(),
+  onsetRule: Joi.string().valid('first wetness', 'distinct drop').required(),
+  sharpWidthC: number.positive().max(100).required(),
+  broadWidthC: number.positive().max(100).required(),
+  literatureWithinC: number.positive().max(100).required(),
+  repeatWithinC: number.positive().max(100).required(),
+  readingErrorC: number.positive().max(100).required(),
+  drying: Joi.object({
+    atLeastMin: number.min(0).max(10_000).required(),
+    constantMassToleranceG: number.min(0).max(100).allow(null).required(),
+  }).required(),
+  boilingStones: Joi.string().valid('in both flasks', 'in the solvent only').required(),
+  crudeRange: Joi.string().valid('before dissolving', 'beside the product').required(),
+})
+
+export const coreVersion = Joi.string().max(40)
+export const restsOn = Joi.array().items(uuid).max(500)
+export const grain = Joi.string().valid('fine', 'coarse')
+export const slot = Joi.number().integer().min(1).max(12)
+export const range = Joi.object({ onsetC: celsius.required(), clearC: celsius.required() })
+export const fusion = Joi.object({
+  meltingPointC: celsius.required(),
+  enthalpyKJPerMol: number.positive().max(1000).required(),
+  molarMassGPerMol: number.positive().max(1e6).required(),
+  estimated: Joi.boolean(),
+})

@@ -1,0 +1,181 @@
+import type { Entry, EntryId, KnownEntry, RawEntry, SubjectId } from '../contract'
+import { latestOf } from './clock'
+import type { KindDefinition } from './defineKind'
+import { KINDS, type Kind } from './kinds'
+
+type Live = { readonly [K in Kind]?: readonly Entry<K>[] }
+
+/** Everything written about one subject. */
+export interface SubjectRecord {
+  /** Every line in order of id, struck ones too. */
+  readonly lines: readonly KnownEntry[]
+  /** The lines that stand, by kind, in order of id. */
+  readonly live: Live
+}
+
+/** A notebook, folded. Facts only: selectors compute. */
+export interface View {
+  readonly subjects: ReadonlyMap<string, SubjectRecord>
+  /** The strike that stands for each target, whether or not the target has arrived. */
+  readonly struck: ReadonlyMap<string, Entry<'struck'>>
+  /** Lines of a kind or version this build does not know, kept untouched, in order of id. */
+  readonly newer: readonly RawEntry[]
+  readonly count: number
+  /** Greatest id seen: where the clock goes on from. */
+  readonly latestId: string | null
+}
+
+export const EMPTY_VIEW: View = {
+  subjects: new Map(),
+  struck: new Map(),
+  newer: [],
+  count: 0,
+  latestId: null,
+}
+
+type Definitions = Readonly<Record<string, KindDefinition<never>>>
+
+/**
+ * Folds entries into a view. Never throws; the order of arrival does not matter and a repeated entry counts once.
+ *
+ * @param entries in any order
+ * @param onto a view to append to; it is not changed
+ * @param kinds the kinds this build knows
+ */
+export function fold(
+  entries: readonly RawEntry[],
+  onto: View = EMPTY_VIEW,
+  kinds: Definitions = KINDS as Definitions,
+): View {
+  const draft = {
+    subjects: new Map(onto.subjects),
+    struck: onto.struck,
+    newer: onto.newer,
+    count: onto.count,
+    latestId: onto.latestId,
+  }
+  const touched = new Map<string, Draft>()
+  for (const raw of entries) {
+    const known = upcast(raw, kinds)
+    if (known === null) {
+      if (draft.newer.some((line) => line.id === raw.id)) continue
+      draft.newer = inserted(draft.newer, raw)
+    } else if (!draftOf(known.subject, draft.subjects, touched).add(known)) continue
+    draft.count += 1
+    draft.latestId = latestOf(draft.latestId, raw.id)
+    if (known?.kind === 'struck') draft.struck = withStrike(draft.struck, known, draft.subjects, touched)
+  }
+  for (const [subject, record] of touched) draft.subjects.set(subject, record.finish(draft.struck))
+  return draft
+}
+
+/** This build's reading of a line: upcast to the current version, or null when it is newer or unknown. */
+export function upcast(raw: RawEntry, kinds: Definitions = KINDS as Definitions): KnownEntry | null {
+  const definition = Object.hasOwn(kinds, raw.kind) ? kinds[raw.kind] : undefined
+  if (!definition || raw.v > definition.version || raw.v < 1) return null
+  let body = raw.body
+  for (let v = raw.v; v < definition.version; v++) {
+    const step = definition.upcasts?.[v]
+    if (!step) return null
+    body = step(body)
+  }
+  return (raw.v === definition.version ? raw : { ...raw, v: definition.version, body }) as KnownEntry
+}
+
+interface Draft {
+  /** False when the line was there already. */
+  add(entry: KnownEntry): boolean
+  mustRefold(): void
+  finish(struck: View['struck']): SubjectRecord
+}
+
+function draftOf(subject: string, subjects: Map<string, SubjectRecord>, touched: Map<string, Draft>): Draft {
+  const open = touched.get(subject)
+  if (open) return open
+  const before = subjects.get(subject)
+  const lines: KnownEntry[] = before ? [...before.lines] : []
+  const fresh: KnownEntry[] = []
+  let refold = before === undefined
+  const draft: Draft = {
+    add(entry) {
+      const at = placeOf(lines, entry.id)
+      if (lines[at]?.id === entry.id) return false
+      if (at < lines.length) refold = true
+      lines.splice(at, 0, entry)
+      fresh.push(entry)
+      return true
+    },
+    mustRefold() {
+      refold = true
+    },
+    finish(struck) {
+      if (refold || !before) return { lines, live: liveOf({}, lines, struck) }
+      return { lines, live: liveOf(before.live, fresh, struck) }
+    },
+  }
+  touched.set(subject, draft)
+  return draft
+}
+
+function liveOf(onto: Live, entries: readonly KnownEntry[], struck: View['struck']): Live {
+  const groups: Partial<Record<Kind, KnownEntry[]>> = {}
+  for (const entry of entries)
+    if (entry.kind === 'struck' || !struck.has(entry.id)) (groups[entry.kind] ??= []).push(entry)
+  const live: Partial<Record<Kind, readonly KnownEntry[]>> = { ...onto }
+  for (const kind of Object.keys(groups) as Kind[])
+    live[kind] = [...(live[kind] ?? []), ...(groups[kind] ?? [])]
+  return live as Live
+}
+
+function withStrike(
+  struck: View['struck'],
+  strike: Entry<'struck'>,
+  subjects: Map<string, SubjectRecord>,
+  touched: Map<string, Draft>,
+): View['struck'] {
+  const { target } = strike.body
+  const standing = struck.get(target)
+  if (standing && standing.id <= strike.id) return struck
+  // A strike carries its target's subject, but a stray one may not: whichever subject holds the target is folded again.
+  for (const [subject, record] of subjects) {
+    if (record.lines[placeOf(record.lines, target)]?.id === target)
+      draftOf(subject, subjects, touched).mustRefold()
+  }
+  for (const draft of touched.values()) draft.mustRefold()
+  return new Map(struck).set(target, strike)
+}
+
+function placeOf(lines: readonly { readonly id: EntryId }[], id: string): number {
+  let low = 0
+  let high = lines.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((lines[middle] as { id: string }).id < id) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
+function inserted<T extends { readonly id: EntryId }>(lines: readonly T[], line: T): readonly T[] {
+  const at = placeOf(lines, line.id)
+  return [...lines.slice(0, at), line, ...lines.slice(at)]
+}
+
+/** The standing lines of one kind about one subject, in order of id. */
+export function linesOf<K extends Kind>(
+  view: View,
+  subject: SubjectId | string,
+  kind: K,
+): readonly Entry<K>[] {
+  return (view.subjects.get(subject)?.live[kind] ?? []) as readonly Entry<K>[]
+}
+
+/** The latest standing line of one kind about one subject. */
+export function latestLine<K extends Kind>(
+  view: View,
+  subject: SubjectId | string,
+  kind: K,
+): Entry<K> | null {
+  const lines = linesOf(view, subject, kind)
+  return lines[lines.length - 1] ?? null
+}

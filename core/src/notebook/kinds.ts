@@ -1,0 +1,60 @@
+import { markMade, type MarkMade } from './mark-made/kind'
+import { meltPlanned, type MeltPlanned } from './melt-planned/kind'
+import { observed, type Observed } from './observed/kind'
+import { planFixed, type PlanFixed } from './plan-fixed/kind'
+import { prepOpened, type PrepOpened } from './prep-opened/kind'
+import { runCommand, type RunCommand } from './run-command/kind'
+import { runEnded, type RunEnded } from './run-ended/kind'
+import { runStarted, type RunStarted } from './run-started/kind'
+import { sampleNamed, type SampleNamed } from './sample-named/kind'
+import { signNamed, type SignNamed } from './sign-named/kind'
+import { solventAdded, type SolventAdded } from './solvent-added/kind'
+import { stepTicked, type StepTicked } from './step-ticked/kind'
+import { struck, type Struck } from './struck/kind'
+import { timerStarted, type TimerStarted } from './timer-started/kind'
+import { trace, type Trace } from './trace/kind'
+import { verdictSigned, type VerdictSigned } from './verdict-signed/kind'
+import { weighed, type Weighed } from './weighed/kind'
+import type { KindDefinition } from './defineKind'
+
+/** The kinds of entry and the bodies this build writes. */
+export interface Bodies {
+  'prep opened': PrepOpened
+  'sample named': SampleNamed
+  weighed: Weighed
+  'plan fixed': PlanFixed
+  'step ticked': StepTicked
+  'solvent added': SolventAdded
+  'timer started': TimerStarted
+  observed: Observed
+  'melt planned': MeltPlanned
+  'run started': RunStarted
+  'run command': RunCommand
+  trace: Trace
+  'mark made': MarkMade
+  'sign named': SignNamed
+  'run ended': RunEnded
+  'verdict signed': VerdictSigned
+  struck: Struck
+}
+export type Kind = keyof Bodies
+
+export const KINDS: { readonly [K in Kind]: KindDefinition<Bodies[K]> } = {
+  'prep opened': prepOpened,
+  'sample named': sampleNamed,
+  weighed,
+  'plan fixed': planFixed,
+  'step ticked': stepTicked,
+  'solvent added': solventAdded,
+  'timer started': timerStarted,
+  observed,
+  'melt planned': meltPlanned,
+  'run started': runStarted,
+  'run command': runCommand,
+  trace,
+  'mark made': markMade,
+  'sign named': signNamed,
+  'run ended': runEnded,
+  'verdict signed': verdictSigned,
+  struck,
+}

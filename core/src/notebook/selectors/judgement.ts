@@ -1,0 +1,60 @@
+import type { Conventions, EntryId, JudgeInput, Judgement, PrepId, Result, SampleId } from '../../contract'
+import { judgeRange } from '../../judging/judgeRange'
+import { attempt, problem } from '../../problems'
+import { fusionOf } from '../../reference/fusionOf'
+import type { View } from '../fold'
+import { prepOf, wasDried } from './prep'
+import { latestRange, rangesOf } from './ranges'
+
+export interface PrepJudgement {
+  readonly sample: SampleId
+  readonly input: JudgeInput
+  readonly judgement: Judgement
+  readonly conventions: Conventions
+  readonly restsOn: readonly EntryId[]
+}
+
+/** The product's latest range judged by the house rules its run was planned under. */
+export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
+  const prep = prepOf(view, id)
+  if (!prep) return problem('too-few-samples', 'There is no such prep in this notebook.')
+  const rows = rangesOf(view, id)
+  const product = latestRange(rows, 'product')
+  if (!product)
+    return problem('too-few-samples', 'The product has no complete melting range yet: both ends are needed.')
+  const crude = latestRange(rows, 'crude')
+  const { compound } = prep.opened.body
+  const impurity = prep.plan?.body.impurity ?? null
+  const input: JudgeInput = {
+    corrected: { onsetC: product.onset.value, clearC: product.clear.value },
+    literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
+    fusion: fusionOf(compound),
+    rateCPerMin: product.rateCPerMin,
+    fillMm: product.fillMm,
+    grain: product.grain,
+    calibration: 'none',
+    dried: wasDried(view, prep),
+    crude: crude ? { onsetC: crude.onset.value, clearC: crude.clear.value } : undefined,
+    impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : undefined,
+  }
+  const judged = attempt(() => judgeRange(input, product.conventions))
+  if (!judged.ok) return judged
+  return {
+    ok: true,
+    value: {
+      sample: product.sample,
+      input,
+      judgement: judged.value,
+      conventions: product.conventions,
+      restsOn: [prep.opened.id, ...product.restsOn, ...(crude?.restsOn ?? [])],
+    },
+  }
+}
+
+/** Whether a decision rests on a line that has been struck since. */
+export function isStale(
+  view: View,
+  decision: { readonly body: { readonly restsOn: readonly EntryId[] } },
+): boolean {
+  return decision.body.restsOn.some((id) => view.struck.has(id))
+}

@@ -1,0 +1,147 @@
+import type { Entry, PrepId, Quantity, Result, SampleId } from '../../contract'
+import { attempt, problem } from '../../problems'
+import { smallFlaskSteps, type Step } from '../../procedures/smallFlask'
+import { netMass } from '../../weighing/netMass'
+import { percentRecovery } from '../../weighing/recovery'
+import { latestLine, linesOf, type View } from '../fold'
+import type { SampleRole } from '../sample-named/kind'
+import { weighingOf } from '../weighed/kind'
+
+export interface SampleFacts {
+  readonly id: SampleId
+  readonly role: SampleRole
+  readonly label: string
+  readonly weighing: Entry<'weighed'> | null
+}
+
+export interface PrepFacts {
+  readonly id: PrepId
+  readonly opened: Entry<'prep opened'>
+  readonly samples: readonly SampleFacts[]
+  readonly plan: Entry<'plan fixed'> | null
+  readonly steps: readonly Step[]
+  readonly ticked: ReadonlyMap<string, Entry<'step ticked'>>
+  readonly portions: readonly Entry<'solvent added'>[]
+  readonly observations: readonly Entry<'observed'>[]
+  readonly verdict: Entry<'verdict signed'> | null
+}
+
+/** Every prep of the notebook, the newest first. */
+export function prepsOf(view: View): readonly PrepFacts[] {
+  const preps: PrepFacts[] = []
+  for (const subject of view.subjects.keys()) {
+    const prep = prepOf(view, subject as PrepId)
+    if (prep) preps.push(prep)
+  }
+  return preps.sort((p, q) => (p.opened.id < q.opened.id ? 1 : -1))
+}
+
+/** One prep, or null when no such prep stands in the notebook. */
+export function prepOf(view: View, id: PrepId): PrepFacts | null {
+  const opened = linesOf(view, id, 'prep opened')[0]
+  if (!opened) return null
+  const plan = latestLine(view, id, 'plan fixed')
+  const ticked = new Map<string, Entry<'step ticked'>>()
+  for (const tick of linesOf(view, id, 'step ticked'))
+    if (!ticked.has(tick.body.step)) ticked.set(tick.body.step, tick)
+  return {
+    id,
+    opened,
+    samples: samplesOf(view, id),
+    plan,
+    steps: plan ? smallFlaskSteps(plan.body) : [],
+    ticked,
+    portions: linesOf(view, id, 'solvent added'),
+    observations: linesOf(view, id, 'observed'),
+    verdict: latestLine(view, id, 'verdict signed'),
+  }
+}
+
+function samplesOf(view: View, prep: PrepId): SampleFacts[] {
+  const samples: { facts: SampleFacts; named: string }[] = []
+  for (const [subject, record] of view.subjects) {
+    const named = record.live['sample named']?.[0]
+    if (named?.body.prep !== prep) continue
+    const weighing = latestLine(view, subject, 'weighed')
+    samples.push({
+      named: named.id,
+      facts: { id: subject as SampleId, role: named.body.role, label: named.body.label, weighing },
+    })
+  }
+  return samples.sort((p, q) => (p.named < q.named ? -1 : 1)).map((sample) => sample.facts)
+}
+
+export function sampleOf(prep: PrepFacts, role: SampleRole): SampleFacts | null {
+  return prep.samples.find((sample) => sample.role === role) ?? null
+}
+
+/** Net mass of a sample's latest weighing, g. */
+export function massOf(sample: SampleFacts | null): Result<Quantity> {
+  const weighing = sample?.weighing
+  if (!weighing)
+    return problem(
+      'nothing-weighed',
+      `${sample?.role === 'product' ? 'The product' : 'The crude'} has not been weighed yet.`,
+    )
+  return attempt(() => netMass(weighingOf(weighing.body)))
+}
+
+export interface Recovery {
+  readonly crude: Quantity
+  readonly product: Quantity
+  readonly percent: Quantity
+  /** What needs a look: over 100 %, far under the plan. */
+  readonly remarks: readonly string[]
+}
+
+/** Percent recovery from the weighings, with what is odd about it. */
+export function recoveryOf(prep: PrepFacts): Result<Recovery> {
+  const crude = massOf(sampleOf(prep, 'crude'))
+  if (!crude.ok) return crude
+  const product = massOf(sampleOf(prep, 'product'))
+  if (!product.ok) return product
+  const percent = attempt(() => percentRecovery(product.value, crude.value))
+  if (!percent.ok) return percent
+  return {
+    ok: true,
+    value: {
+      crude: crude.value,
+      product: product.value,
+      percent: percent.value,
+      remarks: recoveryRemarks(percent.value, prep),
+    },
+  }
+}
+
+function recoveryRemarks(percent: Quantity, prep: PrepFacts): string[] {
+  const predicted = prep.plan?.body.result.recoveryPercentOfCrude
+  if (percent.value > 100)
+    return [
+      `${percent.value.toFixed(1)} % is more than went in: damp crystals, a boiling stone weighed with them, or the wrong vessel. Dry it, look it over and weigh again.`,
+    ]
+  if (predicted !== undefined && percent.value < predicted / 2)
+    return [
+      `${percent.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned. Do not throw the liquor away: chill it longer or evaporate some, and look for crystals left in the flask.`,
+    ]
+  return []
+}
+
+/** Solvent logged so far, mL. */
+export function solventSoFarML(prep: PrepFacts): { readonly hotML: number; readonly rinseML: number } {
+  const sum = (rinse: boolean) =>
+    prep.portions.reduce(
+      (ml, { body }) => ((body.use === 'rinse') === rinse ? ml + body.volume.value : ml),
+      0,
+    )
+  return { hotML: sum(false), rinseML: sum(true) }
+}
+
+/** Whether drawing air was timed for at least as long as house rules ask. */
+export function wasDried(view: View, prep: PrepFacts): boolean {
+  const atLeastMin = prep.plan?.body.conventions.drying.atLeastMin ?? 0
+  const product = sampleOf(prep, 'product')?.weighing
+  if (!product) return false
+  return linesOf(view, prep.id, 'timer started').some(
+    ({ body, at }) => body.timer === 'air' && product.at - at >= Math.min(body.minutes, atLeastMin) * 60_000,
+  )
+}

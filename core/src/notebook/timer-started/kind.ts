@@ -1,0 +1,19 @@
+import { defineKind } from '../defineKind'
+
+/** A timer runs from the time of its entry; it needs no process to keep it. */
+export interface TimerStarted {
+  readonly timer: 'cool' | 'ice' | 'air'
+  readonly minutes: number
+}
+export const timerStarted = defineKind<TimerStarted>()({
+  kind: 'timer started',
+  version: 1,
+  about: 'prep',
+  sentence: (body) => `Started ${body.minutes} min of ${TIMER_WORDS[body.timer]}.`,
+})
+
+export const TIMER_WORDS = {
+  cool: 'cooling to room temperature',
+  ice: 'ice bath',
+  air: 'air drying',
+} as const

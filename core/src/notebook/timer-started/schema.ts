@@ -1,0 +1,7 @@
+import Joi from 'joi'
+import { number } from '../commonSchema'
+
+export const timerStartedV1 = Joi.object({
+  timer: Joi.string().valid('cool', 'ice', 'air').required(),
+  minutes: number.positive().max(10_000).required(),
+})

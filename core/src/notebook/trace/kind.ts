@@ -1,0 +1,16 @@
+import type { RunId } from '../../contract'
+import { defineKind } from '../defineKind'
+
+/** Up to 60 readings of one run, one a second of instrument time, written by the recorder alone. */
+export interface Trace {
+  readonly run: RunId
+  readonly firstSample: number
+  readonly decimals: number
+  readonly probeC: readonly number[]
+}
+export const trace = defineKind<Trace>()({
+  kind: 'trace',
+  version: 1,
+  about: 'melt',
+  sentence: (body) => `Recorded ${body.probeC.length} readings from sample ${body.firstSample}.`,
+})

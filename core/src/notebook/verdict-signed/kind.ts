@@ -1,0 +1,19 @@
+import type { Conventions, EntryId, JudgeInput, Judgement, SampleId } from '../../contract'
+import { defineKind } from '../defineKind'
+
+/** A verdict as signed, with its result and everything it rests on. */
+export interface VerdictSigned {
+  readonly sample: SampleId
+  readonly signedBy: string
+  readonly judgement: Judgement
+  readonly input: JudgeInput
+  readonly conventions: Conventions
+  readonly coreVersion: string
+  readonly restsOn: readonly EntryId[]
+}
+export const verdictSigned = defineKind<VerdictSigned>()({
+  kind: 'verdict signed',
+  version: 1,
+  about: 'prep',
+  sentence: (body) => `Signed by ${body.signedBy}: ${body.judgement.verdict}.`,
+})

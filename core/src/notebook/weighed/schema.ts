@@ -1,0 +1,14 @@
+import Joi from 'joi'
+import { number, reading } from '../commonSchema'
+
+const readabilityG = number.positive().max(10).required()
+export const weighedV1 = Joi.alternatives().conditional('.method', {
+  is: 'tared',
+  then: Joi.object({ method: Joi.string().valid('tared').required(), net: reading.required(), readabilityG }),
+  otherwise: Joi.object({
+    method: Joi.string().valid('difference').required(),
+    empty: reading.required(),
+    loaded: reading.required(),
+    readabilityG,
+  }),
+})

@@ -1,0 +1,41 @@
+import type { Compound, Solvent } from '../contract'
+import { hazardLine, isFlammable } from '../reference/hazards'
+
+/** Stands under every list of cautions. */
+export const LOCAL_RULES =
+  'Read the safety data sheet. Your lab’s rules and the person in charge come before this app.'
+
+/** What to take care of with this solvent and this compound, briefly. */
+export function cautionsFor(compound: Compound, solvent: Solvent | null): readonly string[] {
+  const cautions = ['Eye protection, always.']
+  if (solvent && isFlammable(solvent.hazards))
+    cautions.push(
+      `${capital(solvent.name)} is flammable: hot plate in the hood, no flame here or on the next bench.`,
+    )
+  if (solvent && !isFlammable(solvent.hazards) && solvent.hazards.length > 0)
+    cautions.push(`${capital(solvent.name)}: ${hazardLine(solvent.hazards)} Work in the hood.`)
+  cautions.push(`${capital(compound.name)}: ${hazardLine(compound.hazards)}`)
+  return cautions
+}
+
+/** Where everything goes afterwards. */
+export function disposalFor(solvent: Solvent | null): readonly string[] {
+  return [
+    solvent
+      ? `Mother liquor and rinse, once the yield is known: ${wasteOf(solvent)}.`
+      : 'Mother liquor and rinse, once the yield is known: the waste your lab names for them.',
+    'Capillaries: glass waste, used once and never cleaned out.',
+    'Filter paper and boiling stones: solid chemical waste, once dry.',
+    'Crystals: a labelled vial, or the container the person in charge names.',
+  ]
+}
+
+function wasteOf(solvent: Solvent): string {
+  if (solvent.group === 'chlorinated') return 'halogenated organic waste'
+  if (solvent.group === 'water') return 'aqueous waste, unless your lab allows the sink for this solute'
+  return 'halogen-free organic waste, never the sink'
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

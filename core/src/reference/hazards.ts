@@ -1,0 +1,56 @@
+/** Hazard statements of the Globally Harmonized System for the codes that occur on the shelf. */
+const STATEMENTS: Readonly<Record<string, string>> = {
+  H224: 'extremely flammable liquid and vapour',
+  H225: 'highly flammable liquid and vapour',
+  H226: 'flammable liquid and vapour',
+  H228: 'flammable solid',
+  H300: 'fatal if swallowed',
+  H301: 'toxic if swallowed',
+  H302: 'harmful if swallowed',
+  H304: 'may be fatal if swallowed and enters airways',
+  H310: 'fatal in contact with skin',
+  H311: 'toxic in contact with skin',
+  H312: 'harmful in contact with skin',
+  H314: 'causes severe skin burns and eye damage',
+  H315: 'causes skin irritation',
+  H317: 'may cause an allergic skin reaction',
+  H318: 'causes serious eye damage',
+  H319: 'causes serious eye irritation',
+  H330: 'fatal if inhaled',
+  H331: 'toxic if inhaled',
+  H332: 'harmful if inhaled',
+  H334: 'may cause allergy or asthma symptoms if inhaled',
+  H335: 'may cause respiratory irritation',
+  H336: 'may cause drowsiness or dizziness',
+  H341: 'suspected of causing genetic defects',
+  H350: 'may cause cancer',
+  H351: 'suspected of causing cancer',
+  H360D: 'may damage the unborn child',
+  H361d: 'suspected of damaging the unborn child',
+  H361f: 'suspected of damaging fertility',
+  H370: 'causes damage to organs',
+  H371: 'may cause damage to organs',
+  H372: 'causes damage to organs through prolonged or repeated exposure',
+  H373: 'may cause damage to organs through prolonged or repeated exposure',
+  H400: 'very toxic to aquatic life',
+  H410: 'very toxic to aquatic life with long lasting effects',
+  H411: 'toxic to aquatic life with long lasting effects',
+  H412: 'harmful to aquatic life with long lasting effects',
+}
+
+/** The statement for a code, or the bare code when it is not in the table. */
+export function hazardStatement(code: string): string {
+  return STATEMENTS[code] ?? code
+}
+
+/** The hazards of a substance in one line; where there are none on file, that too is said. */
+export function hazardLine(hazards: readonly string[]): string {
+  if (hazards.length === 0) return 'No hazard data here; read the safety data sheet.'
+  const said = hazards.map(hazardStatement).join('; ')
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
+}
+
+const FLAMMABLE = ['H224', 'H225', 'H226']
+export function isFlammable(hazards: readonly string[]): boolean {
+  return hazards.some((code) => FLAMMABLE.includes(code))
+}

@@ -1,0 +1,6 @@
+export { REFERENCE_COMPOUNDS, type ReferenceCompound } from './compounds'
+export { REFERENCE_SOLVENTS } from './solvents'
+export { REFERENCE_SOLUBILITIES } from './solubilities'
+
+/** Said beside every reference value. */
+export const REFERENCE_SOURCE = 'general reference value'

@@ -1,0 +1,52 @@
+import type { Compound, Fusion, SimulatedSample } from '../contract'
+import { moleFractionFromMassFraction } from '../melting/eutectic'
+import { waldenFusionEnthalpy } from '../melting/liquidus'
+import { fusionOf } from '../reference/fusionOf'
+import type { PlanFixed } from '../notebook/plan-fixed/kind'
+import type { SampleRole } from '../notebook/sample-named/kind'
+import { nextRandom } from './random'
+
+/** Liquor that clings to the crystals leaves this mass fraction of impurity behind, at least. */
+const CLINGING = 0.003
+/** The crude's impurity is drawn within this share of what was estimated. */
+const CRUDE_SPREAD = 0.2
+
+/**
+ * What a simulated tube holds, since no real solid is in it: the crude near the fraction estimated in the
+ * plan, the product as pure as the plan predicts less a little clinging liquor, anything else pure.
+ *
+ * @param plan the fixed plan of the prep, or null
+ * @param compound what the prep purifies
+ * @param seed decides how far the crude is from the estimate
+ */
+export function simulatedContents(
+  plan: PlanFixed | null,
+  compound: Compound,
+  role: SampleRole,
+  seed: number,
+): SimulatedSample {
+  const a = fusionOf(compound)
+  if (!plan || (role !== 'crude' && role !== 'product')) return { a, b: null, moleFractionA: 1 }
+  const b = plan.impurity ? fusionOf(plan.impurity) : someImpurity(a)
+  const drawn = 1 + CRUDE_SPREAD * (2 * nextRandom(seed).value - 1)
+  const impurityByMass =
+    role === 'crude'
+      ? Math.min(0.9, (1 - plan.input.assay) * drawn)
+      : Math.min(1 - plan.input.assay, 1 - plan.result.crystalMassFraction + CLINGING)
+  if (impurityByMass <= 0) return { a, b: null, moleFractionA: 1 }
+  return {
+    a,
+    b,
+    moleFractionA: moleFractionFromMassFraction(1 - impurityByMass, a.molarMassGPerMol, b.molarMassGPerMol),
+  }
+}
+
+/** An impurity nothing is known of: of the same size, melting a little higher. */
+function someImpurity(a: Fusion): Fusion {
+  const meltingPointC = a.meltingPointC + 20
+  return {
+    meltingPointC,
+    enthalpyKJPerMol: waldenFusionEnthalpy(meltingPointC),
+    molarMassGPerMol: a.molarMassGPerMol,
+  }
+}

@@ -1,0 +1,19 @@
+/** One step of a 32-bit generator (mulberry32): same seed, same sequence. Not for secrets. */
+export function nextRandom(state: number): { readonly state: number; readonly value: number } {
+  const next = (state + 0x6d2b79f5) | 0
+  let t = Math.imul(next ^ (next >>> 15), 1 | next)
+  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+  return { state: next, value: ((t ^ (t >>> 14)) >>> 0) / 4294967296 }
+}
+
+/** A normal deviate by summing twelve uniform ones (sd 1 within 1 %, bounded at ±6). */
+export function nextNormal(state: number): { readonly state: number; readonly value: number } {
+  let sum = 0
+  let current = state
+  for (let i = 0; i < 12; i++) {
+    const drawn = nextRandom(current)
+    sum += drawn.value
+    current = drawn.state
+  }
+  return { state: current, value: sum - 6 }
+}

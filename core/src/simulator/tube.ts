@@ -1,0 +1,99 @@
+import type { Eutectic, Packing, SimulatedSample, TubeLook, TubeReading } from '../contract'
+import { meltMin } from '../heating/observedRange'
+import { eutectic } from '../melting/eutectic'
+import { liquidFractionAbout } from '../melting/meltingRange'
+import { nextRandom } from './random'
+
+const SHELLS = 8
+/** Shrinking shows this far below the first liquid, °C; drawn per tube between the two. */
+const SHRINKS_BEFORE_C = [1, 3] as const
+
+export interface TubeState {
+  readonly sample: SimulatedSample
+  readonly packing: Packing
+  readonly eutectic: Eutectic | null
+  readonly shrinksBeforeC: number
+  /** Lag of each shell behind the block, s; the outermost first, the middle of the rod last. */
+  readonly lagS: readonly number[]
+  /** Temperature of each shell, °C; null until the tube is in the block. */
+  readonly shellC: readonly number[] | null
+  /** Most liquid each shell has held: what has melted stays a melt while it is watched. */
+  readonly shellLiquid: readonly number[]
+  readonly hasShrunk: boolean
+  readonly decomposed: boolean
+}
+
+/**
+ * A packed tube. Heat comes in from the wall, so the powder is taken as shells of equal volume whose lag
+ * grows with the square of their depth, from the lag of the wall to that plus the time it takes to melt
+ * through. The last crystal is the middle.
+ *
+ * @param sample what is in it: one substance, or two and the mole fraction of the first
+ * @param packing fill height mm, grain
+ * @param options lag of the wall behind the block in min; seed for when it shrinks
+ */
+export function createTube(
+  sample: SimulatedSample,
+  packing: Packing,
+  options: { sampleLagMin: number; seed: number },
+): TubeState {
+  const [least, most] = SHRINKS_BEFORE_C
+  const throughS = 60 * meltMin(packing)
+  const depths = Array.from({ length: SHELLS }, (_, i) =>
+    i === SHELLS - 1 ? 1 : 1 - Math.sqrt(1 - i / SHELLS),
+  )
+  return {
+    sample,
+    packing,
+    eutectic: sample.b ? eutectic(sample.a, sample.b) : null,
+    shrinksBeforeC: least + (most - least) * nextRandom(options.seed).value,
+    lagS: depths.map((depth) => 60 * options.sampleLagMin + throughS * depth * depth),
+    shellC: null,
+    shellLiquid: depths.map(() => 0),
+    hasShrunk: false,
+    decomposed: false,
+  }
+}
+
+export function putIn(tube: TubeState, roomC: number): TubeState {
+  return tube.shellC ? tube : { ...tube, shellC: tube.lagS.map(() => roomC) }
+}
+
+/** One inner step in a block at this temperature. */
+export function warm(tube: TubeState, blockC: number, stepS: number): TubeState {
+  if (!tube.shellC) return tube
+  const shellC = tube.shellC.map(
+    (t, i) => t + (blockC - t) * (1 - Math.exp(-stepS / (tube.lagS[i] as number))),
+  )
+  const shellLiquid = shellC.map((t, i) => Math.max(tube.shellLiquid[i] as number, liquidAt(tube, t)))
+  const wallC = shellC[0] as number
+  return {
+    ...tube,
+    shellC,
+    shellLiquid,
+    hasShrunk: tube.hasShrunk || liquidAt(tube, wallC + tube.shrinksBeforeC) > 0,
+    decomposed: tube.decomposed || wallC >= (tube.sample.decomposesAtC ?? Infinity),
+  }
+}
+
+function liquidAt({ sample, eutectic: point }: TubeState, temperatureC: number): number {
+  if (!sample.b || !point) return temperatureC >= sample.a.meltingPointC ? 1 : 0
+  return liquidFractionAbout(point, sample.a, sample.b, sample.moleFractionA, temperatureC)
+}
+
+/** What an eye at the lens sees now. */
+export function look(tube: TubeState): TubeReading {
+  const liquidFraction = tube.shellLiquid.reduce((sum, phi) => sum + phi, 0) / SHELLS
+  return { look: lookAt(tube, liquidFraction), liquidFraction }
+}
+
+function lookAt(tube: TubeState, liquid: number): TubeLook {
+  if (!tube.shellC) return 'not in'
+  if (tube.decomposed) return 'bubbling'
+  if (tube.shellLiquid.every((phi) => phi >= 1)) return 'clear'
+  if (liquid >= 0.85) return 'last crystals'
+  if (liquid >= 0.5) return 'slush'
+  if (liquid >= 0.2) return 'drops'
+  if (liquid >= 0.03) return 'sweating'
+  return tube.hasShrunk ? 'shrunk' : 'powder'
+}

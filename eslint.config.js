@@ -1,0 +1,40 @@
+import js from '@eslint/js'
+import globals from 'globals'
+import hooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '**/node_modules/', 'server/drizzle/', 'test-results/', 'playwright-report/'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { project: ['./tsconfig.json', './core/tsconfig.json'], tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/require-await': 'off',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'setInterval', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'core has no clock: take the time as an argument' },
+        { object: 'Math', property: 'random', message: 'core has no randomness but a given seed' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core has no clock' },
+        { selector: 'ExportDefaultDeclaration', message: 'no default exports' },
+      ],
+    },
+  },
+  { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
+  { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: globals.node } },
+)
