@@ -6,11 +6,13 @@ import { look, putIn, warm, type TubeState } from './tube'
 /** Fixed inner step, s; one reading is given each second. */
 const STEP_S = 0.25
 const STEPS_A_READING = 4
-/** Time constants of the two masses: heater into block, and how fast the heater itself answers. */
+/** The two masses: heat passes from heater into block with this time constant; the heater holds this share of the block's heat. */
 const HEATER_TO_BLOCK_S = 14
+const HEATER_MASS = 0.15
+/** How hard the controller pulls the heater towards where it should be, per s. */
 const HEATER_GAIN_PER_S = 0.5
-/** Extra slope above the preheat rate that the heater can give, °C/s of heater. */
-const HEATER_RESERVE = 3
+/** Most the heater can give, as °C/s of the block. */
+const HEATER_MOST = 1.5
 
 export interface BlockState {
   readonly character: BlockCharacter
@@ -119,11 +121,11 @@ function requireReachable(toC: number, character: BlockCharacter): void {
 
 function step(state: BlockState): BlockState {
   const { character, heaterC, blockC } = state
-  const lossPerS = 1 / (60 * character.coolTimeConstantMin)
+  const lossPerS = (1 + HEATER_MASS) / (60 * character.coolTimeConstantMin)
   const program = advanceProgram(state.program)
   const power = program ? heaterPower(state, program, lossPerS) : 0
   const intoBlock = (heaterC - blockC) / HEATER_TO_BLOCK_S
-  const nextHeaterC = heaterC + STEP_S * (power - intoBlock)
+  const nextHeaterC = heaterC + (STEP_S * (power - intoBlock)) / HEATER_MASS
   const nextBlockC = blockC + STEP_S * (intoBlock - (blockC - character.ambientC) * lossPerS)
   const probeLagS = 60 * character.probeLagMin
   return {
@@ -154,8 +156,10 @@ function heaterPower(
   const lead = HEATER_TO_BLOCK_S * (program.slopeCPerS + lossesCPerS)
   const wantedHeaterC = program.setC + lead + 0.8 * (program.setC - state.blockC)
   const power =
-    program.slopeCPerS + lead / HEATER_TO_BLOCK_S + HEATER_GAIN_PER_S * (wantedHeaterC - state.heaterC)
-  return Math.min(HEATER_RESERVE, Math.max(0, power))
+    (1 + HEATER_MASS) * program.slopeCPerS +
+    lossesCPerS +
+    HEATER_GAIN_PER_S * HEATER_MASS * (wantedHeaterC - state.heaterC)
+  return Math.min(HEATER_MOST, Math.max(0, power))
 }
 
 function phaseAfter(

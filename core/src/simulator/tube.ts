@@ -13,7 +13,7 @@ export interface TubeState {
   readonly packing: Packing
   readonly eutectic: Eutectic | null
   readonly shrinksBeforeC: number
-  /** Lag of each shell behind the block, s; the outermost first, the middle of the rod last. */
+  /** Lag of each shell behind the block, s; the outermost first, and last the very middle, which has no volume. */
   readonly lagS: readonly number[]
   /** Temperature of each shell, °C; null until the tube is in the block. */
   readonly shellC: readonly number[] | null
@@ -25,8 +25,8 @@ export interface TubeState {
 
 /**
  * A packed tube. Heat comes in from the wall, so the powder is taken as shells of equal volume whose lag
- * grows with the square of their depth, from the lag of the wall to that plus the time it takes to melt
- * through. The last crystal is the middle.
+ * grows steeply with their depth, from the lag of the wall to that plus the time it takes to melt through.
+ * The last crystal is in the middle.
  *
  * @param sample what is in it: one substance, or two and the mole fraction of the first
  * @param packing fill height mm, grain
@@ -39,15 +39,13 @@ export function createTube(
 ): TubeState {
   const [least, most] = SHRINKS_BEFORE_C
   const throughS = 60 * meltMin(packing)
-  const depths = Array.from({ length: SHELLS }, (_, i) =>
-    i === SHELLS - 1 ? 1 : 1 - Math.sqrt(1 - i / SHELLS),
-  )
+  const depths = [...Array.from({ length: SHELLS }, (_, i) => 1 - Math.sqrt(1 - (i + 0.5) / SHELLS)), 1]
   return {
     sample,
     packing,
     eutectic: sample.b ? eutectic(sample.a, sample.b) : null,
     shrinksBeforeC: least + (most - least) * nextRandom(options.seed).value,
-    lagS: depths.map((depth) => 60 * options.sampleLagMin + throughS * depth * depth),
+    lagS: depths.map((depth) => 60 * options.sampleLagMin + throughS * depth ** 4),
     shellC: null,
     shellLiquid: depths.map(() => 0),
     hasShrunk: false,
@@ -83,7 +81,7 @@ function liquidAt({ sample, eutectic: point }: TubeState, temperatureC: number):
 
 /** What an eye at the lens sees now. */
 export function look(tube: TubeState): TubeReading {
-  const liquidFraction = tube.shellLiquid.reduce((sum, phi) => sum + phi, 0) / SHELLS
+  const liquidFraction = tube.shellLiquid.slice(0, SHELLS).reduce((sum, phi) => sum + phi, 0) / SHELLS
   return { look: lookAt(tube, liquidFraction), liquidFraction }
 }
 

@@ -1,0 +1,175 @@
+import { describe, expect, test } from '@jest/globals'
+import type { JudgeInput } from '../index'
+import { DEFAULT_HOUSE_RULES, FINDING_CODES, judgeRange } from '../index'
+
+const BASE: JudgeInput = {
+  corrected: { onsetC: 94.2, clearC: 95.4 },
+  literature: { lowC: 94, highC: 96 },
+  fusion: { meltingPointC: 96, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 },
+  rateCPerMin: 1,
+  fillMm: 2,
+  grain: 'fine',
+  calibration: 'none',
+  dried: true,
+}
+const judge = (change: Partial<JudgeInput>) => judgeRange({ ...BASE, ...change }, DEFAULT_HOUSE_RULES)
+const codes = (change: Partial<JudgeInput>) => judge(change).findings.map((finding) => finding.code)
+
+/** Situation, change to the ordinary case, verdict, a finding it must hold, first action. */
+const SITUATIONS: [string, Partial<JudgeInput>, string, string, string][] = [
+  ['sharp and on the literature', {}, 'consistent with pure', 'sharp', 'sign'],
+  [
+    'sharp, a little low, within house rules',
+    { corrected: { onsetC: 93, clearC: 94.2 } },
+    'consistent with pure',
+    'agrees-with-literature',
+    'sign',
+  ],
+  [
+    'low and broad',
+    { corrected: { onsetC: 84.6, clearC: 91.2 } },
+    'impure',
+    'low-and-broad',
+    'recrystallize',
+  ],
+  [
+    'low, broad and damp',
+    { corrected: { onsetC: 84.6, clearC: 91.2 }, dried: false },
+    'impure',
+    'damp-possible',
+    'dry-and-repeat',
+  ],
+  [
+    'a little wide, nearly there',
+    { corrected: { onsetC: 92.4, clearC: 95.2 } },
+    'nearly pure',
+    'a-little-wide',
+    'recrystallize',
+  ],
+  [
+    'a little wide and clearly low',
+    { corrected: { onsetC: 88, clearC: 91 } },
+    'impure',
+    'a-little-wide',
+    'recrystallize',
+  ],
+  [
+    'sharp but low, thermometer unknown',
+    { corrected: { onsetC: 90, clearC: 91 } },
+    'cannot tell',
+    'sharp-but-low',
+    'mixed-melt',
+  ],
+  [
+    'sharp but far too low, thermometer known',
+    { corrected: { onsetC: 82, clearC: 83 }, calibration: 'in place' },
+    'not this compound',
+    'sharp-but-low',
+    'mixed-melt',
+  ],
+  [
+    'sharp but far too high, thermometer known',
+    { corrected: { onsetC: 120, clearC: 121 }, calibration: 'in place' },
+    'not this compound',
+    'high',
+    'mixed-melt',
+  ],
+  [
+    'broad, top past the literature, too fast',
+    { corrected: { onsetC: 94, clearC: 108 }, rateCPerMin: 10 },
+    'cannot tell',
+    'top-passes-literature',
+    'repeat-slower',
+  ],
+  [
+    'broad, top past the literature, too full',
+    { corrected: { onsetC: 94.5, clearC: 101 }, fillMm: 8, grain: 'coarse' },
+    'cannot tell',
+    'fill-explains',
+    'repeat-with-less',
+  ],
+  [
+    'fast, but no wider than fast heating makes it',
+    { corrected: { onsetC: 95, clearC: 98 }, rateCPerMin: 5 },
+    'consistent with pure',
+    'rate-explains',
+    'sign',
+  ],
+  ['decomposes', { decomposed: true }, 'cannot tell', 'decomposes', 'new-tube-fast-start'],
+  ['solid that never melts', { residualSolid: true }, 'impure', 'residual-solid', 'hot-filter'],
+  [
+    'agrees with authentic though both read low',
+    { corrected: { onsetC: 91.4, clearC: 92.5 }, authenticSameRun: { onsetC: 91.6, clearC: 92.8 } },
+    'consistent with pure',
+    'agrees-with-authentic',
+    'sign',
+  ],
+  [
+    'differs from authentic',
+    { corrected: { onsetC: 89, clearC: 93 }, authenticSameRun: { onsetC: 94.2, clearC: 95.3 } },
+    'impure',
+    'differs-from-authentic',
+    'recrystallize',
+  ],
+  [
+    'better than its crude',
+    { crude: { onsetC: 84.6, clearC: 91.2 } },
+    'consistent with pure',
+    'better-than-crude',
+    'sign',
+  ],
+]
+
+describe('situations', () => {
+  test.each(SITUATIONS)('%s', (_, change, verdict, finding, action) => {
+    const judged = judge(change)
+    expect(judged.verdict).toBe(verdict)
+    expect(judged.findings.map((one) => one.code)).toContain(finding)
+    expect(judged.actions[0]?.code).toBe(action)
+  })
+  test('every finding that is said is one of the contract’s, with a headline and a sentence', () => {
+    for (const [, change] of SITUATIONS)
+      for (const finding of judge(change).findings) {
+        expect(FINDING_CODES).toContain(finding.code)
+        expect(finding.headline.length * finding.sentence.length).toBeGreaterThan(0)
+        for (const value of Object.values(finding.numbers)) expect(Number.isFinite(value)).toBe(true)
+      }
+  })
+})
+
+describe('what is charged', () => {
+  test('the rate once: a calibration in place already holds it', () => {
+    expect(codes({})).toContain('rate-explains')
+    expect(codes({ calibration: 'in place' })).not.toContain('rate-explains')
+  })
+  test('an unknown thermometer is said, and not beside an authentic sample', () => {
+    expect(codes({})).toContain('calibration-missing')
+    expect(codes({ authenticSameRun: { onsetC: 94, clearC: 95.2 } })).not.toContain('calibration-missing')
+  })
+  test('the bound on impurity comes from the lower end and grows as the range falls', () => {
+    const bound = (onsetC: number, clearC: number) =>
+      judge({ corrected: { onsetC, clearC } }).findings.find((one) => one.code === 'impurity-at-most')
+        ?.numbers['molPercent'] ?? NaN
+    // slow clear 95.4 − 0.5 − 0.2 = 94.7, two errors lower 94.1; against 96 °C and 23.5 kJ/mol
+    const kelvins = 1 / (94.1 + 273.15) - 1 / (96 + 273.15)
+    expect(bound(94.2, 95.4)).toBeCloseTo(100 * (1 - Math.exp((-23500 / 8.314462618) * kelvins)), 6)
+    expect(bound(90, 93)).toBeGreaterThan(bound(93, 94.5))
+  })
+  test('no enthalpy, no bound', () => {
+    expect(codes({ fusion: undefined })).not.toContain('impurity-at-most')
+  })
+  test('a range over its own rule by a binary fraction is still sharp', () => {
+    expect(judge({ corrected: { onsetC: 93.4, clearC: 93.4 + 2.0000000001 } }).findings[0]?.code).toBe(
+      'sharp',
+    )
+  })
+})
+
+test.each([
+  [{ corrected: { onsetC: 96, clearC: 95 } }, 'were the two marks swapped'],
+  [{ literature: { lowC: 97, highC: 96 } }, 'runs backwards'],
+  [{ rateCPerMin: -1 }, 'cannot be below zero'],
+  [{ fillMm: 0 }, 'nothing in it'],
+])('%j is refused', (change, said) => {
+  expect(() => judge(change)).toThrow(said)
+})
