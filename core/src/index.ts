@@ -104,6 +104,7 @@ export * from './notebook/selectors/judgement'
 export * from './notebook/selectors/stations'
 export * from './notebook/selectors/timers'
 export * from './notebook/selectors/log'
+export { summaryOf } from './notebook/selectors/summary'
 
 export { advance, createBlock, type BlockState } from './simulator/block'
 export { createTube, look, type TubeState } from './simulator/tube'

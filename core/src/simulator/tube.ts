@@ -8,6 +8,9 @@ const SHELLS = 8
 /** Shrinking shows this far below the first liquid, °C; drawn per tube between the two. */
 const SHRINKS_BEFORE_C = [1, 3] as const
 
+/** Liquid fraction that draws the powder together. */
+const SHRINKS_AT_LIQUID = 0.1
+
 export interface TubeState {
   readonly sample: SimulatedSample
   readonly packing: Packing
@@ -69,7 +72,7 @@ export function warm(tube: TubeState, blockC: number, stepS: number): TubeState 
     ...tube,
     shellC,
     shellLiquid,
-    hasShrunk: tube.hasShrunk || liquidAt(tube, wallC + tube.shrinksBeforeC) > 0,
+    hasShrunk: tube.hasShrunk || liquidAt(tube, wallC + tube.shrinksBeforeC) >= SHRINKS_AT_LIQUID,
     decomposed: tube.decomposed || wallC >= (tube.sample.decomposesAtC ?? Infinity),
   }
 }

@@ -1,0 +1,40 @@
+import type { EpochMs } from '../../contract'
+import type { View } from '../fold'
+import { judgementOf } from './judgement'
+import { prepsOf, recoveryOf, solventSoFarML } from './prep'
+import { rangesOf } from './ranges'
+import { nextStep, stationsOf } from './stations'
+import { timersOf } from './timers'
+
+/** What a notebook comes to, in plain values: two views that tell the same have the same summary. */
+export function summaryOf(view: View, now: EpochMs): object {
+  return {
+    lines: view.count,
+    struck: [...view.struck.keys()].sort(),
+    newer: view.newer.map((line) => line.id),
+    preps: prepsOf(view).map((prep) => {
+      const recovery = recoveryOf(prep)
+      const judgement = judgementOf(view, prep.id)
+      return {
+        title: prep.opened.body.title,
+        plan: prep.plan?.body.result ?? null,
+        ticked: [...prep.ticked.keys()],
+        solvent: solventSoFarML(prep),
+        recoveryPercent: recovery.ok ? recovery.value.percent : recovery.problem.code,
+        ranges: rangesOf(view, prep.id).map(({ label, onset, clear, signs, rateCPerMin, trouble }) => ({
+          label,
+          onset: onset?.text ?? null,
+          clear: clear?.text ?? null,
+          signs: signs.map((sign) => `${sign.temperature.text} ${sign.word ?? ''}`),
+          rateCPerMin: Math.round(rateCPerMin * 100) / 100,
+          trouble,
+        })),
+        verdict: judgement.ok ? judgement.value.judgement.verdict : judgement.problem.code,
+        findings: judgement.ok ? judgement.value.judgement.findings.map((finding) => finding.code) : [],
+        stations: stationsOf(view, prep.id).map(({ station, state }) => `${station}: ${state}`),
+        timers: timersOf(view, prep.id, now).map(({ timer, leftMs }) => ({ timer, leftMs })),
+        next: nextStep(view, prep.id, now),
+      }
+    }),
+  }
+}

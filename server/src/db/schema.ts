@@ -1,0 +1,45 @@
+import { bigint, index, integer, json, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core'
+import type { RawEntry } from '@ivory-crystal/core'
+
+/** What the database knows of itself: the ledger's id, how much of the journal it holds. */
+export const ledgerMeta = pgTable('ledger_meta', {
+  key: text('key').primaryKey(),
+  value: text('value').notNull(),
+})
+
+export const notebooks = pgTable('notebooks', {
+  id: uuid('id').primaryKey(),
+  title: text('title').notNull(),
+  createdAt: bigint('created_at', { mode: 'number' }).notNull(),
+  nextSeq: bigint('next_seq', { mode: 'number' }).notNull(),
+})
+
+export const entries = pgTable(
+  'entries',
+  {
+    notebook: uuid('notebook').notNull(),
+    seq: bigint('seq', { mode: 'number' }).notNull(),
+    id: uuid('id').notNull().unique(),
+    kind: text('kind').notNull(),
+    subject: text('subject').notNull(),
+    recordedAt: bigint('recorded_at', { mode: 'number' }).notNull(),
+    /** json and not jsonb: a line is kept as it came. */
+    entry: json('entry').$type<RawEntry>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.notebook, table.seq] }), index('entries_kind').on(table.kind)],
+)
+
+/** Compounds, solvents, solubilities, instruments and house rules: changed by new versions only. */
+export const shelfItems = pgTable(
+  'shelf_items',
+  {
+    sort: text('sort').notNull(),
+    id: text('id').notNull(),
+    version: integer('version').notNull(),
+    /** Where the values are from: the reference set, the demo, or the lab itself. */
+    origin: text('origin').notNull(),
+    body: json('body').notNull(),
+    createdAt: bigint('created_at', { mode: 'number' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.sort, table.id, table.version] })],
+)

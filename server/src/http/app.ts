@@ -1,0 +1,85 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import compression from 'compression'
+import express, { type Express, type Router } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import helmet from 'helmet'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import { WEB } from '../paths'
+import { ownPagesOnly } from './guard'
+import { handleErrors, noSuchPath, sendProblem } from './problem'
+
+const JSON_MOST = '1mb'
+/** A whole notebook comes in at once. */
+const IMPORT_MOST = '50mb'
+const REQUESTS_A_MINUTE = 3000
+
+export interface AppParts {
+  readonly api: Router
+  readonly port: () => number
+  readonly log: Logger
+}
+
+/** The HTTP face: guards, the interface under /api, and the built web app for everything else. */
+export function createApp({ api, port, log }: AppParts): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(pinoHttp({ logger: log, autoLogging: false }))
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  )
+  app.use(ownPagesOnly(port))
+  app.use(
+    compression({
+      filter: (request, response) => !isStream(request.path) && compression.filter(request, response),
+    }),
+  )
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 60_000,
+      limit: REQUESTS_A_MINUTE,
+      skip: (request) => isStream(request.path),
+      handler: (_request, response) => {
+        sendProblem(
+          response,
+          429,
+          'Too many requests',
+          'Wait a minute, then go on. Nothing is lost: the outbox keeps it.',
+        )
+      },
+    }),
+  )
+  app.use('/api/import', express.json({ limit: IMPORT_MOST }))
+  app.use('/api', express.json({ limit: JSON_MOST }), api, noSuchPath)
+  serveWeb(app)
+  app.use(handleErrors((error) => log.error(error)))
+  return app
+}
+
+function isStream(path: string): boolean {
+  return path.endsWith('/stream')
+}
+
+function serveWeb(app: Express): void {
+  if (!existsSync(WEB)) return
+  app.use(
+    '/assets',
+    express.static(join(WEB, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  )
+  app.use(express.static(WEB, { index: false }))
+  app.get(/^\/(?!api\/).*/, (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(join(WEB, 'index.html'))
+  })
+}

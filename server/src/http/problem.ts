@@ -1,0 +1,75 @@
+import type { ErrorRequestHandler, RequestHandler, Response } from 'express'
+import type Joi from 'joi'
+import { sentence } from '@ivory-crystal/core/schemas'
+
+/** An error that is the caller's to mend, with the sentence to show. */
+export class HttpProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+  ) {
+    super(detail)
+  }
+}
+
+/** Answers with a problem document (RFC 9457). */
+export function sendProblem(response: Response, status: number, title: string, detail: string): void {
+  response
+    .status(status)
+    .type('application/problem+json')
+    .send(JSON.stringify({ type: 'about:blank', title, status, detail }))
+}
+
+/**
+ * The body, if the schema takes it. Nothing is converted: a number typed as text is refused.
+ *
+ * @throws HttpProblem 400 with a sentence
+ */
+export function checked<T>(schema: Joi.Schema, body: unknown): T {
+  const { error, value } = schema
+    .required()
+    .validate(body, { convert: false, errors: { wrap: { label: '“' } } }) as {
+    error?: Joi.ValidationError
+    value: T
+  }
+  if (error) throw new HttpProblem(400, 'This request cannot be read', sentence(error))
+  return value
+}
+
+export const noSuchPath: RequestHandler = (request, response) => {
+  sendProblem(response, 404, 'Not found', `There is nothing at ${request.path}.`)
+}
+
+interface BodyError extends Error {
+  type?: string
+  limit?: number
+}
+
+export function handleErrors(onUnexpected: (error: unknown) => void): ErrorRequestHandler {
+  return (error: BodyError, _request, response, next) => {
+    if (response.headersSent) {
+      next(error)
+      return
+    }
+    if (error instanceof HttpProblem) sendProblem(response, error.status, error.title, error.detail)
+    else if (error.type === 'entity.parse.failed')
+      sendProblem(response, 400, 'This request cannot be read', 'The body is not JSON.')
+    else if (error.type === 'entity.too.large')
+      sendProblem(
+        response,
+        413,
+        'Too large',
+        `A request may hold ${Math.round((error.limit ?? 0) / 1e6)} MB at most. Send it in smaller parts.`,
+      )
+    else {
+      onUnexpected(error)
+      sendProblem(
+        response,
+        500,
+        'The server failed',
+        'Something went wrong inside the server. Nothing acknowledged was lost; try again.',
+      )
+    }
+  }
+}

@@ -1,0 +1,385 @@
+import { randomBytes, randomUUID } from 'node:crypto'
+import { isDeepStrictEqual } from 'node:util'
+import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
+import {
+  latestOf,
+  nextId,
+  type Answer,
+  type EntryId,
+  type LedgerId,
+  type NotebookId,
+  type RawEntry,
+  type StoredEntry,
+} from '@ivory-crystal/core'
+import { refusalOf } from '@ivory-crystal/core/schemas'
+import type { Clock } from '../clock'
+import type { Database } from '../db/open'
+import { entries, ledgerMeta, notebooks } from '../db/schema'
+import { readJournal, type Journal, type JournalLine } from './journal'
+
+export interface NotebookRow {
+  readonly id: NotebookId
+  readonly title: string
+  readonly createdAt: number
+}
+
+export interface AppendOptions {
+  /** Lines written on another ledger are taken too, as when a notebook is imported. */
+  readonly fromElsewhere?: boolean
+}
+
+export interface LedgerStore {
+  readonly ledger: LedgerId
+  notebooks(): Promise<readonly NotebookRow[]>
+  createNotebook(row: { id?: NotebookId; title: string }): Promise<NotebookRow>
+  /**
+   * Stores groups of lines; each group goes in whole or not at all. Flushed to the journal before the answer.
+   * @returns one answer for each line, in order; null when there is no such notebook
+   */
+  append(
+    notebook: NotebookId,
+    groups: readonly (readonly unknown[])[],
+    options?: AppendOptions,
+  ): Promise<readonly Answer[] | null>
+  /** Lines after a sequence number, in order. */
+  after(notebook: NotebookId, seq: number, most?: number): Promise<readonly StoredEntry[]>
+  /** Latest line of a kind in any notebook, by id; null when there is none. */
+  ofKind(kind: string): Promise<readonly RawEntry[]>
+  ofSubject(notebook: NotebookId, subject: string): Promise<readonly RawEntry[]>
+  /** A new id after everything this ledger holds. */
+  newId(random?: Uint8Array): EntryId
+  onStored(listen: (notebook: NotebookId, stored: readonly StoredEntry[]) => void): () => void
+}
+
+const META_LEDGER = 'ledger'
+const META_BYTES = 'journal bytes'
+
+/**
+ * The ledger over a database and, with PGlite, a flushed journal beside it.
+ *
+ * @param journal null when the database is a server that flushes by itself
+ */
+export async function openStore(
+  db: Database,
+  journal: { file: Journal; path: string } | null,
+  clock: Clock,
+): Promise<LedgerStore> {
+  if (journal) await reconcile(db, journal)
+  const ledger = await ledgerId(db, journal?.file ?? null, clock)
+  const [newest] = await db.select({ id: entries.id }).from(entries).orderBy(desc(entries.id)).limit(1)
+  let latest: string | null = newest?.id ?? null
+  let suspect = false
+  const listeners = new Set<(notebook: NotebookId, stored: readonly StoredEntry[]) => void>()
+  const inTurn = queue()
+
+  async function write(notebook: NotebookId, accepted: readonly RawEntry[]): Promise<StoredEntry[]> {
+    return db.transaction(async (tx) => {
+      const [row] = await tx
+        .select({ nextSeq: notebooks.nextSeq })
+        .from(notebooks)
+        .where(eq(notebooks.id, notebook))
+        .for('update')
+      const recordedAt = clock.now()
+      const stored = accepted.map((entry, i) => ({ seq: (row?.nextSeq ?? 1) + i, recordedAt, entry }))
+      suspect = true
+      await journal?.file.append({
+        line: 'batch',
+        notebook,
+        recordedAt,
+        entries: stored.map(({ seq, entry }) => ({ seq, entry })),
+      })
+      await insertLines(tx, notebook, stored)
+      if (journal) await setMeta(tx, META_BYTES, String(journal.file.bytes))
+      return stored
+    })
+  }
+
+  return {
+    ledger,
+    async notebooks() {
+      const rows = await db.select().from(notebooks).orderBy(asc(notebooks.createdAt), asc(notebooks.id))
+      return rows.map(({ id, title, createdAt }) => ({ id: id as NotebookId, title, createdAt }))
+    },
+    createNotebook: (row) =>
+      inTurn(async () => {
+        const made = { id: row.id ?? (randomUUID() as NotebookId), title: row.title, createdAt: clock.now() }
+        await journal?.file.append({ line: 'notebook', ...made })
+        await db.transaction(async (tx) => {
+          await tx
+            .insert(notebooks)
+            .values({ ...made, nextSeq: 1 })
+            .onConflictDoNothing()
+          if (journal) await setMeta(tx, META_BYTES, String(journal.file.bytes))
+        })
+        return made
+      }),
+    append: (notebook, groups, options = {}) =>
+      inTurn(async () => {
+        if (suspect && journal) await reconcile(db, journal)
+        suspect = false
+        const [row] = await db.select({ id: notebooks.id }).from(notebooks).where(eq(notebooks.id, notebook))
+        if (!row) return null
+        const known = await knownLines(db, groups)
+        const sorted = sortOut(groups, {
+          ledger,
+          notebook,
+          known,
+          fromElsewhere: options.fromElsewhere === true,
+        })
+        const accepted = sorted.flatMap((one) => (one.accepted ? [one.accepted] : []))
+        if (accepted.length === 0) return sorted.map((one) => one.answer as Answer)
+        const stored = await write(notebook, accepted)
+        suspect = false
+        const byId = new Map(stored.map((line) => [line.entry.id, line]))
+        for (const line of stored) latest = latestOf(latest, line.entry.id)
+        for (const listen of listeners) listen(notebook, stored)
+        return sorted.map(({ accepted: entry, answer }) => {
+          const line = entry && byId.get(entry.id)
+          return line
+            ? { id: line.entry.id, outcome: 'stored', seq: line.seq, recordedAt: line.recordedAt }
+            : (answer as Answer)
+        })
+      }),
+    async after(notebook, seq, most = 100_000) {
+      const rows = await db
+        .select({ seq: entries.seq, recordedAt: entries.recordedAt, entry: entries.entry })
+        .from(entries)
+        .where(and(eq(entries.notebook, notebook), gt(entries.seq, seq)))
+        .orderBy(asc(entries.seq))
+        .limit(most)
+      return rows
+    },
+    async ofKind(kind) {
+      const rows = await db
+        .select({ entry: entries.entry })
+        .from(entries)
+        .where(eq(entries.kind, kind))
+        .orderBy(asc(entries.id))
+      return rows.map((row) => row.entry)
+    },
+    async ofSubject(notebook, subject) {
+      const rows = await db
+        .select({ entry: entries.entry })
+        .from(entries)
+        .where(and(eq(entries.notebook, notebook), eq(entries.subject, subject)))
+        .orderBy(asc(entries.id))
+      return rows.map((row) => row.entry)
+    },
+    newId(random = randomBytes(8)) {
+      const id = nextId(latest, clock.now(), random)
+      latest = id
+      return id
+    },
+    onStored(listen) {
+      listeners.add(listen)
+      return () => listeners.delete(listen)
+    },
+  }
+}
+
+interface SortedLine {
+  readonly accepted?: RawEntry
+  readonly answer?: Answer
+}
+
+function sortOut(
+  groups: readonly (readonly unknown[])[],
+  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
+): SortedLine[] {
+  const taken = new Map<string, RawEntry>()
+  return groups.flatMap((group) => {
+    const lines = group.map((raw) => sortLine(raw, home, taken))
+    const bad = lines.find(({ answer }) => answer && answer.outcome !== 'duplicate')
+    if (!bad) {
+      for (const { accepted } of lines) if (accepted) taken.set(accepted.id, accepted)
+      return lines
+    }
+    return lines.map(({ accepted, answer }): SortedLine => {
+      if (!accepted) return answer ? { answer } : {}
+      return {
+        answer: {
+          id: accepted.id,
+          outcome: 'refused',
+          sentence: 'Another line that belongs with it was refused, so neither was stored.',
+        },
+      }
+    })
+  })
+}
+
+function sortLine(
+  raw: unknown,
+  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
+  taken: ReadonlyMap<string, RawEntry>,
+): SortedLine {
+  const refusal = refusalOf(raw)
+  const id = idOf(raw)
+  if (refusal) return { answer: { id, outcome: 'refused', sentence: refusal } }
+  const entry = raw as RawEntry
+  if (entry.notebook !== home.notebook)
+    return { answer: { id, outcome: 'refused', sentence: 'This line belongs to another notebook.' } }
+  if (!home.fromElsewhere && entry.ledger !== home.ledger)
+    return {
+      answer: {
+        id,
+        outcome: 'refused',
+        sentence: 'This line was written on another ledger; import its notebook instead.',
+      },
+    }
+  const stored = home.known.get(id)
+  const same = stored?.entry ?? taken.get(id)
+  if (!same) return { accepted: entry }
+  if (!isDeepStrictEqual(same, entry))
+    return {
+      answer: {
+        id,
+        outcome: 'conflict',
+        sentence: 'Another line with this id is in the ledger already, and it says something else.',
+      },
+    }
+  return { answer: { id, outcome: 'duplicate', seq: stored?.seq ?? 0 } }
+}
+
+function idOf(raw: unknown): EntryId {
+  const id = (raw as { id?: unknown } | null)?.id
+  return (typeof id === 'string' ? id.slice(0, 64) : '') as EntryId
+}
+
+type Known = ReadonlyMap<string, { readonly seq: number; readonly entry: RawEntry }>
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
+
+async function knownLines(db: Database, groups: readonly (readonly unknown[])[]): Promise<Known> {
+  const ids = groups
+    .flat()
+    .map(idOf)
+    .filter((id) => UUID.test(id))
+  if (ids.length === 0) return new Map()
+  const rows = await db
+    .select({ id: entries.id, seq: entries.seq, entry: entries.entry })
+    .from(entries)
+    .where(inArray(entries.id, ids))
+  return new Map(rows.map((row) => [row.id, row]))
+}
+
+async function insertLines(
+  db: Pick<Database, 'insert' | 'update'>,
+  notebook: NotebookId,
+  stored: readonly StoredEntry[],
+): Promise<void> {
+  const rows = stored.map(({ seq, recordedAt, entry }) => ({
+    notebook,
+    seq,
+    recordedAt,
+    entry,
+    id: entry.id,
+    kind: entry.kind,
+    subject: entry.subject,
+  }))
+  for (let i = 0; i < rows.length; i += 1000)
+    await db
+      .insert(entries)
+      .values(rows.slice(i, i + 1000))
+      .onConflictDoNothing()
+  const last = stored[stored.length - 1]
+  if (last)
+    await db
+      .update(notebooks)
+      .set({ nextSeq: sql`greatest(${notebooks.nextSeq}, ${last.seq + 1})` })
+      .where(eq(notebooks.id, notebook))
+}
+
+async function setMeta(db: Pick<Database, 'insert'>, key: string, value: string): Promise<void> {
+  await db
+    .insert(ledgerMeta)
+    .values({ key, value })
+    .onConflictDoUpdate({ target: ledgerMeta.key, set: { value } })
+}
+
+async function getMeta(db: Database, key: string): Promise<string | null> {
+  const [row] = await db.select().from(ledgerMeta).where(eq(ledgerMeta.key, key))
+  return row?.value ?? null
+}
+
+async function ledgerId(db: Database, journal: Journal | null, clock: Clock): Promise<LedgerId> {
+  const known = await getMeta(db, META_LEDGER)
+  if (known) return known as LedgerId
+  const id = randomUUID() as LedgerId
+  await journal?.append({ line: 'ledger', id, createdAt: clock.now() })
+  await db.transaction(async (tx) => {
+    await setMeta(tx, META_LEDGER, id)
+    if (journal) await setMeta(tx, META_BYTES, String(journal.bytes))
+  })
+  return id
+}
+
+/**
+ * Makes database and journal say the same. The database holding as many bytes of the journal as there are is
+ * the ordinary case and costs one query. Otherwise what only the journal has goes into the database, and what
+ * only the database has (a journal that was taken away) goes into the journal.
+ */
+async function reconcile(db: Database, journal: { file: Journal; path: string }): Promise<void> {
+  if ((await getMeta(db, META_BYTES)) === String(journal.file.bytes) && journal.file.bytes > 0) return
+  const lines = await readJournal(journal.path)
+  await replay(db, lines)
+  await completeJournal(db, journal.file, lines)
+  await setMeta(db, META_BYTES, String(journal.file.bytes))
+}
+
+async function replay(db: Database, lines: readonly JournalLine[]): Promise<void> {
+  await db.transaction(async (tx) => {
+    for (const line of lines) {
+      if (line.line === 'ledger') await setMeta(tx, META_LEDGER, line.id)
+      else if (line.line === 'notebook')
+        await tx
+          .insert(notebooks)
+          .values({ id: line.id, title: line.title, createdAt: line.createdAt, nextSeq: 1 })
+          .onConflictDoNothing()
+      else
+        await insertLines(
+          tx,
+          line.notebook,
+          line.entries.map((one) => ({ ...one, recordedAt: line.recordedAt })),
+        )
+    }
+  })
+}
+
+async function completeJournal(db: Database, journal: Journal, lines: readonly JournalLine[]): Promise<void> {
+  const ids = new Set(
+    lines.flatMap((line): string[] =>
+      line.line === 'batch' ? line.entries.map((one) => one.entry.id) : [line.id],
+    ),
+  )
+  const ledger = await getMeta(db, META_LEDGER)
+  if (ledger && !ids.has(ledger))
+    await journal.append({ line: 'ledger', id: ledger as LedgerId, createdAt: 0 })
+  for (const row of await db.select().from(notebooks)) {
+    const notebook = row.id as NotebookId
+    if (!ids.has(row.id))
+      await journal.append({ line: 'notebook', id: notebook, title: row.title, createdAt: row.createdAt })
+    const stored = await db
+      .select()
+      .from(entries)
+      .where(eq(entries.notebook, row.id))
+      .orderBy(asc(entries.seq))
+    const missing = stored.filter((line) => !ids.has(line.id))
+    if (missing[0])
+      await journal.append({
+        line: 'batch',
+        notebook,
+        recordedAt: missing[0].recordedAt,
+        entries: missing.map(({ seq, entry }) => ({ seq, entry })),
+      })
+  }
+}
+
+/** Runs what it is given one after the other. */
+function queue(): <T>(run: () => Promise<T>) => Promise<T> {
+  let last: Promise<unknown> = Promise.resolve()
+  return (run) => {
+    const next = last.then(run, run)
+    last = next.catch(() => undefined)
+    return next
+  }
+}

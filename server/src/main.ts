@@ -1,0 +1,40 @@
+import { join } from 'node:path'
+import { prepareTemplate } from './db/open'
+import { FolderHeld } from './ledger/lock'
+import { PROJECT } from './paths'
+import { PortTaken, startServer } from './server'
+
+const DEFAULT_PORT = 4321
+const say = (sentence: string) => {
+  process.stdout.write(`${sentence}\n`)
+}
+
+async function main(): Promise<void> {
+  if (process.argv.includes('--prepare-template')) return prepareTemplate()
+  const demo = process.argv.includes('--demo')
+  const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new Error(`PORT is “${process.env['PORT']}”; it is a whole number up to 65535.`)
+  const server = await startServer({
+    folder: process.env['IVORY_CRYSTAL_DATA'] ?? join(PROJECT, demo ? 'demo-data' : 'data'),
+    port,
+    demo,
+    byHand: process.env['IVORY_CRYSTAL_TEST'] === 'advance by hand',
+    databaseUrl: process.env['DATABASE_URL'],
+    say,
+  })
+  const stop = () => {
+    void server.close().then(() => process.exit(0))
+  }
+  process.on('SIGINT', stop)
+  process.on('SIGTERM', stop)
+  say(
+    `Ivory Crystal is at http://127.0.0.1:${server.port}${demo ? ', with the demo notebook' : ''}. Stop it with Ctrl+C.`,
+  )
+}
+
+main().catch((error: unknown) => {
+  const expected = error instanceof FolderHeld || error instanceof PortTaken
+  process.stderr.write(`${expected ? error.message : String((error as Error).stack ?? error)}\n`)
+  process.exit(1)
+})

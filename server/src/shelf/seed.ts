@@ -1,0 +1,88 @@
+import {
+  CORE_VERSION,
+  DEFAULT_HOUSE_RULES,
+  PROGRAMMABLE_BLOCK,
+  type BlockCharacter,
+  type Compound,
+  type Conventions,
+  type InstrumentId,
+  type SolubilityRow,
+  type Solvent,
+} from '@ivory-crystal/core'
+import { count } from 'drizzle-orm'
+import type { Clock } from '../clock'
+import type { Database } from '../db/open'
+import { shelfItems } from '../db/schema'
+
+export interface Instrument {
+  readonly id: InstrumentId
+  readonly name: string
+  readonly sort: 'programmable block'
+  readonly simulated: true
+  readonly character: BlockCharacter
+}
+
+type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'instrument' | 'house rules'
+interface Item {
+  readonly sort: ShelfSort
+  readonly id: string
+  readonly origin: string
+  readonly body: Compound | Solvent | SolubilityRow | Instrument | Conventions
+}
+
+export const PROGRAMMABLE: Instrument = {
+  id: 'programmable-block' as InstrumentId,
+  name: 'Programmable block',
+  sort: 'programmable block',
+  simulated: true,
+  character: PROGRAMMABLE_BLOCK,
+}
+
+/** Puts the reference values on an empty shelf. A shelf that holds anything is left as it is. */
+export async function seedShelf(
+  db: Database,
+  clock: Clock,
+  extra: readonly SolubilityRow[] = [],
+): Promise<void> {
+  const [held] = await db.select({ rows: count() }).from(shelfItems)
+  if ((held?.rows ?? 0) > 0) return
+  const rows = [...(await referenceItems()), ...extra.map(solubilityItem)].map((item) => ({
+    ...item,
+    version: 1,
+    createdAt: clock.now(),
+  }))
+  await db.insert(shelfItems).values(rows).onConflictDoNothing()
+}
+
+async function referenceItems(): Promise<Item[]> {
+  const [reference, { structureOf }] = await Promise.all([
+    import('@ivory-crystal/core/reference'),
+    import('@ivory-crystal/core/structures'),
+  ])
+  const source = `${reference.REFERENCE_SOURCE}; set of version ${CORE_VERSION}`
+  const origin = 'reference'
+  return [
+    ...reference.REFERENCE_COMPOUNDS.map((row): Item => {
+      const { molarMassGPerMol } = structureOf(row.smiles)
+      return { sort: 'compound', id: row.id, origin, body: { ...row, molarMassGPerMol, source } }
+    }),
+    ...reference.REFERENCE_SOLVENTS.map((row): Item => ({
+      sort: 'solvent',
+      id: row.id,
+      origin,
+      body: { ...row, source },
+    })),
+    ...reference.REFERENCE_SOLUBILITIES.map((row) => ({ ...solubilityItem({ ...row, source }), origin })),
+    { sort: 'instrument', id: PROGRAMMABLE.id, origin: 'simulated', body: PROGRAMMABLE },
+    { sort: 'house rules', id: 'default', origin: 'default', body: DEFAULT_HOUSE_RULES },
+  ]
+}
+
+function solubilityItem(row: SolubilityRow): Item {
+  return {
+    sort: 'solubility',
+    id: `${row.compound}/${row.solvent}/${row.temperatureC}`,
+    origin: 'own',
+    body: row,
+  }
+}
