@@ -19,6 +19,7 @@ export interface RangeRow {
   readonly fillMm: number
   readonly grain: Grain
   readonly conventions: Conventions
+  readonly hasRun: boolean
   readonly runEnded: boolean
   /** A sentence when the range cannot be used as it stands. */
   readonly trouble: string | null
@@ -65,6 +66,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     fillMm: tube.fillMm,
     grain: tube.grain,
     conventions,
+    hasRun: melt.run !== null,
     runEnded: melt.run?.ended !== null && melt.run !== null,
     trouble: troubleOf(melt, onsetMark, clearMark),
     restsOn: [melt.planned.id, ...[onsetMark, clearMark].flatMap((mark) => (mark ? [mark.entry.id] : []))],

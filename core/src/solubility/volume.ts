@@ -1,0 +1,62 @@
+import type { Compound, CrystallizationInput, CrystallizationPlan, Solvent } from '../contract'
+import { ImpossibleInput, requireNumber } from '../problems'
+import { planCrystallization } from './planCrystallization'
+
+/** Beyond this many times the least volume, keeping the impurity dissolved costs more product than it is worth. */
+const DILUTE_AT_MOST = 5
+const ROOM_ABOVE_LEAST = 1.1
+const ROOM_ABOVE_IMPURITY = 1.02
+
+/**
+ * Volume to propose: a tenth above the least, or just past where the impurity stays dissolved cold when that
+ * is within five times the least. Rounded up to what a measuring cylinder shows.
+ *
+ * @param plan at any volume
+ * @returns mL
+ * @example proposedVolumeML(planCrystallization({ ...input, excess: 0 })) // 11 for 10.4 mL to keep the impurity in
+ */
+export function proposedVolumeML({ minimumHotML, impurityStaysDissolvedML }: CrystallizationPlan): number {
+  const tenthOver = ROOM_ABOVE_LEAST * minimumHotML
+  const keepsImpurity =
+    impurityStaysDissolvedML !== null && impurityStaysDissolvedML <= DILUTE_AT_MOST * minimumHotML
+  const wanted = keepsImpurity
+    ? Math.max(tenthOver, ROOM_ABOVE_IMPURITY * impurityStaysDissolvedML)
+    : tenthOver
+  const stepsAMillilitre = wanted >= 10 ? 2 : 10
+  return Math.ceil(wanted * stepsAMillilitre - 1e-9) / stepsAMillilitre
+}
+
+/**
+ * The input that uses a given volume in place of an excess.
+ *
+ * @param volumeML hot solvent in all
+ * @throws ImpossibleInput below the least hot volume
+ */
+export function withVolumeML(
+  input: Omit<CrystallizationInput, 'excess'>,
+  volumeML: number,
+): CrystallizationInput {
+  requireNumber(volumeML, 'The volume')
+  const { minimumHotML } = planCrystallization({ ...input, excess: 0 })
+  if (volumeML < minimumHotML)
+    throw new ImpossibleInput(
+      'bad-volume',
+      `${volumeML} mL is below the least hot volume of ${minimumHotML.toFixed(1)} mL: the product would not all dissolve.`,
+    )
+  return { ...input, excess: volumeML / minimumHotML - 1 }
+}
+
+/**
+ * Temperatures to begin planning with: hot just under boiling and 10 °C short of where the solid would melt,
+ * cold in ice but 2 °C clear of where the solvent freezes.
+ *
+ * @returns whole °C
+ * @example workingTemperatures(ethanol95, benzil) // { hotC: 78, coldC: 2 }
+ */
+export function workingTemperatures(solvent: Solvent, compound: Compound): { hotC: number; coldC: number } {
+  const boilingC = solvent.boilingPointC ?? 70
+  return {
+    hotC: Math.floor(Math.min(boilingC - 0.2, compound.meltLowC - 10)),
+    coldC: Math.max(2, Math.ceil((solvent.freezingPointC ?? 0) + 2)),
+  }
+}

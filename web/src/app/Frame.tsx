@@ -1,0 +1,108 @@
+import { useEffect, useState } from 'react'
+import { BookOpen, CircleDashed, FlaskConical, Thermometer } from 'lucide-react'
+import Button from 'react-bootstrap/Button'
+import { NavLink, Outlet, useParams } from 'react-router'
+import { openNotebook, useNotebook } from '../state/notebook'
+import { KeysHelp } from './KeysHelp'
+import { applyTheme, theme } from './theme'
+import { Refusals } from './Refusals'
+
+/** The rail and the place beside it. */
+export function Frame() {
+  const { notebook: named } = useParams()
+  const { status, failure, notebook } = useNotebook()
+  const here = notebook ? `/n/${notebook}` : ''
+  useEffect(() => {
+    // The notebook of the address is opened when it is not the one that is open.
+    const state = useNotebook.getState()
+    if (state.notebook === null || (named && named !== state.notebook)) void openNotebook(named ?? null)
+  }, [named])
+  return (
+    <div className="frame">
+      <nav className="rail" aria-label="Places">
+        <Crystal />
+        <Place to={here || '/'} name="Today" end icon={<CircleDashed size={20} aria-hidden />} />
+        <Place to={`${here}/preps`} name="Preps" icon={<FlaskConical size={20} aria-hidden />} />
+        <Place to={`${here}/instruments`} name="Instruments" icon={<Thermometer size={20} aria-hidden />} />
+        <Place to={`${here}/shelf`} name="Shelf" icon={<BookOpen size={20} aria-hidden />} />
+        <div className="bottom">
+          <ThemeButton />
+          <KeysHelp />
+        </div>
+      </nav>
+      {status === 'open' && (
+        <main className="desk">
+          <Refusals />
+          <Outlet />
+        </main>
+      )}
+      {status === 'opening' && (
+        <main className="desk" aria-busy="true">
+          <h1>Opening the notebook …</h1>
+        </main>
+      )}
+      {status === 'failed' && (
+        <main className="desk">
+          <h1>The notebook could not be opened</h1>
+          <p className="mt-3" role="alert">
+            {failure}
+          </p>
+          <Button onClick={() => void openNotebook(named ?? null)}>Try again</Button>
+        </main>
+      )}
+    </div>
+  )
+}
+
+function Place({
+  to,
+  name,
+  icon,
+  end = false,
+}: {
+  to: string
+  name: string
+  icon: React.ReactNode
+  end?: boolean
+}) {
+  return (
+    <NavLink className="place" to={to} end={end}>
+      {icon}
+      {name}
+    </NavLink>
+  )
+}
+
+function ThemeButton() {
+  const [now, setNow] = useState(theme)
+  const other = now === 'light' ? 'dark' : 'light'
+  return (
+    <button
+      type="button"
+      onClick={() => {
+        applyTheme(other)
+        setNow(other)
+      }}
+    >
+      {other === 'dark' ? 'dim' : 'bright'}
+    </button>
+  )
+}
+
+function Crystal() {
+  return (
+    <svg
+      className="mark"
+      viewBox="0 0 32 40"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.6"
+      strokeLinejoin="round"
+      role="img"
+      aria-label="Ivory Crystal"
+    >
+      <path d="M16 2 28 10v18L16 38 4 28V10z" />
+      <path d="M4 10l12 6 12-6M16 16v22M4 28l12-12 12 12M16 2v14" strokeWidth="0.9" />
+    </svg>
+  )
+}

@@ -1,0 +1,74 @@
+import { useEffect, useState } from 'react'
+import Modal from 'react-bootstrap/Modal'
+
+const KEYS: readonly (readonly [keys: string, does: string])[] = [
+  ['Q W E', 'early sign in tube 1, 2, 3 (as many as are seen)'],
+  ['A S D', 'first liquid in tube 1, 2, 3'],
+  ['Z X C', 'all liquid in tube 1, 2, 3'],
+  ['Backspace', 'strike the last mark'],
+  ['M', 'mute or unmute the sounds'],
+  ['?', 'this list'],
+]
+
+/** Whether a key press is meant for a field and not for the screen. */
+export function isTyping(event: KeyboardEvent): boolean {
+  const target = event.target as HTMLElement | null
+  return target !== null && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable)
+}
+
+export function KeysHelp() {
+  const [open, setOpen] = useState(false)
+  useEffect(() => {
+    // The question mark is heard anywhere on the page.
+    const hear = (event: KeyboardEvent) => {
+      if (event.key === '?' && !isTyping(event)) setOpen(true)
+    }
+    window.addEventListener('keydown', hear)
+    return () => {
+      window.removeEventListener('keydown', hear)
+    }
+  }, [])
+  return (
+    <>
+      <button
+        type="button"
+        onClick={() => {
+          setOpen(true)
+        }}
+      >
+        keys <b>?</b>
+      </button>
+      <Modal
+        show={open}
+        onHide={() => {
+          setOpen(false)
+        }}
+        aria-labelledby="keys-title"
+      >
+        <Modal.Header closeButton>
+          <Modal.Title as="h2" id="keys-title">
+            Keys while a melt is watched
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <table className="lines">
+            <tbody>
+              {KEYS.map(([keys, does]) => (
+                <tr key={keys}>
+                  <td>
+                    {keys.split(' ').map((key) => (
+                      <kbd key={key} className="key me-1">
+                        {key}
+                      </kbd>
+                    ))}
+                  </td>
+                  <td>{does}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Modal.Body>
+      </Modal>
+    </>
+  )
+}

@@ -1,0 +1,34 @@
+import { createBrowserRouter } from 'react-router'
+import { Frame } from './Frame'
+import { Lost } from './Lost'
+
+/** Every place is a chunk of its own; the address names notebook, prep and station, so a link lands in place. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    element: <Frame />,
+    errorElement: <Lost />,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('../places/today/Today')).Today }) },
+      {
+        path: 'n/:notebook',
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import('../places/today/Today')).Today }) },
+          { path: 'preps', lazy: async () => ({ Component: (await import('../places/preps/Preps')).Preps }) },
+          {
+            path: 'preps/:prep/:station?',
+            lazy: async () => ({ Component: (await import('../places/prep/Prep')).Prep }),
+          },
+          {
+            path: 'instruments',
+            lazy: async () => ({
+              Component: (await import('../places/instruments/Instruments')).Instruments,
+            }),
+          },
+          { path: 'shelf', lazy: async () => ({ Component: (await import('../places/shelf/Shelf')).Shelf }) },
+        ],
+      },
+      { path: '*', element: <Lost /> },
+    ],
+  },
+])

@@ -1,0 +1,54 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { PrepFacts, Station } from '@ivory-crystal/core'
+import { clock } from '../format/format'
+import { strike, write } from '../state/notebook'
+
+/** A line for what is seen, and the lines written at this station so far. */
+export function ObservationLine({ prep, station }: { prep: PrepFacts; station: Station }) {
+  const [text, setText] = useState('')
+  const lines = prep.observations.filter((line) => line.body.station === station)
+  return (
+    <section className="mt-4" aria-label="Observations">
+      <h3>Observed</h3>
+      {lines.map((line) => (
+        <p key={line.id} className="mb-1">
+          <span className="quiet">{clock(line.at)}</span> {line.body.text}{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              strike(line, 'written by mistake')
+            }}
+          >
+            strike
+          </Button>
+        </p>
+      ))}
+      <form
+        className="row-of flex-nowrap mt-1"
+        onSubmit={(event) => {
+          event.preventDefault()
+          const said = text.trim()
+          if (said === '') return
+          write({ kind: 'observed', subject: prep.id, body: { station, text: said } })
+          setText('')
+        }}
+      >
+        <Form.Control
+          aria-label="What do you see?"
+          placeholder="Colour, crystals, smell: what do you see?"
+          maxLength={2000}
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value)
+          }}
+        />
+        <Button type="submit" variant="outline-primary" disabled={text.trim() === ''} className="text-nowrap">
+          Write it down
+        </Button>
+      </form>
+    </section>
+  )
+}

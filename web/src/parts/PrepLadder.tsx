@@ -1,0 +1,38 @@
+import { eutecticOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
+import { fixed } from '../format/format'
+import { RangeLadder } from '../signature/RangeLadder'
+import { useNotebook } from '../state/notebook'
+import { ladderRows } from './ladderRows'
+
+/** The ladder of one prep, with what is known of its eutectic and what is wrong with a range. */
+export function PrepLadder({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  const rows = ladderRows(view, prep.id)
+  if (rows.length === 0) return null
+  const { compound } = prep.opened.body
+  const line = eutecticOf(prep)
+  const ranges = rangesOf(view, prep.id)
+  const rule = ranges[0]?.conventions.onsetRule
+  return (
+    <>
+      <RangeLadder
+        rows={rows}
+        literature={{ lowC: compound.meltLowC, highC: compound.meltHighC }}
+        eutectic={
+          line && {
+            temperatureC: line.temperatureC,
+            label: `eutectic with ${line.impurity} ${fixed(line.temperatureC, 1)}${line.estimated ? ', estimated' : ''}`,
+          }
+        }
+        note={`raw, as the probe read; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
+      />
+      {ranges
+        .filter((row) => row.hasRun && row.trouble)
+        .map((row) => (
+          <p key={`${row.melt} ${row.slot}`} className="look">
+            {row.label}: {row.trouble}
+          </p>
+        ))}
+    </>
+  )
+}

@@ -1,0 +1,66 @@
+import { Link } from 'react-router'
+import type { Station, StationFacts, StationState } from '@ivory-crystal/core'
+import { capital } from '../format/format'
+
+/** The stations of a prep in the order of the work; state told by shape and word, not by colour alone. */
+export function StationString({
+  stations,
+  here,
+  base,
+}: {
+  stations: readonly StationFacts[]
+  here: Station
+  base: string
+}) {
+  return (
+    <nav aria-label="Stations">
+      <ol className="string">
+        {stations.map(({ station, state }) => (
+          <li key={station}>
+            <Link to={`${base}/${station}`} aria-current={station === here ? 'step' : undefined}>
+              <Bead state={state} here={station === here} />
+              {capital(station)}
+              <span className={state === 'needs a look' ? 'said look-said' : 'said'}>
+                {state === 'not yet' ? <>&nbsp;</> : state}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  )
+}
+
+function Bead({ state, here }: { state: StationState; here: boolean }) {
+  const ring = here
+    ? 'var(--teal)'
+    : state === 'needs a look'
+      ? 'var(--ember)'
+      : state === 'not yet'
+        ? 'var(--ink-3)'
+        : 'var(--ink)'
+  return (
+    <svg width="17" height="17" viewBox="0 0 17 17" fill="none" aria-hidden>
+      {state === 'done' && (
+        <>
+          <circle cx="8.5" cy="8.5" r="8" fill={ring} />
+          <path d="m4.8 8.7 2.6 2.6 4.8-5.2" stroke="var(--ground)" strokeWidth="1.6" />
+        </>
+      )}
+      {state === 'now' && <circle cx="8.5" cy="8.5" r="6" stroke={ring} strokeWidth="4" />}
+      {state === 'not yet' && <circle cx="8.5" cy="8.5" r="7.5" stroke={ring} strokeWidth={here ? 2.4 : 1} />}
+      {state === 'needs a look' && (
+        <>
+          <path
+            d="M8.5 1 16 15.5H1z"
+            fill="var(--ground)"
+            stroke={ring}
+            strokeWidth="1.6"
+            strokeLinejoin="round"
+          />
+          <path d="M8.5 6v5M8.5 12.6v1.4" stroke={ring} strokeWidth="1.6" />
+        </>
+      )}
+    </svg>
+  )
+}

@@ -1,0 +1,21 @@
+import { useNotebook } from '../state/notebook'
+
+/** Says what is not yet stored. */
+export function StoredBadge() {
+  const waiting = useNotebook((state) => state.waiting)
+  const connected = useNotebook((state) => state.connected)
+  const lines = waiting === 1 ? '1 line' : `${waiting} lines`
+  if (!connected)
+    return (
+      <span className="badge-stored" role="status">
+        <span className="dot off" />{' '}
+        {waiting > 0 ? `offline: ${lines} kept on this device` : 'offline: nothing waits'}
+      </span>
+    )
+  return (
+    <span className="badge-stored" role="status">
+      <span className={waiting > 0 ? 'dot waiting' : 'dot'} />{' '}
+      {waiting > 0 ? `${lines} not yet stored` : 'all stored'}
+    </span>
+  )
+}

@@ -1,0 +1,17 @@
+import { useEffect, type ReactNode } from 'react'
+import { StoredBadge } from './StoredBadge'
+
+/** The heading of a place, its title in the window, and how much is stored. */
+export function Title({ title, aside }: { title: string; aside?: ReactNode }) {
+  useEffect(() => {
+    // The window's title is outside React.
+    document.title = `${title} · Ivory Crystal`
+  }, [title])
+  return (
+    <header className="head">
+      <h1>{title}</h1>
+      {aside !== undefined && <span className="aside">{aside}</span>}
+      <StoredBadge />
+    </header>
+  )
+}

@@ -1,0 +1,162 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useForm } from 'react-hook-form'
+import {
+  attempt,
+  netMass,
+  readFromBalance,
+  readReading,
+  weighingOf,
+  type Reading,
+  type SampleId,
+  type Weighed,
+} from '@ivory-crystal/core'
+import { netMassText } from '../format/format'
+import { write } from '../state/notebook'
+import { NumberField } from './NumberField'
+
+interface Typed {
+  net: string
+  empty: string
+  loaded: string
+}
+const READABILITIES = ['0.1', '0.01', '0.001', '0.0001'] as const
+const BALANCE = 'ivory-crystal balance'
+
+/** One weighing of a sample, tared or by difference. Nothing impossible goes in; what is odd is answered. */
+export function WeighingForm({
+  sample,
+  what,
+  onDone,
+}: {
+  sample: SampleId
+  what: string
+  onDone?: () => void
+}) {
+  const [method, setMethod] = useState<Weighed['method']>('tared')
+  const [readability, setReadability] = useState(localStorage.getItem(BALANCE) ?? '0.001')
+  const { register, handleSubmit, setError, reset, watch, formState } = useForm<Typed>({
+    defaultValues: { net: '', empty: '', loaded: '' },
+  })
+  const typed = watch()
+  const record = handleSubmit((values) => {
+    const body = bodyOf(values, method, Number(readability), what, (field, message) => {
+      setError(field, { message })
+    })
+    if (!body) return
+    localStorage.setItem(BALANCE, readability)
+    write({ kind: 'weighed', subject: sample, body })
+    reset()
+    onDone?.()
+  })
+  const preview = bodyOf(typed, method, Number(readability), what, () => undefined)
+  return (
+    <form onSubmit={(event) => void record(event)} noValidate aria-label={`Weigh ${what}`}>
+      <div className="row-of mb-2">
+        <Form.Check
+          inline
+          type="radio"
+          id={`${sample}-tared`}
+          label="tared"
+          checked={method === 'tared'}
+          onChange={() => {
+            setMethod('tared')
+          }}
+        />
+        <Form.Check
+          inline
+          type="radio"
+          id={`${sample}-difference`}
+          label="by difference"
+          checked={method === 'difference'}
+          onChange={() => {
+            setMethod('difference')
+          }}
+        />
+        <div>
+          <Form.Label htmlFor={`${sample}-balance`}>balance reads to, g</Form.Label>
+          <Form.Select
+            id={`${sample}-balance`}
+            value={readability}
+            onChange={(event) => {
+              setReadability(event.target.value)
+            }}
+          >
+            {READABILITIES.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Form.Select>
+        </div>
+      </div>
+      <div className="row-of align-items-start">
+        {method === 'tared' ? (
+          <NumberField
+            className="flex-fill"
+            label={`net mass of ${what}, g`}
+            field={register('net')}
+            error={formState.errors.net}
+          />
+        ) : (
+          <>
+            <NumberField
+              className="flex-fill"
+              label="empty vessel, g"
+              field={register('empty')}
+              error={formState.errors.empty}
+            />
+            <NumberField
+              className="flex-fill"
+              label="loaded vessel, g"
+              field={register('loaded')}
+              error={formState.errors.loaded}
+            />
+          </>
+        )}
+      </div>
+      <Button type="submit" className="mt-3">
+        {preview ? `Record ${netMassText(preview)} g` : 'Record the mass'}
+      </Button>
+    </form>
+  )
+}
+
+function bodyOf(
+  typed: Typed,
+  method: Weighed['method'],
+  readabilityG: number,
+  what: string,
+  refuse: (field: keyof Typed, message: string) => void,
+): Weighed | null {
+  const read = (field: keyof Typed, name: string): Reading | null => {
+    const reading = readReading(typed[field], name)
+    const fits = reading.ok ? readFromBalance(reading.value, readabilityG, name) : reading
+    if (fits.ok) return fits.value
+    refuse(field, fits.problem.sentence)
+    return null
+  }
+  if (method === 'tared') {
+    const net = read('net', `The mass of ${what}`)
+    if (!net) return null
+    return possible({ method, net, readabilityG }, (message) => {
+      refuse('net', message)
+    })
+  }
+  const empty = read('empty', 'The empty vessel')
+  const loaded = read('loaded', 'The loaded vessel')
+  if (!empty || !loaded) return null
+  return possible({ method, empty, loaded, readabilityG }, (message) => {
+    refuse('loaded', message)
+  })
+}
+
+function possible(body: Weighed, refuse: (message: string) => void): Weighed | null {
+  const net = attempt(() => netMass(weighingOf(body)))
+  if (!net.ok) {
+    refuse(net.problem.sentence)
+    return null
+  }
+  if (net.value.value > 0) return body
+  refuse('That comes to nothing at all. Was the sample on the balance?')
+  return null
+}

@@ -1,0 +1,204 @@
+import Button from 'react-bootstrap/Button'
+import {
+  cautionsFor,
+  disposalFor,
+  judgementOf,
+  isStale,
+  LOCAL_RULES,
+  logOf,
+  lossesOf,
+  recoveryOf,
+  sampleOf,
+  solventSoFarML,
+  type PrepFacts,
+} from '@ivory-crystal/core'
+import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
+import { PrepLadder } from '../../parts/PrepLadder'
+import { useNotebook } from '../../state/notebook'
+import { Findings, headline } from './Judge'
+import type { StationProps } from './Prep'
+
+/** The whole prep on one page, as it is handed in. */
+export function Page({ prep }: StationProps) {
+  const notebooks = useNotebook((state) => state.notebooks)
+  const notebook = useNotebook((state) => state.notebook)
+  const title = notebooks.find((row) => row.id === notebook)?.title
+  const plan = prep.plan?.body
+  return (
+    <article className="page-sheet">
+      <div className="d-flex align-items-baseline gap-3 mb-3">
+        <p className="mb-0">
+          <b>{prep.opened.body.title}</b>, {title}, {day(prep.opened.at)}, {prep.opened.author}
+        </p>
+        <Button
+          className="ms-auto no-print"
+          onClick={() => {
+            window.print()
+          }}
+        >
+          Print the page
+        </Button>
+      </div>
+      <div className="columns two">
+        <Data prep={prep} />
+        <section>
+          <h2>Hazards and disposal</h2>
+          {cautionsFor(prep.opened.body.compound, plan?.solvent ?? null).map((line) => (
+            <p key={line} className="mb-1 mt-1">
+              {line}
+            </p>
+          ))}
+          {disposalFor(plan?.solvent ?? null).map((line) => (
+            <p key={line} className="mb-1">
+              {line}
+            </p>
+          ))}
+          <p className="quiet">{LOCAL_RULES}</p>
+        </section>
+      </div>
+      <hr className="rule" />
+      <section>
+        <h2>Melting ranges</h2>
+        <PrepLadder prep={prep} />
+      </section>
+      <hr className="rule" />
+      <div className="columns two">
+        <VerdictPart prep={prep} />
+        <section>
+          <h2>Why less than 100 %</h2>
+          {lossesOf(prep).map((line) => (
+            <p key={line} className="mb-1 mt-1">
+              {line}
+            </p>
+          ))}
+          {lossesOf(prep).length === 0 && (
+            <p className="quiet mt-1">Said once crude and product are weighed.</p>
+          )}
+        </section>
+      </div>
+      <hr className="rule" />
+      <Log prep={prep} />
+    </article>
+  )
+}
+
+function Data({ prep }: { prep: PrepFacts }) {
+  const recovery = recoveryOf(prep)
+  const { hotML, rinseML } = solventSoFarML(prep)
+  const plan = prep.plan?.body
+  const masses = (['crude', 'product'] as const).map((role) => ({
+    role,
+    weighing: sampleOf(prep, role)?.weighing,
+  }))
+  return (
+    <section>
+      <h2>Data</h2>
+      <table className="lines">
+        <tbody>
+          {masses.map(({ role, weighing }) => (
+            <tr key={role}>
+              <td>
+                Mass of {role}
+                {weighing?.body.method === 'difference' && (
+                  <span className="quiet d-block">
+                    {weighing.body.loaded.text} g loaded − {weighing.body.empty.text} g empty
+                  </span>
+                )}
+              </td>
+              <td className="num" data-testid={`${role}-mass`}>
+                {weighing ? `${netMassText(weighing.body)} g` : 'not weighed'}
+              </td>
+            </tr>
+          ))}
+          <tr>
+            <td>Percent recovery, of the crude</td>
+            <td className="num fw-bold" data-testid="recovery">
+              {recovery.ok ? `${withUncertainty(recovery.value.percent)} %` : 'not known'}
+            </td>
+          </tr>
+          {plan && (
+            <>
+              <tr>
+                <td>Planned recovery, an upper bound</td>
+                <td className="num">{fixed(plan.result.recoveryPercentOfCrude, 0)} %</td>
+              </tr>
+              <tr>
+                <td>
+                  {capital(plan.solvent.name)}, hot / rinse
+                  <span className="quiet d-block">
+                    planned {fixed(plan.result.minimumHotML, 1)} to dissolve, {fixed(plan.result.hotML, 1)} in
+                    all; solubilities {plan.solubilitySource}
+                  </span>
+                </td>
+                <td className="num">
+                  {fixed(hotML, 1)} / {fixed(rinseML, 1)} mL
+                </td>
+              </tr>
+            </>
+          )}
+        </tbody>
+      </table>
+      {recovery.ok &&
+        recovery.value.remarks.map((remark) => (
+          <p key={remark} className="look">
+            {remark}
+          </p>
+        ))}
+    </section>
+  )
+}
+
+function VerdictPart({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  const judged = judgementOf(view, prep.id)
+  const signed = prep.verdict
+  const judgement = signed?.body.judgement ?? (judged.ok ? judged.value.judgement : null)
+  if (!judgement)
+    return (
+      <section>
+        <h2>Verdict</h2>
+        <p className="quiet mt-1">{judged.ok ? '' : judged.problem.sentence}</p>
+      </section>
+    )
+  return (
+    <section>
+      <h2 data-testid="verdict">{headline(judgement.verdict, prep.opened.body.compound.name)}</h2>
+      <p className="quiet mt-1 mb-0">
+        {signed
+          ? `Signed by ${signed.body.signedBy}, ${day(signed.at)} ${clock(signed.at)}.`
+          : 'Not signed yet.'}
+        {signed && isStale(view, signed) && (
+          <span className="trouble"> A line it rests on was struck since.</span>
+        )}
+      </p>
+      <Findings judgement={judgement} />
+    </section>
+  )
+}
+
+function Log({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  return (
+    <section>
+      <h2>As it was done</h2>
+      <table className="lines">
+        <tbody>
+          {logOf(view, prep.id).map(({ entry, sentence, strike }) => (
+            <tr key={entry.id}>
+              <td className="num quiet">{clock(entry.at)}</td>
+              <td>
+                <span className={strike ? 'struck' : undefined}>{sentence}</span>
+                {strike && (
+                  <span className="quiet">
+                    {' '}
+                    struck {clock(strike.at)}: {strike.body.reason}
+                  </span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}

@@ -1,0 +1,63 @@
+import { lazy, Suspense, type ComponentType, type LazyExoticComponent } from 'react'
+import { Link, Navigate, useParams } from 'react-router'
+import { prepOf, STATIONS, stationsOf, type PrepFacts, type PrepId, type Station } from '@ivory-crystal/core'
+import { day } from '../../format/format'
+import { StationString } from '../../parts/StationString'
+import { Title } from '../../parts/Title'
+import { useNotebook } from '../../state/notebook'
+
+export interface StationProps {
+  readonly prep: PrepFacts
+}
+type StationView = LazyExoticComponent<ComponentType<StationProps>>
+
+const bench: StationView = lazy(async () => ({ default: (await import('./Bench')).Bench }))
+const VIEWS: Readonly<Record<Station, StationView>> = {
+  plan: lazy(async () => ({ default: (await import('./plan/Plan')).Plan })),
+  dissolve: bench,
+  crystallize: bench,
+  collect: bench,
+  weigh: lazy(async () => ({ default: (await import('./Weigh')).Weigh })),
+  melt: lazy(async () => ({ default: (await import('./melt/Melt')).Melt })),
+  judge: lazy(async () => ({ default: (await import('./Judge')).Judge })),
+  page: lazy(async () => ({ default: (await import('./Page')).Page })),
+}
+
+/** One prep: its string of stations and the one in the address. */
+export function Prep() {
+  const { notebook, prep: id, station } = useParams()
+  const view = useNotebook((state) => state.view)
+  const prep = prepOf(view, id as PrepId)
+  const base = `/n/${notebook ?? ''}/preps/${id ?? ''}`
+  if (!prep)
+    return (
+      <>
+        <Title title="No such prep" />
+        <p className="mt-3">
+          This notebook holds no such prep. <Link to={`/n/${notebook ?? ''}/preps`}>All preps</Link>
+        </p>
+      </>
+    )
+  const stations = stationsOf(view, prep.id)
+  const here = STATIONS.find((one) => one === station)
+  if (!here) {
+    const now =
+      stations.find(({ state }) => state === 'needs a look' || state === 'now') ??
+      stations[stations.length - 1]
+    return <Navigate to={`${base}/${now?.station ?? 'plan'}`} replace />
+  }
+  const View = VIEWS[here]
+  const solvent = prep.plan?.body.solvent.name
+  return (
+    <>
+      <Title
+        title={prep.opened.body.title}
+        aside={`batch of ${day(prep.opened.at)}${solvent ? ` · from ${solvent}` : ''}`}
+      />
+      <StationString stations={stations} here={here} base={base} />
+      <Suspense fallback={<p aria-busy="true">Opening …</p>}>
+        <View prep={prep} />
+      </Suspense>
+    </>
+  )
+}

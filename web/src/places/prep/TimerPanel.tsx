@@ -1,0 +1,40 @@
+import Button from 'react-bootstrap/Button'
+import { timersOf, type PrepFacts, type Timer } from '@ivory-crystal/core'
+import { capital, clock, span } from '../../format/format'
+import { strike, useNotebook } from '../../state/notebook'
+import { useNow } from '../../state/now'
+
+/** Timers are entries: they go on while the page is closed. */
+export function TimerPanel({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  const now = useNow(500)
+  const timers = timersOf(view, prep.id, now).filter((timer) => timer.leftMs > -30 * 60_000)
+  const wanted = (timer: Timer) =>
+    !prep.steps.some((step) => step.timer?.timer === timer.timer && prep.ticked.has(step.id))
+  const shown = timers.filter(wanted)
+  if (shown.length === 0) return null
+  return (
+    <div>
+      {shown.map((timer) => (
+        <div key={timer.id} role="timer" aria-label={timer.words} className="mb-3">
+          <h3>{capital(timer.words)}</h3>
+          <div className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>
+            {timer.leftMs <= 0 ? 'over' : span(timer.leftMs)}
+          </div>
+          <span className="quiet">
+            {timer.minutes} min, until {clock(timer.endsAt)}
+          </span>{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              strike({ id: timer.id, subject: prep.id }, 'timer not needed')
+            }}
+          >
+            strike
+          </Button>
+        </div>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,40 @@
+import { lazy, Suspense } from 'react'
+import { Link } from 'react-router'
+import { meltsOf, rangesOf } from '@ivory-crystal/core'
+import { PrepLadder } from '../../../parts/PrepLadder'
+import { useNotebook } from '../../../state/notebook'
+import type { StationProps } from '../Prep'
+import { useHere } from '../useHere'
+import { MeltPlan } from './MeltPlan'
+
+const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }))
+
+/** Tubes packed, a ramp planned, the melt watched, both ends caught. */
+export function Melt({ prep }: StationProps) {
+  const { base } = useHere()
+  const view = useNotebook((state) => state.view)
+  const melts = meltsOf(view, prep.id)
+  const open = melts.find((melt) => melt.run?.ended === null) ?? melts.find((melt) => melt.run === null)
+  if (open)
+    return (
+      <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>
+        <Watch melt={open} />
+      </Suspense>
+    )
+  const ranges = rangesOf(view, prep.id)
+  const complete = ranges.some((row) => row.role === 'product' && row.trouble === null)
+  return (
+    <>
+      <PrepLadder prep={prep} />
+      {complete && (
+        <p className="mt-3">
+          <Link className="btn btn-primary" to={`${base}/judge`}>
+            Go on to judge
+          </Link>
+        </p>
+      )}
+      {ranges.length > 0 && <hr className="rule" />}
+      <MeltPlan prep={prep} again={ranges.length > 0} />
+    </>
+  )
+}

@@ -1,0 +1,55 @@
+import type { Conventions } from '@ivory-crystal/core'
+import { fixed } from '../../../format/format'
+
+const WIDTH = 190
+
+/** Live rate against what house rules allow while it melts. */
+export function RateGauge({
+  rate,
+  wanted,
+  ramping,
+}: {
+  rate: number | null
+  wanted: Conventions['meltRate']
+  ramping: boolean
+}) {
+  const most = Math.max(5, 2.2 * wanted.max)
+  const x = (value: number) => 4 + (Math.min(most, Math.max(0, value)) / most) * (WIDTH - 8)
+  const tooFast = ramping && rate !== null && rate > wanted.max * 1.1
+  return (
+    <div>
+      <span
+        style={{ fontSize: 32, fontWeight: 700, lineHeight: 1 }}
+        className={tooFast ? 'trouble' : undefined}
+      >
+        {rate === null ? '–' : fixed(rate, 1)}
+      </span>{' '}
+      <span className="quiet">°C/min{tooFast ? ': too fast' : ''}</span>
+      <svg width={WIDTH} height="30" className="d-block" aria-hidden>
+        <rect
+          x={x(wanted.min)}
+          y="3"
+          width={Math.max(3, x(wanted.max) - x(wanted.min))}
+          height="10"
+          fill="var(--teal-wash)"
+        />
+        <path d={`M4 13.5H${WIDTH - 4}`} stroke="var(--ink)" />
+        {rate !== null && (
+          <rect x={x(rate) - 2} y="1" width="4" height="13" fill={tooFast ? 'var(--ember)' : 'var(--teal)'} />
+        )}
+        {[wanted.min, wanted.max, most].map((value) => (
+          <text
+            key={value}
+            x={x(value)}
+            y="27"
+            fontSize="12"
+            textAnchor={value === most ? 'end' : 'middle'}
+            fill="var(--ink-2)"
+          >
+            {value}
+          </text>
+        ))}
+      </svg>
+    </div>
+  )
+}

@@ -1,0 +1,88 @@
+import { useCallback, useEffect, useState } from 'react'
+import { markOf, type EntryId, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
+import { isTyping } from '../../../app/KeysHelp'
+import { padKey } from '../../../signature/MarkPad'
+import { sound } from '../../../signature/sounds'
+import { strike, useNotebook, write } from '../../../state/notebook'
+
+export interface Marking {
+  readonly press: (slot: number, moment: Moment) => void
+  readonly strikeLast: () => void
+  readonly nameSign: (mark: EntryId, word: SignWord) => void
+  readonly muted: boolean
+  readonly setMuted: (muted: boolean) => void
+  /** What the last press could not do, or null. */
+  readonly said: string | null
+}
+
+/** Presses on the pad, by hand or by key. A press stamps instrument time; nothing waits for the network. */
+export function useMarking(melt: MeltFacts): Marking {
+  const [muted, setMuted] = useState(false)
+  const [said, setSaid] = useState<string | null>(null)
+  const press = useCallback(
+    (slot: number, moment: Moment) => {
+      const refusal = pressed(melt, slot, moment)
+      setSaid(refusal)
+      if (refusal === null && !muted) sound(moment)
+    },
+    [melt, muted],
+  )
+  const strikeLast = useCallback(() => {
+    const last = melt.marks[melt.marks.length - 1]
+    if (last) strike(last.entry, 'pressed by mistake')
+    setSaid(last ? null : 'There is no mark to strike.')
+  }, [melt])
+  useEffect(() => {
+    // The pad's keys are heard anywhere on the page while a melt is watched.
+    const hear = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
+      const key = padKey(event.key)
+      if (key) press(key.slot, key.moment)
+      else if (event.key === 'Backspace') strikeLast()
+      else if (event.key.toLowerCase() === 'm') setMuted((now) => !now)
+      else return
+      event.preventDefault()
+    }
+    window.addEventListener('keydown', hear)
+    return () => {
+      window.removeEventListener('keydown', hear)
+    }
+  }, [press, strikeLast])
+  const nameSign = useCallback(
+    (mark: EntryId, word: SignWord) => {
+      write({ kind: 'sign named', subject: melt.id, body: { mark, word } })
+    },
+    [melt.id],
+  )
+  return { press, strikeLast, nameSign, muted, setMuted, said }
+}
+
+/** Writes the mark, or says why not. */
+function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
+  const { readings, about } = useNotebook.getState()
+  const heard = readings[melt.planned.body.instrument]
+  const tube = melt.planned.body.tubes.find((one) => one.slot === slot)
+  if (!tube) return `There is no tube in slot ${slot}.`
+  if (!melt.run || !heard?.reading || heard.id !== melt.run.id)
+    return 'The instrument has not been heard yet in this run.'
+  if (moment !== 'early sign') {
+    const standing = markOf(melt, slot, moment)
+    if (standing)
+      return `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one first.`
+  }
+  const { reading, heardAt, pace } = heard
+  const sinceS = about?.byHand ? 0 : ((performance.now() - heardAt) / 1000) * pace
+  write({
+    kind: 'mark made',
+    subject: melt.id,
+    body: {
+      run: melt.run.id,
+      slot,
+      moment,
+      pressedAtS: Math.round((reading.atS + sinceS) * 10) / 10,
+      lastSample: reading.sample,
+      lastProbe: reading.probe,
+    },
+  })
+  return null
+}

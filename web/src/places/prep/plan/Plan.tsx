@@ -1,0 +1,67 @@
+import { useState } from 'react'
+import { massOf, sampleOf, type PrepFacts } from '@ivory-crystal/core'
+import { netMassText } from '../../../format/format'
+import { ObservationLine } from '../../../parts/ObservationLine'
+import { WeighingForm } from '../../../parts/WeighingForm'
+import type { StationProps } from '../Prep'
+import { FixedPlan } from './FixedPlan'
+import { PlanForm } from './PlanForm'
+
+/** What solvent, how much, and what to expect, before a drop is poured. */
+export function Plan({ prep }: StationProps) {
+  const [changing, setChanging] = useState(false)
+  const crude = sampleOf(prep, 'crude')
+  if (!massOf(crude).ok && crude) return <WeighFirst prep={prep} />
+  if (prep.plan && !changing)
+    return (
+      <FixedPlan
+        prep={prep}
+        plan={prep.plan}
+        onChange={() => {
+          setChanging(true)
+        }}
+      />
+    )
+  return (
+    <PlanForm
+      prep={prep}
+      crudeText={crude?.weighing ? netMassText(crude.weighing.body) : ''}
+      onFixed={() => {
+        setChanging(false)
+      }}
+      onCancel={
+        prep.plan
+          ? () => {
+              setChanging(false)
+            }
+          : null
+      }
+    />
+  )
+}
+
+function WeighFirst({ prep }: { prep: PrepFacts }) {
+  const crude = sampleOf(prep, 'crude')
+  const trouble = massOf(crude)
+  return (
+    <div className="columns two">
+      <div>
+        <h2>First, the mass of the crude</h2>
+        <p className="quiet mt-2">
+          Weigh it tared in a boat, or by difference. Everything after this takes its amounts from it.
+        </p>
+        {crude?.weighing && !trouble.ok && <p className="look">{trouble.problem.sentence}</p>}
+        {crude && <WeighingForm sample={crude.id} what="the crude" />}
+        <ObservationLine prep={prep} station="plan" />
+      </div>
+      <aside>
+        <h3>While you are there</h3>
+        <p className="quiet mt-1">
+          Note colour, texture and smell. Pack a tube of the crude now, so that there is a “before” to compare
+          with.
+        </p>
+        <p className="quiet">Eye protection, always. Never smell a solid closely; waft.</p>
+      </aside>
+    </div>
+  )
+}

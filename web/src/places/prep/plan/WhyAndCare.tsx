@@ -1,0 +1,27 @@
+import { cautionsFor, LOCAL_RULES, whyThisSolvent, type PlanFixed } from '@ivory-crystal/core'
+
+/** Why this solvent works here, and what to take care of. */
+export function WhyAndCare(plan: Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'input' | 'result'>) {
+  const { compound, solvent } = plan
+  return (
+    <div className="columns two mt-3">
+      <section>
+        <h3>Why {solvent.name}</h3>
+        {whyThisSolvent(plan).map((reason) => (
+          <p key={reason} className="quiet mt-1 mb-1">
+            {reason}
+          </p>
+        ))}
+      </section>
+      <section>
+        <h3>Take care</h3>
+        {cautionsFor(compound, solvent).map((caution) => (
+          <p key={caution} className="quiet mt-1 mb-1">
+            {caution}
+          </p>
+        ))}
+        <p className="quiet mb-0">{LOCAL_RULES}</p>
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,99 @@
+import { useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { useNavigate } from 'react-router'
+import { api, type NotebookRow } from '../../state/api'
+import { useNotebook } from '../../state/notebook'
+
+/** A whole notebook out as one JSON file, and in again. */
+export function Exchange() {
+  const { notebook, notebooks } = useNotebook()
+  const go = useNavigate()
+  const input = useRef<HTMLInputElement>(null)
+  const [said, setSaid] = useState<readonly string[]>([])
+  const [came, setCame] = useState<NotebookRow | null>(null)
+  const [busy, setBusy] = useState(false)
+
+  async function take(file: File): Promise<void> {
+    setBusy(true)
+    setCame(null)
+    try {
+      const report = await api.importNotebook(JSON.parse(await file.text()))
+      setSaid([
+        `“${report.notebook.title}”: ${report.stored} lines stored, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.`,
+        ...report.report.map(({ line, sentence }) => `Line ${line}: ${sentence}`),
+      ])
+      setCame(report.notebook)
+    } catch (error) {
+      setSaid([
+        error instanceof SyntaxError
+          ? `${file.name} is not a JSON file. Choose one that was exported here.`
+          : (error as Error).message,
+      ])
+    } finally {
+      setBusy(false)
+    }
+  }
+
+  return (
+    <section className="mt-4" aria-label="Export and import">
+      <h3>This notebook as a file</h3>
+      <p className="quiet mt-1">
+        Every line as it was written, in one JSON file; it comes in again to the same notebook.
+      </p>
+      <div className="row-of">
+        <a className="btn btn-outline-primary" href={`/api/notebooks/${notebook ?? ''}/export`} download>
+          Export this notebook
+        </a>
+        <Button
+          variant="outline-primary"
+          disabled={busy}
+          onClick={() => {
+            input.current?.click()
+          }}
+        >
+          {busy ? 'Importing …' : 'Import a notebook'}
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept="application/json,.json"
+          hidden
+          aria-label="Notebook file"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file) void take(file)
+          }}
+        />
+      </div>
+      <div role="status">
+        {said.map((line) => (
+          <p key={line} className="mt-2 mb-0">
+            {line}
+          </p>
+        ))}
+        {came && came.id !== notebook && (
+          <Button variant="link" onClick={() => void go(`/n/${came.id}`)}>
+            Open it
+          </Button>
+        )}
+      </div>
+      {notebooks.length > 1 && (
+        <p className="mt-3">
+          Notebooks here:{' '}
+          {notebooks.map((row) => (
+            <Button
+              key={row.id}
+              variant="link"
+              className="me-3"
+              disabled={row.id === notebook}
+              onClick={() => void go(`/n/${row.id}`)}
+            >
+              {row.title}
+            </Button>
+          ))}
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,115 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useNavigate } from 'react-router'
+import type { PrepId, SampleId } from '@ivory-crystal/core'
+import { capital, fixed } from '../../format/format'
+import { author, newSubject, setAuthor, useNotebook, write } from '../../state/notebook'
+
+/** Names what is to be purified; crude and product get identities of their own. */
+export function NewPrep() {
+  const { shelf, notebook } = useNotebook()
+  const go = useNavigate()
+  const [name, setName] = useState('')
+  const [title, setTitle] = useState('')
+  const [bench, setBench] = useState(author)
+  const [said, setSaid] = useState<string | null>(null)
+  const wanted = name.trim().toLowerCase()
+  const compound = shelf?.compounds.find(
+    (one) => one.name.toLowerCase() === wanted || one.synonyms.some((word) => word.toLowerCase() === wanted),
+  )
+  return (
+    <form
+      aria-label="Begin a prep"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!compound)
+          return setSaid(
+            wanted === ''
+              ? 'What is to be purified?'
+              : `“${name}” is not on the shelf. Look at the Shelf for the names there.`,
+          )
+        setAuthor(bench)
+        const prep = newSubject<PrepId>()
+        write(
+          {
+            kind: 'prep opened',
+            subject: prep,
+            body: { title: title.trim() || capital(compound.name), compound },
+          },
+          {
+            kind: 'sample named',
+            subject: newSubject<SampleId>(),
+            body: { prep, role: 'crude', label: `Crude ${compound.name}` },
+          },
+          {
+            kind: 'sample named',
+            subject: newSubject<SampleId>(),
+            body: { prep, role: 'product', label: capital(compound.name) },
+          },
+        )
+        void go(`/n/${notebook ?? ''}/preps/${prep}/plan`)
+      }}
+    >
+      <h2>Begin a prep</h2>
+      <div className="stack mt-3">
+        <div>
+          <Form.Label htmlFor="target">what is to be purified</Form.Label>
+          <Form.Control
+            id="target"
+            list="targets"
+            autoComplete="off"
+            value={name}
+            isInvalid={said !== null}
+            aria-describedby="target-said"
+            onChange={(event) => {
+              setName(event.target.value)
+              setSaid(null)
+            }}
+          />
+          <datalist id="targets">
+            {shelf?.compounds.map((one) => (
+              <option key={one.id} value={one.name} />
+            ))}
+          </datalist>
+          <div
+            id="target-said"
+            className={said ? 'invalid-feedback' : 'form-text'}
+            role={said ? 'alert' : undefined}
+          >
+            {said ??
+              (compound
+                ? `${compound.formula}, melts ${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source}, confidence ${compound.meltConfidence})`
+                : 'a compound of the shelf, by name')}
+          </div>
+        </div>
+        <div>
+          <Form.Label htmlFor="title">title, if you like</Form.Label>
+          <Form.Control
+            id="title"
+            maxLength={200}
+            value={title}
+            onChange={(event) => {
+              setTitle(event.target.value)
+            }}
+          />
+        </div>
+        <div>
+          <Form.Label htmlFor="bench">bench code on every line</Form.Label>
+          <Form.Control
+            id="bench"
+            maxLength={80}
+            value={bench}
+            onChange={(event) => {
+              setBench(event.target.value)
+            }}
+          />
+        </div>
+        <Button type="submit" className="align-self-start">
+          Begin this prep
+        </Button>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,120 @@
+import { Link } from 'react-router'
+import { nextStep, prepsOf, stationsOf, timersOf, type PrepFacts } from '@ivory-crystal/core'
+import { capital, clock, fixed, span } from '../../format/format'
+import { Title } from '../../parts/Title'
+import { useNotebook } from '../../state/notebook'
+import { useNow } from '../../state/now'
+
+/** What is open, what is next, which clocks run. */
+export function Today() {
+  const { view, notebook, notebooks, readings } = useNotebook()
+  const now = useNow()
+  const base = `/n/${notebook ?? ''}`
+  const preps = prepsOf(view)
+  const open = preps.filter((prep) => nextStep(view, prep.id, now) !== null)
+  const running = Object.entries(readings).flatMap(([instrument, heard]) =>
+    heard ? [{ instrument, heard }] : [],
+  )
+  return (
+    <>
+      <Title title="Today" aside={notebooks.find((row) => row.id === notebook)?.title} />
+      {preps.length === 0 && (
+        <section className="mt-4">
+          <h2>Nothing begun yet</h2>
+          <p className="mt-2">
+            Start with what you want to purify. The plan, the steps, the weighing and the melt follow from it.
+          </p>
+          <Link className="btn btn-primary" to={`${base}/preps`}>
+            Begin a prep
+          </Link>
+        </section>
+      )}
+      {preps.length > 0 && (
+        <section className="mt-4" aria-label="Open preps">
+          <h2>Next at the bench</h2>
+          {open.length === 0 && (
+            <p className="mt-2">
+              Every prep is finished. <Link to={`${base}/preps`}>Begin another</Link>
+            </p>
+          )}
+          <ul className="steps mt-3">
+            {open.map((prep) => (
+              <OpenPrep key={prep.id} prep={prep} base={base} now={now} />
+            ))}
+          </ul>
+        </section>
+      )}
+      {running.length > 0 && (
+        <section className="mt-4" aria-label="Running instruments">
+          <h2>Running</h2>
+          {running.map(({ instrument, heard }) => (
+            <p key={instrument} className="mt-2">
+              <b>{heard.reading ? `${heard.reading.probe.text} °C` : 'starting'}</b> on the{' '}
+              {instrument.replaceAll('-', ' ')} <span className="simulated">simulated</span>{' '}
+              <Link to={`${base}/instruments`}>See it</Link>
+            </p>
+          ))}
+        </section>
+      )}
+      {preps.length > open.length && (
+        <section className="mt-4" aria-label="Finished preps">
+          <h2>Finished</h2>
+          {preps
+            .filter((prep) => !open.includes(prep))
+            .map((prep) => (
+              <p key={prep.id} className="mt-2 mb-0">
+                <Link to={`${base}/preps/${prep.id}/page`}>{prep.opened.body.title}</Link>
+                {prep.verdict && (
+                  <span className="quiet">
+                    {' '}
+                    {prep.verdict.body.judgement.verdict}, signed {clock(prep.verdict.at)}
+                  </span>
+                )}
+              </p>
+            ))}
+        </section>
+      )}
+    </>
+  )
+}
+
+function OpenPrep({ prep, base, now }: { prep: PrepFacts; base: string; now: number }) {
+  const view = useNotebook((state) => state.view)
+  const next = nextStep(view, prep.id, now)
+  const stations = stationsOf(view, prep.id)
+  const done = stations.filter(({ state }) => state === 'done').length
+  const timers = timersOf(view, prep.id, now).filter(
+    (timer) =>
+      timer.leftMs > -30 * 60_000 &&
+      !prep.steps.some((step) => step.timer?.timer === timer.timer && prep.ticked.has(step.id)),
+  )
+  if (!next) return null
+  return (
+    <li style={{ gridTemplateColumns: 'minmax(0, 1fr) 230px' }}>
+      <div>
+        <h3>
+          <Link to={`${base}/preps/${prep.id}/${next.station}`}>{prep.opened.body.title}</Link>
+        </h3>
+        <p className={next.urgent ? 'mb-0 mt-1 trouble' : 'mb-0 mt-1'}>{next.text}</p>
+        <span className="quiet">
+          at {capital(next.station)}; {done} of {stations.length} stations done
+        </span>
+      </div>
+      <div className="text-end">
+        {timers.map((timer) => (
+          <div key={timer.id} role="timer" aria-label={timer.words}>
+            <span className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>
+              {timer.leftMs <= 0 ? 'over' : span(timer.leftMs)}
+            </span>
+            <span className="quiet d-block">
+              {timer.words}, until {clock(timer.endsAt)}
+            </span>
+          </div>
+        ))}
+        {timers.length === 0 && prep.plan && (
+          <span className="quiet">{fixed(prep.plan.body.input.crudeG, 3)} g of crude</span>
+        )}
+      </div>
+    </li>
+  )
+}

@@ -1,0 +1,120 @@
+import { MOMENTS, type Mark, type Moment } from '@ivory-crystal/core'
+import { span } from '../format/format'
+
+export const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {
+  'early sign': ['Q', 'W', 'E'],
+  'first liquid': ['A', 'S', 'D'],
+  'all liquid': ['Z', 'X', 'C'],
+}
+const SLOTS = [1, 2, 3] as const
+
+export interface PadTube {
+  readonly slot: number
+  readonly label: string
+  readonly note: string
+}
+
+/** What a key stands for, or null. */
+export function padKey(key: string): { readonly slot: number; readonly moment: Moment } | null {
+  for (const moment of MOMENTS) {
+    const column = PAD_KEYS[moment].indexOf(key.toUpperCase())
+    if (column >= 0) return { moment, slot: column + 1 }
+  }
+  return null
+}
+
+/** Nine areas, three tubes across and three moments down. Open areas all look alike: the pad expects nothing. */
+export function MarkPad({
+  tubes,
+  marks,
+  onset,
+  disabled,
+  onPress,
+}: {
+  tubes: readonly PadTube[]
+  marks: readonly Mark[]
+  /** In words, what counts as the first liquid under these house rules. */
+  onset: string
+  disabled: boolean
+  onPress: (slot: number, moment: Moment) => void
+}) {
+  return (
+    <div className="pad" role="group" aria-label="Mark pad">
+      <span />
+      {SLOTS.map((slot) => {
+        const tube = tubes.find((one) => one.slot === slot)
+        return (
+          <div key={slot} className="tube-head">
+            {tube ? tube.label : <span>no tube</span>}
+            <span>{tube ? tube.note : `slot ${slot}`}</span>
+          </div>
+        )
+      })}
+      {MOMENTS.map((moment) => (
+        <PadRow
+          key={moment}
+          moment={moment}
+          tubes={tubes}
+          marks={marks}
+          onset={onset}
+          disabled={disabled}
+          onPress={onPress}
+        />
+      ))}
+    </div>
+  )
+}
+
+function PadRow({
+  moment,
+  tubes,
+  marks,
+  onset,
+  disabled,
+  onPress,
+}: {
+  moment: Moment
+  tubes: readonly PadTube[]
+  marks: readonly Mark[]
+  onset: string
+  disabled: boolean
+  onPress: (slot: number, moment: Moment) => void
+}) {
+  return (
+    <>
+      <div className="row-name" title={moment === 'first liquid' ? onset : undefined}>
+        {moment}
+      </div>
+      {SLOTS.map((slot, column) => {
+        const tube = tubes.find((one) => one.slot === slot)
+        const made = marks.filter(({ entry }) => entry.body.slot === slot && entry.body.moment === moment)
+        const key = PAD_KEYS[moment][column]
+        return (
+          <button
+            key={slot}
+            type="button"
+            className="cell"
+            disabled={disabled || !tube}
+            aria-label={`${moment}, tube ${slot}${tube ? `, ${tube.label}` : ''}, key ${key}${made.map((mark) => `, marked at ${mark.temperature?.text ?? 'a temperature still to come'} °C`).join('')}`}
+            onClick={() => {
+              onPress(slot, moment)
+            }}
+          >
+            {made.map((mark) => (
+              <span key={mark.entry.id} className="d-block">
+                <span className={made.length > 1 ? 'said fw-bold' : 'at'}>
+                  {mark.temperature?.text ?? '…'}
+                </span>{' '}
+                <span className="said">
+                  {mark.word ? `${mark.word} · ` : ''}
+                  {span(mark.entry.body.pressedAtS * 1000)}
+                </span>
+              </span>
+            ))}
+            <kbd className="key">{key}</kbd>
+          </button>
+        )
+      })}
+    </>
+  )
+}

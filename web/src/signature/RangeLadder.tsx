@@ -1,0 +1,192 @@
+import type { Reading } from '@ivory-crystal/core'
+import { fixed } from '../format/format'
+import { useWidth } from './useWidth'
+
+export interface LadderRow {
+  readonly key: string
+  readonly label: string
+  readonly note: string
+  readonly onset: Reading | null
+  readonly clear: Reading | null
+  readonly signs: readonly { readonly temperature: Reading; readonly word: string | null }[]
+  readonly tone: 'crude' | 'product' | 'other'
+}
+
+const ROW = 46
+const TOP = 44
+const LEFT = 150
+const RIGHT = 62
+const FILL = { crude: 'var(--tan)', product: 'var(--ink)', other: 'var(--ink-2)' } as const
+
+/** Every range on one temperature axis, from onset to clear, over the literature band. */
+export function RangeLadder({
+  rows,
+  literature,
+  eutectic,
+  note,
+}: {
+  rows: readonly LadderRow[]
+  literature: { readonly lowC: number; readonly highC: number }
+  eutectic?: { readonly temperatureC: number; readonly label: string } | null
+  note: string
+}) {
+  const [ref, width] = useWidth(1100)
+  const axis = axisOf(rows, literature, eutectic?.temperatureC)
+  const x = (c: number) => LEFT + ((c - axis.from) / (axis.to - axis.from)) * (width - LEFT - RIGHT)
+  const bottom = TOP + rows.length * ROW
+  return (
+    <figure className="m-0" ref={ref}>
+      <svg width={width} height={bottom + 46} role="img" aria-label={spoken(rows, literature)}>
+        <rect
+          x={x(literature.lowC)}
+          y={TOP - 14}
+          width={Math.max(3, x(literature.highC) - x(literature.lowC))}
+          height={bottom - TOP + 14}
+          fill="var(--teal-wash)"
+        />
+        <text
+          x={x((literature.lowC + literature.highC) / 2)}
+          y={TOP - 20}
+          textAnchor="middle"
+          fontSize="12.5"
+          fill="var(--teal)"
+        >
+          literature {tidy(literature.lowC)} to {tidy(literature.highC)}
+        </text>
+        {eutectic && (
+          <g stroke="var(--ice)">
+            <path d={`M${x(eutectic.temperatureC)} ${TOP - 18}V${bottom}`} strokeDasharray="2 3" />
+            <text
+              x={x(eutectic.temperatureC) + 6}
+              y={TOP - 20}
+              fontSize="12.5"
+              fill="var(--ice)"
+              stroke="none"
+            >
+              {eutectic.label}
+            </text>
+          </g>
+        )}
+        {rows.map((row, i) => (
+          <Rung key={row.key} row={row} y={TOP + i * ROW + 18} x={x} width={width} />
+        ))}
+        <path d={`M${LEFT} ${bottom}H${width - RIGHT}`} stroke="var(--ink)" />
+        {axis.ticks.map((c) => (
+          <g key={c}>
+            <path d={`M${x(c)} ${bottom}v5`} stroke="var(--ink)" />
+            <text x={x(c)} y={bottom + 19} textAnchor="middle" fontSize="12.5" fill="var(--ink-2)">
+              {c}
+            </text>
+          </g>
+        ))}
+        <text x={width - RIGHT + 24} y={bottom + 19} fontSize="12.5" fill="var(--ink-2)">
+          °C
+        </text>
+        <text x={width - RIGHT} y={bottom + 39} textAnchor="end" fontSize="12.5" fill="var(--ink-2)">
+          {note}
+        </text>
+      </svg>
+    </figure>
+  )
+}
+
+function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) => number; width: number }) {
+  const { onset, clear } = row
+  const number = {
+    fontSize: 13.5,
+    fontWeight: 700,
+    fill: 'var(--ink)',
+    stroke: 'var(--ground)',
+    strokeWidth: 4,
+    paintOrder: 'stroke',
+  } as const
+  return (
+    <g>
+      <text x={0} y={y} fontSize="15" fontWeight="700" fill="var(--ink)">
+        {row.label}
+      </text>
+      <text x={0} y={y + 17} fontSize="12.5" fill="var(--ink-2)">
+        {row.note}
+      </text>
+      <path d={`M${LEFT} ${y - 4}H${width - RIGHT}`} stroke="var(--hair)" />
+      {row.signs.map(({ temperature, word }, i) => (
+        <g key={i}>
+          <path d={`M${x(temperature.value)} ${y - 14}v20`} stroke="var(--ink-2)" strokeDasharray="2 2" />
+          <text x={x(temperature.value) - 4} y={y + 15} textAnchor="end" fontSize="11.5" fill="var(--ink-2)">
+            {word ?? 'sign'} {temperature.text}
+          </text>
+        </g>
+      ))}
+      {onset && clear && (
+        <rect
+          x={x(onset.value)}
+          y={y - 13}
+          width={Math.max(3, x(clear.value) - x(onset.value))}
+          height={18}
+          fill={FILL[row.tone]}
+        />
+      )}
+      {onset && !clear && (
+        <path d={`M${x(onset.value)} ${y - 13}v18`} stroke={FILL[row.tone]} strokeWidth="3" />
+      )}
+      {clear && !onset && (
+        <path d={`M${x(clear.value)} ${y - 13}v18`} stroke={FILL[row.tone]} strokeWidth="3" />
+      )}
+      {onset && (
+        <text x={x(onset.value) - 7} y={y + 1} textAnchor="end" {...number}>
+          {onset.text}
+        </text>
+      )}
+      {clear && (
+        <text x={x(clear.value) + 7} y={y + 1} {...number}>
+          {clear.text}
+        </text>
+      )}
+      {!onset && !clear && (
+        <text
+          x={LEFT + 8}
+          y={y}
+          fontSize="13"
+          fill="var(--ink-2)"
+          stroke="var(--ground)"
+          strokeWidth="4"
+          paintOrder="stroke"
+        >
+          nothing marked
+        </text>
+      )}
+    </g>
+  )
+}
+
+function axisOf(rows: readonly LadderRow[], literature: { lowC: number; highC: number }, eutecticC?: number) {
+  const all = rows.flatMap((row) => [
+    row.onset?.value,
+    row.clear?.value,
+    ...row.signs.map((sign) => sign.temperature.value),
+  ])
+  const values = [literature.lowC, literature.highC, eutecticC, ...all].filter(
+    (value): value is number => value !== undefined,
+  )
+  const from = 2 * Math.floor((Math.min(...values) - 3) / 2)
+  const to = 2 * Math.ceil((Math.max(...values) + 3) / 2)
+  const step = [2, 5, 10, 20, 50].find((one) => (to - from) / one <= 12) ?? 100
+  const first = Math.ceil(from / step) * step
+  return {
+    from,
+    to,
+    ticks: Array.from({ length: Math.floor((to - first) / step) + 1 }, (_, i) => first + i * step),
+  }
+}
+
+function spoken(rows: readonly LadderRow[], literature: { lowC: number; highC: number }): string {
+  const said = rows.map(
+    ({ label, onset, clear }) =>
+      `${label}: ${onset?.text ?? 'no onset'} to ${clear?.text ?? 'no clear point'} °C`,
+  )
+  return `${said.join('. ')}. Literature ${tidy(literature.lowC)} to ${tidy(literature.highC)} °C.`
+}
+
+function tidy(value: number): string {
+  return Number.isInteger(value) ? String(value) : fixed(value, 1)
+}

@@ -1,0 +1,105 @@
+import type {
+  Answer,
+  BlockCommand,
+  BlockReading,
+  Compound,
+  Conventions,
+  BlockCharacter,
+  InstrumentId,
+  LedgerId,
+  MeltId,
+  NotebookId,
+  RunId,
+  SolubilityRow,
+  Solvent,
+  StoredEntry,
+} from '@ivory-crystal/core'
+
+export interface About {
+  readonly ledger: LedgerId
+  readonly demo: boolean
+  readonly byHand: boolean
+}
+export interface NotebookRow {
+  readonly id: NotebookId
+  readonly title: string
+}
+export interface Instrument {
+  readonly id: InstrumentId
+  readonly name: string
+  readonly sort: string
+  readonly simulated: boolean
+  readonly character: BlockCharacter
+}
+export interface Shelf {
+  readonly compounds: readonly Compound[]
+  readonly solvents: readonly Solvent[]
+  readonly solubilities: readonly SolubilityRow[]
+  readonly instruments: readonly Instrument[]
+  readonly houseRules: readonly Conventions[]
+}
+export interface RunState {
+  readonly id: RunId
+  readonly melt: MeltId
+  readonly notebook: NotebookId
+  readonly pace: number
+  readonly reading: BlockReading | null
+}
+export interface InstrumentState {
+  readonly instrument: Instrument
+  readonly blockC: number
+  readonly run: RunState | null
+}
+
+/** The server said no, with a sentence to show. */
+export class Refused extends Error {}
+/** The server could not be reached. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The server cannot be reached. What you write is kept on this device and sent when it is back.')
+  }
+}
+
+const TIMEOUT_MS = 15_000
+
+async function call<T>(path: string, body?: unknown): Promise<T> {
+  const response = await fetch(`/api${path}`, {
+    method: body === undefined ? 'GET' : 'POST',
+    signal: AbortSignal.timeout(TIMEOUT_MS),
+    ...(body === undefined
+      ? {}
+      : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+  }).catch(() => {
+    throw new Unreachable()
+  })
+  if (response.status >= 502 && response.status <= 504) throw new Unreachable()
+  const answer = (await response.json().catch(() => null)) as { detail?: string } | null
+  if (!response.ok) throw new Refused(answer?.detail ?? `The server answered ${response.status}.`)
+  return answer as T
+}
+
+export const api = {
+  about: () => call<About>('/about'),
+  notebooks: () => call<{ notebooks: NotebookRow[] }>('/notebooks'),
+  entries: (notebook: NotebookId, after: number) =>
+    call<{ entries: StoredEntry[] }>(`/notebooks/${notebook}/entries?after=${after}`),
+  post: (notebook: NotebookId, groups: readonly (readonly unknown[])[]) =>
+    call<{ answers: Answer[] }>(`/notebooks/${notebook}/entries`, { groups }),
+  shelf: () => call<Shelf>('/shelf'),
+  instruments: () => call<{ instruments: InstrumentState[] }>('/instruments'),
+  startRun: (instrument: InstrumentId, notebook: NotebookId, melt: MeltId) =>
+    call<RunState>(`/instruments/${instrument}/runs`, { notebook, melt }),
+  command: (instrument: InstrumentId, run: RunId, command: BlockCommand | { kind: 'pace'; pace: number }) =>
+    call<RunState>(`/instruments/${instrument}/runs/${run}/commands`, { command }),
+  endRun: (instrument: InstrumentId, run: RunId) =>
+    call<InstrumentState>(`/instruments/${instrument}/runs/${run}/end`, {}),
+  importNotebook: (file: unknown) =>
+    call<{
+      notebook: NotebookRow
+      stored: number
+      duplicate: number
+      conflict: number
+      refused: number
+      report: { line: number; sentence: string }[]
+    }>('/import', file),
+}

@@ -1,0 +1,123 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Answer, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+
+/** One line waiting for the server. Lines of one group go together or not at all. */
+interface WaitingLine {
+  readonly ledger: LedgerId
+  readonly id: string
+  readonly group: string
+  readonly entry: RawEntry
+}
+/** A line the server refused, with its sentence. */
+export interface QuarantinedLine {
+  readonly ledger: LedgerId
+  readonly id: string
+  readonly entry: RawEntry
+  readonly sentence: string
+}
+interface OutboxSchema extends DBSchema {
+  waiting: { key: [string, string]; value: WaitingLine; indexes: { ledger: string } }
+  quarantine: { key: [string, string]; value: QuarantinedLine; indexes: { ledger: string } }
+}
+
+export type Post = (
+  notebook: NotebookId,
+  groups: readonly (readonly RawEntry[])[],
+) => Promise<readonly Answer[]>
+
+export interface Outbox {
+  /** Keeps a group; when this resolves it outlives the browser. */
+  put(group: readonly RawEntry[]): Promise<void>
+  waiting(): Promise<readonly RawEntry[]>
+  quarantined(): Promise<readonly QuarantinedLine[]>
+  /** Takes a refused line out of sight, for good. */
+  dismiss(id: string): Promise<void>
+  /**
+   * Sends what waits, in order. What is stored or a duplicate leaves; what is refused goes to the quarantine
+   * and blocks nothing behind it.
+   * @returns ids that left the outbox
+   * @throws what `post` throws; everything not answered stays
+   */
+  drain(post: Post): Promise<readonly string[]>
+  close(): void
+}
+
+/** Lines sent in one request. */
+const BATCH = 100
+
+/** The outbox of one ledger: lines of the demo and of one's own data never mix. */
+export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
+  const db = await openDB<OutboxSchema>('ivory-crystal-outbox', 1, {
+    upgrade(made) {
+      made.createObjectStore('waiting', { keyPath: ['ledger', 'id'] }).createIndex('ledger', 'ledger')
+      made.createObjectStore('quarantine', { keyPath: ['ledger', 'id'] }).createIndex('ledger', 'ledger')
+    },
+  })
+  const all = () => db.getAllFromIndex('waiting', 'ledger', ledger)
+  return {
+    async put(group) {
+      const tx = db.transaction('waiting', 'readwrite', { durability: 'strict' })
+      const name = group[0]?.id ?? ''
+      await Promise.all([
+        ...group.map((entry) => tx.store.put({ ledger, id: entry.id, group: name, entry })),
+        tx.done,
+      ])
+    },
+    waiting: async () => (await all()).map((line) => line.entry),
+    quarantined: () => db.getAllFromIndex('quarantine', 'ledger', ledger),
+    dismiss: (id) => db.delete('quarantine', [ledger, id]),
+    async drain(post) {
+      const left: string[] = []
+      for (;;) {
+        const batch = nextBatch(await all())
+        if (!batch) return left
+        const answers = await post(batch.notebook, batch.groups)
+        const settled = await settle(db, ledger, batch.groups.flat(), answers)
+        if (settled.length === 0) throw new Error('The server answered for none of the lines sent.')
+        left.push(...settled)
+      }
+    },
+    close() {
+      db.close()
+    },
+  }
+}
+
+/** The oldest groups of one notebook. Keys are ids, so the order of reading is the order of truth. */
+function nextBatch(lines: readonly WaitingLine[]): { notebook: NotebookId; groups: RawEntry[][] } | null {
+  const first = lines[0]
+  if (!first) return null
+  const { notebook } = first.entry
+  const groups = new Map<string, RawEntry[]>()
+  let count = 0
+  for (const line of lines) {
+    if (line.entry.notebook !== notebook) continue
+    const group = groups.get(line.group)
+    if (!group && count >= BATCH) break
+    if (group) group.push(line.entry)
+    else groups.set(line.group, [line.entry])
+    count += 1
+  }
+  return { notebook, groups: [...groups.values()] }
+}
+
+async function settle(
+  db: IDBPDatabase<OutboxSchema>,
+  ledger: LedgerId,
+  sent: readonly RawEntry[],
+  answers: readonly Answer[],
+): Promise<string[]> {
+  const byId = new Map(answers.map((answer) => [answer.id, answer]))
+  const tx = db.transaction(['waiting', 'quarantine'], 'readwrite', { durability: 'strict' })
+  const settled: string[] = []
+  for (const entry of sent) {
+    const answer = byId.get(entry.id)
+    if (!answer) continue
+    void tx.objectStore('waiting').delete([ledger, entry.id])
+    if ('sentence' in answer)
+      void tx.objectStore('quarantine').put({ ledger, id: entry.id, entry, sentence: answer.sentence })
+    settled.push(entry.id)
+  }
+  await tx.done
+  return settled
+}
