@@ -1,7 +1,9 @@
 import { join } from 'node:path'
+import { SYSTEM_CLOCK } from './clock'
 import { prepareTemplate } from './db/open'
 import { FolderHeld } from './ledger/lock'
 import { PROJECT } from './paths'
+import { seedShelf } from './shelf/seed'
 import { PortTaken, startServer } from './server'
 
 const DEFAULT_PORT = 4321
@@ -10,7 +12,7 @@ const say = (sentence: string) => {
 }
 
 async function main(): Promise<void> {
-  if (process.argv.includes('--prepare-template')) return prepareTemplate()
+  if (process.argv.includes('--prepare-template')) return prepareTemplate((db) => seedShelf(db, SYSTEM_CLOCK))
   const demo = process.argv.includes('--demo')
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
   if (!Number.isInteger(port) || port < 0 || port > 65_535)

@@ -16,7 +16,7 @@ import { takeLock } from './ledger/lock'
 import { ledgerRoutes } from './ledger/routes'
 import { openStore, type LedgerStore } from './ledger/store'
 import { streamRoutes } from './ledger/stream'
-import { seedShelf } from './shelf/seed'
+import { addOwnPoints, seedShelf } from './shelf/seed'
 import { readShelf, shelfRoutes } from './shelf/shelf'
 
 export interface ServerOptions {
@@ -60,9 +60,11 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     closing.push(() => stopListening(http))
     const { db, store } = await openLedger(options, clock, say, closing)
     const golden = options.demo ? await readGolden() : null
-    await seedShelf(db, clock, golden?.solubilities)
-    if (golden) await writeDemo(store, golden, clock)
-    else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
+    await seedShelf(db, clock)
+    if (golden) {
+      await addOwnPoints(db, clock, golden.solubilities)
+      await writeDemo(store, golden, clock)
+    } else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
     const bench = await openBench((await readShelf(db)).instruments, store, clock, options.byHand)
     closing.push(() => bench.close())
     const api = Router()

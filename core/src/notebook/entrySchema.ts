@@ -57,7 +57,7 @@ const envelope = Joi.object({
   device: Joi.string().min(1).max(80).required(),
 })
 
-const STRICT: Joi.ValidationOptions = { convert: false, abortEarly: true, errors: { wrap: { label: '“' } } }
+const STRICT: Joi.ValidationOptions = { convert: false, abortEarly: true, errors: { wrap: { label: '“”' } } }
 /** A body of a kind this build does not know is kept as it is, up to this size. */
 const UNKNOWN_BODY_MOST = 64_000
 

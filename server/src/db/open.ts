@@ -54,13 +54,15 @@ async function openFolder(folder: string, say: Say): Promise<OpenDatabase> {
   }
 }
 
-/** Makes the template folder a first start copies: an empty database with every migration in it. */
-export async function prepareTemplate(): Promise<void> {
+/** Makes the template folder a first start copies: a database with every migration in it, and what `fill` puts there. */
+export async function prepareTemplate(fill: (db: Database) => Promise<void>): Promise<void> {
   await rm(TEMPLATE, { recursive: true, force: true })
   const making = `${TEMPLATE}.making`
   await rm(making, { recursive: true, force: true })
   const client = await PGlite.create(making)
-  await migratePglite(drizzlePglite(client, { schema }), { migrationsFolder: MIGRATIONS })
+  const db = drizzlePglite(client, { schema })
+  await migratePglite(db, { migrationsFolder: MIGRATIONS })
+  await fill(db as unknown as Database)
   await client.close()
   await rename(making, TEMPLATE)
 }

@@ -29,7 +29,7 @@ export function sendProblem(response: Response, status: number, title: string, d
 export function checked<T>(schema: Joi.Schema, body: unknown): T {
   const { error, value } = schema
     .required()
-    .validate(body, { convert: false, errors: { wrap: { label: '“' } } }) as {
+    .validate(body, { convert: false, errors: { wrap: { label: '“”' } } }) as {
     error?: Joi.ValidationError
     value: T
   }

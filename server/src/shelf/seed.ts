@@ -39,18 +39,23 @@ export const PROGRAMMABLE: Instrument = {
 }
 
 /** Puts the reference values on an empty shelf. A shelf that holds anything is left as it is. */
-export async function seedShelf(
-  db: Database,
-  clock: Clock,
-  extra: readonly SolubilityRow[] = [],
-): Promise<void> {
+export async function seedShelf(db: Database, clock: Clock): Promise<void> {
   const [held] = await db.select({ rows: count() }).from(shelfItems)
   if ((held?.rows ?? 0) > 0) return
-  const rows = [...(await referenceItems()), ...extra.map(solubilityItem)].map((item) => ({
-    ...item,
-    version: 1,
-    createdAt: clock.now(),
-  }))
+  await putOn(db, clock, await referenceItems())
+}
+
+/** Adds points of the bench's own, which are no reference values, to the shelf. */
+export async function addOwnPoints(
+  db: Database,
+  clock: Clock,
+  points: readonly SolubilityRow[],
+): Promise<void> {
+  await putOn(db, clock, points.map(solubilityItem))
+}
+
+async function putOn(db: Database, clock: Clock, items: readonly Item[]): Promise<void> {
+  const rows = items.map((item) => ({ ...item, version: 1, createdAt: clock.now() }))
   await db.insert(shelfItems).values(rows).onConflictDoNothing()
 }
 

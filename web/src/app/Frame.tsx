@@ -92,7 +92,7 @@ function ThemeButton() {
 function Crystal() {
   return (
     <svg
-      className="mark"
+      className="crystal"
       viewBox="0 0 32 40"
       fill="none"
       stroke="currentColor"

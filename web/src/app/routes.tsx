@@ -1,6 +1,7 @@
 import { createBrowserRouter } from 'react-router'
 import { Frame } from './Frame'
 import { Lost } from './Lost'
+import { ToNotebook } from './ToNotebook'
 
 /** Every place is a chunk of its own; the address names notebook, prep and station, so a link lands in place. */
 export const router = createBrowserRouter([
@@ -9,7 +10,7 @@ export const router = createBrowserRouter([
     element: <Frame />,
     errorElement: <Lost />,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../places/today/Today')).Today }) },
+      { index: true, element: <ToNotebook /> },
       {
         path: 'n/:notebook',
         children: [

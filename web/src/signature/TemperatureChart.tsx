@@ -31,6 +31,9 @@ export function TemperatureChart({
   stopC: number
 }) {
   const dark = document.documentElement.dataset['bsTheme'] === 'dark'
+  const lastMin = Math.max(planned[planned.length - 1]?.[0] ?? 0, read[read.length - 1]?.[0] ?? 0, 10)
+  const minutes = Math.ceil(lastMin / 5) * 5
+  const mostC = 20 + Math.ceil((stopC - 15) / 20) * 20
   const options = useMemo<ApexOptions>(() => {
     const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
     const quiet = css('--ink-2')
@@ -49,6 +52,7 @@ export function TemperatureChart({
       tooltip: { enabled: false },
       grid: { borderColor: css('--hair') },
       annotations: {
+        position: 'back',
         yaxis: [
           {
             y: watchFromC,
@@ -71,7 +75,8 @@ export function TemperatureChart({
       xaxis: {
         type: 'numeric',
         min: 0,
-        tickAmount: 6,
+        max: minutes,
+        tickAmount: minutes / 5,
         title: { text: 'minutes', style: { color: quiet, fontWeight: 400, fontSize: '12.5px' } },
         labels: {
           style: { colors: quiet, fontSize: '12.5px' },
@@ -80,12 +85,12 @@ export function TemperatureChart({
       },
       yaxis: {
         min: 20,
-        max: Math.ceil((stopC + 5) / 10) * 10,
-        tickAmount: 5,
+        max: mostC,
+        tickAmount: (mostC - 20) / 20,
         labels: { style: { colors: quiet, fontSize: '12.5px' }, formatter: (value) => value.toFixed(0) },
       },
     }
-  }, [dark, watchFromC, stopC])
+  }, [dark, watchFromC, stopC, minutes, mostC])
   const series = useMemo(() => [line('planned', planned), line('read', read)], [planned, read])
   return <Chart type="line" height={250} options={options} series={series} />
 }

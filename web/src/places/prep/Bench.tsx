@@ -1,10 +1,11 @@
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { cautionsFor, LOCAL_RULES, solventSoFarML, type Step } from '@ivory-crystal/core'
+import { cautionsFor, LOCAL_RULES, solventSoFarML, timersOf, type Step } from '@ivory-crystal/core'
 import { clock, fixed } from '../../format/format'
 import { ObservationLine } from '../../parts/ObservationLine'
 import { SolventColumn } from '../../signature/SolventColumn'
-import { strike, write } from '../../state/notebook'
+import { strike, useNotebook, write } from '../../state/notebook'
+import { useNow } from '../../state/now'
 import type { StationProps } from './Prep'
 import { Portions } from './Portions'
 import { TimerPanel } from './TimerPanel'
@@ -50,6 +51,12 @@ export function Bench({ prep }: StationProps) {
             <h3>So far</h3>
             <p className="mb-0">
               {fixed(hotML, 1)} mL hot, of {fixed(plan.result.hotML, 1)} planned
+              <span className="quiet d-block">
+                {prep.portions
+                  .filter((portion) => portion.body.use !== 'rinse')
+                  .map((portion) => portion.body.volume.text)
+                  .join(' + ') || 'nothing added yet'}
+              </span>
               {hotML > 2 * plan.result.minimumHotML && hotML > 1.1 * plan.result.hotML && (
                 <span className="d-block look">
                   Past the plan by {fixed(hotML - plan.result.hotML, 1)} mL. Each mL more keeps product in the
@@ -86,6 +93,11 @@ function NextStation({ station, base }: { station: string; base: string }) {
 
 function StepLine({ step, prep, isNext }: { step: Step; prep: StationProps['prep']; isNext: boolean }) {
   const tick = prep.ticked.get(step.id)
+  const view = useNotebook((state) => state.view)
+  const now = useNow(5000)
+  const running = timersOf(view, prep.id, now).some(
+    (timer) => timer.timer === step.timer?.timer && timer.leftMs > 0,
+  )
   return (
     <li className={isNext ? 'next' : undefined}>
       <button
@@ -126,7 +138,7 @@ function StepLine({ step, prep, isNext }: { step: Step; prep: StationProps['prep
           <Portions prep={prep} use={step.portions} />
         </div>
       )}
-      {step.timer && !tick && (
+      {step.timer && !tick && !running && (
         <div className="under">
           <Button
             variant="outline-primary"

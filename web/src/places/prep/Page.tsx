@@ -181,24 +181,22 @@ function Log({ prep }: { prep: PrepFacts }) {
   return (
     <section>
       <h2>As it was done</h2>
-      <table className="lines">
-        <tbody>
-          {logOf(view, prep.id).map(({ entry, sentence, strike }) => (
-            <tr key={entry.id}>
-              <td className="num quiet">{clock(entry.at)}</td>
-              <td>
-                <span className={strike ? 'struck' : undefined}>{sentence}</span>
-                {strike && (
-                  <span className="quiet">
-                    {' '}
-                    struck {clock(strike.at)}: {strike.body.reason}
-                  </span>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ol className="log">
+        {logOf(view, prep.id).map(({ entry, sentence, strike }) => (
+          <li key={entry.id}>
+            <span className="quiet">{clock(entry.at)}</span>
+            <span>
+              <span className={strike ? 'struck' : undefined}>{sentence}</span>
+              {strike && (
+                <span className="quiet">
+                  {' '}
+                  struck {clock(strike.at)}: {strike.body.reason}
+                </span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ol>
     </section>
   )
 }

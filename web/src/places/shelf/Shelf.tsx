@@ -2,6 +2,7 @@ import { useDeferredValue, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { hazardLine, type Compound } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
+import { Formula } from '../../parts/Formula'
 import { Title } from '../../parts/Title'
 import type { Shelf as ShelfData } from '../../state/api'
 import { useNotebook } from '../../state/notebook'
@@ -88,7 +89,9 @@ function Compounds({ shelf, search }: { shelf: ShelfData; search: string }) {
           {rows.map((row) => (
             <tr key={row.id}>
               <td>{row.name}</td>
-              <td>{row.formula}</td>
+              <td>
+                <Formula formula={row.formula} />
+              </td>
               <td className="num">{fixed(row.molarMassGPerMol, 2)}</td>
               <td className="num">
                 {fixed(row.meltLowC, 1)} to {fixed(row.meltHighC, 1)}

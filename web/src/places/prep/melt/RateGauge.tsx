@@ -25,7 +25,13 @@ export function RateGauge({
         {rate === null ? '–' : fixed(rate, 1)}
       </span>{' '}
       <span className="quiet">°C/min{tooFast ? ': too fast' : ''}</span>
-      <svg width={WIDTH} height="30" className="d-block" aria-hidden>
+      <svg
+        width="100%"
+        viewBox={`0 0 ${WIDTH} 30`}
+        style={{ maxWidth: WIDTH }}
+        className="d-block"
+        aria-hidden
+      >
         <rect
           x={x(wanted.min)}
           y="3"

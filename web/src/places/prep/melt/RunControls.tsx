@@ -19,6 +19,7 @@ export function RunControls({ melt, run }: { melt: MeltFacts; run: Run }) {
   const needsRamp =
     given.has('tubes in') && !given.has('ramp') && (phase === 'holding' || plan.segments[0]?.kind === 'ramp')
   const pace = run.heard?.pace ?? 1
+  const inWindow = (run.heard?.reading?.probe.value ?? 0) >= plan.watchFromC - 1
   return (
     <div className="my-3">
       <div className="row-of align-items-center">
@@ -52,7 +53,7 @@ export function RunControls({ melt, run }: { melt: MeltFacts; run: Run }) {
             Ramp at {fixed(plan.rateCPerMin, 1)} °C/min to {fixed(plan.stopC, 1)}
           </Button>
         )}
-        {(phase === 'preheating' || phase === 'ramping') && (
+        {(phase === 'preheating' || (phase === 'ramping' && !inWindow)) && (
           <Button
             variant="outline-primary"
             disabled={run.busy}

@@ -29,13 +29,12 @@ export function Watch({ melt }: { melt: MeltFacts }) {
       : 'the first clear wetness'
   return (
     <div className="watch">
-      <section aria-label="Instrument">
+      <section aria-label="Instrument" className="on-block">
         <Temperature melt={melt} run={run} />
         <Announcement melt={melt} run={run} />
         <RunControls melt={melt} run={run} />
-        <Curve melt={melt} />
       </section>
-      <section aria-label="Tubes">
+      <section aria-label="Tubes" className="on-tubes">
         {run.heard?.reading && (
           <Lens tubes={run.heard.reading.tubes} slots={tubes.map((tube) => tube.slot)} />
         )}
@@ -51,6 +50,9 @@ export function Watch({ melt }: { melt: MeltFacts }) {
           onPress={marking.press}
         />
         <UnderThePad melt={melt} marking={marking} onset={onset} />
+      </section>
+      <section aria-label="Temperature over time" className="on-curve">
+        <Curve melt={melt} />
       </section>
     </div>
   )
@@ -106,7 +108,7 @@ function Temperature({ melt, run }: { melt: MeltFacts; run: Run }) {
   const reading = run.heard?.reading
   const rate = run.heard ? liveRate(view, melt, run.heard.recent) : null
   return (
-    <div className="d-flex gap-4 align-items-end flex-wrap">
+    <div className="d-flex gap-4 align-items-end flex-wrap instrument-line">
       <div>
         <span className="quiet">
           block, raw <span className="simulated ms-1">simulated</span>

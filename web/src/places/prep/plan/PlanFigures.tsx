@@ -4,7 +4,7 @@ import {
   type CrystallizationPlan,
   type Solvent,
 } from '@ivory-crystal/core'
-import { fixed } from '../../../format/format'
+import { capital, fixed } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 
 /** The numbers of a plan, each with where it comes from. */
@@ -29,7 +29,7 @@ export function PlanFigures({
     <dl className="figures">
       <Figure
         name="Crystals expected"
-        why={`from ${source}${beyond ? '; beyond the points, so take it as a guide' : ''}`}
+        why={`solubilities ${source}${beyond ? '; beyond the points, so take it as a guide' : ''}`}
       >
         {fixed(plan.crystalMassG, 2)} g
       </Figure>
@@ -42,7 +42,9 @@ export function PlanFigures({
       <Figure name="Purity, at best" why={purityWhy(plan, impurity)}>
         {purityText(plan.crystalMassFraction)}
       </Figure>
-      <Figure name={`${product} left in the cold liquor`}>{fixed(plan.productInLiquorG, 2)} g</Figure>
+      <Figure name={`${capital(product)} left in the cold liquor`}>
+        {fixed(plan.productInLiquorG, 2)} g
+      </Figure>
       <Figure name={`${fixed(input.washML, 1)} mL cold rinse, at most`}>
         {fixed(plan.washLossUpToG, 3)} g
       </Figure>
@@ -55,7 +57,7 @@ export function PlanFigures({
         {flask === null ? `over ${fixed(plan.hotML * 2, 0)} mL` : `${flask} mL Erlenmeyer`}
       </Figure>
       {solvent.boilingPointC !== null && (
-        <Figure name={`${solvent.name} boils`}>{fixed(solvent.boilingPointC, 1)} °C</Figure>
+        <Figure name={`${capital(solvent.name)} boils`}>{fixed(solvent.boilingPointC, 1)} °C</Figure>
       )}
     </dl>
   )

@@ -1,0 +1,138 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { cell, expect, rampDemo, station, temperature, test } from './bench'
+
+async function expectAccessible(page: Page, where: string): Promise<void> {
+  await page.evaluate(() => document.fonts.ready)
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)
+  expect(serious).toEqual([])
+}
+const noSidewaysScroll = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+
+for (const theme of ['light', 'dark'] as const)
+  test(`axe finds no serious fault on any screen, ${theme}`, async ({ page, demo }) => {
+    test.setTimeout(180_000)
+    await page.addInitScript((wanted) => {
+      localStorage.setItem('ivory-crystal theme', wanted)
+    }, theme)
+    await page.goto(demo.url)
+    await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
+    await expectAccessible(page, 'Today')
+    for (const [place, heading] of [
+      ['Preps', 'Begin a prep'],
+      ['Instruments', 'Programmable block'],
+      ['Shelf', 'Shelf'],
+    ] as const) {
+      await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click()
+      await page.getByRole('heading', { name: heading }).first().waitFor()
+      await expectAccessible(page, place)
+    }
+    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
+    await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+    for (const name of ['Plan', 'Crystallize', 'Collect', 'Weigh', 'Melt', 'Judge', 'Page']) {
+      await station(page, name)
+      await page.waitForTimeout(300)
+      await expectAccessible(page, `adipic ${name}`)
+    }
+    await rampDemo(page, demo)
+    const reading = await demo.pass(100)
+    await expect(temperature(page)).toContainText(reading.probe.text)
+    await page.keyboard.press('q')
+    await page.waitForTimeout(500)
+    await expectAccessible(page, 'Watch')
+    for (const name of ['Plan', 'Dissolve', 'Judge', 'Page']) {
+      await station(page, name)
+      await page.waitForTimeout(300)
+      await expectAccessible(page, `benzil ${name}`)
+    }
+    await station(page, 'Plan')
+    await page.getByRole('button', { name: 'Change the plan' }).click()
+    await expectAccessible(page, 'Plan form')
+    await page.keyboard.press('?')
+    await page.getByRole('dialog').waitFor()
+    await page.waitForTimeout(400)
+    await expectAccessible(page, 'Keys')
+  })
+
+test('no screen scrolls sideways on a laptop, an upright tablet, or a phone at the mark pad', async ({
+  page,
+  demo,
+}) => {
+  await rampDemo(page, demo)
+  await demo.pass(60)
+  for (const width of [1280, 820, 390]) {
+    await page.setViewportSize({ width, height: 900 })
+    await page.waitForTimeout(300)
+    expect([width, 'watch', await noSidewaysScroll(page)]).toEqual([width, 'watch', 0])
+  }
+  for (const width of [1280, 820]) {
+    await page.setViewportSize({ width, height: 900 })
+    for (const name of ['Plan', 'Dissolve', 'Weigh', 'Judge', 'Page']) {
+      await station(page, name)
+      await page.waitForTimeout(250)
+      expect([width, name, await noSidewaysScroll(page)]).toEqual([width, name, 0])
+    }
+  }
+})
+
+test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', async ({ page, demo }) => {
+  await page.goto(demo.url)
+  await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 80; i++) {
+      await page.keyboard.press('Tab')
+      const focused = await page.evaluate(() => {
+        const element = document.activeElement
+        return element?.getAttribute('aria-label') ?? element?.textContent ?? ''
+      })
+      if (name.test(focused)) return
+    }
+    throw new Error(`Tab never reached ${name.source}`)
+  }
+  await tabTo(/^Adipic acid, small batch$/)
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: /^Tick: When no more appears/ }).waitFor()
+  await tabTo(/^Tick: When no more appears/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^Done at .*When no more appears/ })).toBeVisible()
+  await tabTo(/^strike$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^Tick: / }).first()).toBeVisible()
+
+  await rampDemo(page, demo)
+  const reading = await demo.pass(150)
+  await expect(temperature(page)).toContainText(reading.probe.text)
+  for (const key of ['q', 'w', 'a', 's']) await page.keyboard.press(key)
+  await expect(cell(page, 'first liquid', 2)).toContainText(reading.probe.text)
+  await page.keyboard.press('s')
+  await expect(page.getByRole('alert')).toContainText('Strike that one first')
+  await page.keyboard.press('Backspace')
+  await expect(cell(page, 'first liquid', 2)).not.toContainText(reading.probe.text)
+  await expect(cell(page, 'first liquid', 1)).toContainText(reading.probe.text)
+  await page.keyboard.press('c')
+  await expect(page.getByRole('alert')).toContainText('There is no tube in slot 3')
+  await page.getByRole('button', { name: 'shrinks' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(cell(page, 'early sign', 2)).toContainText('shrinks')
+})
+
+test('a link to a station opens there, and one to nowhere says so', async ({ page, demo }) => {
+  await page.goto(demo.url)
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await station(page, 'Judge')
+  const address = page.url()
+  await page.goto('about:blank')
+  await page.goto(address)
+  await expect(page.getByRole('heading', { name: 'Consistent with pure benzil' })).toBeVisible()
+  await expect(page).toHaveTitle('Benzil, from benzoin · Ivory Crystal')
+  await page.goto(address.replace(/preps\/[^/]+/, 'preps/0a5a1c7e-0000-4000-8000-00000000dead'))
+  await expect(page.getByText('This notebook holds no such prep')).toBeVisible()
+  await page.goto(`${demo.url}/nowhere`)
+  await expect(page.getByText('leads to no place in this notebook')).toBeVisible()
+  await page.goto(`${demo.url}/n/0a5a1c7e-0000-4000-8000-00000000dead/preps`)
+  await expect(page.getByText('This ledger holds no such notebook')).toBeVisible()
+})

@@ -1,0 +1,153 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, type Page } from '@playwright/test'
+
+const MAIN = join(import.meta.dirname, '..', 'server', 'dist', 'main.js')
+const BLOCK = '/api/instruments/programmable-block'
+
+interface Reading {
+  readonly sample: number
+  readonly probe: { readonly text: string; readonly value: number }
+  readonly phase: string
+  readonly tubes: readonly { readonly look: string; readonly liquidFraction: number }[]
+}
+
+/** A real server on a folder of its own, that a test can kill and start again. */
+export class Bench {
+  readonly folder = mkdtempSync(join(tmpdir(), 'ivory-e2e-'))
+  private process: ChildProcess | null = null
+  private constructor(
+    readonly port: number,
+    private readonly demo: boolean,
+  ) {}
+
+  static async open(demo: boolean): Promise<Bench> {
+    const bench = new Bench(await freePort(), demo)
+    await bench.start()
+    return bench
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, [MAIN, ...(this.demo ? ['--demo'] : [])], {
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        IVORY_CRYSTAL_DATA: this.folder,
+        IVORY_CRYSTAL_TEST: 'advance by hand',
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    })
+    this.process = child
+    await new Promise<void>((resolve, reject) => {
+      child.stdout?.on('data', (text: Buffer) => {
+        if (text.toString().includes('http://')) resolve()
+      })
+      child.on('exit', (code) => {
+        reject(new Error(`The server ended with ${code} before it was ready.`))
+      })
+    })
+  }
+
+  /** Ends the server at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.process
+    if (!child || child.exitCode !== null) return
+    const gone = new Promise((resolve) => child.on('exit', resolve))
+    child.kill('SIGKILL')
+    await gone
+  }
+
+  async close(): Promise<void> {
+    await this.kill()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+
+  /** Lets instrument time pass, and gives the last reading. */
+  async pass(seconds: number): Promise<Reading> {
+    const response = await fetch(`${this.url}${BLOCK}/advance`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ seconds }),
+    })
+    if (!response.ok) throw new Error(await response.text())
+    return ((await response.json()) as { reading: Reading }).reading
+  }
+
+  /** Lets seconds pass until the reading is as wanted. */
+  async passUntil(wanted: (reading: Reading) => boolean, stepS = 2, mostS = 4000): Promise<Reading> {
+    for (let passed = 0; passed < mostS; passed += stepS) {
+      const reading = await this.pass(stepS)
+      if (wanted(reading)) return reading
+    }
+    throw new Error('It did not come to that.')
+  }
+
+  async entries(): Promise<
+    { seq: number; entry: { id: string; kind: string; body: Record<string, unknown> } }[]
+  > {
+    const { notebooks } = (await (await fetch(`${this.url}/api/notebooks`)).json()) as {
+      notebooks: { id: string }[]
+    }
+    const path = `/api/notebooks/${notebooks[0]?.id ?? ''}/entries`
+    return ((await (await fetch(this.url + path)).json()) as { entries: never[] }).entries
+  }
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => {
+        resolve(port)
+      })
+    })
+  })
+}
+
+/** Tests get a server with the demo notebook, or one with an empty notebook of their own. */
+export const test = base.extend<{ demo: Bench; own: Bench }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from its first parameter
+  demo: async ({}, use) => {
+    const bench = await Bench.open(true)
+    await use(bench)
+    await bench.close()
+  },
+  // eslint-disable-next-line no-empty-pattern -- as above
+  own: async ({}, use) => {
+    const bench = await Bench.open(false)
+    await use(bench)
+    await bench.close()
+  },
+})
+export { expect } from '@playwright/test'
+
+export async function station(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click()
+  await page.waitForURL(`**/${name.toLowerCase()}`)
+}
+
+/** Plans a melt of the demo's finished prep, with default tubes, and brings the block to the start of its ramp. */
+export async function rampDemo(page: Page, bench: Bench): Promise<void> {
+  await page.goto(bench.url)
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await station(page, 'Melt')
+  await page.getByRole('button', { name: 'Plan this melt' }).click()
+  await page.getByRole('button', { name: 'Start the simulated block' }).click()
+  await page.getByRole('button', { name: /^Preheat to/ }).click()
+  await bench.passUntil((reading) => reading.phase === 'holding', 10)
+  await page.getByRole('button', { name: 'Tubes are in' }).click()
+  await page.getByRole('button', { name: /^Ramp at/ }).click()
+  await page.getByText('Block is hot.').waitFor()
+}
+
+export const temperature = (page: Page) => page.getByTestId('block-temperature')
+export const cell = (page: Page, moment: string, slot: number) =>
+  page.getByRole('button', { name: new RegExp(`^${moment}, tube ${slot}`) })

@@ -1,0 +1,153 @@
+import { cell, expect, rampDemo, station, temperature, test } from './bench'
+
+test('killed in mid-melt, the server starts again: nothing acknowledged is gone, the run goes on, marks arrive once', async ({
+  page,
+  demo,
+}) => {
+  await rampDemo(page, demo)
+  const before = await demo.pass(90)
+  await expect(temperature(page)).toContainText(before.probe.text)
+  await page.keyboard.press('q')
+  await expect(page.getByText('all stored')).toBeVisible()
+  const acknowledged = await demo.entries()
+
+  await demo.kill()
+  await expect(page.getByText(/offline/)).toBeVisible()
+  await page.keyboard.press('a')
+  await expect(cell(page, 'first liquid', 1)).toContainText(before.probe.text)
+  await expect(page.getByText('offline: 1 line kept on this device')).toBeVisible()
+
+  await demo.start()
+  await expect(page.getByText('all stored')).toBeVisible({ timeout: 20_000 })
+  const after = await demo.entries()
+  const ids = after.map((line) => line.entry.id)
+  expect(ids.slice(0, acknowledged.length)).toEqual(acknowledged.map((line) => line.entry.id))
+  expect(new Set(ids).size).toBe(ids.length)
+  const firstLiquid = after.filter(
+    (line) => line.entry.body['moment'] === 'first liquid' && line.entry.body['lastSample'] === before.sample,
+  )
+  expect(firstLiquid).toHaveLength(1)
+
+  const next = await demo.pass(1)
+  expect(next.sample).toBe(before.sample + 1)
+  expect(next.phase).toBe('ramping')
+  expect(Math.abs(next.probe.value - before.probe.value)).toBeLessThan(0.3)
+  await expect(temperature(page)).toContainText(next.probe.text)
+})
+
+test('marks made offline stand at once, survive a closed page, and arrive once', async ({
+  page,
+  context,
+  demo,
+}) => {
+  await rampDemo(page, demo)
+  const reading = await demo.pass(120)
+  await expect(temperature(page)).toContainText(reading.probe.text)
+  await context.setOffline(true)
+  await page.keyboard.press('q')
+  await page.keyboard.press('w')
+  await expect(cell(page, 'early sign', 2)).toContainText(reading.probe.text)
+  const address = page.url()
+  await expect(page.getByText(/kept on this device|not yet stored/)).toBeVisible()
+  const marks = async () =>
+    (await demo.entries()).filter(
+      (line) =>
+        line.entry.body['moment'] === 'early sign' && line.entry.body['lastSample'] === reading.sample,
+    )
+  expect(await marks()).toHaveLength(0)
+  await page.close()
+  await context.setOffline(false)
+  const again = await context.newPage()
+  await again.goto(address)
+  await expect(again.getByText('all stored')).toBeVisible()
+  await expect(cell(again, 'early sign', 1)).toContainText(reading.probe.text)
+  expect(await marks()).toHaveLength(2)
+})
+
+test('two tabs tell each other, and one of them holds the stream', async ({ page, context, demo }) => {
+  await page.goto(demo.url)
+  await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+  await expect(page.getByText('all stored')).toBeVisible()
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(other.getByText('all stored')).toBeVisible()
+  await page.getByLabel('What do you see?').fill('told from the first tab')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(other.getByText('told from the first tab')).toBeVisible()
+  await other.getByRole('button', { name: /^Tick: When no more appears/ }).click()
+  await expect(page.getByRole('link', { name: 'Go on to collect' })).toBeVisible()
+  await page.close()
+  await other.getByLabel('What do you see?').fill('after the first was closed')
+  await other.getByRole('button', { name: 'Write it down' }).click()
+  await expect(other.getByText('all stored')).toBeVisible()
+  const texts = (await demo.entries()).map((line) => line.entry.body['text'])
+  expect(texts.filter((text) => text === 'told from the first tab')).toHaveLength(1)
+  expect(texts.filter((text) => text === 'after the first was closed')).toHaveLength(1)
+})
+
+test('a line the server refuses is shown with its reason and holds up nothing', async ({ page, demo }) => {
+  await page.route('**/entries', async (route) => {
+    const { groups } = route.request().postDataJSON() as {
+      groups: { id: string; body: { text?: string } }[][]
+    }
+    const bad = groups.flat().find((entry) => entry.body.text === 'to be refused')
+    if (!bad) return route.continue()
+    const answers = groups
+      .flat()
+      .map((entry) => ({ id: entry.id, outcome: 'refused', sentence: 'It was not to be.' }))
+    return route.fulfill({ json: { answers } })
+  })
+  await page.goto(demo.url)
+  await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+  const write = async (text: string) => {
+    await page.getByLabel('What do you see?').fill(text)
+    await page.getByRole('button', { name: 'Write it down' }).click()
+  }
+  await write('to be refused')
+  await expect(page.getByRole('alert')).toContainText('It was not to be.')
+  await write('and this goes through')
+  await expect(page.getByText('all stored')).toBeVisible()
+  expect((await demo.entries()).some((line) => line.entry.body['text'] === 'and this goes through')).toBe(
+    true,
+  )
+  await page.reload()
+  await expect(page.getByRole('alert')).toContainText('It was not to be.')
+  await page.getByRole('button', { name: 'I have read it' }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})
+
+test('a struck reading stays visible, and what rested on it says so', async ({ page, demo }) => {
+  await page.goto(demo.url)
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await station(page, 'Weigh')
+  await page.getByRole('button', { name: 'strike this reading' }).nth(1).click()
+  await station(page, 'Plan')
+  await page.getByLabel('net mass of the crude, g').fill('1.304')
+  await page.getByRole('button', { name: 'Record 1.304 g' }).click()
+  await expect(page.getByRole('alert')).toContainText('The weighing this plan rests on was struck')
+  await station(page, 'Weigh')
+  await expect(page.getByRole('alert')).toContainText('106.7 % is more than went in')
+  await station(page, 'Page')
+  await expect(page.getByText('Weighed 1.804 g, tared.')).toHaveClass(/struck/)
+})
+
+test('a whole notebook goes out as a file and comes into an empty ledger', async ({ page, demo, own }) => {
+  await page.goto(demo.url)
+  await page.getByRole('link', { name: 'Preps' }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Export this notebook' }).click()
+  const path = await (await download).path()
+  await page.goto(own.url)
+  await page.getByRole('link', { name: 'Preps' }).click()
+  await page.getByLabel('Notebook file').setInputFiles(path)
+  await expect(page.getByText(/95 lines stored, 0 were here already, 0 refused/)).toBeVisible()
+  await page.getByRole('button', { name: 'Open it' }).click()
+  await expect(page.getByRole('link', { name: 'Adipic acid, small batch' })).toBeVisible()
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await expect(page.getByTestId('recovery')).toHaveText('77.13 ± 0.04 %')
+  await page.getByRole('link', { name: 'Preps' }).click()
+  await page
+    .getByLabel('Notebook file')
+    .setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('not json') })
+  await expect(page.getByText('notes.json is not a JSON file')).toBeVisible()
+})

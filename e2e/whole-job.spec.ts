@@ -1,0 +1,176 @@
+import { cell, expect, station, temperature, test } from './bench'
+
+/** What this test types, and what it works out from it by itself. */
+const CRUDE = '2.415'
+const EMPTY = '28.1034'
+const LOADED = '29.9481'
+const ASSAY = 88
+const PRODUCT = [
+  ['20', '1.9'],
+  ['50', '8.7'],
+  ['78', '46'],
+] as const
+const IMPURITY = [
+  ['20', '3.2'],
+  ['78', '15'],
+] as const
+
+/** Solubility on the line of ln S against 1/T through two points. */
+function onTheLine([[t1, s1], [t2, s2]]: readonly (readonly [string, string])[], atC: number): number {
+  const x = (c: number) => 1 / (c + 273.15)
+  const slope = (Math.log(Number(s2)) - Math.log(Number(s1))) / (x(Number(t2)) - x(Number(t1)))
+  return Math.exp(Math.log(Number(s1)) + slope * (x(atC) - x(Number(t1))))
+}
+
+test('one crude solid, from first weighing to printed page', async ({ page, own }) => {
+  test.setTimeout(180_000)
+  await page.goto(own.url)
+  await expect(page.getByRole('heading', { name: 'Nothing begun yet' })).toBeVisible()
+  await page.getByRole('link', { name: 'Begin a prep' }).click()
+  await page.getByLabel('what is to be purified').fill('benzil')
+  await page.getByLabel('title, if you like').fill('Benzil, second batch')
+  await page.getByLabel('bench code on every line').fill('bench 7')
+  await page.getByRole('button', { name: 'Begin this prep' }).click()
+
+  // Plan: the crude is weighed first, its mass typed once.
+  await page.getByLabel('net mass of the crude, g').fill(CRUDE)
+  await page.getByRole('button', { name: `Record ${CRUDE} g` }).click()
+  await page.getByLabel('benzil in it, %').fill(String(ASSAY))
+  await page.getByLabel('impurity, if known').fill('benzoin')
+  await page.getByLabel('solvent', { exact: true }).selectOption('ethanol-95')
+  for (const [legend, points] of [
+    ['benzil in ethanol 95%', PRODUCT],
+    ['benzoin in ethanol 95%', IMPURITY],
+  ] as const) {
+    const field = page.getByRole('group', { name: legend })
+    for (const [i, [c, s]] of points.entries()) {
+      await field.getByRole('button', { name: 'Add a point' }).click()
+      await field.getByLabel(`${legend}, point ${i + 1}: temperature, °C`).fill(c)
+      await field.getByLabel(`${legend}, point ${i + 1}: g per 100 mL`).fill(s)
+    }
+  }
+  const crudeG = Number(CRUDE)
+  const leastML = (100 * crudeG * (ASSAY / 100)) / 46
+  const staysML = (100 * crudeG * (1 - ASSAY / 100)) / onTheLine(IMPURITY, 2)
+  const useML = Math.ceil(1.02 * staysML * 2) / 2
+  const liquorG = (onTheLine(PRODUCT.slice(0, 2), 2) * useML) / 100
+  const planned = page.getByRole('heading', {
+    name: `Dissolve near ${leastML.toFixed(1)}, then ${useML.toFixed(1)} mL`,
+  })
+  await expect(planned).toBeVisible()
+  await expect(page.getByText(`${(crudeG * 0.88 - liquorG).toFixed(2)} g`, { exact: true })).toBeVisible()
+  await expect(page.getByText('Ethanol 95% is flammable')).toBeVisible()
+  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await page.getByRole('link', { name: 'Go on to dissolve' }).click()
+
+  // Dissolve, Crystallize, Collect: steps stamped, portions with one press, a timer that survives a reload.
+  const tickNext = () =>
+    page
+      .getByRole('button', { name: /^Tick: / })
+      .first()
+      .click()
+  await tickNext()
+  await tickNext()
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: '+ 1.0 mL' }).first().click()
+  await page.getByRole('button', { name: '+ 0.5 mL' }).first().click()
+  await expect(page.getByText(`4.5 mL hot, of ${useML.toFixed(1)} planned`)).toBeVisible()
+  await tickNext()
+  const rest = (useML - 4.5).toFixed(1)
+  await page.getByLabel('other volume, mL').fill(rest)
+  await page.getByRole('button', { name: `Add ${rest} mL` }).click()
+  await tickNext()
+  await page.getByRole('link', { name: 'Go on to crystallize' }).click()
+  await tickNext()
+  await page.getByRole('button', { name: 'Start 15 min' }).click()
+  await expect(page.getByRole('timer')).toContainText('14:')
+  await page.reload()
+  await expect(page.getByRole('timer')).toContainText(/1[45]:\d\d/)
+  await expect(page).toHaveURL(/crystallize$/)
+  await page.getByLabel('What do you see?').fill('Needles from about 50 °C')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await tickNext()
+  await tickNext()
+  await page.getByRole('link', { name: 'Go on to collect' }).click()
+  await tickNext()
+  await tickNext()
+  await page.getByRole('button', { name: '+ 1.0 mL' }).click()
+  await tickNext()
+  await page.getByRole('button', { name: 'Start 10 min' }).click()
+  await tickNext()
+  await tickNext()
+  await page.getByRole('link', { name: 'Go on to weigh' }).click()
+
+  // Weigh by difference; the swapped vessels are answered first.
+  const weigh = page.getByRole('form', { name: 'Weigh the product' })
+  await weigh.getByLabel('by difference').check()
+  await weigh.getByLabel('balance reads to, g').selectOption('0.0001')
+  await weigh.getByLabel('empty vessel, g').fill(LOADED)
+  await weigh.getByLabel('loaded vessel, g').fill(EMPTY)
+  await weigh.getByRole('button', { name: 'Record the mass' }).click()
+  await expect(
+    weigh.getByText(`${EMPTY} g loaded is less than ${LOADED} g empty: were the two swapped?`),
+  ).toBeVisible()
+  await weigh.getByLabel('empty vessel, g').fill(EMPTY)
+  await weigh.getByLabel('loaded vessel, g').fill(LOADED)
+  await weigh.getByRole('button', { name: 'Record 1.8447 g' }).click()
+  await page.getByRole('link', { name: 'Go on to melt' }).click()
+
+  // Melt: both samples, watched by reading, marking, and letting time pass.
+  await page.getByRole('button', { name: 'Plan this melt' }).click()
+  await page.getByRole('button', { name: 'Start the simulated block' }).click()
+  await page.getByRole('button', { name: /^Preheat to/ }).click()
+  await own.passUntil((reading) => reading.phase === 'holding', 10)
+  await page.getByRole('button', { name: 'Tubes are in' }).click()
+  await own.pass(60)
+  await page.getByRole('button', { name: /^Ramp at 1.0 °C\/min/ }).click()
+  await expect(page.getByText('Block is hot.')).toBeVisible()
+  const marked: Record<string, string> = {}
+  const press = async (key: string, name: string, seen: Parameters<typeof own.passUntil>[0]) => {
+    const reading = await own.passUntil(seen)
+    await expect(temperature(page)).toContainText(reading.probe.text)
+    await page.keyboard.press(key)
+    marked[name] = reading.probe.text
+  }
+  const tube =
+    (slot: number, liquid: number) => (reading: { tubes: readonly { liquidFraction: number }[] }) =>
+      (reading.tubes[slot - 1]?.liquidFraction ?? 0) >= liquid
+  const clear = (slot: number) => (reading: { tubes: readonly { look: string }[] }) =>
+    reading.tubes[slot - 1]?.look === 'clear'
+  await press('a', 'crude onset', tube(1, 0.2))
+  await press('z', 'crude clear', clear(1))
+  await expect(page.getByText('In the window. Eye at the lens')).toBeVisible()
+  await press('s', 'product onset', tube(2, 0.2))
+  await press('x', 'product clear', clear(2))
+  await expect(cell(page, 'all liquid', 2)).toContainText(marked['product clear'] ?? '-')
+  await page.getByRole('button', { name: 'End and cool' }).click()
+  await page.getByRole('link', { name: 'Go on to judge' }).click()
+
+  // Judge: the verdict is signed.
+  await expect(page.getByRole('heading', { name: 'Consistent with pure benzil' })).toBeVisible()
+  const width = Number(marked['product clear']) - Number(marked['product onset'])
+  await expect(page.getByText(`${width.toFixed(1)} °C wide`, { exact: true })).toBeVisible()
+  await page.getByLabel('signed by (bench code)').fill('bench 7')
+  await page.getByRole('button', { name: 'Sign this verdict' }).click()
+  await page.getByRole('link', { name: 'Go on to the page' }).click()
+
+  // Page: read off, and compared with what the readings come to.
+  const netG = Number(LOADED) - Number(EMPTY)
+  const percent = (100 * netG) / crudeG
+  const relative = Math.hypot(0.0001 / Math.sqrt(6) / netG, 0.001 / Math.sqrt(6) / crudeG)
+  const expanded = 2 * percent * relative
+  await expect(page.getByTestId('crude-mass')).toHaveText(`${CRUDE} g`)
+  await expect(page.getByTestId('product-mass')).toHaveText('1.8447 g')
+  await expect(page.getByTestId('recovery')).toHaveText(`${percent.toFixed(2)} ± ${expanded.toFixed(2)} %`)
+  const ladder = page.getByRole('img', { name: /^Crude: / })
+  await expect(ladder).toHaveAccessibleName(
+    `Crude: ${marked['crude onset']} to ${marked['crude clear']} °C. Product: ${marked['product onset']} to ${marked['product clear']} °C. Literature 94 to 96 °C.`,
+  )
+  await expect(page.getByTestId('verdict')).toHaveText('Consistent with pure benzil')
+  await expect(page.getByText('halogen-free organic waste, never the sink')).toBeVisible()
+  await expect(page.getByText('all stored')).toBeVisible()
+  const pdf = await page.pdf({ preferCSSPageSize: true })
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length).toBe(1)
+  await station(page, 'Plan')
+  await page.reload()
+  await expect(page.getByRole('heading', { name: /^Dissolve near/ })).toBeVisible()
+})

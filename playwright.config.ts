@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM } from './scripts/browser.mjs'
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: false,
+  forbidOnly: Boolean(process.env['CI']),
+  reporter: [['list']],
+  use: {
+    launchOptions: CHROMIUM,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+  },
+})

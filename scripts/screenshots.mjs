@@ -1,0 +1,97 @@
+/** Takes one picture of each main view from the demo notebook into docs/screenshots (or the folder named). */
+import { spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from './browser.mjs'
+
+const root = join(import.meta.dirname, '..')
+const out = process.argv[2] ?? join(root, 'docs', 'screenshots')
+const PORT = 4398
+const data = mkdtempSync(join(tmpdir(), 'ivory-shots-'))
+mkdirSync(out, { recursive: true })
+const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), '--demo'], {
+  env: {
+    ...process.env,
+    PORT: String(PORT),
+    IVORY_CRYSTAL_DATA: data,
+    IVORY_CRYSTAL_TEST: 'advance by hand',
+  },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((resolve) => {
+  server.stdout.on('data', (text) => String(text).includes('http://') && resolve())
+})
+
+const at = `http://127.0.0.1:${PORT}`
+const browser = await chromium.launch(CHROMIUM)
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const shot = async (name, options = {}) => {
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: join(out, `${name}.png`), ...options })
+  }
+  await page.goto(at)
+  await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
+  await shot('today')
+  await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+  await page.getByRole('heading', { name: 'Take care' }).waitFor()
+  await shot('crystallize')
+  await page.getByRole('link', { name: 'Preps' }).click()
+  await page.getByRole('heading', { name: 'Begin a prep' }).waitFor()
+  await shot('preps')
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  const station = async (name) => {
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click()
+    await page.waitForURL(`**/${name.toLowerCase()}`)
+    await page.waitForTimeout(500)
+  }
+  for (const name of ['Plan', 'Dissolve', 'Weigh', 'Judge']) {
+    await station(name)
+    await shot(name.toLowerCase())
+  }
+  await station('Plan')
+  await page.getByRole('button', { name: 'Change the plan' }).click()
+  await shot('plan-form')
+  await station('Page')
+  await shot('page', { fullPage: true })
+  await station('Melt')
+  await shot('melt')
+  await page.getByRole('button', { name: 'Plan this melt' }).click()
+  await page.getByRole('button', { name: 'Start the simulated block' }).click()
+  const pass = (seconds) =>
+    page.request.post(`${at}/api/instruments/programmable-block/advance`, { data: { seconds } })
+  await page.getByRole('button', { name: /Preheat/ }).click()
+  await page.waitForTimeout(300)
+  await pass(280)
+  await page.getByRole('button', { name: 'Tubes are in' }).click()
+  await page.waitForTimeout(300)
+  await pass(60)
+  await page.getByRole('button', { name: /Ramp at/ }).click()
+  await page.waitForTimeout(300)
+  await pass(100)
+  await page.keyboard.press('q')
+  await page.getByRole('button', { name: 'shrinks' }).click()
+  await pass(120)
+  await page.waitForTimeout(300)
+  await page.keyboard.press('a')
+  await pass(760)
+  await page.waitForTimeout(300)
+  await page.keyboard.press('w')
+  await shot('watch')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await shot('watch-phone')
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.getByRole('link', { name: 'Instruments' }).click()
+  await page.getByRole('heading', { name: /Programmable block/ }).waitFor()
+  await shot('instruments')
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await page.getByRole('columnheader', { name: 'compound' }).waitFor()
+  await shot('shelf')
+} finally {
+  await browser.close()
+  server.kill()
+  rmSync(data, { recursive: true, force: true })
+}

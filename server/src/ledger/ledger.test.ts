@@ -1,0 +1,214 @@
+import { appendFile, readdir, readFile, rm, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { fold, rebase, summaryOf, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import { readGolden } from '../demo'
+import type { RunningServer } from '../server'
+import { line, serve, tempFolder } from '../testing/bench'
+import { readJournal } from './journal'
+import { FolderHeld, takeLock } from './lock'
+
+let folder: Awaited<ReturnType<typeof tempFolder>>
+let server: RunningServer
+let home: { ledger: RunningServer['store']['ledger']; notebook: NotebookId }
+const said: string[] = []
+
+async function open(): Promise<void> {
+  said.length = 0
+  server = await serve(folder.path, { say: (sentence) => said.push(sentence) })
+  const [first] = await server.store.notebooks()
+  home = { ledger: server.store.ledger, notebook: first?.id as NotebookId }
+}
+async function reopen(between: () => Promise<unknown> = async () => undefined): Promise<void> {
+  await server.close()
+  await between()
+  await open()
+}
+const journal = () => join(folder.path, 'journal.jsonl')
+const stored = async () => (await server.store.after(home.notebook, 0)).map((one) => one.entry)
+
+beforeEach(async () => {
+  folder = await tempFolder()
+  await open()
+})
+afterEach(async () => {
+  await server.close()
+  await folder.remove()
+})
+
+describe('what the ledger answers', () => {
+  test('stored with a sequence number, then duplicate, and conflict for another body under the same id', async () => {
+    const one = line(home)
+    const [first] = (await server.store.append(home.notebook, [[one]])) ?? []
+    expect(first).toMatchObject({ outcome: 'stored', seq: 1 })
+    const [again] = (await server.store.append(home.notebook, [[one]])) ?? []
+    expect(again).toEqual({ id: one.id, outcome: 'duplicate', seq: 1 })
+    const [other] =
+      (await server.store.append(home.notebook, [
+        [{ ...one, body: { station: 'plan', text: 'otherwise' } }],
+      ])) ?? []
+    expect(other?.outcome).toBe('conflict')
+    expect(await stored()).toEqual([one])
+  })
+  test('a refused line does not hold up the others', async () => {
+    const good = line(home)
+    const bad = line(home, { body: { station: 'nowhere', text: 'x' } })
+    const answers = await server.store.append(home.notebook, [[bad], [good]])
+    expect(answers?.map((answer) => answer.outcome)).toEqual(['refused', 'stored'])
+    expect(answers?.[0] && 'sentence' in answers[0] ? answers[0].sentence : '').toContain(
+      '“station” must be one of',
+    )
+  })
+  test('a group goes in whole or not at all', async () => {
+    const strike = line(home, { kind: 'struck', body: { target: line(home).id, reason: 'typo' } })
+    const replacement = line(home, { body: { station: 'plan', text: '' } })
+    const answers = await server.store.append(home.notebook, [[strike, replacement]])
+    expect(answers?.map((answer) => answer.outcome)).toEqual(['refused', 'refused'])
+    expect(await stored()).toEqual([])
+  })
+  test('lines of another ledger or notebook are refused; an unknown notebook has no answer', async () => {
+    const elsewhere = '0a5a1c7e-0000-4000-8000-00000000ffff'
+    const answers = await server.store.append(home.notebook, [
+      [line(home, { ledger: elsewhere as typeof home.ledger })],
+      [line(home, { notebook: elsewhere as NotebookId })],
+    ])
+    expect(answers?.map((answer) => ('sentence' in answer ? answer.sentence : ''))).toEqual([
+      'This line was written on another ledger; import its notebook instead.',
+      'This line belongs to another notebook.',
+    ])
+    expect(await server.store.append(elsewhere as NotebookId, [[line(home)]])).toBeNull()
+  })
+  test('kinds and versions of a newer build are kept untouched', async () => {
+    const newer = [
+      line(home, { kind: 'plate developed', body: { rf: 0.4 } }),
+      line(home, { v: 9, body: { anything: [1, { b: 2 }] } }),
+    ]
+    const answers = await server.store.append(home.notebook, [newer])
+    expect(answers?.map((answer) => answer.outcome)).toEqual(['stored', 'stored'])
+    await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
+    expect(await stored()).toEqual(newer)
+    expect(fold(await stored()).newer.map((one) => one.id)).toEqual(newer.map((one) => one.id))
+  })
+  test('posts at the same moment get sequence numbers without gap or double', async () => {
+    const lines = Array.from({ length: 20 }, () => line(home))
+    await Promise.all(lines.map((one) => server.store.append(home.notebook, [[one]])))
+    expect((await server.store.after(home.notebook, 0)).map((one) => one.seq)).toEqual(
+      lines.map((_, i) => i + 1),
+    )
+  })
+  test('new ids come after everything held', async () => {
+    const ahead = line(home, { id: 'ffff0000-0000-7000-8000-000000000001' as RawEntry['id'] })
+    await server.store.append(home.notebook, [[ahead]])
+    expect(server.store.newId() > ahead.id).toBe(true)
+    await reopen()
+    expect(server.store.newId() > ahead.id).toBe(true)
+  })
+})
+
+describe('the golden ledger', () => {
+  test('comes back from database and journal alike, telling the same', async () => {
+    const golden = await readGolden()
+    const entries = rebase(golden.entries, 0, home)
+    const expected = summaryOf(fold(entries), golden.nowMs)
+    await server.store.append(
+      home.notebook,
+      entries.map((entry) => [entry]),
+    )
+    expect(await stored()).toEqual(entries)
+    await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
+    expect(summaryOf(fold(await stored()), golden.nowMs)).toEqual(expected)
+  })
+})
+
+describe('the journal', () => {
+  test('holds a line before it is acknowledged', async () => {
+    const one = line(home)
+    await server.store.append(home.notebook, [[one]])
+    const batches = (await readJournal(journal())).filter((row) => row.line === 'batch')
+    expect(batches).toEqual([
+      {
+        line: 'batch',
+        notebook: home.notebook,
+        recordedAt: expect.any(Number),
+        entries: [{ seq: 1, entry: one }],
+      },
+    ])
+  })
+  test('a torn last line opens, is set aside, and what comes after is not glued to it', async () => {
+    const [before, after] = [line(home), line(home)]
+    await server.store.append(home.notebook, [[before]])
+    await reopen(() => appendFile(journal(), '{"line":"batch","notebook":"0a5a'))
+    expect(said.join()).toContain('torn by a crash (32 bytes')
+    await server.store.append(home.notebook, [[after]])
+    await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
+    expect(await stored()).toEqual([before, after])
+    expect(await readFile(`${journal()}.torn`, 'utf8')).toBe('{"line":"batch","notebook":"0a5a\n')
+  })
+  test('rebuilds a database that is behind', async () => {
+    const [kept, missing] = [line(home), line(home)]
+    await server.store.append(home.notebook, [[kept]])
+    const row = {
+      line: 'batch',
+      notebook: home.notebook,
+      recordedAt: 5,
+      entries: [{ seq: 2, entry: missing }],
+    }
+    await reopen(() => appendFile(journal(), `${JSON.stringify(row)}\n`))
+    expect(await stored()).toEqual([kept, missing])
+    const next = line(home)
+    const [answer] = (await server.store.append(home.notebook, [[next]])) ?? []
+    expect(answer).toMatchObject({ seq: 3 })
+  })
+  test('rebuilds a database that is broken, and moves the broken one aside', async () => {
+    const one = line(home)
+    await server.store.append(home.notebook, [[one]])
+    await reopen(() => writeFile(join(folder.path, 'database', 'global', 'pg_control'), 'ruined'))
+    expect(await stored()).toEqual([one])
+    expect(await readdir(folder.path)).toContain('database.broken-1')
+    expect(said.join()).toContain('built again from the journal')
+  })
+  test('that was taken away is written again from the database', async () => {
+    const one = line(home)
+    await server.store.append(home.notebook, [[one]])
+    const { ledger } = home
+    await reopen(() => rm(journal()))
+    expect(home.ledger).toBe(ledger)
+    await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
+    expect(await stored()).toEqual([one])
+  })
+  test('with a line that cannot be read in the middle says which, and starts nothing', async () => {
+    await server.close()
+    const text = await readFile(journal(), 'utf8')
+    await writeFile(journal(), `not json\n${text}`)
+    await expect(open()).rejects.toThrow(/Line 1 of .*cannot be read/)
+    await writeFile(journal(), text)
+    await open()
+  })
+})
+
+describe('the lock', () => {
+  test('a second server names the holder and stops', async () => {
+    await expect(serve(folder.path)).rejects.toThrow(FolderHeld)
+    await expect(serve(folder.path)).rejects.toThrow(`process id ${process.pid}`)
+  })
+  test('of a process that is gone is taken over', async () => {
+    const other = await tempFolder()
+    const dead = { pid: 2_000_000_000, processStart: '1', startedAt: 1, port: 1 }
+    await writeFile(join(other.path, 'server.lock'), JSON.stringify(dead))
+    const release = await takeLock(other.path, { port: 5, startedAt: 2 })
+    expect(JSON.parse(await readFile(join(other.path, 'server.lock'), 'utf8'))).toMatchObject({
+      pid: process.pid,
+      port: 5,
+    })
+    await release()
+    await other.remove()
+  })
+  test('of a process id that another program has since got is taken over', async () => {
+    const other = await tempFolder()
+    const reused = { pid: process.pid, processStart: 'another start', startedAt: 1, port: 1 }
+    await writeFile(join(other.path, 'server.lock'), JSON.stringify(reused))
+    const release = await takeLock(other.path, { port: 5, startedAt: 2 })
+    await release()
+    await other.remove()
+  })
+})
