@@ -16,7 +16,8 @@ const IMPURITY = [
 ] as const
 
 /** Solubility on the line of ln S against 1/T through two points. */
-function onTheLine([[t1, s1], [t2, s2]]: readonly (readonly [string, string])[], atC: number): number {
+function onTheLine(points: readonly (readonly [string, string])[], atC: number): number {
+  const [[t1, s1], [t2, s2]] = points as [[string, string], [string, string]]
   const x = (c: number) => 1 / (c + 273.15)
   const slope = (Math.log(Number(s2)) - Math.log(Number(s1))) / (x(Number(t2)) - x(Number(t1)))
   return Math.exp(Math.log(Number(s1)) + slope * (x(atC) - x(Number(t1))))
@@ -137,8 +138,10 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   const clear = (slot: number) => (reading: { tubes: readonly { look: string }[] }) =>
     reading.tubes[slot - 1]?.look === 'clear'
   await press('a', 'crude onset', tube(1, 0.2))
+  await own.passUntil(tube(1, 0.8), 20)
   await press('z', 'crude clear', clear(1))
   await expect(page.getByText('In the window. Eye at the lens')).toBeVisible()
+  await own.passUntil((reading) => reading.tubes[1]?.look !== 'powder', 10)
   await press('s', 'product onset', tube(2, 0.2))
   await press('x', 'product clear', clear(2))
   await expect(cell(page, 'all liquid', 2)).toContainText(marked['product clear'] ?? '-')

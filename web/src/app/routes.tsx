@@ -10,7 +10,11 @@ export const router = createBrowserRouter([
     element: <Frame />,
     errorElement: <Lost />,
     children: [
-      { index: true, element: <ToNotebook /> },
+      { index: true, element: <ToNotebook place="" /> },
+      ...['preps', 'instruments', 'shelf'].map((place) => ({
+        path: place,
+        element: <ToNotebook place={`/${place}`} />,
+      })),
       {
         path: 'n/:notebook',
         children: [

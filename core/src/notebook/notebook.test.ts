@@ -1,0 +1,390 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import type {
+  Entry,
+  EntryId,
+  Kind,
+  LedgerId,
+  MeltId,
+  NotebookId,
+  PrepId,
+  RawEntry,
+  RunId,
+  SampleId,
+  SubjectId,
+  View,
+} from '../index'
+import {
+  EMPTY_VIEW,
+  fold,
+  idMs,
+  isStale,
+  judgementOf,
+  KINDS,
+  latestRange,
+  linesOf,
+  logOf,
+  lossesOf,
+  meltsOf,
+  nextId,
+  nextStep,
+  prepOf,
+  prepsOf,
+  rangesOf,
+  readingsOf,
+  rebase,
+  recoveryOf,
+  sentenceOf,
+  stationsOf,
+  summaryOf,
+  timersOf,
+  type Bodies,
+} from '../index'
+import { refusalOf } from '../schemas'
+import type { KindDefinition } from './defineKind'
+
+interface Golden {
+  nowMs: number
+  entries: RawEntry[]
+}
+const read = (name: string) =>
+  JSON.parse(readFileSync(new URL(`../../golden/${name}`, import.meta.url), 'utf8')) as unknown
+const golden = read('ledger.json') as Golden
+const expected = read('view.v1.json') as { preps: object[] }
+const whole = fold(golden.entries)
+const summary = (view: View) => JSON.parse(JSON.stringify(summaryOf(view, golden.nowMs))) as object
+const benzil = prepsOf(whole).find((prep) => prep.opened.body.title === 'Benzil, from benzoin')?.id as PrepId
+
+let made = 0
+function entry<K extends Kind>(kind: K, subject: string, body: Bodies[K], at = 1_800_000_000_000): Entry<K> {
+  made += 1
+  const id = nextId(null, at + made, new Uint8Array([0, 0, 0, 0, 0, 0, made >> 8, made & 255]))
+  return {
+    id,
+    v: 1,
+    ledger: '0a5a1c7e-0000-4000-8000-000000000001' as LedgerId,
+    notebook: '0a5a1c7e-0000-4000-8000-000000000002' as NotebookId,
+    subject: subject as SubjectId,
+    kind,
+    body,
+    at: at + made,
+    author: 'bench 7',
+    device: 'test',
+  }
+}
+
+describe('the golden ledger', () => {
+  test('comes to its expected view', () => {
+    expect(summary(whole)).toEqual(expected)
+  })
+  test('whose recovery and ranges are those of its readings', () => {
+    const recovery = recoveryOf(prepOf(whole, benzil) as NonNullable<ReturnType<typeof prepOf>>)
+    expect(recovery.ok && recovery.value.percent.value).toBeCloseTo((100 * (32.613 - 31.2216)) / 1.804, 9)
+    const marks = golden.entries.filter((line) => line.kind === 'mark made') as Entry<'mark made'>[]
+    const at = (slot: number, moment: string) =>
+      marks.find(({ body }) => body.slot === slot && body.moment === moment)?.body.lastProbe.text
+    expect(rangesOf(whole, benzil).map((row) => [row.onset?.text, row.clear?.text])).toEqual([
+      [at(1, 'first liquid'), at(1, 'all liquid')],
+      [at(2, 'first liquid'), at(2, 'all liquid')],
+    ])
+  })
+  test('passes the schemas, every line', () => {
+    expect(golden.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])
+  })
+  test('tells the same in any order of arrival, in any batches, with repeats', () => {
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(golden.entries, { minLength: golden.entries.length }),
+        fc.integer({ min: 1, max: 40 }),
+        (shuffled, size) => {
+          let view = EMPTY_VIEW
+          for (let i = 0; i < shuffled.length; i += size)
+            view = fold([...shuffled.slice(i, i + size), ...shuffled.slice(0, 3)], view)
+          expect(summary(view)).toEqual(expected)
+        },
+      ),
+      { numRuns: 25 },
+    )
+  })
+  test('moved in time keeps everything that is relative', () => {
+    const home = { ledger: 'x' as LedgerId, notebook: 'y' as NotebookId }
+    const moved = rebase(golden.entries, 86_400_000, home)
+    expect(idMs(moved[5]?.id ?? '')).toBe(idMs(golden.entries[5]?.id ?? '') + 86_400_000)
+    const view = fold(moved)
+    const there = JSON.parse(JSON.stringify(summaryOf(view, golden.nowMs + 86_400_000))) as {
+      preps: object[]
+    }
+    expect(there.preps).toEqual(expected.preps)
+    expect(new Set(moved.map((line) => line.ledger))).toEqual(new Set(['x']))
+  })
+  test('every line has a sentence', () => {
+    const log = logOf(whole, benzil)
+    expect(log.every(({ sentence }) => sentence.length > 5 && !/undefined|NaN|\[object/.test(sentence))).toBe(
+      true,
+    )
+    expect(log.filter(({ strike }) => strike !== null).map(({ sentence }) => sentence)).toEqual([
+      'Added 73 mL, hot.',
+    ])
+    expect(lossesOf(prepOf(whole, benzil) as NonNullable<ReturnType<typeof prepOf>>)[0]).toBe(
+      '0.413 g of the crude is not in the crystals.',
+    )
+  })
+})
+
+describe('the fold', () => {
+  const prep = '0a5a1c7e-0000-4000-8000-0000000000b1'
+  const seen = (text: string) => entry('observed', prep, { station: 'plan', text })
+  const texts = (view: View) => linesOf(view, prep, 'observed').map((line) => line.body.text)
+
+  test('a strike may arrive before its target, and is final', () => {
+    const line = seen('typo')
+    const strike = entry('struck', prep, { target: line.id, reason: 'typo' })
+    const strikeOfStrike = entry('struck', prep, { target: strike.id, reason: 'changed my mind' })
+    for (const order of [
+      [line, strike, strikeOfStrike],
+      [strikeOfStrike, strike, line],
+      [strike, line, strikeOfStrike],
+    ])
+      expect(texts(order.reduce((view, one) => fold([one], view), EMPTY_VIEW))).toEqual([])
+    expect(fold([strike, line]).struck.get(line.id)?.body.reason).toBe('typo')
+  })
+  test('a strike under another subject still reaches its target', () => {
+    const line = seen('here')
+    const view = fold([entry('struck', 'elsewhere', { target: line.id, reason: 'x' })], fold([line]))
+    expect(texts(view)).toEqual([])
+    expect(texts(fold([line], fold([...view.struck.values()])))).toEqual([])
+  })
+  test('appending does not change the view appended to', () => {
+    const before = fold([seen('first')])
+    const after = fold([seen('second')], before)
+    expect([texts(before), texts(after)]).toEqual([['first'], ['first', 'second']])
+    expect([before.count, after.count]).toEqual([1, 2])
+  })
+  test('old bodies are upcast, newer ones kept untouched', () => {
+    const note: KindDefinition<never> = {
+      kind: 'note',
+      version: 3,
+      about: 'any',
+      sentence: () => '',
+      upcasts: { 1: (b) => ({ ...(b as object), two: true }), 2: (b) => ({ ...(b as object), three: true }) },
+    }
+    const old = { ...seen('x'), kind: 'note', v: 1, body: { one: true } } as RawEntry
+    const future = { ...seen('y'), kind: 'note', v: 4, body: { other: 1 } } as RawEntry
+    const view = fold([old, future, { ...seen('z'), kind: 'constructor' } as RawEntry], EMPTY_VIEW, { note })
+    const [line] = view.subjects.get(prep)?.lines ?? []
+    expect(line).toMatchObject({ v: 3, body: { one: true, two: true, three: true } })
+    expect(view.newer.map((one) => [one.kind, one.v])).toEqual([
+      ['note', 4],
+      ['constructor', 1],
+    ])
+    expect(view.newer[0]).toBe(future)
+  })
+  test('never throws, whatever a line holds', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...(Object.keys(KINDS) as Kind[])), fc.object(), (kind, body) => {
+        const view = fold([{ ...seen('x'), kind, body } as unknown as RawEntry])
+        expect(view.count).toBe(1)
+      }),
+    )
+  })
+})
+
+describe('ids as a clock', () => {
+  const random = new Uint8Array(8)
+  test('come after everything seen, though the clock goes back', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 2 ** 45 }), { minLength: 2, maxLength: 60 }),
+        (clockMs) => {
+          let latest: EntryId | null = null
+          for (const now of clockMs) {
+            const id: EntryId = nextId(latest, now, random)
+            if (latest) expect(id > latest).toBe(true)
+            expect(idMs(id)).toBeGreaterThanOrEqual(now)
+            latest = id
+          }
+        },
+      ),
+    )
+  })
+  test('are UUIDs of version 7, and go on past a full counter', () => {
+    const full = '018bcfe5-6800-7fff-8000-000000000000'
+    expect(nextId(full, 0, random)).toBe('018bcfe5-6801-7000-8000-000000000000')
+    expect(nextId(null, 1_700_000_000_000, new Uint8Array(8).fill(255))).toMatch(
+      /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/,
+    )
+    expect(() => nextId(null, 0, new Uint8Array(4))).toThrow('8 random bytes')
+  })
+})
+
+describe('what the schemas refuse', () => {
+  const good = golden.entries.find((line) => line.kind === 'weighed') as RawEntry
+  test.each<[string, Partial<RawEntry>, string]>([
+    [
+      'text and number that differ',
+      { body: { method: 'tared', net: { text: '1.80', value: 1.9 }, readabilityG: 0.001 } },
+      '1.80 and the number 1.9 of a reading differ',
+    ],
+    [
+      'a number typed as text',
+      { body: { method: 'tared', net: { text: '1.80', value: '1.8' }, readabilityG: 0.001 } },
+      'must be a number',
+    ],
+    [
+      'an unknown key',
+      { body: { method: 'tared', net: { text: '1', value: 1 }, readabilityG: 0.001, colour: 'x' } },
+      '“colour” is not allowed',
+    ],
+    [
+      'an id of another version',
+      { id: '0a5a1c7e-0000-4000-8000-000000000002' as EntryId },
+      'UUID of version 7',
+    ],
+    ['a version that never was', { v: 0 }, '“v” must be greater than or equal to 1'],
+    ['no author', { author: '' }, '“author” is not allowed to be empty'],
+    ['a newer body that is too long', { v: 7, body: 'x'.repeat(70_000) }, 'too long to keep'],
+  ])('%s', (_, change, sentence) => {
+    expect(refusalOf({ ...good, ...change })).toContain(sentence)
+  })
+  test('nothing at all', () => {
+    expect(refusalOf(null)).not.toBeNull()
+    expect(refusalOf(good)).toBeNull()
+  })
+})
+
+describe('a prep as it goes', () => {
+  const prep = '0a5a1c7e-0000-4000-8000-0000000000c1' as PrepId
+  const product = '0a5a1c7e-0000-4000-8000-0000000000c3' as SampleId
+  const from = golden.entries
+  const until = (kind: Kind, count = 1) => {
+    let left = count
+    const end = from.findIndex((line) => line.kind === kind && line.subject !== undefined && --left === 0)
+    return fold(from.slice(0, end + 1))
+  }
+  const states = (view: View) =>
+    Object.fromEntries(stationsOf(view, benzil).map(({ station, state }) => [station, state]))
+
+  test('is where the first thing is undone, and says what that is', () => {
+    const opened = until('observed')
+    expect(states(opened)).toMatchObject({ plan: 'now', dissolve: 'not yet' })
+    expect(nextStep(opened, benzil, 0)?.text).toBe('Weigh the crude.')
+    expect(nextStep(until('weighed'), benzil, 0)?.text).toBe('Choose the solvent and fix the plan.')
+    expect(states(until('plan fixed'))).toMatchObject({ plan: 'done', dissolve: 'now' })
+    expect(nextStep(until('timer started'), benzil, 0)?.station).toBe('crystallize')
+    expect(nextStep(whole, benzil, 0)).toBeNull()
+  })
+  test('a timer that is over is the next thing, until its step is ticked', () => {
+    const cooling = until('timer started')
+    const started = linesOf(cooling, benzil, 'timer started')[0]?.at ?? 0
+    expect(timersOf(cooling, benzil, started + 5 * 60_000)[0]?.leftMs).toBe(10 * 60_000)
+    expect(nextStep(cooling, benzil, started + 16 * 60_000)).toMatchObject({
+      urgent: true,
+      text: '15 min of cooling to room temperature are over.',
+    })
+    expect(nextStep(until('step ticked', 6), benzil, started + 16 * 60_000)?.urgent).toBe(false)
+  })
+  test('a struck weighing makes plan and verdict need a look', () => {
+    const weighing = from.find((line) => line.kind === 'weighed') as RawEntry
+    const struckWeighing = fold(
+      [entry('struck', weighing.subject, { target: weighing.id, reason: 'wrong boat' })],
+      whole,
+    )
+    expect(states(struckWeighing)).toMatchObject({
+      plan: 'needs a look',
+      weigh: 'needs a look',
+      judge: 'done',
+    })
+    const mark = from.find(
+      (line) =>
+        line.kind === 'mark made' &&
+        (line as Entry<'mark made'>).body.slot === 2 &&
+        (line as Entry<'mark made'>).body.moment === 'all liquid',
+    ) as RawEntry
+    const view = fold([entry('struck', mark.subject, { target: mark.id, reason: 'too early' })], whole)
+    expect(states(view)).toMatchObject({ melt: 'needs a look', judge: 'needs a look', page: 'now' })
+    const verdict = prepOf(view, benzil)?.verdict
+    expect(verdict && isStale(view, verdict)).toBe(true)
+    expect(verdict?.body.judgement.verdict).toBe('consistent with pure')
+    expect(rangesOf(view, benzil)[1]?.trouble).toContain('Only the onset was caught')
+    const judged = judgementOf(view, benzil)
+    expect(judged.ok ? '' : judged.problem.sentence).toContain('no complete melting range')
+  })
+  test('more than went in, and far less than planned, are remarked on', () => {
+    const openedLine = from.find((line) => line.kind === 'prep opened') as Entry<'prep opened'>
+    const crude = '0a5a1c7e-0000-4000-8000-0000000000c2' as SampleId
+    const lines = [
+      entry('prep opened', prep, openedLine.body),
+      entry('sample named', crude, { prep, role: 'crude', label: 'Crude' }),
+      entry('sample named', product, { prep, role: 'product', label: 'Product' }),
+      entry('weighed', crude, { method: 'tared', net: { text: '1.00', value: 1 }, readabilityG: 0.01 }),
+    ]
+    const withProduct = (text: string, extra: RawEntry[] = []) => {
+      const view = fold([
+        ...lines,
+        entry('weighed', product, {
+          method: 'tared',
+          net: { text, value: Number(text) },
+          readabilityG: 0.01,
+        }),
+        ...extra,
+      ])
+      return recoveryOf(prepOf(view, prep) as NonNullable<ReturnType<typeof prepOf>>)
+    }
+    const damp = withProduct('1.10')
+    expect(damp.ok && damp.value.percent.value).toBeCloseTo(110, 9)
+    expect(damp.ok && damp.value.remarks[0]).toContain('damp crystals, a boiling stone')
+    const fixed = from.find((line) => line.kind === 'plan fixed') as Entry<'plan fixed'>
+    const little = withProduct('0.20', [entry('plan fixed', prep, fixed.body)])
+    expect(little.ok && little.value.remarks[0]).toContain('Do not throw the liquor away')
+  })
+})
+
+describe('a mark while the instrument could not be heard', () => {
+  const melt = meltsOf(whole)[0] as NonNullable<ReturnType<typeof meltsOf>[number]>
+  const run = melt.run?.id as RunId
+  const pressed = (pressedAtS: number, lastSample: number) =>
+    entry('mark made', melt.id as string, {
+      run,
+      slot: 1,
+      moment: 'early sign',
+      pressedAtS,
+      lastSample,
+      lastProbe: { text: '50.0', value: 50 },
+    })
+  const temperature = (view: View, id: EntryId) =>
+    meltsOf(view)[0]?.marks.find((mark) => mark.entry.id === id)?.temperature
+  test('takes the reading seen while that is fresh', () => {
+    const mark = pressed(601, 600)
+    expect(temperature(fold([mark], whole), mark.id)).toEqual({ text: '50.0', value: 50 })
+  })
+  test('takes what the trace tells of the moment, once it is there', () => {
+    const mark = pressed(640.2, 600)
+    const value = readingsOf(whole, melt.id, run).probeC.get(640) as number
+    expect(temperature(fold([mark], whole), mark.id)).toEqual({ text: value.toFixed(1), value })
+    const late = pressed(99_999, 600)
+    expect(temperature(fold([late], whole), late.id)).toBeNull()
+  })
+  test('a swapped pair of marks is named, and not judged', () => {
+    const subject = melt.id as MeltId
+    const lines = golden.entries.filter((line) => line.kind !== 'mark made')
+    const mark = (moment: 'first liquid' | 'all liquid', text: string) =>
+      entry('mark made', subject, {
+        run,
+        slot: 2,
+        moment,
+        pressedAtS: 1500,
+        lastSample: 1500,
+        lastProbe: { text, value: Number(text) },
+      })
+    const rows = rangesOf(fold([...lines, mark('first liquid', '96.4'), mark('all liquid', '95.1')]), benzil)
+    expect(rows[1]?.trouble).toContain('96.4 °C lies above the clear point of 95.1 °C')
+    expect(latestRange(rows, 'product')).toBeNull()
+  })
+})
+
+test('a sentence for each kind', () => {
+  expect(sentenceOf(golden.entries.find((line) => line.kind === 'melt planned') as never)).toBe(
+    'Planned a melt of Crude benzil and Benzil: 76.4 to 104.0 °C at 1 °C/min.',
+  )
+})

@@ -1,0 +1,36 @@
+import { describe, expect, test } from '@jest/globals'
+import { netMassText, span, withUncertainty } from './format'
+
+describe('how numbers look', () => {
+  test.each([
+    [77.1286, 0.0176, '77.13 ± 0.04'],
+    [74.75, 3.39, '75 ± 7'],
+    [0.5, 0.0000004, '0.500000 ± 0.000001'],
+    [10, 0, '10.00 ± 0.00'],
+  ])('%d with u = %d is %s', (value, standardUncertainty, text) => {
+    expect(withUncertainty({ value, standardUncertainty })).toBe(text)
+  })
+  test('a net mass shows the digits the balance gave', () => {
+    const reading = (text: string) => ({ text, value: Number(text) })
+    expect(netMassText({ method: 'tared', net: reading('1.80'), readabilityG: 0.01 })).toBe('1.80')
+    expect(
+      netMassText({
+        method: 'difference',
+        empty: reading('31.2216'),
+        loaded: reading('32.6130'),
+        readabilityG: 0.0001,
+      }),
+    ).toBe('1.3914')
+    expect(
+      netMassText({
+        method: 'difference',
+        empty: reading('2.0'),
+        loaded: reading('3.00'),
+        readabilityG: 0.01,
+      }),
+    ).toBe('1.00')
+  })
+  test('a span of time', () => {
+    expect([span(65_000), span(-5), span(3_600_000)]).toEqual(['1:05', '0:00', '60:00'])
+  })
+})
