@@ -1,7 +1,12 @@
 /** Imports run one way: web and server import core; core imports neither; web and server meet over HTTP. */
 module.exports = {
   forbidden: [
-    { name: 'core-stays-pure', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { path: '^(server|web)/' } },
+    {
+      name: 'core-stays-pure',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(server|web)/' },
+    },
     {
       name: 'core-uses-no-node-api',
       severity: 'error',
@@ -12,7 +17,7 @@ module.exports = {
       name: 'core-packages',
       comment: 'the public face carries no package; Joi and structures are entries of their own',
       severity: 'error',
-      from: { path: '^core/src', pathNot: '(\\.test\\.ts|schemas?\\.ts|^core/src/structures/.*)$' },
+      from: { path: '^core/src', pathNot: '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/structures/.*)$' },
       to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'] },
     },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },
@@ -23,7 +28,12 @@ module.exports = {
       from: { path: '^web/' },
       to: { path: '^core/src/(schemas|reference|structures)' },
     },
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],
   options: {
@@ -31,6 +41,10 @@ module.exports = {
     exclude: { path: '/dist/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'], extensions: ['.ts', '.tsx', '.js', '.json', '.css'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.json', '.css'],
+    },
   },
 }

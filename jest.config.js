@@ -1,7 +1,11 @@
 const swc = [
   '@swc/jest',
   {
-    jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } },
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      target: 'es2022',
+      transform: { react: { runtime: 'automatic' } },
+    },
     module: { type: 'es6' },
   },
 ]

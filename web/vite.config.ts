@@ -5,5 +5,9 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [react()],
   build: { outDir: 'dist', emptyOutDir: true, manifest: true, target: 'es2022', chunkSizeWarningLimit: 700 },
-  server: { port: 5173, strictPort: true, proxy: { '/api': { target: 'http://127.0.0.1:4321', changeOrigin: true } } },
+  server: {
+    port: 5173,
+    strictPort: true,
+    proxy: { '/api': { target: 'http://127.0.0.1:4321', changeOrigin: true } },
+  },
 })

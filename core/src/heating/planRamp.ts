@@ -72,7 +72,7 @@ function meltingRate({ apparatus, conventions }: RampInput, warnings: string[]):
   const { min, target, max } = conventions.meltRate
   const byDistance = [...apparatus.rates].sort((p, q) => Math.abs(p - target) - Math.abs(q - target))
   const allowed = byDistance.find((rate) => rate >= min && rate <= max)
-  const rate = allowed ?? (byDistance[0] as number)
+  const rate = allowed ?? byDistance[0] ?? target
   if (allowed === undefined)
     warnings.push(
       `House rules ask for ${tidy(min)} to ${tidy(max)} °C/min; the nearest this instrument has is ${tidy(rate)}.`,

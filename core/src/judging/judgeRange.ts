@@ -9,7 +9,7 @@ import { findingsFor } from './findings'
  * Net lag of a fine powder behind a metal probe in the same block. Typical, and shown as such; an
  * instrument's own calibration at the same rate replaces it.
  */
-export const TYPICAL_NET_LAG_MIN = 0.2
+const TYPICAL_NET_LAG_MIN = 0.2
 /** The sample every rule of thumb about widths has in mind. */
 const ORDINARY_PACKING = { fillMm: 2, grain: 'fine' } as const
 
@@ -68,7 +68,7 @@ function requireInput(input: JudgeInput): void {
   if (input.authenticSameRun) requireRange(input.authenticSameRun)
 }
 
-export function weigh(input: JudgeInput, conventions: Conventions): Evidence {
+function weigh(input: JudgeInput, conventions: Conventions): Evidence {
   const { corrected, rateCPerMin } = input
   const inPlace = input.calibration === 'in place'
   const ordinaryMin = meltMin(ORDINARY_PACKING)

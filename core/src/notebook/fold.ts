@@ -45,7 +45,7 @@ type Definitions = Readonly<Record<string, KindDefinition<never>>>
 export function fold(
   entries: readonly RawEntry[],
   onto: View = EMPTY_VIEW,
-  kinds: Definitions = KINDS as Definitions,
+  kinds: Definitions = KINDS,
 ): View {
   const draft = {
     subjects: new Map(onto.subjects),
@@ -70,7 +70,7 @@ export function fold(
 }
 
 /** This build's reading of a line: upcast to the current version, or null when it is newer or unknown. */
-export function upcast(raw: RawEntry, kinds: Definitions = KINDS as Definitions): KnownEntry | null {
+export function upcast(raw: RawEntry, kinds: Definitions = KINDS): KnownEntry | null {
   const definition = Object.hasOwn(kinds, raw.kind) ? kinds[raw.kind] : undefined
   if (!definition || raw.v > definition.version || raw.v < 1) return null
   let body = raw.body
@@ -167,7 +167,7 @@ export function linesOf<K extends Kind>(
   subject: SubjectId | string,
   kind: K,
 ): readonly Entry<K>[] {
-  return (view.subjects.get(subject)?.live[kind] ?? []) as readonly Entry<K>[]
+  return view.subjects.get(subject)?.live[kind] ?? []
 }
 
 /** The latest standing line of one kind about one subject. */

@@ -6,7 +6,6 @@ import type {
   EntryId,
   Kind,
   LedgerId,
-  MeltId,
   NotebookId,
   PrepId,
   RawEntry,
@@ -171,7 +170,7 @@ describe('the fold', () => {
     }
     const old = { ...seen('x'), kind: 'note', v: 1, body: { one: true } } as RawEntry
     const future = { ...seen('y'), kind: 'note', v: 4, body: { other: 1 } } as RawEntry
-    const view = fold([old, future, { ...seen('z'), kind: 'constructor' } as RawEntry], EMPTY_VIEW, { note })
+    const view = fold([old, future, { ...seen('z'), kind: 'constructor' }], EMPTY_VIEW, { note })
     const [line] = view.subjects.get(prep)?.lines ?? []
     expect(line).toMatchObject({ v: 3, body: { one: true, two: true, three: true } })
     expect(view.newer.map((one) => [one.kind, one.v])).toEqual([
@@ -183,7 +182,7 @@ describe('the fold', () => {
   test('never throws, whatever a line holds', () => {
     fc.assert(
       fc.property(fc.constantFrom(...(Object.keys(KINDS) as Kind[])), fc.object(), (kind, body) => {
-        const view = fold([{ ...seen('x'), kind, body } as unknown as RawEntry])
+        const view = fold([{ ...seen('x'), kind, body }])
         expect(view.count).toBe(1)
       }),
     )
@@ -366,7 +365,7 @@ describe('a mark while the instrument could not be heard', () => {
     expect(temperature(fold([late], whole), late.id)).toBeNull()
   })
   test('a swapped pair of marks is named, and not judged', () => {
-    const subject = melt.id as MeltId
+    const subject = melt.id
     const lines = golden.entries.filter((line) => line.kind !== 'mark made')
     const mark = (moment: 'first liquid' | 'all liquid', text: string) =>
       entry('mark made', subject, {

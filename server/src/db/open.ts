@@ -62,7 +62,7 @@ export async function prepareTemplate(fill: (db: Database) => Promise<void>): Pr
   const client = await PGlite.create(making)
   const db = drizzlePglite(client, { schema })
   await migratePglite(db, { migrationsFolder: MIGRATIONS })
-  await fill(db as unknown as Database)
+  await fill(db)
   await client.close()
   await rename(making, TEMPLATE)
 }

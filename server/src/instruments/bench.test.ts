@@ -45,6 +45,7 @@ async function start(): Promise<RunState> {
   const response = await post(`${BLOCK}/runs`, { notebook, melt: MELT })
   return response.body as RunState
 }
+const detailOf = (response: { text: string }) => (JSON.parse(response.text) as { detail: string }).detail
 const command = (run: RunState, what: object) => post(`${BLOCK}/runs/${run.id}/commands`, { command: what })
 
 async function recorded(): Promise<ReadonlyMap<number, number>> {
@@ -66,22 +67,16 @@ describe('a run driven by hand', () => {
   test('refuses what is not planned, not known, or in use', async () => {
     await open(true)
     const early = await post(`${BLOCK}/runs`, { notebook, melt: MELT })
-    expect([early.status, JSON.parse(early.text).detail]).toEqual([
+    expect([early.status, detailOf(early)]).toEqual([
       409,
       expect.stringContaining('has not reached the server yet'),
     ])
     await plan()
     const run = await start()
     const second = await post(`${BLOCK}/runs`, { notebook, melt: MELT })
-    expect([second.status, JSON.parse(second.text).detail]).toEqual([
-      409,
-      expect.stringContaining('A run is going on'),
-    ])
+    expect([second.status, detailOf(second)]).toEqual([409, expect.stringContaining('A run is going on')])
     const odd = await command(run, { kind: 'ramp', toC: 100, rateCPerMin: 3 })
-    expect([odd.status, JSON.parse(odd.text).detail]).toEqual([
-      400,
-      expect.stringContaining('ramps at 0.5, 1, 2, 5, 10'),
-    ])
+    expect([odd.status, detailOf(odd)]).toEqual([400, expect.stringContaining('ramps at 0.5, 1, 2, 5, 10')])
     const unknown = await command(run, { kind: 'dance' })
     expect(unknown.status).toBe(400)
     expect((await post('/api/instruments/oven/runs', { notebook, melt: MELT })).status).toBe(404)
@@ -175,15 +170,12 @@ describe('a run on the clock', () => {
     const run = await start()
     await command(run, { kind: 'preheat', toC: 100 })
     await pass(240)
-    const { body: hot } = await post(`${BLOCK}/runs/${run.id}/end`, {})
+    const hot = (await post(`${BLOCK}/runs/${run.id}/end`, {})).body as { run: null; blockC: number }
     expect(hot).toMatchObject({ run: null })
     clock.move(9 * 60_000)
     const { instruments } = (await request(at()).get('/api/instruments')).body as {
       instruments: { blockC: number }[]
     }
-    expect((instruments[0]?.blockC ?? 0) - 22).toBeCloseTo(
-      ((hot as { blockC: number }).blockC - 22) / Math.E,
-      -0.5,
-    )
+    expect((instruments[0]?.blockC ?? 0) - 22).toBeCloseTo((hot.blockC - 22) / Math.E, -0.5)
   })
 })

@@ -16,7 +16,6 @@ import {
   type NotebookId,
   type RawEntry,
   type RunId,
-  type SubjectId,
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
@@ -61,7 +60,7 @@ export interface RunState {
   readonly reading: BlockReading | null
 }
 
-export interface InstrumentState {
+interface InstrumentState {
   readonly instrument: Instrument
   readonly blockC: number
   readonly run: RunState | null
@@ -146,7 +145,7 @@ export async function openBench(
       v: 1,
       ledger: store.ledger,
       notebook: run.notebook,
-      subject: run.melt as SubjectId,
+      subject: run.melt,
       kind,
       body,
       at: clock.now(),

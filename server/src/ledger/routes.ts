@@ -58,7 +58,7 @@ export async function existing(store: LedgerStore, text: string): Promise<Notebo
   return id
 }
 
-export function noSuchNotebook(): HttpProblem {
+function noSuchNotebook(): HttpProblem {
   return new HttpProblem(
     404,
     'No such notebook',

@@ -17,13 +17,13 @@ import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
 import { readJournal, type Journal, type JournalLine } from './journal'
 
-export interface NotebookRow {
+interface NotebookRow {
   readonly id: NotebookId
   readonly title: string
   readonly createdAt: number
 }
 
-export interface AppendOptions {
+interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */
   readonly fromElsewhere?: boolean
 }

@@ -30,7 +30,7 @@ interface Item {
   readonly body: Compound | Solvent | SolubilityRow | Instrument | Conventions
 }
 
-export const PROGRAMMABLE: Instrument = {
+const PROGRAMMABLE: Instrument = {
   id: 'programmable-block' as InstrumentId,
   name: 'Programmable block',
   sort: 'programmable block',

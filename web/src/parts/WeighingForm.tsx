@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useForm } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import {
   attempt,
   netMass,
@@ -36,10 +36,10 @@ export function WeighingForm({
 }) {
   const [method, setMethod] = useState<Weighed['method']>('tared')
   const [readability, setReadability] = useState(localStorage.getItem(BALANCE) ?? '0.001')
-  const { register, handleSubmit, setError, reset, watch, formState } = useForm<Typed>({
+  const { register, handleSubmit, setError, reset, control, formState } = useForm<Typed>({
     defaultValues: { net: '', empty: '', loaded: '' },
   })
-  const typed = watch()
+  const typed = useWatch({ control }) as Typed
   const record = handleSubmit((values) => {
     const body = bodyOf(values, method, Number(readability), what, (field, message) => {
       setError(field, { message })

@@ -1,7 +1,7 @@
 import { MOMENTS, type Mark, type Moment } from '@ivory-crystal/core'
 import { span } from '../format/format'
 
-export const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {
+const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {
   'early sign': ['Q', 'W', 'E'],
   'first liquid': ['A', 'S', 'D'],
   'all liquid': ['Z', 'X', 'C'],

@@ -24,7 +24,7 @@ export interface NotebookRow {
   readonly id: NotebookId
   readonly title: string
 }
-export interface Instrument {
+interface Instrument {
   readonly id: InstrumentId
   readonly name: string
   readonly sort: string

@@ -2,7 +2,7 @@ import type { RawEntry } from '@ivory-crystal/core'
 import type { RunState } from './api'
 
 /** What the tabs of one browser tell each other. */
-export type TabMessage =
+type TabMessage =
   | {
       readonly tell: 'lines'
       readonly notebook: string

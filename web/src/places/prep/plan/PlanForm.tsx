@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useForm } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import {
   CORE_VERSION,
   DEFAULT_HOUSE_RULES,
@@ -48,11 +48,11 @@ export function PlanForm(props: Props) {
 function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { shelf: Shelf }) {
   const { compound } = prep.opened.body
   const solvents = solventsFor(shelf, compound)
-  const { register, watch, setValue } = useForm<Draft>({
+  const { register, control, setValue } = useForm<Draft>({
     defaultValues: startingDraft(prep, shelf, solvents[0]?.solvent),
   })
   const [touched, setTouched] = useState(prep.plan !== null)
-  const draft = watch()
+  const draft = useWatch({ control }) as Draft
   const mass = massOf(sampleOf(prep, 'crude'))
   const outcome = outcomeOf(draft, mass.ok ? mass.value.value : 0)
   const solvent = shelf.solvents.find((one) => one.id === draft.solvent)

@@ -29,7 +29,7 @@ export interface Draft {
 }
 export type DraftField = keyof Draft
 
-export interface Planned {
+interface Planned {
   readonly input: CrystallizationInput
   readonly plan: CrystallizationPlan
   readonly proposedML: number

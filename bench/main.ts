@@ -1,0 +1,18 @@
+import { firstScreenKB } from '../scripts/build-parts.mjs'
+import { measureFold } from './fold'
+import { measurePosting } from './posting'
+import { measureStart } from './start'
+import { print, type Row } from './table'
+
+const rows: Row[] = []
+rows.push(...(await measurePosting()))
+rows.push(...(await measureStart()))
+rows.push(...measureFold())
+rows.push({
+  what: 'first screen, gzipped JavaScript',
+  ours: `${firstScreenKB().toFixed(0)} kB`,
+  bare: '',
+  ratio: '',
+  aim: 'at most 200 kB',
+})
+print(rows)

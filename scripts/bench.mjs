@@ -1,0 +1,10 @@
+/** Measures against bare counterparts and prints a table; a reader judges it. */
+import { bin, install, main, node } from './run.mjs'
+import { buildIfNeeded } from './build-parts.mjs'
+
+main(async () => {
+  await install()
+  await buildIfNeeded()
+  await bin('vite', 'build', '--config', 'bench/vite.config.ts', '--logLevel', 'warn')
+  await node('bench/dist/main.js')
+})

@@ -1,0 +1,30 @@
+import { spawn } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { ROOT } from './run.mjs'
+
+/** Runs the built server in this terminal until it is stopped. */
+export async function serve(args, { folder, before } = {}) {
+  if (folder && before && !isHeld(folder)) await before()
+  const child = spawn(process.execPath, [join(ROOT, 'server/dist/main.js'), ...args], {
+    cwd: ROOT,
+    stdio: 'inherit',
+  })
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
+  await new Promise((resolve) => {
+    child.on('exit', (code) => {
+      process.exitCode = code ?? 0
+      resolve()
+    })
+  })
+}
+
+function isHeld(folder) {
+  try {
+    const { pid } = JSON.parse(readFileSync(join(folder, 'server.lock'), 'utf8'))
+    process.kill(pid, 0)
+    return true
+  } catch {
+    return false
+  }
+}

@@ -1,0 +1,50 @@
+/** Everything that must hold: types, lint, import rules, unused code, unit tests, browser tests. */
+import { existsSync } from 'node:fs'
+import { build } from './build-parts.mjs'
+import { bin, install, main, node, run, say, step } from './run.mjs'
+
+const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
+
+main(async () => {
+  await install()
+  await chromium()
+  await step('Types …', async () => {
+    await bin('typescript', '-p', 'core/tsconfig.json')
+    await bin('typescript', '-p', 'tsconfig.json')
+  })
+  await step('Lint and format …', async () => {
+    await bin('eslint', '.', '--max-warnings', '0')
+    await bin('prettier', '--check', '.', '--log-level', 'warn')
+  })
+  await step('Import rules and unused code …', async () => {
+    await bin(
+      'dependency-cruiser',
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core/src',
+      'server/src',
+      'web/src',
+    )
+    await bin('knip')
+  })
+  await build()
+  await step('Unit tests …', () =>
+    node('--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'),
+  )
+  await step('Browser tests …', () => bin('@playwright/test', 'test'))
+  say('All of it holds.')
+})
+
+async function chromium() {
+  if (existsSync(CHROMIUM)) return
+  if (process.platform !== 'linux' || !existsSync('/usr/bin/apt-get') || process.getuid?.() !== 0)
+    throw new Error(
+      `Chromium is not at ${CHROMIUM}. Install it from your system's packages (on Debian: apt-get install chromium), or name another with CHROMIUM=/path/to/chromium.`,
+    )
+  await step('Installing Chromium from Debian’s packages …', async () => {
+    await run('apt-get', ['update', '-qq'])
+    await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
+  })
+}
