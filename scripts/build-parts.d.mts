@@ -1,1 +1,1 @@
-export function firstScreenKB(): number
+export function firstScreenKB(root?: string): number

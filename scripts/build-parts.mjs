@@ -43,8 +43,8 @@ function newest(path) {
   return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))))
 }
 
-export function firstScreenKB() {
-  const dist = join(ROOT, 'web/dist')
+export function firstScreenKB(root = ROOT) {
+  const dist = join(root, 'web/dist')
   const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'))
   const files = new Set()
   const add = (key) => {

@@ -24,6 +24,11 @@ export function rebase(
   }
   return entries.map((entry) => {
     const text = JSON.stringify(entry).replace(UUID_V7, (id) => (ids.has(id) ? moved(id) : id))
-    return { ...(JSON.parse(text) as RawEntry), at: entry.at + byMs, ...home }
+    return {
+      ...(JSON.parse(text) as RawEntry),
+      at: entry.at + byMs,
+      ledger: home.ledger,
+      notebook: home.notebook,
+    }
   })
 }

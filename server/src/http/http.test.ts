@@ -2,6 +2,7 @@ import { createServer } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import { fold, summaryOf, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import { ledgerContract } from '../../../core/golden/contract'
 import type { NotebookFile } from '../exchange/notebookFile'
 import { PortTaken, type RunningServer } from '../server'
 import type { Shelf } from '../shelf/shelf'
@@ -187,6 +188,24 @@ describe('a whole notebook', () => {
     await other.remove()
   })
 })
+
+ledgerContract(
+  'HTTP',
+  async () => ({
+    ledger: server.store.ledger,
+    notebook: (await server.store.createNotebook({ title: 'empty' })).id,
+  }),
+  async (lines) => {
+    const there = lines[0]?.notebook ?? ''
+    for (let i = 0; i < lines.length; i += 100) {
+      const groups = lines.slice(i, i + 100).map((one) => [one])
+      const response = await request(at).post(`/api/notebooks/${there}/entries`).send({ groups })
+      expect(response.status).toBe(200)
+    }
+    const response = await request(at).get(`/api/notebooks/${there}/entries?after=0`)
+    return (response.body as { entries: { entry: RawEntry }[] }).entries.map((one) => one.entry)
+  },
+)
 
 describe('the shelf', () => {
   test('holds the reference values, and the demo’s own points apart from them', async () => {

@@ -30,6 +30,7 @@ export function instrumentRoutes(bench: SimulatedBench, byHand: boolean): Router
     response.json(await bench.command(request.params.instrument, request.params.run, command))
   })
   router.post('/instruments/:instrument/runs/:run/end', async (request, response) => {
+    checked(Joi.object({}), request.body)
     response.json(await bench.end(request.params.instrument, request.params.run))
   })
   if (byHand)

@@ -1,8 +1,8 @@
 import { appendFile, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import { fold, rebase, summaryOf, type NotebookId, type RawEntry } from '@ivory-crystal/core'
-import { readGolden } from '../demo'
+import { fold, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import { ledgerContract } from '../../../core/golden/contract'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { readJournal } from './journal'
@@ -105,20 +105,23 @@ describe('what the ledger answers', () => {
   })
 })
 
-describe('the golden ledger', () => {
-  test('comes back from database and journal alike, telling the same', async () => {
-    const golden = await readGolden()
-    const entries = rebase(golden.entries, 0, home)
-    const expected = summaryOf(fold(entries), golden.nowMs)
-    await server.store.append(
-      home.notebook,
-      entries.map((entry) => [entry]),
-    )
-    expect(await stored()).toEqual(entries)
+async function keep(lines: readonly RawEntry[]): Promise<readonly RawEntry[]> {
+  await server.store.append(
+    home.notebook,
+    lines.map((one) => [one]),
+  )
+  return stored()
+}
+ledgerContract('the database', () => home, keep)
+ledgerContract(
+  'the journal alone',
+  () => home,
+  async (lines) => {
+    await keep(lines)
     await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
-    expect(summaryOf(fold(await stored()), golden.nowMs)).toEqual(expected)
-  })
-})
+    return stored()
+  },
+)
 
 describe('the journal', () => {
   test('holds a line before it is acknowledged', async () => {

@@ -14,6 +14,7 @@ import {
   type View,
 } from '@ivory-crystal/core'
 import { api, Refused, Unreachable, type About, type NotebookRow, type RunState, type Shelf } from './api'
+import { clock } from './clock'
 import { openOutbox, type Outbox, type QuarantinedLine } from './outbox'
 import { openTabs, type Tabs } from './tabs'
 
@@ -103,7 +104,7 @@ export function write(...lines: readonly Line[]): readonly EntryId[] {
   if (!about || !notebook) throw new Error('No notebook is open.')
   let latest = view.latestId
   const entries = lines.map((line): Entry => {
-    const id = nextId(latest, Date.now(), crypto.getRandomValues(new Uint8Array(8)))
+    const id = nextId(latest, clock.now(), crypto.getRandomValues(new Uint8Array(8)))
     latest = id
     return {
       id,
@@ -113,7 +114,7 @@ export function write(...lines: readonly Line[]): readonly EntryId[] {
       subject: line.subject,
       kind: line.kind,
       body: line.body,
-      at: Date.now(),
+      at: clock.now(),
       author: author(),
       device: device(),
     }
@@ -196,7 +197,7 @@ export function hearReading(reading: RunState & { instrument: string }): void {
   const isNew = now !== null && recent[recent.length - 1]?.[0] !== now.sample
   const heard: HeardReading = {
     ...reading,
-    heardAt: performance.now(),
+    heardAt: clock.elapsed(),
     recent: isNew ? [...recent.slice(1 - RECENT_MOST), [now.sample, now.probe.value]] : recent,
   }
   useNotebook.setState({ readings: { ...readings, [reading.instrument]: heard } })

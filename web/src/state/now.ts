@@ -1,12 +1,13 @@
 import { useEffect, useState } from 'react'
+import { clock } from './clock'
 
 /** The time, told again each so many milliseconds. */
 export function useNow(everyMs = 1000): number {
-  const [now, setNow] = useState(() => Date.now())
+  const [now, setNow] = useState(() => clock.now())
   useEffect(() => {
     // A clock outside React: ticking is the effect.
     const timer = setInterval(() => {
-      setNow(Date.now())
+      setNow(clock.now())
     }, everyMs)
     return () => {
       clearInterval(timer)

@@ -3,6 +3,7 @@ import { markOf, type EntryId, type MeltFacts, type Moment, type SignWord } from
 import { isTyping } from '../../../app/KeysHelp'
 import { padKey } from '../../../signature/MarkPad'
 import { sound } from '../../../signature/sounds'
+import { clock } from '../../../state/clock'
 import { strike, useNotebook, write } from '../../../state/notebook'
 
 export interface Marking {
@@ -71,7 +72,7 @@ function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
       return `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one first.`
   }
   const { reading, heardAt, pace } = heard
-  const sinceS = about?.byHand ? 0 : ((performance.now() - heardAt) / 1000) * pace
+  const sinceS = about?.byHand ? 0 : ((clock.elapsed() - heardAt) / 1000) * pace
   write({
     kind: 'mark made',
     subject: melt.id,

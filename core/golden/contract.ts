@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import { fold, nextId, rebase, summaryOf, type EntryId, type RawEntry } from '../src/index'
+
+/** The golden ledger and the view it comes to, for the tests of every part that keeps entries. */
+export interface Golden {
+  readonly nowMs: number
+  readonly title: string
+  readonly entries: readonly RawEntry[]
+}
+const read = (name: string): unknown => JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'))
+export const golden = read('ledger.json') as Golden
+export const expectedView = read('view.v1.json')
+
+type Home = Pick<RawEntry, 'ledger' | 'notebook'>
+
+/**
+ * What every keeper of entries owes: give it lines and take them back, and the notebook tells the same.
+ *
+ * @param name of the part
+ * @param home the ledger and notebook its lines must belong to
+ * @param keep hands lines to an empty keeper and brings back all it then holds
+ */
+export function ledgerContract(
+  name: string,
+  home: () => Home | Promise<Home>,
+  keep: (lines: readonly RawEntry[]) => Promise<readonly RawEntry[]>,
+): void {
+  const moved = async () => rebase(golden.entries, 0, await home())
+  const viewOf = (lines: readonly RawEntry[]) => JSON.parse(JSON.stringify(summaryOf(fold(lines), golden.nowMs))) as unknown
+
+  describe(`the ledger’s contract, kept by ${name}`, () => {
+    test('the golden ledger comes to its expected view', async () => {
+      expect(viewOf(await keep(await moved()))).toEqual(expectedView)
+    })
+    test('handed over backwards and twice, it comes to the same', async () => {
+      const lines = [...(await moved())].reverse()
+      const kept = await keep([...lines, ...lines])
+      expect(kept).toHaveLength(lines.length)
+      expect(viewOf(kept)).toEqual(expectedView)
+    })
+    test('a line of a newer build comes back untouched, and a strike before its target strikes it', async () => {
+      const first = (await moved())[3] as RawEntry
+      const id = (ms: number) => nextId(null, 1_900_000_000_000 + ms, new Uint8Array(8))
+      const newer: RawEntry = { ...first, id: id(1), kind: 'plate developed', v: 3, body: { rf: [0.41, { lane: 2 }] } }
+      const target: RawEntry = { ...first, id: id(3) }
+      const strike: RawEntry = { ...first, id: id(2), kind: 'struck', v: 1, body: { target: target.id, reason: 'typo' } }
+      const kept = await keep([newer, strike, target])
+      expect([...kept].sort((p, q) => (p.id < q.id ? -1 : 1))).toEqual([newer, strike, target])
+      const view = fold(kept)
+      expect(view.newer).toEqual([newer])
+      expect([...view.struck.keys()]).toEqual([target.id as EntryId])
+      expect(view.subjects.get(first.subject)?.live.observed ?? []).toEqual([])
+    })
+  })
+}

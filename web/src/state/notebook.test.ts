@@ -1,0 +1,140 @@
+import { beforeAll, describe, expect, jest, test } from '@jest/globals'
+import {
+  meltsOf,
+  prepsOf,
+  type Answer,
+  type LedgerId,
+  type MeltId,
+  type NotebookId,
+  type RawEntry,
+  type RunId,
+} from '@ivory-crystal/core'
+import { golden } from '../../../core/golden/contract'
+import { clock } from './clock'
+
+const LEDGER = golden.entries[0]?.ledger as LedgerId
+const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
+const put = jest.fn<(group: readonly RawEntry[]) => Promise<void>>()
+
+jest.unstable_mockModule('./api', () => ({
+  api: {
+    about: () => Promise.resolve({ ledger: LEDGER, demo: true, byHand: false }),
+    notebooks: () => Promise.resolve({ notebooks: [{ id: NOTEBOOK, title: 'bench 7' }] }),
+    shelf: () =>
+      Promise.resolve({ compounds: [], solvents: [], solubilities: [], instruments: [], houseRules: [] }),
+    entries: () =>
+      Promise.resolve({ entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })) }),
+    post: (): Promise<{ answers: Answer[] }> => new Promise(() => undefined),
+  },
+  Refused: class extends Error {},
+  Unreachable: class extends Error {},
+}))
+jest.unstable_mockModule('./outbox', () => ({
+  openOutbox: () =>
+    Promise.resolve({
+      put,
+      waiting: () => Promise.resolve([]),
+      quarantined: () => Promise.resolve([]),
+      drain: () => new Promise(() => undefined),
+    }),
+}))
+jest.unstable_mockModule('./tabs', () => ({
+  openTabs: () => ({ tell: () => undefined, listen: () => undefined }),
+}))
+
+const storage = new Map<string, string>()
+Object.assign(globalThis, {
+  localStorage: {
+    getItem: (key: string) => storage.get(key) ?? null,
+    setItem: (key: string, value: string) => storage.set(key, value),
+  },
+})
+Object.defineProperty(globalThis, 'navigator', {
+  value: { locks: { request: () => new Promise(() => undefined) } },
+  configurable: true,
+})
+
+const { hearReading, openNotebook, strike, useNotebook, write } = await import('./notebook')
+
+beforeAll(async () => {
+  await openNotebook(null)
+})
+
+describe('the screen does not wait', () => {
+  test('a mark shows while nothing has been kept or sent', () => {
+    put.mockReturnValue(new Promise(() => undefined))
+    const [melt] = meltsOf(useNotebook.getState().view)
+    const before = melt?.marks.length ?? 0
+    const [id] = write({
+      kind: 'mark made',
+      subject: melt?.id as MeltId,
+      body: {
+        run: melt?.run?.id as RunId,
+        slot: 1,
+        moment: 'early sign',
+        pressedAtS: 300,
+        lastSample: 300,
+        lastProbe: { text: '77.0', value: 77 },
+      },
+    })
+    const marks = meltsOf(useNotebook.getState().view)[0]?.marks ?? []
+    expect(marks).toHaveLength(before + 1)
+    expect(marks.at(-1)?.entry.id).toBe(id)
+    expect(useNotebook.getState().waiting).toBe(1)
+    expect(put).toHaveBeenCalledTimes(1)
+  })
+  test('lines written together are kept together, in order, after everything seen', () => {
+    const { latestId } = useNotebook.getState().view
+    const prep = prepsOf(useNotebook.getState().view)[0]?.id as never
+    const ids = write(
+      { kind: 'observed', subject: prep, body: { station: 'plan', text: 'one' } },
+      { kind: 'observed', subject: prep, body: { station: 'plan', text: 'two' } },
+    )
+    expect(put.mock.lastCall?.[0].map((entry) => entry.id)).toEqual(ids)
+    expect([latestId, ...ids]).toEqual([latestId, ...ids].sort())
+  })
+  test('a clock that has gone back does not put a line before what was seen', () => {
+    const real = clock.now
+    clock.now = () => 1000
+    const prep = prepsOf(useNotebook.getState().view)[0]
+    const [id] = write({
+      kind: 'observed',
+      subject: prep?.id as never,
+      body: { station: 'plan', text: 'late' },
+    })
+    clock.now = real
+    const entry = put.mock.lastCall?.[0][0]
+    expect(entry?.at).toBe(1000)
+    expect((id ?? '') >= (useNotebook.getState().view.latestId ?? '')).toBe(true)
+  })
+  test('a strike takes the line out at once', () => {
+    const [prep] = prepsOf(useNotebook.getState().view)
+    const line = prep?.observations.at(-1)
+    if (line) strike(line, 'written by mistake')
+    expect(prepsOf(useNotebook.getState().view)[0]?.observations.map((one) => one.id)).not.toContain(line?.id)
+  })
+})
+
+test('readings that pass are kept for the live rate, and only of the run they belong to', () => {
+  const reading = (id: string, sample: number) =>
+    hearReading({
+      instrument: 'block',
+      id: id as RunId,
+      melt: 'm' as MeltId,
+      notebook: NOTEBOOK,
+      pace: 1,
+      reading: {
+        sample,
+        atS: sample,
+        probe: { text: `${50 + sample}.0`, value: 50 + sample },
+        phase: 'ramping',
+        tubes: [],
+      },
+    })
+  for (let sample = 1; sample <= 120; sample++) reading('first', sample)
+  reading('first', 120)
+  expect(useNotebook.getState().readings['block']?.recent).toHaveLength(90)
+  expect(useNotebook.getState().readings['block']?.recent.at(-1)).toEqual([120, 170])
+  reading('second', 1)
+  expect(useNotebook.getState().readings['block']?.recent).toEqual([[1, 51]])
+})
