@@ -28,13 +28,16 @@ export async function step(sentence, what) {
   process.stdout.write(`   done in ${((Date.now() - from) / 1000).toFixed(1)} s\n`)
 }
 
-/** Installs the packages of the lock file when they are missing or older than it. */
+/**
+ * Installs the packages of the lock file when they are missing or older than it. `npm install` and not `npm ci`:
+ * the latter insists on lock entries for optional binaries of every other platform, which not every registry has.
+ */
 export async function install() {
   const marker = join(ROOT, 'node_modules', '.package-lock.json')
   const lock = join(ROOT, 'package-lock.json')
   if (existsSync(marker) && statSync(marker).mtimeMs >= statSync(lock).mtimeMs - 1000) return
   await step('Installing packages (a minute or two the first time) …', () =>
-    run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']),
+    run('npm', ['install', '--no-save', '--no-fund', '--no-audit', '--loglevel=error']),
   )
 }
 

@@ -1,4 +1,4 @@
-import { eutecticOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
+import { eutecticOf, meltsOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { RangeLadder } from '../signature/RangeLadder'
 import { useNotebook } from '../state/notebook'
@@ -13,6 +13,7 @@ export function PrepLadder({ prep }: { prep: PrepFacts }) {
   const line = eutecticOf(prep)
   const ranges = rangesOf(view, prep.id)
   const rule = ranges[0]?.conventions.onsetRule
+  const simulated = meltsOf(view, prep.id).some((melt) => melt.run?.started.body.simulated)
   return (
     <>
       <RangeLadder
@@ -24,7 +25,7 @@ export function PrepLadder({ prep }: { prep: PrepFacts }) {
             label: `eutectic with ${line.impurity} ${fixed(line.temperatureC, 1)}${line.estimated ? ', estimated' : ''}`,
           }
         }
-        note={`raw, as the probe read; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
+        note={`${simulated ? 'simulated block; ' : ''}raw, as the probe read; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
       />
       {ranges
         .filter((row) => row.hasRun && row.trouble)

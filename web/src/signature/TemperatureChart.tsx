@@ -57,8 +57,8 @@ export function TemperatureChart({
           {
             y: watchFromC,
             y2: stopC,
-            fillColor: css('--ember-wash'),
-            opacity: 0.8,
+            fillColor: css('--ember'),
+            opacity: 0.1,
             borderColor: 'transparent',
             label: {
               text: `watch from ${watchFromC.toFixed(0)} to ${stopC.toFixed(0)}`,
