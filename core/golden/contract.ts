@@ -71,7 +71,7 @@ export function ledgerContract(
       expect([...kept].sort((p, q) => (p.id < q.id ? -1 : 1))).toEqual([newer, strike, target])
       const view = fold(kept)
       expect(view.newer).toEqual([newer])
-      expect([...view.struck.keys()]).toEqual([target.id as EntryId])
+      expect([...view.struck.keys()]).toEqual([target.id])
       expect(view.subjects.get(first.subject)?.live.observed ?? []).toEqual([])
     })
   })
