@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process'
 import { cp, mkdtemp, rm, writeFile } from 'node:fs/promises'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { freePort } from '../scripts/free-port.mjs'
 import { PROJECT } from '../server/src/paths'
 import { ms, ratio, type Row } from './table'
 
@@ -75,18 +75,6 @@ function untilReady(script: string, folder: string): Promise<number> {
     })
     child.on('exit', () => {
       resolve(took)
-    })
-  })
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number }
-      probe.close(() => {
-        resolve(port)
-      })
     })
   })
 }

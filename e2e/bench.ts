@@ -1,9 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, type Page } from '@playwright/test'
+import { freePort } from '../scripts/free-port.mjs'
 
 const MAIN = join(import.meta.dirname, '..', 'server', 'dist', 'main.js')
 const BLOCK = '/api/instruments/programmable-block'
@@ -98,18 +98,6 @@ export class Bench {
     const path = `/api/notebooks/${notebooks[0]?.id ?? ''}/entries`
     return ((await (await fetch(this.url + path)).json()) as { entries: never[] }).entries
   }
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number }
-      probe.close(() => {
-        resolve(port)
-      })
-    })
-  })
 }
 
 /** Tests get a server with the demo notebook, or one with an empty notebook of their own. */

@@ -18,6 +18,7 @@ import { netMass } from './weighing/netMass'
 import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from './weighing/recovery'
 
 export * from './contract'
+export type * from './wire'
 export { attempt, ImpossibleInput } from './problems'
 
 /** The part of the science that is built so far, held to the contract's signatures. */

@@ -1,11 +1,10 @@
 import { createServer } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { fold, summaryOf, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import { fold, summaryOf, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
 import { ledgerContract } from '../../../core/golden/contract'
 import type { NotebookFile } from '../exchange/notebookFile'
 import { PortTaken, type RunningServer } from '../server'
-import type { Shelf } from '../shelf/shelf'
 import { line, serve, tempFolder } from '../testing/bench'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>

@@ -9,10 +9,10 @@ import {
   type MeltId,
   type NotebookId,
   type RawEntry,
+  type RunState,
 } from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
 import { handClock, line, serve, tempFolder, type HandClock } from '../testing/bench'
-import type { RunState } from './bench'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let server: RunningServer
@@ -162,6 +162,24 @@ describe('a run on the clock', () => {
       instruments: { run: RunState }[]
     }
     expect(instruments[0]?.run).toMatchObject({ pace: 1, reading: { phase: 'holding' } })
+  })
+
+  test('a run nobody attended for two days goes on by four hours and no more', async () => {
+    await open(false)
+    await plan()
+    const run = await start()
+    await command(run, { kind: 'preheat', toC: 79 })
+    await pass(10)
+    await server.close()
+    clock.move(48 * 3600_000)
+    await open(false)
+    const { instruments } = (await request(at()).get('/api/instruments')).body as {
+      instruments: { run: RunState }[]
+    }
+    const sample = instruments[0]?.run.reading?.sample ?? 0
+    expect(sample).toBeGreaterThanOrEqual(4 * 3600)
+    expect(sample).toBeLessThanOrEqual(4 * 3600 + 20)
+    expect(instruments[0]?.run.reading?.phase).toBe('holding')
   })
 
   test('a block that was left hot is cooler when it is asked later, and free', async () => {

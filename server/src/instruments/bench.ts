@@ -11,22 +11,24 @@ import {
   type BlockState,
   type Bodies,
   type Entry,
+  type Instrument,
+  type InstrumentState,
   type KnownEntry,
   type MeltId,
   type NotebookId,
   type RawEntry,
   type RunId,
+  type RunState,
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'
 import type { Passing, PassingFeed } from '../ledger/stream'
-import type { Instrument } from '../shelf/seed'
 
 const TICK_MS = 1000
 const FLUSH_EVERY_MS = 5000
 const TRACE_MOST = 60
-/** A run nobody attended for this long is ended by the recorder, s of instrument time. */
+/** Time that nobody attended, as while a laptop slept, passes for the instruments up to this much, s. */
 const UNATTENDED_MOST_S = 4 * 3600
 /** After this long a resting block is at the temperature of the room, s. */
 const REST_MOST_S = 3 * 3600
@@ -50,20 +52,6 @@ interface Stand {
   run: Run | null
   /** The block at rest, as of this wall time. */
   rest: { state: BlockState; atMs: number }
-}
-
-export interface RunState {
-  readonly id: RunId
-  readonly melt: MeltId
-  readonly notebook: NotebookId
-  readonly pace: number
-  readonly reading: BlockReading | null
-}
-
-interface InstrumentState {
-  readonly instrument: Instrument
-  readonly blockC: number
-  readonly run: RunState | null
 }
 
 export interface SimulatedBench extends PassingFeed {
@@ -266,9 +254,14 @@ function stateOf(stand: Stand, clock: Clock): InstrumentState {
   return { instrument: stand.instrument, blockC: stand.rest.state.blockC, run: null }
 }
 
+/** Instrument time that should have been reached by now. */
 function dueS(run: Run, now: number): number {
   const { atS, atMs, pace } = run.anchor
-  return atS + Math.floor(((now - atMs) / 1000) * pace)
+  const due = atS + Math.floor(((now - atMs) / 1000) * pace)
+  const most = run.state.sample + UNATTENDED_MOST_S
+  if (due <= most) return due
+  run.anchor = { atS: most, atMs: now, pace }
+  return most
 }
 
 /** Hurried time goes back to real time when hands or eyes are needed: preheated, near the window, or at the end. */
@@ -415,7 +408,7 @@ async function restore(
     (last, { body }) => Math.max(last, body.firstSample + body.probeC.length - 1),
     0,
   )
-  const due = byHand ? written : Math.min(dueS(run, clock.now()), written + UNATTENDED_MOST_S)
+  const due = byHand ? written : dueS(run, clock.now())
   resume(run, Math.max(written, due), playTo, kept, clock)
   run.unwritten = kept.filter((reading) => reading.sample > written)
   run.last = kept.at(-1) ?? null

@@ -8,6 +8,7 @@ import {
   type EntryId,
   type LedgerId,
   type NotebookId,
+  type NotebookRow,
   type RawEntry,
   type StoredEntry,
 } from '@ivory-crystal/core'
@@ -16,12 +17,6 @@ import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
 import { readJournal, type Journal, type JournalLine } from './journal'
-
-interface NotebookRow {
-  readonly id: NotebookId
-  readonly title: string
-  readonly createdAt: number
-}
 
 interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */

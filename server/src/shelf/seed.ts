@@ -2,9 +2,9 @@ import {
   CORE_VERSION,
   DEFAULT_HOUSE_RULES,
   PROGRAMMABLE_BLOCK,
-  type BlockCharacter,
   type Compound,
   type Conventions,
+  type Instrument,
   type InstrumentId,
   type SolubilityRow,
   type Solvent,
@@ -13,14 +13,6 @@ import { count } from 'drizzle-orm'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
-
-export interface Instrument {
-  readonly id: InstrumentId
-  readonly name: string
-  readonly sort: 'programmable block'
-  readonly simulated: true
-  readonly character: BlockCharacter
-}
 
 type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'instrument' | 'house rules'
 interface Item {

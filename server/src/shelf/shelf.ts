@@ -1,17 +1,8 @@
 import { desc } from 'drizzle-orm'
 import { Router } from 'express'
-import type { Compound, Conventions, SolubilityRow, Solvent } from '@ivory-crystal/core'
+import type { Compound, Shelf } from '@ivory-crystal/core'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
-import type { Instrument } from './seed'
-
-export interface Shelf {
-  readonly compounds: readonly Compound[]
-  readonly solvents: readonly Solvent[]
-  readonly solubilities: readonly SolubilityRow[]
-  readonly instruments: readonly Instrument[]
-  readonly houseRules: readonly Conventions[]
-}
 
 /** The newest version of everything on the shelf. */
 export async function readShelf(db: Database): Promise<Shelf> {

@@ -1,55 +1,17 @@
 import type {
+  About,
   Answer,
   BlockCommand,
-  BlockReading,
-  Compound,
-  Conventions,
-  BlockCharacter,
   InstrumentId,
-  LedgerId,
+  InstrumentState,
   MeltId,
   NotebookId,
+  NotebookRow,
   RunId,
-  SolubilityRow,
-  Solvent,
+  RunState,
+  Shelf,
   StoredEntry,
 } from '@ivory-crystal/core'
-
-export interface About {
-  readonly ledger: LedgerId
-  readonly demo: boolean
-  readonly byHand: boolean
-}
-export interface NotebookRow {
-  readonly id: NotebookId
-  readonly title: string
-}
-interface Instrument {
-  readonly id: InstrumentId
-  readonly name: string
-  readonly sort: string
-  readonly simulated: boolean
-  readonly character: BlockCharacter
-}
-export interface Shelf {
-  readonly compounds: readonly Compound[]
-  readonly solvents: readonly Solvent[]
-  readonly solubilities: readonly SolubilityRow[]
-  readonly instruments: readonly Instrument[]
-  readonly houseRules: readonly Conventions[]
-}
-export interface RunState {
-  readonly id: RunId
-  readonly melt: MeltId
-  readonly notebook: NotebookId
-  readonly pace: number
-  readonly reading: BlockReading | null
-}
-export interface InstrumentState {
-  readonly instrument: Instrument
-  readonly blockC: number
-  readonly run: RunState | null
-}
 
 /** The server said no, with a sentence to show. */
 export class Refused extends Error {}

@@ -135,6 +135,8 @@ test('readings that pass are kept for the live rate, and only of the run they be
   reading('first', 120)
   expect(useNotebook.getState().readings['block']?.recent).toHaveLength(90)
   expect(useNotebook.getState().readings['block']?.recent.at(-1)).toEqual([120, 170])
+  reading('first', 80)
+  expect(useNotebook.getState().readings['block']?.reading?.sample).toBe(120)
   reading('second', 1)
   expect(useNotebook.getState().readings['block']?.recent).toEqual([[1, 51]])
 })

@@ -1,19 +1,23 @@
 import { create } from 'zustand'
 import {
-  EMPTY_VIEW,
-  fold,
-  KINDS,
-  nextId,
+  type About,
   type Bodies,
+  EMPTY_VIEW,
   type Entry,
   type EntryId,
+  fold,
   type Kind,
+  KINDS,
+  nextId,
   type NotebookId,
+  type NotebookRow,
   type RawEntry,
+  type RunState,
+  type Shelf,
   type SubjectId,
   type View,
 } from '@ivory-crystal/core'
-import { api, Refused, Unreachable, type About, type NotebookRow, type RunState, type Shelf } from './api'
+import { api, Refused, Unreachable } from './api'
 import { clock } from './clock'
 import { openOutbox, type Outbox, type QuarantinedLine } from './outbox'
 import { openTabs, type Tabs } from './tabs'
@@ -187,11 +191,20 @@ function takeIn(entries: readonly RawEntry[]): void {
 }
 
 const RECENT_MOST = 90
+const sampleOf = (run: RunState) => run.reading?.sample ?? -1
 
-/** Takes in a reading as it passes. */
+/**
+ * Takes in a reading as it passes. An answer to a command may come after a newer reading of the stream: what it
+ * says of the pace counts, its older reading does not.
+ */
 export function hearReading(reading: RunState & { instrument: string }): void {
   const { readings } = useNotebook.getState()
   const before = readings[reading.instrument]
+  if (before?.id === reading.id && sampleOf(reading) < sampleOf(before)) {
+    const { pace } = reading
+    useNotebook.setState({ readings: { ...readings, [reading.instrument]: { ...before, pace } } })
+    return
+  }
   const recent = before?.id === reading.id ? before.recent : []
   const now = reading.reading
   const isNew = now !== null && recent[recent.length - 1]?.[0] !== now.sample

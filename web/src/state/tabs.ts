@@ -1,5 +1,4 @@
-import type { RawEntry } from '@ivory-crystal/core'
-import type { RunState } from './api'
+import type { RawEntry, RunState } from '@ivory-crystal/core'
 
 /** What the tabs of one browser tell each other. */
 type TabMessage =

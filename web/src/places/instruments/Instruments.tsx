@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { meltOf } from '@ivory-crystal/core'
+import { type InstrumentState, meltOf } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { Figure } from '../../parts/Figure'
 import { Title } from '../../parts/Title'
-import { api, type InstrumentState } from '../../state/api'
+import { api } from '../../state/api'
 import { useNotebook } from '../../state/notebook'
 
 const ASK_EVERY_MS = 5000

@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
-import { api, type NotebookRow } from '../../state/api'
+import { api } from '../../state/api'
+import type { NotebookRow } from '@ivory-crystal/core'
 import { useNotebook } from '../../state/notebook'
 
 /** A whole notebook out as one JSON file, and in again. */

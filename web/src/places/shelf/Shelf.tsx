@@ -1,10 +1,9 @@
 import { useDeferredValue, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { hazardLine, type Compound } from '@ivory-crystal/core'
+import { type Compound, hazardLine, type Shelf as ShelfData } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Title } from '../../parts/Title'
-import type { Shelf as ShelfData } from '../../state/api'
 import { useNotebook } from '../../state/notebook'
 
 type Sort = 'compounds' | 'solvents' | 'solubilities'

@@ -30,7 +30,7 @@ export function RunControls({ melt, run }: { melt: MeltFacts; run: Run }) {
               run.command({ kind: 'preheat', toC: plan.startC })
             }}
           >
-            Preheat to {fixed(plan.startC, 1)} °C
+            {plan.segments[0]?.kind === 'cool' ? 'Let it cool to' : 'Preheat to'} {fixed(plan.startC, 1)} °C
           </Button>
         )}
         {needsTubes && (

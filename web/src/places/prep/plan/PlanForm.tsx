@@ -3,20 +3,20 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useForm, useWatch } from 'react-hook-form'
 import {
+  type Compound,
+  type Conventions,
   CORE_VERSION,
   DEFAULT_HOUSE_RULES,
   massOf,
-  sampleOf,
-  workingTemperatures,
-  type Compound,
-  type Conventions,
   type PrepFacts,
+  sampleOf,
+  type Shelf,
   type Solvent,
+  workingTemperatures,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
 import { SolventColumn } from '../../../signature/SolventColumn'
-import type { Shelf } from '../../../state/api'
 import { useNotebook, write } from '../../../state/notebook'
 import {
   outcomeOf,

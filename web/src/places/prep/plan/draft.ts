@@ -1,17 +1,17 @@
 import {
   attempt,
-  planCrystallization,
-  proposedVolumeML,
-  readReading,
-  withVolumeML,
   type Compound,
   type CrystallizationInput,
   type CrystallizationPlan,
+  planCrystallization,
+  proposedVolumeML,
+  readReading,
+  type Shelf,
   type SolubilityPoint,
   type SolubilityRow,
   type Solvent,
+  withVolumeML,
 } from '@ivory-crystal/core'
-import type { Shelf } from '../../../state/api'
 import type { TypedPoint } from './PointsField'
 
 /** The plan as it is being typed. */
