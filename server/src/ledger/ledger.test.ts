@@ -1,6 +1,6 @@
 import { appendFile, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { fold, type NotebookId, type RawEntry } from '@ivory-crystal/core'
 import { ledgerContract } from '../../../core/golden/contract'
 import type { RunningServer } from '../server'
@@ -16,8 +16,6 @@ const said: string[] = []
 async function open(): Promise<void> {
   said.length = 0
   server = await serve(folder.path, { say: (sentence) => said.push(sentence) })
-  const [first] = await server.store.notebooks()
-  home = { ledger: server.store.ledger, notebook: first?.id as NotebookId }
 }
 async function reopen(between: () => Promise<unknown> = async () => undefined): Promise<void> {
   await server.close()
@@ -27,11 +25,16 @@ async function reopen(between: () => Promise<unknown> = async () => undefined): 
 const journal = () => join(folder.path, 'journal.jsonl')
 const stored = async () => (await server.store.after(home.notebook, 0)).map((one) => one.entry)
 
-beforeEach(async () => {
+/** One data folder for all; each test writes to a notebook of its own. */
+beforeAll(async () => {
   folder = await tempFolder()
   await open()
 })
-afterEach(async () => {
+beforeEach(async () => {
+  const { id } = await server.store.createNotebook({ title: 'of one test' })
+  home = { ledger: server.store.ledger, notebook: id }
+})
+afterAll(async () => {
   await server.close()
   await folder.remove()
 })
@@ -127,7 +130,9 @@ describe('the journal', () => {
   test('holds a line before it is acknowledged', async () => {
     const one = line(home)
     await server.store.append(home.notebook, [[one]])
-    const batches = (await readJournal(journal())).filter((row) => row.line === 'batch')
+    const batches = (await readJournal(journal())).filter(
+      (row) => row.line === 'batch' && row.notebook === home.notebook,
+    )
     expect(batches).toEqual([
       {
         line: 'batch',
@@ -175,7 +180,7 @@ describe('the journal', () => {
     await server.store.append(home.notebook, [[one]])
     const { ledger } = home
     await reopen(() => rm(journal()))
-    expect(home.ledger).toBe(ledger)
+    expect(server.store.ledger).toBe(ledger)
     await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
     expect(await stored()).toEqual([one])
   })

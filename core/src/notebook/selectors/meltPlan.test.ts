@@ -1,0 +1,90 @@
+import { describe, expect, test } from '@jest/globals'
+import { golden } from '../../../golden/contract'
+import {
+  DEFAULT_HOUSE_RULES,
+  eutecticOf,
+  fold,
+  liveRate,
+  meltsOf,
+  planMelt,
+  plannedCurve,
+  prepsOf,
+  PROGRAMMABLE_BLOCK,
+  rateBetween,
+  readCurve,
+  readingsOf,
+  type PlannedTube,
+  type PrepFacts,
+} from '../../index'
+
+const view = fold(golden.entries)
+const [adipic, benzil] = prepsOf(view) as [PrepFacts, PrepFacts]
+const melt = meltsOf(view, benzil.id)[0] as NonNullable<ReturnType<typeof meltsOf>[number]>
+const tube = (role: 'crude' | 'product', slot: number): PlannedTube => ({
+  slot,
+  sample: benzil.samples.find((sample) => sample.role === role)?.id as PlannedTube['sample'],
+  label: role,
+  fillMm: 2,
+  grain: 'fine',
+})
+const plan = (tubes: PlannedTube[], blockC = 22, prep = benzil) => {
+  const planned = planMelt(prep, tubes, PROGRAMMABLE_BLOCK, blockC, DEFAULT_HOUSE_RULES)
+  if (!planned.ok) throw new Error(planned.problem.sentence)
+  return planned.value
+}
+
+describe('planning a melt of a prep', () => {
+  test('a crude whose impurity is known pulls the start below its eutectic', () => {
+    const line = eutecticOf(benzil)
+    expect(line).toMatchObject({ impurity: 'benzoin', estimated: true })
+    expect(plan([tube('crude', 1), tube('product', 2)]).plan.startC).toBeCloseTo(
+      (line?.temperatureC ?? 0) - 2,
+      9,
+    )
+  })
+  test('the product alone starts where house rules say', () => {
+    expect(plan([tube('product', 1)]).plan.startC).toBe(94 - 15)
+    expect(plan([tube('product', 1)]).input.firstLiquidFromC).toBeUndefined()
+  })
+  test('an impurity nobody named has no eutectic to go by', () => {
+    expect(eutecticOf(adipic)).toBeNull()
+  })
+  test('the block as it is now is planned with', () => {
+    expect(plan([tube('product', 1)], 140).plan.segments[0]?.kind).toBe('cool')
+  })
+})
+
+describe('curves for drawing', () => {
+  test('the planned ramp begins when the run’s did, and joins up', () => {
+    const curve = plannedCurve(melt)
+    const ramp = melt.run?.commands.find(({ body }) => body.command.kind === 'ramp')?.body.atS ?? 0
+    expect(curve.map(([minute]) => minute)).toContain(ramp / 60)
+    expect(curve[curve.length - 1]?.[1]).toBe(melt.planned.body.plan.stopC)
+    expect(curve[0]).toEqual([0, 22])
+  })
+  test('what was read keeps its ends and is thinned to what can be drawn', () => {
+    const readings = readingsOf(view, melt.id, melt.run?.id as never)
+    const curve = readCurve(view, melt, 100)
+    expect(curve.length).toBeLessThanOrEqual(100)
+    expect(curve[0]).toEqual([1 / 60, readings.probeC.get(1)])
+    expect(curve.every(([minute], i) => i === 0 || minute > (curve[i - 1]?.[0] ?? 0))).toBe(true)
+    expect(readCurve(view, { ...melt, run: null })).toEqual([])
+  })
+})
+
+describe('rates from instrument time', () => {
+  const readings = readingsOf(view, melt.id, melt.run?.id as never)
+  test('over the melting it is the ramp’s', () => {
+    expect(rateBetween(readings, 900, 1500)).toBeCloseTo(1, 1)
+  })
+  test('nothing on record, no rate', () => {
+    expect(rateBetween(readings, 90_000, 91_000)).toBeNull()
+  })
+  test('live, it takes in what was heard and is not yet on record', () => {
+    const last = readings.lastSample
+    const heard = Array.from({ length: 60 }, (_, i) => [last + i + 1, 50 + (2 * i) / 60] as const)
+    expect(liveRate(view, melt, heard)).toBeCloseTo(2, 1)
+    expect(liveRate(view, { ...melt, run: null }, heard)).toBeNull()
+    expect(liveRate(view, melt, [])).toBeNull()
+  })
+})

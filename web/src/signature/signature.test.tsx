@@ -1,0 +1,175 @@
+import { describe, expect, test } from '@jest/globals'
+import { renderToStaticMarkup } from 'react-dom/server'
+import type { EntryId, Mark, TubeLook } from '@ivory-crystal/core'
+import { Lens } from './Lens'
+import { MarkPad, padKey } from './MarkPad'
+import { RangeLadder, type LadderRow } from './RangeLadder'
+import { SolventColumn } from './SolventColumn'
+
+const reading = (text: string) => ({ text, value: Number(text) })
+
+describe('the mark pad', () => {
+  const tubes = [
+    { slot: 1, label: 'Crude benzil', note: 'tube 1' },
+    { slot: 2, label: 'Benzil', note: 'tube 2' },
+  ]
+  const mark = (
+    slot: number,
+    moment: 'early sign' | 'first liquid',
+    text: string | null,
+    word: string | null = null,
+  ): Mark =>
+    ({
+      entry: { id: `${slot} ${moment} ${text}` as EntryId, body: { slot, moment, pressedAtS: 125 } },
+      temperature: text === null ? null : reading(text),
+      word,
+    }) as unknown as Mark
+  const pad = (marks: Mark[]) =>
+    renderToStaticMarkup(
+      <MarkPad
+        tubes={tubes}
+        marks={marks}
+        onset="the first distinct drop"
+        disabled={false}
+        onPress={() => undefined}
+      />,
+    )
+  const cells = (html: string) => html.match(/<button.*?<\/button>/gs) ?? []
+
+  test('nine keys stand for three moments of three tubes, in either case', () => {
+    expect(['q', 'W', 'e', 'A', 's', 'D', 'z', 'X', 'c'].map(padKey)).toEqual(
+      (['early sign', 'first liquid', 'all liquid'] as const).flatMap((moment) =>
+        [1, 2, 3].map((slot) => ({ moment, slot })),
+      ),
+    )
+    expect([padKey('p'), padKey('Enter'), padKey('')]).toEqual([null, null, null])
+  })
+  test('open areas all look alike: nothing hints at what a tube will do', () => {
+    const [open, ...others] = [0, 1, 3, 4, 6, 7].map((i) =>
+      (cells(pad([]))[i] ?? '').replace(/aria-label="[^"]*"/, '').replace(/>[QWEASDZXC]</, '><'),
+    )
+    expect(others).toEqual(Array(5).fill(open))
+  })
+  test('an area without a tube cannot be pressed', () => {
+    expect([2, 5, 8].map((i) => (cells(pad([]))[i] ?? '').includes('disabled'))).toEqual([true, true, true])
+    expect(pad([])).toContain('no tube')
+  })
+  test('as many early signs as were seen stand in their area, with word and time', () => {
+    const [first] = cells(
+      pad([mark(1, 'early sign', '77.8', 'shrinks'), mark(1, 'early sign', '78.1', 'sweats')]),
+    )
+    expect(first).toContain('77.8')
+    expect(first).toContain('shrinks · 2:05')
+    expect(first).toContain('78.1')
+  })
+  test('a mark whose temperature is still to come says so, aloud too', () => {
+    const html = pad([mark(2, 'first liquid', null)])
+    expect(html).toContain('…')
+    expect(html).toContain('marked at a temperature still to come °C')
+  })
+})
+
+describe('the range ladder', () => {
+  const row = (change: Partial<LadderRow>): LadderRow => ({
+    key: 'k',
+    label: 'Product',
+    note: 'tube 2',
+    onset: reading('93.8'),
+    clear: reading('95.0'),
+    signs: [],
+    tone: 'product',
+    ...change,
+  })
+  const ladder = (rows: LadderRow[], eutectic: { temperatureC: number; label: string } | null = null) =>
+    renderToStaticMarkup(
+      <RangeLadder rows={rows} literature={{ lowC: 94, highC: 96 }} eutectic={eutectic} note="raw" />,
+    )
+  const bars = (html: string) =>
+    [...html.matchAll(/<rect x="([\d.]+)" y="\d+" width="([\d.]+)" height="18"/g)].map(
+      (m) => [Number(m[1]), Number(m[2])] as const,
+    )
+
+  test('keeps the digits of the readings and says the ranges aloud', () => {
+    const html = ladder([row({ onset: reading('93.80') })])
+    expect(html).toContain('>93.80<')
+    expect(html).toContain('Product: 93.80 to 95.0 °C. Literature 94 to 96 °C.')
+  })
+  test('bars lie where their temperatures are, all on one axis', () => {
+    const [crude, product] = bars(
+      ladder([
+        row({ key: 'c', onset: reading('84'), clear: reading('90') }),
+        row({ onset: reading('93'), clear: reading('96') }),
+      ]),
+    )
+    const perDegree = (crude?.[1] ?? 0) / 6
+    expect(product?.[1]).toBeCloseTo(3 * perDegree, 6)
+    expect((product?.[0] ?? 0) - (crude?.[0] ?? 0)).toBeCloseTo(9 * perDegree, 6)
+  })
+  test('one number alone is no bar', () => {
+    const html = ladder([row({ clear: null }), row({ key: 'n', onset: null, clear: null })])
+    expect(bars(html)).toEqual([])
+    expect(html).toContain('no clear point')
+    expect(html).toContain('nothing marked')
+  })
+  test('the axis takes in the eutectic and every sign', () => {
+    const html = ladder([row({ signs: [{ temperature: reading('71.2'), word: 'shrinks' }] })], {
+      temperatureC: 66.4,
+      label: 'eutectic 66.4, estimated',
+    })
+    expect(html).toContain('eutectic 66.4, estimated')
+    expect(html).toContain('shrinks 71.2')
+    const positions = [...html.matchAll(/(?:x|d)="M?(-?[\d.]+)/g)].map((m) => Number(m[1]))
+    expect(Math.min(...positions)).toBeGreaterThanOrEqual(0)
+  })
+})
+
+describe('the solvent column', () => {
+  const column = (addedML: number | null, staysDissolvedML: number | null = 10.4) =>
+    renderToStaticMarkup(
+      <SolventColumn
+        addedML={addedML}
+        dissolveML={3.5}
+        toML={11}
+        staysDissolvedML={staysDissolvedML}
+        impurity="benzoin"
+      />,
+    )
+  test('planned, it stands at where to dilute, with where to dissolve and the grit mark', () => {
+    const html = column(null)
+    expect(html).toContain('11.0 mL planned; dissolve near 3.5, dilute to 11.0 mL')
+    for (const mark of ['dissolve 3.5', 'dilute to 11.0', 'it is grit', 'benzoin just'])
+      expect(html).toContain(mark)
+  })
+  test('at work, it fills with what was added', () => {
+    const height = (html: string) => Number(/<rect[^>]*height="([\d.]+)"/.exec(html)?.[1])
+    expect(height(column(8)) / height(column(4))).toBeCloseTo(2, 6)
+    expect(height(column(0))).toBe(0)
+    expect(column(4)).toContain('4.0 mL added so far')
+  })
+  test('its labels do not run into each other', () => {
+    const at = [...column(null).matchAll(/<text x="110" y="([\d.]+)"/g)]
+      .map((m) => Number(m[1]))
+      .sort((p, q) => p - q)
+    expect(at.length).toBeGreaterThanOrEqual(5)
+    at.slice(1).forEach((y, i) => expect(y - (at[i] ?? 0)).toBeGreaterThanOrEqual(13.9))
+  })
+  test('more than planned still fits', () => {
+    expect(column(60)).toContain('60.0 mL added so far')
+  })
+})
+
+test.each<[TubeLook, string]>([
+  ['not in', 'not in the block'],
+  ['powder', 'dry powder'],
+  ['shrunk', 'drawn away from the wall'],
+  ['sweating', 'wet at the wall'],
+  ['drops', 'drops in the bulk'],
+  ['slush', 'slush'],
+  ['last crystals', 'a few crystals left'],
+  ['clear', 'clear liquid'],
+  ['bubbling', 'bubbles, darkening'],
+])('the lens says what it shows: %s', (look, said) => {
+  const html = renderToStaticMarkup(<Lens tubes={[{ look, liquidFraction: 0.4 }]} slots={[2]} />)
+  expect(html).toContain(`Simulated tube 2: ${said}`)
+  expect(html).toContain('no tube in slot 1')
+})
