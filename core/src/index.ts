@@ -79,7 +79,14 @@ export {
 export { VISIBLE_LIQUID_FRACTION } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
 export { flaskForML } from './solubility/glassware'
-export { proposedVolumeML, withVolumeML, workingTemperatures } from './solubility/volume'
+export { isTooFast, minutesToWindow } from './heating/watching'
+export {
+  gritMarkML,
+  pastThePlanML,
+  proposedVolumeML,
+  withVolumeML,
+  workingTemperatures,
+} from './solubility/volume'
 export { whyThisSolvent } from './procedures/reasons'
 export { DEFAULT_HOUSE_RULES } from './conventions/schools'
 export { fusionOf } from './reference/fusionOf'

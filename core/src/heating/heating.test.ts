@@ -1,7 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { RampInput } from '../index'
-import { DEFAULT_HOUSE_RULES, meltMin, observedRange, planRamp, rateOf, zeroRateRange } from '../index'
+import {
+  DEFAULT_HOUSE_RULES,
+  isTooFast,
+  meltMin,
+  minutesToWindow,
+  observedRange,
+  planRamp,
+  rateOf,
+  zeroRateRange,
+} from '../index'
 
 const apparatus = {
   ambientC: 22,
@@ -130,6 +139,13 @@ describe('what heating does to a range', () => {
     expect(zeroRateRange(runs).clearC).toBeCloseTo(95, 9)
     expect(() => zeroRateRange(runs.slice(0, 1))).toThrow('two different rates')
   })
+})
+
+test('while it is watched: minutes to the window, and too fast', () => {
+  const plan = { watchFromC: 89, rateCPerMin: 2 }
+  expect([minutesToWindow(plan, 84), minutesToWindow(plan, 95)]).toEqual([2.5, 0])
+  const { meltRate } = DEFAULT_HOUSE_RULES
+  expect([1, 2.1, 2.3].map((rate) => isTooFast(rate, meltRate))).toEqual([false, false, true])
 })
 
 describe('live rate', () => {

@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import type { Entry } from '../index'
 import {
+  gritMarkML,
+  pastThePlanML,
   planCrystallization,
   proposedVolumeML,
   smallFlaskSteps,
@@ -42,6 +44,7 @@ describe('the steps', () => {
     expect(caution('heat-solvent')).toContain('no flame')
     expect(caution('wet-the-crude')).toContain('melts to an oil')
     expect(caution('off-the-heat')).toContain('Never a tight stopper')
+    expect(caution('cool-undisturbed')).toContain('a fresh boiling stone')
     expect(smallFlaskSteps(adipic)[0]?.caution).not.toContain('flame')
   })
   test('grit gets a step of its own, and no dilution is asked for at the least volume', () => {
@@ -78,6 +81,13 @@ describe('the volume', () => {
     expect(planCrystallization(withVolumeML(rest, 7)).hotML).toBeCloseTo(7, 9)
     expect(() => withVolumeML(rest, 3)).toThrow('below the least hot volume of 3.5 mL')
   })
+})
+
+test('solid left past twice the least is grit, and solvent past the plan is remarked on', () => {
+  const plan = { minimumHotML: 3.5, hotML: 11 }
+  expect(gritMarkML(3.5)).toBe(7)
+  expect([pastThePlanML(plan, 11), pastThePlanML(plan, 12), pastThePlanML(plan, 20)]).toEqual([null, null, 9])
+  expect(pastThePlanML({ minimumHotML: 10, hotML: 11 }, 15)).toBeNull()
 })
 
 test('working temperatures stay under boiling, under the melting point, and above freezing', () => {

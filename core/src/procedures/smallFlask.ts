@@ -81,6 +81,8 @@ function crystallizing({ input }: PlanFixed): Step[] {
       id: 'cool-undisturbed',
       station: 'crystallize',
       text: 'Leave it to cool to room temperature, undisturbed. If nothing appears: scratch the wall, seed it, or boil some solvent away.',
+      caution:
+        'Before any reheating: cool it a little, and a fresh boiling stone; the vapour stays in the hood.',
       timer: { timer: 'cool', minutes: 15 },
     },
     {

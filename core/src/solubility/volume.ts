@@ -60,3 +60,35 @@ export function workingTemperatures(solvent: Solvent, compound: Compound): { hot
     coldC: Math.max(2, Math.ceil((solvent.freezingPointC ?? 0) + 2)),
   }
 }
+
+/** Solid that is left in this many times the least hot volume is taken for grit; a rule of the bench. */
+const GRIT_AT_TIMES_LEAST = 2
+/** Added up to this much beyond the plan, solvent is within what a cylinder and evaporation explain. */
+const SLACK_OVER_PLAN = 1.1
+
+/**
+ * Volume at which solid that is still there is taken for grit: more solvent would only keep more product back.
+ *
+ * @param minimumHotML least hot volume, mL
+ * @returns mL
+ * @example gritMarkML(3.5) // 7
+ */
+export function gritMarkML(minimumHotML: number): number {
+  return GRIT_AT_TIMES_LEAST * minimumHotML
+}
+
+/**
+ * How far the solvent added goes past the plan, or null while that needs no remark.
+ *
+ * @param plan as fixed
+ * @param addedML hot solvent so far
+ * @returns mL beyond the planned volume
+ * @example pastThePlanML({ ...plan, minimumHotML: 3.5, hotML: 11 }, 20) // 9
+ */
+export function pastThePlanML(
+  plan: Pick<CrystallizationPlan, 'minimumHotML' | 'hotML'>,
+  addedML: number,
+): number | null {
+  const remarkable = addedML > gritMarkML(plan.minimumHotML) && addedML > SLACK_OVER_PLAN * plan.hotML
+  return remarkable ? addedML - plan.hotML : null
+}

@@ -14,6 +14,15 @@ export interface PadTube {
   readonly note: string
 }
 
+interface PadProps {
+  tubes: readonly PadTube[]
+  marks: readonly Mark[]
+  /** In words, what counts as the first liquid under these house rules. */
+  onset: string
+  disabled: boolean
+  onPress: (slot: number, moment: Moment) => void
+}
+
 /** What a key stands for, or null. */
 export function padKey(key: string): { readonly slot: number; readonly moment: Moment } | null {
   for (const moment of MOMENTS) {
@@ -24,20 +33,7 @@ export function padKey(key: string): { readonly slot: number; readonly moment: M
 }
 
 /** Nine areas, three tubes across and three moments down. Open areas all look alike: the pad expects nothing. */
-export function MarkPad({
-  tubes,
-  marks,
-  onset,
-  disabled,
-  onPress,
-}: {
-  tubes: readonly PadTube[]
-  marks: readonly Mark[]
-  /** In words, what counts as the first liquid under these house rules. */
-  onset: string
-  disabled: boolean
-  onPress: (slot: number, moment: Moment) => void
-}) {
+export function MarkPad({ tubes, marks, onset, disabled, onPress }: PadProps) {
   return (
     <div className="pad" role="group" aria-label="Mark pad">
       <span />
@@ -65,21 +61,7 @@ export function MarkPad({
   )
 }
 
-function PadRow({
-  moment,
-  tubes,
-  marks,
-  onset,
-  disabled,
-  onPress,
-}: {
-  moment: Moment
-  tubes: readonly PadTube[]
-  marks: readonly Mark[]
-  onset: string
-  disabled: boolean
-  onPress: (slot: number, moment: Moment) => void
-}) {
+function PadRow({ moment, tubes, marks, onset, disabled, onPress }: PadProps & { moment: Moment }) {
   return (
     <>
       <div className="row-name" title={moment === 'first liquid' ? onset : undefined}>

@@ -1,3 +1,4 @@
+import { gritMarkML } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 
 const HEIGHT = 430
@@ -30,7 +31,7 @@ export function SolventColumn({
   staysDissolvedML: number | null
   impurity: string | null
 }) {
-  const gritML = 2 * dissolveML
+  const gritML = gritMarkML(dissolveML)
   const most = niceMost(Math.max(toML * 1.35, addedML ?? 0, gritML * 1.05, (staysDissolvedML ?? 0) * 1.1))
   const y = (ml: number) => BOTTOM - (Math.min(ml, most) / most) * (BOTTOM - TOP)
   const step = most / 8

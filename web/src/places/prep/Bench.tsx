@@ -1,6 +1,13 @@
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { cautionsFor, LOCAL_RULES, solventSoFarML, timersOf, type Step } from '@ivory-crystal/core'
+import {
+  cautionsFor,
+  LOCAL_RULES,
+  pastThePlanML,
+  solventSoFarML,
+  timersOf,
+  type Step,
+} from '@ivory-crystal/core'
 import { clock, fixed } from '../../format/format'
 import { ObservationLine } from '../../parts/ObservationLine'
 import { SolventColumn } from '../../signature/SolventColumn'
@@ -24,6 +31,7 @@ export function Bench({ prep }: StationProps) {
   const steps = prep.steps.filter((step) => step.station === station)
   const next = steps.find((step) => !prep.ticked.has(step.id))
   const { hotML } = solventSoFarML(prep)
+  const past = pastThePlanML(plan.result, hotML)
   return (
     <div className="columns work">
       <div>
@@ -57,10 +65,10 @@ export function Bench({ prep }: StationProps) {
                   .map((portion) => portion.body.volume.text)
                   .join(' + ') || 'nothing added yet'}
               </span>
-              {hotML > 2 * plan.result.minimumHotML && hotML > 1.1 * plan.result.hotML && (
+              {past !== null && (
                 <span className="d-block look">
-                  Past the plan by {fixed(hotML - plan.result.hotML, 1)} mL. Each mL more keeps product in the
-                  liquor: what has not dissolved by now is grit, or the plan’s fraction was off.
+                  Past the plan by {fixed(past, 1)} mL. Each mL more keeps product in the liquor: what has not
+                  dissolved by now is grit, or the plan’s fraction was off.
                 </span>
               )}
             </p>

@@ -1,4 +1,4 @@
-import type { Conventions } from '@ivory-crystal/core'
+import { isTooFast, type Conventions } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 
 const WIDTH = 190
@@ -15,7 +15,7 @@ export function RateGauge({
 }) {
   const most = Math.max(5, 2.2 * wanted.max)
   const x = (value: number) => 4 + (Math.min(most, Math.max(0, value)) / most) * (WIDTH - 8)
-  const tooFast = ramping && rate !== null && rate > wanted.max * 1.1
+  const tooFast = ramping && rate !== null && isTooFast(rate, wanted)
   return (
     <div>
       <span

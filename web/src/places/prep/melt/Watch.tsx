@@ -1,6 +1,13 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { liveRate, plannedCurve, readCurve, SIGN_WORDS, type MeltFacts } from '@ivory-crystal/core'
+import {
+  liveRate,
+  minutesToWindow,
+  plannedCurve,
+  readCurve,
+  SIGN_WORDS,
+  type MeltFacts,
+} from '@ivory-crystal/core'
 import { fixed, span } from '../../../format/format'
 import { Lens } from '../../../signature/Lens'
 import { MarkPad } from '../../../signature/MarkPad'
@@ -133,7 +140,7 @@ function Temperature({ melt, run }: { melt: MeltFacts; run: Run }) {
 
 function Announcement({ melt, run }: { melt: MeltFacts; run: Run }) {
   const reading = run.heard?.reading
-  const { watchFromC, stopC, rateCPerMin } = melt.planned.body.plan
+  const { watchFromC, stopC } = melt.planned.body.plan
   const connected = useNotebook((state) => state.connected)
   if (!connected)
     return (
@@ -154,7 +161,7 @@ function Announcement({ melt, run }: { melt: MeltFacts; run: Run }) {
         In the window. Eye at the lens, all tubes.
       </div>
     )
-  const minutes = (watchFromC - reading.probe.value) / rateCPerMin
+  const minutes = minutesToWindow(melt.planned.body.plan, reading.probe.value)
   return (
     <div className="window wait" role="status">
       The window opens at {fixed(watchFromC, 1)} °C, in about {span(minutes * 60_000)}.
