@@ -8,7 +8,7 @@ const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {
 }
 const SLOTS = [1, 2, 3] as const
 
-export interface PadTube {
+interface PadTube {
   readonly slot: number
   readonly label: string
   readonly note: string
