@@ -1,6 +1,7 @@
 /**
- * Writes the golden ledger: one finished prep and one in the middle, as a bench would have written them.
- * Run again only when the ledger gains kinds of entry; the file it writes is committed and tested against.
+ * Writes the golden ledger of the current version: one finished prep and one in the middle, as a bench would
+ * have written them, and the view it comes to. Run again only when the ledger gains kinds of entry; the files it
+ * writes are committed and tested against, and those of earlier versions stay.
  */
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -20,12 +21,18 @@ import {
   fold,
   fusionOf,
   judgementOf,
+  KINDS,
   nextId,
+  planBatch,
   planCrystallization,
   planRamp,
   prepOf,
+  PROCEDURES,
   PROGRAMMABLE_BLOCK,
+  renderSteps,
+  renderWaste,
   simulatedContents,
+  summaryOf,
   type BlockCommand,
   type BlockReading,
   type Bodies,
@@ -38,6 +45,7 @@ import {
   type MeltId,
   type NotebookId,
   type PrepId,
+  type Procedure,
   type RawEntry,
   type Reading,
   type RunId,
@@ -70,7 +78,18 @@ function write<K extends Kind>(
   const id = nextId(latest, at, random)
   latest = id
   const device = by === 'recorder' ? 'server' : 'laptop-7'
-  entries.push({ id, v: 1, ledger: LEDGER, notebook: NOTEBOOK, subject, kind, body, at, author: by, device })
+  entries.push({
+    id,
+    v: KINDS[kind].version,
+    ledger: LEDGER,
+    notebook: NOTEBOOK,
+    subject,
+    kind,
+    body,
+    at,
+    author: by,
+    device,
+  })
   return id
 }
 
@@ -116,18 +135,28 @@ const rows = (id: string, points: SolubilityPoint[]): SolubilityRow[] =>
 function fixPlan(
   prep: PrepId,
   at: number,
+  procedureId: string,
   input: Omit<CrystallizationInput, 'excess'>,
   volumeML: number,
   rest: Pick<Bodies['plan fixed'], 'compound' | 'impurity' | 'solvent' | 'solubilitySource' | 'restsOn'>,
 ): void {
+  const procedure = PROCEDURES.find(({ id }) => id === procedureId) as Procedure
   const least = planCrystallization({ ...input, excess: 0 }).minimumHotML
   const full = { ...input, excess: volumeML / least - 1 }
-  write('plan fixed', prep, at, {
-    procedure: 'small flask and suction funnel',
+  const batch = {
     ...rest,
+    pair: null,
+    amount: 'least hot solvent' as const,
+    inserts: [],
     input: full,
-    result: planCrystallization(full),
+    result: planBatch(procedure.collect, full),
     conventions: DEFAULT_HOUSE_RULES,
+  }
+  write('plan fixed', prep, at, {
+    ...batch,
+    procedure: { id: procedure.id, name: procedure.name, collect: procedure.collect },
+    steps: renderSteps(procedure, batch),
+    waste: renderWaste(procedure, batch),
     coreVersion: CORE_VERSION,
   })
 }
@@ -136,7 +165,11 @@ function tick(prep: PrepId, step: string, at: number): void {
   write('step ticked', prep, at, { step })
 }
 function pour(prep: PrepId, text: string, use: 'dissolve' | 'dilute' | 'rinse', at: number): EntryId {
-  return write('solvent added', prep, at, { volume: reading(text), use })
+  return write('solvent added', prep, at, { volume: reading(text), drops: null, use, hot: use !== 'rinse' })
+}
+function portion(prep: PrepId, text: string, effect: Bodies['portion seen']['effect'], at: number): void {
+  const poured = pour(prep, text, 'dissolve', at)
+  write('portion seen', prep, at + 70_000, { portion: poured, effect })
 }
 
 // ── benzil, finished ────────────────────────────────────────────────────────────────────────────
@@ -159,10 +192,31 @@ const benzilCrudeMass = write('weighed', benzilCrude, minutesAgo(248), {
   method: 'tared',
   net: reading('1.804'),
   readabilityG: 0.001,
+  from: 'typed',
+})
+const trial = (solventId: string, seen: Pick<Bodies['trial seen'], 'cold' | 'hot' | 'cooled'>, at: number) =>
+  write('trial seen', benzilPrep, at, {
+    solvent: solventId,
+    solventName: solvent(solventId).name,
+    sampleMg: 40,
+    solventML: 0.5,
+    ...seen,
+  })
+trial('water', { cold: 'does not dissolve', hot: 'does not dissolve', cooled: null }, minutesAgo(246))
+trial(
+  'ethanol-95',
+  { cold: 'does not dissolve', hot: 'all dissolves', cooled: 'many crystals' },
+  minutesAgo(244),
+)
+write('reaction named', benzilPrep, minutesAgo(243), {
+  limiting: { name: 'benzoin', molarMassGPerMol: compound('benzoin').molarMassGPerMol },
+  limitingMass: reading('2.004'),
+  productPerLimiting: 1,
 })
 fixPlan(
   benzilPrep,
   minutesAgo(242),
+  'small-funnel',
   {
     crudeG: 1.804,
     assay: 0.9,
@@ -183,10 +237,10 @@ fixPlan(
 )
 tick(benzilPrep, 'heat-solvent', minutesAgo(236))
 tick(benzilPrep, 'wet-the-crude', minutesAgo(228))
-pour(benzilPrep, '1.2', 'dissolve', minutesAgo(228))
-pour(benzilPrep, '1.0', 'dissolve', minutesAgo(226))
-pour(benzilPrep, '0.8', 'dissolve', minutesAgo(224))
-pour(benzilPrep, '0.7', 'dissolve', minutesAgo(221))
+portion(benzilPrep, '1.2', 'less solid', minutesAgo(228))
+portion(benzilPrep, '1.0', 'less solid', minutesAgo(226))
+portion(benzilPrep, '0.8', 'less solid', minutesAgo(224))
+portion(benzilPrep, '0.7', 'all dissolved', minutesAgo(221))
 tick(benzilPrep, 'dissolve-in-portions', minutesAgo(219))
 const slip = pour(benzilPrep, '73', 'dilute', minutesAgo(218))
 write('struck', benzilPrep, minutesAgo(217.6), { target: slip, reason: 'typed 73 for 7.3' })
@@ -198,11 +252,20 @@ write('observed', benzilPrep, minutesAgo(206), {
   station: 'crystallize',
   text: 'Long yellow needles from about 50 °C.',
 })
+write('temperature read', benzilPrep, minutesAgo(205), { temperature: reading('49') })
+write('temperature read', benzilPrep, minutesAgo(199.5), { temperature: reading('24') })
 tick(benzilPrep, 'cool-undisturbed', minutesAgo(199))
 write('timer started', benzilPrep, minutesAgo(198), { timer: 'ice', minutes: 10 })
+write('temperature read', benzilPrep, minutesAgo(188), { temperature: reading('2') })
 tick(benzilPrep, 'into-ice', minutesAgo(187))
 tick(benzilPrep, 'set-up-suction', minutesAgo(186))
 tick(benzilPrep, 'wipe-and-pour', minutesAgo(184))
+write('rescue tried', benzilPrep, minutesAgo(183), {
+  station: 'collect',
+  rescue: 'stays-in-the-flask',
+  remedy: 'own-liquor',
+  helped: 'helped',
+})
 pour(benzilPrep, '1.0', 'rinse', minutesAgo(182))
 tick(benzilPrep, 'rinse-cold', minutesAgo(182))
 write('timer started', benzilPrep, minutesAgo(181), { timer: 'air', minutes: 10 })
@@ -213,6 +276,7 @@ write('weighed', benzilProduct, minutesAgo(160), {
   empty: reading('31.2216'),
   loaded: reading('32.6130'),
   readabilityG: 0.0001,
+  from: 'typed',
 })
 melt(subject<MeltId>(4), minutesAgo(150))
 const judged = judgementOf(fold(entries), benzilPrep)
@@ -221,6 +285,26 @@ write('verdict signed', benzilPrep, minutesAgo(95), {
   ...judged.value,
   signedBy: 'bench 7',
   coreVersion: CORE_VERSION,
+})
+const benzilResidue = subject<SampleId>(6)
+write('sample named', benzilResidue, minutesAgo(92), {
+  prep: benzilPrep,
+  role: 'residue',
+  label: 'Residue of the benzil liquor',
+})
+write('weighed', benzilResidue, minutesAgo(88), {
+  method: 'difference',
+  empty: reading('48.2135'),
+  loaded: reading('48.4702'),
+  readabilityG: 0.0001,
+  from: 'typed',
+})
+write('liquor discarded', benzilPrep, minutesAgo(86), {
+  waste: 'halogen-free organic waste, never the sink',
+  yieldKnown: true,
+})
+write('explained', benzilPrep, minutesAgo(84), {
+  text: 'Most of the loss is benzoin that was meant to stay in the liquor. A rim of crystals stayed on the paper.',
 })
 
 function melt(id: MeltId, at: number): void {
@@ -347,7 +431,7 @@ function melt(id: MeltId, at: number): void {
   write('run ended', id, start + state.sample * 1000, { run, atS: state.sample }, 'recorder')
 }
 
-// ── adipic acid, in the ice ─────────────────────────────────────────────────────────────────────
+// ── adipic acid in a centrifuge tube, in the ice ────────────────────────────────────────────────
 const adipicPrep = subject<PrepId>(11)
 const adipicCrude = subject<SampleId>(12)
 const adipicProduct = subject<SampleId>(13)
@@ -365,46 +449,70 @@ write('sample named', adipicProduct, minutesAgo(48), {
 })
 const adipicMass = write('weighed', adipicCrude, minutesAgo(45), {
   method: 'tared',
-  net: reading('0.612'),
+  net: reading('0.212'),
   readabilityG: 0.001,
+  from: 'simulated balance',
 })
 fixPlan(
   adipicPrep,
   minutesAgo(42),
+  'centrifuge-tube',
   {
-    crudeG: 0.612,
+    crudeG: 0.212,
     assay: 0.92,
     product: REFERENCE_SOLUBILITIES.filter(
       (row) => row.compound === 'adipic-acid' && row.solvent === 'water',
     ).map((row): SolubilityPoint => [row.temperatureC, row.gPer100ML]),
     hotC: 90,
     coldC: 2,
-    washML: 0.5,
+    washML: 0.3,
   },
-  2.5,
+  0.9,
   {
     compound: adipic,
     impurity: null,
     solvent: solvent('water'),
-    solubilitySource: 'general reference values of the shelf',
+    solubilitySource: 'general reference values, confidence high; check your handbook',
     restsOn: [adipicMass],
   },
 )
+write('pipette counted', adipicPrep, minutesAgo(40), { drops: 24, volume: reading('1.00') })
+const drip = (count: number, effect: Bodies['portion seen']['effect'], at: number) => {
+  const poured = write('solvent added', adipicPrep, at, {
+    volume: reading((count / 24).toFixed(2)),
+    drops: { count, perML: 24 },
+    use: 'dissolve',
+    hot: true,
+  })
+  write('portion seen', adipicPrep, at + 60_000, { portion: poured, effect })
+}
 tick(adipicPrep, 'heat-solvent', minutesAgo(38))
-tick(adipicPrep, 'wet-the-crude', minutesAgo(33))
-pour(adipicPrep, '0.5', 'dissolve', minutesAgo(33))
-pour(adipicPrep, '0.5', 'dissolve', minutesAgo(31))
-tick(adipicPrep, 'dissolve-in-portions', minutesAgo(30))
-pour(adipicPrep, '1.5', 'dilute', minutesAgo(29))
-tick(adipicPrep, 'dilute-hot', minutesAgo(29))
-tick(adipicPrep, 'off-the-heat', minutesAgo(27))
-write('timer started', adipicPrep, minutesAgo(27), { timer: 'cool', minutes: 15 })
+tick(adipicPrep, 'wet-the-crude', minutesAgo(34))
+drip(3, 'less solid', minutesAgo(33))
+drip(2, 'less solid', minutesAgo(31.5))
+drip(2, 'all dissolved', minutesAgo(30))
+tick(adipicPrep, 'dissolve-by-drops', minutesAgo(28.5))
+write('solvent added', adipicPrep, minutesAgo(28), {
+  volume: reading('0.62'),
+  drops: { count: 15, perML: 24 },
+  use: 'dilute',
+  hot: true,
+})
+tick(adipicPrep, 'top-up-hot', minutesAgo(27.5))
+write('timer started', adipicPrep, minutesAgo(27), { timer: 'cool', minutes: 10 })
+write('rescue tried', adipicPrep, minutesAgo(12), {
+  station: 'crystallize',
+  rescue: 'nothing-comes',
+  remedy: 'scratch',
+  helped: 'helped',
+})
+write('temperature read', adipicPrep, minutesAgo(8), { temperature: reading('23') })
 tick(adipicPrep, 'cool-undisturbed', minutesAgo(7))
 write('observed', adipicPrep, minutesAgo(6.5), {
   station: 'crystallize',
   text: 'Small colourless plates on the wall and below.',
 })
-write('timer started', adipicPrep, minutesAgo(6), { timer: 'ice', minutes: 10 })
+write('timer started', adipicPrep, minutesAgo(2), { timer: 'ice', minutes: 5 })
 
 const folder = join(import.meta.dirname, '..', 'core', 'golden')
 mkdirSync(folder, { recursive: true })
@@ -416,7 +524,8 @@ const file = {
 }
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
 writeFileSync(
-  join(folder, 'ledger.json'),
+  join(folder, 'ledger.v2.json'),
   `${JSON.stringify({ ...file, entries: 0 }).replace('"entries":0', `"entries":[\n${lines}\n]`)}\n`,
 )
+writeFileSync(join(folder, 'view.v2.json'), `${JSON.stringify(summaryOf(fold(entries), NOW), null, 1)}\n`)
 process.stdout.write(`${entries.length} lines\n`)

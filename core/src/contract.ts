@@ -60,6 +60,10 @@ export const PROBLEM_CODES = [
   'bad-volume',
   'bad-excess',
   'cold-not-below-hot',
+  'no-crystals',
+  'not-miscible',
+  'bad-drops',
+  'unbalanced',
   'hot-solubility-zero',
   'fraction-out-of-range',
   'below-absolute-zero',
@@ -252,6 +256,93 @@ export interface CrystallizationPlan {
   readonly impurityAssumedDissolved: boolean
   readonly hotBasis: SolubilityAt['basis']
   readonly coldBasis: SolubilityAt['basis']
+}
+
+/** What is to be purified, for ranking solvents. */
+export interface SoluteToPurify {
+  readonly compound: Compound
+  readonly impurity: Compound | null
+  readonly crudeG: Gram
+  readonly assay: Fraction
+  /** Where the crude began to melt, when it has been melted. */
+  readonly crudeOnsetC?: Celsius | undefined
+}
+/** A solvent with what is known of product and impurity in it; no points, nothing known. */
+export interface SolventCandidate {
+  readonly solvent: Solvent
+  readonly product: readonly SolubilityPoint[]
+  readonly impurity: readonly SolubilityPoint[]
+}
+/** What a lab asks of a solvent: for each score, the value that is worth nothing and the one that is worth all. */
+export interface SolventWishes {
+  readonly recoveryPercent: readonly [worthless: Percent, full: Percent]
+  readonly purity: readonly [worthless: Fraction, full: Fraction]
+  /** mL per g of crude: unworkable below the first, easy between the second and third, unworkable above the last. */
+  readonly mlPerG: readonly [number, number, number, number]
+  readonly oiling: Readonly<Record<OilingLevel, Fraction>>
+  readonly boilingForDryingC: readonly [full: Celsius, worthless: Celsius]
+  /** How far the solvent freezes below the ice bath. */
+  readonly freezingMarginC: readonly [worthless: Celsius, full: Celsius]
+  readonly iceC: Celsius
+}
+export const SOLVENT_PARTS = ['recovery', 'purity', 'volume', 'oiling', 'freezing', 'drying'] as const
+export type SolventPart = (typeof SOLVENT_PARTS)[number]
+export interface ScoredPart {
+  readonly part: SolventPart
+  /** null when what it needs is not known; it then has no say. */
+  readonly score: Fraction | null
+  readonly sentence: string
+}
+export interface RankedSolvent {
+  readonly solvent: Solvent
+  /** Geometric mean of the scores that are known; null without solubility data. */
+  readonly score: Fraction | null
+  readonly parts: readonly ScoredPart[]
+  readonly sentence: string
+  readonly input: CrystallizationInput | null
+  readonly plan: CrystallizationPlan | null
+}
+export type OilingLevel = 'low' | 'some' | 'high'
+export interface OilingRisk {
+  readonly level: OilingLevel
+  readonly because: string
+}
+/** A better and a poorer solvent that mix: dissolved hot in the first, the second added to cloudiness. */
+export interface SolventPairInput {
+  readonly crudeG: Gram
+  readonly assay: Fraction
+  readonly good: readonly SolubilityPoint[]
+  readonly poor: readonly SolubilityPoint[]
+  readonly productFusionKJPerMol?: KJPerMol | undefined
+  readonly hotC: Celsius
+  readonly coldC: Celsius
+  /** Good solvent beyond the least hot volume, as a fraction of it. */
+  readonly excess: number
+  readonly washML: Millilitre
+}
+export interface SolventPairPlan {
+  readonly goodML: Millilitre
+  readonly poorML: Millilitre
+  readonly goodVolumeFraction: Fraction
+  /** The one-solvent plan of the mixture, its points mixed log-linearly. */
+  readonly input: CrystallizationInput
+  readonly plan: CrystallizationPlan
+}
+/** The product fraction a crude's melting range speaks for. */
+export interface AssayFromRange {
+  /** By mass. */
+  readonly assay: Fraction
+  readonly low: Fraction
+  readonly high: Fraction
+  readonly sentence: string
+  /** What does not fit, or null. */
+  readonly doubt: string | null
+}
+export interface CycleStep {
+  readonly input: CrystallizationInput
+  readonly plan: CrystallizationPlan
+  /** Product still in hand after this cycle, of the product in the first crude. */
+  readonly productLeftPercent: Percent
 }
 
 // ── melting ─────────────────────────────────────────────────────────────────────────────────────
@@ -603,27 +694,36 @@ export interface Science {
   ): { ml: Millilitre } | { none: true; best: Fraction }
   oilingRisk(input: {
     saturationC: Celsius
-    crudeOnsetC?: Celsius
-    eutecticC?: Celsius
+    crudeOnsetC?: Celsius | undefined
+    eutecticC?: Celsius | undefined
     meltingPointC: Celsius
-    boilingPointC: Celsius
-  }): { level: 'low' | 'some' | 'high'; because: string }
-  crystallizationCycles(input: CrystallizationInput, n: number): readonly CrystallizationPlan[]
+    boilingPointC: Celsius | null
+  }): OilingRisk
+  crystallizationCycles(input: CrystallizationInput, n: number): readonly CycleStep[]
   cyclesToReach(
     input: CrystallizationInput,
     purity: Fraction,
   ): { cycles: number } | { none: true; best: Fraction }
   secondCrop(input: CrystallizationInput, evaporateToML: Millilitre): CrystallizationPlan
+  saturationC(
+    points: readonly SolubilityPoint[],
+    gPer100ML: GPer100ML,
+    fusionEnthalpyKJPerMol?: KJPerMol,
+  ): Celsius
+  crystallizedFraction(input: CrystallizationInput, temperatureC: Celsius): Fraction
   rankSolvents(
-    solute: Compound,
-    candidates: readonly Solvent[],
-    conventions: Conventions,
-  ): readonly {
-    solvent: string
-    score: Fraction | null
-    parts: Readonly<Record<string, number>>
-    sentence: string
-  }[]
+    solute: SoluteToPurify,
+    candidates: readonly SolventCandidate[],
+    wishes?: SolventWishes,
+  ): readonly RankedSolvent[]
+  planSolventPair(input: SolventPairInput): SolventPairPlan
+  assayFromRange(
+    product: Fusion,
+    impurity: Fusion,
+    crude: MeltingRange,
+    reading: { rateCPerMin: CelsiusPerMin; packing: Packing; readingErrorC: Celsius },
+  ): AssayFromRange | null
+  massFractionFromMoleFraction(moleFractionA: Fraction, molarMassA: GPerMol, molarMassB: GPerMol): Fraction
   idealSolubility(fusion: Fusion, temperatureC: Celsius): Fraction
   liquidusC(fusion: Fusion, moleFraction: Fraction): Celsius
   eutectic(a: Fusion, b: Fusion): Eutectic

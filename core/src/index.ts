@@ -6,12 +6,20 @@ import { judgeRange } from './judging/judgeRange'
 import {
   compositionsFromClearPoint,
   eutectic,
+  massFractionFromMoleFraction,
   moleFractionFromMassFraction,
   phaseDiagram,
 } from './melting/eutectic'
 import { idealSolubility, impurityFromClearPoint, liquidusC, waldenFusionEnthalpy } from './melting/liquidus'
 import { liquidFraction, meltingRange } from './melting/meltingRange'
+import { assayFromRange } from './solubility/assayFromRange'
+import { crystallizationCycles, cyclesToReach, secondCrop } from './solubility/cycles'
+import { oilingRisk } from './solubility/oilingRisk'
 import { planCrystallization } from './solubility/planCrystallization'
+import { rankSolvents } from './solubility/rankSolvents'
+import { crystallizedFraction, saturationC } from './solubility/saturation'
+import { planSolventPair } from './solubility/solventPair'
+import { leastSolventForPurity, solventTradeoff } from './solubility/solventTradeoff'
 import { solubilityAt } from './solubility/solubilityAt'
 import { isConstantMass } from './weighing/constantMass'
 import { netMass } from './weighing/netMass'
@@ -31,6 +39,18 @@ export const science = {
   isConstantMass,
   solubilityAt,
   planCrystallization,
+  solventTradeoff,
+  leastSolventForPurity,
+  oilingRisk,
+  crystallizationCycles,
+  cyclesToReach,
+  secondCrop,
+  saturationC,
+  crystallizedFraction,
+  rankSolvents,
+  planSolventPair,
+  assayFromRange,
+  massFractionFromMoleFraction,
   idealSolubility,
   liquidusC,
   eutectic,
@@ -58,6 +78,18 @@ export {
   isConstantMass,
   solubilityAt,
   planCrystallization,
+  solventTradeoff,
+  leastSolventForPurity,
+  oilingRisk,
+  crystallizationCycles,
+  cyclesToReach,
+  secondCrop,
+  saturationC,
+  crystallizedFraction,
+  rankSolvents,
+  planSolventPair,
+  assayFromRange,
+  massFractionFromMoleFraction,
   idealSolubility,
   liquidusC,
   eutectic,
@@ -92,7 +124,22 @@ export { DEFAULT_HOUSE_RULES } from './conventions/schools'
 export { fusionOf } from './reference/fusionOf'
 export { hazardLine, hazardStatement } from './reference/hazards'
 export { cautionsFor, disposalFor, LOCAL_RULES } from './procedures/cautions'
-export { smallFlaskSteps, type Step } from './procedures/smallFlask'
+export { AGAINST_OILING } from './solubility/oilingRisk'
+export { liquorOf, proposedSecondCropML } from './solubility/cycles'
+export { depositsFromC } from './solubility/saturation'
+export { miscibilityDoubt } from './solubility/solventPair'
+export { USUAL_WISHES } from './solubility/rankSolvents'
+export { pointsTrouble } from './solubility/pointsTrouble'
+export { dropsPerML } from './solubility/drops'
+export * from './solubility/trial'
+export * from './procedures/procedure'
+export { PROCEDURES } from './procedures/shipped'
+export { AMOUNTS, renderSteps, renderWaste, unknownAmounts, type Batch } from './procedures/render'
+export { chooseProcedure, type ProcedureChoice } from './procedures/chooseProcedure'
+export { planBatch } from './procedures/planBatch'
+export { glasswareFor } from './procedures/glassware'
+export { RESCUES, rescuesAt, type Rescue } from './procedures/rescues'
+export { partnerTrouble } from './weighing/partner'
 export { CORE_VERSION } from './version'
 export { weighingOf } from './notebook/weighed/kind'
 
@@ -105,7 +152,9 @@ export { SIGN_WORDS, type SignWord } from './notebook/sign-named/kind'
 export { rebase } from './notebook/rebase'
 export { TIMER_WORDS } from './notebook/timer-started/kind'
 export type { SampleRole } from './notebook/sample-named/kind'
-export type { PlanFixed } from './notebook/plan-fixed/kind'
+export type { PlanFixed, PlannedPair } from './notebook/plan-fixed/kind'
+export { PORTION_EFFECTS } from './notebook/portion-seen/kind'
+export type { PortionUse } from './notebook/solvent-added/kind'
 export type { PlannedTube } from './notebook/melt-planned/kind'
 export type { Weighed } from './notebook/weighed/kind'
 export * from './notebook/selectors/prep'
@@ -116,10 +165,18 @@ export * from './notebook/selectors/stations'
 export * from './notebook/selectors/timers'
 export * from './notebook/selectors/log'
 export * from './notebook/selectors/losses'
+export * from './notebook/selectors/account'
+export * from './notebook/selectors/causes'
+export * from './notebook/selectors/crudeAssay'
+export * from './notebook/selectors/dissolving'
+export * from './notebook/selectors/dryness'
+export * from './notebook/selectors/trials'
 export * from './notebook/selectors/meltPlan'
 export { summaryOf } from './notebook/selectors/summary'
 
 export { advance, createBlock, type BlockState } from './simulator/block'
 export { createTube, look, type TubeState } from './simulator/tube'
-export { PROGRAMMABLE_BLOCK } from './simulator/characters'
+export { PROGRAMMABLE_BLOCK, TEACHING_BALANCE } from './simulator/characters'
+export { createBalance, passBalance, type BalanceState } from './simulator/balance'
+export { simulatedPan, type PanLoad } from './simulator/pan'
 export { simulatedContents } from './simulator/contents'

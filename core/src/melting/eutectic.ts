@@ -49,6 +49,25 @@ export function moleFractionFromMassFraction(
 }
 
 /**
+ * Mass fraction of a in a mixture of a and b; the inverse of `moleFractionFromMassFraction`.
+ *
+ * @param molarMassA g/mol
+ * @throws ImpossibleInput outside 0 to 1, or on a molar mass not above 0
+ * @example massFractionFromMoleFraction(0.5024, 210.23, 212.24) // 0.500
+ */
+export function massFractionFromMoleFraction(
+  moleFractionA: number,
+  molarMassA: number,
+  molarMassB: number,
+): number {
+  requireFraction(moleFractionA, 'The mole fraction')
+  if (!(molarMassA > 0 && molarMassB > 0))
+    throw new ImpossibleInput('bad-molar-mass', 'A molar mass must be above zero.')
+  const massA = moleFractionA * molarMassA
+  return massA / (massA + (1 - moleFractionA) * molarMassB)
+}
+
+/**
  * Compositions whose last crystal melts at this temperature: one on each side of the eutectic where the
  * temperature allows it.
  *

@@ -77,7 +77,12 @@ export function upcast(raw: RawEntry, kinds: Definitions = KINDS): KnownEntry | 
   for (let v = raw.v; v < definition.version; v++) {
     const step = definition.upcasts?.[v]
     if (!step) return null
-    body = step(body)
+    try {
+      body = step(body)
+    } catch {
+      // A body no schema ever let in: kept as it is, like one of a newer build.
+      return null
+    }
   }
   return (raw.v === definition.version ? raw : { ...raw, v: definition.version, body }) as KnownEntry
 }

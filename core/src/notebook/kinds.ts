@@ -1,3 +1,13 @@
+import { portionSeen, type PortionSeen } from './portion-seen/kind'
+import { solventRemoved, type SolventRemoved } from './solvent-removed/kind'
+import { pipetteCounted, type PipetteCounted } from './pipette-counted/kind'
+import { temperatureRead, type TemperatureRead } from './temperature-read/kind'
+import { rescueTried, type RescueTried } from './rescue-tried/kind'
+import { balanced, type Balanced } from './balanced/kind'
+import { liquorDiscarded, type LiquorDiscarded } from './liquor-discarded/kind'
+import { reactionNamed, type ReactionNamed } from './reaction-named/kind'
+import { trialSeen, type TrialSeen } from './trial-seen/kind'
+import { explained, type Explained } from './explained/kind'
 import { markMade, type MarkMade } from './mark-made/kind'
 import { meltPlanned, type MeltPlanned } from './melt-planned/kind'
 import { observed, type Observed } from './observed/kind'
@@ -35,6 +45,16 @@ export interface Bodies {
   'sign named': SignNamed
   'run ended': RunEnded
   'verdict signed': VerdictSigned
+  'portion seen': PortionSeen
+  'solvent removed': SolventRemoved
+  'pipette counted': PipetteCounted
+  'temperature read': TemperatureRead
+  'rescue tried': RescueTried
+  balanced: Balanced
+  'liquor discarded': LiquorDiscarded
+  'reaction named': ReactionNamed
+  'trial seen': TrialSeen
+  explained: Explained
   struck: Struck
 }
 export type Kind = keyof Bodies
@@ -56,5 +76,15 @@ export const KINDS: { readonly [K in Kind]: KindDefinition<Bodies[K]> } = {
   'sign named': signNamed,
   'run ended': runEnded,
   'verdict signed': verdictSigned,
+  'portion seen': portionSeen,
+  'solvent removed': solventRemoved,
+  'pipette counted': pipetteCounted,
+  'temperature read': temperatureRead,
+  'rescue tried': rescueTried,
+  balanced,
+  'liquor discarded': liquorDiscarded,
+  'reaction named': reactionNamed,
+  'trial seen': trialSeen,
+  explained,
   struck,
 }

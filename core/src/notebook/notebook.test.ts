@@ -40,7 +40,7 @@ import {
   type Bodies,
 } from '../index'
 import { refusalOf } from '../schemas'
-import { expectedView, golden, ledgerContract } from '../../golden/contract'
+import { expectedView, expectedViewV1, golden, goldenV1, ledgerContract } from '../../golden/contract'
 import type { KindDefinition } from './defineKind'
 
 const expected = expectedView as { preps: object[] }
@@ -60,7 +60,7 @@ function entry<K extends Kind>(kind: K, subject: string, body: Bodies[K], at = 1
   const id = nextId(null, at + made, new Uint8Array([0, 0, 0, 0, 0, 0, made >> 8, made & 255]))
   return {
     id,
-    v: 1,
+    v: KINDS[kind].version,
     ledger: '0a5a1c7e-0000-4000-8000-000000000001' as LedgerId,
     notebook: '0a5a1c7e-0000-4000-8000-000000000002' as NotebookId,
     subject: subject as SubjectId,
@@ -124,10 +124,17 @@ describe('the golden ledger', () => {
     expect(log.filter(({ strike }) => strike !== null).map(({ sentence }) => sentence)).toEqual([
       'Added 73 mL, hot.',
     ])
-    expect(lossesOf(prepOf(whole, benzil) as NonNullable<ReturnType<typeof prepOf>>)[0]).toBe(
+    expect(lossesOf(whole, prepOf(whole, benzil) as NonNullable<ReturnType<typeof prepOf>>)[0]).toBe(
       '0.413 g of the crude is not in the crystals.',
     )
   })
+})
+
+test('a ledger of the first version comes to what it came to then', () => {
+  const told = JSON.parse(JSON.stringify(summaryOf(fold(goldenV1.entries), goldenV1.nowMs))) as object
+  expect(told).toMatchObject(expectedViewV1 as object)
+  expect(goldenV1.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])
+  expect(new Set(goldenV1.entries.map(({ v }) => v))).toEqual(new Set([1]))
 })
 
 describe('the fold', () => {
@@ -231,7 +238,15 @@ describe('what the schemas refuse', () => {
     ],
     [
       'an unknown key',
-      { body: { method: 'tared', net: { text: '1', value: 1 }, readabilityG: 0.001, colour: 'x' } },
+      {
+        body: {
+          method: 'tared',
+          net: { text: '1', value: 1 },
+          readabilityG: 0.001,
+          from: 'typed',
+          colour: 'x',
+        },
+      },
       '“colour” is not allowed',
     ],
     [
@@ -315,7 +330,12 @@ describe('a prep as it goes', () => {
       entry('prep opened', prep, openedLine.body),
       entry('sample named', crude, { prep, role: 'crude', label: 'Crude' }),
       entry('sample named', product, { prep, role: 'product', label: 'Product' }),
-      entry('weighed', crude, { method: 'tared', net: { text: '1.00', value: 1 }, readabilityG: 0.01 }),
+      entry('weighed', crude, {
+        method: 'tared',
+        net: { text: '1.00', value: 1 },
+        readabilityG: 0.01,
+        from: 'typed',
+      }),
     ]
     const withProduct = (text: string, extra: RawEntry[] = []) => {
       const view = fold([
@@ -324,6 +344,7 @@ describe('a prep as it goes', () => {
           method: 'tared',
           net: { text, value: Number(text) },
           readabilityG: 0.01,
+          from: 'typed',
         }),
         ...extra,
       ])

@@ -1,5 +1,6 @@
 import type { Compound, Solvent } from '../contract'
 import { hazardLine, isFlammable } from '../reference/hazards'
+import { ORDINARY_WASTE } from './shared'
 
 /** Stands under every list of cautions. */
 export const LOCAL_RULES =
@@ -18,21 +19,22 @@ export function cautionsFor(compound: Compound, solvent: Solvent | null): readon
   return cautions
 }
 
-/** Where everything goes afterwards. */
+/** Where everything goes afterwards, before a plan says more. */
 export function disposalFor(solvent: Solvent | null): readonly string[] {
   return [
     solvent
       ? `Mother liquor and rinse, once the yield is known: ${wasteOf(solvent)}.`
       : 'Mother liquor and rinse, once the yield is known: the waste your lab names for them.',
-    'Capillaries: glass waste, used once and never cleaned out.',
-    'Filter paper and boiling stones: solid chemical waste, once dry.',
-    'Crystals: a labelled vial, or the container the person in charge names.',
+    ...ORDINARY_WASTE,
   ]
 }
 
-function wasteOf(solvent: Solvent): string {
-  if (solvent.group === 'chlorinated') return 'halogenated organic waste'
-  if (solvent.group === 'water') return 'aqueous waste, unless your lab allows the sink for this solute'
+/** The waste stream of a liquor; a mixture goes with its worst part. */
+export function wasteOf(solvent: Solvent, second: Solvent | null = null): string {
+  const groups = [solvent.group, second?.group ?? solvent.group]
+  if (groups.includes('chlorinated')) return 'halogenated organic waste'
+  if (groups.every((group) => group === 'water'))
+    return 'aqueous waste, unless your lab allows the sink for this solute'
   return 'halogen-free organic waste, never the sink'
 }
 

@@ -1,61 +1,225 @@
-import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
-import type { Entry } from '../index'
+import { golden, goldenV1 } from '../../golden/contract'
+import type { Batch, Entry, PlanFixed, Procedure } from '../index'
 import {
+  chooseProcedure,
+  glasswareFor,
   gritMarkML,
+  partnerTrouble,
   pastThePlanML,
+  planBatch,
   planCrystallization,
+  PROCEDURES,
   proposedVolumeML,
-  smallFlaskSteps,
+  renderSteps,
+  renderWaste,
+  RESCUES,
+  rescuesAt,
+  STATIONS,
+  unknownAmounts,
+  upcast,
   whyThisSolvent,
   withVolumeML,
   workingTemperatures,
 } from '../index'
+import { refusalOf } from '../schemas'
 
-const { entries } = JSON.parse(
-  readFileSync(new URL('../../golden/ledger.json', import.meta.url), 'utf8'),
-) as { entries: Entry[] }
-const [benzil, adipic] = (entries.filter((line) => line.kind === 'plan fixed') as Entry<'plan fixed'>[]).map(
-  (line) => line.body,
-) as [Entry<'plan fixed'>['body'], Entry<'plan fixed'>['body']]
+const plansOf = (entries: typeof golden.entries) =>
+  entries.flatMap((raw) => {
+    const line = upcast(raw)
+    return line?.kind === 'plan fixed' ? [(line as Entry<'plan fixed'>).body] : []
+  })
+const [benzil, adipic] = plansOf(golden.entries) as [PlanFixed, PlanFixed]
+const procedure = (id: string) => PROCEDURES.find((one) => one.id === id) as Procedure
+const stepsOf = (id: string, batch: Batch = benzil) => renderSteps(procedure(id), batch)
+const step = (id: string, of: string, batch: Batch = benzil) =>
+  stepsOf(of, batch).find((one) => one.id === id)
 
 describe('the steps', () => {
   test('carry the amounts of this batch, in the order of the work', () => {
-    const steps = smallFlaskSteps(benzil)
-    expect(steps.map((step) => step.station)).toEqual([
-      ...Array<string>(4).fill('dissolve'),
-      ...Array<string>(3).fill('crystallize'),
-      ...Array<string>(5).fill('collect'),
-    ])
-    const text = steps.map((step) => step.text).join(' ')
+    const steps = stepsOf('small-funnel')
+    const stations = steps.map((one) => STATIONS.indexOf(one.station))
+    expect(stations).toEqual([...stations].sort((p, q) => p - q))
+    const text = steps.map((one) => one.text).join(' ')
     for (const amount of [
       '1.804 g',
       '25 mL Erlenmeyer',
+      'about 120 °C',
       'near 3.5 mL',
       'up to 11.0 mL',
-      '1.0 mL of ice-cold',
-      'at most 0.007 g',
+      'benzoin stays dissolved',
+      '1.0 mL of ice-cold ethanol 95%',
+      'at most 0.0065 g',
+      'Büchner funnel, 4 cm',
+      'near 58 °C',
     ])
       expect(text).toContain(amount)
-    expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length)
   })
+  test.each(PROCEDURES)(
+    'of “$name” have ids of their own, no brace left open, and pass the schema',
+    (one) => {
+      const steps = renderSteps(one, benzil)
+      expect(new Set(one.steps.map(({ id }) => id)).size).toBe(one.steps.length)
+      expect(steps.map(({ text }) => text).join(' ')).not.toMatch(/[{}]/)
+      expect(steps.length).toBeGreaterThan(3)
+      const entry = golden.entries.find(({ kind }) => kind === 'plan fixed')
+      const chosen = { id: one.id, name: one.name, collect: one.collect }
+      expect(
+        refusalOf({
+          ...entry,
+          body: { ...benzil, procedure: chosen, steps, waste: renderWaste(one, benzil) },
+        }),
+      ).toBeNull()
+      for (const text of one.steps.flatMap((line) => [line.text, line.meanwhile ?? '', line.stop ?? '']))
+        expect(unknownAmounts(text)).toEqual([])
+    },
+  )
   test('carry the cautions where they belong', () => {
-    const caution = (id: string) => smallFlaskSteps(benzil).find((step) => step.id === id)?.caution ?? ''
-    expect(caution('heat-solvent')).toContain('no flame')
-    expect(caution('wet-the-crude')).toContain('melts to an oil')
-    expect(caution('off-the-heat')).toContain('Never a tight stopper')
-    expect(caution('cool-undisturbed')).toContain('a fresh boiling stone')
-    expect(smallFlaskSteps(adipic)[0]?.caution).not.toContain('flame')
+    expect(step('heat-solvent', 'small-funnel')?.caution).toContain('no flame')
+    expect(step('wet-the-crude', 'small-funnel')?.caution).toContain('melts to an oil')
+    expect(step('off-the-heat', 'small-funnel')?.caution).toContain('Never a tight stopper')
+    expect(step('cool-undisturbed', 'small-funnel')?.caution).toContain('a fresh boiling stone')
+    expect(step('spin', 'craig-tube')?.caution).toContain('Lid shut until it stands still')
+    expect(step('off-before-dry', 'evaporation')?.caution).toContain('not purified')
+    expect(step('heat-solvent', 'centrifuge-tube', adipic)?.caution).not.toContain('flame')
   })
-  test('grit gets a step of its own, and no dilution is asked for at the least volume', () => {
-    const atLeast = {
-      ...benzil,
-      result: { ...benzil.result, hotML: benzil.result.minimumHotML, gritG: 0.05 },
-    }
-    const ids = smallFlaskSteps(atLeast).map((step) => step.id)
-    expect(ids).toContain('leave-the-grit')
-    expect(ids).not.toContain('dilute-hot')
+  test('a solvent that boils low is never put on a hot plate', () => {
+    const ether = { ...benzil, solvent: { ...benzil.solvent, boilingPointC: 34.6 } }
+    const ids = stepsOf('small-funnel', ether).map(({ id }) => id)
+    expect(ids).toContain('heat-solvent-bath')
+    expect(ids).not.toContain('heat-solvent')
   })
+  test('grit, charcoal, a measured volume and constant mass each change the list', () => {
+    const ids = (change: Partial<Batch>) =>
+      stepsOf('small-funnel', { ...benzil, ...change }).map(({ id }) => id)
+    const gritty = { ...benzil.result, gritG: 0.05 }
+    expect(ids({ result: gritty })).toContain('leave-the-grit')
+    expect(ids({ result: gritty, inserts: ['hot filtration'] })).not.toContain('leave-the-grit')
+    expect(ids({ inserts: ['charcoal'] })).toEqual(
+      expect.arrayContaining(['add-charcoal', 'filter-hot', 'boil-back']),
+    )
+    expect(ids({ amount: 'measured volume' })).toContain('dissolve-measured')
+    expect(ids({ amount: 'measured volume' })).not.toContain('dilute-hot')
+    expect(ids({ result: { ...benzil.result, hotML: benzil.result.minimumHotML } })).not.toContain(
+      'dilute-hot',
+    )
+    const drying = { atLeastMin: 20, constantMassToleranceG: 0.001 }
+    expect(ids({ conventions: { ...benzil.conventions, drying } })).toContain('dry-and-weigh-again')
+    expect(renderWaste(procedure('small-funnel'), { ...benzil, inserts: ['charcoal'] }).join(' ')).toContain(
+      'Charcoal',
+    )
+  })
+  test('a pair names both solvents, and the waste its worst part', () => {
+    const second = { ...benzil.solvent, id: 'dichloromethane', name: 'dichloromethane', group: 'chlorinated' }
+    const pair = { solvent: second, goodML: 3.9, poorML: 5.2 }
+    const text = stepsOf('solvent-pair', { ...benzil, pair })
+      .map((one) => one.text)
+      .join(' ')
+    expect(text).toContain('near 3.9 mL')
+    expect(text).toContain('hot dichloromethane by drops')
+    expect(text).toContain('43 to 57 by volume')
+    expect(renderWaste(procedure('solvent-pair'), { ...benzil, pair })[0]).toContain('halogenated organic')
+  })
+  test('places to stop, and what to do meanwhile, stand where they are', () => {
+    expect(
+      stepsOf('small-funnel')
+        .filter((one) => one.stop)
+        .map(({ id }) => id),
+    ).toEqual(['cool-undisturbed'])
+    expect(step('cool-undisturbed', 'craig-tube')).toBeUndefined()
+    expect(step('plunger-in', 'craig-tube')?.meanwhile).toContain('centrifuge partner')
+  })
+})
+
+test('a plan of version 1 keeps the steps it had', () => {
+  const [old, older] = plansOf(goldenV1.entries) as [PlanFixed, PlanFixed]
+  expect(old.procedure.id).toBe('small-funnel')
+  expect(old.steps.map(({ id }) => id)).toEqual([
+    'heat-solvent',
+    'wet-the-crude',
+    'dissolve-in-portions',
+    'dilute-hot',
+    'off-the-heat',
+    'cool-undisturbed',
+    'into-ice',
+    'set-up-suction',
+    'wipe-and-pour',
+    'rinse-cold',
+    'draw-air',
+    'keep-the-liquor',
+  ])
+  expect(old.steps[9]?.text).toContain('it costs at most 0.007 g')
+  expect([older.pair, older.inserts, older.amount]).toEqual([null, [], 'least hot solvent'])
+})
+
+describe('the procedure', () => {
+  const choose = (crudeG: number, change: Partial<Parameters<typeof chooseProcedure>[1]> = {}) =>
+    chooseProcedure(PROCEDURES, {
+      crudeG,
+      plan: { hotML: crudeG * 6, gritG: 0 },
+      solvent: benzil.solvent,
+      isPair: false,
+      ...change,
+    })
+  test.each([
+    [5, 'large-funnel'],
+    [1.8, 'small-funnel'],
+    [0.1, 'craig-tube'],
+  ])('for %d g is proposed by scale, with why', (crudeG, id) => {
+    const [first] = choose(crudeG)
+    expect([first?.fit, first?.procedure.id]).toEqual(['proposed', id])
+    expect(first?.because).toContain(first?.procedure.suits)
+  })
+  test('with grit at 100 mg is the centrifuge tube', () => {
+    expect(choose(0.1, { plan: { hotML: 0.6, gritG: 0.004 } })[0]?.procedure.id).toBe('centrifuge-tube')
+  })
+  test('on a watch glass is from water only, and never proposed', () => {
+    const of = (choices: ReturnType<typeof choose>) =>
+      choices.find((one) => one.procedure.id === 'evaporation')
+    expect(of(choose(1))).toMatchObject({
+      fit: 'not for this',
+      because: expect.stringContaining('From water only'),
+    })
+    expect(of(choose(1, { solvent: adipic.solvent }))).toMatchObject({
+      fit: 'possible',
+      because: expect.stringContaining('stays with the solid'),
+    })
+  })
+  test('that holds no such volume is not for this, and says what does', () => {
+    const craig = choose(0.1, { plan: { hotML: 9, gritG: 0 } }).find(
+      (one) => one.procedure.id === 'craig-tube',
+    )
+    expect(craig).toMatchObject({
+      fit: 'not for this',
+      because: expect.stringContaining('does not fit a Craig tube'),
+    })
+    expect(glasswareFor('large funnel', 200, { hotML: 1400 }).trouble).toContain(
+      'divide the crude into batches',
+    )
+  })
+  test('of a pair is asked for by a second solvent', () => {
+    expect(choose(1, { isPair: true })[0]?.procedure.id).toBe('solvent-pair')
+  })
+  test('on a glass keeps all that dissolved', () => {
+    const plan = planBatch('watch glass', benzil.input)
+    expect(plan.crystalMassG).toBeCloseTo(1.804, 9)
+    expect(plan.crystalMassFraction).toBeCloseTo(0.9, 9)
+  })
+})
+
+test('rescues are there for each bench station, each with a remedy', () => {
+  for (const station of ['dissolve', 'crystallize', 'collect', 'weigh'] as const)
+    expect(rescuesAt(station).length).toBeGreaterThan(1)
+  expect(new Set(RESCUES.map(({ id }) => id)).size).toBe(RESCUES.length)
+  expect(RESCUES.every(({ remedies }) => remedies.length > 1)).toBe(true)
+  expect(rescuesAt('crystallize').map(({ id }) => id)).toContain('oil')
+})
+
+test('a centrifuge partner is told by mass', () => {
+  expect(partnerTrouble(6.48, 6.42)).toBeNull()
+  expect(partnerTrouble(6.48, 6.31)).toContain('0.170 g lighter: add water')
+  expect(partnerTrouble(6.2, 6.48)).toContain('0.280 g heavier: take water out')
+  expect(() => partnerTrouble(6.2, 0)).toThrow('more than nothing')
 })
 
 describe('the volume', () => {

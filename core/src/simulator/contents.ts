@@ -4,6 +4,7 @@ import { waldenFusionEnthalpy } from '../melting/liquidus'
 import { fusionOf } from '../reference/fusionOf'
 import type { PlanFixed } from '../notebook/plan-fixed/kind'
 import type { SampleRole } from '../notebook/sample-named/kind'
+import { liquorOf } from '../solubility/cycles'
 import { nextRandom } from './random'
 
 /** Liquor that clings to the crystals leaves this mass fraction of impurity behind, at least. */
@@ -26,18 +27,31 @@ export function simulatedContents(
   seed: number,
 ): SimulatedSample {
   const a = fusionOf(compound)
-  if (!plan || (role !== 'crude' && role !== 'product')) return { a, b: null, moleFractionA: 1 }
+  if (!plan || !PURIFIED.includes(role)) return { a, b: null, moleFractionA: 1 }
   const b = plan.impurity ? fusionOf(plan.impurity) : someImpurity(a)
   const drawn = 1 + CRUDE_SPREAD * (2 * nextRandom(seed).value - 1)
-  const impurityByMass =
-    role === 'crude'
-      ? Math.min(0.9, (1 - plan.input.assay) * drawn)
-      : Math.min(1 - plan.input.assay, 1 - plan.result.crystalMassFraction + CLINGING)
+  const impurityByMass = impurityOf(role, plan, drawn)
   if (impurityByMass <= 0) return { a, b: null, moleFractionA: 1 }
   return {
     a,
     b,
     moleFractionA: moleFractionFromMassFraction(1 - impurityByMass, a.molarMassGPerMol, b.molarMassGPerMol),
+  }
+}
+
+const PURIFIED: readonly SampleRole[] = ['crude', 'product', 'second crop', 'residue']
+
+function impurityOf(role: SampleRole, { input, result }: PlanFixed, drawn: number): number {
+  const liquor = liquorOf(input, result)
+  switch (role) {
+    case 'crude':
+      return Math.min(0.9, (1 - input.assay) * drawn)
+    case 'residue':
+      return Math.min(0.95, 1 - liquor.assay)
+    case 'second crop':
+      return Math.min(0.9, (1 - input.assay) / 2)
+    default:
+      return Math.min(1 - input.assay, 1 - result.crystalMassFraction + CLINGING)
   }
 }
 

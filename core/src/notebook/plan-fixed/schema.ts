@@ -1,5 +1,18 @@
 import Joi from 'joi'
-import { celsius, compound, conventions, coreVersion, number, restsOn, solvent } from '../commonSchema'
+import { COLLECTS, INSERTS, STEP_ASKS } from '../../procedures/procedure'
+import {
+  celsius,
+  compound,
+  conventions,
+  coreVersion,
+  name,
+  number,
+  restsOn,
+  shortName,
+  solvent,
+} from '../commonSchema'
+import { PORTION_USES } from '../solvent-added/kind'
+import { STATIONS } from '../stations'
 
 const points = Joi.array()
   .items(Joi.array().ordered(celsius.required(), number.positive().max(1e5).required()))
@@ -44,4 +57,46 @@ export const planFixedV1 = Joi.object({
   conventions: conventions.required(),
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
+})
+
+const sentence = Joi.string().max(1500)
+const step = Joi.object({
+  id: shortName.required(),
+  station: Joi.string()
+    .valid(...STATIONS)
+    .required(),
+  text: sentence.required(),
+  caution: sentence,
+  timer: Joi.object({
+    timer: Joi.string().valid('cool', 'ice', 'air', 'spin', 'boil', 'dry').required(),
+    minutes: number.positive().max(10_000).required(),
+  }),
+  portions: Joi.string().valid(...PORTION_USES),
+  asks: Joi.string().valid(...STEP_ASKS),
+  meanwhile: sentence,
+  stop: sentence,
+})
+export const planFixedV2 = planFixedV1.keys({
+  procedure: Joi.object({
+    id: shortName.required(),
+    name: name.required(),
+    collect: Joi.string()
+      .valid(...COLLECTS)
+      .required(),
+  }).required(),
+  steps: Joi.array().items(step).min(1).max(80).unique('id').required(),
+  waste: Joi.array().items(sentence).max(20).required(),
+  inserts: Joi.array()
+    .items(Joi.string().valid(...INSERTS))
+    .max(5)
+    .required(),
+  amount: Joi.string().valid('least hot solvent', 'measured volume').required(),
+  pair: Joi.object({
+    solvent: solvent.required(),
+    points: points.required(),
+    goodML: amount,
+    poorML: amount,
+  })
+    .allow(null)
+    .required(),
 })

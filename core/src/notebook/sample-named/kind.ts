@@ -6,6 +6,7 @@ export const SAMPLE_ROLES = [
   'product',
   'second crop',
   'residue',
+  'grit',
   'authentic',
   'mixture',
   'unknown',
@@ -20,7 +21,8 @@ export interface SampleNamed {
 }
 export const sampleNamed = defineKind<SampleNamed>()({
   kind: 'sample named',
-  version: 1,
+  version: 2,
   about: 'sample',
+  upcasts: { 1: (body) => body },
   sentence: (body) => `Named the sample “${body.label}”.`,
 })

@@ -5,7 +5,13 @@ import { SAMPLE_ROLES } from './kind'
 export const sampleNamedV1 = Joi.object({
   prep: uuid.allow(null).required(),
   role: Joi.string()
-    .valid(...SAMPLE_ROLES)
+    .valid(...SAMPLE_ROLES.filter((role) => role !== 'grit'))
     .required(),
   label: name.required(),
+})
+
+export const sampleNamedV2 = sampleNamedV1.keys({
+  role: Joi.string()
+    .valid(...SAMPLE_ROLES)
+    .required(),
 })

@@ -3,7 +3,8 @@ import { judgeRange } from '../../judging/judgeRange'
 import { attempt, problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
-import { prepOf, wasDried } from './prep'
+import { drynessOf } from './dryness'
+import { prepOf } from './prep'
 import { latestRange, rangesOf } from './ranges'
 
 export interface PrepJudgement {
@@ -33,7 +34,7 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
     fillMm: product.fillMm,
     grain: product.grain,
     calibration: 'none',
-    dried: wasDried(view, prep),
+    dried: drynessOf(view, prep).isDry,
     crude: crude ? { onsetC: crude.onset.value, clearC: crude.clear.value } : undefined,
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : undefined,
   }

@@ -1,25 +1,44 @@
-import type { PrepFacts } from './prep'
-import { recoveryOf, solventSoFarML } from './prep'
+import type { View } from '../fold'
+import { accountOf } from './account'
+import { odditiesOf } from './causes'
+import { recoveryOf, type PrepFacts } from './prep'
 
 /** Why the recovery is under 100 %, from this prep's own numbers, in sentences. */
-export function lossesOf(prep: PrepFacts): readonly string[] {
+export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
+  const account = accountOf(view, prep.id)
   const recovery = recoveryOf(prep)
+  if (!account.ok || !recovery.ok) return []
+  const { crude, rows, residue, closurePercent } = account.value
   const plan = prep.plan?.body
-  if (!recovery.ok || !plan) return []
-  const { crude, product } = recovery.value
-  const { result, input } = plan
-  const lostG = crude.value - product.value
-  if (lostG <= 0) return recovery.value.remarks
-  const impurityG = crude.value * (1 - input.assay)
-  const { rinseML } = solventSoFarML(prep)
-  const rinseG = input.washML > 0 ? (result.washLossUpToG * rinseML) / input.washML : 0
-  const restG = lostG - (impurityG - result.impurityInCrystalsG) - result.productInLiquorG - rinseG
-  return [
-    `${lostG.toFixed(3)} g of the crude is not in the crystals.`,
-    `About ${(impurityG - result.impurityInCrystalsG).toFixed(2)} g of it was impurity, left in the liquor on purpose (estimated from ${(100 * input.assay).toFixed(0)} % ${plan.compound.name}).`,
-    `About ${result.productInLiquorG.toFixed(2)} g of ${plan.compound.name} stays dissolved in ${result.hotML.toFixed(1)} mL of cold ${plan.solvent.name}; the rinse of ${rinseML.toFixed(1)} mL took at most ${rinseG.toFixed(3)} g.`,
-    restG > 0
-      ? `The other ${restG.toFixed(2)} g went in transfers, on glass and paper, or the liquor was warmer than planned.`
+  const crops = rows
+    .filter(({ part }) => part === 'crystals' || part === 'second crop')
+    .reduce((g, row) => g + (row.found?.value ?? 0), 0)
+  const lostG = crude.value - crops
+  if (lostG <= 0) return odditiesOf(view, prep.id).map(({ sentence }) => sentence)
+  const said = [`${lostG.toFixed(3)} g of the crude is not in the crystals.`]
+  const row = (part: string) => rows.find((one) => one.part === part)
+  const liquor = row('liquor')
+  if (plan && liquor?.predictedG != null)
+    said.push(
+      `About ${liquor.predictedG.toFixed(2)} g was expected in the cold liquor: ${liquor.why}; the impurity was left there on purpose (estimated from ${(100 * plan.input.assay).toFixed(0)} % ${plan.compound.name}).`,
+    )
+  if (liquor?.found && residue)
+    said.push(
+      `${liquor.found.value.toFixed(3)} g was found in the evaporated liquor: about ${residue.productG.toFixed(2)} g ${prep.opened.body.compound.name} and ${residue.impurityG.toFixed(2)} g impurity (${residue.basis}).`,
+    )
+  const grit = row('grit')
+  const gritG = grit?.found?.value ?? grit?.predictedG ?? 0
+  if (gritG > 0.0005)
+    said.push(
+      `${gritG.toFixed(3)} g ${grit?.found ? 'was left behind hot' : 'was expected not to dissolve'}, as grit.`,
+    )
+  const restG = row('unaccounted')?.found?.value ?? 0
+  said.push(
+    restG > 0.005
+      ? `The other ${restG.toFixed(2)} g went in transfers, on glass and paper and in the tubes${liquor?.found ? '' : ', or the liquor was warmer than planned'}.`
       : 'That accounts for all of it within the estimates.',
-  ]
+  )
+  if (closurePercent !== null)
+    said.push(`${closurePercent.toFixed(1)} % of the crude is accounted for by weighing.`)
+  return said
 }

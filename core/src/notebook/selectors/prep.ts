@@ -1,9 +1,10 @@
 import type { Entry, PrepId, Quantity, Result, SampleId } from '../../contract'
 import { attempt, problem } from '../../problems'
-import { smallFlaskSteps, type Step } from '../../procedures/smallFlask'
+import type { Step } from '../../procedures/procedure'
 import { netMass } from '../../weighing/netMass'
 import { percentRecovery } from '../../weighing/recovery'
 import { latestLine, linesOf, type View } from '../fold'
+import type { PortionUse } from '../solvent-added/kind'
 import type { SampleRole } from '../sample-named/kind'
 import { weighingOf } from '../weighed/kind'
 
@@ -11,7 +12,10 @@ export interface SampleFacts {
   readonly id: SampleId
   readonly role: SampleRole
   readonly label: string
+  /** The latest weighing that stands. */
   readonly weighing: Entry<'weighed'> | null
+  /** All that stand, in the order made: of a drying product, a trend. */
+  readonly weighings: readonly Entry<'weighed'>[]
 }
 
 export interface PrepFacts {
@@ -22,7 +26,10 @@ export interface PrepFacts {
   readonly steps: readonly Step[]
   readonly ticked: ReadonlyMap<string, Entry<'step ticked'>>
   readonly portions: readonly Entry<'solvent added'>[]
+  readonly removals: readonly Entry<'solvent removed'>[]
   readonly observations: readonly Entry<'observed'>[]
+  readonly discarded: Entry<'liquor discarded'> | null
+  readonly reaction: Entry<'reaction named'> | null
   readonly verdict: Entry<'verdict signed'> | null
 }
 
@@ -49,10 +56,13 @@ export function prepOf(view: View, id: PrepId): PrepFacts | null {
     opened,
     samples: samplesOf(view, id),
     plan,
-    steps: plan ? smallFlaskSteps(plan.body) : [],
+    steps: plan?.body.steps ?? [],
     ticked,
     portions: linesOf(view, id, 'solvent added'),
+    removals: linesOf(view, id, 'solvent removed'),
     observations: linesOf(view, id, 'observed'),
+    discarded: latestLine(view, id, 'liquor discarded'),
+    reaction: latestLine(view, id, 'reaction named'),
     verdict: latestLine(view, id, 'verdict signed'),
   }
 }
@@ -62,10 +72,12 @@ function samplesOf(view: View, prep: PrepId): SampleFacts[] {
   for (const [subject, record] of view.subjects) {
     const named = record.live['sample named']?.[0]
     if (named?.body.prep !== prep) continue
-    const weighing = latestLine(view, subject, 'weighed')
+    const { role, label } = named.body
+    const weighings = linesOf(view, subject, 'weighed')
+    const weighing = weighings[weighings.length - 1] ?? null
     samples.push({
       named: named.id,
-      facts: { id: subject as SampleId, role: named.body.role, label: named.body.label, weighing },
+      facts: { id: subject as SampleId, role, label, weighing, weighings },
     })
   }
   return samples.sort((p, q) => (p.named < q.named ? -1 : 1)).map((sample) => sample.facts)
@@ -78,11 +90,7 @@ export function sampleOf(prep: PrepFacts, role: SampleRole): SampleFacts | null 
 /** Net mass of a sample's latest weighing, g. */
 export function massOf(sample: SampleFacts | null): Result<Quantity> {
   const weighing = sample?.weighing
-  if (!weighing)
-    return problem(
-      'nothing-weighed',
-      `${sample?.role === 'product' ? 'The product' : 'The crude'} has not been weighed yet.`,
-    )
+  if (!weighing) return problem('nothing-weighed', `The ${sample?.role ?? 'crude'} has not been weighed yet.`)
   return attempt(() => netMass(weighingOf(weighing.body)))
 }
 
@@ -126,22 +134,22 @@ function recoveryRemarks(percent: Quantity, prep: PrepFacts): string[] {
   return []
 }
 
-/** Solvent logged so far, mL. */
-export function solventSoFarML(prep: PrepFacts): { readonly hotML: number; readonly rinseML: number } {
-  const sum = (rinse: boolean) =>
-    prep.portions.reduce(
-      (ml, { body }) => ((body.use === 'rinse') === rinse ? ml + body.volume.value : ml),
-      0,
-    )
-  return { hotML: sum(false), rinseML: sum(true) }
+/** Solvent logged so far, mL; what boiled away is taken off the hot volume. */
+export interface SolventSoFar {
+  /** In the flask when hot: all that was added, less what boiled away. */
+  readonly hotML: number
+  readonly secondML: number
+  readonly rinseML: number
+  readonly removedML: number
 }
-
-/** Whether drawing air was timed for at least as long as house rules ask. */
-export function wasDried(view: View, prep: PrepFacts): boolean {
-  const atLeastMin = prep.plan?.body.conventions.drying.atLeastMin ?? 0
-  const product = sampleOf(prep, 'product')?.weighing
-  if (!product) return false
-  return linesOf(view, prep.id, 'timer started').some(
-    ({ body, at }) => body.timer === 'air' && product.at - at >= Math.min(body.minutes, atLeastMin) * 60_000,
-  )
+export function solventSoFarML(prep: PrepFacts): SolventSoFar {
+  const sum = (uses: readonly PortionUse[]) =>
+    prep.portions.reduce((ml, { body }) => (uses.includes(body.use) ? ml + body.volume.value : ml), 0)
+  const removedML = prep.removals.reduce((ml, { body }) => ml + body.volume.value, 0)
+  return {
+    hotML: Math.max(0, sum(['dissolve', 'dilute', 'second']) - removedML),
+    secondML: sum(['second']),
+    rinseML: sum(['rinse']),
+    removedML,
+  }
 }

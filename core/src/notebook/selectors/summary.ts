@@ -1,10 +1,15 @@
 import type { EpochMs } from '../../contract'
 import type { View } from '../fold'
+import { accountOf } from './account'
+import { odditiesOf, ownWordsOf } from './causes'
+import { dissolvingOf, pipetteOf } from './dissolving'
+import { drynessOf } from './dryness'
 import { judgementOf } from './judgement'
 import { prepsOf, recoveryOf, solventSoFarML } from './prep'
 import { rangesOf } from './ranges'
 import { nextStep, stationsOf } from './stations'
 import { timersOf } from './timers'
+import { trialsOf } from './trials'
 
 /** What a notebook comes to, in plain values: two views that tell the same have the same summary. */
 export function summaryOf(view: View, now: EpochMs): object {
@@ -15,11 +20,32 @@ export function summaryOf(view: View, now: EpochMs): object {
     preps: prepsOf(view).map((prep) => {
       const recovery = recoveryOf(prep)
       const judgement = judgementOf(view, prep.id)
+      const account = accountOf(view, prep.id)
       return {
         title: prep.opened.body.title,
         plan: prep.plan?.body.result ?? null,
         ticked: [...prep.ticked.keys()],
         solvent: solventSoFarML(prep),
+        procedure: prep.plan?.body.procedure.id ?? null,
+        dissolving: dissolvingOf(view, prep).state,
+        dropsPerML: pipetteOf(view, prep),
+        dry: drynessOf(view, prep).sentence,
+        account: account.ok
+          ? {
+              closurePercent: account.value.closurePercent,
+              yieldPercent: account.value.yield?.percent ?? null,
+              ofProductPercent: account.value.ofProduct?.value ?? null,
+              residue: account.value.residue,
+              rows: account.value.rows.map((row) => ({
+                part: row.part,
+                predictedG: row.predictedG,
+                foundG: row.found?.value ?? null,
+              })),
+            }
+          : account.problem.code,
+        odd: odditiesOf(view, prep.id).map(({ code }) => code),
+        ownWords: ownWordsOf(view, prep.id),
+        trials: trialsOf(view, prep.id).map(({ entry, verdict }) => `${entry.body.solvent}: ${verdict.fit}`),
         recoveryPercent: recovery.ok ? recovery.value.percent : recovery.problem.code,
         ranges: rangesOf(view, prep.id).map(({ label, onset, clear, signs, rateCPerMin, trouble }) => ({
           label,

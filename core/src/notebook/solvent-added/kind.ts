@@ -1,17 +1,30 @@
 import type { Reading } from '../../contract'
 import { defineKind } from '../defineKind'
 
-/** One portion of solvent, mL. */
+export const PORTION_USES = ['dissolve', 'dilute', 'rinse', 'second'] as const
+export type PortionUse = (typeof PORTION_USES)[number]
+
+/** One portion of solvent. Drops are kept as counted, with how many make a mL. */
 export interface SolventAdded {
+  /** mL, as measured, or worked out from the drops. */
   readonly volume: Reading
-  readonly use: 'dissolve' | 'dilute' | 'rinse'
+  readonly drops: { readonly count: number; readonly perML: number } | null
+  readonly use: PortionUse
+  readonly hot: boolean
 }
 export const solventAdded = defineKind<SolventAdded>()({
   kind: 'solvent added',
-  version: 1,
+  version: 2,
   about: 'prep',
-  sentence: (body) =>
-    body.use === 'rinse'
-      ? `Rinsed with ${body.volume.text} mL, ice-cold.`
-      : `Added ${body.volume.text} mL, hot.`,
+  upcasts: {
+    1: (body) => {
+      const old = body as Pick<SolventAdded, 'volume' | 'use'>
+      return { ...old, drops: null, hot: old.use !== 'rinse' }
+    },
+  },
+  sentence: ({ volume, drops, use, hot }) => {
+    const amount = drops ? `${drops.count} drops (${volume.text} mL)` : `${volume.text} mL`
+    if (use === 'rinse') return `Rinsed with ${amount}, ice-cold.`
+    return `Added ${amount}${use === 'second' ? ' of the second solvent' : ''}, ${hot ? 'hot' : 'cold'}.`
+  },
 })

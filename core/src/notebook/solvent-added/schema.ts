@@ -1,5 +1,6 @@
 import Joi from 'joi'
-import { reading } from '../commonSchema'
+import { number, reading } from '../commonSchema'
+import { PORTION_USES } from './kind'
 
 export const solventAddedV1 = Joi.object({
   volume: reading
@@ -10,4 +11,17 @@ export const solventAddedV1 = Joi.object({
     )
     .required(),
   use: Joi.string().valid('dissolve', 'dilute', 'rinse').required(),
+})
+
+export const solventAddedV2 = solventAddedV1.keys({
+  drops: Joi.object({
+    count: Joi.number().integer().min(1).max(10_000).required(),
+    perML: number.min(5).max(200).required(),
+  })
+    .allow(null)
+    .required(),
+  use: Joi.string()
+    .valid(...PORTION_USES)
+    .required(),
+  hot: Joi.boolean().required(),
 })

@@ -1,23 +1,26 @@
 import type { Reading, Weighing } from '../../contract'
 import { defineKind } from '../defineKind'
 
+interface Balance {
+  readonly readabilityG: number
+  /** How the digits came in. */
+  readonly from: 'typed' | 'simulated balance'
+}
 /** One weighing of a sample, digit for digit. */
 export type Weighed =
-  | { readonly method: 'tared'; readonly net: Reading; readonly readabilityG: number }
-  | {
-      readonly method: 'difference'
-      readonly empty: Reading
-      readonly loaded: Reading
-      readonly readabilityG: number
-    }
+  | (Balance & { readonly method: 'tared'; readonly net: Reading })
+  | (Balance & { readonly method: 'difference'; readonly empty: Reading; readonly loaded: Reading })
 export const weighed = defineKind<Weighed>()({
   kind: 'weighed',
-  version: 1,
+  version: 2,
   about: 'sample',
-  sentence: (body) =>
-    body.method === 'tared'
-      ? `Weighed ${body.net.text} g, tared.`
-      : `Weighed ${body.loaded.text} g loaded, ${body.empty.text} g empty.`,
+  upcasts: { 1: (body) => ({ ...(body as object), from: 'typed' }) },
+  sentence: (body) => {
+    const how = body.from === 'simulated balance' ? ' (simulated balance)' : ''
+    return body.method === 'tared'
+      ? `Weighed ${body.net.text} g, tared${how}.`
+      : `Weighed ${body.loaded.text} g loaded, ${body.empty.text} g empty${how}.`
+  },
 })
 
 /** The numbers of a weighing, without their text. */

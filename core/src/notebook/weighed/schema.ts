@@ -12,3 +12,21 @@ export const weighedV1 = Joi.alternatives().conditional('.method', {
     readabilityG,
   }),
 })
+
+const from = Joi.string().valid('typed', 'simulated balance').required()
+export const weighedV2 = Joi.alternatives().conditional('.method', {
+  is: 'tared',
+  then: Joi.object({
+    method: Joi.string().valid('tared').required(),
+    net: reading.required(),
+    readabilityG,
+    from,
+  }),
+  otherwise: Joi.object({
+    method: Joi.string().valid('difference').required(),
+    empty: reading.required(),
+    loaded: reading.required(),
+    readabilityG,
+    from,
+  }),
+})

@@ -1,25 +1,31 @@
-import type { PlanFixed } from '../notebook/plan-fixed/kind'
-import type { Station } from '../notebook/stations'
-import { isFlammable } from '../reference/hazards'
-import { flaskForML } from '../solubility/glassware'
+import type {
+  Compound,
+  Conventions,
+  CrystallizationInput,
+  CrystallizationPlan,
+  EntryId,
+  Solvent,
+} from '../../contract'
+import type { Step } from '../../procedures/procedure'
+import { isFlammable } from '../../reference/hazards'
+import { flaskForML } from '../../solubility/glassware'
 
-export interface Step {
-  readonly id: string
-  readonly station: Station
-  readonly text: string
-  readonly caution?: string
-  /** A timer this step starts. */
-  readonly timer?: { readonly timer: 'cool' | 'ice' | 'air'; readonly minutes: number }
-  /** Portions of solvent are logged at this step. */
-  readonly portions?: 'dissolve' | 'dilute' | 'rinse'
+/** A plan as version 1 wrote it. */
+export interface PlanFixedV1 {
+  readonly procedure: 'small flask and suction funnel'
+  readonly compound: Compound
+  readonly impurity: Compound | null
+  readonly solvent: Solvent
+  readonly solubilitySource: string
+  readonly input: CrystallizationInput
+  readonly result: CrystallizationPlan
+  readonly conventions: Conventions
+  readonly coreVersion: string
+  readonly restsOn: readonly EntryId[]
 }
 
-/**
- * Small flask and suction funnel, for about 0.2 to 2 g: every step with the amounts of this batch.
- *
- * @param plan as fixed
- */
-export function smallFlaskSteps(plan: PlanFixed): readonly Step[] {
+/** The steps as version 1 of the plan gave them. Kept for plans that were fixed then; not to be changed. */
+export function stepsOfV1(plan: PlanFixedV1): readonly Step[] {
   return [...dissolving(plan), ...crystallizing(plan), ...collecting(plan)]
 }
 
@@ -27,7 +33,7 @@ function ml(value: number): string {
   return `${value.toFixed(1)} mL`
 }
 
-function dissolving({ solvent, result, input, impurity }: PlanFixed): Step[] {
+function dissolving({ solvent, result, input, impurity }: PlanFixedV1): Step[] {
   const flask = flaskForML(result.hotML)
   const boiling = solvent.boilingPointC === null ? 'its boiling point' : `${solvent.boilingPointC} °C`
   const flammable = isFlammable(solvent.hazards)
@@ -69,7 +75,7 @@ function dissolving({ solvent, result, input, impurity }: PlanFixed): Step[] {
   return steps
 }
 
-function crystallizing({ input }: PlanFixed): Step[] {
+function crystallizing({ input }: PlanFixedV1): Step[] {
   return [
     {
       id: 'off-the-heat',
@@ -94,7 +100,7 @@ function crystallizing({ input }: PlanFixed): Step[] {
   ]
 }
 
-function collecting({ input, conventions, result, solvent }: PlanFixed): Step[] {
+function collecting({ input, conventions, result, solvent }: PlanFixedV1): Step[] {
   return [
     {
       id: 'set-up-suction',

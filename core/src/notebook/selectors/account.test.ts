@@ -1,0 +1,305 @@
+import { describe, expect, test } from '@jest/globals'
+import { golden } from '../../../golden/contract'
+import type {
+  Bodies,
+  Entry,
+  Kind,
+  PrepFacts,
+  PrepId,
+  RawEntry,
+  SampleId,
+  SampleRole,
+  SubjectId,
+} from '../../index'
+import {
+  accountOf,
+  crudeAssayOf,
+  dissolvingOf,
+  drynessOf,
+  fold,
+  KINDS,
+  liquorStanding,
+  lossesOf,
+  nextId,
+  odditiesOf,
+  ownWordsOf,
+  pipetteOf,
+  planCrystallization,
+  prepOf,
+  prepsOf,
+  solventSoFarML,
+  trialsOf,
+  withVolumeML,
+} from '../../index'
+
+const whole = fold(golden.entries)
+const [adipic, benzil] = prepsOf(whole) as [PrepFacts, PrepFacts]
+const planLine = golden.entries.find(({ kind }) => kind === 'plan fixed') as Entry<'plan fixed'>
+const opened = golden.entries.find(({ kind }) => kind === 'prep opened') as Entry<'prep opened'>
+
+const PREP = '0a5a1c7e-0000-4000-8000-0000000000d1' as PrepId
+const START = 1_800_000_000_000
+let made = 0
+function line<K extends Kind>(kind: K, subject: string, body: Bodies[K], minutes = 0): Entry<K> {
+  made += 1
+  const at = START + minutes * 60_000 + made
+  const { ledger, notebook } = golden.entries[0] as RawEntry
+  const id = nextId(null, at, new Uint8Array([0, 0, 0, 0, 0, 0, made >> 8, made & 255]))
+  const v = KINDS[kind].version
+  return { id, v, ledger, notebook, subject: subject as SubjectId, kind, body, at, author: 'a', device: 'd' }
+}
+const reading = (text: string) => ({ text, value: Number(text) })
+const idOf = (role: SampleRole) =>
+  `0a5a1c7e-0000-4000-8000-0000000000${role === 'crude' ? 'd2' : role === 'product' ? 'd3' : role === 'residue' ? 'd4' : role === 'grit' ? 'd5' : 'd6'}` as SampleId
+const weighed = (role: SampleRole, text: string, minutes = 0, readabilityG = 0.001) =>
+  line('weighed', idOf(role), { method: 'tared', net: reading(text), readabilityG, from: 'typed' }, minutes)
+const named = (role: SampleRole) => line('sample named', idOf(role), { prep: PREP, role, label: role })
+const plan = (change: Partial<Bodies['plan fixed']> = {}) =>
+  line('plan fixed', PREP, { ...planLine.body, ...change })
+const portion = (text: string, use: Bodies['solvent added']['use'] = 'dissolve') =>
+  line('solvent added', PREP, { volume: reading(text), drops: null, use, hot: use !== 'rinse' })
+const BEGUN = [
+  line('prep opened', PREP, opened.body),
+  ...(['crude', 'product', 'residue', 'grit', 'second crop'] as const).map(named),
+]
+const viewOf = (...lines: RawEntry[]) => fold([...BEGUN, ...lines])
+const prepIn = (view: ReturnType<typeof fold>) => prepOf(view, PREP) as PrepFacts
+function accountIn(view: ReturnType<typeof fold>) {
+  const account = accountOf(view, PREP)
+  if (!account.ok) throw new Error(account.problem.sentence)
+  return account.value
+}
+
+describe('the account', () => {
+  test('of the demo closes by what was weighed', () => {
+    const account = accountOf(whole, benzil.id)
+    const value = account.ok ? account.value : null
+    const residueG = 48.4702 - 48.2135
+    expect(value?.closurePercent).toBeCloseTo((100 * (32.613 - 31.2216 + residueG)) / 1.804, 9)
+    expect(value?.rows.map(({ part }) => part)).toEqual(['crystals', 'liquor', 'unaccounted'])
+    const total = (value?.rows ?? []).reduce((g, row) => g + (row.found?.value ?? 0), 0)
+    expect(total).toBeCloseTo(1.804, 9)
+    expect((value?.residue?.productG ?? 0) + (value?.residue?.impurityG ?? 0)).toBeCloseTo(residueG, 9)
+    expect(value?.yield?.percent).toBeCloseTo((100 * 1.3914 * 212.248) / (2.004 * 210.232), 1)
+    expect(value?.ofProduct?.value).toBeCloseTo((100 * 1.3914) / (0.9 * 1.804), 6)
+  })
+  test('without a weighed product says so', () => {
+    expect(accountOf(whole, adipic.id)).toMatchObject({ ok: false, problem: { code: 'nothing-weighed' } })
+  })
+  test('is worked out for the solvent that was used, what boiled away taken off', () => {
+    const removed = line('solvent removed', PREP, { volume: reading('4') })
+    const view = viewOf(
+      weighed('crude', '1.804'),
+      plan(),
+      portion('12'),
+      portion('8', 'dilute'),
+      removed,
+      weighed('product', '1.3'),
+    )
+    expect(solventSoFarML(prepIn(view))).toMatchObject({ hotML: 16, removedML: 4 })
+    const crystals = accountIn(view).rows.find(({ part }) => part === 'crystals')
+    expect(crystals?.predictedG).toBeCloseTo(
+      planCrystallization(withVolumeML(planLine.body.input, 16)).crystalMassG,
+      9,
+    )
+    expect(crystals?.beyondWeighing).toBe(true)
+  })
+  test('stays open until the liquor is weighed, and counts later crops and grit', () => {
+    const open = accountIn(
+      viewOf(weighed('crude', '1.804'), plan(), portion('11'), weighed('product', '1.400')),
+    )
+    expect(open.closurePercent).toBeNull()
+    const closed = accountIn(
+      viewOf(
+        weighed('crude', '1.804'),
+        plan(),
+        portion('11'),
+        weighed('product', '1.400'),
+        weighed('second crop', '0.050'),
+        weighed('residue', '0.200'),
+        weighed('grit', '0.010'),
+      ),
+    )
+    expect(closed.closurePercent).toBeCloseTo((100 * 1.66) / 1.804, 9)
+    expect(closed.ofCrude.value).toBeCloseTo((100 * 1.45) / 1.804, 9)
+    expect(closed.rows.find(({ part }) => part === 'unaccounted')?.found?.value).toBeCloseTo(0.144, 9)
+  })
+  test('a difference the weighing can explain is not called one', () => {
+    const predicted = planLine.body.result.crystalMassG.toFixed(3)
+    const account = accountIn(viewOf(weighed('crude', '1.804'), plan(), weighed('product', predicted)))
+    expect(account.rows[0]?.beyondWeighing).toBe(false)
+  })
+  test('why less than 100 %, from the numbers', () => {
+    const said = lossesOf(whole, benzil).join(' ')
+    expect(said).toContain('0.413 g of the crude is not in the crystals')
+    expect(said).toContain(
+      '0.257 g was found in the evaporated liquor: about 0.08 g benzil and 0.18 g impurity',
+    )
+    expect(said).toContain('91.4 % of the crude is accounted for')
+    expect(ownWordsOf(whole, benzil.id)).toContain('A rim of crystals')
+  })
+})
+
+describe('what is odd, and why', () => {
+  const causes = (view: ReturnType<typeof fold>, code: string) =>
+    odditiesOf(view, PREP)
+      .find((one) => one.code === code)
+      ?.causes.map(({ sentence }) => sentence)
+  test('over 100 %: damp first, then the vessel, when no drying is on record', () => {
+    const byDifference = line('weighed', idOf('product'), {
+      method: 'difference',
+      empty: reading('30.0'),
+      loaded: reading('32.0'),
+      readabilityG: 0.1,
+      from: 'typed',
+    })
+    const said = causes(viewOf(weighed('crude', '1.804'), plan(), byDifference), 'over-100')
+    expect(said?.[0]).toContain('Damp crystals')
+    expect(said?.join(' ')).toContain('The wrong vessel: 32.0 g loaded')
+    expect(said?.join(' ')).toContain('different balances')
+  })
+  test('under half: too much solvent, too much rinse, too warm, what was noted', () => {
+    const said = causes(
+      viewOf(
+        weighed('crude', '1.804'),
+        plan(),
+        portion('30'),
+        portion('9', 'rinse'),
+        line('temperature read', PREP, { temperature: reading('21') }),
+        line('rescue tried', PREP, {
+          station: 'dissolve',
+          rescue: 'boiled-over',
+          remedy: 'switch-off',
+          helped: 'helped',
+        }),
+        weighed('product', '0.3'),
+      ),
+      'under-half',
+    )?.join(' ')
+    for (const part of [
+      '30.0 mL was used where 11.0',
+      'rinsed with 9.0 mL',
+      'last read at 21 °C',
+      'ice bath is not ticked',
+      'boiled over',
+    ])
+      expect(said).toContain(part)
+  })
+  test('a closure over 102 %', () => {
+    const view = viewOf(
+      weighed('crude', '1.804'),
+      plan(),
+      weighed('product', '1.5'),
+      weighed('residue', '0.5'),
+    )
+    expect(causes(view, 'closure-over-102')?.[0]).toContain('residue still holds solvent')
+  })
+  test('the liquor is asked about before it goes', () => {
+    const before = viewOf(weighed('crude', '1.804'), plan())
+    expect(liquorStanding(before, prepIn(before)).question).toContain('have not been weighed')
+    const low = viewOf(weighed('crude', '1.804'), plan(), weighed('product', '0.3'))
+    expect(liquorStanding(low, prepIn(low)).question).toContain('under half')
+    const open = viewOf(weighed('crude', '1.804'), plan(), weighed('product', '1.4'))
+    expect(liquorStanding(open, prepIn(open)).question).toContain('balance of masses stays open')
+    const closed = viewOf(
+      weighed('crude', '1.804'),
+      plan(),
+      weighed('product', '1.4'),
+      weighed('residue', '0.3'),
+    )
+    expect(liquorStanding(closed, prepIn(closed))).toMatchObject({ question: null, kept: false })
+  })
+})
+
+describe('dissolving', () => {
+  const seen = (poured: Entry<'solvent added'>, effect: Bodies['portion seen']['effect']) =>
+    line('portion seen', PREP, { portion: poured.id, effect })
+  test('what two portions do not change is grit', () => {
+    const [p1, p2, p3] = [portion('2'), portion('1'), portion('1')]
+    const view = viewOf(plan(), p1, p2, p3, seen(p1, 'less solid'), seen(p2, 'no change'))
+    expect(dissolvingOf(view, prepIn(view)).state).toBe('dissolving')
+    const gritty = fold([seen(p3, 'no change')], view)
+    expect(dissolvingOf(gritty, prepIn(gritty))).toMatchObject({
+      state: 'grit',
+      remark: expect.stringContaining('Stop adding'),
+    })
+  })
+  test('far past the plan is said, and once dissolved it is done', () => {
+    const p1 = portion('25')
+    const view = viewOf(plan(), p1)
+    expect(dissolvingOf(view, prepIn(view)).remark).toContain('Past the plan by 14.0 mL')
+    const done = fold([seen(p1, 'all dissolved')], view)
+    expect(dissolvingOf(done, prepIn(done)).state).toBe('dissolved')
+  })
+  test('a pipette is counted once', () => {
+    expect(pipetteOf(whole, adipic)).toBe(24)
+    expect(pipetteOf(whole, benzil)).toBeNull()
+  })
+})
+
+describe('drying', () => {
+  const drying = { atLeastMin: 10, constantMassToleranceG: 0.002 }
+  const constant = plan({ conventions: { ...planLine.body.conventions, drying } })
+  const at = (...lines: RawEntry[]) => {
+    const view = viewOf(constant, ...lines)
+    return drynessOf(view, prepIn(view))
+  }
+  test('to constant mass takes two weighings that agree, with drying between', () => {
+    expect(at(weighed('product', '1.450')).sentence).toContain('two weighings that agree')
+    expect(at(weighed('product', '1.450'), weighed('product', '1.420', 12))).toMatchObject({
+      isDry: false,
+      lastLossG: expect.closeTo(0.03, 9),
+      sentence: expect.stringContaining('It lost 0.0300 g'),
+    })
+    const dry = at(
+      weighed('product', '1.450'),
+      weighed('product', '1.420', 12),
+      weighed('product', '1.419', 24),
+    )
+    expect(dry).toMatchObject({ isDry: true })
+    expect(dry.trend.map(({ massG }) => massG)).toEqual([1.45, 1.42, 1.419])
+    expect(at(weighed('product', '1.420'), weighed('product', '1.430', 12)).sentence).toContain('It gained')
+    expect(at(weighed('product', '1.420'), weighed('product', '1.420', 3)).isDry).toBe(false)
+  })
+  test('in air goes by the timer', () => {
+    const view = viewOf(
+      plan(),
+      line('timer started', PREP, { timer: 'air', minutes: 10 }),
+      weighed('product', '1.4', 11),
+    )
+    expect(drynessOf(view, prepIn(view)).isDry).toBe(true)
+    const short = viewOf(
+      plan(),
+      line('timer started', PREP, { timer: 'air', minutes: 10 }),
+      weighed('product', '1.4', 5),
+    )
+    expect(drynessOf(short, prepIn(short)).isDry).toBe(false)
+  })
+})
+
+test('the crude’s own range proposes its fraction', () => {
+  const proposed = crudeAssayOf(whole, benzil, planLine.body.impurity)
+  expect(proposed.ok && proposed.value.assay).toBeGreaterThan(0.85)
+  expect(proposed.ok && proposed.value.assay).toBeLessThan(0.95)
+  expect(proposed.ok && proposed.value.sentence).toContain('Walden')
+  expect(crudeAssayOf(whole, benzil, null)).toMatchObject({ ok: false })
+  expect(crudeAssayOf(whole, adipic, planLine.body.impurity)).toMatchObject({ ok: false })
+})
+
+test('trials are put in order, the latest of a solvent standing', () => {
+  const seen = (solvent: string, cooled: Bodies['trial seen']['cooled']) =>
+    line('trial seen', PREP, {
+      solvent,
+      solventName: solvent,
+      sampleMg: 40,
+      solventML: 0.5,
+      cold: 'does not dissolve',
+      hot: 'all dissolves',
+      cooled,
+    })
+  const view = viewOf(seen('water', 'nothing'), seen('toluene', 'an oil'), seen('water', 'many crystals'))
+  expect(trialsOf(view, PREP).map(({ entry, verdict }) => [entry.body.solvent, verdict.fit])).toEqual([
+    ['water', 'good'],
+    ['toluene', 'unsuitable'],
+  ])
+})

@@ -1,0 +1,52 @@
+import type { AssayFromRange, Compound, Result } from '../../contract'
+import { attempt, problem } from '../../problems'
+import { fusionOf } from '../../reference/fusionOf'
+import { assayFromRange } from '../../solubility/assayFromRange'
+import type { View } from '../fold'
+import type { PrepFacts } from './prep'
+import { latestRange, rangesOf } from './ranges'
+
+/**
+ * The product fraction the crude's own melting range speaks for, given what the impurity is taken to be.
+ *
+ * @returns the proposal, or why there is none
+ */
+export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | null): Result<AssayFromRange> {
+  const crude = latestRange(rangesOf(view, prep.id), 'crude')
+  if (!crude) return problem('too-few-samples', 'The crude has not been melted yet; both ends are needed.')
+  if (!impurity)
+    return problem(
+      'too-few-samples',
+      'Name the impurity, and the crude’s melting range can propose a fraction.',
+    )
+  const product = fusionOf(prep.opened.body.compound)
+  const other = fusionOf(impurity)
+  const proposed = attempt(() =>
+    assayFromRange(
+      product,
+      other,
+      { onsetC: crude.onset.value, clearC: crude.clear.value },
+      {
+        rateCPerMin: crude.rateCPerMin,
+        packing: crude,
+        readingErrorC: crude.conventions.readingErrorC,
+      },
+    ),
+  )
+  if (!proposed.ok) return proposed
+  if (proposed.value === null)
+    return problem(
+      'not-below-melting-point',
+      'The crude’s clear point lies below the eutectic of the two: it cannot be this pair alone.',
+    )
+  const guess = product.estimated || other.estimated
+  return {
+    ok: true,
+    value: guess
+      ? {
+          ...proposed.value,
+          sentence: `${proposed.value.sentence} A fusion enthalpy in it is estimated (Walden’s rule).`,
+        }
+      : proposed.value,
+  }
+}

@@ -1,0 +1,17 @@
+import type { Entry, PrepId } from '../../contract'
+import { judgeTrial, type TrialVerdict } from '../../solubility/trial'
+import { linesOf, type View } from '../fold'
+
+export interface TrialFacts {
+  readonly entry: Entry<'trial seen'>
+  readonly verdict: TrialVerdict
+}
+
+/** The latest trial of each solvent, the most promising first. */
+export function trialsOf(view: View, id: PrepId): readonly TrialFacts[] {
+  const latest = new Map<string, Entry<'trial seen'>>()
+  for (const entry of linesOf(view, id, 'trial seen')) latest.set(entry.body.solvent, entry)
+  return [...latest.values()]
+    .map((entry) => ({ entry, verdict: judgeTrial(entry.body) }))
+    .sort((p, q) => q.verdict.score - p.verdict.score)
+}

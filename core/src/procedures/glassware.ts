@@ -1,0 +1,74 @@
+import type { CrystallizationPlan } from '../contract'
+import { flaskForML } from '../solubility/glassware'
+import type { Procedure } from './procedure'
+
+/** What a Craig tube and the common centrifuge tubes hold while being stirred, mL. */
+const CRAIG_ML = 2
+const CENTRIFUGE_TUBES_ML = [5, 15] as const
+const STIRRABLE = 0.6
+
+export interface Glassware {
+  /** null when nothing common holds the volume. */
+  readonly vessel: string | null
+  readonly collector: string
+  /** A sentence when it does not fit. */
+  readonly trouble: string | null
+}
+
+/**
+ * Vessel and collector for a batch, or what does not fit.
+ *
+ * @example glasswareFor('small funnel', 1.8, { hotML: 11 }) // { vessel: '25 mL Erlenmeyer flask', collector: 'Büchner funnel, 4 cm', trouble: null }
+ */
+export function glasswareFor(
+  collect: Procedure['collect'],
+  crudeG: number,
+  { hotML }: Pick<CrystallizationPlan, 'hotML'>,
+): Glassware {
+  const ml = `${hotML.toPrecision(3)} mL`
+  switch (collect) {
+    case 'Craig tube':
+      return {
+        vessel: hotML <= CRAIG_ML ? `${CRAIG_ML} mL Craig tube` : null,
+        collector: 'centrifuge tube that takes it, and a wire',
+        trouble:
+          hotML <= CRAIG_ML
+            ? null
+            : `${ml} does not fit a Craig tube of ${CRAIG_ML} mL: take a centrifuge tube and pipette, or less crude.`,
+      }
+    case 'centrifuge tube': {
+      const size = CENTRIFUGE_TUBES_ML.find((one) => hotML <= STIRRABLE * one)
+      return {
+        vessel: size === undefined ? null : `${size} mL centrifuge tube`,
+        collector: 'pipette',
+        trouble:
+          size === undefined
+            ? `${ml} does not fit a centrifuge tube that can still be stirred: take a flask and funnel, or divide the crude.`
+            : null,
+      }
+    }
+    case 'watch glass':
+      return {
+        vessel: hotML <= 25 ? 'watch glass, 10 cm' : null,
+        collector: 'beaker of boiling water',
+        trouble: hotML <= 25 ? null : `${ml} is more than a watch glass holds: evaporate it in portions.`,
+      }
+    default: {
+      const size = flaskForML(hotML)
+      return {
+        vessel: size === null ? null : `${size} mL Erlenmeyer flask`,
+        collector: funnelFor(crudeG),
+        trouble:
+          size === null
+            ? `${ml} fits no common flask with room to swirl: divide the crude into batches, or choose a solvent that needs less.`
+            : null,
+      }
+    }
+  }
+}
+
+function funnelFor(crudeG: number): string {
+  if (crudeG < 0.5) return 'Hirsch funnel'
+  if (crudeG < 3) return 'Büchner funnel, 4 cm'
+  return crudeG < 15 ? 'Büchner funnel, 7 cm' : 'Büchner funnel, 11 cm'
+}

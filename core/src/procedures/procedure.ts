@@ -1,0 +1,84 @@
+import type { Station } from '../notebook/stations'
+import type { TimerStarted } from '../notebook/timer-started/kind'
+import type { PortionUse } from '../notebook/solvent-added/kind'
+
+/** What a step may depend on; it stands in the list when all of its conditions hold for this batch. */
+export const CONDITIONS = [
+  'grit expected',
+  'no grit expected',
+  'diluted after dissolving',
+  'flammable solvent',
+  'not flammable',
+  'boils low',
+  'does not boil low',
+  'by portions',
+  'measured volume',
+  'stones in both flasks',
+  'charcoal',
+  'hot filtration',
+  'constant mass',
+  'rinsed',
+] as const
+export type Condition = (typeof CONDITIONS)[number]
+
+/** What a step needs from the person besides a tick. */
+export const STEP_ASKS = ['centrifuge partner', 'temperature', 'liquor kept'] as const
+export type StepAsk = (typeof STEP_ASKS)[number]
+
+export interface Caution {
+  readonly text: string
+  readonly when?: Condition
+}
+/** A step as data: its text holds amounts in braces, filled for each batch (procedures/amounts.ts). */
+export interface StepTemplate {
+  readonly id: string
+  readonly station: Station
+  readonly text: string
+  readonly cautions?: readonly Caution[]
+  readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: number | 'house rule' }
+  /** Portions of solvent are logged at this step. */
+  readonly portions?: PortionUse
+  readonly asks?: StepAsk
+  /** What to get ready while this step takes its time. */
+  readonly meanwhile?: string
+  /** A safe place to stop until next week: how it is left. */
+  readonly stop?: string
+  readonly when?: readonly Condition[]
+}
+export const COLLECTS = [
+  'large funnel',
+  'small funnel',
+  'Craig tube',
+  'centrifuge tube',
+  'watch glass',
+] as const
+export interface Procedure {
+  readonly id: string
+  readonly name: string
+  /** How the crystals are collected: decides the glassware. */
+  readonly collect: (typeof COLLECTS)[number]
+  readonly solvents: 'one' | 'pair' | 'water only'
+  /** Crude it suits, g. */
+  readonly scaleG: readonly [number, number]
+  readonly suits: string
+  readonly steps: readonly StepTemplate[]
+  readonly waste: readonly string[]
+  /** The shipped procedure it was copied from, for a lab's own. */
+  readonly copiedFrom?: string
+}
+
+/** A step with the amounts of one batch in it. */
+export interface Step {
+  readonly id: string
+  readonly station: Station
+  readonly text: string
+  readonly caution?: string
+  readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: number }
+  readonly portions?: PortionUse
+  readonly asks?: StepAsk
+  readonly meanwhile?: string
+  readonly stop?: string
+}
+
+export const INSERTS = ['hot filtration', 'charcoal'] as const
+export type Insert = (typeof INSERTS)[number]

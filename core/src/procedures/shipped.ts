@@ -1,0 +1,362 @@
+import type { Procedure, StepTemplate } from './procedure'
+import {
+  COOL,
+  DISSOLVE,
+  DRY,
+  HEAT_SOLVENT,
+  INSERT_STEPS,
+  LIQUOR_WASTE,
+  ORDINARY_WASTE,
+  SUCTION,
+  WET_THE_CRUDE,
+} from './shared'
+
+const CHARCOAL_WASTE =
+  'Charcoal and its paper, still wet with solvent: the solid waste in the hood, never the paper bin.'
+const FLASK_STEPS: readonly StepTemplate[] = [
+  ...HEAT_SOLVENT,
+  WET_THE_CRUDE,
+  ...DISSOLVE,
+  ...INSERT_STEPS,
+  ...COOL,
+  ...SUCTION,
+  ...DRY,
+]
+
+const LID = 'Lid shut until it stands still. Never run it unbalanced.'
+
+const BY_DROPS: StepTemplate = {
+  id: 'dissolve-by-drops',
+  station: 'dissolve',
+  text: 'Add hot {solvent} by drops, near {least} in all, stirring with a fine spatula in the heat after each few, until it is just dissolved.',
+  cautions: [
+    {
+      text: 'Stirring stands in for the boiling stone: an unstirred narrow tube throws its contents out. Mouth of the tube away from faces.',
+    },
+  ],
+  portions: 'dissolve',
+}
+
+const CRAIG_STEPS: readonly StepTemplate[] = [
+  {
+    ...(HEAT_SOLVENT[0] as StepTemplate),
+    text: 'Heat about {heat} of {solvent} in a test tube with a boiling stone, in a block or bath at about {plate} (it boils at {boiling}).',
+  },
+  {
+    ...(HEAT_SOLVENT[1] as StepTemplate),
+    text: 'Heat about {heat} of {solvent} in a test tube with a boiling stone, in a bath of warm water: it boils at {boiling}.',
+  },
+  {
+    ...WET_THE_CRUDE,
+    text: 'Put the {crude} of crude into the Craig tube and wet it with a drop or two of solvent before it goes into the heat.',
+    cautions: [
+      { text: 'Dry solid in the heat melts to an oil. Gloves: the tube is held close to the heat.' },
+    ],
+  },
+  BY_DROPS,
+  {
+    id: 'grit-in-craig',
+    station: 'dissolve',
+    text: 'About {grit} is expected not to dissolve, and a Craig tube cannot leave it behind: draw the hot liquid off through a filter-tip pipette into a clean Craig tube.',
+    when: ['grit expected'],
+  },
+  {
+    id: 'top-up-hot',
+    station: 'dissolve',
+    text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
+    portions: 'dilute',
+    when: ['diluted after dissolving'],
+  },
+  {
+    id: 'plunger-in',
+    station: 'crystallize',
+    text: 'Set the plunger in loosely, stand the tube in a small flask, and leave it to cool to room temperature, undisturbed. Crystals can start near {starts}.',
+    cautions: [{ text: 'Loosely: a tight plunger on a hot tube jumps or sticks.' }],
+    timer: { timer: 'cool', minutes: 10 },
+    asks: 'temperature',
+    meanwhile: 'Bend the wire. Weigh the empty vial. Make up the centrifuge partner.',
+    stop: 'Cold, with crystals in it and the plunger in: label the tube and stand it upright until next week.',
+  },
+  {
+    id: 'into-ice',
+    station: 'crystallize',
+    text: 'Then into ice, down to about {cold}.',
+    timer: { timer: 'ice', minutes: 5 },
+    asks: 'temperature',
+  },
+  {
+    id: 'turn-over',
+    station: 'collect',
+    text: 'Loop a thin wire around the neck of the plunger, its end free, slip the centrifuge tube over the whole, and turn both over together.',
+    cautions: [{ text: 'Hold the plunger in while turning. The wire is how it comes out again.' }],
+  },
+  {
+    id: 'balance-partner',
+    station: 'collect',
+    text: 'Weigh it, and fill a partner tube with water to the same mass.',
+    asks: 'centrifuge partner',
+    cautions: [{ text: 'By mass, not by height of liquid. Opposite places in the rotor.' }],
+  },
+  {
+    id: 'spin',
+    station: 'collect',
+    text: 'Spin for 3 min: the liquor runs past the plunger into the tip.',
+    timer: { timer: 'spin', minutes: 3 },
+    cautions: [{ text: LID }],
+  },
+  {
+    id: 'pull-out',
+    station: 'collect',
+    text: 'Pull the Craig tube out by the wire, upright, and scrape the crystals off plunger and wall onto the weighed vial.',
+  },
+  {
+    id: 'keep-the-liquor',
+    station: 'collect',
+    text: 'Keep the liquor in the tip of the centrifuge tube, labelled, until the yield is known.',
+    asks: 'liquor kept',
+  },
+  ...DRY,
+]
+
+const TUBE_STEPS: readonly StepTemplate[] = [
+  CRAIG_STEPS[0] as StepTemplate,
+  CRAIG_STEPS[1] as StepTemplate,
+  {
+    ...WET_THE_CRUDE,
+    text: 'Weigh the empty centrifuge tube, put the {crude} of crude into it, and wet it with a few drops of solvent before it goes into the heat.',
+    cautions: [{ text: 'Dry solid in the heat melts to an oil.' }],
+  },
+  BY_DROPS,
+  {
+    id: 'draw-off-grit',
+    station: 'dissolve',
+    text: 'About {grit} is expected not to dissolve: let it settle in the heat and draw the hot liquid off it with a warmed pipette into a second, weighed tube. Rinse the grit with a few drops of hot solvent.',
+    cautions: [
+      { text: 'A cold pipette fills with crystals: warm it with hot solvent first. Never mouth over it.' },
+    ],
+    when: ['grit expected'],
+  },
+  {
+    id: 'second-dissolving',
+    station: 'dissolve',
+    text: 'If crystals came down on the way: warm again and add hot solvent by drops until it is clear.',
+    portions: 'dissolve',
+    when: ['grit expected'],
+  },
+  {
+    id: 'top-up-hot',
+    station: 'dissolve',
+    text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
+    portions: 'dilute',
+    when: ['diluted after dissolving'],
+  },
+  {
+    id: 'cool-undisturbed',
+    station: 'crystallize',
+    text: 'Out of the heat, loosely capped, and cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. If nothing appears: scratch, seed, or boil some solvent away.',
+    cautions: [{ text: 'Loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
+    timer: { timer: 'cool', minutes: 10 },
+    asks: 'temperature',
+    meanwhile: 'Chill {wash} of {rinse}. Weigh out the centrifuge partner. Pack a tube of the crude.',
+    stop: 'At room temperature with crystals in it: cap, label, and stand it upright until next week.',
+  },
+  {
+    id: 'into-ice',
+    station: 'crystallize',
+    text: 'When no more appears, into ice, down to about {cold}.',
+    timer: { timer: 'ice', minutes: 5 },
+    asks: 'temperature',
+  },
+  {
+    id: 'balance-partner',
+    station: 'collect',
+    text: 'Wipe the tube dry, weigh it, and fill a partner tube with water to the same mass.',
+    asks: 'centrifuge partner',
+    cautions: [{ text: 'By mass, not by height of liquid. Opposite places in the rotor.' }],
+  },
+  {
+    id: 'spin',
+    station: 'collect',
+    text: 'Spin for 3 min.',
+    timer: { timer: 'spin', minutes: 3 },
+    cautions: [{ text: LID }],
+  },
+  {
+    id: 'draw-off-liquor',
+    station: 'collect',
+    text: 'Squeeze the bulb, push the tip of the pipette slowly to the bottom, and draw the liquor off the crystals.',
+  },
+  {
+    id: 'rinse-cold',
+    station: 'collect',
+    text: 'Stir the crystals up with {wash} of ice-cold {rinse}: it costs at most {washLoss}.',
+    portions: 'rinse',
+    when: ['rinsed'],
+  },
+  {
+    id: 'balance-again',
+    station: 'collect',
+    text: 'The tube weighs less now: balance it again.',
+    asks: 'centrifuge partner',
+    when: ['rinsed'],
+  },
+  {
+    id: 'spin-again',
+    station: 'collect',
+    text: 'Spin for 3 min, and draw the rinse off.',
+    timer: { timer: 'spin', minutes: 3 },
+    cautions: [{ text: LID }],
+    when: ['rinsed'],
+  },
+  {
+    id: 'keep-the-liquor',
+    station: 'collect',
+    text: 'Keep liquor and rinse in labelled vials until the yield is known.',
+    asks: 'liquor kept',
+  },
+  {
+    id: 'dry-in-tube',
+    station: 'collect',
+    text: 'Dry in the open tube for {air}, lying on its side under a paper cover.',
+    timer: { timer: 'air', minutes: 'house rule' },
+  },
+  ...DRY,
+]
+
+const PAIR_STEPS: readonly StepTemplate[] = [
+  ...HEAT_SOLVENT,
+  {
+    ...WET_THE_CRUDE,
+    text: 'Put the {crude} of crude into {vessel} and add about {third} of {solvent} before it goes on the heat.',
+  },
+  {
+    id: 'dissolve-in-good',
+    station: 'dissolve',
+    text: 'Dissolve it hot in {solvent}, in small portions: near {good}. What two portions do not change is grit.',
+    portions: 'dissolve',
+  },
+  ...INSERT_STEPS.filter((step) => step.id !== 'dilute-hot' && step.id !== 'boil-back'),
+  {
+    id: 'cloud-with-second',
+    station: 'dissolve',
+    text: 'Keep it hot and add hot {second} by drops, swirling, until a cloud stays: as a rough guide {poor}.',
+    cautions: [
+      {
+        text: 'Warm the second solvent first; one that boils lower than the flask is hot boils off at once.',
+      },
+    ],
+    portions: 'second',
+  },
+  {
+    id: 'clear-again',
+    station: 'dissolve',
+    text: 'Clear it again with a few drops of hot {solvent}.',
+    portions: 'dissolve',
+  },
+  ...COOL,
+  ...SUCTION,
+  ...DRY,
+]
+
+const EVAPORATION_STEPS: readonly StepTemplate[] = [
+  {
+    id: 'dissolve-warm',
+    station: 'dissolve',
+    text: 'Dissolve the {crude} of crude in warm water, near {least}.',
+    portions: 'dissolve',
+    cautions: [{ text: 'From water only. Never a flammable solvent over steam on an open glass.' }],
+  },
+  {
+    id: 'leave-the-grit',
+    station: 'dissolve',
+    text: 'About {grit} is expected not to dissolve: pour the warm liquid off it.',
+    when: ['grit expected'],
+  },
+  {
+    id: 'onto-the-glass',
+    station: 'crystallize',
+    text: 'Pour it onto the weighed watch glass and set that on a beaker of boiling water.',
+    cautions: [
+      { text: 'Steam burns without a flame to warn of it. Boiling stone in the beaker before it is heated.' },
+    ],
+    timer: { timer: 'boil', minutes: 20 },
+    meanwhile: 'Weighed the empty watch glass? Pack a tube of the crude.',
+  },
+  {
+    id: 'off-before-dry',
+    station: 'crystallize',
+    text: 'Take it off with tongs while the last of the water is still there, and let that dry in air.',
+    cautions: [{ text: 'It is not purified of what was dissolved: all of that is still on the glass.' }],
+    stop: 'On the covered, labelled glass it can dry until next week.',
+  },
+  {
+    id: 'scrape-together',
+    station: 'collect',
+    text: 'Leave the solid on its weighed glass, or scrape all of it together: there is no liquor to lose it in.',
+  },
+  ...DRY,
+]
+
+/** The procedures the app ships with. A lab copies one and edits the copy. */
+export const PROCEDURES: readonly Procedure[] = [
+  {
+    id: 'large-funnel',
+    name: 'Flask and large suction funnel',
+    collect: 'large funnel',
+    solvents: 'one',
+    scaleG: [2, 200],
+    suits: 'about 2 g and more',
+    steps: FLASK_STEPS,
+    waste: [LIQUOR_WASTE, ...ORDINARY_WASTE, CHARCOAL_WASTE],
+  },
+  {
+    id: 'small-funnel',
+    name: 'Small flask and suction funnel',
+    collect: 'small funnel',
+    solvents: 'one',
+    scaleG: [0.2, 2],
+    suits: 'about 0.2 to 2 g',
+    steps: FLASK_STEPS,
+    waste: [LIQUOR_WASTE, ...ORDINARY_WASTE, CHARCOAL_WASTE],
+  },
+  {
+    id: 'craig-tube',
+    name: 'Craig tube in the centrifuge',
+    collect: 'Craig tube',
+    solvents: 'one',
+    scaleG: [0.02, 0.2],
+    suits: 'about 100 mg that dissolves without grit',
+    steps: CRAIG_STEPS,
+    waste: [LIQUOR_WASTE, ...ORDINARY_WASTE],
+  },
+  {
+    id: 'centrifuge-tube',
+    name: 'Centrifuge tube and pipette',
+    collect: 'centrifuge tube',
+    solvents: 'one',
+    scaleG: [0.05, 0.5],
+    suits: 'about 50 to 500 mg, grit or not',
+    steps: TUBE_STEPS,
+    waste: [LIQUOR_WASTE, ...ORDINARY_WASTE],
+  },
+  {
+    id: 'solvent-pair',
+    name: 'Two solvents, suction funnel',
+    collect: 'small funnel',
+    solvents: 'pair',
+    scaleG: [0.2, 20],
+    suits: 'when no single solvent will do',
+    steps: PAIR_STEPS,
+    waste: [LIQUOR_WASTE, ...ORDINARY_WASTE, CHARCOAL_WASTE],
+  },
+  {
+    id: 'evaporation',
+    name: 'Evaporation on a watch glass',
+    collect: 'watch glass',
+    solvents: 'water only',
+    scaleG: [0.02, 2],
+    suits: 'removing water only: what was dissolved stays with the solid',
+    steps: EVAPORATION_STEPS,
+    waste: ['Condensate: the sink, unless your lab says otherwise.', ...ORDINARY_WASTE],
+  },
+]

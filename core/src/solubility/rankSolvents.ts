@@ -1,0 +1,179 @@
+import type {
+  CrystallizationPlan,
+  RankedSolvent,
+  ScoredPart,
+  SoluteToPurify,
+  SolventCandidate,
+  SolventWishes,
+} from '../contract'
+import { eutectic } from '../melting/eutectic'
+import { attempt } from '../problems'
+import { fusionOf } from '../reference/fusionOf'
+import { oilingRisk } from './oilingRisk'
+import { planCrystallization } from './planCrystallization'
+import { depositsFromC } from './saturation'
+import { proposedVolumeML, withVolumeML, workingTemperatures } from './volume'
+
+/** What most teaching laboratories ask of a solvent. Rules of the bench, and shown as such. */
+export const USUAL_WISHES: SolventWishes = {
+  recoveryPercent: [50, 95],
+  purity: [0.8, 0.995],
+  mlPerG: [0.7, 3, 25, 150],
+  oiling: { low: 1, some: 0.6, high: 0.15 },
+  boilingForDryingC: [65, 140],
+  freezingMarginC: [-15, 2],
+  iceC: 2,
+}
+
+/**
+ * Ranks solvents for one crude by desirability: each property becomes a score from 0 to 1, and the score is
+ * their geometric mean, so that one worthless property rules a solvent out (Derringer and Suich 1980).
+ * Hazards are not in the score; they stand beside it.
+ *
+ * @param candidates with what the shelf knows; those without points come last, unscored
+ * @returns the best first
+ * @example rankSolvents(benzilCrude, shelfCandidates)[0]?.solvent.name // 'ethanol 95%'
+ */
+export function rankSolvents(
+  solute: SoluteToPurify,
+  candidates: readonly SolventCandidate[],
+  wishes: SolventWishes = USUAL_WISHES,
+): readonly RankedSolvent[] {
+  return candidates
+    .map((candidate) => rankOne(solute, candidate, wishes))
+    .sort(
+      (p, q) =>
+        (q.score ?? -1) - (p.score ?? -1) ||
+        (q.plan?.recoveryPercentOfProduct ?? 0) - (p.plan?.recoveryPercentOfProduct ?? 0),
+    )
+}
+
+function rankOne(solute: SoluteToPurify, candidate: SolventCandidate, wishes: SolventWishes): RankedSolvent {
+  const { solvent, product, impurity } = candidate
+  const unknown = { solvent, score: null, parts: [], input: null, plan: null }
+  if (product.length === 0)
+    return {
+      ...unknown,
+      sentence: `Not known: no solubility of ${solute.compound.name} in it is on the shelf.`,
+    }
+  const planned = attempt(() => {
+    const base = {
+      crudeG: solute.crudeG,
+      assay: solute.assay,
+      product,
+      ...(impurity.length > 0 ? { impurity } : {}),
+      productFusionKJPerMol: fusionOf(solute.compound).enthalpyKJPerMol,
+      ...workingTemperatures(solvent, solute.compound),
+      washML: 0,
+    }
+    const input = withVolumeML(base, proposedVolumeML(planCrystallization({ ...base, excess: 0 })))
+    return { input, plan: planCrystallization(input), startsC: depositsFromC(input) }
+  })
+  if (!planned.ok) return { ...unknown, sentence: planned.problem.sentence }
+  const { input, plan, startsC } = planned.value
+  const parts = [
+    recoveryPart(plan, wishes),
+    purityPart(solute, plan, wishes),
+    volumePart(solute, plan, wishes),
+    oilingPart(solute, candidate, startsC, wishes),
+    freezingPart(candidate, wishes),
+    dryingPart(candidate, wishes),
+  ]
+  const known = parts.flatMap(({ score }) => (score === null ? [] : [score]))
+  const score = known.reduce((product, one) => product * one, 1) ** (1 / known.length)
+  return { solvent, score, parts, sentence: inShort(parts, plan), input, plan }
+}
+
+function inShort(parts: readonly ScoredPart[], plan: CrystallizationPlan): string {
+  const single = plan.hotBasis === 'single point' || plan.coldBasis === 'single point'
+  const worst = [...parts].sort((p, q) => (p.score ?? 1) - (q.score ?? 1))[0]
+  const said = worst && (worst.score ?? 1) < 0.9 ? worst.sentence : 'Nothing speaks against it.'
+  return single ? `Estimated from one point and the fusion enthalpy. ${said}` : said
+}
+
+/** 0 at the first value, 1 at the second, straight between them; either way round. */
+function between(value: number, [worthless, full]: readonly [number, number]): number {
+  return Math.min(1, Math.max(0, (value - worthless) / (full - worthless)))
+}
+
+function recoveryPart(plan: CrystallizationPlan, wishes: SolventWishes): ScoredPart {
+  const percent = plan.recoveryPercentOfProduct
+  return {
+    part: 'recovery',
+    score: between(percent, wishes.recoveryPercent),
+    sentence: `${percent.toFixed(0)} % of the product comes back.`,
+  }
+}
+
+function purityPart(solute: SoluteToPurify, plan: CrystallizationPlan, wishes: SolventWishes): ScoredPart {
+  const name = solute.impurity?.name ?? 'the impurity'
+  if (plan.impurityAssumedDissolved)
+    return { part: 'purity', score: null, sentence: `Not known: no solubility of ${name} in it.` }
+  const percent = 100 * plan.crystalMassFraction
+  return {
+    part: 'purity',
+    score: between(plan.crystalMassFraction, wishes.purity),
+    sentence:
+      plan.impurityInCrystalsG > 0
+        ? `Crystals about ${percent.toFixed(0)} % pure: ${name} comes down with them.`
+        : 'Crystals over 99 % pure, at best.',
+  }
+}
+
+function volumePart(solute: SoluteToPurify, plan: CrystallizationPlan, wishes: SolventWishes): ScoredPart {
+  const perG = plan.hotML / solute.crudeG
+  const [none, easy, most, absurd] = wishes.mlPerG
+  const score =
+    perG < easy
+      ? between(Math.log(perG), [Math.log(none), Math.log(easy)])
+      : between(Math.log(perG), [Math.log(absurd), Math.log(most)])
+  const remark = perG < easy ? ': little to handle' : perG > most ? ': a lot to heat' : ''
+  return { part: 'volume', score, sentence: `${perG.toPrecision(2)} mL per gram of crude${remark}.` }
+}
+
+function oilingPart(
+  solute: SoluteToPurify,
+  { solvent }: SolventCandidate,
+  saturationC: number,
+  wishes: SolventWishes,
+): ScoredPart {
+  const fusion = fusionOf(solute.compound)
+  const risk = oilingRisk({
+    saturationC,
+    crudeOnsetC: solute.crudeOnsetC,
+    eutecticC: solute.impurity ? eutectic(fusion, fusionOf(solute.impurity)).temperatureC : undefined,
+    meltingPointC: fusion.meltingPointC,
+    boilingPointC: solvent.boilingPointC,
+  })
+  return { part: 'oiling', score: wishes.oiling[risk.level], sentence: risk.because }
+}
+
+function freezingPart({ solvent }: SolventCandidate, wishes: SolventWishes): ScoredPart {
+  const { freezingPointC } = solvent
+  if (freezingPointC === null)
+    return { part: 'freezing', score: null, sentence: 'Not known: its freezing point.' }
+  const marginC = wishes.iceC - freezingPointC
+  return {
+    part: 'freezing',
+    score: between(marginC, wishes.freezingMarginC),
+    sentence:
+      marginC >= wishes.freezingMarginC[1]
+        ? 'Stays liquid in the ice bath.'
+        : `Freezes at ${freezingPointC.toFixed(1)} °C: the ice bath would turn it solid.`,
+  }
+}
+
+function dryingPart({ solvent }: SolventCandidate, wishes: SolventWishes): ScoredPart {
+  const { boilingPointC } = solvent
+  if (boilingPointC === null)
+    return { part: 'drying', score: null, sentence: 'Not known: its boiling point.' }
+  const [full, worthless] = wishes.boilingForDryingC
+  return {
+    part: 'drying',
+    score: between(boilingPointC, [worthless, full]),
+    sentence:
+      boilingPointC <= full + 15
+        ? `Boils at ${boilingPointC.toFixed(0)} °C: dries quickly in air.`
+        : `Boils at ${boilingPointC.toFixed(0)} °C: dries slowly.`,
+  }
+}
