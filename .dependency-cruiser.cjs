@@ -26,7 +26,14 @@ module.exports = {
       name: 'web-takes-cores-public-face',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^core/src/(schemas|reference|structures)' },
+      to: { path: '^core/src/(schemas|reference)' },
+    },
+    {
+      name: 'structures-only-when-shown',
+      comment: 'the structure package is a megabyte: the web app loads it where a structure is drawn, never before',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^core/src/structures', dynamic: false },
     },
     {
       name: 'no-circles',

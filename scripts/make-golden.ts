@@ -122,10 +122,46 @@ const BENZOIN_POINTS: SolubilityPoint[] = [
   [20, 3.2],
   [78, 15],
 ]
-const rows = (id: string, points: SolubilityPoint[]): SolubilityRow[] =>
+/** Further solvents bench 7 tried, sample data likewise. */
+const OTHER_SOLVENTS: readonly (readonly [compound: string, solvent: string, points: SolubilityPoint[]])[] = [
+  [
+    'benzil',
+    '2-propanol',
+    [
+      [20, 1.4],
+      [50, 6.4],
+      [82, 39],
+    ],
+  ],
+  [
+    'benzoin',
+    '2-propanol',
+    [
+      [20, 1.1],
+      [82, 8.2],
+    ],
+  ],
+  [
+    'benzil',
+    'toluene',
+    [
+      [20, 31],
+      [80, 190],
+    ],
+  ],
+  [
+    'benzil',
+    'cyclohexane',
+    [
+      [20, 1.2],
+      [78, 33],
+    ],
+  ],
+]
+const rows = (id: string, points: SolubilityPoint[], solventId = 'ethanol-95'): SolubilityRow[] =>
   points.map(([temperatureC, gPer100ML]) => ({
     compound: id,
-    solvent: 'ethanol-95',
+    solvent: solventId,
     temperatureC,
     gPer100ML,
     confidence: null,
@@ -519,7 +555,11 @@ mkdirSync(folder, { recursive: true })
 const file = {
   nowMs: NOW,
   title: 'Saltmarsh teaching laboratory, bench 7',
-  solubilities: [...rows('benzil', BENZIL_POINTS), ...rows('benzoin', BENZOIN_POINTS)],
+  solubilities: [
+    ...rows('benzil', BENZIL_POINTS),
+    ...rows('benzoin', BENZOIN_POINTS),
+    ...OTHER_SOLVENTS.flatMap(([id, solventId, points]) => rows(id, points, solventId)),
+  ],
   entries,
 }
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')

@@ -4,7 +4,7 @@ import { defineConfig } from 'vite'
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [react()],
-  build: { outDir: 'dist', emptyOutDir: true, manifest: true, target: 'es2022', chunkSizeWarningLimit: 700 },
+  build: { outDir: 'dist', emptyOutDir: true, manifest: true, target: 'es2022', chunkSizeWarningLimit: 1300 },
   server: {
     port: 5173,
     strictPort: true,

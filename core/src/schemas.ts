@@ -2,3 +2,4 @@
 export { refusalOf, sentence } from './notebook/entrySchema'
 export { blockCommand } from './notebook/run-command/schema'
 export * as pieces from './notebook/commonSchema'
+export { OWN_SORTS, shelfRefusal, type OwnSort } from './reference/shelfSchema'

@@ -11,6 +11,9 @@ import type {
   SolubilityRow,
   Solvent,
 } from './contract'
+import type { Procedure } from './procedures/procedure'
+import type { BalanceReading } from './simulator/balance'
+import type { PanLoad } from './simulator/pan'
 
 /** What server and web tell each other over HTTP, besides entries and answers. */
 export interface About {
@@ -37,6 +40,28 @@ export interface Shelf {
   readonly solubilities: readonly SolubilityRow[]
   readonly instruments: readonly Instrument[]
   readonly houseRules: readonly Conventions[]
+  /** The lab's own; those the app ships with are in core. */
+  readonly procedures: readonly Procedure[]
+}
+/** What came of putting rows on the shelf. */
+export interface ShelfReport {
+  readonly added: number
+  readonly changed: number
+  readonly same: number
+  readonly refused: readonly { readonly row: number; readonly sentence: string }[]
+}
+export interface ShelfVersion {
+  readonly version: number
+  readonly origin: string
+  readonly createdAt: number
+  readonly body: unknown
+}
+/** The simulated balance as it stands. */
+export interface BalanceStanding {
+  readonly name: string
+  readonly readabilityG: number
+  readonly load: PanLoad
+  readonly reading: BalanceReading
 }
 export interface RunState {
   readonly id: RunId

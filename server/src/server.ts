@@ -5,19 +5,23 @@ import { join } from 'node:path'
 import { Router } from 'express'
 import { pino } from 'pino'
 import { SYSTEM_CLOCK, type Clock } from './clock'
-import { openPglite, openPostgres } from './db/open'
+import { openPglite, openPostgres, type Database } from './db/open'
 import { readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
+import { balanceRoutes, openBalance } from './instruments/balance'
 import { openBench } from './instruments/bench'
 import { instrumentRoutes } from './instruments/routes'
 import { openJournal } from './ledger/journal'
 import { takeLock } from './ledger/lock'
 import { ledgerRoutes } from './ledger/routes'
 import { openStore, type LedgerStore } from './ledger/store'
-import { streamRoutes } from './ledger/stream'
+import { both, streamRoutes } from './ledger/stream'
+import { putRows } from './shelf/items'
+import { openShelfJournal, type ShelfJournal } from './shelf/journal'
+import { shelfRoutes } from './shelf/routes'
 import { addOwnPoints, seedShelf } from './shelf/seed'
-import { readShelf, shelfRoutes } from './shelf/shelf'
+import { openShelf } from './shelf/shelf'
 
 export interface ServerOptions {
   readonly folder: string
@@ -65,11 +69,17 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       await addOwnPoints(db, clock, golden.solubilities)
       await writeDemo(store, golden, clock)
     } else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
-    const bench = await openBench((await readShelf(db)).instruments, store, clock, options.byHand)
+    const shelf = openShelf(db, await ownShelf(options, db, closing), clock)
+    const bench = await openBench((await shelf.read()).instruments, store, clock, options.byHand)
     closing.push(() => bench.close())
+    const balance = openBalance(store, clock, options.byHand)
+    closing.push(async () => {
+      balance.close()
+    })
     const api = Router()
-    api.use(ledgerRoutes(store), streamRoutes(store, bench, clock), exchangeRoutes(store, clock))
-    api.use(shelfRoutes(db), instrumentRoutes(bench, options.byHand))
+    api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), clock))
+    api.use(exchangeRoutes(store, clock), shelfRoutes(shelf))
+    api.use(instrumentRoutes(bench, options.byHand), balanceRoutes(balance, options.byHand))
     api.get('/about', (_request, response) => {
       response.json({ ledger: store.ledger, demo: options.demo, byHand: options.byHand, now: clock.now() })
     })
@@ -99,6 +109,19 @@ async function openLedger(
   const { db, close } = await openPglite(join(folder, 'database'), say)
   closing.push(close)
   return { db, store: await openStore(db, { file, path }, clock) }
+}
+
+/** The journal of what the lab put on the shelf; a database that lacks any of it is brought up to it. */
+async function ownShelf(
+  { folder, databaseUrl }: ServerOptions,
+  db: Database,
+  closing: (() => Promise<unknown>)[],
+): Promise<ShelfJournal | null> {
+  if (databaseUrl) return null
+  const { journal, rows } = await openShelfJournal(join(folder, 'shelf.jsonl'))
+  closing.push(() => journal.close())
+  await putRows(db, rows)
+  return journal
 }
 
 type Answerer = (request: IncomingMessage, response: ServerResponse) => void

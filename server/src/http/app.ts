@@ -10,7 +10,7 @@ import { WEB } from '../paths'
 import { ownPagesOnly } from './guard'
 import { handleErrors, noSuchPath, sendProblem } from './problem'
 
-const JSON_MOST = '1mb'
+const JSON_MOST = '2mb'
 /** A whole notebook comes in at once. */
 const IMPORT_MOST = '50mb'
 const REQUESTS_A_MINUTE = 3000

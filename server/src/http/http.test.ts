@@ -212,7 +212,7 @@ describe('the shelf', () => {
     expect([shelf.compounds.length, shelf.solvents.length, shelf.solubilities.length]).toEqual([
       132,
       20,
-      159 + 5,
+      159 + 14,
     ])
     const own = shelf.solubilities.filter((row) => row.confidence === null)
     expect(new Set(own.map((row) => row.source))).toEqual(new Set(['measured at bench 7 (sample data)']))

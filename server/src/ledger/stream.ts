@@ -16,6 +16,20 @@ export interface PassingFeed {
   listen(hear: (passing: Passing) => void): () => void
 }
 
+/** Two feeds heard as one. */
+export function both(one: PassingFeed, other: PassingFeed): PassingFeed {
+  return {
+    listen(hear) {
+      const deaf = [one.listen(hear), other.listen(hear)]
+      return () => {
+        deaf.forEach((stop) => {
+          stop()
+        })
+      }
+    },
+  }
+}
+
 /** Server-sent events of one notebook: its lines by sequence number, and readings as they pass. */
 export function streamRoutes(store: LedgerStore, feed: PassingFeed, clock: Clock): Router {
   const router = Router()

@@ -2,25 +2,17 @@ import {
   CORE_VERSION,
   DEFAULT_HOUSE_RULES,
   PROGRAMMABLE_BLOCK,
-  type Compound,
-  type Conventions,
   type Instrument,
   type InstrumentId,
   type SolubilityRow,
-  type Solvent,
 } from '@ivory-crystal/core'
 import { count } from 'drizzle-orm'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
+import { idOf, putRows, type ShelfRow } from './items'
 
-type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'instrument' | 'house rules'
-interface Item {
-  readonly sort: ShelfSort
-  readonly id: string
-  readonly origin: string
-  readonly body: Compound | Solvent | SolubilityRow | Instrument | Conventions
-}
+type Item = Pick<ShelfRow, 'sort' | 'id' | 'origin' | 'body'>
 
 const PROGRAMMABLE: Instrument = {
   id: 'programmable-block' as InstrumentId,
@@ -34,7 +26,7 @@ const PROGRAMMABLE: Instrument = {
 export async function seedShelf(db: Database, clock: Clock): Promise<void> {
   const [held] = await db.select({ rows: count() }).from(shelfItems)
   if ((held?.rows ?? 0) > 0) return
-  await putOn(db, clock, await referenceItems())
+  await putFirst(db, clock, await referenceItems())
 }
 
 /** Adds points of the bench's own, which are no reference values, to the shelf. */
@@ -43,12 +35,14 @@ export async function addOwnPoints(
   clock: Clock,
   points: readonly SolubilityRow[],
 ): Promise<void> {
-  await putOn(db, clock, points.map(solubilityItem))
+  await putFirst(db, clock, points.map(solubilityItem))
 }
 
-async function putOn(db: Database, clock: Clock, items: readonly Item[]): Promise<void> {
-  const rows = items.map((item) => ({ ...item, version: 1, createdAt: clock.now() }))
-  await db.insert(shelfItems).values(rows).onConflictDoNothing()
+async function putFirst(db: Database, clock: Clock, items: readonly Item[]): Promise<void> {
+  await putRows(
+    db,
+    items.map((item) => ({ ...item, version: 1, createdAt: clock.now() })),
+  )
 }
 
 async function referenceItems(): Promise<Item[]> {
@@ -76,10 +70,5 @@ async function referenceItems(): Promise<Item[]> {
 }
 
 function solubilityItem(row: SolubilityRow): Item {
-  return {
-    sort: 'solubility',
-    id: `${row.compound}/${row.solvent}/${row.temperatureC}`,
-    origin: 'own',
-    body: row,
-  }
+  return { sort: 'solubility', id: idOf('solubility', row), origin: 'own', body: row }
 }

@@ -1,29 +1,158 @@
-import { desc } from 'drizzle-orm'
-import { Router } from 'express'
-import type { Compound, Shelf } from '@ivory-crystal/core'
+import { isDeepStrictEqual } from 'node:util'
+import { and, asc, eq } from 'drizzle-orm'
+import type { Compound, Shelf, ShelfReport, ShelfVersion } from '@ivory-crystal/core'
+import { shelfRefusal, type OwnSort } from '@ivory-crystal/core/schemas'
+import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
+import { HttpProblem } from '../http/problem'
+import { idOf, isOn, newestRows, putRows, shelfKey, TAKEN_OFF, type ShelfRow } from './items'
+import type { ShelfJournal } from './journal'
 
-/** The newest version of everything on the shelf. */
-export async function readShelf(db: Database): Promise<Shelf> {
-  const rows = await db.select().from(shelfItems).orderBy(desc(shelfItems.version))
-  const newest = new Map<string, (typeof rows)[number]>()
-  for (const row of rows) if (!newest.has(`${row.sort} ${row.id}`)) newest.set(`${row.sort} ${row.id}`, row)
-  const of = <T>(sort: string) =>
-    [...newest.values()].filter((row) => row.sort === sort).map((row) => row.body as T)
+export interface ShelfStore {
+  read(): Promise<Shelf>
+  /** Puts rows on the shelf, each as a new version where it changes something; with `dryRun` only says what would be. */
+  put(sort: OwnSort, bodies: readonly unknown[], dryRun: boolean): Promise<ShelfReport>
+  /** Takes one thing off the shelf; its versions stay on record. */
+  takeOff(sort: OwnSort, id: string): Promise<void>
+  versions(sort: OwnSort, id: string): Promise<readonly ShelfVersion[]>
+}
+
+/** The shelf: ordinary rows, changed by new versions only. Plans keep the values they were made with. */
+export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clock): ShelfStore {
+  let writing: Promise<unknown> = Promise.resolve()
+  /** One writer at a time, so that versions are counted without gaps. */
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const mine = writing.then(work)
+    writing = mine.catch(() => undefined)
+    return mine
+  }
+
+  async function keep(rows: readonly ShelfRow[]): Promise<void> {
+    await journal?.append(rows)
+    await putRows(db, rows)
+  }
+
+  return {
+    read: () => readShelf(db),
+    put: (sort, bodies, dryRun) =>
+      inTurn(async () => {
+        const newest = await newestRows(db)
+        const report = { added: 0, changed: 0, same: 0, refused: [] as { row: number; sentence: string }[] }
+        const rows = new Map<string, ShelfRow>()
+        const { finish } = await finisher(sort, newest)
+        for (const [i, raw] of bodies.entries()) {
+          const finished = finish(raw)
+          if ('sentence' in finished) {
+            report.refused.push({ row: i + 1, sentence: finished.sentence })
+            continue
+          }
+          const id = idOf(sort, finished.body)
+          const before = newest.get(shelfKey(sort, id))
+          if (rows.has(id)) {
+            report.refused.push({
+              row: i + 1,
+              sentence: `“${id}” stands in this file twice; the first is kept.`,
+            })
+            continue
+          }
+          if (before && isDeepStrictEqual(before.body, finished.body)) {
+            report.same += 1
+            continue
+          }
+          report[before ? 'changed' : 'added'] += 1
+          rows.set(id, {
+            sort,
+            id,
+            version: (before?.version ?? 0) + 1,
+            origin: 'own',
+            body: finished.body,
+            createdAt: clock.now(),
+          })
+        }
+        if (!dryRun) await keep([...rows.values()])
+        return report
+      }),
+    takeOff: (sort, id) =>
+      inTurn(async () => {
+        const before = (await newestRows(db)).get(shelfKey(sort, id))
+        if (!isOn(before)) throw new HttpProblem(404, 'Not on the shelf', `“${id}” is not on the shelf.`)
+        await keep([
+          { sort, id, version: before.version + 1, origin: 'own', body: TAKEN_OFF, createdAt: clock.now() },
+        ])
+      }),
+    async versions(sort, id) {
+      const rows = await db
+        .select()
+        .from(shelfItems)
+        .where(and(eq(shelfItems.sort, sort), eq(shelfItems.id, id)))
+        .orderBy(asc(shelfItems.version))
+      return rows.map(({ version, origin, createdAt, body }) => ({ version, origin, createdAt, body }))
+    },
+  }
+}
+
+type Finished = { readonly body: unknown } | { readonly sentence: string }
+
+/** Checks a row and completes it: formula and molar mass of a compound come from its structure. */
+async function finisher(
+  sort: OwnSort,
+  newest: ReadonlyMap<string, ShelfRow>,
+): Promise<{ finish: (raw: unknown) => Finished }> {
+  const structureOf =
+    sort === 'compound' ? (await import('@ivory-crystal/core/structures')).structureOf : null
+  const onShelf = (of: string, id: string) => isOn(newest.get(shelfKey(of, id)))
+  return {
+    finish(raw) {
+      const completed = structureOf ? withStructure(raw, structureOf) : { body: raw }
+      if ('sentence' in completed) return completed
+      const sentence = shelfRefusal(sort, completed.body)
+      if (sentence) return { sentence }
+      if (sort === 'solubility') {
+        const { compound, solvent } = completed.body as { compound: string; solvent: string }
+        if (!onShelf('compound', compound))
+          return { sentence: `There is no compound “${compound}” on the shelf to be dissolved.` }
+        if (!onShelf('solvent', solvent))
+          return { sentence: `There is no solvent “${solvent}” on the shelf.` }
+      }
+      return completed
+    },
+  }
+}
+
+const MASS_WITHIN_GPERMOL = 0.05
+
+function withStructure(
+  raw: unknown,
+  structureOf: (smiles: string) => { formula: string; molarMassGPerMol: number },
+): Finished {
+  const body = raw as Partial<Compound> | null
+  if (typeof body?.smiles !== 'string' || body.smiles === '') return { body: raw }
+  try {
+    const { formula, molarMassGPerMol } = structureOf(body.smiles)
+    const given = body.molarMassGPerMol
+    if (typeof given === 'number' && Math.abs(given - molarMassGPerMol) > MASS_WITHIN_GPERMOL)
+      return {
+        sentence: `The structure weighs ${molarMassGPerMol.toFixed(2)} g/mol, the row says ${given}: one of the two is of another compound.`,
+      }
+    return {
+      body: { ...body, formula: body.formula || formula, molarMassGPerMol: given ?? molarMassGPerMol },
+    }
+  } catch {
+    return { sentence: `“${body.smiles.slice(0, 60)}” cannot be read as a structure (SMILES).` }
+  }
+}
+
+async function readShelf(db: Database): Promise<Shelf> {
+  const rows = [...(await newestRows(db)).values()].filter(isOn)
+  const of = <T>(sort: ShelfRow['sort']) =>
+    rows.filter((row) => row.sort === sort).map((row) => row.body as T)
   return {
     compounds: of<Compound>('compound').sort((p, q) => p.name.localeCompare(q.name)),
     solvents: of('solvent'),
     solubilities: of('solubility'),
     instruments: of('instrument'),
     houseRules: of('house rules'),
+    procedures: of('procedure'),
   }
-}
-
-export function shelfRoutes(db: Database): Router {
-  const router = Router()
-  router.get('/shelf', async (_request, response) => {
-    response.json(await readShelf(db))
-  })
-  return router
 }

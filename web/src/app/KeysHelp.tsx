@@ -2,7 +2,10 @@ import { useEffect, useState } from 'react'
 import Modal from 'react-bootstrap/Modal'
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['Q W E', 'early sign in tube 1, 2, 3 (as many as are seen)'],
+  ['R', 'rescue cards, at the stations of the bench'],
+  ['B', 'the simulated balance sends its reading, while you weigh with it'],
+  ['← →', 'move the volume, when its mark is chosen'],
+  ['Q W E', 'while a melt is watched: early sign in tube 1, 2, 3 (as many as are seen)'],
   ['A S D', 'first liquid in tube 1, 2, 3'],
   ['Z X C', 'all liquid in tube 1, 2, 3'],
   ['Backspace', 'strike the last mark'],
@@ -47,7 +50,7 @@ export function KeysHelp() {
       >
         <Modal.Header closeButton>
           <Modal.Title as="h2" id="keys-title">
-            Keys while a melt is watched
+            Keys
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>

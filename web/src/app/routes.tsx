@@ -30,6 +30,10 @@ export const router = createBrowserRouter([
               Component: (await import('../places/instruments/Instruments')).Instruments,
             }),
           },
+          {
+            path: 'explained',
+            lazy: async () => ({ Component: (await import('../places/explained/Explained')).Explained }),
+          },
           { path: 'shelf', lazy: async () => ({ Component: (await import('../places/shelf/Shelf')).Shelf }) },
         ],
       },

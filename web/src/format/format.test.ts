@@ -12,13 +12,16 @@ describe('how numbers look', () => {
   })
   test('a net mass shows the digits the balance gave', () => {
     const reading = (text: string) => ({ text, value: Number(text) })
-    expect(netMassText({ method: 'tared', net: reading('1.80'), readabilityG: 0.01 })).toBe('1.80')
+    expect(netMassText({ method: 'tared', net: reading('1.80'), readabilityG: 0.01, from: 'typed' })).toBe(
+      '1.80',
+    )
     expect(
       netMassText({
         method: 'difference',
         empty: reading('31.2216'),
         loaded: reading('32.6130'),
         readabilityG: 0.0001,
+        from: 'typed',
       }),
     ).toBe('1.3914')
     expect(
@@ -27,6 +30,7 @@ describe('how numbers look', () => {
         empty: reading('2.0'),
         loaded: reading('3.00'),
         readabilityG: 0.01,
+        from: 'typed',
       }),
     ).toBe('1.00')
   })

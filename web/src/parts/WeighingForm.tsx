@@ -10,10 +10,12 @@ import {
   weighingOf,
   type Reading,
   type SampleId,
+  type SampleRole,
   type Weighed,
 } from '@ivory-crystal/core'
 import { netMassText } from '../format/format'
 import { write } from '../state/notebook'
+import { BalancePanel } from './BalancePanel'
 import { NumberField } from './NumberField'
 
 interface Typed {
@@ -27,30 +29,50 @@ const BALANCE = 'ivory-crystal balance'
 /** One weighing of a sample, tared or by difference. Nothing impossible goes in; what is odd is answered. */
 export function WeighingForm({
   sample,
+  role,
   what,
+  aboutG = null,
   onDone,
 }: {
   sample: SampleId
+  role: SampleRole
   what: string
+  /** How much is expected, for the simulated balance. */
+  aboutG?: number | null
   onDone?: () => void
 }) {
   const [method, setMethod] = useState<Weighed['method']>('tared')
   const [readability, setReadability] = useState(localStorage.getItem(BALANCE) ?? '0.001')
-  const { register, handleSubmit, setError, reset, control, formState } = useForm<Typed>({
+  const { register, handleSubmit, setError, setValue, reset, control, formState } = useForm<Typed>({
     defaultValues: { net: '', empty: '', loaded: '' },
   })
+  const [simulated, setSimulated] = useState(false)
+  /** What the balance sent, field by field; a digit typed over makes it a typed reading again. */
+  const [sent, setSent] = useState<Partial<Typed>>({})
   const typed = useWatch({ control }) as Typed
   const record = handleSubmit((values) => {
-    const body = bodyOf(values, method, Number(readability), what, (field, message) => {
+    const body = bodyOf(values, method, Number(readability), what, fromOf(values), (field, message) => {
       setError(field, { message })
     })
     if (!body) return
     localStorage.setItem(BALANCE, readability)
     write({ kind: 'weighed', subject: sample, body })
     reset()
+    setSent({})
     onDone?.()
   })
-  const preview = bodyOf(typed, method, Number(readability), what, () => undefined)
+  const fromOf = (values: Typed): Weighed['from'] => {
+    const fields = method === 'tared' ? (['net'] as const) : (['empty', 'loaded'] as const)
+    return fields.every((field) => sent[field] === values[field]) ? 'simulated balance' : 'typed'
+  }
+  const preview = bodyOf(typed, method, Number(readability), what, fromOf(typed), () => undefined)
+  const receive = (reading: Reading): string => {
+    const field = method === 'tared' ? 'net' : typed.empty === '' ? 'empty' : 'loaded'
+    setReadability('0.001')
+    setValue(field, reading.text)
+    setSent({ ...sent, [field]: reading.text })
+    return `${reading.text} g is now ${field === 'net' ? 'the net mass' : `the ${field} vessel`}.`
+  }
   return (
     <form onSubmit={(event) => void record(event)} noValidate aria-label={`Weigh ${what}`}>
       <div className="row-of mb-2">
@@ -114,9 +136,19 @@ export function WeighingForm({
           </>
         )}
       </div>
-      <Button type="submit" className="mt-3">
-        {preview ? `Record ${netMassText(preview)} g` : 'Record the mass'}
-      </Button>
+      {simulated && <BalancePanel sample={sample} role={role} aboutG={aboutG} onSend={receive} />}
+      <div className="row-of align-items-center mt-3">
+        <Button type="submit">{preview ? `Record ${netMassText(preview)} g` : 'Record the mass'}</Button>
+        <Button
+          variant="link"
+          size="sm"
+          onClick={() => {
+            setSimulated(!simulated)
+          }}
+        >
+          {simulated ? 'put the simulated balance away' : 'use the simulated balance'}
+        </Button>
+      </div>
     </form>
   )
 }
@@ -126,6 +158,7 @@ function bodyOf(
   method: Weighed['method'],
   readabilityG: number,
   what: string,
+  from: Weighed['from'],
   refuse: (field: keyof Typed, message: string) => void,
 ): Weighed | null {
   const read = (field: keyof Typed, name: string): Reading | null => {
@@ -138,14 +171,14 @@ function bodyOf(
   if (method === 'tared') {
     const net = read('net', `The mass of ${what}`)
     if (!net) return null
-    return possible({ method, net, readabilityG }, (message) => {
+    return possible({ method, net, readabilityG, from }, (message) => {
       refuse('net', message)
     })
   }
   const empty = read('empty', 'The empty vessel')
   const loaded = read('loaded', 'The loaded vessel')
   if (!empty || !loaded) return null
-  return possible({ method, empty, loaded, readabilityG }, (message) => {
+  return possible({ method, empty, loaded, readabilityG, from }, (message) => {
     refuse('loaded', message)
   })
 }

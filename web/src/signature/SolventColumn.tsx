@@ -23,6 +23,7 @@ export function SolventColumn({
   toML,
   staysDissolvedML,
   impurity,
+  second = null,
 }: {
   /** null while planning: the column then stands filled to the plan. */
   addedML: number | null
@@ -30,7 +31,10 @@ export function SolventColumn({
   toML: number
   staysDissolvedML: number | null
   impurity: string | null
+  /** Name of a second solvent, that the solution is clouded with. */
+  second?: string | null
 }) {
+  const decimals = toML < 1 ? 2 : 1
   const gritML = gritMarkML(dissolveML)
   const most = niceMost(Math.max(toML * 1.35, addedML ?? 0, gritML * 1.05, (staysDissolvedML ?? 0) * 1.1))
   const y = (ml: number) => BOTTOM - (Math.min(ml, most) / most) * (BOTTOM - TOP)
@@ -39,12 +43,19 @@ export function SolventColumn({
   const wanted: Mark[] = [
     {
       ml: dissolveML,
-      text: [`dissolve ${fixed(dissolveML, 1)}`],
+      text: [`dissolve ${fixed(dissolveML, decimals)}`],
       tone: 'var(--ink)',
       bold: addedML === null || addedML < dissolveML,
     },
-    { ml: gritML, text: ['solid still here:', 'it is grit'], tone: 'var(--ember)' },
-    { ml: toML, text: [`dilute to ${fixed(toML, 1)}`], tone: 'var(--teal)', bold: true },
+    ...(second ? [] : [{ ml: gritML, text: ['solid still here:', 'it is grit'], tone: 'var(--ember)' }]),
+    {
+      ml: toML,
+      text: second
+        ? [second, `clouds near ${fixed(toML, decimals)}`]
+        : [`dilute to ${fixed(toML, decimals)}`],
+      tone: 'var(--teal)',
+      bold: true,
+    },
   ]
   if (staysDissolvedML !== null && Math.abs(staysDissolvedML - toML) > 0.02 * most)
     wanted.push({
@@ -62,7 +73,7 @@ export function SolventColumn({
         width="100%"
         viewBox={`0 0 212 ${HEIGHT}`}
         role="img"
-        aria-label={`Solvent column: ${fixed(shown, 1)} mL ${addedML === null ? 'planned' : 'added so far'}; dissolve near ${fixed(dissolveML, 1)}, dilute to ${fixed(toML, 1)} mL.`}
+        aria-label={`Solvent column: ${fixed(shown, decimals)} mL ${addedML === null ? 'planned' : 'added so far'}; dissolve near ${fixed(dissolveML, decimals)}, ${second ? 'clouds near' : 'dilute to'} ${fixed(toML, decimals)} mL.`}
       >
         <rect
           x={LEFT + 1}

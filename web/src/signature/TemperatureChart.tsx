@@ -1,20 +1,6 @@
 import { useMemo } from 'react'
-import * as reactApexCharts from 'react-apexcharts'
 import type { ApexOptions } from 'apexcharts'
-import type { ComponentType } from 'react'
-
-interface ChartProps {
-  options: ApexOptions
-  series: ApexOptions['series']
-  type: 'line'
-  height: number
-}
-// The package is CommonJS: its default export arrives wrapped once or twice, depending on the bundler.
-const wrapped = reactApexCharts.default as unknown as
-  { default?: ComponentType<ChartProps> } | ComponentType<ChartProps>
-const Chart = (
-  'default' in wrapped && wrapped.default ? wrapped.default : wrapped
-) as ComponentType<ChartProps>
+import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 
 type Point = readonly [minutes: number, temperatureC: number]
 
@@ -30,27 +16,17 @@ export function TemperatureChart({
   watchFromC: number
   stopC: number
 }) {
-  const dark = document.documentElement.dataset['bsTheme'] === 'dark'
+  const dark = isDark()
   const lastMin = Math.max(planned[planned.length - 1]?.[0] ?? 0, read[read.length - 1]?.[0] ?? 0, 10)
   const minutes = Math.ceil(lastMin / 5) * 5
   const mostC = 20 + Math.ceil((stopC - 15) / 20) * 20
   const options = useMemo<ApexOptions>(() => {
-    const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+    const css = themeColour
     const quiet = css('--ink-2')
     return {
-      chart: {
-        animations: { enabled: false },
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        fontFamily: 'inherit',
-        background: 'transparent',
-      },
-      theme: { mode: dark ? 'dark' : 'light' },
+      ...plainChart(),
       colors: [quiet, css('--ember')],
       stroke: { width: [1.5, 2.5], dashArray: [5, 0], curve: 'straight' },
-      legend: { show: false },
-      tooltip: { enabled: false },
-      grid: { borderColor: css('--hair') },
       annotations: {
         position: 'back',
         yaxis: [
@@ -77,19 +53,17 @@ export function TemperatureChart({
         min: 0,
         max: minutes,
         tickAmount: minutes / 5,
-        title: { text: 'minutes', style: { color: quiet, fontWeight: 400, fontSize: '12.5px' } },
-        labels: {
-          style: { colors: quiet, fontSize: '12.5px' },
-          formatter: (value) => Number(value).toFixed(0),
-        },
+        title: plainAxis('minutes').title,
+        labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
       },
       yaxis: {
         min: 20,
         max: mostC,
         tickAmount: (mostC - 20) / 20,
-        labels: { style: { colors: quiet, fontSize: '12.5px' }, formatter: (value) => value.toFixed(0) },
+        labels: { ...plainAxis('').labels, formatter: (value) => value.toFixed(0) },
       },
     }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
   }, [dark, watchFromC, stopC, minutes, mostC])
   const series = useMemo(() => [line('planned', planned), line('read', read)], [planned, read])
   return <Chart type="line" height={250} options={options} series={series} />

@@ -1,15 +1,20 @@
 import type {
   About,
   Answer,
+  BalanceStanding,
   BlockCommand,
   InstrumentId,
   InstrumentState,
   MeltId,
   NotebookId,
   NotebookRow,
+  PanLoad,
   RunId,
   RunState,
+  SampleId,
   Shelf,
+  ShelfReport,
+  ShelfVersion,
   StoredEntry,
 } from '@ivory-crystal/core'
 
@@ -21,6 +26,9 @@ export class Unreachable extends Error {
     super('The server cannot be reached. What you write is kept on this device and sent when it is back.')
   }
 }
+
+/** What a lab may put on the shelf. */
+export type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'procedure'
 
 const TIMEOUT_MS = 15_000
 
@@ -48,6 +56,15 @@ export const api = {
   post: (notebook: NotebookId, groups: readonly (readonly unknown[])[]) =>
     call<{ answers: Answer[] }>(`/notebooks/${notebook}/entries`, { groups }),
   shelf: () => call<Shelf>('/shelf'),
+  /** Rows put on the shelf, each as a new version; with `dryRun` only what would come of it. */
+  putOnShelf: (sort: ShelfSort, rows: readonly unknown[], dryRun: boolean) =>
+    call<ShelfReport>(`/shelf/${sort}`, { rows, dryRun }),
+  takeOffShelf: (sort: ShelfSort, id: string) => call<object>(`/shelf/${sort}/off`, { id }),
+  shelfVersions: (sort: ShelfSort, id: string) =>
+    call<{ versions: ShelfVersion[] }>(`/shelf/${sort}/versions?id=${encodeURIComponent(id)}`),
+  loadBalance: (notebook: NotebookId, sample: SampleId, load: PanLoad, aboutG: number) =>
+    call<BalanceStanding>('/balance/load', { notebook, sample, load, aboutG }),
+  tareBalance: () => call<BalanceStanding>('/balance/tare', {}),
   instruments: () => call<{ instruments: InstrumentState[] }>('/instruments'),
   startRun: (instrument: InstrumentId, notebook: NotebookId, melt: MeltId) =>
     call<RunState>(`/instruments/${instrument}/runs`, { notebook, melt }),

@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import {
   type About,
+  type BalanceStanding,
   type Bodies,
   EMPTY_VIEW,
   type Entry,
@@ -44,6 +45,8 @@ export interface NotebookState {
   readonly connected: boolean
   /** Latest reading of each instrument with a run. */
   readonly readings: Readonly<Record<string, HeardReading | null>>
+  /** The simulated balance as last heard; null before. */
+  readonly balance: BalanceStanding | null
 }
 
 export const useNotebook = create<NotebookState>()(() => ({
@@ -58,6 +61,7 @@ export const useNotebook = create<NotebookState>()(() => ({
   quarantine: [],
   connected: false,
   readings: {},
+  balance: null,
 }))
 
 /** A line to be written: what it says and about what. */
@@ -216,6 +220,19 @@ export function hearReading(reading: RunState & { instrument: string }): void {
   useNotebook.setState({ readings: { ...readings, [reading.instrument]: heard } })
 }
 
+export function hearBalance(balance: BalanceStanding): void {
+  useNotebook.setState({ balance })
+}
+
+/** Reads the shelf again, here and in the other tabs. */
+export async function shelfChanged(): Promise<void> {
+  tabs?.tell({ tell: 'shelf' })
+  await readShelf()
+}
+async function readShelf(): Promise<void> {
+  useNotebook.setState({ shelf: await api.shelf() })
+}
+
 function hearRest(instrument: string): void {
   useNotebook.setState({ readings: { ...useNotebook.getState().readings, [instrument]: null } })
 }
@@ -234,6 +251,10 @@ function listenToTabs(): void {
         return hearReading(message.reading)
       case 'rest':
         return hearRest(message.instrument)
+      case 'balance':
+        return hearBalance(message.balance)
+      case 'shelf':
+        return void readShelf().catch(() => undefined)
       case 'heard':
         return useNotebook.setState({ connected: message.connected })
       case 'asks':
@@ -298,6 +319,11 @@ function streamUntil(notebook: NotebookId, ended: AbortSignal): Promise<void> {
         const reading = JSON.parse(event.data) as RunState & { instrument: string }
         hearReading(reading)
         tabs?.tell({ tell: 'reading', reading })
+      })
+      source.addEventListener('balance', (event: MessageEvent<string>) => {
+        const balance = JSON.parse(event.data) as BalanceStanding
+        hearBalance(balance)
+        tabs?.tell({ tell: 'balance', balance })
       })
       source.addEventListener('rest', (event: MessageEvent<string>) => {
         const { instrument } = JSON.parse(event.data) as { instrument: string }

@@ -1,4 +1,4 @@
-import type { RawEntry, RunState } from '@ivory-crystal/core'
+import type { BalanceStanding, RawEntry, RunState } from '@ivory-crystal/core'
 
 /** What the tabs of one browser tell each other. */
 type TabMessage =
@@ -11,6 +11,9 @@ type TabMessage =
   | { readonly tell: 'settled' }
   | { readonly tell: 'reading'; readonly reading: RunState & { readonly instrument: string } }
   | { readonly tell: 'rest'; readonly instrument: string }
+  | { readonly tell: 'balance'; readonly balance: BalanceStanding }
+  /** Something was put on the shelf or taken off it. */
+  | { readonly tell: 'shelf' }
   | { readonly tell: 'heard'; readonly connected: boolean }
   /** A tab has opened and asks whoever holds the stream how things stand. */
   | { readonly tell: 'asks' }

@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import {
+  accountOf,
   cautionsFor,
   disposalFor,
   judgementOf,
@@ -7,6 +8,8 @@ import {
   LOCAL_RULES,
   logOf,
   lossesOf,
+  odditiesOf,
+  ownWordsOf,
   recoveryOf,
   sampleOf,
   solventSoFarML,
@@ -23,6 +26,9 @@ export function Page({ prep }: StationProps) {
   const notebooks = useNotebook((state) => state.notebooks)
   const notebook = useNotebook((state) => state.notebook)
   const title = notebooks.find((row) => row.id === notebook)?.title
+  const view = useNotebook((state) => state.view)
+  const losses = lossesOf(view, prep)
+  const words = ownWordsOf(view, prep.id)
   const plan = prep.plan?.body
   return (
     <article className="page-sheet">
@@ -48,7 +54,7 @@ export function Page({ prep }: StationProps) {
               {line}
             </p>
           ))}
-          {disposalFor(plan?.solvent ?? null).map((line) => (
+          {(plan?.waste ?? disposalFor(null)).map((line) => (
             <p key={line} className="mb-1">
               {line}
             </p>
@@ -66,14 +72,13 @@ export function Page({ prep }: StationProps) {
         <VerdictPart prep={prep} />
         <section>
           <h2>Why less than 100 %</h2>
-          {lossesOf(prep).map((line) => (
+          {losses.map((line) => (
             <p key={line} className="mb-1 mt-1">
               {line}
             </p>
           ))}
-          {lossesOf(prep).length === 0 && (
-            <p className="quiet mt-1">Said once crude and product are weighed.</p>
-          )}
+          {losses.length === 0 && <p className="quiet mt-1">Said once crude and product are weighed.</p>}
+          {words !== '' && <p className="mt-2 mb-1">“{words}”</p>}
         </section>
       </div>
       <hr className="rule" />
@@ -84,12 +89,14 @@ export function Page({ prep }: StationProps) {
 
 function Data({ prep }: { prep: PrepFacts }) {
   const recovery = recoveryOf(prep)
+  const view = useNotebook((state) => state.view)
+  const account = accountOf(view, prep.id)
+  const sums = account.ok ? account.value : null
   const { hotML, rinseML } = solventSoFarML(prep)
   const plan = prep.plan?.body
-  const masses = (['crude', 'product'] as const).map((role) => ({
-    role,
-    weighing: sampleOf(prep, role)?.weighing,
-  }))
+  const masses = (['crude', 'product', 'second crop', 'residue', 'grit'] as const)
+    .map((role) => ({ role, weighing: sampleOf(prep, role)?.weighing }))
+    .filter(({ role, weighing }) => role === 'crude' || role === 'product' || weighing)
   return (
     <section>
       <h2>Data</h2>
@@ -116,8 +123,30 @@ function Data({ prep }: { prep: PrepFacts }) {
               {recovery.ok ? `${withUncertainty(recovery.value.percent)} %` : 'not known'}
             </td>
           </tr>
+          {sums?.ofProduct && (
+            <tr>
+              <td>Percent recovery, of the {prep.opened.body.compound.name} estimated in it</td>
+              <td className="num">{withUncertainty(sums.ofProduct)} %</td>
+            </tr>
+          )}
+          {sums?.yield && (
+            <tr>
+              <td>Percent yield, from {sums.yield.from}</td>
+              <td className="num">{fixed(sums.yield.percent, 1)} %</td>
+            </tr>
+          )}
+          {sums?.closurePercent != null && (
+            <tr>
+              <td>Accounted for by weighing</td>
+              <td className="num">{fixed(sums.closurePercent, 1)} %</td>
+            </tr>
+          )}
           {plan && (
             <>
+              <tr>
+                <td>Procedure</td>
+                <td className="num">{plan.procedure.name}</td>
+              </tr>
               <tr>
                 <td>Planned recovery, an upper bound</td>
                 <td className="num">{fixed(plan.result.recoveryPercentOfCrude, 0)} %</td>
@@ -139,9 +168,9 @@ function Data({ prep }: { prep: PrepFacts }) {
         </tbody>
       </table>
       {recovery.ok &&
-        recovery.value.remarks.map((remark) => (
-          <p key={remark} className="look">
-            {remark}
+        odditiesOf(view, prep.id).map(({ code, sentence }) => (
+          <p key={code} className="look">
+            {sentence}
           </p>
         ))}
     </section>

@@ -11,13 +11,13 @@ export interface StationProps {
 }
 type StationView = LazyExoticComponent<ComponentType<StationProps>>
 
-const bench: StationView = lazy(async () => ({ default: (await import('./Bench')).Bench }))
+const bench: StationView = lazy(async () => ({ default: (await import('./bench/Bench')).Bench }))
 const VIEWS: Readonly<Record<Station, StationView>> = {
   plan: lazy(async () => ({ default: (await import('./plan/Plan')).Plan })),
   dissolve: bench,
   crystallize: bench,
   collect: bench,
-  weigh: lazy(async () => ({ default: (await import('./Weigh')).Weigh })),
+  weigh: lazy(async () => ({ default: (await import('./weigh/Weigh')).Weigh })),
   melt: lazy(async () => ({ default: (await import('./melt/Melt')).Melt })),
   judge: lazy(async () => ({ default: (await import('./Judge')).Judge })),
   page: lazy(async () => ({ default: (await import('./Page')).Page })),

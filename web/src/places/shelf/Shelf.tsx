@@ -1,196 +1,59 @@
 import { useDeferredValue, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { type Compound, hazardLine, type Shelf as ShelfData } from '@ivory-crystal/core'
-import { fixed } from '../../format/format'
-import { Formula } from '../../parts/Formula'
+import { useSearchParams } from 'react-router'
+import { Tabs } from '../../parts/Tabs'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../state/notebook'
+import { Compounds } from './Compounds'
+import { ImportExport } from './ImportExport'
+import { Procedures } from './Procedures'
+import { Solubilities } from './Solubilities'
+import { Solvents } from './Solvents'
 
-type Sort = 'compounds' | 'solvents' | 'solubilities'
-const SORTS: readonly Sort[] = ['compounds', 'solvents', 'solubilities']
+const SORTS = ['compounds', 'solvents', 'solubilities', 'procedures'] as const
+const SORT_OF = { compounds: 'compound', solvents: 'solvent', solubilities: 'solubility' } as const
 
-/** Reference values as they are, each with how far it can be trusted. */
+/** Reference values and the lab's own, each with how far it can be trusted. */
 export function Shelf() {
   const shelf = useNotebook((state) => state.shelf)
-  const [sort, setSort] = useState<Sort>('compounds')
-  const [wanted, setWanted] = useState('')
-  const search = useDeferredValue(wanted.trim().toLowerCase())
+  const [params, setParams] = useSearchParams()
+  const sort = SORTS.find((one) => one === params.get('show')) ?? 'compounds'
+  const [typed, setTyped] = useState('')
+  const search = useDeferredValue(typed)
   return (
     <>
       <Title
         title="Shelf"
-        aside="general reference values; check them against your handbook before you rely on them"
+        aside="general reference values and your lab’s own; check them against your handbook before you rely on them"
       />
-      <div className="row-of mt-3 mb-3 align-items-center">
-        <div role="group" aria-label="What to show" className="d-flex gap-3">
-          {SORTS.map((one) => (
-            <Form.Check
-              key={one}
-              type="radio"
-              id={`shelf-${one}`}
-              label={one}
-              checked={sort === one}
-              onChange={() => {
-                setSort(one)
-              }}
-            />
-          ))}
-        </div>
-        <Form.Control
-          style={{ width: 280 }}
-          type="search"
-          aria-label="Search the shelf"
-          placeholder="name, formula or melting point"
-          value={wanted}
-          onChange={(event) => {
-            setWanted(event.target.value)
+      <div className="row-of mt-2 mb-1 align-items-center">
+        <Tabs
+          tabs={SORTS}
+          here={sort}
+          name="What to show"
+          onTab={(wanted) => {
+            setParams(wanted === 'compounds' ? {} : { show: wanted }, { replace: true })
           }}
         />
+        {sort !== 'procedures' && (
+          <Form.Control
+            style={{ width: 250 }}
+            type="search"
+            aria-label="Search the shelf"
+            placeholder={sort === 'compounds' ? 'name, formula, or melting 90 to 100' : 'name'}
+            value={typed}
+            onChange={(event) => {
+              setTyped(event.target.value)
+            }}
+          />
+        )}
+        {shelf && sort !== 'procedures' && <ImportExport shelf={shelf} sort={SORT_OF[sort]} />}
       </div>
       {!shelf && <p aria-busy="true">Reading the shelf …</p>}
       {shelf && sort === 'compounds' && <Compounds shelf={shelf} search={search} />}
       {shelf && sort === 'solvents' && <Solvents shelf={shelf} search={search} />}
       {shelf && sort === 'solubilities' && <Solubilities shelf={shelf} search={search} />}
+      {shelf && sort === 'procedures' && <Procedures shelf={shelf} />}
     </>
-  )
-}
-
-function Nothing({ search }: { search: string }) {
-  return <p>Nothing on the shelf matches “{search}”.</p>
-}
-
-function matches(compound: Compound, search: string): boolean {
-  const c = Number(search)
-  if (search !== '' && Number.isFinite(c)) return c >= compound.meltLowC - 3 && c <= compound.meltHighC + 3
-  return [compound.name, compound.formula, ...compound.synonyms].some((text) =>
-    text.toLowerCase().includes(search),
-  )
-}
-
-function Compounds({ shelf, search }: { shelf: ShelfData; search: string }) {
-  const rows = shelf.compounds.filter((compound) => matches(compound, search))
-  if (rows.length === 0) return <Nothing search={search} />
-  return (
-    <div className="scroll" role="region" tabIndex={0} aria-label="Compounds">
-      <table className="lines">
-        <thead>
-          <tr>
-            <th>compound</th>
-            <th>formula</th>
-            <th className="num">M, g/mol</th>
-            <th className="num">melts, °C</th>
-            <th className="num">ΔH fus, kJ/mol</th>
-            <th>looks</th>
-            <th>hazards</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.id}>
-              <td>{row.name}</td>
-              <td>
-                <Formula formula={row.formula} />
-              </td>
-              <td className="num">{fixed(row.molarMassGPerMol, 2)}</td>
-              <td className="num">
-                {fixed(row.meltLowC, 1)} to {fixed(row.meltHighC, 1)}
-                <span className="quiet d-block">
-                  {row.behaviour === 'melts' ? '' : `${row.behaviour}, `}
-                  confidence {row.meltConfidence}
-                </span>
-              </td>
-              <td className="num">
-                {row.fusionEnthalpyKJPerMol === null ? 'not known' : fixed(row.fusionEnthalpyKJPerMol, 1)}
-                {row.fusionConfidence && (
-                  <span className="quiet d-block">confidence {row.fusionConfidence}</span>
-                )}
-              </td>
-              <td>{row.colour}</td>
-              <td className="quiet">{hazardLine(row.hazards)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  )
-}
-
-function Solvents({ shelf, search }: { shelf: ShelfData; search: string }) {
-  const rows = shelf.solvents.filter((solvent) => solvent.name.toLowerCase().includes(search))
-  if (rows.length === 0) return <Nothing search={search} />
-  const known = (value: number | null) => (value === null ? 'not known' : fixed(value, 1))
-  return (
-    <div className="scroll" role="region" tabIndex={0} aria-label="Solvents">
-      <table className="lines">
-        <thead>
-          <tr>
-            <th>solvent</th>
-            <th className="num">boils, °C</th>
-            <th className="num">freezes, °C</th>
-            <th className="num">flash point, °C</th>
-            <th className="num">density at 20 °C, g/mL</th>
-            <th>mixes with water</th>
-            <th>hazards</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.id}>
-              <td>{row.name}</td>
-              <td className="num">{known(row.boilingPointC)}</td>
-              <td className="num">{known(row.freezingPointC)}</td>
-              <td className="num">{known(row.flashPointC)}</td>
-              <td className="num">{fixed(row.densityGPerML20, 3)}</td>
-              <td>{row.waterMiscible}</td>
-              <td className="quiet">{hazardLine(row.hazards)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  )
-}
-
-function Solubilities({ shelf, search }: { shelf: ShelfData; search: string }) {
-  const nameOf = (id: string, of: readonly { id: string; name: string }[]) =>
-    of.find((one) => one.id === id)?.name ?? id
-  const rows = shelf.solubilities
-    .map((row) => ({
-      ...row,
-      compoundName: nameOf(row.compound, shelf.compounds),
-      solventName: nameOf(row.solvent, shelf.solvents),
-    }))
-    .filter((row) => `${row.compoundName} ${row.solventName}`.toLowerCase().includes(search))
-    .sort(
-      (p, q) =>
-        `${p.compoundName} ${p.solventName}`.localeCompare(`${q.compoundName} ${q.solventName}`) ||
-        p.temperatureC - q.temperatureC,
-    )
-  if (rows.length === 0) return <Nothing search={search} />
-  return (
-    <div className="scroll" role="region" tabIndex={0} aria-label="Solubilities">
-      <table className="lines">
-        <thead>
-          <tr>
-            <th>compound</th>
-            <th>solvent</th>
-            <th className="num">at, °C</th>
-            <th className="num">g per 100 mL of solvent</th>
-            <th>how sure</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={`${row.compound} ${row.solvent} ${row.temperatureC}`}>
-              <td>{row.compoundName}</td>
-              <td>{row.solventName}</td>
-              <td className="num">{fixed(row.temperatureC, 1)}</td>
-              <td className="num">{row.gPer100ML}</td>
-              <td className="quiet">{row.confidence ? `confidence ${row.confidence}` : row.source}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   )
 }

@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { isStale, type Entry } from '@ivory-crystal/core'
+import { cautionsFor, isStale, LOCAL_RULES, type Entry, type PlanFixed } from '@ivory-crystal/core'
 import { dayAndClock, fixed } from '../../../format/format'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../signature/SolventColumn'
@@ -8,10 +8,13 @@ import { useNotebook } from '../../../state/notebook'
 import { useNow } from '../../../state/now'
 import type { StationProps } from '../Prep'
 import { useHere } from '../useHere'
+import { Tradeoff } from './HowMuch'
 import { PlanFigures } from './PlanFigures'
+import { planHeading } from './PlanForm'
+import { StepList } from './ProcedureChoice'
 import { WhyAndCare } from './WhyAndCare'
 
-/** The plan as it was fixed, with what it rested on. */
+/** The plan as it was fixed, with what it rested on; printed, one sheet to take to the bench. */
 export function FixedPlan({
   prep,
   plan,
@@ -20,53 +23,120 @@ export function FixedPlan({
   const { base } = useHere()
   const view = useNotebook((state) => state.view)
   const now = useNow(60_000)
-  const { result, input, solvent, compound, impurity, solubilitySource, conventions } = plan.body
+  const { result, input, solvent, compound, impurity, solubilitySource, conventions, pair, procedure } =
+    plan.body
   return (
-    <div className="columns plan">
-      <SolventColumn
-        addedML={null}
-        dissolveML={result.minimumHotML}
-        toML={result.hotML}
-        staysDissolvedML={result.impurityStaysDissolvedML}
-        impurity={impurity?.name ?? null}
-      />
-      <div>
-        <h2>
-          {fixed(input.crudeG, 3)} g of crude, about {fixed(100 * input.assay, 0)} % {compound.name}
-        </h2>
-        <p className="quiet mt-2">
-          Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”, from {solvent.name}{' '}
-          between {fixed(input.hotC, 0)} and {fixed(input.coldC, 0)} °C.
-        </p>
-        {isStale(view, plan) && (
-          <p className="look" role="alert">
-            The weighing this plan rests on was struck. Weigh again and fix the plan anew.
-          </p>
-        )}
-        <WhyAndCare compound={compound} impurity={impurity} solvent={solvent} input={input} result={result} />
-        <ObservationLine prep={prep} station="plan" />
-      </div>
-      <div>
-        <h2 className="mb-3">
-          Dissolve near {fixed(result.minimumHotML, 1)}, then {fixed(result.hotML, 1)} mL
-        </h2>
-        <PlanFigures
-          input={input}
-          plan={result}
-          source={solubilitySource}
-          product={compound.name}
+    <>
+      <div className="columns plan no-print">
+        <SolventColumn
+          addedML={null}
+          dissolveML={pair?.goodML ?? result.minimumHotML}
+          toML={result.hotML}
+          staysDissolvedML={result.impurityStaysDissolvedML}
           impurity={impurity?.name ?? null}
-          solvent={solvent}
+          second={pair?.solvent.name ?? null}
         />
-        <div className="stack mt-3 align-items-start">
-          <Link className="btn btn-primary" to={`${base}/dissolve`}>
-            Go on to dissolve
-          </Link>
-          <Button variant="outline-primary" onClick={onChange}>
-            Change the plan
-          </Button>
+        <div>
+          <h2>
+            {fixed(input.crudeG, 3)} g of crude, about {fixed(100 * input.assay, 0)} % {compound.name}
+          </h2>
+          <p className="quiet mt-1 mb-2">
+            Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”, from {solvent.name}
+            {pair ? ` with ${pair.solvent.name}` : ''} between {fixed(input.hotC, 0)} and{' '}
+            {fixed(input.coldC, 0)} °C. {procedure.name}.
+          </p>
+          {isStale(view, plan) && (
+            <p className="look" role="alert">
+              The weighing this plan rests on was struck. Weigh again and fix the plan anew.
+            </p>
+          )}
+          <Tradeoff
+            planned={{ input, plan: result, pair }}
+            compound={compound}
+            impurity={impurity}
+            onVolume={null}
+          />
+          <WhyAndCare
+            compound={compound}
+            impurity={impurity}
+            solvent={solvent}
+            input={input}
+            result={result}
+          />
+          <ObservationLine prep={prep} station="plan" />
+        </div>
+        <div>
+          <h2 className="mb-3">{planHeading({ plan: result, pair })}</h2>
+          <PlanFigures
+            input={input}
+            plan={result}
+            source={solubilitySource}
+            product={compound.name}
+            impurity={impurity?.name ?? null}
+            solvent={solvent}
+            pair={pair}
+            collect={procedure.collect}
+          />
+          <div className="stack mt-3 align-items-start">
+            <Link className="btn btn-primary" to={`${base}/dissolve`}>
+              Go on to dissolve
+            </Link>
+            <div className="row-of">
+              <Button variant="outline-primary" onClick={onChange}>
+                Change the plan
+              </Button>
+              <Button
+                variant="outline-primary"
+                onClick={() => {
+                  window.print()
+                }}
+              >
+                Print the plan
+              </Button>
+            </div>
+          </div>
         </div>
       </div>
-    </div>
+      <PlanSheet plan={plan.body} />
+    </>
+  )
+}
+
+/** One sheet of paper: amounts, steps with room to tick, cautions, waste. */
+function PlanSheet({ plan }: { plan: PlanFixed }) {
+  const { result, input, solvent, compound, pair, procedure, steps, waste, solubilitySource } = plan
+  const ml = (value: number) => `${fixed(value, value < 1 ? 2 : 1)} mL`
+  const facts: readonly (readonly [string, string])[] = [
+    ['Crude', `${input.crudeG} g, about ${fixed(100 * input.assay, 0)} % ${compound.name}`],
+    ['Solvent', pair ? `${solvent.name}, then ${pair.solvent.name}` : solvent.name],
+    [
+      'Volume',
+      pair
+        ? `${ml(pair.goodML)} and about ${ml(pair.poorML)}`
+        : `dissolve near ${ml(result.minimumHotML)}, ${ml(result.hotML)} in all`,
+    ],
+    [
+      'Crystals expected',
+      `${fixed(result.crystalMassG, 3)} g, ${fixed(result.recoveryPercentOfCrude, 0)} % of the crude`,
+    ],
+    ['Left in the liquor', `${fixed(result.productInLiquorG, 3)} g ${compound.name}`],
+    ['Melts', `${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source})`],
+  ]
+  return (
+    <section className="print-only plan-sheet">
+      <h2>{procedure.name}</h2>
+      <dl className="facts">
+        {facts.map(([name, value]) => [<dt key={`${name} name`}>{name}</dt>, <dd key={name}>{value}</dd>])}
+      </dl>
+      <StepList steps={steps} />
+      <h3>Take care</h3>
+      <p>
+        {cautionsFor(compound, solvent).join(' ')}{' '}
+        {pair ? cautionsFor(compound, pair.solvent).slice(1, 2).join(' ') : ''} {LOCAL_RULES}
+      </p>
+      <h3>Waste</h3>
+      <p>{waste.join(' ')}</p>
+      <p>Solubilities {solubilitySource}.</p>
+    </section>
   )
 }

@@ -51,7 +51,7 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
           Weigh it tared in a boat, or by difference. Everything after this takes its amounts from it.
         </p>
         {crude?.weighing && !trouble.ok && <p className="look">{trouble.problem.sentence}</p>}
-        {crude && <WeighingForm sample={crude.id} what="the crude" />}
+        {crude && <WeighingForm sample={crude.id} role="crude" what="the crude" />}
         <ObservationLine prep={prep} station="plan" />
       </div>
       <aside>

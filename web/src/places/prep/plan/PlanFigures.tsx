@@ -1,11 +1,14 @@
 import {
-  flaskForML,
+  glasswareFor,
   type CrystallizationInput,
   type CrystallizationPlan,
+  type PlannedPair,
+  type Procedure,
   type Solvent,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
+import { Why } from '../../../parts/Why'
 
 /** The numbers of a plan, each with where it comes from. */
 export function PlanFigures({
@@ -15,6 +18,8 @@ export function PlanFigures({
   product,
   impurity,
   solvent,
+  pair,
+  collect,
 }: {
   input: CrystallizationInput
   plan: CrystallizationPlan
@@ -22,16 +27,21 @@ export function PlanFigures({
   product: string
   impurity: string | null
   solvent: Solvent
+  pair: PlannedPair | null
+  collect: Procedure['collect']
 }) {
-  const flask = flaskForML(plan.hotML)
-  const beyond = plan.hotBasis === 'beyond points' || plan.coldBasis === 'beyond points'
+  const glass = glasswareFor(collect, input.crudeG, plan)
   return (
     <dl className="figures">
       <Figure
-        name="Crystals expected"
-        why={`solubilities ${source}${beyond ? '; beyond the points, so take it as a guide' : ''}`}
+        name={
+          <>
+            Crystals expected <Why of="plan" />
+          </>
+        }
+        why={`solubilities ${source}${basisWords(plan)}${pair ? '; mixed log-linearly, a rough guide' : ''}`}
       >
-        {fixed(plan.crystalMassG, 2)} g
+        {grams(plan.crystalMassG)} g
       </Figure>
       <Figure
         name="Percent recovery, of the crude"
@@ -42,25 +52,40 @@ export function PlanFigures({
       <Figure name="Purity, at best" why={purityWhy(plan, impurity)}>
         {purityText(plan.crystalMassFraction)}
       </Figure>
-      <Figure name={`${capital(product)} left in the cold liquor`}>
-        {fixed(plan.productInLiquorG, 2)} g
-      </Figure>
-      <Figure name={`${fixed(input.washML, 1)} mL cold rinse, at most`}>
-        {fixed(plan.washLossUpToG, 3)} g
-      </Figure>
-      {plan.gritG > 0 && (
-        <Figure name="Will not dissolve" why="leave it behind hot">
-          {fixed(plan.gritG, 2)} g
+      {collect !== 'watch glass' && (
+        <Figure name={`${capital(product)} left in the cold liquor`}>{grams(plan.productInLiquorG)} g</Figure>
+      )}
+      {input.washML > 0 && collect !== 'watch glass' && (
+        <Figure name={`${fixed(input.washML, 1)} mL cold rinse, at most`}>
+          {fixed(plan.washLossUpToG, 3)} g
         </Figure>
       )}
-      <Figure name="Flask">
-        {flask === null ? `over ${fixed(plan.hotML * 2, 0)} mL` : `${flask} mL Erlenmeyer`}
+      {plan.gritG > 0 && (
+        <Figure name="Will not dissolve" why="leave it behind hot">
+          {grams(plan.gritG)} g
+        </Figure>
+      )}
+      <Figure name={glass.collector} {...(glass.trouble ? { why: glass.trouble } : {})}>
+        {glass.vessel ?? 'none that fits'}
       </Figure>
       {solvent.boilingPointC !== null && (
         <Figure name={`${capital(solvent.name)} boils`}>{fixed(solvent.boilingPointC, 1)} °C</Figure>
       )}
     </dl>
   )
+}
+
+/** Small batches are told to the milligram. */
+function grams(value: number): string {
+  return fixed(value, value < 0.5 ? 3 : 2)
+}
+
+function basisWords({ hotBasis, coldBasis }: CrystallizationPlan): string {
+  if (hotBasis === 'single point' || coldBasis === 'single point')
+    return '; one point continued with the fusion enthalpy: an estimate'
+  return hotBasis === 'beyond points' || coldBasis === 'beyond points'
+    ? '; beyond the points, so take it as a guide'
+    : ''
 }
 
 /** An ideal upper bound is never shown as certainty. */

@@ -1,35 +1,47 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useForm, useWatch } from 'react-hook-form'
+import { useForm, useWatch, type FieldErrors } from 'react-hook-form'
+import { useSearchParams } from 'react-router'
 import {
+  type Batch,
   type Compound,
   type Conventions,
   CORE_VERSION,
+  crudeAssayOf,
   DEFAULT_HOUSE_RULES,
+  latestRange,
   massOf,
   type PrepFacts,
+  rangesOf,
+  renderSteps,
+  renderWaste,
   sampleOf,
   type Shelf,
   type Solvent,
-  workingTemperatures,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
+import { Tabs } from '../../../parts/Tabs'
 import { SolventColumn } from '../../../signature/SolventColumn'
 import { useNotebook, write } from '../../../state/notebook'
+import { Again } from './Again'
 import {
   outcomeOf,
-  OWN_POINTS,
   shelfPoints,
   solventsFor,
   typedPoints,
+  withSolvent,
   type Draft,
   type DraftField,
-  type Outcome,
+  type Planned,
 } from './draft'
+import { HowMuch } from './HowMuch'
 import { PlanFigures } from './PlanFigures'
-import { PointsField } from './PointsField'
+import { ProcedureChoice } from './ProcedureChoice'
+import { Solubility, sourceOf } from './Solubility'
+import { TubeTrial } from './TubeTrial'
+import { WhichSolvent } from './WhichSolvent'
 import { WhyAndCare } from './WhyAndCare'
 
 interface Props {
@@ -39,6 +51,9 @@ interface Props {
   readonly onCancel: (() => void) | null
 }
 
+const TABS = ['How much', 'Which solvent', 'Solubility', 'Procedure', 'Again?', 'Test tubes'] as const
+type Tab = (typeof TABS)[number]
+
 /** The shelf is there once the notebook is open. */
 export function PlanForm(props: Props) {
   const shelf = useNotebook((state) => state.shelf)
@@ -47,36 +62,42 @@ export function PlanForm(props: Props) {
 
 function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { shelf: Shelf }) {
   const { compound } = prep.opened.body
-  const solvents = solventsFor(shelf, compound)
+  const view = useNotebook((state) => state.view)
+  const solvents = useMemo(() => solventsFor(shelf, compound), [shelf, compound])
   const { register, control, setValue } = useForm<Draft>({
     defaultValues: startingDraft(prep, shelf, solvents[0]?.solvent),
   })
   const [touched, setTouched] = useState(prep.plan !== null)
+  const [params, setParams] = useSearchParams()
   const draft = useWatch({ control }) as Draft
   const mass = massOf(sampleOf(prep, 'crude'))
-  const outcome = outcomeOf(draft, mass.ok ? mass.value.value : 0)
+  const crudeG = mass.ok ? mass.value.value : 0
+  const outcome = useMemo(
+    () => outcomeOf(draft, { crudeG, compound, shelf }),
+    [draft, crudeG, compound, shelf],
+  )
+  const planned = outcome.ok ? outcome.value : null
   const solvent = shelf.solvents.find((one) => one.id === draft.solvent)
+  const second = shelf.solvents.find((one) => one.id === draft.second) ?? null
   const impurity = shelf.compounds.find((one) => one.name === draft.impurity) ?? null
-  const error = (field: DraftField) =>
-    !outcome.ok && outcome.field === field && (touched || field !== 'product')
-      ? { type: 'value', message: outcome.sentence }
-      : undefined
+  const conventions = shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES
+  const tab = TABS.find((one) => one === params.get('show')) ?? 'How much'
+  const crudeOnsetC = latestRange(rangesOf(view, prep.id), 'crude')?.onset.value
+  const batch =
+    planned && solvent ? batchOf(draft, planned, { compound, impurity, solvent, conventions }) : null
+  const steps = batch && planned ? renderSteps(planned.procedure, batch) : []
 
-  function pickSolvent(id: string) {
-    const picked = shelf.solvents.find((one) => one.id === id)
-    setValue('solvent', id)
-    if (!picked) return
-    const { hotC, coldC } = workingTemperatures(picked, compound)
-    setValue('hotC', String(hotC))
-    setValue('coldC', String(coldC))
-    setValue('product', typedPoints(shelfPoints(shelf, compound.id, id)))
-    setValue('impurityPoints', impurity ? typedPoints(shelfPoints(shelf, impurity.id, id)) : [])
+  const set = (change: Partial<Draft>) => {
+    for (const [field, value] of Object.entries(change)) setValue(field as DraftField, value as never)
   }
-  function pickImpurity(name: string) {
-    setValue('impurity', name)
-    const picked = shelf.compounds.find((one) => one.name === name)
-    setValue('impurityPoints', picked ? typedPoints(shelfPoints(shelf, picked.id, draft.solvent)) : [])
+  const show = (wanted: Tab) => {
+    setParams(wanted === 'How much' ? {} : { show: wanted }, { replace: true })
   }
+  const errorAt = (field: DraftField): string | null => {
+    if (outcome.ok || (outcome.field ?? 'product') !== field) return null
+    return touched || field !== 'product' || outcome.field === null ? outcome.sentence : null
+  }
+  const errors = fieldErrors(errorAt)
 
   return (
     <form
@@ -86,40 +107,45 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
       onSubmit={(event) => {
         event.preventDefault()
         setTouched(true)
-        if (!outcome.ok || !solvent) return
-        fixPlan(
-          prep,
-          { compound, impurity, solvent, conventions: shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES },
-          outcome,
-          sourceOf(shelf, draft, compound),
-        )
+        if (!batch || !planned) return
+        fixPlan(prep, batch, planned, steps, sourceOf(shelf, draft, compound))
         onFixed()
       }}
     >
       <div>
-        {outcome.ok ? (
+        {planned ? (
           <SolventColumn
             addedML={null}
-            dissolveML={outcome.value.plan.minimumHotML}
-            toML={outcome.value.plan.hotML}
-            staysDissolvedML={outcome.value.plan.impurityStaysDissolvedML}
+            dissolveML={planned.pair?.goodML ?? planned.plan.minimumHotML}
+            toML={planned.plan.hotML}
+            staysDissolvedML={planned.plan.impurityStaysDissolvedML}
             impurity={impurity?.name ?? null}
+            second={planned.pair?.solvent.name ?? null}
           />
         ) : (
           <p className="quiet">The column fills when there are solubility points to plan with.</p>
         )}
       </div>
-      <div className="stack">
+      <div>
         <h2>
           {crudeText} g of crude {compound.name}
         </h2>
-        <div className="row-of align-items-start">
-          <NumberField
-            label={`${compound.name} in it, %`}
-            field={register('assayPercent')}
-            error={error('assayPercent')}
-            help="by mass, estimated"
-          />
+        <div className="row-of align-items-start mt-2">
+          <div>
+            <NumberField
+              label={`${compound.name} in it, %`}
+              field={register('assayPercent')}
+              error={errors.assayPercent as never}
+              help="by mass, estimated"
+            />
+            <AssayProposal
+              prep={prep}
+              impurity={impurity}
+              onTake={(percent) => {
+                setValue('assayPercent', percent)
+              }}
+            />
+          </div>
           <div>
             <Form.Label htmlFor="impurity">impurity, if known</Form.Label>
             <Form.Control
@@ -129,7 +155,11 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               autoComplete="off"
               aria-describedby="impurity-help"
               onChange={(event) => {
-                pickImpurity(event.target.value)
+                const picked = shelf.compounds.find((one) => one.name === event.target.value)
+                set({
+                  impurity: event.target.value,
+                  impurityPoints: picked ? typedPoints(shelfPoints(shelf, picked.id, draft.solvent)) : [],
+                })
               }}
             />
             <datalist id="shelf-compounds">
@@ -146,13 +176,13 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
                 : 'a name from the shelf'}
             </div>
           </div>
-          <div>
+          <div className="solvent-field">
             <Form.Label htmlFor="solvent">solvent</Form.Label>
             <Form.Select
               id="solvent"
               value={draft.solvent}
               onChange={(event) => {
-                pickSolvent(event.target.value)
+                set(withSolvent(shelf, compound, impurity, event.target.value))
               }}
             >
               {solvents.map(({ solvent: one, known }) => (
@@ -162,78 +192,166 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
                 </option>
               ))}
             </Form.Select>
-          </div>
-        </div>
-        <div className="row-of align-items-start">
-          <PointsField
-            legend={`${compound.name} in ${solvent?.name ?? 'it'}`}
-            points={draft.product}
-            source={sourceOf(shelf, draft, compound)}
-            error={
-              error('product')?.message ?? (!outcome.ok && outcome.field === null ? outcome.sentence : null)
-            }
-            onChange={(points) => {
-              setTouched(true)
-              setValue('product', [...points])
-            }}
-          />
-          {impurity && (
-            <PointsField
-              legend={`${impurity.name} in ${solvent?.name ?? 'it'}`}
-              points={draft.impurityPoints}
-              source={sourceOf(shelf, { ...draft, product: draft.impurityPoints }, impurity)}
-              error={error('impurityPoints')?.message ?? null}
-              onChange={(points) => {
-                setValue('impurityPoints', [...points])
+            <SecondSolvent
+              shelf={shelf}
+              chosen={draft.second}
+              error={errorAt('second')}
+              onChoose={(id) => {
+                set({ second: id, secondPoints: id ? typedPoints(shelfPoints(shelf, compound.id, id)) : [] })
               }}
             />
-          )}
+          </div>
         </div>
-        <div className="row-of align-items-start">
-          <NumberField label="hot, °C" field={register('hotC')} error={error('hotC')} />
-          <NumberField label="cold, °C" field={register('coldC')} error={error('coldC')} />
-          <NumberField label="cold rinse, mL" field={register('washML')} error={error('washML')} />
-          <NumberField
-            label="volume to use, mL"
-            field={register('volumeML')}
-            error={error('volumeML')}
-            help={outcome.ok ? `proposed: ${fixed(outcome.value.proposedML, 1)}` : 'proposed when it can be'}
+        <Tabs tabs={TABS} here={tab} name="Parts of the plan" onTab={show} />
+        {tab === 'How much' && (
+          <>
+            <HowMuch
+              planned={planned}
+              compound={compound}
+              impurity={impurity}
+              solvent={solvent}
+              amount={draft.amount}
+              crudeOnsetC={crudeOnsetC}
+              register={register}
+              errors={errors}
+              onVolume={(ml) => {
+                setValue('volumeML', fixed(ml, ml < 1 ? 2 : 1))
+              }}
+              onAmount={(amount) => {
+                setValue('amount', amount)
+              }}
+            />
+            {planned && solvent && (
+              <WhyAndCare
+                compound={compound}
+                impurity={impurity}
+                solvent={solvent}
+                input={planned.input}
+                result={planned.plan}
+              />
+            )}
+          </>
+        )}
+        {tab === 'Which solvent' && (
+          <WhichSolvent
+            shelf={shelf}
+            compound={compound}
+            impurity={impurity}
+            crudeG={crudeG}
+            assay={Math.min(1, Math.max(0.01, Number(draft.assayPercent) / 100 || 0.9))}
+            crudeOnsetC={crudeOnsetC}
+            chosen={draft.solvent}
+            onChoose={(id) => {
+              set(withSolvent(shelf, compound, impurity, id))
+            }}
           />
-        </div>
-        {outcome.ok && solvent && (
-          <WhyAndCare
+        )}
+        {tab === 'Solubility' && (
+          <Solubility
+            draft={draft}
+            shelf={shelf}
             compound={compound}
             impurity={impurity}
             solvent={solvent}
-            input={outcome.value.input}
-            result={outcome.value.plan}
+            second={second}
+            remarks={planned?.remarks ?? []}
+            errorAt={errorAt}
+            onPoints={(field, points) => {
+              setTouched(true)
+              setValue(field, [...points])
+            }}
+          />
+        )}
+        {tab === 'Procedure' &&
+          (planned ? (
+            <ProcedureChoice
+              planned={planned}
+              draft={draft}
+              steps={steps}
+              onProcedure={(id) => {
+                setValue('procedure', id)
+              }}
+              onInserts={(inserts) => {
+                setValue('inserts', [...inserts])
+              }}
+            />
+          ) : (
+            <NotYet />
+          ))}
+        {tab === 'Again?' && (planned ? <Again planned={planned} product={compound.name} /> : <NotYet />)}
+        {tab === 'Test tubes' && (
+          <TubeTrial
+            prep={prep}
+            shelf={shelf}
+            hotC={Number(draft.hotC) || 70}
+            onUse={(id, [c, s]) => {
+              set({
+                ...withSolvent(shelf, compound, impurity, id),
+                product: [{ temperature: String(c), solubility: s.toPrecision(3) }],
+              })
+              show('How much')
+            }}
           />
         )}
       </div>
       <div>
-        {outcome.ok && solvent ? (
+        {planned && solvent ? (
           <>
-            <h2 className="mb-3">
-              Dissolve near {fixed(outcome.value.plan.minimumHotML, 1)}, then{' '}
-              {fixed(outcome.value.plan.hotML, 1)} mL
-            </h2>
+            <h2 className="mb-3">{planHeading(planned)}</h2>
+            {planned.remarks.map((remark) => (
+              <p key={remark} className="look">
+                {remark}
+              </p>
+            ))}
             <PlanFigures
-              input={outcome.value.input}
-              plan={outcome.value.plan}
+              input={planned.input}
+              plan={planned.plan}
               source={sourceOf(shelf, draft, compound)}
               product={compound.name}
               impurity={impurity?.name ?? null}
               solvent={solvent}
+              pair={planned.pair}
+              collect={planned.procedure.collect}
             />
+            <p className="quiet mt-2 mb-0">
+              {planned.procedure.name}.{' '}
+              {planned.choices.find(({ procedure }) => procedure === planned.procedure)?.because}
+            </p>
           </>
         ) : (
           <>
             <h2>Not enough to plan with yet</h2>
-            <p className="quiet mt-2">{outcome.ok ? '' : outcome.sentence}</p>
+            <p className="quiet mt-2">
+              {outcome.ok ? '' : outcome.sentence} Without any solubility, try a few solvents in test tubes.
+            </p>
+            {tab !== 'Solubility' && tab !== 'Test tubes' && (
+              <div className="row-of">
+                <Button
+                  variant="outline-primary"
+                  size="sm"
+                  onClick={() => {
+                    show('Solubility')
+                  }}
+                >
+                  Type solubility points
+                </Button>
+                <Button
+                  variant="outline-primary"
+                  size="sm"
+                  onClick={() => {
+                    show('Test tubes')
+                  }}
+                >
+                  Try in test tubes
+                </Button>
+              </div>
+            )}
           </>
         )}
         <div className="row-of mt-3">
-          <Button type="submit">Fix this plan</Button>
+          <Button type="submit" disabled={!batch}>
+            Fix this plan
+          </Button>
           {onCancel && (
             <Button variant="outline-primary" onClick={onCancel}>
               Keep the old one
@@ -245,9 +363,115 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   )
 }
 
+function NotYet() {
+  return <p className="quiet">This follows once there are solubility points to plan with.</p>
+}
+
+function AssayProposal({
+  prep,
+  impurity,
+  onTake,
+}: {
+  prep: PrepFacts
+  impurity: Compound | null
+  onTake: (percent: string) => void
+}) {
+  const view = useNotebook((state) => state.view)
+  const proposed = crudeAssayOf(view, prep, impurity)
+  if (!proposed.ok) return null
+  const { assay, low, high, sentence, doubt } = proposed.value
+  const percent = (fraction: number) => fixed(100 * fraction, 0)
+  return (
+    <div className="form-text assay" title={sentence}>
+      its melting range says {percent(assay)} ({percent(low)} to {percent(high)}){' '}
+      <Button
+        variant="link"
+        size="sm"
+        className="py-0"
+        onClick={() => {
+          onTake(percent(assay))
+        }}
+      >
+        take it
+      </Button>
+      {doubt && <span className="trouble d-block">{doubt}</span>}
+    </div>
+  )
+}
+
+function SecondSolvent({
+  shelf,
+  chosen,
+  error,
+  onChoose,
+}: {
+  shelf: Shelf
+  chosen: string
+  error: string | null
+  onChoose: (id: string) => void
+}) {
+  const [open, setOpen] = useState(chosen !== '')
+  if (!open)
+    return (
+      <Button
+        variant="link"
+        size="sm"
+        onClick={() => {
+          setOpen(true)
+        }}
+      >
+        With a second solvent
+      </Button>
+    )
+  return (
+    <div className="mt-2">
+      <Form.Label htmlFor="second">second solvent, the poorer one</Form.Label>
+      <Form.Select
+        id="second"
+        value={chosen}
+        isInvalid={error !== null}
+        onChange={(event) => {
+          onChoose(event.target.value)
+        }}
+      >
+        <option value="">none</option>
+        {shelf.solvents.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
+      </Form.Select>
+      {error && (
+        <div className="invalid-feedback" role="alert">
+          {error}
+        </div>
+      )}
+    </div>
+  )
+}
+
+/** What the volumes come to, in one line. */
+export function planHeading({ plan, pair }: Pick<Planned, 'plan' | 'pair'>): string {
+  const ml = (value: number) => fixed(value, value < 1 ? 2 : 1)
+  if (pair) return `Dissolve in ${ml(pair.goodML)}, cloud with ${ml(pair.poorML)} mL`
+  return `Dissolve near ${ml(plan.minimumHotML)}, then ${ml(plan.hotML)} mL`
+}
+
+function fieldErrors(errorAt: (field: DraftField) => string | null): FieldErrors<Draft> {
+  const fields = ['assayPercent', 'hotC', 'coldC', 'washML', 'volumeML'] as const
+  return Object.fromEntries(
+    fields.flatMap((field) => {
+      const message = errorAt(field)
+      return message ? [[field, { type: 'value', message }]] : []
+    }),
+  )
+}
+
 function startingDraft(prep: PrepFacts, shelf: Shelf, solvent: Solvent | undefined): Draft {
   const { compound } = prep.opened.body
   const before = prep.plan?.body
+  const typed = (points: readonly (readonly [number, number])[] = []) =>
+    points.map(([c, s]) => ({ temperature: String(c), solubility: String(s) }))
   if (before)
     return {
       assayPercent: String(Math.round(1000 * before.input.assay) / 10),
@@ -256,53 +480,49 @@ function startingDraft(prep: PrepFacts, shelf: Shelf, solvent: Solvent | undefin
       hotC: String(before.input.hotC),
       coldC: String(before.input.coldC),
       washML: String(before.input.washML),
-      volumeML: before.result.hotML.toFixed(1),
-      product: before.input.product.map(([c, s]) => ({ temperature: String(c), solubility: String(s) })),
-      impurityPoints: (before.input.impurity ?? []).map(([c, s]) => ({
-        temperature: String(c),
-        solubility: String(s),
-      })),
+      volumeML: before.pair ? '' : before.result.hotML.toFixed(before.result.hotML < 1 ? 2 : 1),
+      product: before.pair
+        ? typedPoints(shelfPoints(shelf, compound.id, before.solvent.id))
+        : typed(before.input.product),
+      impurityPoints: typed(before.input.impurity),
+      second: before.pair?.solvent.id ?? '',
+      secondPoints: typed(before.pair?.points),
+      amount: before.amount,
+      inserts: before.inserts,
+      procedure: before.procedure.id,
     }
-  const temperatures = solvent ? workingTemperatures(solvent, compound) : { hotC: '', coldC: 2 }
   return {
     assayPercent: '90',
     impurity: '',
-    solvent: solvent?.id ?? '',
-    hotC: String(temperatures.hotC),
-    coldC: String(temperatures.coldC),
+    hotC: '',
+    coldC: '2',
     washML: '1.0',
+    second: '',
+    secondPoints: [],
+    amount: 'least hot solvent',
+    inserts: [],
+    procedure: '',
     volumeML: '',
-    product: solvent ? typedPoints(shelfPoints(shelf, compound.id, solvent.id)) : [],
+    product: [],
     impurityPoints: [],
+    solvent: '',
+    ...(solvent ? withSolvent(shelf, compound, null, solvent.id) : {}),
   }
 }
 
-/** In words, where the points in use are from: the shelf's sources if untouched, else this bench. */
-function sourceOf(shelf: Shelf, draft: Draft, compound: Compound): string {
-  const rows = shelfPoints(shelf, compound.id, draft.solvent)
-  const same =
-    rows.length === draft.product.length &&
-    rows.every(
-      (row, i) =>
-        Number(draft.product[i]?.temperature) === row.temperatureC &&
-        Number(draft.product[i]?.solubility) === row.gPer100ML,
-    )
-  if (!same || rows.length === 0) return OWN_POINTS
-  return [
-    ...new Set(
-      rows.map((row) =>
-        row.confidence
-          ? `general reference values, confidence ${row.confidence}; check your handbook`
-          : row.source,
-      ),
-    ),
-  ].join('; ')
+function batchOf(
+  draft: Draft,
+  { input, plan, pair }: Planned,
+  chosen: { compound: Compound; impurity: Compound | null; solvent: Solvent; conventions: Conventions },
+): Batch {
+  return { ...chosen, pair, amount: draft.amount, inserts: draft.inserts, input, result: plan }
 }
 
 function fixPlan(
   prep: PrepFacts,
-  chosen: { compound: Compound; impurity: Compound | null; solvent: Solvent; conventions: Conventions },
-  outcome: Extract<Outcome, { ok: true }>,
+  batch: Batch,
+  { procedure, pair }: Planned,
+  steps: ReturnType<typeof renderSteps>,
   solubilitySource: string,
 ): void {
   const weighing = sampleOf(prep, 'crude')?.weighing
@@ -310,11 +530,12 @@ function fixPlan(
     kind: 'plan fixed',
     subject: prep.id,
     body: {
-      procedure: 'small flask and suction funnel',
-      ...chosen,
+      ...batch,
+      pair,
+      procedure: { id: procedure.id, name: procedure.name, collect: procedure.collect },
+      steps,
+      waste: renderWaste(procedure, batch),
       solubilitySource,
-      input: outcome.value.input,
-      result: outcome.value.plan,
       coreVersion: CORE_VERSION,
       restsOn: weighing ? [weighing.id] : [],
     },

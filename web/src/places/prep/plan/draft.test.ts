@@ -1,12 +1,25 @@
 import { describe, expect, test } from '@jest/globals'
 import {
   planCrystallization,
+  PROCEDURES,
   type Compound,
+  type PlanFixed,
+  type Procedure,
   type Shelf,
   type SolubilityRow,
   type Solvent,
 } from '@ivory-crystal/core'
-import { outcomeOf, shelfPoints, solventsFor, typedPoints, type Draft } from './draft'
+import { golden } from '../../../../../core/golden/contract'
+import {
+  candidatesOf,
+  outcomeOf,
+  shelfPoints,
+  solventsFor,
+  typedPoints,
+  withSolvent,
+  type Draft,
+  type Grounds,
+} from './draft'
 
 const BENZIL = [
   { temperature: '20', solubility: '1.9' },
@@ -27,8 +40,39 @@ const DRAFT: Draft = {
   volumeML: '',
   product: BENZIL,
   impurityPoints: BENZOIN,
+  second: '',
+  secondPoints: [],
+  amount: 'least hot solvent',
+  inserts: [],
+  procedure: '',
 }
-const outcome = (change: Partial<Draft>) => outcomeOf({ ...DRAFT, ...change }, 1.804)
+const [plan] = golden.entries.flatMap(({ kind, body }) => (kind === 'plan fixed' ? [body as PlanFixed] : []))
+const { compound, solvent: ethanol } = plan as PlanFixed
+const water: Solvent = {
+  ...ethanol,
+  id: 'water',
+  name: 'water',
+  group: 'water',
+  boilingPointC: 100,
+  freezingPointC: 0,
+  hazards: [],
+}
+const cyclohexane: Solvent = {
+  ...ethanol,
+  id: 'cyclohexane',
+  name: 'cyclohexane',
+  group: 'alkane',
+  waterMiscible: 'no',
+  freezingPointC: 6.5,
+  boilingPointC: 80.7,
+}
+const GROUNDS = {
+  crudeG: 1.804,
+  compound,
+  shelf: { solvents: [ethanol, water, cyclohexane], procedures: [] },
+}
+const outcome = (change: Partial<Draft>, grounds: Partial<Grounds> = {}) =>
+  outcomeOf({ ...DRAFT, ...change }, { ...GROUNDS, ...grounds })
 
 describe('a plan as it is typed', () => {
   test('is planned at the proposed volume when none is typed', () => {
@@ -71,7 +115,6 @@ describe('a plan as it is typed', () => {
       'The temperature of a solubility point is still empty',
     ],
     ['no points at all', { product: [] }, null, 'No solubility is known'],
-    ['one point alone', { product: BENZIL.slice(0, 1) }, null, 'Add a second point'],
     [
       'a solubility of nothing',
       { product: [{ temperature: '20', solubility: '0' }] },
@@ -83,6 +126,67 @@ describe('a plan as it is typed', () => {
     const planned = outcome(change)
     expect(planned.ok ? null : planned.field).toBe(field)
     expect(planned.ok ? '' : planned.sentence).toContain(sentence)
+  })
+})
+
+describe('a plan beyond one solvent and many points', () => {
+  const value = (change: Partial<Draft>, grounds: Partial<Grounds> = {}) => {
+    const planned = outcome(change, grounds)
+    if (!planned.ok) throw new Error(planned.sentence)
+    return planned.value
+  }
+  test('one point alone is continued with the fusion enthalpy', () => {
+    const { plan: planned } = value({ product: BENZIL.slice(0, 1) })
+    expect(planned.coldBasis).toBe('single point')
+    expect(planned.productCrystalsG).toBeGreaterThan(0)
+  })
+  test('a second solvent makes a pair, and the procedure one for pairs', () => {
+    const poor = [
+      { temperature: '20', solubility: '0.002' },
+      { temperature: '78', solubility: '0.05' },
+    ]
+    const planned = value({ second: 'water', secondPoints: poor, impurity: '', impurityPoints: [] })
+    expect(planned.procedure.id).toBe('solvent-pair')
+    expect(planned.pair?.goodML).toBeCloseTo(1.1 * ((100 * 1.804 * 0.9) / 46), 6)
+    expect(planned.plan.hotML).toBeCloseTo((planned.pair?.goodML ?? 0) + (planned.pair?.poorML ?? 0), 6)
+    expect(outcome({ second: 'water' })).toMatchObject({ ok: false, field: 'secondPoints' })
+    expect(outcome({ second: 'water', secondPoints: BENZIL })).toMatchObject({
+      ok: false,
+      field: 'second',
+      sentence: expect.stringContaining('swapped'),
+    })
+  })
+  test('two that do not mix are remarked on', () => {
+    const poor = [{ temperature: '20', solubility: '0.01' }]
+    expect(
+      value({ solvent: 'cyclohexane', second: 'water', secondPoints: poor }).remarks.join(' '),
+    ).toContain('do not mix')
+  })
+  test('the procedure asked for is taken when it can be, and the proposed one otherwise', () => {
+    expect(value({}).procedure.id).toBe('small-funnel')
+    expect(value({ procedure: 'large-funnel' }).procedure.id).toBe('large-funnel')
+    expect(value({ procedure: 'evaporation' }).procedure.id).toBe('small-funnel')
+    const glass = value({ procedure: 'evaporation', solvent: 'water' })
+    expect([glass.procedure.id, glass.plan.recoveryPercentOfProduct]).toEqual(['evaporation', 100])
+    const house = { ...(PROCEDURES[1] as Procedure), id: 'ours', copiedFrom: 'small-funnel' }
+    expect(value({ procedure: 'ours' }, { shelf: { ...GROUNDS.shelf, procedures: [house] } }).procedure).toBe(
+      house,
+    )
+  })
+  test.each<[string, Partial<Draft>, string]>([
+    [
+      'a unit mixed up',
+      { product: [BENZIL[0], { temperature: '50', solubility: '87' }, BENZIL[2]] as typeof BENZIL },
+      'Then it is 8.7',
+    ],
+    ['ice that freezes the solvent', { solvent: 'cyclohexane' }, 'the whole flask would turn solid'],
+    ['hotter than boiling', { hotC: '95' }, 'it cannot get that hot'],
+  ])('%s is remarked on', (_, change, sentence) => {
+    expect(value(change).remarks.join(' ')).toContain(sentence)
+  })
+  test('a volume that fits no flask says so, and stands', () => {
+    const big = value({ assayPercent: '90', volumeML: '' }, { crudeG: 400 })
+    expect(big.remarks.join(' ')).toContain('fits no common flask')
   })
 })
 
@@ -114,5 +218,21 @@ describe('what the shelf offers', () => {
       { temperature: '50', solubility: '5' },
     ])
     expect(shelfPoints(shelf, 'benzil', 'water')).toEqual([])
+  })
+  test('every solvent is a candidate, those without points too', () => {
+    const candidates = candidatesOf(shelf, { id: 'benzil' } as Compound, null)
+    expect(candidates.map((one) => one.product.length)).toEqual([0, 0, 2])
+  })
+  test('another solvent brings its own points and temperatures, and forgets the volume', () => {
+    const full = { ...shelf, solvents: [{ ...ethanol, id: 'toluene', boilingPointC: 110.6 }] }
+    expect(withSolvent(full, { ...compound, id: 'benzil' }, null, 'toluene')).toMatchObject({
+      solvent: 'toluene',
+      hotC: '84',
+      volumeML: '',
+      product: [
+        { temperature: '20', solubility: '2' },
+        { temperature: '50', solubility: '5' },
+      ],
+    })
   })
 })

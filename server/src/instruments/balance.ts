@@ -1,0 +1,156 @@
+import { createHash } from 'node:crypto'
+import { Router } from 'express'
+import Joi from 'joi'
+import {
+  createBalance,
+  fold,
+  linesOf,
+  passBalance,
+  prepOf,
+  simulatedPan,
+  TEACHING_BALANCE,
+  type BalanceState,
+  type BalanceStanding,
+  type NotebookId,
+  type PanLoad,
+  type RawEntry,
+} from '@ivory-crystal/core'
+import type { Clock } from '../clock'
+import { checked, HttpProblem } from '../http/problem'
+import { notebookIn } from '../ledger/routes'
+import type { LedgerStore } from '../ledger/store'
+import type { Passing, PassingFeed } from '../ledger/stream'
+
+const TICK_MS = 500
+/** A pan nobody touched for this long is taken as left. */
+const IDLE_AFTER_MS = 10 * 60_000
+
+export interface SimulatedBalance extends PassingFeed {
+  standing(): BalanceStanding
+  load(notebook: NotebookId, sample: string, load: PanLoad, aboutG: number): Promise<BalanceStanding>
+  tare(): BalanceStanding
+  pass(seconds: number): BalanceStanding
+  close(): void
+}
+
+/**
+ * The simulated balance. What is on it is worked out from the notebook; its reading passes over the stream and
+ * is written down only when a person takes it.
+ *
+ * @param byHand when true no clock drives it: `pass` does
+ */
+export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): SimulatedBalance {
+  const hearers = new Set<(passing: Passing) => void>()
+  let state: BalanceState = createBalance(TEACHING_BALANCE, clock.now() | 0)
+  let onPan: PanLoad = 'nothing'
+  let touchedAt = -IDLE_AFTER_MS
+  let said = ''
+
+  function standing(): BalanceStanding {
+    const { reading } = passBalance(state, [], 0)
+    const { name, readabilityG } = state.character
+    return { name, readabilityG, load: onPan, reading }
+  }
+  function publish(): BalanceStanding {
+    const now = standing()
+    const text = JSON.stringify(now)
+    if (text !== said) for (const hear of hearers) hear({ event: 'balance', data: now })
+    said = text
+    return now
+  }
+  const stop = byHand
+    ? () => undefined
+    : clock.every(TICK_MS, () => {
+        if (clock.now() - touchedAt > IDLE_AFTER_MS) return
+        state = passBalance(state, [], TICK_MS / 1000).state
+        publish()
+      })
+  const touch = () => {
+    touchedAt = clock.now()
+  }
+
+  return {
+    standing,
+    async load(notebook, sample, load, aboutG) {
+      touch()
+      const lines = (await store.after(notebook, 0)).map(({ entry }) => entry)
+      const g = panMassG(lines, sample, load, aboutG, clock.now())
+      state = passBalance(state, [{ kind: 'load', g }], 0).state
+      onPan = load
+      return publish()
+    },
+    tare() {
+      touch()
+      state = passBalance(state, [{ kind: 'tare' }], 0).state
+      return publish()
+    },
+    pass(seconds) {
+      state = passBalance(state, [], seconds).state
+      return publish()
+    },
+    listen(hear) {
+      hearers.add(hear)
+      return () => hearers.delete(hear)
+    },
+    close: () => {
+      stop()
+    },
+  }
+}
+
+function panMassG(
+  lines: readonly RawEntry[],
+  sample: string,
+  load: PanLoad,
+  aboutG: number,
+  now: number,
+): number {
+  const view = fold(lines)
+  const named = linesOf(view, sample, 'sample named')[0]
+  if (!named) throw new HttpProblem(404, 'No such sample', 'This notebook holds no such sample to weigh.')
+  const prep = named.body.prep ? prepOf(view, named.body.prep) : null
+  const began = prep
+    ? linesOf(view, prep.id, 'timer started').find(({ body }) => body.timer === 'air' || body.timer === 'dry')
+    : undefined
+  const seed = createHash('sha256').update(sample).digest().readInt32BE(0)
+  return simulatedPan(load, named.body.role, prep?.plan?.body ?? null, {
+    seed,
+    driedMs: began ? Math.max(0, now - began.at) : 0,
+    crudeG: aboutG,
+  })
+}
+
+const loadBody = Joi.object({
+  notebook: Joi.string().uuid().required(),
+  sample: Joi.string().uuid().required(),
+  load: Joi.string().valid('nothing', 'empty vessel', 'vessel with sample', 'boat with sample').required(),
+  aboutG: Joi.number().unsafe().positive().max(200).required(),
+})
+const passBody = Joi.object({ seconds: Joi.number().integer().min(1).max(7200).required() })
+
+/** @param byHand adds the endpoint that lets time pass, for tests only */
+export function balanceRoutes(balance: SimulatedBalance, byHand: boolean): Router {
+  const router = Router()
+  router.get('/balance', (_request, response) => {
+    response.json(balance.standing())
+  })
+  router.post('/balance/load', async (request, response) => {
+    const { notebook, sample, load, aboutG } = checked<{
+      notebook: string
+      sample: string
+      load: PanLoad
+      aboutG: number
+    }>(loadBody, request.body)
+    response.json(await balance.load(notebookIn(notebook), sample, load, aboutG))
+  })
+  router.post('/balance/tare', (request, response) => {
+    checked(Joi.object({}), request.body)
+    response.json(balance.tare())
+  })
+  if (byHand)
+    router.post('/balance/advance', (request, response) => {
+      const { seconds } = checked<{ seconds: number }>(passBody, request.body)
+      response.json(balance.pass(seconds))
+    })
+  return router
+}

@@ -1,0 +1,57 @@
+import { desc } from 'drizzle-orm'
+import type { Database } from '../db/open'
+import { shelfItems } from '../db/schema'
+
+export type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'instrument' | 'house rules' | 'procedure'
+/** One version of one thing on the shelf. */
+export interface ShelfRow {
+  readonly sort: ShelfSort
+  readonly id: string
+  readonly version: number
+  readonly origin: string
+  readonly body: unknown
+  readonly createdAt: number
+}
+
+/** The body of a version that takes a thing off the shelf. */
+export const TAKEN_OFF = { takenOff: true } as const
+export function isOn(row: ShelfRow | undefined): row is ShelfRow {
+  return row !== undefined && !(row.body as Partial<typeof TAKEN_OFF>).takenOff
+}
+
+const ROWS_AT_ONCE = 500
+
+/** Writes rows; a version that is there already stays as it is. */
+export async function putRows(db: Database, rows: readonly ShelfRow[]): Promise<void> {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE)
+    await db
+      .insert(shelfItems)
+      .values(rows.slice(from, from + ROWS_AT_ONCE))
+      .onConflictDoNothing()
+}
+
+/** The newest version of everything, those taken off included. */
+export async function newestRows(db: Database): Promise<ReadonlyMap<string, ShelfRow>> {
+  const rows = await db.select().from(shelfItems).orderBy(desc(shelfItems.version))
+  const newest = new Map<string, ShelfRow>()
+  for (const row of rows) {
+    const key = shelfKey(row.sort, row.id)
+    if (!newest.has(key)) newest.set(key, row as ShelfRow)
+  }
+  return newest
+}
+
+export function shelfKey(sort: string, id: string): string {
+  return `${sort} ${id}`
+}
+
+/** Solubilities have no name: their id is what they are of. */
+export function idOf(sort: ShelfSort, body: unknown): string {
+  if (sort !== 'solubility') return (body as { id: string }).id
+  const { compound, solvent, temperatureC } = body as {
+    compound: string
+    solvent: string
+    temperatureC: number
+  }
+  return `${compound}/${solvent}/${temperatureC}`
+}

@@ -1,0 +1,44 @@
+import { Router } from 'express'
+import Joi from 'joi'
+import { OWN_SORTS, type OwnSort } from '@ivory-crystal/core/schemas'
+import { checked, HttpProblem } from '../http/problem'
+import type { ShelfStore } from './shelf'
+
+/** Rows a request may carry; a large file comes in several. */
+const ROWS_MOST = 1000
+const rowsBody = Joi.object({
+  rows: Joi.array().items(Joi.any()).min(1).max(ROWS_MOST).required(),
+  dryRun: Joi.boolean().required(),
+})
+
+export function shelfRoutes(shelf: ShelfStore): Router {
+  const router = Router()
+  router.get('/shelf', async (_request, response) => {
+    response.json(await shelf.read())
+  })
+  router.post('/shelf/:sort', async (request, response) => {
+    const { rows, dryRun } = checked<{ rows: unknown[]; dryRun: boolean }>(rowsBody, request.body)
+    response.json(await shelf.put(sortIn(request.params.sort), rows, dryRun))
+  })
+  router.get('/shelf/:sort/versions', async (request, response) => {
+    response.json({ versions: await shelf.versions(sortIn(request.params.sort), idIn(request.query['id'])) })
+  })
+  router.post('/shelf/:sort/off', async (request, response) => {
+    const { id } = checked<{ id: string }>(Joi.object({ id: Joi.string().max(300).required() }), request.body)
+    await shelf.takeOff(sortIn(request.params.sort), id)
+    response.json({})
+  })
+  return router
+}
+
+function sortIn(text: string): OwnSort {
+  const sort = OWN_SORTS.find((one) => one === text)
+  if (!sort) throw new HttpProblem(404, 'Not found', `There is no “${text}” on the shelf.`)
+  return sort
+}
+
+function idIn(value: unknown): string {
+  if (typeof value !== 'string')
+    throw new HttpProblem(400, 'This request cannot be read', '“id” says of what.')
+  return value
+}

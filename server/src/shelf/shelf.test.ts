@@ -1,0 +1,144 @@
+import { readFile, rm, appendFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import request from 'supertest'
+import { PROCEDURES, type Compound, type Shelf, type ShelfReport } from '@ivory-crystal/core'
+import type { RunningServer } from '../server'
+import { serve, tempFolder } from '../testing/bench'
+
+let folder: Awaited<ReturnType<typeof tempFolder>>
+let server: RunningServer
+const at = () => `http://127.0.0.1:${server.port}`
+
+beforeAll(async () => {
+  folder = await tempFolder()
+  server = await serve(folder.path)
+})
+afterAll(async () => {
+  await server.close()
+  await folder.remove()
+})
+
+const shelf = async () => (await request(at()).get('/api/shelf')).body as Shelf
+const put = async (sort: string, rows: unknown[], dryRun = false) =>
+  (await request(at()).post(`/api/shelf/${sort}`).send({ rows, dryRun })).body as ShelfReport
+const benzil = async () => (await shelf()).compounds.find(({ id }) => id === 'benzil') as Compound
+const own = (change: Partial<Compound> = {}) => ({
+  id: 'bench-solid',
+  name: 'bench solid',
+  smiles: 'O=C(C(=O)c1ccccc1)c1ccccc1',
+  cas: null,
+  meltLowC: 90,
+  meltHighC: 92,
+  meltConfidence: 'low',
+  behaviour: 'melts',
+  fusionEnthalpyKJPerMol: null,
+  fusionConfidence: null,
+  colour: 'yellow',
+  hazards: [],
+  synonyms: [],
+  source: 'measured at bench 7 (sample data)',
+  ...change,
+})
+
+describe('the shelf', () => {
+  test('takes a compound of the lab’s own, its formula and molar mass from the structure', async () => {
+    expect(await put('compound', [own()])).toEqual({ added: 1, changed: 0, same: 0, refused: [] })
+    const stands = (await shelf()).compounds.find(({ id }) => id === 'bench-solid')
+    expect(stands).toMatchObject({ formula: 'C14H10O2' })
+    expect(stands?.molarMassGPerMol).toBeCloseTo(210.23, 2)
+  })
+  test('a change is a new version; what was there before stays on record', async () => {
+    const before = await benzil()
+    expect(await put('compound', [{ ...before, meltLowC: 94.5, source: 'our handbook' }])).toMatchObject({
+      changed: 1,
+    })
+    expect(await put('compound', [{ ...before, meltLowC: 94.5, source: 'our handbook' }])).toMatchObject({
+      same: 1,
+    })
+    expect((await benzil()).meltLowC).toBe(94.5)
+    const { versions } = (await request(at()).get('/api/shelf/compound/versions?id=benzil')).body as {
+      versions: { version: number; origin: string; body: Compound }[]
+    }
+    expect(versions.map(({ version, origin, body }) => [version, origin, body.meltLowC])).toEqual([
+      [1, 'reference', before.meltLowC],
+      [2, 'own', 94.5],
+    ])
+  })
+  test('refuses row by row, with why, and a dry run changes nothing', async () => {
+    const rows = [
+      own({ id: 'fine' }),
+      own({ id: 'upside-down', meltLowC: 99 }),
+      own({ id: 'no-structure', smiles: 'C(((' }),
+      own({ id: 'other-mass', molarMassGPerMol: 100 }),
+      own({ id: 'fine' }),
+    ]
+    const report = await put('compound', rows, true)
+    expect(report.added).toBe(1)
+    expect(report.refused.map(({ row }) => row)).toEqual([2, 3, 4, 5])
+    expect(report.refused.map(({ sentence }) => sentence).join('\n')).toMatch(
+      /meltHighC[\s\S]*cannot be read as a structure[\s\S]*weighs 210\.2\d g\/mol, the row says 100[\s\S]*twice/,
+    )
+    expect((await shelf()).compounds.some(({ id }) => id === 'fine')).toBe(false)
+  })
+  test('solubility points need a compound and a solvent of the shelf', async () => {
+    const point = {
+      compound: 'benzil',
+      solvent: 'water',
+      temperatureC: 25,
+      gPer100ML: 0.01,
+      confidence: null,
+      source: 'own',
+    }
+    expect(
+      await put('solubility', [
+        point,
+        { ...point, compound: 'unobtainium' },
+        { ...point, gPer100ML: -1, temperatureC: 30 },
+      ]),
+    ).toMatchObject({
+      added: 1,
+      refused: [
+        { row: 2, sentence: 'There is no compound “unobtainium” on the shelf to be dissolved.' },
+        { row: 3, sentence: expect.stringContaining('must be a positive number') },
+      ],
+    })
+  })
+  test('a procedure with an unknown amount in braces is refused', async () => {
+    const [first] = PROCEDURES
+    const house = { ...first, id: 'house-funnel', name: 'House funnel', copiedFrom: 'large-funnel' }
+    expect(await put('procedure', [house])).toMatchObject({ added: 1 })
+    const steps = [{ id: 'a', station: 'dissolve', text: 'Add {moonshine}.' }]
+    expect((await put('procedure', [{ ...house, steps }])).refused[0]?.sentence).toContain(
+      '{moonshine} is no amount',
+    )
+    expect((await shelf()).procedures.map(({ id }) => id)).toEqual(['house-funnel'])
+  })
+  test('what is taken off is gone from the shelf and not from the record', async () => {
+    await request(at()).post('/api/shelf/procedure/off').send({ id: 'house-funnel' }).expect(200)
+    expect((await shelf()).procedures).toEqual([])
+    await request(at()).post('/api/shelf/procedure/off').send({ id: 'house-funnel' }).expect(404)
+    const { versions } = (await request(at()).get('/api/shelf/procedure/versions?id=house-funnel')).body as {
+      versions: unknown[]
+    }
+    expect(versions).toHaveLength(2)
+  })
+  test('no such sort, too many rows', async () => {
+    await request(at())
+      .post('/api/shelf/instrument')
+      .send({ rows: [{}], dryRun: true })
+      .expect(404)
+    await request(at()).post('/api/shelf/compound').send({ rows: [], dryRun: true }).expect(400)
+  })
+  test('what the lab put on it outlives the database, and a torn line', async () => {
+    await server.close()
+    await rm(join(folder.path, 'database'), { recursive: true })
+    const path = join(folder.path, 'shelf.jsonl')
+    const kept = await readFile(path, 'utf8')
+    await appendFile(path, '{"sort":"compound","id":"to')
+    server = await serve(folder.path)
+    expect((await benzil()).meltLowC).toBe(94.5)
+    expect((await shelf()).compounds.some(({ id }) => id === 'bench-solid')).toBe(true)
+    expect(await readFile(path, 'utf8')).toBe(kept)
+  })
+})

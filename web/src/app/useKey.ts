@@ -1,0 +1,23 @@
+import { useEffect, useRef } from 'react'
+import { isTyping } from './KeysHelp'
+
+/** One letter heard anywhere on the page while nothing is being typed. */
+export function useKey(letter: string, act: () => void): void {
+  const latest = useRef(act)
+  useEffect(() => {
+    latest.current = act
+  })
+  useEffect(() => {
+    // Keys are outside React.
+    const hear = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
+      if (event.key.toLowerCase() !== letter) return
+      event.preventDefault()
+      latest.current()
+    }
+    window.addEventListener('keydown', hear)
+    return () => {
+      window.removeEventListener('keydown', hear)
+    }
+  }, [letter])
+}

@@ -1,0 +1,107 @@
+import { useEffect, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { PanLoad, Reading, SampleId, SampleRole } from '@ivory-crystal/core'
+import { useKey } from '../app/useKey'
+import { api } from '../state/api'
+import { hearBalance, useNotebook } from '../state/notebook'
+
+/** How much crude a simulated boat is given when the plan does not say, g. */
+const ABOUT_G = 1.8
+
+/** The simulated balance: something is put on it, it drifts and settles, and a key press sends its reading. */
+export function BalancePanel({
+  sample,
+  role,
+  aboutG,
+  onSend,
+}: {
+  sample: SampleId
+  role: SampleRole
+  aboutG: number | null
+  /** Where the reading goes; the answer says into which field. */
+  onSend: (reading: Reading) => string
+}) {
+  const balance = useNotebook((state) => state.balance)
+  const notebook = useNotebook((state) => state.notebook)
+  const [said, setSaid] = useState<string | null>(null)
+  const ask = (what: Promise<Parameters<typeof hearBalance>[0]>) => {
+    setSaid(null)
+    what.then(hearBalance, (error: unknown) => {
+      setSaid((error as Error).message)
+    })
+  }
+  const put = (load: PanLoad) => {
+    if (notebook) ask(api.loadBalance(notebook, sample, load, aboutG ?? ABOUT_G))
+  }
+  useEffect(() => {
+    // A pan left by another sample is cleared when this one comes to the balance.
+    if (notebook) ask(api.loadBalance(notebook, sample, 'nothing', ABOUT_G))
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each sample
+  }, [sample, notebook])
+  const reading = balance?.reading
+  const send = () => {
+    if (!reading) return setSaid('The balance has not been heard yet.')
+    if (reading.overloaded) return setSaid('It is overloaded: take something off.')
+    if (!reading.stable) return setSaid('It is still moving: wait until it is at rest, then send.')
+    setSaid(onSend(reading.display))
+  }
+  useKey('b', send)
+  const vessel: PanLoad = role === 'crude' ? 'boat with sample' : 'vessel with sample'
+  return (
+    <section className="balance" aria-label="Simulated balance">
+      <div className="display">
+        <span data-testid="balance-display">{reading ? reading.display.text : '– – –'}</span> g
+        <small>
+          {!reading ? 'silent' : reading.overloaded ? 'overloaded' : reading.stable ? 'at rest' : 'moving'}
+        </small>
+      </div>
+      <div className="row-of align-items-center">
+        <span className="simulated">simulated balance</span>
+        <Button
+          size="sm"
+          variant="link"
+          onClick={() => {
+            put('nothing')
+          }}
+        >
+          clear the pan
+        </Button>
+        <Button
+          size="sm"
+          variant="link"
+          onClick={() => {
+            put('empty vessel')
+          }}
+        >
+          put on the empty vessel
+        </Button>
+        <Button
+          size="sm"
+          variant="link"
+          onClick={() => {
+            put(vessel)
+          }}
+        >
+          put on the vessel with the {role}
+        </Button>
+        <Button
+          size="sm"
+          variant="link"
+          onClick={() => {
+            ask(api.tareBalance())
+          }}
+        >
+          tare
+        </Button>
+        <Button size="sm" variant="outline-primary" onClick={send}>
+          Send the reading <kbd className="key ms-1">B</kbd>
+        </Button>
+      </div>
+      {said && (
+        <p className="quiet mb-0" role="status">
+          {said}
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,51 @@
+import { useEffect } from 'react'
+import { useLocation } from 'react-router'
+import { Title } from '../../parts/Title'
+import { EXPLANATIONS } from './explanations'
+
+/** How each number is worked out, for a student to read. */
+export function Explained() {
+  const { hash } = useLocation()
+  useEffect(() => {
+    // The place is a chunk of its own: the browser looked for the anchor before it was there.
+    document.getElementById(hash.slice(1))?.scrollIntoView()
+  }, [hash])
+  return (
+    <>
+      <Title
+        title="How it is worked out"
+        aside="what goes in, what comes out, and where it stops being true"
+      />
+      <div className="explained">
+        <nav aria-label="On this page">
+          {EXPLANATIONS.map(({ id, title }) => (
+            <a key={id} href={`#${id}`}>
+              {title}
+            </a>
+          ))}
+        </nav>
+        <div>
+          {EXPLANATIONS.map(({ id, title, equation, text, limits, example }) => (
+            <section key={id} id={id} className={hash === `#${id}` ? 'here' : undefined}>
+              <h2>{title}</h2>
+              {equation.map((line) => (
+                <p key={line} className="equation">
+                  {line}
+                </p>
+              ))}
+              {text.map((line) => (
+                <p key={line}>{line}</p>
+              ))}
+              <p>
+                <b>Worked.</b> {example}
+              </p>
+              <p className="quiet">
+                <b>Where it stops.</b> {limits}
+              </p>
+            </section>
+          ))}
+        </div>
+      </div>
+    </>
+  )
+}

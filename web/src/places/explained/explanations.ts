@@ -1,0 +1,149 @@
+interface Explanation {
+  readonly id: string
+  readonly title: string
+  readonly equation: readonly string[]
+  readonly text: readonly string[]
+  readonly example: string
+  readonly limits: string
+}
+
+/** Every equation behind a number of the recrystallization, in the order of the work. */
+export const EXPLANATIONS: readonly Explanation[] = [
+  {
+    id: 'solubility',
+    title: 'Solubility between points',
+    equation: ['ln S = a − b / T'],
+    text: [
+      'Against one over the absolute temperature the logarithm of a solubility is nearly a straight line. Between two points the app draws that line; beyond the last point it goes on along it and says so.',
+      'With one point only, the slope is the enthalpy of fusion over the gas constant, as for an ideal solution: an estimate, and labelled so.',
+    ],
+    example:
+      'Benzil in ethanol, 1.9 g per 100 mL at 20 °C and 8.7 at 50 °C: at 35 °C the line gives 4.22, not the 5.30 of a straight line in S.',
+    limits:
+      'Hydrates, solvates and solids that change form have a break in the line. Points from two sources may not fit together.',
+  },
+  {
+    id: 'plan',
+    title: 'How much solvent, and what comes back',
+    equation: [
+      'V(least) = 100 · m(product) / S(hot)',
+      'in the liquor = S(cold) · V / 100',
+      'crystals = m − in the liquor',
+    ],
+    text: [
+      'The least volume dissolves the product hot. Whatever the volume holds cold stays dissolved, of product and of impurity alike. What the impurity does not dissolve even hot is grit, to be left behind.',
+      'So more solvent keeps more impurity in the liquor, and more product too. The mark on the drawing is where the two are weighed against each other.',
+    ],
+    example:
+      '1.804 g of crude, 90 % benzil: 1.624 g needs 100 · 1.624 / 46 = 3.5 mL at 78 °C. In 11.0 mL at 2 °C, 0.65 · 11.0 / 100 = 0.07 g stays dissolved, so 1.55 g can come back.',
+    limits:
+      'It is an upper bound. Clinging liquor, crystals that grow around impurity, and losses on glass come on top; two solutes change each other’s solubility a little.',
+  },
+  {
+    id: 'ranking',
+    title: 'Which solvent is best',
+    equation: ['score = (d₁ · d₂ · … · dₙ)^(1/n)'],
+    text: [
+      'Each property becomes a number from 0 (worthless) to 1 (all that can be wished), and the score is their geometric mean (Derringer and Suich, 1980): one worthless property cannot be bought back by the others.',
+      'The wishes: recovery from 50 to 95 %, purity from 80 to 99.5 %, 3 to 25 mL per gram of crude, little risk of oiling, liquid in the ice bath, a boiling point that dries in air. What is not known has no say, and is shown as not known.',
+    ],
+    example:
+      'Scores of 0.9, 0.8 and 0.1 come to (0.9 · 0.8 · 0.1)^(1/3) = 0.42, though their plain mean is 0.6.',
+    limits:
+      'The wishes are rules of the bench, not measurements. Hazards are not in the score: read them beside it. A solvent that reacts with the compound is not recognised.',
+  },
+  {
+    id: 'oiling',
+    title: 'Oil instead of crystals',
+    equation: ['at risk when T(deposits) ≥ T(impure solid is liquid)'],
+    text: [
+      'A solution deposits where it becomes saturated. If the impure solid would already be liquid there, a second liquid parts from the solution before any crystal can form, and it takes the impurity along.',
+      'The lowest of three temperatures is used for the impure solid: where the crude was seen to begin melting, its eutectic with the impurity, or the melting point. A margin under 12 °C counts as some risk, since solvent in an oil lowers its melting further.',
+    ],
+    example:
+      'Benzil in 11 mL of ethanol is saturated near 58 °C, and its eutectic with benzoin is estimated near 78 °C: little risk.',
+    limits:
+      'The margin is a rule of the bench. Solids that hold much solvent oil far below their melting point.',
+  },
+  {
+    id: 'pair',
+    title: 'Two solvents',
+    equation: ['ln S(mixture) = f · ln S(good) + (1 − f) · ln S(poor)'],
+    text: [
+      'Dissolved in a little more than the least of the good solvent, the solution is brought to saturation by the poor one: it clouds. f is the share of the good solvent by volume (Yalkowsky and Roseman, 1981).',
+    ],
+    example: '40 and 0.3 g per 100 mL, three quarters good solvent: 40^0.75 · 0.3^0.25 = 11.8 g per 100 mL.',
+    limits:
+      'Real mixtures bend away from the line, by a factor of two or more. The cloud is the measurement; the number is a guide.',
+  },
+  {
+    id: 'assay',
+    title: 'Product fraction from the crude’s melting range',
+    equation: ['ln x = −ΔH/R · (1/T − 1/T(melting))'],
+    text: [
+      'The last crystal of an impure solid melts where the liquid holds the product at the mole fraction x (Schröder and van Laar). The clear point, less what heating rate and filling add, gives x; the molar masses turn it into a fraction by mass.',
+      'The interval takes twice the reading error and 1.5 °C for the relation itself, added in squares.',
+    ],
+    example:
+      'Benzil that is all liquid at 92.3 °C at 1 °C/min: 91.6 °C after correction, against 96 °C pure, is about 91 % by mass.',
+    limits:
+      'For one impurity that does not form mixed crystals. Salt, sand and drying agent do not lower a melting point, and are not seen.',
+  },
+  {
+    id: 'cycles',
+    title: 'Crystallizing again',
+    equation: ['crude(n + 1) = crystals(n)'],
+    text: [
+      'Each time, the crystals are the next crude, with the same excess of solvent. Purity rises while the impurity is the better soluble of the two; product is paid each time.',
+      'A second crop is the liquor evaporated to less: what it then cannot hold comes down, with more impurity than in the first.',
+    ],
+    example: 'Losing 5 % of the product each time leaves 0.95³ = 86 % after three crystallizations.',
+    limits: 'Rinses and transfers come on top of it, and are the larger part at small scale.',
+  },
+  {
+    id: 'cooling',
+    title: 'How much has come down by now',
+    equation: ['crystallized = 1 − S(T) · V / (100 · m)'],
+    text: [
+      'At rest at a temperature T, what the solvent cannot hold has crystallized. Cooling is faster than crystallizing: the flask may lag behind the line, above all at the start.',
+    ],
+    example: '1.62 g benzil in 11 mL at 20 °C: 1 − 1.9 · 11 / 162 = 87 %.',
+    limits: 'A supersaturated solution sits below the line until it is scratched or seeded.',
+  },
+  {
+    id: 'recovery',
+    title: 'Percent recovery, and how sure it is',
+    equation: ['recovery = 100 · m(crystals) / m(crude)', 'u(m) = d / √6', 'u(r)/r = √((u₁/m₁)² + (u₂/m₂)²)'],
+    text: [
+      'Each mass is two readings, each rounded to the readability d: the standard uncertainty of the difference is d/√6 (JCGM 100, F.2.2). Shown is twice that.',
+      'Recovery of the crude compares what was weighed. Recovery of the product compares with the product thought to be in the crude, and is only as good as that estimate. Percent yield compares with what the reaction could have given. The three are different numbers.',
+    ],
+    example: '1.3914 g from 1.804 g: 77.13 ± 0.04 %.',
+    limits:
+      'It knows nothing of damp crystals or a stone among them: over 100 % is a result, and a question.',
+  },
+  {
+    id: 'yield',
+    title: 'Percent yield',
+    equation: [
+      'theoretical = m(limiting) / M(limiting) · n · M(product)',
+      'yield = 100 · m(crystals) / theoretical',
+    ],
+    text: [
+      'The limiting reagent sets how many molecules of product there can be: n for each of its own. Molar masses come from the structures on the shelf.',
+    ],
+    example: '2.004 g benzoin / 212.25 · 210.23 = 1.985 g; 1.3914 g of it is 70.1 %.',
+    limits: 'It takes the crystals for pure, and the reagent for pure and used up.',
+  },
+  {
+    id: 'account',
+    title: 'Where it went',
+    equation: ['accounted = crystals + later crops + residue + grit', 'closure = 100 · accounted / crude'],
+    text: [
+      'Predicted beside found. The prediction is worked out again for the solvent that was really logged, what boiled away taken off. “More apart than weighing explains” means more than two standard uncertainties of the weighing.',
+      'The residue of the liquor is impurity and the product that stayed dissolved. It is split by what the cold solvent can hold, or by the residue’s own melting range once that is measured.',
+    ],
+    example: '1.3914 + 0.2567 g of 1.804 g: 91.4 % accounted for, 0.156 g on glass, paper and in tubes.',
+    limits: 'A closure over 102 % counts something that was not in the crude: solvent, most often.',
+  },
+]

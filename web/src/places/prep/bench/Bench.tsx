@@ -1,0 +1,220 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router'
+import {
+  cautionsFor,
+  dissolvingOf,
+  LOCAL_RULES,
+  readReading,
+  solventSoFarML,
+  type PlanFixed,
+  type PrepFacts,
+} from '@ivory-crystal/core'
+import { fixed } from '../../../format/format'
+import { ObservationLine } from '../../../parts/ObservationLine'
+import { SolventColumn } from '../../../signature/SolventColumn'
+import { strike, useNotebook, write } from '../../../state/notebook'
+import type { StationProps } from '../Prep'
+import { useHere } from '../useHere'
+import { Cooling } from './Cooling'
+import { Rescue } from './Rescue'
+import { StepLine } from './StepLine'
+import { TimerPanel } from './TimerPanel'
+
+/** Dissolve, Crystallize and Collect: the steps of the procedure, stamped as they are ticked. */
+export function Bench({ prep }: StationProps) {
+  const { station, base } = useHere()
+  const plan = prep.plan?.body
+  if (!plan)
+    return (
+      <p>
+        The steps come with their amounts once the plan is fixed. <Link to={`${base}/plan`}>Go to Plan</Link>
+      </p>
+    )
+  const steps = prep.steps.filter((step) => step.station === station)
+  const next = steps.find((step) => !prep.ticked.has(step.id))
+  const { hotML } = solventSoFarML(prep)
+  return (
+    <div className="columns work">
+      <div>
+        <SolventColumn
+          addedML={hotML}
+          dissolveML={plan.pair?.goodML ?? plan.result.minimumHotML}
+          toML={plan.result.hotML}
+          staysDissolvedML={plan.result.impurityStaysDissolvedML}
+          impurity={plan.impurity?.name ?? null}
+          second={plan.pair?.solvent.name ?? null}
+        />
+      </div>
+      <div>
+        <ol className="steps">
+          {steps.map((step) => (
+            <StepLine key={step.id} step={step} prep={prep} isNext={step === next} />
+          ))}
+        </ol>
+        {!next && <NextStation station={station} base={base} />}
+        <ObservationLine prep={prep} station={station} />
+      </div>
+      <aside className="stack">
+        <TimerPanel prep={prep} />
+        {station === 'dissolve' && <SoFar prep={prep} plan={plan} />}
+        {station === 'crystallize' && <Cooling prep={prep} plan={plan} />}
+        {station === 'collect' && <RinseCost prep={prep} plan={plan} />}
+        <Rescue prep={prep} station={station} />
+        <div>
+          <h3>Take care</h3>
+          {[
+            ...cautionsFor(plan.compound, plan.solvent),
+            ...(plan.pair ? cautionsFor(plan.compound, plan.pair.solvent).slice(1, 2) : []),
+          ].map((caution) => (
+            <p key={caution} className="quiet mb-1">
+              {caution}
+            </p>
+          ))}
+          <p className="quiet mb-0">{LOCAL_RULES}</p>
+        </div>
+      </aside>
+    </div>
+  )
+}
+
+const AFTER = { dissolve: 'crystallize', crystallize: 'collect', collect: 'weigh' } as const
+
+function NextStation({ station, base }: { station: string; base: string }) {
+  const after = AFTER[station as keyof typeof AFTER]
+  return (
+    <Link className="btn btn-primary mt-2" to={`${base}/${after}`}>
+      Go on to {after}
+    </Link>
+  )
+}
+
+function SoFar({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
+  const view = useNotebook((state) => state.view)
+  const { hotML, removedML } = solventSoFarML(prep)
+  const { remark, state } = dissolvingOf(view, prep)
+  const decimals = plan.result.hotML < 1 ? 2 : 1
+  return (
+    <div>
+      <h3>So far</h3>
+      <p className="mb-0">
+        {fixed(hotML, decimals)} mL hot, of {fixed(plan.result.hotML, decimals)} planned
+        {state === 'dissolved' && <b className="d-block">All dissolved.</b>}
+        <span className="quiet d-block">
+          {prep.portions
+            .filter((portion) => portion.body.use !== 'rinse')
+            .map((portion) => portion.body.volume.text)
+            .join(' + ') || 'nothing added yet'}
+          {removedML > 0 ? ` − ${fixed(removedML, decimals)} boiled away` : ''}
+        </span>
+      </p>
+      {remark && (
+        <p className="look mb-0" role="alert">
+          {remark}
+        </p>
+      )}
+      <BoiledAway prep={prep} mostML={hotML} />
+    </div>
+  )
+}
+
+function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
+  const [open, setOpen] = useState(false)
+  const [typed, setTyped] = useState('')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const last = prep.removals[prep.removals.length - 1]
+  if (mostML <= 0) return null
+  return (
+    <>
+      {!open && (
+        <Button
+          variant="link"
+          size="sm"
+          onClick={() => {
+            setOpen(true)
+          }}
+        >
+          Some boiled away
+        </Button>
+      )}
+      {open && (
+        <form
+          className="row-of align-items-center mt-1"
+          aria-label="Solvent boiled away"
+          onSubmit={(event) => {
+            event.preventDefault()
+            const read = readReading(typed, 'What boiled away')
+            if (!read.ok) return setRefusal(read.problem.sentence)
+            if (read.value.value <= 0) return setRefusal('What boiled away is more than nothing.')
+            if (read.value.value >= mostML)
+              return setRefusal(
+                `${read.value.text} mL is all there was (${fixed(mostML, 1)} mL): if it is dry, see “Boiled dry” in the rescue cards.`,
+              )
+            write({ kind: 'solvent removed', subject: prep.id, body: { volume: read.value } })
+            setTyped('')
+            setOpen(false)
+          }}
+        >
+          <Form.Control
+            size="sm"
+            style={{ width: 84 }}
+            inputMode="decimal"
+            aria-label="boiled away, mL"
+            placeholder="mL"
+            value={typed}
+            isInvalid={refusal !== null}
+            onChange={(event) => {
+              setTyped(event.target.value)
+              setRefusal(null)
+            }}
+          />
+          <Button type="submit" size="sm" variant="outline-primary" disabled={typed === ''}>
+            Take off {typed || '…'} mL
+          </Button>
+          <span className="quiet">A fresh boiling stone before it is heated again.</span>
+          {refusal && (
+            <span className="invalid-feedback" role="alert">
+              {refusal}
+            </span>
+          )}
+        </form>
+      )}
+      {last && (
+        <Button
+          variant="link"
+          size="sm"
+          className="d-block"
+          onClick={() => {
+            strike(last, 'it was not boiled away')
+          }}
+        >
+          strike {last.body.volume.text} mL boiled away
+        </Button>
+      )}
+    </>
+  )
+}
+
+/** What each mL of rinse can cost, and what the rinses so far can have cost. */
+function RinseCost({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
+  const { rinseML } = solventSoFarML(prep)
+  const { input, result } = plan
+  if (input.washML <= 0) return null
+  const perML = result.washLossUpToG / input.washML
+  return (
+    <div>
+      <h3>Rinse</h3>
+      <p className="mb-0">
+        Each mL of ice-cold {plan.solvent.name} takes up to {fixed(1000 * perML, 1)} mg of{' '}
+        {plan.compound.name}.
+        {rinseML > 0 && (
+          <span className="d-block quiet">
+            {fixed(rinseML, 2)} mL so far: at most {fixed(1000 * perML * rinseML, 1)} mg,{' '}
+            {fixed((100 * perML * rinseML) / result.crystalMassG, 1)} % of the crystals.
+          </span>
+        )}
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,123 @@
+import {
+  attempt,
+  crystallizedFraction,
+  depositsFromC,
+  linesOf,
+  type PlanFixed,
+  type PrepFacts,
+} from '@ivory-crystal/core'
+import { clock, fixed } from '../../../format/format'
+import { useWidth } from '../../../signature/useWidth'
+import { Why } from '../../../parts/Why'
+import { strike, useNotebook } from '../../../state/notebook'
+import Button from 'react-bootstrap/Button'
+
+const HEIGHT = 190
+const TOP = 12
+const BOTTOM = HEIGHT - 36
+const LEFT = 34
+const POINTS = 60
+
+/** How much should have crystallized by now: predicted against temperature, the readings on it. */
+export function Cooling({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
+  const view = useNotebook((state) => state.view)
+  const read = linesOf(view, prep.id, 'temperature read')
+  const starts = attempt(() => depositsFromC(plan.input))
+  if (plan.procedure.collect === 'watch glass' || !starts.ok) return null
+  const last = read[read.length - 1]
+  return (
+    <div>
+      <h3>
+        Coming down <Why of="cooling" />
+      </h3>
+      <Curve plan={plan} readC={read.map(({ body }) => body.temperature.value)} />
+      <p className="quiet mb-0">
+        Crystals can start near {fixed(starts.value, 0)} °C, often later. The line is where it comes to rest.
+      </p>
+      {last && (
+        <p className="mb-0 mt-1">
+          {last.body.temperature.text} °C at {clock(last.at)}: {predicted(plan, last.body.temperature.value)}{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              strike(last, 'read again')
+            }}
+          >
+            strike
+          </Button>
+        </p>
+      )}
+    </div>
+  )
+}
+
+function predicted(plan: PlanFixed, c: number): string {
+  const fraction = attempt(() => crystallizedFraction(plan.input, c))
+  return fraction.ok ? `up to ${fixed(100 * fraction.value, 0)} % of the ${plan.compound.name} by now.` : ''
+}
+
+function Curve({ plan, readC }: { plan: PlanFixed; readC: readonly number[] }) {
+  const [frame, width] = useWidth(280)
+  const { hotC, coldC } = plan.input
+  const fraction = (c: number) => {
+    const value = attempt(() => crystallizedFraction(plan.input, c))
+    return value.ok ? value.value : 0
+  }
+  // Cooling runs from left to right.
+  const x = (c: number) => LEFT + ((hotC - c) / (hotC - coldC)) * (width - LEFT - 12)
+  const y = (share: number) => BOTTOM - share * (BOTTOM - TOP)
+  const path = Array.from({ length: POINTS + 1 }, (_, i) => hotC - ((hotC - coldC) * i) / POINTS)
+    .map((c, i) => `${i === 0 ? 'M' : 'L'}${x(c).toFixed(1)} ${y(fraction(c)).toFixed(1)}`)
+    .join('')
+  const ticks = [hotC, (hotC + coldC) / 2, coldC].map(Math.round)
+  return (
+    <div ref={frame}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Predicted share of ${plan.compound.name} crystallized: ${[60, 40, 20, coldC].map((c) => `${fixed(100 * fraction(c), 0)} % at ${c} °C`).join(', ')}`}
+      >
+        <rect
+          x={x(Math.min(20, hotC))}
+          y={TOP}
+          width={width - 12 - x(Math.min(20, hotC))}
+          height={BOTTOM - TOP}
+          fill="var(--ice-wash)"
+        />
+        <path
+          d={`M${LEFT} ${TOP}V${BOTTOM}H${width - 12}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.2"
+        />
+        {[0, 50, 100].map((percent) => (
+          <text key={percent} x={LEFT - 6} y={y(percent / 100) + 4} textAnchor="end" className="tiny">
+            {percent}
+          </text>
+        ))}
+        {ticks.map((c) => (
+          <text
+            key={c}
+            x={x(c)}
+            y={BOTTOM + 16}
+            textAnchor={c === ticks[0] ? 'start' : c === ticks[2] ? 'end' : 'middle'}
+            className="tiny"
+          >
+            {c} °C
+          </text>
+        ))}
+        <path d={path} fill="none" stroke="var(--ice)" strokeWidth="2.2" />
+        {readC
+          .filter((c) => c <= hotC && c >= coldC - 3)
+          .map((c, i) => (
+            <circle key={i} cx={x(Math.max(c, coldC))} cy={y(fraction(c))} r="4" fill="var(--ink)" />
+          ))}
+        <text x={width - 12} y={HEIGHT - 2} textAnchor="end" className="tiny">
+          % crystallized, while it cools →
+        </text>
+      </svg>
+    </div>
+  )
+}

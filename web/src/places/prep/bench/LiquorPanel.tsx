@@ -1,0 +1,79 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link } from 'react-router'
+import { liquorStanding, type PrepFacts } from '@ivory-crystal/core'
+import { clock } from '../../../format/format'
+import { strike, useNotebook, write } from '../../../state/notebook'
+import { useHere } from '../useHere'
+
+/** The mother liquor: kept until the yield is known, and asked about before it goes. */
+export function LiquorPanel({ prep }: { prep: PrepFacts }) {
+  const { base } = useHere()
+  const view = useNotebook((state) => state.view)
+  const [asked, setAsked] = useState(false)
+  const { discarded } = prep
+  const { yieldKnown, question } = liquorStanding(view, prep)
+  const waste = prep.plan?.body.waste[0] ?? 'the waste your lab names for it'
+  const discard = () => {
+    setAsked(false)
+    write({ kind: 'liquor discarded', subject: prep.id, body: { waste: wasteOf(waste), yieldKnown } })
+  }
+  if (discarded)
+    return (
+      <p className="quiet mb-0">
+        Liquor discarded at {clock(discarded.at)}: {discarded.body.waste}.
+        {discarded.body.yieldKnown ? '' : ' The yield was not known by then.'}{' '}
+        <Button
+          variant="link"
+          size="sm"
+          onClick={() => {
+            strike(discarded, 'it was not thrown away')
+          }}
+        >
+          strike
+        </Button>
+      </p>
+    )
+  if (asked && question)
+    return (
+      <div className="look" role="alert">
+        {question}
+        <div className="row-of mt-1">
+          <Button
+            size="sm"
+            onClick={() => {
+              setAsked(false)
+            }}
+          >
+            Keep it
+          </Button>
+          <Button size="sm" variant="outline-primary" onClick={discard}>
+            Throw it away
+          </Button>
+        </div>
+      </div>
+    )
+  return (
+    <p className="quiet mb-0">
+      The liquor is kept.{' '}
+      {yieldKnown && (
+        <Link to={`${base}/weigh?show=Account`}>Evaporate and weigh it, or take a second crop</Link>
+      )}{' '}
+      <Button
+        variant="link"
+        size="sm"
+        onClick={() => {
+          if (question) setAsked(true)
+          else discard()
+        }}
+      >
+        Throw it away
+      </Button>
+    </p>
+  )
+}
+
+/** The stream alone, of a sentence such as “Mother liquor …: halogen-free organic waste, never the sink.” */
+function wasteOf(sentence: string): string {
+  return (sentence.split(': ')[1] ?? sentence).replace(/\.$/, '').slice(0, 300)
+}

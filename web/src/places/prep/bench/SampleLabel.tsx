@@ -1,0 +1,50 @@
+import { useEffect } from 'react'
+import { createPortal } from 'react-dom'
+import { hazardLine, type PrepFacts, type Step } from '@ivory-crystal/core'
+import { day } from '../../../format/format'
+import { clock } from '../../../state/clock'
+
+/** A label for what is set aside, alone on the paper. */
+export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Step; onDone: () => void }) {
+  useEffect(() => {
+    // Printing is the browser's: the page is told to show only the label while it lasts.
+    document.body.classList.add('label-only')
+    const done = () => {
+      document.body.classList.remove('label-only')
+      onDone()
+    }
+    window.addEventListener('afterprint', done, { once: true })
+    window.print()
+    return () => {
+      window.removeEventListener('afterprint', done)
+      document.body.classList.remove('label-only')
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- one label, one printing
+  }, [])
+  const { compound, title } = prep.opened.body
+  const plan = prep.plan?.body
+  const flask = step.station === 'weigh' ? 'crystals, drying' : 'crystals in their liquor'
+  return createPortal(
+    <section className="sample-label" aria-label="Sample label">
+      <b>{title}</b>
+      <span>
+        {compound.name}, {flask}
+        {plan && step.station !== 'weigh'
+          ? `, from ${plan.solvent.name}${plan.pair ? ` and ${plan.pair.solvent.name}` : ''}`
+          : ''}
+      </span>
+      <span>
+        {prep.opened.author}, {day(clock.now())}
+      </span>
+      <span>
+        {hazardLine([
+          ...new Set([
+            ...compound.hazards,
+            ...(step.station === 'weigh' ? [] : (plan?.solvent.hazards ?? [])),
+          ]),
+        ])}
+      </span>
+    </section>,
+    document.body,
+  )
+}

@@ -1,0 +1,117 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { timersOf, type PrepFacts, type Step } from '@ivory-crystal/core'
+import { clock } from '../../../format/format'
+import { strike, useNotebook, write } from '../../../state/notebook'
+import { useNow } from '../../../state/now'
+import { LiquorPanel } from './LiquorPanel'
+import { PartnerForm } from './PartnerForm'
+import { Portions } from './Portions'
+import { SampleLabel } from './SampleLabel'
+import { TemperatureForm } from './TemperatureForm'
+
+/** One step: ticked and stamped, with what belongs to it underneath while it is the next. */
+export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; isNext: boolean }) {
+  const tick = prep.ticked.get(step.id)
+  const view = useNotebook((state) => state.view)
+  const now = useNow(5000)
+  const running = timersOf(view, prep.id, now).some(
+    (timer) => timer.timer === step.timer?.timer && timer.leftMs > 0,
+  )
+  return (
+    <li className={isNext ? 'next' : undefined}>
+      <button
+        type="button"
+        className={tick ? 'tick done' : 'tick'}
+        aria-pressed={tick !== undefined}
+        aria-label={tick ? `Done at ${clock(tick.at)}: ${step.text}` : `Tick: ${step.text}`}
+        disabled={tick !== undefined}
+        onClick={() => {
+          write({ kind: 'step ticked', subject: prep.id, body: { step: step.id } })
+        }}
+      >
+        {tick ? '✓' : ''}
+      </button>
+      <div className={tick ? 'done-text' : undefined}>
+        {step.text}
+        {step.caution && !tick && <p className="caution">{step.caution}</p>}
+      </div>
+      <div className="stamp">
+        {tick && (
+          <>
+            {clock(tick.at)}
+            <br />
+            <Button
+              variant="link"
+              size="sm"
+              onClick={() => {
+                strike(tick, 'ticked by mistake')
+              }}
+            >
+              strike
+            </Button>
+          </>
+        )}
+      </div>
+      {step.timer && !tick && !running && (
+        <div className="under">
+          <Button
+            variant="outline-primary"
+            size="sm"
+            onClick={() => {
+              if (step.timer) write({ kind: 'timer started', subject: prep.id, body: step.timer })
+            }}
+          >
+            Start {step.timer.minutes} min
+          </Button>
+        </div>
+      )}
+      {step.portions && (!tick || isNext) && (
+        <div className="under">
+          <Portions prep={prep} use={step.portions} />
+        </div>
+      )}
+      {step.asks && (
+        <div className="under">
+          {step.asks === 'temperature' && !tick && isNext && <TemperatureForm prep={prep} />}
+          {step.asks === 'centrifuge partner' && <PartnerForm prep={prep} step={step.id} isOpen={!tick} />}
+          {step.asks === 'liquor kept' && tick && <LiquorPanel prep={prep} />}
+        </div>
+      )}
+      {isNext && !tick && step.meanwhile && (
+        <p className="under quiet mb-0">
+          <b>Meanwhile.</b> {step.meanwhile}
+        </p>
+      )}
+      {step.stop && <Stop step={step} prep={prep} ticked={tick !== undefined} />}
+    </li>
+  )
+}
+
+/** A place where the work can stand until next week, with the label that goes on it. */
+function Stop({ step, prep, ticked }: { step: Step; prep: PrepFacts; ticked: boolean }) {
+  const [label, setLabel] = useState(false)
+  return (
+    <p className="under quiet mb-0">
+      <b>Safe place to stop.</b> {ticked ? '' : step.stop}{' '}
+      <Button
+        variant="link"
+        size="sm"
+        onClick={() => {
+          setLabel(true)
+        }}
+      >
+        Print a label
+      </Button>
+      {label && (
+        <SampleLabel
+          prep={prep}
+          step={step}
+          onDone={() => {
+            setLabel(false)
+          }}
+        />
+      )}
+    </p>
+  )
+}

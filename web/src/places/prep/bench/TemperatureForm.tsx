@@ -1,0 +1,49 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { readReading, type PrepFacts } from '@ivory-crystal/core'
+import { write } from '../../../state/notebook'
+
+/** The temperature of the solution, if someone reads it; optional. */
+export function TemperatureForm({ prep }: { prep: PrepFacts }) {
+  const [typed, setTyped] = useState('')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  return (
+    <form
+      className="row-of align-items-center"
+      aria-label="Temperature of the solution"
+      onSubmit={(event) => {
+        event.preventDefault()
+        const read = readReading(typed, 'The temperature')
+        if (!read.ok) return setRefusal(read.problem.sentence)
+        if (read.value.value <= -100 || read.value.value >= 300)
+          return setRefusal(`A solution at ${read.value.text} °C cannot be. Was it typed in °F?`)
+        write({ kind: 'temperature read', subject: prep.id, body: { temperature: read.value } })
+        setTyped('')
+      }}
+    >
+      <Form.Control
+        style={{ width: 84 }}
+        size="sm"
+        inputMode="decimal"
+        aria-label="temperature of the solution, °C"
+        placeholder="°C"
+        value={typed}
+        isInvalid={refusal !== null}
+        onChange={(event) => {
+          setTyped(event.target.value)
+          setRefusal(null)
+        }}
+      />
+      <Button type="submit" size="sm" variant="outline-primary" disabled={typed.trim() === ''}>
+        Read {typed || '…'} °C
+      </Button>
+      <span className="quiet">optional</span>
+      {refusal && (
+        <span className="invalid-feedback" role="alert">
+          {refusal}
+        </span>
+      )}
+    </form>
+  )
+}

@@ -1,0 +1,260 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import {
+  COLD_SEEN,
+  COOLED_SEEN,
+  HOT_SEEN,
+  LOCAL_RULES,
+  readReading,
+  trialPoint,
+  trialsOf,
+  type PrepFacts,
+  type Shelf,
+  type TrialFacts,
+} from '@ivory-crystal/core'
+import { capital, fixed } from '../../../format/format'
+import { strike, useNotebook, write } from '../../../state/notebook'
+
+/** Solvents tried in test tubes: tick what is seen, and the grid says which to use and how much at first. */
+export function TubeTrial({
+  prep,
+  shelf,
+  hotC,
+  onUse,
+}: {
+  prep: PrepFacts
+  shelf: Shelf
+  hotC: number
+  onUse: (solvent: string, point: readonly [number, number]) => void
+}) {
+  const view = useNotebook((state) => state.view)
+  const trials = trialsOf(view, prep.id)
+  return (
+    <>
+      <p className="quiet">
+        A spatula tip of crude in a few drops of each solvent: look cold, then hot, then after cooling. The
+        latest trial of a solvent counts; earlier ones stay in the log. {LOCAL_RULES}
+      </p>
+      {trials.length > 0 && (
+        <table className="lines">
+          <thead>
+            <tr>
+              <th>solvent</th>
+              <th>cold</th>
+              <th>hot</th>
+              <th>after cooling</th>
+              <th>what it says</th>
+            </tr>
+          </thead>
+          <tbody>
+            {trials.map((trial) => (
+              <TrialRow key={trial.entry.id} trial={trial} prep={prep} hotC={hotC} onUse={onUse} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      <NewTrial prep={prep} shelf={shelf} tried={trials.map(({ entry }) => entry.body.solvent)} />
+    </>
+  )
+}
+
+function TrialRow({
+  trial: { entry, verdict },
+  prep,
+  hotC,
+  onUse,
+}: {
+  trial: TrialFacts
+  prep: PrepFacts
+  hotC: number
+  onUse: (solvent: string, point: readonly [number, number]) => void
+}) {
+  const { body } = entry
+  const tick = (change: Partial<typeof body>) => {
+    write({ kind: 'trial seen', subject: prep.id, body: { ...body, ...change } })
+  }
+  const point = trialPoint(body, hotC)
+  return (
+    <tr>
+      <td>
+        {capital(body.solventName)}
+        <span className="quiet d-block">
+          {body.sampleMg} mg in {body.solventML} mL
+        </span>
+        <Button
+          variant="link"
+          size="sm"
+          onClick={() => {
+            strike(entry, 'trial entered by mistake')
+          }}
+        >
+          strike
+        </Button>
+      </td>
+      <Seen
+        name={`${body.solventName}, cold`}
+        words={COLD_SEEN}
+        seen={body.cold}
+        onSee={(cold) => {
+          tick({ cold })
+        }}
+      />
+      <Seen
+        name={`${body.solventName}, hot`}
+        words={HOT_SEEN}
+        seen={body.hot}
+        onSee={(hot) => {
+          tick({ hot })
+        }}
+      />
+      <Seen
+        name={`${body.solventName}, after cooling`}
+        words={COOLED_SEEN}
+        seen={body.cooled}
+        disabled={body.hot !== 'all dissolves'}
+        onSee={(cooled) => {
+          tick({ cooled })
+        }}
+      />
+      <td>
+        <b>{capital(verdict.fit)}.</b> {verdict.sentence}
+        {point && verdict.fit !== 'unsuitable' && (
+          <Button
+            variant="link"
+            size="sm"
+            className="d-block"
+            onClick={() => {
+              onUse(body.solvent, point)
+            }}
+          >
+            Plan with it: {fixed(point[1], 1)} g per 100 mL hot, at least
+          </Button>
+        )}
+      </td>
+    </tr>
+  )
+}
+
+function Seen<T extends string>({
+  name,
+  words,
+  seen,
+  disabled = false,
+  onSee,
+}: {
+  name: string
+  words: readonly T[]
+  seen: T | null
+  disabled?: boolean
+  onSee: (word: T) => void
+}) {
+  return (
+    <td>
+      <div role="group" aria-label={name} className="seen">
+        {words.map((word) => (
+          <button
+            key={word}
+            type="button"
+            aria-pressed={seen === word}
+            disabled={disabled}
+            onClick={() => {
+              onSee(word)
+            }}
+          >
+            {word}
+          </button>
+        ))}
+      </div>
+    </td>
+  )
+}
+
+function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried: readonly string[] }) {
+  const offered = shelf.solvents.filter(({ id }) => !tried.includes(id))
+  const [solvent, setSolvent] = useState('')
+  const [mg, setMg] = useState('40')
+  const [ml, setMl] = useState('0.5')
+  const [said, setSaid] = useState<string | null>(null)
+  const picked = offered.find(({ id }) => id === solvent) ?? offered[0]
+  const add = () => {
+    const sample = readReading(mg, 'The sample')
+    const volume = readReading(ml, 'The solvent')
+    if (!sample.ok) return setSaid(sample.problem.sentence)
+    if (!volume.ok) return setSaid(volume.problem.sentence)
+    if (sample.value.value <= 0 || volume.value.value <= 0)
+      return setSaid('A trial needs some sample and some solvent.')
+    if (!picked) return
+    setSaid(null)
+    setSolvent('')
+    write({
+      kind: 'trial seen',
+      subject: prep.id,
+      body: {
+        solvent: picked.id,
+        solventName: picked.name,
+        sampleMg: sample.value.value,
+        solventML: volume.value.value,
+        cold: null,
+        hot: null,
+        cooled: null,
+      },
+    })
+  }
+  return (
+    <div className="row-of mt-2" role="group" aria-label="A new trial">
+      <div>
+        <Form.Label htmlFor="trial-solvent">try</Form.Label>
+        <Form.Select
+          id="trial-solvent"
+          value={picked?.id ?? ''}
+          onChange={(event) => {
+            setSolvent(event.target.value)
+          }}
+        >
+          {offered.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </Form.Select>
+      </div>
+      <Amount id="trial-mg" label="crude, mg" value={mg} onChange={setMg} />
+      <Amount id="trial-ml" label="solvent, mL" value={ml} onChange={setMl} />
+      <Button variant="outline-primary" onClick={add}>
+        Add a tube
+      </Button>
+      {said && (
+        <span className="invalid-feedback" role="alert">
+          {said}
+        </span>
+      )}
+    </div>
+  )
+}
+
+function Amount({
+  id,
+  label,
+  value,
+  onChange,
+}: {
+  id: string
+  label: string
+  value: string
+  onChange: (value: string) => void
+}) {
+  return (
+    <div style={{ width: 96 }}>
+      <Form.Label htmlFor={id}>{label}</Form.Label>
+      <Form.Control
+        id={id}
+        inputMode="decimal"
+        value={value}
+        onChange={(event) => {
+          onChange(event.target.value)
+        }}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,192 @@
+import { useMemo, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import {
+  hazardLine,
+  rankSolvents,
+  type Compound,
+  type RankedSolvent,
+  type Shelf,
+  type SolventPart,
+} from '@ivory-crystal/core'
+import { capital, fixed } from '../../../format/format'
+import { Why } from '../../../parts/Why'
+import { candidatesOf } from './draft'
+
+const PART_NAMES: Readonly<Record<SolventPart, string>> = {
+  recovery: 'recovery',
+  purity: 'purity',
+  volume: 'volume',
+  oiling: 'oiling',
+  freezing: 'ice bath',
+  drying: 'drying',
+}
+
+/** Every solvent of the shelf for this crude, ranked, each part of the score with its sentence. */
+export function WhichSolvent({
+  shelf,
+  compound,
+  impurity,
+  crudeG,
+  assay,
+  crudeOnsetC,
+  chosen,
+  onChoose,
+}: {
+  shelf: Shelf
+  compound: Compound
+  impurity: Compound | null
+  crudeG: number
+  assay: number
+  crudeOnsetC: number | undefined
+  chosen: string
+  onChoose: (id: string) => void
+}) {
+  const [open, setOpen] = useState<string | null>(null)
+  const ranked = useMemo(
+    () =>
+      rankSolvents(
+        { compound, impurity, crudeG, assay, crudeOnsetC },
+        candidatesOf(shelf, compound, impurity),
+      ),
+    [shelf, compound, impurity, crudeG, assay, crudeOnsetC],
+  )
+  const scored = ranked.filter(({ score }) => score !== null)
+  const unknown = ranked.filter(({ score }) => score === null)
+  return (
+    <>
+      {scored.length === 0 && (
+        <p>
+          Nothing is known of {compound.name} in any solvent of the shelf. Type a point under “Solubility”, or
+          try a few solvents in test tubes.
+        </p>
+      )}
+      {scored.length > 0 && (
+        <table className="lines solvents">
+          <thead>
+            <tr>
+              <th>solvent</th>
+              <th>
+                score <Why of="ranking" />
+              </th>
+              {Object.values(PART_NAMES).map((name) => (
+                <th key={name} className="part">
+                  {name}
+                </th>
+              ))}
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {scored.map((one) => (
+              <SolventRow
+                key={one.solvent.id}
+                one={one}
+                isOpen={open === one.solvent.id}
+                isChosen={chosen === one.solvent.id}
+                onOpen={() => {
+                  setOpen(open === one.solvent.id ? null : one.solvent.id)
+                }}
+                onChoose={() => {
+                  onChoose(one.solvent.id)
+                }}
+              />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {unknown.length > 0 && (
+        <p className="quiet mt-2">
+          Not known, so not ranked: {unknown.map(({ solvent }) => solvent.name).join(', ')}. Add points on the
+          shelf, or try them in a tube.
+        </p>
+      )}
+    </>
+  )
+}
+
+function SolventRow({
+  one,
+  isOpen,
+  isChosen,
+  onOpen,
+  onChoose,
+}: {
+  one: RankedSolvent
+  isOpen: boolean
+  isChosen: boolean
+  onOpen: () => void
+  onChoose: () => void
+}) {
+  const { solvent, score, parts, plan, sentence } = one
+  return (
+    <>
+      <tr className={isChosen ? 'chosen' : undefined}>
+        <td>
+          <button type="button" className="opener" aria-expanded={isOpen} onClick={onOpen}>
+            {isOpen ? '▾' : '▸'} {capital(solvent.name)}
+          </button>
+          <span className="quiet d-block">{sentence}</span>
+        </td>
+        <td className="fw-bold">{fixed(100 * (score ?? 0), 0)}</td>
+        {parts.map((part) => (
+          <td key={part.part} className="part">
+            <Score score={part.score} name={`${PART_NAMES[part.part]}: ${part.sentence}`} />
+          </td>
+        ))}
+        <td className="text-nowrap">
+          {isChosen ? (
+            <span className="quiet">in use</span>
+          ) : (
+            <Button size="sm" variant="outline-primary" onClick={onChoose}>
+              Use it
+            </Button>
+          )}
+        </td>
+      </tr>
+      {isOpen && (
+        <tr>
+          <td colSpan={9}>
+            <dl className="parts">
+              {parts.map((part) => [
+                <dt key={`${part.part} name`}>{capital(PART_NAMES[part.part])}</dt>,
+                <dd key={part.part}>{part.sentence}</dd>,
+              ])}
+              <dt>Hazards</dt>
+              <dd>{hazardLine(solvent.hazards)} Not part of the score.</dd>
+              {plan && (
+                <>
+                  <dt>Volume</dt>
+                  <dd>
+                    {fixed(plan.minimumHotML, 1)} mL dissolves it hot; {fixed(plan.hotML, 1)} mL to use
+                  </dd>
+                </>
+              )}
+            </dl>
+          </td>
+        </tr>
+      )}
+    </>
+  )
+}
+
+/** A score by length and not by colour alone; nothing where it is not known. */
+function Score({ score, name }: { score: number | null; name: string }) {
+  return (
+    <svg width="54" height="12" role="img" aria-label={name}>
+      <title>{name}</title>
+      <path d="M0 6.5h54" stroke="var(--hair)" />
+      {score === null ? (
+        <text x="0" y="10" fontSize="11" fill="var(--ink-2)">
+          ?
+        </text>
+      ) : (
+        <rect
+          y="3"
+          width={Math.max(2, 54 * score)}
+          height="7"
+          fill={score < 0.35 ? 'var(--ember)' : score < 0.7 ? 'var(--tan)' : 'var(--teal)'}
+        />
+      )}
+    </svg>
+  )
+}

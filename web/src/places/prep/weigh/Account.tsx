@@ -1,0 +1,226 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router'
+import {
+  accountOf,
+  lossesOf,
+  odditiesOf,
+  ownWordsOf,
+  sampleOf,
+  type Account as AccountFacts,
+  type PrepFacts,
+  type SampleId,
+  type SampleRole,
+} from '@ivory-crystal/core'
+import { capital, fixed, withUncertainty } from '../../../format/format'
+import { Figure } from '../../../parts/Figure'
+import { Why } from '../../../parts/Why'
+import { MassBalance } from '../../../signature/MassBalance'
+import { newSubject, useNotebook, write } from '../../../state/notebook'
+import { LiquorPanel } from '../bench/LiquorPanel'
+import { useHere } from '../useHere'
+import { Oddities } from './Oddities'
+import { ReactionForm } from './ReactionForm'
+import { SampleMass } from './SampleMass'
+
+/** Every gram from crude to crystals: drawn, summed, and explained from this prep's own entries. */
+export function Account({ prep }: { prep: PrepFacts }) {
+  const { base } = useHere()
+  const view = useNotebook((state) => state.view)
+  const account = accountOf(view, prep.id)
+  if (!account.ok)
+    return (
+      <div className="columns two">
+        <div>
+          <h2>Nothing to account for yet</h2>
+          <p className="mt-2">
+            {account.problem.sentence} The account follows from the weighings.{' '}
+            <Link to={`${base}/weigh`}>Weigh it</Link>
+          </p>
+        </div>
+        <aside>
+          <ReactionForm prep={prep} />
+        </aside>
+      </div>
+    )
+  const { value } = account
+  return (
+    <div className="columns two">
+      <div className="stack">
+        <section>
+          <h2>
+            Where it went <Why of="account" />
+          </h2>
+          <MassBalance crudeG={value.crude.value} rows={value.rows} />
+        </section>
+        <Oddities oddities={odditiesOf(view, prep.id)} />
+        <WhyLess prep={prep} />
+      </div>
+      <aside className="stack">
+        <Sums account={value} prep={prep} />
+        <LaterSample prep={prep} role="residue" offer="The liquor, evaporated" what="the residue" />
+        <LaterSample prep={prep} role="second crop" offer="A second crop" what="the second crop" />
+        <LaterSample prep={prep} role="grit" offer="The grit" what="the grit" />
+        {prep.ticked.has('keep-the-liquor') && <LiquorPanel prep={prep} />}
+        <ReactionForm prep={prep} />
+      </aside>
+    </div>
+  )
+}
+
+function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
+  const product = prep.opened.body.compound.name
+  const plan = prep.plan?.body
+  return (
+    <section>
+      <h2>What it comes to</h2>
+      <dl className="figures mt-2">
+        <Figure name="Percent recovery, of the crude" why="all crops, over the crude as weighed">
+          {withUncertainty(account.ofCrude)} %
+        </Figure>
+        {account.ofProduct && plan && (
+          <Figure
+            name={`Percent recovery, of the ${product}`}
+            why={`over the ${fixed(100 * plan.input.assay, 0)} % ${product} the crude is estimated to hold; the weighing’s part of the uncertainty only`}
+          >
+            {withUncertainty(account.ofProduct)} %
+          </Figure>
+        )}
+        {account.yield && (
+          <Figure
+            name={
+              <>
+                Percent yield, of the reaction <Why of="yield" />
+              </>
+            }
+            why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}`}
+          >
+            {fixed(account.yield.percent, 1)} %
+          </Figure>
+        )}
+        <Figure
+          name="Accounted for by weighing"
+          why={
+            account.closurePercent === null
+              ? 'the liquor has not been evaporated and weighed, so the balance stays open'
+              : 'crystals, later crops, residue and grit, over the crude'
+          }
+        >
+          {account.closurePercent === null ? 'open' : `${fixed(account.closurePercent, 1)} %`}
+        </Figure>
+        {account.residue && (
+          <Figure
+            name="The residue is impurity and product"
+            why={`${account.residue.basis}; it is never all impurity`}
+          >
+            {fixed(account.residue.impurityG, 3)} and {fixed(account.residue.productG, 3)} g
+          </Figure>
+        )}
+      </dl>
+    </section>
+  )
+}
+
+const HOW: Partial<Record<SampleRole, string>> = {
+  residue:
+    'In the hood, in a beaker weighed empty, on a warm plate and never to hot dryness; cool, then weigh. A fresh boiling stone counts as part of the empty beaker.',
+  'second crop': 'Evaporate some of the liquor in the hood, chill, collect, dry and weigh it by itself.',
+  grit: 'What was left behind hot, dried and weighed.',
+}
+
+function LaterSample({
+  prep,
+  role,
+  offer,
+  what,
+}: {
+  prep: PrepFacts
+  role: 'residue' | 'second crop' | 'grit'
+  offer: string
+  what: string
+}) {
+  const sample = sampleOf(prep, role)
+  const [open, setOpen] = useState(false)
+  if (sample?.weighing || (sample && open))
+    return (
+      <>
+        <SampleMass sample={sample} what={what} heading={offer} />
+        {!sample.weighing && <p className="quiet mb-0">{HOW[role]}</p>}
+      </>
+    )
+  return (
+    <div className="row-of align-items-center">
+      <Button
+        variant="outline-primary"
+        size="sm"
+        onClick={() => {
+          setOpen(true)
+          if (!sample)
+            write({
+              kind: 'sample named',
+              subject: newSubject<SampleId>(),
+              body: {
+                prep: prep.id,
+                role,
+                label: `${capital(what.replace('the ', ''))} of ${prep.opened.body.compound.name}`,
+              },
+            })
+        }}
+      >
+        Weigh {what}
+      </Button>
+      <span className="quiet">{offer}</span>
+    </div>
+  )
+}
+
+/** Why less than 100 %: from the numbers, and in the student's own words. */
+function WhyLess({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  const words = ownWordsOf(view, prep.id)
+  const [typed, setTyped] = useState<string | null>(null)
+  const shown = typed ?? words
+  return (
+    <section aria-label="Why less than 100 %">
+      <h2>Why less than 100 %</h2>
+      {lossesOf(view, prep).map((line) => (
+        <p key={line} className="mt-1 mb-1">
+          {line}
+        </p>
+      ))}
+      <form
+        className="mt-2"
+        aria-label="In your own words"
+        onSubmit={(event) => {
+          event.preventDefault()
+          const text = shown.trim()
+          if (text === '' || text === words) return
+          write({ kind: 'explained', subject: prep.id, body: { text } })
+          setTyped(null)
+        }}
+      >
+        <Form.Label htmlFor="own-words">in your own words, for the page</Form.Label>
+        <Form.Control
+          as="textarea"
+          id="own-words"
+          rows={3}
+          maxLength={2000}
+          value={shown}
+          onChange={(event) => {
+            setTyped(event.target.value)
+          }}
+        />
+        <Button
+          type="submit"
+          size="sm"
+          variant="outline-primary"
+          className="mt-2"
+          disabled={shown.trim() === '' || shown.trim() === words}
+        >
+          Write it down
+        </Button>
+      </form>
+    </section>
+  )
+}

@@ -1,0 +1,72 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { massOf, type SampleFacts } from '@ivory-crystal/core'
+import { clock, netMassText } from '../../../format/format'
+import { WeighingForm } from '../../../parts/WeighingForm'
+import { strike } from '../../../state/notebook'
+
+/** The latest mass of one sample, and a form for the first or the next. */
+export function SampleMass({
+  sample,
+  what,
+  heading,
+  aboutG = null,
+}: {
+  sample: SampleFacts
+  what: string
+  heading: string
+  aboutG?: number | null
+}) {
+  const [again, setAgain] = useState(false)
+  const { weighing } = sample
+  const mass = massOf(sample)
+  return (
+    <section aria-label={heading}>
+      <h2>{heading}</h2>
+      {weighing && (
+        <p className="mt-2 mb-1">
+          <b>{netMassText(weighing.body)} g</b>{' '}
+          <span className="quiet">
+            {weighing.body.method === 'difference'
+              ? `${weighing.body.loaded.text} loaded − ${weighing.body.empty.text} empty`
+              : 'tared'}
+            , read to {weighing.body.readabilityG} g
+            {weighing.body.from === 'simulated balance' ? ' on the simulated balance' : ''}, at{' '}
+            {clock(weighing.at)}
+          </span>{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              strike(weighing, 'weighed again')
+            }}
+          >
+            strike this reading
+          </Button>
+        </p>
+      )}
+      {weighing && !mass.ok && <p className="look">{mass.problem.sentence}</p>}
+      {!weighing || again ? (
+        <WeighingForm
+          sample={sample.id}
+          role={sample.role}
+          what={what}
+          aboutG={aboutG}
+          onDone={() => {
+            setAgain(false)
+          }}
+        />
+      ) : (
+        <Button
+          variant="outline-primary"
+          size="sm"
+          onClick={() => {
+            setAgain(true)
+          }}
+        >
+          Weigh {what} again
+        </Button>
+      )}
+    </section>
+  )
+}

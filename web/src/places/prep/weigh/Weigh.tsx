@@ -1,0 +1,105 @@
+import { Link, useSearchParams } from 'react-router'
+import { odditiesOf, recoveryOf, sampleOf, type PrepFacts } from '@ivory-crystal/core'
+import { fixed, withUncertainty } from '../../../format/format'
+import { Figure } from '../../../parts/Figure'
+import { ObservationLine } from '../../../parts/ObservationLine'
+import { Tabs } from '../../../parts/Tabs'
+import { Why } from '../../../parts/Why'
+import { useNotebook } from '../../../state/notebook'
+import { Rescue } from '../bench/Rescue'
+import type { StationProps } from '../Prep'
+import { useHere } from '../useHere'
+import { Account } from './Account'
+import { Drying } from './Drying'
+import { Oddities } from './Oddities'
+import { SampleMass } from './SampleMass'
+
+const TABS = ['Dry and weigh', 'Account'] as const
+
+/** Crude and product on the balance, and where every gram went. */
+export function Weigh({ prep }: StationProps) {
+  const [params, setParams] = useSearchParams()
+  const tab = TABS.find((one) => one === params.get('show')) ?? 'Dry and weigh'
+  return (
+    <>
+      <Tabs
+        tabs={TABS}
+        here={tab}
+        name="Parts of weighing"
+        onTab={(wanted) => {
+          setParams(wanted === 'Account' ? { show: wanted } : {}, { replace: true })
+        }}
+      />
+      {tab === 'Account' ? <Account prep={prep} /> : <OnTheBalance prep={prep} />}
+    </>
+  )
+}
+
+function OnTheBalance({ prep }: { prep: PrepFacts }) {
+  const { base } = useHere()
+  const view = useNotebook((state) => state.view)
+  const crude = sampleOf(prep, 'crude')
+  const product = sampleOf(prep, 'product')
+  const recovery = recoveryOf(prep)
+  const planned = prep.plan?.body.result
+  return (
+    <div className="columns two">
+      <div className="stack">
+        {product && (
+          <SampleMass
+            sample={product}
+            what="the product"
+            heading="The dry product"
+            aboutG={planned?.crystalMassG ?? null}
+          />
+        )}
+        {crude && <SampleMass sample={crude} what="the crude" heading="The crude" />}
+        <ObservationLine prep={prep} station="weigh" />
+      </div>
+      <aside className="stack">
+        <div>
+          <h2>
+            Percent recovery <Why of="recovery" />
+          </h2>
+          {recovery.ok ? (
+            <>
+              <dl className="figures mt-3">
+                <Figure
+                  name="Percent recovery, of the crude"
+                  why="± two standard uncertainties, from the readability of the balance"
+                >
+                  {withUncertainty(recovery.value.percent)} %
+                </Figure>
+                {planned && (
+                  <Figure name="Planned" why="an upper bound: transfers and clinging liquor come off it">
+                    {fixed(planned.recoveryPercentOfCrude, 0)} %
+                  </Figure>
+                )}
+              </dl>
+              <Oddities oddities={odditiesOf(view, prep.id)} />
+              <div className="row-of mt-2">
+                <Link className="btn btn-primary" to={`${base}/melt`}>
+                  Go on to melt
+                </Link>
+                <Link className="btn btn-outline-primary" to={`${base}/weigh?show=Account`}>
+                  Where did the rest go?
+                </Link>
+              </div>
+            </>
+          ) : (
+            <p className="quiet mt-2">{recovery.problem.sentence}</p>
+          )}
+        </div>
+        <Drying prep={prep} />
+        <div>
+          <h3>Before it goes on the balance</h3>
+          <p className="quiet mt-1 mb-2">
+            Boiling stones picked out; the empty watch glass weighed on the same balance. Keep the liquor
+            until you like this number.
+          </p>
+          <Rescue prep={prep} station="weigh" />
+        </div>
+      </aside>
+    </div>
+  )
+}

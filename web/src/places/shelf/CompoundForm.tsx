@@ -1,0 +1,136 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { Compound } from '@ivory-crystal/core'
+import { Structure } from '../../parts/Structure'
+import { cellsOf, rowOf, shortNameOf } from './columns'
+import { Choice, Field } from './Field'
+import { useSaving } from './useSaving'
+
+const EMPTY = { meltConfidence: 'low', behaviour: 'melts', source: '' }
+const CONFIDENCES = ['high', 'medium', 'low'] as const
+const BEHAVIOURS = ['melts', 'decomposes', 'sublimes'] as const
+
+/** A compound typed or changed; formula and molar mass follow from the structure. */
+export function CompoundForm({
+  before,
+  onDone,
+}: {
+  before: Compound | null
+  /** Told the id that was saved, or null when nothing was. */
+  onDone: (id: string | null) => void
+}) {
+  const [cells, setCells] = useState<Readonly<Record<string, string>>>(
+    before ? cellsOf('compound', before) : EMPTY,
+  )
+  const { said, busy, save, say } = useSaving()
+  const of = (name: string) => cells[name] ?? ''
+  const set = (name: string) => (value: string) => {
+    setCells({
+      ...cells,
+      [name]: value,
+      // Another structure, another formula and mass: both follow from it anew.
+      ...(name === 'smiles' ? { formula: '', molarMassGPerMol: '' } : {}),
+    })
+    say(null)
+  }
+  return (
+    <form
+      aria-label={before ? `Change ${before.name}` : 'A new compound'}
+      className="stack"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (of('name').trim() === '') return say('What is it called?')
+        if (of('source').trim() === '')
+          return say('Where are the values from? A source makes them worth keeping.')
+        const row = rowOf('compound', cells)
+        const id = before?.id ?? shortNameOf(of('name'))
+        void save('compound', [{ ...row, id }]).then((saved) => {
+          if (saved) onDone(id)
+        })
+      }}
+    >
+      <h2>{before ? `Change ${before.name}` : 'A new compound'}</h2>
+      <Field label="name" value={of('name')} onChange={set('name')} />
+      <Field
+        label="structure (SMILES)"
+        value={of('smiles')}
+        onChange={set('smiles')}
+        help="gives formula and molar mass; without one, type both"
+      />
+      {of('smiles') !== '' && (
+        <Structure smiles={of('smiles')} name={of('name') || 'this compound'} width={260} height={120} />
+      )}
+      {of('smiles') === '' && (
+        <div className="row-of flex-nowrap">
+          <Field label="formula" value={of('formula')} onChange={set('formula')} />
+          <Field
+            label="molar mass, g/mol"
+            value={of('molarMassGPerMol')}
+            onChange={set('molarMassGPerMol')}
+          />
+        </div>
+      )}
+      <div className="row-of flex-nowrap">
+        <Field label="melts from, °C" value={of('meltLowC')} onChange={set('meltLowC')} />
+        <Field label="to, °C" value={of('meltHighC')} onChange={set('meltHighC')} />
+        <Choice
+          label="confidence"
+          value={of('meltConfidence') as (typeof CONFIDENCES)[number]}
+          options={CONFIDENCES}
+          onChange={set('meltConfidence')}
+        />
+        <Choice
+          label="behaviour"
+          value={of('behaviour')}
+          options={
+            BEHAVIOURS.includes(of('behaviour') as never) ? BEHAVIOURS : [...BEHAVIOURS, of('behaviour')]
+          }
+          onChange={set('behaviour')}
+        />
+      </div>
+      <div className="row-of flex-nowrap align-items-start">
+        <Field
+          label="enthalpy of fusion, kJ/mol"
+          value={of('fusionEnthalpyKJPerMol')}
+          onChange={(value) => {
+            setCells({
+              ...cells,
+              fusionEnthalpyKJPerMol: value,
+              fusionConfidence: value.trim() === '' ? '' : of('fusionConfidence') || 'low',
+            })
+          }}
+          help="empty if not known"
+        />
+        <Field label="looks" value={of('colour')} onChange={set('colour')} />
+      </div>
+      <div className="row-of flex-nowrap align-items-start">
+        <Field label="hazard codes" value={of('hazards')} onChange={set('hazards')} help="H315; H319" />
+        <Field label="other names" value={of('synonyms')} onChange={set('synonyms')} help="one; another" />
+      </div>
+      <Field
+        label="source of these values"
+        value={of('source')}
+        onChange={set('source')}
+        help="handbook and edition, or who measured it"
+      />
+      {said && (
+        <p className="trouble mb-0" role="alert">
+          {said}
+        </p>
+      )}
+      <div className="row-of">
+        <Button type="submit" disabled={busy}>
+          {before ? 'Save as a new version' : 'Put it on the shelf'}
+        </Button>
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            onDone(null)
+          }}
+        >
+          Leave it
+        </Button>
+      </div>
+    </form>
+  )
+}

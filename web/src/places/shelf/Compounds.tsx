@@ -1,0 +1,170 @@
+import { useMemo, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { ColumnDef } from '@tanstack/react-table'
+import { useSearchParams } from 'react-router'
+import { hazardLine, type Compound, type Shelf } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { Formula } from '../../parts/Formula'
+import { Structure } from '../../parts/Structure'
+import { CompoundForm } from './CompoundForm'
+import { matches, readSearch } from './search'
+import { Versions } from './Versions'
+import { VirtualTable } from './VirtualTable'
+
+const COLUMNS: ColumnDef<Compound>[] = [
+  {
+    header: 'compound',
+    accessorKey: 'name',
+    cell: ({ row: { original } }) => <span className="opener">{original.name}</span>,
+  },
+  {
+    header: 'formula',
+    accessorKey: 'formula',
+    cell: ({ row: { original } }) => <Formula formula={original.formula} />,
+  },
+  {
+    header: 'M, g/mol',
+    accessorKey: 'molarMassGPerMol',
+    meta: { numeric: true },
+    cell: ({ row: { original } }) => fixed(original.molarMassGPerMol, 2),
+  },
+  {
+    header: 'melts, °C',
+    accessorKey: 'meltLowC',
+    meta: { numeric: true },
+    cell: ({ row: { original } }) => (
+      <>
+        {fixed(original.meltLowC, 1)} to {fixed(original.meltHighC, 1)}
+        <span className="quiet d-block">
+          {original.behaviour === 'melts' ? '' : `${original.behaviour}, `}confidence{' '}
+          {original.meltConfidence}
+        </span>
+      </>
+    ),
+  },
+  { header: 'looks', accessorKey: 'colour' },
+]
+
+/** Compounds of the shelf, one of them opened beside the list. */
+export function Compounds({ shelf, search }: { shelf: Shelf; search: string }) {
+  const [params, setParams] = useSearchParams()
+  const [editing, setEditing] = useState<'new' | string | null>(null)
+  const wanted = useMemo(() => readSearch(search), [search])
+  const rows = useMemo(
+    () => shelf.compounds.filter((compound) => matches(compound, wanted)),
+    [shelf.compounds, wanted],
+  )
+  const chosen = shelf.compounds.find(({ id }) => id === params.get('id')) ?? rows[0] ?? null
+  const choose = (id: string) => {
+    setParams({ id }, { replace: true })
+    setEditing(null)
+  }
+  return (
+    <div className="columns shelf">
+      <div>
+        <p className="quiet mb-1" role="status">
+          {rows.length === shelf.compounds.length
+            ? `${rows.length} compounds`
+            : `${rows.length} of ${shelf.compounds.length}`}
+          {'fromC' in wanted && ` melting between ${wanted.fromC} and ${wanted.toC} °C`}{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              setEditing('new')
+            }}
+          >
+            Add a compound
+          </Button>
+        </p>
+        {rows.length === 0 ? (
+          <p>Nothing on the shelf matches “{search}”.</p>
+        ) : (
+          <VirtualTable
+            rows={rows}
+            columns={COLUMNS}
+            name="Compounds"
+            keyOf={(row) => row.id}
+            chosen={editing === 'new' ? null : (chosen?.id ?? null)}
+            onChoose={(row) => {
+              choose(row.id)
+            }}
+          />
+        )}
+      </div>
+      <aside>
+        {editing === 'new' ? (
+          <CompoundForm
+            before={null}
+            onDone={(id) => {
+              setEditing(null)
+              if (id) choose(id)
+            }}
+          />
+        ) : chosen && editing === chosen.id ? (
+          <CompoundForm
+            key={chosen.id}
+            before={chosen}
+            onDone={() => {
+              setEditing(null)
+            }}
+          />
+        ) : (
+          chosen && (
+            <Sheet
+              compound={chosen}
+              onEdit={() => {
+                setEditing(chosen.id)
+              }}
+            />
+          )
+        )}
+      </aside>
+    </div>
+  )
+}
+
+function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void }) {
+  return (
+    <section aria-label={compound.name}>
+      <h2>{compound.name}</h2>
+      {compound.synonyms.length > 0 && <p className="quiet mb-1">{compound.synonyms.join(', ')}</p>}
+      <Structure smiles={compound.smiles} name={compound.name} width={300} height={170} />
+      <dl className="parts">
+        <dt>Formula</dt>
+        <dd>
+          <Formula formula={compound.formula} />, {fixed(compound.molarMassGPerMol, 2)} g/mol
+        </dd>
+        <dt>{compound.behaviour === 'melts' ? 'Melts' : compound.behaviour}</dt>
+        <dd>
+          {fixed(compound.meltLowC, 1)} to {fixed(compound.meltHighC, 1)} °C{' '}
+          <span className="quiet">confidence {compound.meltConfidence}</span>
+        </dd>
+        <dt>Enthalpy of fusion</dt>
+        <dd>
+          {compound.fusionEnthalpyKJPerMol === null
+            ? 'not known; estimated by Walden’s rule where it is needed'
+            : `${fixed(compound.fusionEnthalpyKJPerMol, 1)} kJ/mol`}{' '}
+          {compound.fusionConfidence && <span className="quiet">confidence {compound.fusionConfidence}</span>}
+        </dd>
+        <dt>Looks</dt>
+        <dd>{compound.colour || 'not noted'}</dd>
+        {compound.cas && (
+          <>
+            <dt>Registry number</dt>
+            <dd>{compound.cas}</dd>
+          </>
+        )}
+        <dt>Hazards</dt>
+        <dd>{hazardLine(compound.hazards)}</dd>
+        <dt>Source</dt>
+        <dd>{compound.source}</dd>
+      </dl>
+      <div className="row-of mt-3 align-items-center">
+        <Button onClick={onEdit}>Change these values</Button>
+        <Versions sort="compound" id={compound.id} />
+      </div>
+      <p className="quiet mt-2">A change is a new version. Preps keep the values they were planned with.</p>
+    </section>
+  )
+}

@@ -1,0 +1,218 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { AMOUNTS, type Procedure, type StepTemplate } from '@ivory-crystal/core'
+import { shortNameOf } from './columns'
+import { Choice, Field } from './Field'
+import { useSaving } from './useSaving'
+
+const STATIONS = ['dissolve', 'crystallize', 'collect', 'weigh'] as const
+
+/** A house procedure: the steps of a shipped one, in the lab's words and order. */
+export function ProcedureForm({
+  procedure,
+  onDone,
+}: {
+  procedure: Procedure
+  onDone: (id: string | null) => void
+}) {
+  const [name, setName] = useState(procedure.name)
+  const [suits, setSuits] = useState(procedure.suits)
+  const [from, setFrom] = useState(String(procedure.scaleG[0]))
+  const [to, setTo] = useState(String(procedure.scaleG[1]))
+  const [steps, setSteps] = useState<readonly StepTemplate[]>(procedure.steps)
+  const [waste, setWaste] = useState(procedure.waste.join('\n'))
+  const { said, busy, save, say } = useSaving()
+  const change = (at: number, step: StepTemplate | null) => {
+    setSteps(step ? steps.map((one, i) => (i === at ? step : one)) : steps.filter((_, i) => i !== at))
+    say(null)
+  }
+  const move = (at: number, by: number) => {
+    const moved = [...steps]
+    const [step] = moved.splice(at, 1)
+    if (step) moved.splice(at + by, 0, step)
+    setSteps(moved)
+  }
+  const insert = (at: number) => {
+    const { station } = steps[at] ?? { station: 'dissolve' as const }
+    const id = `our-step-${steps.filter((step) => step.id.startsWith('our-step')).length + 1}`
+    setSteps([
+      ...steps.slice(0, at + 1),
+      { id: uniqueId(id, steps), station, text: '' },
+      ...steps.slice(at + 1),
+    ])
+  }
+  return (
+    <form
+      className="stack"
+      aria-label="House procedure"
+      onSubmit={(event) => {
+        event.preventDefault()
+        const scaleG = [Number(from), Number(to)] as const
+        if (name.trim() === '') return say('What is it called?')
+        if (!(scaleG[0] >= 0 && scaleG[1] > scaleG[0]))
+          return say('The scale runs from a smaller mass to a larger one, in g.')
+        const empty = steps.findIndex((step) => step.text.trim() === '')
+        if (empty >= 0) return say(`Step ${empty + 1} says nothing yet.`)
+        const body = {
+          ...procedure,
+          name: name.trim(),
+          suits: suits.trim(),
+          scaleG,
+          steps: steps.map(trimmed),
+          waste: waste
+            .split('\n')
+            .map((line) => line.trim())
+            .filter((line) => line !== ''),
+        }
+        void save('procedure', [body]).then((saved) => {
+          if (saved) onDone(procedure.id)
+        })
+      }}
+    >
+      <h2>House procedure</h2>
+      <div className="row-of align-items-start">
+        <Field label="name" width={280} value={name} onChange={setName} />
+        <Field label="suits" width={280} value={suits} onChange={setSuits} />
+        <Field label="from, g" width={80} value={from} onChange={setFrom} />
+        <Field label="to, g" width={80} value={to} onChange={setTo} />
+      </div>
+      <p className="quiet mb-0">
+        In braces the app fills in amounts:{' '}
+        {Object.entries(AMOUNTS)
+          .map(([amount, meaning]) => `{${amount}} ${meaning}`)
+          .join(', ')}
+        .
+      </p>
+      <ol className="editor">
+        {steps.map((step, i) => (
+          <li key={step.id}>
+            <div className="row-of align-items-end">
+              <Choice
+                label={`step ${i + 1}, at`}
+                value={step.station as (typeof STATIONS)[number]}
+                options={STATIONS}
+                onChange={(station) => {
+                  change(i, { ...step, station })
+                }}
+              />
+              {step.timer && (
+                <Field
+                  label="timer, min"
+                  width={110}
+                  value={String(step.timer.minutes)}
+                  onChange={(typed) => {
+                    if (!step.timer) return
+                    const minutes = Number(typed)
+                    change(i, {
+                      ...step,
+                      timer: {
+                        ...step.timer,
+                        minutes: Number.isFinite(minutes) && minutes > 0 ? minutes : 'house rule',
+                      },
+                    })
+                  }}
+                />
+              )}
+              <Button
+                variant="link"
+                size="sm"
+                disabled={i === 0}
+                onClick={() => {
+                  move(i, -1)
+                }}
+              >
+                up
+              </Button>
+              <Button
+                variant="link"
+                size="sm"
+                disabled={i === steps.length - 1}
+                onClick={() => {
+                  move(i, 1)
+                }}
+              >
+                down
+              </Button>
+              <Button
+                variant="link"
+                size="sm"
+                onClick={() => {
+                  insert(i)
+                }}
+              >
+                add a step below
+              </Button>
+              <Button
+                variant="link"
+                size="sm"
+                disabled={steps.length === 1}
+                onClick={() => {
+                  change(i, null)
+                }}
+              >
+                take out
+              </Button>
+              {step.when && <span className="quiet">only with: {step.when.join(', ')}</span>}
+            </div>
+            <Field
+              label={`what is done in step ${i + 1}`}
+              rows={2}
+              value={step.text}
+              onChange={(text) => {
+                change(i, { ...step, text })
+              }}
+            />
+            <Field
+              label={`cautions of step ${i + 1}, one a line`}
+              rows={Math.max(1, step.cautions?.length ?? 1)}
+              value={(step.cautions ?? []).map(({ text }) => text).join('\n')}
+              onChange={(text) => {
+                change(i, withCautions(step, text))
+              }}
+            />
+          </li>
+        ))}
+      </ol>
+      <Field label="waste, a stream a line" rows={4} value={waste} onChange={setWaste} />
+      {said && (
+        <p className="trouble mb-0" role="alert">
+          {said}
+        </p>
+      )}
+      <div className="row-of">
+        <Button type="submit" disabled={busy}>
+          Save this house procedure
+        </Button>
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            onDone(null)
+          }}
+        >
+          Leave it
+        </Button>
+      </div>
+    </form>
+  )
+}
+
+function uniqueId(wanted: string, steps: readonly StepTemplate[]): string {
+  const taken = new Set(steps.map(({ id }) => id))
+  let id = shortNameOf(wanted)
+  for (let n = 2; taken.has(id); n++) id = `${shortNameOf(wanted)}-${n}`
+  return id
+}
+
+/** A caution keeps its condition while its line keeps its words. */
+function withCautions(step: StepTemplate, text: string): StepTemplate {
+  const known = new Map((step.cautions ?? []).map((caution) => [caution.text, caution]))
+  const lines = text.split('\n')
+  const cautions = lines.map((line) => known.get(line) ?? { text: line })
+  return { ...step, cautions }
+}
+
+function trimmed(step: StepTemplate): StepTemplate {
+  const cautions = (step.cautions ?? []).filter(({ text }) => text.trim() !== '')
+  const { cautions: _, ...rest } = step
+  return { ...rest, text: step.text.trim(), ...(cautions.length > 0 ? { cautions } : {}) }
+}

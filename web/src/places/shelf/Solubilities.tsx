@@ -1,0 +1,273 @@
+import { lazy, Suspense, useMemo, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { ColumnDef } from '@tanstack/react-table'
+import { pointsTrouble, type Shelf, type SolubilityRow } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { readPoints, shelfPoints, typedPoints } from '../prep/plan/draft'
+import { PointsField, type TypedPoint } from '../prep/plan/PointsField'
+import { Field } from './Field'
+import { useSaving } from './useSaving'
+import { VirtualTable } from './VirtualTable'
+
+const SolubilityChart = lazy(async () => ({
+  default: (await import('../../signature/SolubilityChart')).SolubilityChart,
+}))
+
+interface Pair {
+  readonly key: string
+  readonly compound: string
+  readonly compoundName: string
+  readonly solvent: string
+  readonly solventName: string
+  readonly rows: readonly SolubilityRow[]
+}
+
+const COLUMNS: ColumnDef<Pair>[] = [
+  {
+    header: 'compound',
+    accessorKey: 'compoundName',
+    cell: ({ row: { original } }) => <span className="opener">{original.compoundName}</span>,
+  },
+  { header: 'solvent', accessorKey: 'solventName' },
+  {
+    header: 'points, °C: g per 100 mL',
+    id: 'points',
+    cell: ({ row: { original } }) =>
+      original.rows.map((row) => `${fixed(row.temperatureC, 0)}: ${row.gPer100ML}`).join('   '),
+  },
+  {
+    header: 'how sure',
+    id: 'confidence',
+    cell: ({ row: { original } }) => (
+      <span className="quiet">
+        {[
+          ...new Set(
+            original.rows.map((row) => (row.confidence ? `confidence ${row.confidence}` : row.source)),
+          ),
+        ].join('; ')}
+      </span>
+    ),
+  },
+]
+
+/** Solubility points by pair; typed with the curve beside them. */
+export function Solubilities({ shelf, search }: { shelf: Shelf; search: string }) {
+  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const pairs = useMemo(() => pairsOf(shelf), [shelf])
+  const wanted = search.trim().toLowerCase()
+  const rows = useMemo(
+    () =>
+      pairs.filter(({ compoundName, solventName }) =>
+        `${compoundName} ${solventName}`.toLowerCase().includes(wanted),
+      ),
+    [pairs, wanted],
+  )
+  const pair = pairs.find(({ key }) => key === chosen) ?? null
+  return (
+    <div className="columns shelf">
+      <div>
+        <p className="quiet mb-1">
+          {rows.length} pairs{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              setChosen('new')
+            }}
+          >
+            Add points
+          </Button>
+        </p>
+        {rows.length === 0 ? (
+          <p>Nothing on the shelf matches “{search}”.</p>
+        ) : (
+          <VirtualTable
+            rows={rows}
+            columns={COLUMNS}
+            name="Solubilities"
+            keyOf={(row) => row.key}
+            chosen={chosen}
+            onChoose={(row) => {
+              setChosen(row.key)
+            }}
+          />
+        )}
+      </div>
+      <aside>
+        {chosen === null ? (
+          <p className="quiet">Choose a pair to see its curve, or add points of your own.</p>
+        ) : (
+          <PairForm key={chosen} shelf={shelf} pair={pair} onSaved={setChosen} />
+        )}
+      </aside>
+    </div>
+  )
+}
+
+function pairsOf(shelf: Shelf): readonly Pair[] {
+  const compounds = new Map(shelf.compounds.map(({ id, name }) => [id, name]))
+  const solvents = new Map(shelf.solvents.map(({ id, name }) => [id, name]))
+  const pairs = new Map<string, SolubilityRow[]>()
+  for (const row of shelf.solubilities) {
+    const key = `${row.compound}/${row.solvent}`
+    pairs.set(key, [...(pairs.get(key) ?? []), row])
+  }
+  return [...pairs]
+    .map(([key, rows]) => {
+      const { compound, solvent } = rows[0] as SolubilityRow
+      return {
+        key,
+        compound,
+        solvent,
+        compoundName: compounds.get(compound) ?? compound,
+        solventName: solvents.get(solvent) ?? solvent,
+        rows: [...rows].sort((p, q) => p.temperatureC - q.temperatureC),
+      }
+    })
+    .sort((p, q) => `${p.compoundName} ${p.solventName}`.localeCompare(`${q.compoundName} ${q.solventName}`))
+}
+
+function PairForm({
+  shelf,
+  pair,
+  onSaved,
+}: {
+  shelf: Shelf
+  pair: Pair | null
+  onSaved: (key: string) => void
+}) {
+  const [compoundName, setCompoundName] = useState(pair?.compoundName ?? '')
+  const [solventId, setSolventId] = useState(pair?.solvent ?? shelf.solvents[0]?.id ?? '')
+  const [points, setPoints] = useState<readonly TypedPoint[]>(
+    pair ? typedPoints(pair.rows) : [{ temperature: '', solubility: '' }],
+  )
+  const [source, setSource] = useState('')
+  const [logarithmic, setLogarithmic] = useState(false)
+  const { said, busy, save, say } = useSaving()
+  const compound = shelf.compounds.find(
+    ({ name }) => name.toLowerCase() === compoundName.trim().toLowerCase(),
+  )
+  const solvent = shelf.solvents.find(({ id }) => id === solventId)
+  const read = readPoints(points)
+  const drawn = useMemo(() => {
+    const now = readPoints(points)
+    return typeof now === 'string'
+      ? []
+      : [{ name: compoundName, points: now.filter(([, s]) => s > 0), tone: '--ink' as const }]
+  }, [points, compoundName])
+  const trouble = typeof read === 'string' ? [] : pointsTrouble(read, solvent)
+  const submit = () => {
+    if (!compound) return say(`“${compoundName}” is not on the shelf. Add the compound first.`)
+    if (typeof read === 'string') return say(read)
+    if (read.some(([, s]) => s <= 0))
+      return say('A solubility is above zero: leave a point out rather than type 0.')
+    if (source.trim() === '') return say('Where are these points from? A source makes them worth keeping.')
+    const rows = read.map(([temperatureC, gPer100ML]) => ({
+      compound: compound.id,
+      solvent: solventId,
+      temperatureC,
+      gPer100ML,
+      confidence: null,
+      source: source.trim(),
+    }))
+    const kept = new Set(rows.map(({ temperatureC }) => temperatureC))
+    const off = shelfPoints(shelf, compound.id, solventId)
+      .filter(({ temperatureC }) => !kept.has(temperatureC))
+      .map(({ temperatureC }) => `${compound.id}/${solventId}/${temperatureC}`)
+    void save('solubility', rows, off).then((saved) => {
+      if (saved) onSaved(`${compound.id}/${solventId}`)
+    })
+  }
+  return (
+    <form
+      className="stack"
+      aria-label="Solubility points"
+      onSubmit={(event) => {
+        event.preventDefault()
+        submit()
+      }}
+    >
+      <h2>{pair ? `${pair.compoundName} in ${pair.solventName}` : 'New points'}</h2>
+      {!pair && (
+        <div className="row-of flex-nowrap">
+          <div className="flex-fill">
+            <Form.Label htmlFor="pair-compound">compound</Form.Label>
+            <Form.Control
+              id="pair-compound"
+              list="pair-compounds"
+              autoComplete="off"
+              value={compoundName}
+              onChange={(event) => {
+                setCompoundName(event.target.value)
+                say(null)
+              }}
+            />
+            <datalist id="pair-compounds">
+              {shelf.compounds.map(({ id, name }) => (
+                <option key={id} value={name} />
+              ))}
+            </datalist>
+          </div>
+          <div>
+            <Form.Label htmlFor="pair-solvent">solvent</Form.Label>
+            <Form.Select
+              id="pair-solvent"
+              value={solventId}
+              onChange={(event) => {
+                setSolventId(event.target.value)
+              }}
+            >
+              {shelf.solvents.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          </div>
+        </div>
+      )}
+      <Suspense fallback={<p aria-busy="true">Drawing …</p>}>
+        <SolubilityChart curves={drawn} fromC={0} toC={100} logarithmic={logarithmic} height={210} />
+      </Suspense>
+      <Form.Check
+        type="switch"
+        id="shelf-log"
+        label="log scale"
+        checked={logarithmic}
+        onChange={(event) => {
+          setLogarithmic(event.target.checked)
+        }}
+      />
+      <PointsField
+        legend={`${compoundName || 'compound'} in ${solvent?.name ?? 'solvent'}`}
+        points={points}
+        source={`${points.length} points`}
+        error={typeof read === 'string' && said !== null ? read : null}
+        onChange={(changed) => {
+          setPoints(changed)
+          say(null)
+        }}
+      />
+      {trouble.map((sentence) => (
+        <p key={sentence} className="look mb-0">
+          {sentence}
+        </p>
+      ))}
+      <Field
+        label="source of these points"
+        value={source}
+        onChange={setSource}
+        help="handbook and edition, or who measured them and when"
+      />
+      {said && (
+        <p className="trouble mb-0" role="alert">
+          {said}
+        </p>
+      )}
+      <Button type="submit" disabled={busy} className="align-self-start">
+        Save these points
+      </Button>
+    </form>
+  )
+}

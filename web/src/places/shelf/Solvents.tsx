@@ -1,0 +1,173 @@
+import { useMemo, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { ColumnDef } from '@tanstack/react-table'
+import { hazardLine, type Shelf, type Solvent } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { cellsOf, rowOf, shortNameOf } from './columns'
+import { Choice, Field } from './Field'
+import { useSaving } from './useSaving'
+import { VirtualTable } from './VirtualTable'
+
+const known = (value: number | null) => (value === null ? 'not known' : fixed(value, 1))
+const COLUMNS: ColumnDef<Solvent>[] = [
+  {
+    header: 'solvent',
+    accessorKey: 'name',
+    cell: ({ row: { original } }) => <span className="opener">{original.name}</span>,
+  },
+  ...(
+    [
+      ['boils, °C', 'boilingPointC'],
+      ['freezes, °C', 'freezingPointC'],
+      ['flash point, °C', 'flashPointC'],
+    ] as const
+  ).map(([header, accessorKey]): ColumnDef<Solvent> => ({
+    header,
+    accessorKey,
+    meta: { numeric: true },
+    cell: ({ row: { original } }) => known(original[accessorKey]),
+  })),
+  {
+    header: 'density at 20 °C, g/mL',
+    accessorKey: 'densityGPerML20',
+    meta: { numeric: true },
+    cell: ({ row: { original } }) => fixed(original.densityGPerML20, 3),
+  },
+  { header: 'mixes with water', accessorKey: 'waterMiscible' },
+]
+
+export function Solvents({ shelf, search }: { shelf: Shelf; search: string }) {
+  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const wanted = search.trim().toLowerCase()
+  const rows = useMemo(
+    () => shelf.solvents.filter((solvent) => solvent.name.toLowerCase().includes(wanted)),
+    [shelf.solvents, wanted],
+  )
+  const solvent = shelf.solvents.find(({ id }) => id === chosen) ?? null
+  return (
+    <div className="columns shelf">
+      <div>
+        <p className="quiet mb-1">
+          {rows.length} solvents{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              setChosen('new')
+            }}
+          >
+            Add a solvent
+          </Button>
+        </p>
+        {rows.length === 0 ? (
+          <p>Nothing on the shelf matches “{search}”.</p>
+        ) : (
+          <VirtualTable
+            rows={rows}
+            columns={COLUMNS}
+            name="Solvents"
+            keyOf={(row) => row.id}
+            chosen={chosen}
+            onChoose={(row) => {
+              setChosen(row.id)
+            }}
+          />
+        )}
+      </div>
+      <aside>
+        {chosen === null ? (
+          <p className="quiet">Choose a solvent to see its hazards or to change its values.</p>
+        ) : (
+          <SolventForm
+            key={chosen}
+            before={solvent}
+            onDone={(id) => {
+              setChosen(id)
+            }}
+          />
+        )}
+      </aside>
+    </div>
+  )
+}
+
+const GROUPS = [
+  'water',
+  'alcohol',
+  'ketone',
+  'ester',
+  'ether',
+  'chlorinated',
+  'aromatic',
+  'alkane',
+  'nitrile',
+  'acid',
+  'other',
+] as const
+const MIXES = ['full', 'partial', 'no'] as const
+
+function SolventForm({ before, onDone }: { before: Solvent | null; onDone: (id: string | null) => void }) {
+  const [cells, setCells] = useState<Readonly<Record<string, string>>>(
+    before ? cellsOf('solvent', before) : { group: 'other', waterMiscible: 'partial' },
+  )
+  const { said, busy, save, say } = useSaving()
+  const of = (name: string) => cells[name] ?? ''
+  const set = (name: string) => (value: string) => {
+    setCells({ ...cells, [name]: value })
+    say(null)
+  }
+  return (
+    <form
+      className="stack"
+      aria-label={before ? `Change ${before.name}` : 'A new solvent'}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (of('name').trim() === '') return say('What is it called?')
+        if (of('source').trim() === '')
+          return say('Where are the values from? A source makes them worth keeping.')
+        const id = before?.id ?? shortNameOf(of('name'))
+        void save('solvent', [{ ...rowOf('solvent', cells), id }]).then((saved) => {
+          if (saved) onDone(id)
+        })
+      }}
+    >
+      <h2>{before?.name ?? 'A new solvent'}</h2>
+      {before && <p className="quiet mb-0">{hazardLine(before.hazards)}</p>}
+      <Field label="name" value={of('name')} onChange={set('name')} />
+      <div className="row-of flex-nowrap">
+        <Field label="boils, °C" value={of('boilingPointC')} onChange={set('boilingPointC')} />
+        <Field label="freezes, °C" value={of('freezingPointC')} onChange={set('freezingPointC')} />
+        <Field label="flash point, °C" value={of('flashPointC')} onChange={set('flashPointC')} />
+      </div>
+      <div className="row-of flex-nowrap">
+        <Field
+          label="density at 20 °C, g/mL"
+          value={of('densityGPerML20')}
+          onChange={set('densityGPerML20')}
+        />
+        <Choice
+          label="group, for waste"
+          value={of('group') as (typeof GROUPS)[number]}
+          options={GROUPS}
+          onChange={set('group')}
+        />
+        <Choice
+          label="mixes with water"
+          value={of('waterMiscible') as (typeof MIXES)[number]}
+          options={MIXES}
+          onChange={set('waterMiscible')}
+        />
+      </div>
+      <Field label="hazard codes" value={of('hazards')} onChange={set('hazards')} help="H225; H319" />
+      <Field label="source of these values" value={of('source')} onChange={set('source')} />
+      {said && (
+        <p className="trouble mb-0" role="alert">
+          {said}
+        </p>
+      )}
+      <Button type="submit" disabled={busy} className="align-self-start">
+        {before ? 'Save as a new version' : 'Put it on the shelf'}
+      </Button>
+    </form>
+  )
+}

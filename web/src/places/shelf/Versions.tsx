@@ -1,0 +1,44 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { ShelfVersion } from '@ivory-crystal/core'
+import { day } from '../../format/format'
+import { api, type ShelfSort } from '../../state/api'
+
+/** The versions a thing has had, on asking. */
+export function Versions({ sort, id }: { sort: ShelfSort; id: string }) {
+  const [versions, setVersions] = useState<readonly ShelfVersion[] | null>(null)
+  const [said, setSaid] = useState<string | null>(null)
+  if (versions)
+    return (
+      <ul className="quiet mb-0 ps-3">
+        {versions.map(({ version, origin, createdAt, body }) => (
+          <li key={version}>
+            version {version}, {origin}, {day(createdAt)}:{' '}
+            {(body as { source?: string }).source ?? 'taken off'}
+          </li>
+        ))}
+      </ul>
+    )
+  return (
+    <>
+      <Button
+        variant="link"
+        size="sm"
+        onClick={() => {
+          setSaid(null)
+          api.shelfVersions(sort, id).then(
+            (answer) => {
+              setVersions(answer.versions)
+            },
+            (error: unknown) => {
+              setSaid((error as Error).message)
+            },
+          )
+        }}
+      >
+        Earlier versions
+      </Button>
+      {said && <span className="trouble">{said}</span>}
+    </>
+  )
+}

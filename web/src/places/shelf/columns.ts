@@ -1,0 +1,129 @@
+import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core'
+import type { ShelfSort } from '../../state/api'
+
+/** How a value of a shelf row stands in a CSV cell. */
+type Cell = 'text' | 'number' | 'number or nothing' | 'text or nothing' | 'list'
+
+/** The columns of each sort, in the order they are written; the names are the JSON's own. */
+export const COLUMNS: Readonly<Record<Exclude<ShelfSort, 'procedure'>, Readonly<Record<string, Cell>>>> = {
+  compound: {
+    id: 'text',
+    name: 'text',
+    smiles: 'text',
+    formula: 'text',
+    molarMassGPerMol: 'number',
+    cas: 'text or nothing',
+    meltLowC: 'number',
+    meltHighC: 'number',
+    meltConfidence: 'text',
+    behaviour: 'text',
+    fusionEnthalpyKJPerMol: 'number or nothing',
+    fusionConfidence: 'text or nothing',
+    colour: 'text',
+    hazards: 'list',
+    synonyms: 'list',
+    source: 'text',
+  },
+  solvent: {
+    id: 'text',
+    name: 'text',
+    boilingPointC: 'number or nothing',
+    freezingPointC: 'number or nothing',
+    densityGPerML20: 'number',
+    flashPointC: 'number or nothing',
+    group: 'text',
+    waterMiscible: 'text',
+    hazards: 'list',
+    source: 'text',
+  },
+  solubility: {
+    compound: 'text',
+    solvent: 'text',
+    temperatureC: 'number',
+    gPer100ML: 'number',
+    confidence: 'text or nothing',
+    source: 'text',
+  },
+}
+
+/** What a row without a value of its own is given; nothing here is a physical constant. */
+const GIVEN: Readonly<Record<string, unknown>> = {
+  smiles: '',
+  formula: '',
+  cas: null,
+  meltConfidence: 'low',
+  behaviour: 'melts',
+  fusionEnthalpyKJPerMol: null,
+  fusionConfidence: null,
+  colour: '',
+  hazards: [],
+  synonyms: [],
+  boilingPointC: null,
+  freezingPointC: null,
+  flashPointC: null,
+  confidence: null,
+  source: 'imported by this lab',
+}
+
+/** A short name for a new thing, from its name. */
+export function shortNameOf(name: string): string {
+  return (
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replaceAll(/[^a-z0-9]+/g, '-')
+      .replaceAll(/^-+|-+$/g, '')
+      .slice(0, 60) || 'unnamed'
+  )
+}
+
+/** One CSV record as a shelf row; a cell that is no number stays text, so that the refusal can name it. */
+export function rowOf(
+  sort: keyof typeof COLUMNS,
+  record: Readonly<Record<string, string>>,
+): Record<string, unknown> {
+  const row: Record<string, unknown> = {}
+  for (const [name, cell] of Object.entries(COLUMNS[sort])) {
+    const text = (record[name] ?? '').trim()
+    if (text === '') {
+      if (name in GIVEN) row[name] = GIVEN[name]
+      continue
+    }
+    row[name] = valueOf(text, cell)
+  }
+  if (sort !== 'solubility' && row['id'] === undefined && typeof row['name'] === 'string')
+    row['id'] = shortNameOf(row['name'])
+  return row
+}
+
+function valueOf(text: string, cell: Cell): unknown {
+  switch (cell) {
+    case 'list':
+      return text
+        .split(';')
+        .map((part) => part.trim())
+        .filter((part) => part !== '')
+    case 'number':
+    case 'number or nothing': {
+      const value = Number(text)
+      return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(text) ? value : text
+    }
+    default:
+      return text
+  }
+}
+
+/** A shelf row as CSV cells. */
+export function cellsOf(
+  sort: keyof typeof COLUMNS,
+  row: Compound | Solvent | SolubilityRow,
+): Record<string, string> {
+  const values = row as unknown as Readonly<Record<string, unknown>>
+  return Object.fromEntries(
+    Object.keys(COLUMNS[sort]).map((name) => {
+      const value = values[name]
+      if (value === null || value === undefined) return [name, '']
+      return [name, Array.isArray(value) ? value.join('; ') : String(value as string | number)]
+    }),
+  )
+}

@@ -1,0 +1,140 @@
+import type { AccountRow } from '@ivory-crystal/core'
+import { fixed } from '../format/format'
+import { useWidth } from './useWidth'
+
+const HEIGHT = 300
+const TOP = 30
+const BOTTOM = HEIGHT - 12
+const BAR = 44
+const LABEL_STEP = 46
+
+const TONES: Readonly<Record<AccountRow['part'], string>> = {
+  crystals: 'var(--ink)',
+  'second crop': 'var(--ink-3)',
+  liquor: 'var(--ice)',
+  grit: 'var(--tan)',
+  unaccounted: 'var(--ember)',
+}
+
+/**
+ * Where it went: the crude on the left parts into what was found on the right, true to mass. What was only
+ * predicted and not weighed is drawn open.
+ */
+export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly AccountRow[] }) {
+  const [frame, width] = useWidth(640)
+  const parts = rows.map((row) => ({ row, g: Math.max(0, row.found?.value ?? row.predictedG ?? 0) }))
+  const totalG = Math.max(
+    crudeG,
+    parts.reduce((sum, { g }) => sum + g, 0),
+  )
+  const perG = (BOTTOM - TOP) / totalG
+  const rightX = Math.min(250, width * 0.34)
+  const textX = rightX + BAR + 22
+  let fromY = TOP
+  const placed = parts.map(({ row, g }) => {
+    const height = g * perG
+    const at = { row, g, y: fromY, height }
+    fromY += height
+    return at
+  })
+  const labels = spread(placed.map(({ y, height }) => y + height / 2))
+  return (
+    <div ref={frame}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Where it went, of ${fixed(crudeG, 3)} g crude: ${parts.map(({ row, g }) => `${row.name} ${fixed(g, 3)} g${row.found ? '' : ' predicted'}`).join(', ')}.`}
+      >
+        <text x={BAR / 2} y={TOP - 12} textAnchor="middle" className="tiny">
+          crude
+        </text>
+        <rect x="0" y={TOP} width={BAR} height={crudeG * perG} fill="var(--tan)" />
+        <text
+          x={BAR / 2}
+          y={TOP + (crudeG * perG) / 2 + 5}
+          textAnchor="middle"
+          fontWeight="700"
+          fontSize="13"
+          fill="#211c16"
+        >
+          {fixed(crudeG, 3)}
+        </text>
+        <text x={textX} y={TOP - 12} className="tiny">
+          found, g
+        </text>
+        <text x={width} y={TOP - 12} textAnchor="end" className="tiny">
+          predicted, g
+        </text>
+        {placed.map(({ row, g, y, height }, i) => {
+          const tone = TONES[row.part]
+          const leftTop = Math.min(y, TOP + crudeG * perG)
+          const leftBottom = Math.min(y + height, TOP + crudeG * perG)
+          const middle = (BAR + rightX) / 2
+          const labelY = labels[i] ?? y
+          return (
+            <g key={row.part}>
+              <path
+                d={`M${BAR} ${leftTop}C${middle} ${leftTop} ${middle} ${y} ${rightX} ${y}V${y + height}C${middle} ${y + height} ${middle} ${leftBottom} ${BAR} ${leftBottom}Z`}
+                fill={tone}
+                opacity="0.14"
+              />
+              <rect
+                x={rightX}
+                y={y + 0.5}
+                width={BAR}
+                height={Math.max(1.5, height - 1)}
+                fill={row.found ? tone : 'none'}
+                stroke={tone}
+                strokeDasharray={row.found ? undefined : '3 3'}
+              />
+              <path
+                d={`M${rightX + BAR + 2} ${y + height / 2}L${textX - 5} ${labelY - 4}`}
+                stroke="var(--hair)"
+              />
+              <text x={textX} y={labelY} fontSize="15" fontWeight="700" fill="var(--ink)">
+                {row.found ? fixed(row.found.value, 3) : 'not weighed'}
+                <tspan dx="10" fontWeight="400">
+                  {row.name}
+                </tspan>
+                {row.beyondWeighing && row.part !== 'unaccounted' && (
+                  <tspan dx="8" fontSize="12.5" fontWeight="400" fill="var(--ember)">
+                    more apart than weighing explains
+                  </tspan>
+                )}
+              </text>
+              <text x={textX} y={labelY + 16} className="tiny">
+                {clip(row.why, (width - textX) / 6.3)}
+              </text>
+              <text x={width} y={labelY} textAnchor="end" fontSize="15" fill="var(--ink-2)">
+                {row.predictedG === null
+                  ? '–'
+                  : row.found || g === 0
+                    ? fixed(row.predictedG, 3)
+                    : fixed(row.predictedG, 3)}
+              </text>
+            </g>
+          )
+        })}
+      </svg>
+    </div>
+  )
+}
+
+function clip(text: string, most: number): string {
+  return text.length > most ? `${text.slice(0, Math.max(8, most - 1)).trimEnd()}…` : text
+}
+
+/** Labels kept apart, in their order, inside the drawing. */
+function spread(wanted: readonly number[]): number[] {
+  const placed: number[] = []
+  for (const y of wanted)
+    placed.push(Math.max(y, (placed[placed.length - 1] ?? TOP - LABEL_STEP + 14) + LABEL_STEP))
+  const over = (placed[placed.length - 1] ?? 0) - (BOTTOM - 14)
+  if (over <= 0) return placed
+  for (let i = placed.length - 1, floor = BOTTOM - 14; i >= 0; i--) {
+    placed[i] = Math.min(placed[i] as number, floor)
+    floor = (placed[i] as number) - LABEL_STEP
+  }
+  return placed
+}

@@ -1,0 +1,146 @@
+import { useMemo } from 'react'
+import type { ApexOptions } from 'apexcharts'
+import { attempt, solubilityAt, type SolubilityPoint } from '@ivory-crystal/core'
+import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
+
+export interface SolubilityCurve {
+  readonly name: string
+  readonly points: readonly SolubilityPoint[]
+  readonly fusionKJPerMol?: number | undefined
+  readonly tone: '--ink' | '--teal' | '--ice'
+}
+interface XY {
+  readonly x: number
+  readonly y: number
+}
+const LINE_POINTS = 48
+
+/** Solubility against temperature: points as dots, between them a line, beyond them dashes. */
+export function SolubilityChart({
+  curves,
+  fromC,
+  toC,
+  logarithmic,
+  height = 260,
+}: {
+  curves: readonly SolubilityCurve[]
+  fromC: number
+  toC: number
+  logarithmic: boolean
+  height?: number
+}) {
+  const dark = isDark()
+  const drawn = useMemo(
+    () => curves.filter(({ points }) => points.length > 0).map((curve) => linesOf(curve, fromC, toC)),
+    [curves, fromC, toC],
+  )
+  const options = useMemo<ApexOptions>(() => {
+    const tones = drawn.flatMap(({ curve }) => Array<string>(3).fill(themeColour(curve.tone)))
+    const values = drawn.flatMap(({ between, beyond, dots }) =>
+      [...between, ...beyond, ...dots].map(({ y }) => y),
+    )
+    const most = Math.max(1, ...values)
+    return {
+      ...plainChart(),
+      colors: tones,
+      stroke: {
+        width: drawn.flatMap(() => [2.2, 1.6, 0]),
+        dashArray: drawn.flatMap(() => [0, 5, 0]),
+        curve: 'straight',
+      },
+      markers: { size: drawn.flatMap(() => [0, 0, 5]), strokeWidth: 0, hover: { sizeOffset: 0 } },
+      annotations: {
+        points: drawn.flatMap(({ curve, dots }) => {
+          const last = dots[dots.length - 1]
+          return last
+            ? [
+                {
+                  x: last.x,
+                  y: last.y,
+                  marker: { size: 0 },
+                  label: {
+                    text: curve.name,
+                    textAnchor: 'end',
+                    offsetX: -10,
+                    offsetY: 4,
+                    borderWidth: 0,
+                    style: {
+                      background: 'transparent',
+                      color: themeColour(curve.tone),
+                      fontSize: '13px',
+                      fontWeight: 700,
+                    },
+                  },
+                },
+              ]
+            : []
+        }),
+      },
+      xaxis: {
+        type: 'numeric',
+        min: fromC,
+        max: toC,
+        tickAmount: 6,
+        title: plainAxis('temperature, °C').title,
+        labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
+      },
+      yaxis: {
+        logarithmic,
+        ...(logarithmic ? {} : { min: 0, max: niceMost(most), tickAmount: 5 }),
+        title: plainAxis('g per 100 mL').title,
+        labels: {
+          ...plainAxis('').labels,
+          formatter: (value) => (value >= 10 || value === 0 ? value.toFixed(0) : value.toPrecision(1)),
+        },
+      },
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
+  }, [dark, drawn, fromC, toC, logarithmic])
+  const series = useMemo(
+    () =>
+      drawn.flatMap(({ curve, between, beyond, dots }) => [
+        { name: curve.name, data: between },
+        { name: `${curve.name}, beyond the points`, data: beyond },
+        { name: `${curve.name}, points`, data: dots },
+      ]),
+    [drawn],
+  )
+  if (drawn.length === 0) return null
+  return (
+    <figure
+      className="m-0"
+      aria-label={drawn
+        .map(
+          ({ curve }) =>
+            `Solubility of ${curve.name}: ${curve.points.map(([c, s]) => `${s} at ${c} °C`).join(', ')}`,
+        )
+        .join('. ')}
+    >
+      <Chart type="line" height={height} options={options} series={series as ApexOptions['series']} />
+    </figure>
+  )
+}
+
+/** A dashed line is broken by points without a value where the solid one runs. */
+function linesOf(curve: SolubilityCurve, fromC: number, toC: number) {
+  const temperatures = curve.points.map(([c]) => c)
+  const [low, high] = [Math.min(...temperatures), Math.max(...temperatures)]
+  const at = (c: number): XY[] => {
+    const s = attempt(() => solubilityAt(curve.points, c, curve.fusionKJPerMol))
+    return s.ok ? [{ x: c, y: s.value.gPer100ML }] : []
+  }
+  const along = (from: number, to: number) =>
+    Array.from({ length: LINE_POINTS + 1 }, (_, i) => from + ((to - from) * i) / LINE_POINTS).flatMap(at)
+  const gap = [{ x: low, y: null as unknown as number }]
+  return {
+    curve,
+    between: curve.points.length > 1 ? along(low, high) : [],
+    beyond: [...(fromC < low ? along(fromC, low) : []), ...gap, ...(toC > high ? along(high, toC) : [])],
+    dots: [...curve.points].sort((p, q) => p[0] - q[0]).map(([x, y]) => ({ x, y })),
+  }
+}
+
+function niceMost(value: number): number {
+  const base = 10 ** Math.floor(Math.log10(value))
+  return ([1, 2, 2.5, 5, 10].find((one) => one * base >= value) ?? 10) * base
+}

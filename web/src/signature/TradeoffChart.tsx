@@ -1,0 +1,206 @@
+import { useRef } from 'react'
+import { fixed } from '../format/format'
+import { useWidth } from './useWidth'
+
+const HEIGHT = 250
+const TOP = 26
+const BOTTOM = HEIGHT - 40
+const LEFT = 38
+const AFTER = 14
+
+interface Point {
+  readonly ml: number
+  readonly recoveryPercent: number
+  readonly purityPercent: number
+}
+
+/**
+ * Recovery and purity against volume. The mark is the volume to use: dragged, or moved by the arrow keys, and
+ * everything that depends on it follows.
+ */
+export function TradeoffChart({
+  points,
+  leastML,
+  staysDissolvedML,
+  impurity,
+  product,
+  volumeML,
+  onChange,
+}: {
+  points: readonly Point[]
+  leastML: number
+  staysDissolvedML: number | null
+  impurity: string
+  product: string
+  volumeML: number
+  /** null when the volume is fixed. */
+  onChange: ((ml: number) => void) | null
+}) {
+  const [frame, width] = useWidth(560)
+  const drawing = useRef<SVGSVGElement>(null)
+  const most = points[points.length - 1]?.ml ?? leastML * 2
+  const floor = Math.max(
+    0,
+    Math.floor(
+      Math.min(...points.flatMap((point) => [point.recoveryPercent, point.purityPercent]), 95) / 10,
+    ) * 10,
+  )
+  const x = (ml: number) => LEFT + (Math.min(ml, most) / most) * (width - LEFT - AFTER)
+  const y = (percent: number) => BOTTOM - ((percent - floor) / (100 - floor)) * (BOTTOM - TOP)
+  const path = (of: (point: Point) => number) =>
+    points
+      .map((point, i) => `${i === 0 ? 'M' : 'L'}${x(point.ml).toFixed(1)} ${y(of(point)).toFixed(1)}`)
+      .join('')
+  const step = niceStep(most)
+  const inner = stepOf(most)
+  const move = (ml: number) => {
+    onChange?.(Math.min(most, Math.max(ceilTo(leastML, inner), Math.round(ml / inner) * inner)))
+  }
+  const follow = (clientX: number) => {
+    const box = drawing.current?.getBoundingClientRect()
+    if (box) move(((clientX - box.left - LEFT) / (width - LEFT - AFTER)) * most)
+  }
+  const middle = points[Math.floor(points.length / 2)]
+  const stays = staysDissolvedML !== null && staysDissolvedML < most ? staysDissolvedML : null
+  return (
+    <div ref={frame}>
+      <svg
+        ref={drawing}
+        width={width}
+        height={HEIGHT}
+        className="tradeoff"
+        style={onChange ? { touchAction: 'none', cursor: 'ew-resize' } : undefined}
+        onPointerDown={(event) => {
+          if (!onChange) return
+          event.currentTarget.setPointerCapture(event.pointerId)
+          follow(event.clientX)
+        }}
+        onPointerMove={(event) => {
+          if (onChange && event.currentTarget.hasPointerCapture(event.pointerId)) follow(event.clientX)
+        }}
+      >
+        <rect
+          x={LEFT}
+          y={TOP}
+          width={x(leastML) - LEFT}
+          height={BOTTOM - TOP}
+          fill="var(--hair)"
+          opacity="0.45"
+        />
+        {x(leastML) - LEFT > 62 && (
+          <text x={(LEFT + x(leastML)) / 2} y={(TOP + BOTTOM) / 2} textAnchor="middle" className="tiny">
+            will not dissolve
+          </text>
+        )}
+        {[floor, ...ticksOf(floor)].map((percent) => (
+          <text key={percent} x={LEFT - 7} y={y(percent) + 4} textAnchor="end" className="tiny">
+            {percent}
+          </text>
+        ))}
+        {Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step).map((ml) => (
+          <g key={ml}>
+            <path d={`M${x(ml)} ${BOTTOM}v5`} stroke="var(--ink)" />
+            <text x={x(ml)} y={BOTTOM + 18} textAnchor="middle" className="tiny">
+              {fixed(ml, step < 1 ? (step < 0.1 ? 2 : 1) : 0)}
+            </text>
+          </g>
+        ))}
+        <path
+          d={`M${LEFT} ${TOP}V${BOTTOM}H${width - AFTER}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.2"
+        />
+        {stays !== null && (
+          <>
+            <path d={`M${x(stays)} ${TOP}V${BOTTOM}`} stroke="var(--ice)" strokeDasharray="2 3" />
+            <text
+              x={x(stays) + (x(stays) > width - 190 ? -8 : 8)}
+              y={BOTTOM - 8}
+              textAnchor={x(stays) > width - 190 ? 'end' : 'start'}
+              className="tiny"
+              fill="var(--ice)"
+              style={{ fill: 'var(--ice)' }}
+            >
+              {impurity} just stays dissolved
+            </text>
+          </>
+        )}
+        <path d={path((point) => point.recoveryPercent)} fill="none" stroke="var(--ink)" strokeWidth="2.2" />
+        <path d={path((point) => point.purityPercent)} fill="none" stroke="var(--teal)" strokeWidth="2.2" />
+        {middle && (
+          <>
+            <text
+              x={width - AFTER - 2}
+              y={labelY(points, 'recoveryPercent', y)}
+              textAnchor="end"
+              className="on-line"
+            >
+              {product} recovered, %
+            </text>
+            <text
+              x={width - AFTER - 2}
+              y={y(points[points.length - 1]?.purityPercent ?? 100) - 8}
+              textAnchor="end"
+              className="on-line"
+              style={{ fill: 'var(--teal)' }}
+            >
+              purity of crystals at best, %
+            </text>
+          </>
+        )}
+        <path d={`M${x(volumeML)} ${TOP - 4}V${BOTTOM}`} stroke="var(--teal)" strokeWidth="2" />
+        <g
+          role={onChange ? 'slider' : undefined}
+          tabIndex={onChange ? 0 : undefined}
+          aria-label={onChange ? 'volume to use' : undefined}
+          aria-valuemin={leastML}
+          aria-valuemax={most}
+          aria-valuenow={volumeML}
+          aria-valuetext={`${fixed(volumeML, 1)} mL`}
+          onKeyDown={(event) => {
+            const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[
+              event.key
+            ]
+            if (by === undefined) return
+            event.preventDefault()
+            move(volumeML + by * inner)
+          }}
+        >
+          <rect x={x(volumeML) - 26} y={TOP - 24} width="52" height="21" rx="3" fill="var(--teal)" />
+          <text x={x(volumeML)} y={TOP - 9} textAnchor="middle" className="handle">
+            {fixed(volumeML, volumeML < 1 ? 2 : 1)} mL
+          </text>
+        </g>
+        <text x={width - AFTER} y={HEIGHT - 4} textAnchor="end" className="tiny">
+          hot solvent in all, mL
+        </text>
+      </svg>
+    </div>
+  )
+}
+
+function ticksOf(floor: number): number[] {
+  const step = 100 - floor > 40 ? 20 : 100 - floor > 20 ? 10 : 5
+  const ticks: number[] = []
+  for (let percent = floor + step; percent <= 100; percent += step) ticks.push(percent)
+  return ticks
+}
+
+function labelY(points: readonly Point[], key: 'recoveryPercent', y: (percent: number) => number): number {
+  const last = points[points.length - 1]
+  return y(last?.[key] ?? 100) + (last && last.recoveryPercent < last.purityPercent ? 18 : -8)
+}
+
+function niceStep(most: number): number {
+  const base = 10 ** Math.floor(Math.log10(most / 4))
+  return ([1, 2, 2.5, 5, 10].find((one) => one * base * 5 >= most) ?? 10) * base
+}
+/** Steps a drag moves in: what a measuring cylinder shows. */
+function stepOf(most: number): number {
+  if (most < 1) return 0.02
+  return most < 5 ? 0.1 : most < 60 ? 0.5 : 5
+}
+function ceilTo(ml: number, step: number): number {
+  return Math.ceil(ml / step - 1e-9) * step
+}
