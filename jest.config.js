@@ -18,4 +18,5 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
   testTimeout: 60_000,
+  maxWorkers: 2,
 }

@@ -2,6 +2,7 @@ import { firstScreenKB } from '../scripts/build-parts.mjs'
 import { PROJECT } from '../server/src/paths'
 import { measureFold } from './fold'
 import { measurePosting } from './posting'
+import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
 
@@ -9,6 +10,7 @@ const rows: Row[] = []
 rows.push(...(await measurePosting()))
 rows.push(...(await measureStart()))
 rows.push(...measureFold())
+rows.push(...measureShelf())
 rows.push({
   what: 'first screen, gzipped JavaScript',
   ours: `${firstScreenKB(PROJECT).toFixed(0)} kB`,

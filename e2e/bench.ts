@@ -89,6 +89,22 @@ export class Bench {
     throw new Error('It did not come to that.')
   }
 
+  /** Lets the simulated balance come to rest, and gives what it shows. */
+  async settleBalance(): Promise<string> {
+    for (let waited = 0; waited < 120; waited += 6) {
+      const response = await fetch(`${this.url}/api/balance/advance`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ seconds: 6 }),
+      })
+      const { reading } = (await response.json()) as {
+        reading: { stable: boolean; display: { text: string } }
+      }
+      if (reading.stable) return reading.display.text
+    }
+    throw new Error('The balance did not come to rest.')
+  }
+
   async entries(): Promise<
     { seq: number; entry: { id: string; kind: string; body: Record<string, unknown> } }[]
   > {

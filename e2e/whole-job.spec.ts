@@ -4,6 +4,7 @@ import { cell, expect, station, temperature, test } from './bench'
 const CRUDE = '2.415'
 const EMPTY = '28.1034'
 const LOADED = '29.9481'
+const RESIDUE = '0.4021'
 const ASSAY = 88
 const PRODUCT = [
   ['20', '1.9'],
@@ -39,6 +40,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await page.getByLabel('benzil in it, %').fill(String(ASSAY))
   await page.getByLabel('impurity, if known').fill('benzoin')
   await page.getByLabel('solvent', { exact: true }).selectOption('ethanol-95')
+  await page.getByRole('button', { name: 'Solubility', exact: true }).click()
   for (const [legend, points] of [
     ['benzil in ethanol 95%', PRODUCT],
     ['benzoin in ethanol 95%', IMPURITY],
@@ -60,7 +62,17 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   })
   await expect(planned).toBeVisible()
   await expect(page.getByText(`${(crudeG * 0.88 - liquorG).toFixed(2)} g`, { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'How much', exact: true }).click()
   await expect(page.getByText('Ethanol 95% is flammable')).toBeVisible()
+  // The mark is dragged and everything follows; the field takes the proposed volume back.
+  const mark = page.getByRole('slider', { name: 'volume to use' })
+  await mark.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(
+    page.getByRole('heading', { name: new RegExp(`then ${(useML + 0.5).toFixed(1)} mL`) }),
+  ).toBeVisible()
+  await page.getByLabel('volume to use, mL').fill('')
+  await expect(planned).toBeVisible()
   await page.getByRole('button', { name: 'Fix this plan' }).click()
   await page.getByRole('link', { name: 'Go on to dissolve' }).click()
 
@@ -114,6 +126,20 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await weigh.getByLabel('empty vessel, g').fill(EMPTY)
   await weigh.getByLabel('loaded vessel, g').fill(LOADED)
   await weigh.getByRole('button', { name: 'Record 1.8447 g' }).click()
+
+  // Account: the liquor is evaporated in a weighed beaker, and the balance of masses closes.
+  await page.getByRole('link', { name: 'Where did the rest go?' }).click()
+  await expect(page.getByText('the balance stays open')).toBeVisible()
+  await page.getByRole('button', { name: 'Weigh the residue' }).click()
+  const residue = page.getByRole('form', { name: 'Weigh the residue' })
+  await residue.getByLabel('net mass of the residue, g').fill(RESIDUE)
+  await residue.getByRole('button', { name: `Record ${RESIDUE} g` }).click()
+  const closure = (100 * (Number(LOADED) - Number(EMPTY) + Number(RESIDUE))) / crudeG
+  await expect(page.getByText(`${closure.toFixed(1)} %`, { exact: true })).toBeVisible()
+  await expect(page.getByText('it is never all impurity')).toBeVisible()
+  await page.getByLabel('in your own words, for the page').fill('A rim stayed on the paper.')
+  await page.getByRole('form', { name: 'In your own words' }).getByRole('button').click()
+  await page.getByRole('button', { name: 'Dry and weigh', exact: true }).click()
   await page.getByRole('link', { name: 'Go on to melt' }).click()
 
   // Melt: both samples, watched by reading, marking, and letting time pass.
@@ -163,6 +189,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   const expanded = 2 * percent * relative
   await expect(page.getByTestId('crude-mass')).toHaveText(`${CRUDE} g`)
   await expect(page.getByTestId('product-mass')).toHaveText('1.8447 g')
+  await expect(page.getByText('“A rim stayed on the paper.”')).toBeVisible()
   await expect(page.getByTestId('recovery')).toHaveText(`${percent.toFixed(2)} ± ${expanded.toFixed(2)} %`)
   const ladder = page.getByRole('img', { name: /^Crude: / })
   await expect(ladder).toHaveAccessibleName(

@@ -281,6 +281,8 @@ tick(benzilPrep, 'dissolve-in-portions', minutesAgo(219))
 const slip = pour(benzilPrep, '73', 'dilute', minutesAgo(218))
 write('struck', benzilPrep, minutesAgo(217.6), { target: slip, reason: 'typed 73 for 7.3' })
 pour(benzilPrep, '7.3', 'dilute', minutesAgo(217.6))
+pour(benzilPrep, '0.5', 'dilute', minutesAgo(217.4))
+write('solvent removed', benzilPrep, minutesAgo(217.1), { volume: reading('0.5') })
 tick(benzilPrep, 'dilute-hot', minutesAgo(217))
 tick(benzilPrep, 'off-the-heat', minutesAgo(215))
 write('timer started', benzilPrep, minutesAgo(215), { timer: 'cool', minutes: 15 })
@@ -467,7 +469,7 @@ function melt(id: MeltId, at: number): void {
   write('run ended', id, start + state.sample * 1000, { run, atS: state.sample }, 'recorder')
 }
 
-// ── adipic acid in a centrifuge tube, in the ice ────────────────────────────────────────────────
+// ── adipic acid in a centrifuge tube, spinning ──────────────────────────────────────────────────
 const adipicPrep = subject<PrepId>(11)
 const adipicCrude = subject<SampleId>(12)
 const adipicProduct = subject<SampleId>(13)
@@ -536,19 +538,27 @@ write('solvent added', adipicPrep, minutesAgo(28), {
 })
 tick(adipicPrep, 'top-up-hot', minutesAgo(27.5))
 write('timer started', adipicPrep, minutesAgo(27), { timer: 'cool', minutes: 10 })
-write('rescue tried', adipicPrep, minutesAgo(12), {
+write('rescue tried', adipicPrep, minutesAgo(16), {
   station: 'crystallize',
   rescue: 'nothing-comes',
   remedy: 'scratch',
   helped: 'helped',
 })
-write('temperature read', adipicPrep, minutesAgo(8), { temperature: reading('23') })
-tick(adipicPrep, 'cool-undisturbed', minutesAgo(7))
-write('observed', adipicPrep, minutesAgo(6.5), {
+write('temperature read', adipicPrep, minutesAgo(12), { temperature: reading('23') })
+tick(adipicPrep, 'cool-undisturbed', minutesAgo(11.5))
+write('observed', adipicPrep, minutesAgo(11.2), {
   station: 'crystallize',
   text: 'Small colourless plates on the wall and below.',
 })
-write('timer started', adipicPrep, minutesAgo(2), { timer: 'ice', minutes: 5 })
+write('timer started', adipicPrep, minutesAgo(11), { timer: 'ice', minutes: 5 })
+tick(adipicPrep, 'into-ice', minutesAgo(5))
+write('balanced', adipicPrep, minutesAgo(2), {
+  step: 'balance-partner',
+  tube: reading('7.412'),
+  partner: reading('7.380'),
+})
+tick(adipicPrep, 'balance-partner', minutesAgo(1.9))
+write('timer started', adipicPrep, minutesAgo(1.5), { timer: 'spin', minutes: 3 })
 
 const folder = join(import.meta.dirname, '..', 'core', 'golden')
 mkdirSync(folder, { recursive: true })

@@ -87,6 +87,9 @@ describe('the golden ledger', () => {
       [at(2, 'first liquid'), at(2, 'all liquid')],
     ])
   })
+  test('holds every kind of entry there is', () => {
+    expect(new Set(golden.entries.map(({ kind }) => kind))).toEqual(new Set(Object.keys(KINDS)))
+  })
   test('passes the schemas, every line', () => {
     expect(golden.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])
   })

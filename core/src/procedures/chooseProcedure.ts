@@ -60,5 +60,5 @@ function judge(
       because: `${grams} is little for it (${procedure.suits}): glass and paper keep a larger share.`,
     }
   if (crudeG > to) return { fit: 'possible', because: `${grams} is much for it (${procedure.suits}).` }
-  return { fit: 'proposed', because: `${grams} of crude: ${procedure.suits}.` }
+  return { fit: 'proposed', because: `${grams} of crude; it suits ${procedure.suits}.` }
 }

@@ -213,6 +213,9 @@ test('rescues are there for each bench station, each with a remedy', () => {
   expect(new Set(RESCUES.map(({ id }) => id)).size).toBe(RESCUES.length)
   expect(RESCUES.every(({ remedies }) => remedies.length > 1)).toBe(true)
   expect(rescuesAt('crystallize').map(({ id }) => id)).toContain('oil')
+  const collecting = (how: Procedure['collect']) => rescuesAt('collect', how).map(({ id }) => id)
+  expect(collecting('Craig tube')).not.toContain('through-the-paper')
+  expect(collecting('small funnel')).not.toContain('tube-broke')
 })
 
 test('a centrifuge partner is told by mass', () => {

@@ -1,4 +1,5 @@
 import type { Station } from '../notebook/stations'
+import type { Procedure } from './procedure'
 
 export interface Remedy {
   readonly id: string
@@ -9,6 +10,8 @@ export interface Rescue {
   readonly id: string
   readonly title: string
   readonly at: readonly Station[]
+  /** Ways of collecting it can happen in; any when not said. */
+  readonly collect?: readonly Procedure['collect'][]
   readonly why: string
   /** In the order to try them. */
   readonly remedies: readonly Remedy[]
@@ -163,6 +166,7 @@ export const RESCUES: readonly Rescue[] = [
     id: 'through-the-paper',
     title: 'Crystals go through the paper',
     at: ['collect'],
+    collect: ['large funnel', 'small funnel'],
     why: 'The paper lay dry, folded or off centre, or the crystals are very fine.',
     remedies: [
       { id: 'stop-suction', text: 'Break the suction. The liquor is not lost.' },
@@ -176,6 +180,7 @@ export const RESCUES: readonly Rescue[] = [
     id: 'stays-in-the-flask',
     title: 'Crystals stay in the flask',
     at: ['collect'],
+    collect: ['large funnel', 'small funnel'],
     why: 'They cling to the glass.',
     remedies: [
       { id: 'own-liquor', text: 'Swirl them out with the cold mother liquor, more than once.' },
@@ -197,6 +202,7 @@ export const RESCUES: readonly Rescue[] = [
     id: 'tube-broke',
     title: 'A tube broke in the centrifuge',
     at: ['collect'],
+    collect: ['Craig tube', 'centrifuge tube'],
     why: 'It was cracked, or unbalanced.',
     remedies: [
       { id: 'let-it-stop', text: 'Switch off and leave the lid shut until it stands still.' },
@@ -220,7 +226,11 @@ export const RESCUES: readonly Rescue[] = [
   },
 ]
 
-/** Rescues for one station, in the order they are likely there. */
-export function rescuesAt(station: Station): readonly Rescue[] {
-  return RESCUES.filter((rescue) => rescue.at.includes(station))
+/** Rescues for one station and way of collecting, in the order they are likely there. */
+export function rescuesAt(station: Station, collect: Procedure['collect'] | null = null): readonly Rescue[] {
+  return RESCUES.filter(
+    (rescue) =>
+      rescue.at.includes(station) &&
+      (collect === null || !rescue.collect || rescue.collect.includes(collect)),
+  )
 }

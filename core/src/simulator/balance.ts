@@ -27,7 +27,7 @@ export interface BalanceState {
 }
 export interface BalanceReading {
   readonly display: Reading
-  /** The same digits three times running: the reading may be taken. */
+  /** The last readings lie within one step of the readability: the reading may be taken. */
   readonly stable: boolean
   readonly overloaded: boolean
 }
@@ -82,9 +82,14 @@ function readingOf({ shown, character, loadG }: BalanceState): BalanceReading {
   const text = shown[shown.length - 1] ?? rounded(0, character.readabilityG)
   return {
     display: { text, value: Number(text) },
-    stable: shown.length === STABLE_AFTER && shown.every((one) => one === text),
+    stable: shown.length === STABLE_AFTER && spreadOf(shown) <= 1.5 * character.readabilityG,
     overloaded: loadG > character.maxG,
   }
+}
+
+function spreadOf(shown: readonly string[]): number {
+  const values = shown.map(Number)
+  return Math.max(...values) - Math.min(...values)
 }
 
 function rounded(g: number, readabilityG: number): string {

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
-import type { Compound, Shelf, ShelfReport, ShelfVersion } from '@ivory-crystal/core'
+import type { Compound, Shelf, ShelfReport, ShelfVersion, Solvent } from '@ivory-crystal/core'
 import { shelfRefusal, type OwnSort } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
@@ -149,7 +149,7 @@ async function readShelf(db: Database): Promise<Shelf> {
     rows.filter((row) => row.sort === sort).map((row) => row.body as T)
   return {
     compounds: of<Compound>('compound').sort((p, q) => p.name.localeCompare(q.name)),
-    solvents: of('solvent'),
+    solvents: of<Solvent>('solvent').sort((p, q) => p.name.localeCompare(q.name)),
     solubilities: of('solubility'),
     instruments: of('instrument'),
     houseRules: of('house rules'),

@@ -66,7 +66,7 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
         <text x={width} y={TOP - 12} textAnchor="end" className="tiny">
           predicted, g
         </text>
-        {placed.map(({ row, g, y, height }, i) => {
+        {placed.map(({ row, y, height }, i) => {
           const tone = TONES[row.part]
           const leftTop = Math.min(y, TOP + crudeG * perG)
           const leftBottom = Math.min(y + height, TOP + crudeG * perG)
@@ -97,21 +97,17 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
                 <tspan dx="10" fontWeight="400">
                   {row.name}
                 </tspan>
-                {row.beyondWeighing && row.part !== 'unaccounted' && (
-                  <tspan dx="8" fontSize="12.5" fontWeight="400" fill="var(--ember)">
-                    more apart than weighing explains
-                  </tspan>
-                )}
               </text>
-              <text x={textX} y={labelY + 16} className="tiny">
-                {clip(row.why, (width - textX) / 6.3)}
+              <text
+                x={textX}
+                y={labelY + 16}
+                className="tiny"
+                style={isLarge(row, crudeG) ? { fill: 'var(--ember)' } : undefined}
+              >
+                {remarkOn(row)}
               </text>
               <text x={width} y={labelY} textAnchor="end" fontSize="15" fill="var(--ink-2)">
-                {row.predictedG === null
-                  ? '–'
-                  : row.found || g === 0
-                    ? fixed(row.predictedG, 3)
-                    : fixed(row.predictedG, 3)}
+                {row.predictedG === null ? '–' : fixed(row.predictedG, 3)}
               </text>
             </g>
           )
@@ -121,8 +117,21 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
   )
 }
 
-function clip(text: string, most: number): string {
-  return text.length > most ? `${text.slice(0, Math.max(8, most - 1)).trimEnd()}…` : text
+/** A difference worth the eye: beyond the weighing, and more than a fiftieth of the crude. */
+function isLarge(row: AccountRow, crudeG: number): boolean {
+  const apart = (row.found?.value ?? 0) - (row.predictedG ?? 0)
+  return row.beyondWeighing && Math.abs(apart) > crudeG / 50
+}
+
+/** Whether prediction and finding differ by more than two weighings can. */
+function remarkOn(row: AccountRow): string {
+  if (row.part === 'unaccounted') return row.why
+  if (!row.found) return 'not weighed; drawn as predicted'
+  if (row.predictedG === null) return row.why
+  const apart = row.found.value - row.predictedG
+  return row.beyondWeighing
+    ? `${fixed(Math.abs(apart), 3)} g ${apart < 0 ? 'less' : 'more'} than predicted, beyond what weighing explains`
+    : 'as predicted, within the weighing'
 }
 
 /** Labels kept apart, in their order, inside the drawing. */

@@ -39,7 +39,7 @@ export function SolubilityChart({
     const values = drawn.flatMap(({ between, beyond, dots }) =>
       [...between, ...beyond, ...dots].map(({ y }) => y),
     )
-    const most = Math.max(1, ...values)
+    const axis = axisTo(Math.max(0.01, ...values))
     return {
       ...plainChart(),
       colors: tones,
@@ -80,17 +80,18 @@ export function SolubilityChart({
         type: 'numeric',
         min: fromC,
         max: toC,
-        tickAmount: 6,
+        tickAmount: Math.max(2, Math.round((toC - fromC) / 20)),
         title: plainAxis('temperature, °C').title,
         labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
       },
       yaxis: {
         logarithmic,
-        ...(logarithmic ? {} : { min: 0, max: niceMost(most), tickAmount: 5 }),
+        ...(logarithmic ? {} : { min: 0, max: axis.max, tickAmount: axis.ticks }),
         title: plainAxis('g per 100 mL').title,
         labels: {
           ...plainAxis('').labels,
-          formatter: (value) => (value >= 10 || value === 0 ? value.toFixed(0) : value.toPrecision(1)),
+          formatter: (value) =>
+            value >= 10 || value === 0 ? value.toFixed(0) : String(Number(value.toPrecision(2))),
         },
       },
     }
@@ -140,7 +141,10 @@ function linesOf(curve: SolubilityCurve, fromC: number, toC: number) {
   }
 }
 
-function niceMost(value: number): number {
-  const base = 10 ** Math.floor(Math.log10(value))
-  return ([1, 2, 2.5, 5, 10].find((one) => one * base >= value) ?? 10) * base
+/** An axis from 0 in steps that read well. */
+function axisTo(most: number): { readonly max: number; readonly ticks: number } {
+  const base = 10 ** Math.floor(Math.log10(most / 4))
+  const step = ([1, 2, 2.5, 5, 10].find((one) => one * base * 5 >= most) ?? 10) * base
+  const ticks = Math.ceil(most / step - 1e-9)
+  return { max: ticks * step, ticks }
 }

@@ -61,6 +61,8 @@ export function TradeoffChart({
     if (box) move(((clientX - box.left - LEFT) / (width - LEFT - AFTER)) * most)
   }
   const middle = points[Math.floor(points.length / 2)]
+  // The label keeps clear of the mark, and of the edge.
+  const staysLeft = staysDissolvedML !== null && volumeML >= staysDissolvedML
   const stays = staysDissolvedML !== null && staysDissolvedML < most ? staysDissolvedML : null
   return (
     <div ref={frame}>
@@ -115,11 +117,10 @@ export function TradeoffChart({
           <>
             <path d={`M${x(stays)} ${TOP}V${BOTTOM}`} stroke="var(--ice)" strokeDasharray="2 3" />
             <text
-              x={x(stays) + (x(stays) > width - 190 ? -8 : 8)}
+              x={x(stays) + (staysLeft ? -8 : 8)}
               y={BOTTOM - 8}
-              textAnchor={x(stays) > width - 190 ? 'end' : 'start'}
+              textAnchor={staysLeft ? 'end' : 'start'}
               className="tiny"
-              fill="var(--ice)"
               style={{ fill: 'var(--ice)' }}
             >
               {impurity} just stays dissolved

@@ -6,6 +6,7 @@ import { attempt } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
 import type { PlannedTube } from '../melt-planned/kind'
+import type { SampleRole } from '../sample-named/kind'
 import { readingsOf, type MeltFacts } from './melt'
 import type { PrepFacts } from './prep'
 
@@ -28,6 +29,9 @@ export function eutecticOf(prep: PrepFacts): EutecticLine | null {
   }
 }
 
+/** Samples that hold enough impurity to begin melting at the eutectic. */
+const IMPURE: readonly SampleRole[] = ['crude', 'second crop', 'residue']
+
 /**
  * A ramp for tubes of this prep on this block: over the literature range, begun early enough for a crude whose
  * impurity is known.
@@ -42,8 +46,8 @@ export function planMelt(
   conventions: Conventions,
 ): Result<{ readonly input: RampInput; readonly plan: RampPlan }> {
   const { compound } = prep.opened.body
-  const crude = prep.samples.find((sample) => sample.role === 'crude')
-  const line = tubes.some((tube) => tube.sample === crude?.id) ? eutecticOf(prep) : null
+  const impure = prep.samples.filter(({ role }) => IMPURE.includes(role)).map(({ id }) => id)
+  const line = tubes.some((tube) => impure.includes(tube.sample)) ? eutecticOf(prep) : null
   const { ambientC, heatCPerMin, coolTimeConstantMin, rates, maxC } = character
   const input: RampInput = {
     apparatus: { ambientC, blockC, heatCPerMin, coolTimeConstantMin, rates, maxC },

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { type InstrumentState, meltOf } from '@ivory-crystal/core'
+import { type InstrumentState, meltOf, TEACHING_BALANCE } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { Figure } from '../../parts/Figure'
 import { Title } from '../../parts/Title'
@@ -40,7 +40,26 @@ export function Instruments() {
       {states?.map((state) => (
         <Block key={state.instrument.id} state={state} />
       ))}
+      {states && <Balance />}
     </>
+  )
+}
+
+/** The simulated balance: it is used where something is weighed. */
+function Balance() {
+  const balance = useNotebook((state) => state.balance)
+  return (
+    <section className="mt-4" aria-label="Balance">
+      <h2>
+        Teaching balance <span className="simulated">simulated</span>
+      </h2>
+      <p className="quiet mt-1">
+        Reads to {TEACHING_BALANCE.readabilityG} g, up to {TEACHING_BALANCE.maxG} g. It drifts, settles and
+        sends its reading on a key press, at Plan and Weigh of a prep. What is on its pan is worked out from
+        the prep’s plan.
+        {balance && ` It shows ${balance.reading.display.text} g, ${balance.load} on the pan.`}
+      </p>
+    </section>
   )
 }
 

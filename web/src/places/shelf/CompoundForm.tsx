@@ -73,6 +73,8 @@ export function CompoundForm({
       <div className="row-of flex-nowrap">
         <Field label="melts from, °C" value={of('meltLowC')} onChange={set('meltLowC')} />
         <Field label="to, °C" value={of('meltHighC')} onChange={set('meltHighC')} />
+      </div>
+      <div className="row-of">
         <Choice
           label="confidence"
           value={of('meltConfidence') as (typeof CONFIDENCES)[number]}

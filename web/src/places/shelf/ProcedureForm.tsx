@@ -76,13 +76,16 @@ export function ProcedureForm({
         <Field label="from, g" width={80} value={from} onChange={setFrom} />
         <Field label="to, g" width={80} value={to} onChange={setTo} />
       </div>
-      <p className="quiet mb-0">
-        In braces the app fills in amounts:{' '}
-        {Object.entries(AMOUNTS)
-          .map(([amount, meaning]) => `{${amount}} ${meaning}`)
-          .join(', ')}
-        .
-      </p>
+      <details className="quiet">
+        <summary>The app fills in amounts that stand in braces: which ones?</summary>
+        <ul className="mb-0">
+          {Object.entries(AMOUNTS).map(([amount, meaning]) => (
+            <li key={amount}>
+              {`{${amount}}`} {meaning}
+            </li>
+          ))}
+        </ul>
+      </details>
       <ol className="editor">
         {steps.map((step, i) => (
           <li key={step.id}>

@@ -37,10 +37,10 @@ export function Shelf() {
         />
         {sort !== 'procedures' && (
           <Form.Control
-            style={{ width: 250 }}
+            style={{ width: 270 }}
             type="search"
             aria-label="Search the shelf"
-            placeholder={sort === 'compounds' ? 'name, formula, or melting 90 to 100' : 'name'}
+            placeholder={sort === 'compounds' ? 'name, formula, or °C: 90 to 100' : 'name'}
             value={typed}
             onChange={(event) => {
               setTyped(event.target.value)

@@ -34,7 +34,7 @@ const COLUMNS: ColumnDef<Pair>[] = [
     header: 'points, °C: g per 100 mL',
     id: 'points',
     cell: ({ row: { original } }) =>
-      original.rows.map((row) => `${fixed(row.temperatureC, 0)}: ${row.gPer100ML}`).join('   '),
+      original.rows.map((row) => `${fixed(row.temperatureC, 0)}: ${row.gPer100ML}`).join(' · '),
   },
   {
     header: 'how sure',

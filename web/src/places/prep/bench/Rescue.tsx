@@ -20,7 +20,7 @@ export function Rescue({ prep, station }: { prep: PrepFacts; station: Station })
   useKey('r', () => {
     setOpen(true)
   })
-  const cards = rescuesAt(station)
+  const cards = rescuesAt(station, prep.plan?.body.procedure.collect ?? null)
   if (cards.length === 0) return null
   return (
     <div>

@@ -74,7 +74,9 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       {step.asks && (
         <div className="under">
           {step.asks === 'temperature' && !tick && isNext && <TemperatureForm prep={prep} />}
-          {step.asks === 'centrifuge partner' && <PartnerForm prep={prep} step={step.id} isOpen={!tick} />}
+          {step.asks === 'centrifuge partner' && (
+            <PartnerForm prep={prep} step={step.id} isOpen={isNext && !tick} />
+          )}
           {step.asks === 'liquor kept' && tick && <LiquorPanel prep={prep} />}
         </div>
       )}

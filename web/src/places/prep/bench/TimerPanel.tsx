@@ -5,11 +5,19 @@ import { strike, useNotebook } from '../../../state/notebook'
 import { useNow } from '../../../state/now'
 
 /** Timers are entries: they go on while the page is closed. */
-export function TimerPanel({ prep }: { prep: PrepFacts }) {
+export function TimerPanel({
+  prep,
+  only,
+}: {
+  prep: PrepFacts
+  /** Sorts to show; all when not said. */
+  only?: readonly Timer['timer'][]
+}) {
   const view = useNotebook((state) => state.view)
   const now = useNow(500)
   const timers = timersOf(view, prep.id, now).filter((timer) => timer.leftMs > -30 * 60_000)
   const wanted = (timer: Timer) =>
+    (only?.includes(timer.timer) ?? true) &&
     !prep.steps.some((step) => step.timer?.timer === timer.timer && prep.ticked.has(step.id))
   const shown = timers.filter(wanted)
   if (shown.length === 0) return null

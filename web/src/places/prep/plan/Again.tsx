@@ -20,7 +20,7 @@ export function Again({ planned, product }: { planned: Planned; product: string 
   const cycles = crystallizationCycles(input, SHOWN)
   const assumed = plan.impurityAssumedDissolved
   return (
-    <div className="columns halves">
+    <div className="stack">
       <section>
         <h3>
           Crystallizing again <Why of="cycles" />
@@ -108,6 +108,11 @@ function SecondCrop({ planned: { input, plan, pair }, product }: { planned: Plan
             {crop.value.impurityAssumedDissolved
               ? 'more, its purity not known'
               : `more, ${purity(crop.value.crystalMassFraction)} pure at best`}
+            {!crop.value.impurityAssumedDissolved && crop.value.crystalMassFraction < input.assay && (
+              <span className="quiet d-block">
+                less pure than the crude itself: evaporate less, or leave it
+              </span>
+            )}
           </p>
         )}
       </div>

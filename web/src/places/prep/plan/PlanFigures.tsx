@@ -65,7 +65,7 @@ export function PlanFigures({
           {grams(plan.gritG)} g
         </Figure>
       )}
-      <Figure name={glass.collector} {...(glass.trouble ? { why: glass.trouble } : {})}>
+      <Figure name="Glassware" why={glass.trouble ?? glass.collector}>
         {glass.vessel ?? 'none that fits'}
       </Figure>
       {solvent.boilingPointC !== null && (

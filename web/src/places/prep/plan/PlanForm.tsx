@@ -14,6 +14,7 @@ import {
   massOf,
   type PrepFacts,
   rangesOf,
+  rankSolvents,
   renderSteps,
   renderWaste,
   sampleOf,
@@ -27,7 +28,10 @@ import { SolventColumn } from '../../../signature/SolventColumn'
 import { useNotebook, write } from '../../../state/notebook'
 import { Again } from './Again'
 import {
+  candidatesOf,
   outcomeOf,
+  ruleFields,
+  rulesOf,
   shelfPoints,
   solventsFor,
   typedPoints,
@@ -65,7 +69,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const view = useNotebook((state) => state.view)
   const solvents = useMemo(() => solventsFor(shelf, compound), [shelf, compound])
   const { register, control, setValue } = useForm<Draft>({
-    defaultValues: startingDraft(prep, shelf, solvents[0]?.solvent),
+    defaultValues: startingDraft(prep, shelf, crudeText),
   })
   const [touched, setTouched] = useState(prep.plan !== null)
   const [params, setParams] = useSearchParams()
@@ -80,11 +84,14 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const solvent = shelf.solvents.find((one) => one.id === draft.solvent)
   const second = shelf.solvents.find((one) => one.id === draft.second) ?? null
   const impurity = shelf.compounds.find((one) => one.name === draft.impurity) ?? null
-  const conventions = shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES
+  const rules = rulesOf(draft, shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES)
+  const conventions = typeof rules === 'string' ? null : rules
   const tab = TABS.find((one) => one === params.get('show')) ?? 'How much'
   const crudeOnsetC = latestRange(rangesOf(view, prep.id), 'crude')?.onset.value
   const batch =
-    planned && solvent ? batchOf(draft, planned, { compound, impurity, solvent, conventions }) : null
+    planned && solvent && conventions
+      ? batchOf(draft, planned, { compound, impurity, solvent, conventions })
+      : null
   const steps = batch && planned ? renderSteps(planned.procedure, batch) : []
 
   const set = (change: Partial<Draft>) => {
@@ -130,10 +137,11 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
         <h2>
           {crudeText} g of crude {compound.name}
         </h2>
-        <div className="row-of align-items-start mt-2">
+        <div className="plan-inputs mt-2">
           <div>
             <NumberField
               label={`${compound.name} in it, %`}
+              className=""
               field={register('assayPercent')}
               error={errors.assayPercent as never}
               help="by mass, estimated"
@@ -176,7 +184,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
                 : 'a name from the shelf'}
             </div>
           </div>
-          <div className="solvent-field">
+          <div>
             <Form.Label htmlFor="solvent">solvent</Form.Label>
             <Form.Select
               id="solvent"
@@ -185,17 +193,22 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
                 set(withSolvent(shelf, compound, impurity, event.target.value))
               }}
             >
-              {solvents.map(({ solvent: one, known }) => (
-                <option key={one.id} value={one.id}>
-                  {one.name}
-                  {known ? ' (points on the shelf)' : ''}
-                </option>
+              {[true, false].map((known) => (
+                <optgroup key={String(known)} label={known ? 'points on the shelf' : 'nothing known'}>
+                  {solvents
+                    .filter((one) => one.known === known)
+                    .map(({ solvent: one }) => (
+                      <option key={one.id} value={one.id}>
+                        {one.name}
+                      </option>
+                    ))}
+                </optgroup>
               ))}
             </Form.Select>
             <SecondSolvent
               shelf={shelf}
               chosen={draft.second}
-              error={errorAt('second')}
+              error={errorAt('second') ?? errorAt('secondPoints')}
               onChoose={(id) => {
                 set({ second: id, secondPoints: id ? typedPoints(shelfPoints(shelf, compound.id, id)) : [] })
               }}
@@ -254,7 +267,6 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
             impurity={impurity}
             solvent={solvent}
             second={second}
-            remarks={planned?.remarks ?? []}
             errorAt={errorAt}
             onPoints={(field, points) => {
               setTouched(true)
@@ -268,6 +280,8 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               planned={planned}
               draft={draft}
               steps={steps}
+              ruleTrouble={typeof rules === 'string' ? rules : null}
+              onRules={set}
               onProcedure={(id) => {
                 setValue('procedure', id)
               }}
@@ -315,7 +329,17 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
             />
             <p className="quiet mt-2 mb-0">
               {planned.procedure.name}.{' '}
-              {planned.choices.find(({ procedure }) => procedure === planned.procedure)?.because}
+              {planned.choices.find(({ procedure }) => procedure === planned.procedure)?.because}{' '}
+              <Button
+                variant="link"
+                size="sm"
+                className="py-0"
+                onClick={() => {
+                  show('Procedure')
+                }}
+              >
+                steps
+              </Button>
             </p>
           </>
         ) : (
@@ -467,7 +491,8 @@ function fieldErrors(errorAt: (field: DraftField) => string | null): FieldErrors
   )
 }
 
-function startingDraft(prep: PrepFacts, shelf: Shelf, solvent: Solvent | undefined): Draft {
+/** The plan as it was, or the solvent that promises most for a crude nothing more is known of. */
+function startingDraft(prep: PrepFacts, shelf: Shelf, crudeText: string): Draft {
   const { compound } = prep.opened.body
   const before = prep.plan?.body
   const typed = (points: readonly (readonly [number, number])[] = []) =>
@@ -490,8 +515,14 @@ function startingDraft(prep: PrepFacts, shelf: Shelf, solvent: Solvent | undefin
       amount: before.amount,
       inserts: before.inserts,
       procedure: before.procedure.id,
+      ...ruleFields(before.conventions),
     }
+  const [best] = rankSolvents(
+    { compound, impurity: null, crudeG: Number(crudeText) || 1, assay: 0.9 },
+    candidatesOf(shelf, compound, null),
+  )
   return {
+    ...ruleFields(shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES),
     assayPercent: '90',
     impurity: '',
     hotC: '',
@@ -506,7 +537,7 @@ function startingDraft(prep: PrepFacts, shelf: Shelf, solvent: Solvent | undefin
     product: [],
     impurityPoints: [],
     solvent: '',
-    ...(solvent ? withSolvent(shelf, compound, null, solvent.id) : {}),
+    ...(best ? withSolvent(shelf, compound, null, best.solvent.id) : {}),
   }
 }
 

@@ -26,6 +26,12 @@ export function PointsField({
   return (
     <fieldset>
       <legend className="form-label mb-1">{legend}</legend>
+      {points.length > 0 && (
+        <div className="d-flex gap-2 quiet" aria-hidden>
+          <span style={{ width: 70 }}>°C</span>
+          <span>g per 100 mL</span>
+        </div>
+      )}
       {points.map((point, i) => (
         <div key={i} className="d-flex gap-2 align-items-center mb-1">
           <Form.Control
@@ -38,10 +44,9 @@ export function PointsField({
               set(i, { temperature: event.target.value })
             }}
           />
-          <span className="quiet">°C</span>
           <Form.Control
             size="sm"
-            style={{ width: 84 }}
+            style={{ width: 92 }}
             inputMode="decimal"
             aria-label={`${legend}, point ${i + 1}: g per 100 mL`}
             value={point.solubility}
@@ -49,10 +54,10 @@ export function PointsField({
               set(i, { solubility: event.target.value })
             }}
           />
-          <span className="quiet">g/100 mL</span>
           <Button
             variant="link"
             size="sm"
+            className="text-nowrap"
             aria-label={`Take out point ${i + 1} of ${legend}`}
             onClick={() => {
               onChange(points.filter((_, j) => j !== i))

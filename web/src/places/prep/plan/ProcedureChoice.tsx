@@ -9,12 +9,16 @@ export function ProcedureChoice({
   planned,
   draft,
   steps,
+  ruleTrouble,
   onProcedure,
   onInserts,
+  onRules,
 }: {
   planned: Planned
   draft: Draft
   steps: readonly Step[]
+  ruleTrouble: string | null
+  onRules: (change: Partial<Draft>) => void
   onProcedure: (id: string) => void
   onInserts: (inserts: readonly Insert[]) => void
 }) {
@@ -68,6 +72,7 @@ export function ProcedureChoice({
           />
         ))}
       </fieldset>
+      <Rules draft={draft} trouble={ruleTrouble} onRules={onRules} />
       <p className="mt-3 mb-1">
         <b>{glass.vessel ? capital(glass.vessel) : 'No common vessel'}</b>, {glass.collector}.{' '}
         <Link to={`/n/${notebook ?? ''}/shelf?show=procedures&copy=${procedure.id}`}>
@@ -76,6 +81,76 @@ export function ProcedureChoice({
       </p>
       <StepList steps={steps} />
     </>
+  )
+}
+
+/** The two house rules that change this procedure: how dry, and where boiling stones go. */
+function Rules({
+  draft,
+  trouble,
+  onRules,
+}: {
+  draft: Draft
+  trouble: string | null
+  onRules: (change: Partial<Draft>) => void
+}) {
+  return (
+    <fieldset className="mt-3">
+      <legend className="form-label">house rules, for this prep</legend>
+      <div className="row-of align-items-center">
+        <Form.Select
+          aria-label="how dry"
+          className="w-auto"
+          value={draft.dryRule}
+          onChange={(event) => {
+            onRules({ dryRule: event.target.value as Draft['dryRule'] })
+          }}
+        >
+          <option value="minutes of air">dried for a time in air</option>
+          <option value="constant mass">dried to constant mass</option>
+        </Form.Select>
+        <Form.Control
+          aria-label="drying time, min"
+          inputMode="decimal"
+          style={{ width: 74 }}
+          value={draft.dryMin}
+          onChange={(event) => {
+            onRules({ dryMin: event.target.value })
+          }}
+        />
+        <span className="quiet">
+          min{draft.dryRule === 'constant mass' ? ' between weighings, within' : ''}
+        </span>
+        {draft.dryRule === 'constant mass' && (
+          <>
+            <Form.Control
+              aria-label="constant mass within, g"
+              inputMode="decimal"
+              style={{ width: 88 }}
+              value={draft.toleranceG}
+              onChange={(event) => {
+                onRules({ toleranceG: event.target.value })
+              }}
+            />
+            <span className="quiet">g</span>
+          </>
+        )}
+        <Form.Check
+          type="checkbox"
+          id="stones-in-both"
+          label="boiling stone in the sample flask too"
+          checked={draft.stones === 'in both flasks'}
+          onChange={(event) => {
+            onRules({ stones: event.target.checked ? 'in both flasks' : 'in the solvent only' })
+          }}
+        />
+      </div>
+      {trouble && (
+        <div className="invalid-feedback" role="alert">
+          {trouble}
+        </div>
+      )}
+    </fieldset>
   )
 }
 

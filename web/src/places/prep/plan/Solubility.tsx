@@ -1,6 +1,13 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { fusionOf, type Compound, type Shelf, type SolubilityPoint, type Solvent } from '@ivory-crystal/core'
+import {
+  fusionOf,
+  pointsTrouble,
+  type Compound,
+  type Shelf,
+  type SolubilityPoint,
+  type Solvent,
+} from '@ivory-crystal/core'
 import { OWN_POINTS, readPoints, shelfPoints, type Draft, type DraftField } from './draft'
 import { PointsField } from './PointsField'
 
@@ -16,7 +23,6 @@ export function Solubility({
   impurity,
   solvent,
   second,
-  remarks,
   errorAt,
   onPoints,
 }: {
@@ -26,7 +32,6 @@ export function Solubility({
   impurity: Compound | null
   solvent: Solvent | undefined
   second: Solvent | null
-  remarks: readonly string[]
   errorAt: (field: DraftField) => string | null
   onPoints: (field: 'product' | 'impurityPoints' | 'secondPoints', points: Draft['product']) => void
 }) {
@@ -58,11 +63,31 @@ export function Solubility({
         : []),
     ]
   }, [compound, impurity, second, draft.product, draft.impurityPoints, draft.secondPoints])
+  const trouble = curves.flatMap(({ points }, i) =>
+    pointsTrouble(points, i === 2 ? (second ?? undefined) : solvent),
+  )
   const fromC = Math.min(0, Number(draft.coldC) || 0)
-  const toC = Math.max(60, Math.ceil((Number(draft.hotC) || 80) / 10) * 10)
+  const toC = Math.max(60, Math.ceil((Number(draft.hotC) || 80) / 20) * 20)
   return (
-    <div className="columns halves">
-      <div className="stack">
+    <div className="stack">
+      <div>
+        <Suspense fallback={<p aria-busy="true">Drawing …</p>}>
+          <SolubilityChart curves={curves} fromC={fromC} toC={toC} logarithmic={logarithmic} />
+        </Suspense>
+        <div className="row-of align-items-center">
+          <Form.Check
+            type="switch"
+            id="log-scale"
+            label="log scale"
+            checked={logarithmic}
+            onChange={(event) => {
+              setLogarithmic(event.target.checked)
+            }}
+          />
+          <span className="quiet">dots: points; line: between them; dashes: beyond them, a guide</span>
+        </div>
+      </div>
+      <div className="columns halves">
         <PointsField
           legend={`${compound.name} in ${solvent?.name ?? 'it'}`}
           points={draft.product}
@@ -94,36 +119,19 @@ export function Solubility({
             }}
           />
         )}
-        {draft.product.filter((point) => point.temperature !== '').length === 1 && (
-          <p className="quiet mb-0">
-            One point alone is continued with the fusion enthalpy of {compound.name} (
-            {fusionOf(compound).enthalpyKJPerMol.toFixed(1)} kJ/mol
-            {compound.fusionEnthalpyKJPerMol === null ? ', estimated by Walden’s rule' : ''}): an estimate.
-          </p>
-        )}
-        {remarks.map((remark) => (
-          <p key={remark} className="look mb-0">
-            {remark}
-          </p>
-        ))}
       </div>
-      <div>
-        <Suspense fallback={<p aria-busy="true">Drawing …</p>}>
-          <SolubilityChart curves={curves} fromC={fromC} toC={toC} logarithmic={logarithmic} />
-        </Suspense>
-        <div className="row-of align-items-center">
-          <Form.Check
-            type="switch"
-            id="log-scale"
-            label="log scale"
-            checked={logarithmic}
-            onChange={(event) => {
-              setLogarithmic(event.target.checked)
-            }}
-          />
-          <span className="quiet">dots: points; line: between them; dashes: beyond them, a guide</span>
-        </div>
-      </div>
+      {draft.product.filter((point) => point.temperature !== '').length === 1 && (
+        <p className="quiet mb-0">
+          One point alone is continued with the fusion enthalpy of {compound.name} (
+          {fusionOf(compound).enthalpyKJPerMol.toFixed(1)} kJ/mol
+          {compound.fusionEnthalpyKJPerMol === null ? ', estimated by Walden’s rule' : ''}): an estimate.
+        </p>
+      )}
+      {trouble.map((remark) => (
+        <p key={remark} className="look mb-0">
+          {remark}
+        </p>
+      ))}
     </div>
   )
 }

@@ -120,14 +120,13 @@ function SolventRow({
   const { solvent, score, parts, plan, sentence } = one
   return (
     <>
-      <tr className={isChosen ? 'chosen' : undefined}>
+      <tr className={isChosen ? 'chosen first' : 'first'}>
         <td>
-          <button type="button" className="opener" aria-expanded={isOpen} onClick={onOpen}>
+          <button type="button" className="opener text-nowrap" aria-expanded={isOpen} onClick={onOpen}>
             {isOpen ? '▾' : '▸'} {capital(solvent.name)}
           </button>
-          <span className="quiet d-block">{sentence}</span>
         </td>
-        <td className="fw-bold">{fixed(100 * (score ?? 0), 0)}</td>
+        <td className="num fw-bold">{fixed(100 * (score ?? 0), 0)}</td>
         {parts.map((part) => (
           <td key={part.part} className="part">
             <Score score={part.score} name={`${PART_NAMES[part.part]}: ${part.sentence}`} />
@@ -137,10 +136,15 @@ function SolventRow({
           {isChosen ? (
             <span className="quiet">in use</span>
           ) : (
-            <Button size="sm" variant="outline-primary" onClick={onChoose}>
+            <Button size="sm" variant="link" onClick={onChoose}>
               Use it
             </Button>
           )}
+        </td>
+      </tr>
+      <tr className={isChosen ? 'chosen' : undefined}>
+        <td colSpan={9} className="quiet">
+          {sentence}
         </td>
       </tr>
       {isOpen && (
@@ -172,9 +176,9 @@ function SolventRow({
 /** A score by length and not by colour alone; nothing where it is not known. */
 function Score({ score, name }: { score: number | null; name: string }) {
   return (
-    <svg width="54" height="12" role="img" aria-label={name}>
+    <svg width="44" height="12" role="img" aria-label={name}>
       <title>{name}</title>
-      <path d="M0 6.5h54" stroke="var(--hair)" />
+      <path d="M0 6.5h44" stroke="var(--hair)" />
       {score === null ? (
         <text x="0" y="10" fontSize="11" fill="var(--ink-2)">
           ?
@@ -182,7 +186,7 @@ function Score({ score, name }: { score: number | null; name: string }) {
       ) : (
         <rect
           y="3"
-          width={Math.max(2, 54 * score)}
+          width={Math.max(2, 44 * score)}
           height="7"
           fill={score < 0.35 ? 'var(--ember)' : score < 0.7 ? 'var(--tan)' : 'var(--teal)'}
         />

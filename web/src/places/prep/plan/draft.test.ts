@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  DEFAULT_HOUSE_RULES,
   planCrystallization,
   PROCEDURES,
   type Compound,
@@ -13,6 +14,8 @@ import { golden } from '../../../../../core/golden/contract'
 import {
   candidatesOf,
   outcomeOf,
+  ruleFields,
+  rulesOf,
   shelfPoints,
   solventsFor,
   typedPoints,
@@ -45,6 +48,10 @@ const DRAFT: Draft = {
   amount: 'least hot solvent',
   inserts: [],
   procedure: '',
+  dryRule: 'minutes of air',
+  dryMin: '10',
+  toleranceG: '0.002',
+  stones: 'in the solvent only',
 }
 const [plan] = golden.entries.flatMap(({ kind, body }) => (kind === 'plan fixed' ? [body as PlanFixed] : []))
 const { compound, solvent: ethanol } = plan as PlanFixed
@@ -187,6 +194,27 @@ describe('a plan beyond one solvent and many points', () => {
   test('a volume that fits no flask says so, and stands', () => {
     const big = value({ assayPercent: '90', volumeML: '' }, { crudeG: 400 })
     expect(big.remarks.join(' ')).toContain('fits no common flask')
+  })
+})
+
+describe('house rules of one plan', () => {
+  const rules = (change: Partial<Draft>) => rulesOf({ ...DRAFT, ...change }, DEFAULT_HOUSE_RULES)
+  test('are the lab’s while nothing is changed, and named when something is', () => {
+    expect(rules({})).toEqual(DEFAULT_HOUSE_RULES)
+    expect(ruleFields(DEFAULT_HOUSE_RULES)).toMatchObject({ dryRule: 'minutes of air', dryMin: '10' })
+    expect(rules({ dryRule: 'constant mass', stones: 'in both flasks' })).toMatchObject({
+      name: 'Slow through the range, changed for this prep',
+      drying: { atLeastMin: 10, constantMassToleranceG: 0.002 },
+      boilingStones: 'in both flasks',
+    })
+  })
+  test.each<[Partial<Draft>, string]>([
+    [{ dryMin: 'long' }, 'not a plain number'],
+    [{ dryMin: '-5' }, 'runs from 0'],
+    [{ dryRule: 'constant mass', toleranceG: '0' }, 'above 0 g'],
+    [{ dryRule: 'constant mass', toleranceG: '' }, 'still empty'],
+  ])('%j is answered', (change, said) => {
+    expect(rules(change)).toContain(said)
   })
 })
 

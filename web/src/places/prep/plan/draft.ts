@@ -14,6 +14,7 @@ import {
   workingTemperatures,
   type Batch,
   type Compound,
+  type Conventions,
   type CrystallizationInput,
   type CrystallizationPlan,
   type Insert,
@@ -47,6 +48,11 @@ export interface Draft {
   readonly inserts: readonly Insert[]
   /** Id of a procedure; empty: the proposed one. */
   readonly procedure: string
+  /** House rules of this plan where they differ from the lab's: how dry, and where stones go. */
+  readonly dryRule: 'minutes of air' | 'constant mass'
+  readonly dryMin: string
+  readonly toleranceG: string
+  readonly stones: Conventions['boilingStones']
 }
 export type DraftField = keyof Draft
 
@@ -135,6 +141,49 @@ export function withSolvent(
     impurityPoints: impurity ? typedPoints(shelfPoints(shelf, impurity.id, id)) : [],
   }
 }
+
+/** House rules as they stand in a draft before anything is changed. */
+export function ruleFields({
+  drying,
+  boilingStones,
+}: Conventions): Pick<Draft, 'dryRule' | 'dryMin' | 'toleranceG' | 'stones'> {
+  return {
+    dryRule: drying.constantMassToleranceG === null ? 'minutes of air' : 'constant mass',
+    dryMin: String(drying.atLeastMin),
+    toleranceG: String(drying.constantMassToleranceG ?? 0.002),
+    stones: boilingStones,
+  }
+}
+
+/**
+ * The house rules a plan is made under: the lab's, with what this draft changes in them.
+ *
+ * @returns the rules, or the sentence about what cannot be read
+ */
+export function rulesOf(draft: Draft, lab: Conventions): Conventions | string {
+  const minutes = readReading(draft.dryMin, 'The drying time')
+  if (!minutes.ok) return minutes.problem.sentence
+  const tolerance = draft.dryRule === 'constant mass' ? readReading(draft.toleranceG, 'The tolerance') : null
+  if (tolerance && !tolerance.ok) return tolerance.problem.sentence
+  if (minutes.value.value < 0 || minutes.value.value > 10_000)
+    return 'A drying time runs from 0 to 10 000 min.'
+  if (tolerance && tolerance.value.value <= 0)
+    return 'Two weighings never agree to nothing: give a tolerance above 0 g.'
+  const rules: Conventions = {
+    ...lab,
+    drying: {
+      atLeastMin: minutes.value.value,
+      constantMassToleranceG: tolerance ? tolerance.value.value : null,
+    },
+    boilingStones: draft.stones,
+  }
+  const changed =
+    rules.drying.atLeastMin !== lab.drying.atLeastMin ||
+    rules.drying.constantMassToleranceG !== lab.drying.constantMassToleranceG ||
+    rules.boilingStones !== lab.boilingStones
+  return changed && !lab.name.endsWith(CHANGED) ? { ...rules, name: `${lab.name}${CHANGED}` } : rules
+}
+const CHANGED = ', changed for this prep'
 
 export function proceduresOf(shelf: Pick<Shelf, 'procedures'>): readonly Procedure[] {
   return [...PROCEDURES, ...shelf.procedures]

@@ -38,7 +38,7 @@ export function Drying({ prep }: { prep: PrepFacts }) {
           </table>
         </>
       )}
-      <TimerPanel prep={prep} />
+      <TimerPanel prep={prep} only={['air', 'dry']} />
       {steps.length > 0 && (
         <ol className="steps mt-2">
           {steps.map((step) => (
