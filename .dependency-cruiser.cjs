@@ -30,7 +30,8 @@ module.exports = {
     },
     {
       name: 'structures-only-when-shown',
-      comment: 'the structure package is a megabyte: the web app loads it where a structure is drawn, never before',
+      comment:
+        'the structure package is a megabyte: the web app loads it where a structure is drawn, never before',
       severity: 'error',
       from: { path: '^web/' },
       to: { path: '^core/src/structures', dynamic: false },

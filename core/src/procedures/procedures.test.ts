@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden, goldenV1 } from '../../golden/contract'
-import type { Batch, Entry, PlanFixed, Procedure } from '../index'
+import type { Batch, PlanFixed, Procedure } from '../index'
 import {
   chooseProcedure,
   glasswareFor,
@@ -27,7 +27,7 @@ import { refusalOf } from '../schemas'
 const plansOf = (entries: typeof golden.entries) =>
   entries.flatMap((raw) => {
     const line = upcast(raw)
-    return line?.kind === 'plan fixed' ? [(line as Entry<'plan fixed'>).body] : []
+    return line?.kind === 'plan fixed' ? [line.body] : []
   })
 const [benzil, adipic] = plansOf(golden.entries) as [PlanFixed, PlanFixed]
 const procedure = (id: string) => PROCEDURES.find((one) => one.id === id) as Procedure

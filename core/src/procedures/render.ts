@@ -53,7 +53,7 @@ export const AMOUNTS = {
   air: 'drying time of house rules',
   liquorWaste: 'waste stream of the liquor',
 } as const
-export type Amount = keyof typeof AMOUNTS
+type Amount = keyof typeof AMOUNTS
 
 /**
  * The steps of a procedure with the amounts of one batch, those left out that do not apply to it.

@@ -1,7 +1,7 @@
 import type { Station } from '../notebook/stations'
 import type { Procedure } from './procedure'
 
-export interface Remedy {
+interface Remedy {
   readonly id: string
   readonly text: string
   readonly caution?: string

@@ -37,6 +37,23 @@ const BY_DROPS: StepTemplate = {
   portions: 'dissolve',
 }
 
+const TOP_UP_HOT: StepTemplate = {
+  id: 'top-up-hot',
+  station: 'dissolve',
+  text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
+  portions: 'dilute',
+  when: ['diluted after dissolving'],
+}
+
+const PARTNER_CAUTIONS = [{ text: 'By mass, not by height of liquid. Opposite places in the rotor.' }]
+const SPIN: StepTemplate = {
+  id: 'spin',
+  station: 'collect',
+  text: 'Spin for 3 min.',
+  timer: { timer: 'spin', minutes: 3 },
+  cautions: [{ text: LID }],
+}
+
 const CRAIG_STEPS: readonly StepTemplate[] = [
   {
     ...(HEAT_SOLVENT[0] as StepTemplate),
@@ -60,13 +77,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     text: 'About {grit} is expected not to dissolve, and a Craig tube cannot leave it behind: draw the hot liquid off through a filter-tip pipette into a clean Craig tube.',
     when: ['grit expected'],
   },
-  {
-    id: 'top-up-hot',
-    station: 'dissolve',
-    text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
-    portions: 'dilute',
-    when: ['diluted after dissolving'],
-  },
+  TOP_UP_HOT,
   {
     id: 'plunger-in',
     station: 'crystallize',
@@ -95,15 +106,9 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     station: 'collect',
     text: 'Weigh it, and fill a partner tube with water to the same mass.',
     asks: 'centrifuge partner',
-    cautions: [{ text: 'By mass, not by height of liquid. Opposite places in the rotor.' }],
+    cautions: PARTNER_CAUTIONS,
   },
-  {
-    id: 'spin',
-    station: 'collect',
-    text: 'Spin for 3 min: the liquor runs past the plunger into the tip.',
-    timer: { timer: 'spin', minutes: 3 },
-    cautions: [{ text: LID }],
-  },
+  { ...SPIN, text: 'Spin for 3 min: the liquor runs past the plunger into the tip.' },
   {
     id: 'pull-out',
     station: 'collect',
@@ -143,13 +148,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     portions: 'dissolve',
     when: ['grit expected'],
   },
-  {
-    id: 'top-up-hot',
-    station: 'dissolve',
-    text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
-    portions: 'dilute',
-    when: ['diluted after dissolving'],
-  },
+  TOP_UP_HOT,
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
@@ -172,15 +171,9 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     station: 'collect',
     text: 'Wipe the tube dry, weigh it, and fill a partner tube with water to the same mass.',
     asks: 'centrifuge partner',
-    cautions: [{ text: 'By mass, not by height of liquid. Opposite places in the rotor.' }],
+    cautions: PARTNER_CAUTIONS,
   },
-  {
-    id: 'spin',
-    station: 'collect',
-    text: 'Spin for 3 min.',
-    timer: { timer: 'spin', minutes: 3 },
-    cautions: [{ text: LID }],
-  },
+  SPIN,
   {
     id: 'draw-off-liquor',
     station: 'collect',
@@ -200,14 +193,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     asks: 'centrifuge partner',
     when: ['rinsed'],
   },
-  {
-    id: 'spin-again',
-    station: 'collect',
-    text: 'Spin for 3 min, and draw the rinse off.',
-    timer: { timer: 'spin', minutes: 3 },
-    cautions: [{ text: LID }],
-    when: ['rinsed'],
-  },
+  { ...SPIN, id: 'spin-again', text: 'Spin for 3 min, and draw the rinse off.', when: ['rinsed'] },
   {
     id: 'keep-the-liquor',
     station: 'collect',

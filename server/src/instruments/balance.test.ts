@@ -41,8 +41,7 @@ describe('the simulated balance', () => {
     // 0.188 g predicted, less transfers, and damp, since no drying has begun
     expect(net.reading.display.value).toBeGreaterThan(0.16)
     expect(net.reading.display.value).toBeLessThan(0.22)
-    const { body } = await request(at()).get('/api/balance')
-    expect(body).toEqual(net)
+    expect((await request(at()).get('/api/balance')).body).toEqual(net)
   })
   test('answers a sample it does not know, and a load that is none', async () => {
     const other = '0a5a1c7e-0000-4000-8000-00000000ffff'

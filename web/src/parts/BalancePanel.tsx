@@ -35,8 +35,10 @@ export function BalancePanel({
   }
   useEffect(() => {
     // A pan left by another sample is cleared when this one comes to the balance.
-    if (notebook) ask(api.loadBalance(notebook, sample, 'nothing', ABOUT_G))
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each sample
+    if (notebook)
+      api.loadBalance(notebook, sample, 'nothing', ABOUT_G).then(hearBalance, (error: unknown) => {
+        setSaid((error as Error).message)
+      })
   }, [sample, notebook])
   const reading = balance?.reading
   const send = () => {

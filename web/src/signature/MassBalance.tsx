@@ -30,12 +30,9 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
   const perG = (BOTTOM - TOP) / totalG
   const rightX = Math.min(250, width * 0.34)
   const textX = rightX + BAR + 22
-  let fromY = TOP
-  const placed = parts.map(({ row, g }) => {
-    const height = g * perG
-    const at = { row, g, y: fromY, height }
-    fromY += height
-    return at
+  const placed = parts.map(({ row, g }, i) => {
+    const before = parts.slice(0, i).reduce((sum, part) => sum + part.g, 0)
+    return { row, y: TOP + before * perG, height: g * perG }
   })
   const labels = spread(placed.map(({ y, height }) => y + height / 2))
   return (

@@ -117,7 +117,7 @@ export function SolubilityChart({
         )
         .join('. ')}
     >
-      <Chart type="line" height={height} options={options} series={series as ApexOptions['series']} />
+      <Chart type="line" height={height} options={options} series={series} />
     </figure>
   )
 }

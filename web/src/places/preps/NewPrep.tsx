@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router'
 import type { PrepId, SampleId } from '@ivory-crystal/core'
 import { capital, fixed } from '../../format/format'
+import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { author, newSubject, setAuthor, useNotebook, write } from '../../state/notebook'
 
 /** Names what is to be purified; crude and product get identities of their own. */
@@ -14,10 +15,7 @@ export function NewPrep() {
   const [title, setTitle] = useState('')
   const [bench, setBench] = useState(author)
   const [said, setSaid] = useState<string | null>(null)
-  const wanted = name.trim().toLowerCase()
-  const compound = shelf?.compounds.find(
-    (one) => one.name.toLowerCase() === wanted || one.synonyms.some((word) => word.toLowerCase() === wanted),
-  )
+  const compound = compoundNamed(shelf, name)
   return (
     <form
       aria-label="Begin a prep"
@@ -26,7 +24,7 @@ export function NewPrep() {
         event.preventDefault()
         if (!compound)
           return setSaid(
-            wanted === ''
+            name.trim() === ''
               ? 'What is to be purified?'
               : `“${name}” is not on the shelf. Look at the Shelf for the names there.`,
           )
@@ -54,36 +52,21 @@ export function NewPrep() {
     >
       <h2>Begin a prep</h2>
       <div className="stack mt-3">
-        <div>
-          <Form.Label htmlFor="target">what is to be purified</Form.Label>
-          <Form.Control
-            id="target"
-            list="targets"
-            autoComplete="off"
-            value={name}
-            isInvalid={said !== null}
-            aria-describedby="target-said"
-            onChange={(event) => {
-              setName(event.target.value)
-              setSaid(null)
-            }}
-          />
-          <datalist id="targets">
-            {shelf?.compounds.map((one) => (
-              <option key={one.id} value={one.name} />
-            ))}
-          </datalist>
-          <div
-            id="target-said"
-            className={said ? 'invalid-feedback' : 'form-text'}
-            role={said ? 'alert' : undefined}
-          >
-            {said ??
-              (compound
-                ? `${compound.formula}, melts ${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source}, confidence ${compound.meltConfidence})`
-                : 'a compound of the shelf, by name')}
-          </div>
-        </div>
+        <CompoundField
+          label="what is to be purified"
+          value={name}
+          invalid={said === null ? false : 'alert'}
+          help={
+            said ??
+            (compound
+              ? `${compound.formula}, melts ${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source}, confidence ${compound.meltConfidence})`
+              : 'a compound of the shelf, by name')
+          }
+          onChange={(typed) => {
+            setName(typed)
+            setSaid(null)
+          }}
+        />
         <div>
           <Form.Label htmlFor="title">title, if you like</Form.Label>
           <Form.Control

@@ -7,9 +7,9 @@ import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Structure } from '../../parts/Structure'
 import { CompoundForm } from './CompoundForm'
+import { ShelfList } from './ShelfList'
 import { matches, readSearch } from './search'
 import { Versions } from './Versions'
-import { VirtualTable } from './VirtualTable'
 
 const COLUMNS: ColumnDef<Compound>[] = [
   {
@@ -48,7 +48,7 @@ const COLUMNS: ColumnDef<Compound>[] = [
 /** Compounds of the shelf, one of them opened beside the list. */
 export function Compounds({ shelf, search }: { shelf: Shelf; search: string }) {
   const [params, setParams] = useSearchParams()
-  const [editing, setEditing] = useState<'new' | string | null>(null)
+  const [editing, setEditing] = useState<string | null>(null)
   const wanted = useMemo(() => readSearch(search), [search])
   const rows = useMemo(
     () => shelf.compounds.filter((compound) => matches(compound, wanted)),
@@ -60,67 +60,54 @@ export function Compounds({ shelf, search }: { shelf: Shelf; search: string }) {
     setEditing(null)
   }
   return (
-    <div className="columns shelf">
-      <div>
-        <p className="quiet mb-1" role="status">
+    <ShelfList
+      name="Compounds"
+      count={
+        <>
           {rows.length === shelf.compounds.length
             ? `${rows.length} compounds`
             : `${rows.length} of ${shelf.compounds.length}`}
-          {'fromC' in wanted && ` melting between ${wanted.fromC} and ${wanted.toC} °C`}{' '}
-          <Button
-            variant="link"
-            size="sm"
-            onClick={() => {
-              setEditing('new')
-            }}
-          >
-            Add a compound
-          </Button>
-        </p>
-        {rows.length === 0 ? (
-          <p>Nothing on the shelf matches “{search}”.</p>
-        ) : (
-          <VirtualTable
-            rows={rows}
-            columns={COLUMNS}
-            name="Compounds"
-            keyOf={(row) => row.id}
-            chosen={editing === 'new' ? null : (chosen?.id ?? null)}
-            onChoose={(row) => {
-              choose(row.id)
-            }}
-          />
-        )}
-      </div>
-      <aside>
-        {editing === 'new' ? (
-          <CompoundForm
-            before={null}
-            onDone={(id) => {
-              setEditing(null)
-              if (id) choose(id)
-            }}
-          />
-        ) : chosen && editing === chosen.id ? (
-          <CompoundForm
-            key={chosen.id}
-            before={chosen}
-            onDone={() => {
-              setEditing(null)
+          {'fromC' in wanted && ` melting between ${wanted.fromC} and ${wanted.toC} °C`}
+        </>
+      }
+      add="Add a compound"
+      rows={rows}
+      columns={COLUMNS}
+      keyOf={(row) => row.id}
+      chosen={editing === 'new' ? null : (chosen?.id ?? null)}
+      search={search}
+      onAdd={() => {
+        setEditing('new')
+      }}
+      onChoose={choose}
+    >
+      {editing === 'new' ? (
+        <CompoundForm
+          before={null}
+          onDone={(id) => {
+            setEditing(null)
+            if (id) choose(id)
+          }}
+        />
+      ) : chosen && editing === chosen.id ? (
+        <CompoundForm
+          key={chosen.id}
+          before={chosen}
+          onDone={() => {
+            setEditing(null)
+          }}
+        />
+      ) : (
+        chosen && (
+          <Sheet
+            compound={chosen}
+            onEdit={() => {
+              setEditing(chosen.id)
             }}
           />
-        ) : (
-          chosen && (
-            <Sheet
-              compound={chosen}
-              onEdit={() => {
-                setEditing(chosen.id)
-              }}
-            />
-          )
-        )}
-      </aside>
-    </div>
+        )
+      )}
+    </ShelfList>
   )
 }
 

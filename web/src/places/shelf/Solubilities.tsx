@@ -4,11 +4,12 @@ import Form from 'react-bootstrap/Form'
 import type { ColumnDef } from '@tanstack/react-table'
 import { pointsTrouble, type Shelf, type SolubilityRow } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
+import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { readPoints, shelfPoints, typedPoints } from '../prep/plan/draft'
 import { PointsField, type TypedPoint } from '../prep/plan/PointsField'
 import { Field } from './Field'
+import { ShelfList } from './ShelfList'
 import { useSaving } from './useSaving'
-import { VirtualTable } from './VirtualTable'
 
 const SolubilityChart = lazy(async () => ({
   default: (await import('../../signature/SolubilityChart')).SolubilityChart,
@@ -53,7 +54,7 @@ const COLUMNS: ColumnDef<Pair>[] = [
 
 /** Solubility points by pair; typed with the curve beside them. */
 export function Solubilities({ shelf, search }: { shelf: Shelf; search: string }) {
-  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const [chosen, setChosen] = useState<string | null>(null)
   const pairs = useMemo(() => pairsOf(shelf), [shelf])
   const wanted = search.trim().toLowerCase()
   const rows = useMemo(
@@ -65,43 +66,26 @@ export function Solubilities({ shelf, search }: { shelf: Shelf; search: string }
   )
   const pair = pairs.find(({ key }) => key === chosen) ?? null
   return (
-    <div className="columns shelf">
-      <div>
-        <p className="quiet mb-1">
-          {rows.length} pairs{' '}
-          <Button
-            variant="link"
-            size="sm"
-            onClick={() => {
-              setChosen('new')
-            }}
-          >
-            Add points
-          </Button>
-        </p>
-        {rows.length === 0 ? (
-          <p>Nothing on the shelf matches “{search}”.</p>
-        ) : (
-          <VirtualTable
-            rows={rows}
-            columns={COLUMNS}
-            name="Solubilities"
-            keyOf={(row) => row.key}
-            chosen={chosen}
-            onChoose={(row) => {
-              setChosen(row.key)
-            }}
-          />
-        )}
-      </div>
-      <aside>
-        {chosen === null ? (
-          <p className="quiet">Choose a pair to see its curve, or add points of your own.</p>
-        ) : (
-          <PairForm key={chosen} shelf={shelf} pair={pair} onSaved={setChosen} />
-        )}
-      </aside>
-    </div>
+    <ShelfList
+      name="Solubilities"
+      count={`${rows.length} pairs`}
+      add="Add points"
+      rows={rows}
+      columns={COLUMNS}
+      keyOf={(row) => row.key}
+      chosen={chosen}
+      search={search}
+      onAdd={() => {
+        setChosen('new')
+      }}
+      onChoose={setChosen}
+    >
+      {chosen === null ? (
+        <p className="quiet">Choose a pair to see its curve, or add points of your own.</p>
+      ) : (
+        <PairForm key={chosen} shelf={shelf} pair={pair} onSaved={setChosen} />
+      )}
+    </ShelfList>
   )
 }
 
@@ -145,9 +129,7 @@ function PairForm({
   const [source, setSource] = useState('')
   const [logarithmic, setLogarithmic] = useState(false)
   const { said, busy, save, say } = useSaving()
-  const compound = shelf.compounds.find(
-    ({ name }) => name.toLowerCase() === compoundName.trim().toLowerCase(),
-  )
+  const compound = compoundNamed(shelf, compoundName)
   const solvent = shelf.solvents.find(({ id }) => id === solventId)
   const read = readPoints(points)
   const drawn = useMemo(() => {
@@ -191,24 +173,14 @@ function PairForm({
       <h2>{pair ? `${pair.compoundName} in ${pair.solventName}` : 'New points'}</h2>
       {!pair && (
         <div className="row-of flex-nowrap">
-          <div className="flex-fill">
-            <Form.Label htmlFor="pair-compound">compound</Form.Label>
-            <Form.Control
-              id="pair-compound"
-              list="pair-compounds"
-              autoComplete="off"
-              value={compoundName}
-              onChange={(event) => {
-                setCompoundName(event.target.value)
-                say(null)
-              }}
-            />
-            <datalist id="pair-compounds">
-              {shelf.compounds.map(({ id, name }) => (
-                <option key={id} value={name} />
-              ))}
-            </datalist>
-          </div>
+          <CompoundField
+            label="compound"
+            value={compoundName}
+            onChange={(typed) => {
+              setCompoundName(typed)
+              say(null)
+            }}
+          />
           <div>
             <Form.Label htmlFor="pair-solvent">solvent</Form.Label>
             <Form.Select

@@ -5,8 +5,8 @@ import { hazardLine, type Shelf, type Solvent } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { cellsOf, rowOf, shortNameOf } from './columns'
 import { Choice, Field } from './Field'
+import { ShelfList } from './ShelfList'
 import { useSaving } from './useSaving'
-import { VirtualTable } from './VirtualTable'
 
 const known = (value: number | null) => (value === null ? 'not known' : fixed(value, 1))
 const COLUMNS: ColumnDef<Solvent>[] = [
@@ -37,7 +37,7 @@ const COLUMNS: ColumnDef<Solvent>[] = [
 ]
 
 export function Solvents({ shelf, search }: { shelf: Shelf; search: string }) {
-  const [chosen, setChosen] = useState<string | 'new' | null>(null)
+  const [chosen, setChosen] = useState<string | null>(null)
   const wanted = search.trim().toLowerCase()
   const rows = useMemo(
     () => shelf.solvents.filter((solvent) => solvent.name.toLowerCase().includes(wanted)),
@@ -45,49 +45,32 @@ export function Solvents({ shelf, search }: { shelf: Shelf; search: string }) {
   )
   const solvent = shelf.solvents.find(({ id }) => id === chosen) ?? null
   return (
-    <div className="columns shelf">
-      <div>
-        <p className="quiet mb-1">
-          {rows.length} solvents{' '}
-          <Button
-            variant="link"
-            size="sm"
-            onClick={() => {
-              setChosen('new')
-            }}
-          >
-            Add a solvent
-          </Button>
-        </p>
-        {rows.length === 0 ? (
-          <p>Nothing on the shelf matches “{search}”.</p>
-        ) : (
-          <VirtualTable
-            rows={rows}
-            columns={COLUMNS}
-            name="Solvents"
-            keyOf={(row) => row.id}
-            chosen={chosen}
-            onChoose={(row) => {
-              setChosen(row.id)
-            }}
-          />
-        )}
-      </div>
-      <aside>
-        {chosen === null ? (
-          <p className="quiet">Choose a solvent to see its hazards or to change its values.</p>
-        ) : (
-          <SolventForm
-            key={chosen}
-            before={solvent}
-            onDone={(id) => {
-              setChosen(id)
-            }}
-          />
-        )}
-      </aside>
-    </div>
+    <ShelfList
+      name="Solvents"
+      count={`${rows.length} solvents`}
+      add="Add a solvent"
+      rows={rows}
+      columns={COLUMNS}
+      keyOf={(row) => row.id}
+      chosen={chosen}
+      search={search}
+      onAdd={() => {
+        setChosen('new')
+      }}
+      onChoose={setChosen}
+    >
+      {chosen === null ? (
+        <p className="quiet">Choose a solvent to see its hazards or to change its values.</p>
+      ) : (
+        <SolventForm
+          key={chosen}
+          before={solvent}
+          onDone={(id) => {
+            setChosen(id)
+          }}
+        />
+      )}
+    </ShelfList>
   )
 }
 

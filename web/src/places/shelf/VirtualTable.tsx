@@ -29,6 +29,7 @@ export function VirtualTable<T>({
 }) {
   const [sorting, setSorting] = useState<SortingState>([])
   const frame = useRef<HTMLDivElement>(null)
+  // eslint-disable-next-line react-hooks/incompatible-library -- its functions are read here and passed no further
   const table = useReactTable({
     data: rows as T[],
     columns,
@@ -118,6 +119,6 @@ export function VirtualTable<T>({
   )
 }
 
-function numeric<T>(column: ColumnDef<T>): boolean {
+function numeric(column: { readonly meta?: unknown }): boolean {
   return (column.meta as { numeric?: boolean } | undefined)?.numeric === true
 }

@@ -123,7 +123,7 @@ export function cellsOf(
     Object.keys(COLUMNS[sort]).map((name) => {
       const value = values[name]
       if (value === null || value === undefined) return [name, '']
-      return [name, Array.isArray(value) ? value.join('; ') : String(value as string | number)]
+      return [name, Array.isArray(value) ? value.join('; ') : `${value as string | number}`]
     }),
   )
 }

@@ -13,7 +13,7 @@ export interface ReadFile {
 /** Rows a request carries; a large file goes in several, and the bar moves between them. */
 const ROWS_AT_ONCE = 250
 
-export function itemsOf(shelf: Shelf, sort: ExchangeSort): readonly (Compound | Solvent | SolubilityRow)[] {
+function itemsOf(shelf: Shelf, sort: ExchangeSort): readonly (Compound | Solvent | SolubilityRow)[] {
   return { compound: shelf.compounds, solvent: shelf.solvents, solubility: shelf.solubilities }[sort]
 }
 
@@ -37,9 +37,9 @@ function readJson(sort: ExchangeSort, text: string): ReadFile {
   const rows = Array.isArray(parsed) ? parsed : (parsed as { rows?: unknown }).rows
   if (!Array.isArray(rows))
     throw new Error('This JSON holds no rows: a list of rows is expected, or a file exported here.')
-  const of = Array.isArray(parsed) ? undefined : (parsed as { sort?: unknown }).sort
+  const of = Array.isArray(parsed) ? undefined : (parsed as { sort?: string }).sort
   if (of !== undefined && of !== sort)
-    throw new Error(`This file holds ${String(of as string)} rows, and ${sort} rows were asked for.`)
+    throw new Error(`This file holds ${of} rows, and ${sort} rows were asked for.`)
   return { rows: rows as Record<string, unknown>[], remarks: [] }
 }
 

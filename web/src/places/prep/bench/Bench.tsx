@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router'
 import {
   cautionsFor,
@@ -12,6 +11,7 @@ import {
   type PrepFacts,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
+import { InlineField, Refusal } from '../../../parts/InlineField'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../signature/SolventColumn'
 import { strike, useNotebook, write } from '../../../state/notebook'
@@ -156,16 +156,13 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
             setOpen(false)
           }}
         >
-          <Form.Control
-            size="sm"
-            style={{ width: 84 }}
-            inputMode="decimal"
-            aria-label="boiled away, mL"
-            placeholder="mL"
+          <InlineField
+            label="boiled away, mL"
+            hint="mL"
             value={typed}
-            isInvalid={refusal !== null}
-            onChange={(event) => {
-              setTyped(event.target.value)
+            invalid={refusal !== null}
+            onChange={(text) => {
+              setTyped(text)
               setRefusal(null)
             }}
           />
@@ -173,11 +170,7 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
             Take off {typed || '…'} mL
           </Button>
           <span className="quiet">A fresh boiling stone before it is heated again.</span>
-          {refusal && (
-            <span className="invalid-feedback" role="alert">
-              {refusal}
-            </span>
-          )}
+          <Refusal sentence={refusal} />
         </form>
       )}
       {last && (

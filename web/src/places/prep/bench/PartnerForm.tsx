@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { attempt, linesOf, partnerTrouble, readReading, type PrepFacts } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
+import { InlineField, Refusal } from '../../../parts/InlineField'
 import { strike, useNotebook, write } from '../../../state/notebook'
 
 /** A centrifuge tube and its partner, by mass: not balanced until they agree. */
@@ -54,38 +54,30 @@ export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: str
             setSaid(null)
           }}
         >
-          <Form.Control
-            size="sm"
-            style={{ width: 104 }}
-            inputMode="decimal"
-            aria-label="mass of the tube, g"
-            placeholder="tube, g"
+          <InlineField
+            label="mass of the tube, g"
+            hint="tube, g"
+            width={104}
             value={tube}
-            onChange={(event) => {
-              setTube(event.target.value)
+            onChange={(typed) => {
+              setTube(typed)
               setSaid(null)
             }}
           />
-          <Form.Control
-            size="sm"
-            style={{ width: 104 }}
-            inputMode="decimal"
-            aria-label="mass of the partner, g"
-            placeholder="partner, g"
+          <InlineField
+            label="mass of the partner, g"
+            hint="partner, g"
+            width={104}
             value={partner}
-            onChange={(event) => {
-              setPartner(event.target.value)
+            onChange={(typed) => {
+              setPartner(typed)
               setSaid(null)
             }}
           />
           <Button type="submit" size="sm" variant="outline-primary" disabled={tube === '' || partner === ''}>
             They balance
           </Button>
-          {said && (
-            <span className="invalid-feedback" role="alert">
-              {said}
-            </span>
-          )}
+          <Refusal sentence={said} />
         </form>
       )}
     </>

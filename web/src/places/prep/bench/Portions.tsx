@@ -13,6 +13,7 @@ import {
   type PrepFacts,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
+import { InlineField, Refusal } from '../../../parts/InlineField'
 import { strike, useNotebook, write } from '../../../state/notebook'
 
 type Unit = 'mL' | 'drops'
@@ -74,16 +75,14 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           + {text} {unit}
         </Button>
       ))}
-      <Form.Control
-        style={{ width: 78 }}
-        size="sm"
-        inputMode="decimal"
-        aria-label={`other volume, ${unit}`}
-        placeholder={unit}
+      <InlineField
+        label={`other volume, ${unit}`}
+        hint={unit}
+        width={78}
         value={typed}
-        isInvalid={refusal !== null}
-        onChange={(event) => {
-          setTyped(event.target.value)
+        invalid={refusal !== null}
+        onChange={(text) => {
+          setTyped(text)
           setRefusal(null)
         }}
       />
@@ -124,11 +123,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           strike the last {last.body.drops ? `${last.body.drops.count} drops` : `${last.body.volume.text} mL`}
         </Button>
       )}
-      {refusal && (
-        <span className="invalid-feedback" role="alert">
-          {refusal}
-        </span>
-      )}
+      <Refusal sentence={refusal} />
       {use === 'dissolve' && <Effect prep={prep} />}
     </form>
   )
@@ -203,32 +198,25 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
         })
       }}
     >
-      <div style={{ width: 90 }}>
-        <Form.Label htmlFor="pipette-drops">drops</Form.Label>
-        <Form.Control
-          id="pipette-drops"
-          size="sm"
-          inputMode="numeric"
-          value={drops}
-          onChange={(event) => {
-            setDrops(event.target.value)
-            setRefusal(null)
-          }}
-        />
-      </div>
-      <div style={{ width: 90 }}>
-        <Form.Label htmlFor="pipette-ml">came to, mL</Form.Label>
-        <Form.Control
-          id="pipette-ml"
-          size="sm"
-          inputMode="decimal"
-          value={ml}
-          onChange={(event) => {
-            setMl(event.target.value)
-            setRefusal(null)
-          }}
-        />
-      </div>
+      <InlineField
+        label="drops"
+        width={90}
+        whole
+        value={drops}
+        onChange={(text) => {
+          setDrops(text)
+          setRefusal(null)
+        }}
+      />
+      <InlineField
+        label="came to, mL"
+        width={90}
+        value={ml}
+        onChange={(text) => {
+          setMl(text)
+          setRefusal(null)
+        }}
+      />
       <Button type="submit" size="sm" variant="outline-primary" disabled={drops.trim() === ''}>
         This pipette counts so
       </Button>
@@ -239,11 +227,7 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
         Once for each pipette and solvent: count drops into a measuring tube. Pipettes differ, so none is
         assumed.
       </span>
-      {refusal && (
-        <span className="invalid-feedback" role="alert">
-          {refusal}
-        </span>
-      )}
+      <Refusal sentence={refusal} />
     </form>
   )
 }

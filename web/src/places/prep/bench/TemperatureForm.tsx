@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { readReading, type PrepFacts } from '@ivory-crystal/core'
+import { InlineField, Refusal } from '../../../parts/InlineField'
 import { write } from '../../../state/notebook'
 
 /** The temperature of the solution, if someone reads it; optional. */
@@ -22,16 +22,13 @@ export function TemperatureForm({ prep }: { prep: PrepFacts }) {
         setTyped('')
       }}
     >
-      <Form.Control
-        style={{ width: 84 }}
-        size="sm"
-        inputMode="decimal"
-        aria-label="temperature of the solution, °C"
-        placeholder="°C"
+      <InlineField
+        label="temperature of the solution, °C"
+        hint="°C"
         value={typed}
-        isInvalid={refusal !== null}
-        onChange={(event) => {
-          setTyped(event.target.value)
+        invalid={refusal !== null}
+        onChange={(text) => {
+          setTyped(text)
           setRefusal(null)
         }}
       />
@@ -39,11 +36,7 @@ export function TemperatureForm({ prep }: { prep: PrepFacts }) {
         Read {typed || '…'} °C
       </Button>
       <span className="quiet">optional</span>
-      {refusal && (
-        <span className="invalid-feedback" role="alert">
-          {refusal}
-        </span>
-      )}
+      <Refusal sentence={refusal} />
     </form>
   )
 }

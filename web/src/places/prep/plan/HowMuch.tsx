@@ -50,14 +50,14 @@ export function HowMuch({
     <>
       {planned && <Tradeoff planned={planned} compound={compound} impurity={impurity} onVolume={onVolume} />}
       <div className="row-of align-items-start mt-2">
-        <NumberField label="hot, °C" field={register('hotC')} error={errors.hotC as never} />
-        <NumberField label="cold, °C" field={register('coldC')} error={errors.coldC as never} />
-        <NumberField label="cold rinse, mL" field={register('washML')} error={errors.washML as never} />
+        <NumberField label="hot, °C" field={register('hotC')} error={errors.hotC} />
+        <NumberField label="cold, °C" field={register('coldC')} error={errors.coldC} />
+        <NumberField label="cold rinse, mL" field={register('washML')} error={errors.washML} />
         {!planned?.pair && (
           <NumberField
             label="volume to use, mL"
             field={register('volumeML')}
-            error={errors.volumeML as never}
+            error={errors.volumeML}
             help={
               planned
                 ? `proposed: ${fixed(planned.proposedML, planned.proposedML < 1 ? 2 : 1)}`

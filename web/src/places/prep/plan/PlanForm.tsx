@@ -22,6 +22,7 @@ import {
   type Solvent,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
+import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
 import { NumberField } from '../../../parts/NumberField'
 import { Tabs } from '../../../parts/Tabs'
 import { SolventColumn } from '../../../signature/SolventColumn'
@@ -83,7 +84,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const planned = outcome.ok ? outcome.value : null
   const solvent = shelf.solvents.find((one) => one.id === draft.solvent)
   const second = shelf.solvents.find((one) => one.id === draft.second) ?? null
-  const impurity = shelf.compounds.find((one) => one.name === draft.impurity) ?? null
+  const impurity = compoundNamed(shelf, draft.impurity)
   const rules = rulesOf(draft, shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES)
   const conventions = typeof rules === 'string' ? null : rules
   const tab = TABS.find((one) => one === params.get('show')) ?? 'How much'
@@ -143,7 +144,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               label={`${compound.name} in it, %`}
               className=""
               field={register('assayPercent')}
-              error={errors.assayPercent as never}
+              error={errors.assayPercent}
               help="by mass, estimated"
             />
             <AssayProposal
@@ -154,36 +155,23 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               }}
             />
           </div>
-          <div>
-            <Form.Label htmlFor="impurity">impurity, if known</Form.Label>
-            <Form.Control
-              id="impurity"
-              list="shelf-compounds"
-              value={draft.impurity}
-              autoComplete="off"
-              aria-describedby="impurity-help"
-              onChange={(event) => {
-                const picked = shelf.compounds.find((one) => one.name === event.target.value)
-                set({
-                  impurity: event.target.value,
-                  impurityPoints: picked ? typedPoints(shelfPoints(shelf, picked.id, draft.solvent)) : [],
-                })
-              }}
-            />
-            <datalist id="shelf-compounds">
-              {shelf.compounds.map((one) => (
-                <option key={one.id} value={one.name} />
-              ))}
-            </datalist>
-            <div
-              className={draft.impurity !== '' && !impurity ? 'invalid-feedback' : 'form-text'}
-              id="impurity-help"
-            >
-              {draft.impurity !== '' && !impurity
+          <CompoundField
+            label="impurity, if known"
+            value={draft.impurity}
+            invalid={draft.impurity !== '' && !impurity}
+            help={
+              draft.impurity !== '' && !impurity
                 ? 'not on the shelf; leave it empty if it has no name there'
-                : 'a name from the shelf'}
-            </div>
-          </div>
+                : 'a name from the shelf'
+            }
+            onChange={(typed) => {
+              const picked = compoundNamed(shelf, typed)
+              set({
+                impurity: typed,
+                impurityPoints: picked ? typedPoints(shelfPoints(shelf, picked.id, draft.solvent)) : [],
+              })
+            }}
+          />
           <div>
             <Form.Label htmlFor="solvent">solvent</Form.Label>
             <Form.Select

@@ -14,6 +14,7 @@ import {
   type TrialFacts,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
+import { InlineField, Refusal } from '../../../parts/InlineField'
 import { strike, useNotebook, write } from '../../../state/notebook'
 
 /** Solvents tried in test tubes: tick what is seen, and the grid says which to use and how much at first. */
@@ -219,42 +220,12 @@ function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried
           ))}
         </Form.Select>
       </div>
-      <Amount id="trial-mg" label="crude, mg" value={mg} onChange={setMg} />
-      <Amount id="trial-ml" label="solvent, mL" value={ml} onChange={setMl} />
+      <InlineField label="crude, mg" width={96} value={mg} onChange={setMg} />
+      <InlineField label="solvent, mL" width={96} value={ml} onChange={setMl} />
       <Button variant="outline-primary" onClick={add}>
         Add a tube
       </Button>
-      {said && (
-        <span className="invalid-feedback" role="alert">
-          {said}
-        </span>
-      )}
-    </div>
-  )
-}
-
-function Amount({
-  id,
-  label,
-  value,
-  onChange,
-}: {
-  id: string
-  label: string
-  value: string
-  onChange: (value: string) => void
-}) {
-  return (
-    <div style={{ width: 96 }}>
-      <Form.Label htmlFor={id}>{label}</Form.Label>
-      <Form.Control
-        id={id}
-        inputMode="decimal"
-        value={value}
-        onChange={(event) => {
-          onChange(event.target.value)
-        }}
-      />
+      <Refusal sentence={said} />
     </div>
   )
 }

@@ -185,7 +185,7 @@ export function rulesOf(draft: Draft, lab: Conventions): Conventions | string {
 }
 const CHANGED = ', changed for this prep'
 
-export function proceduresOf(shelf: Pick<Shelf, 'procedures'>): readonly Procedure[] {
+function proceduresOf(shelf: Pick<Shelf, 'procedures'>): readonly Procedure[] {
   return [...PROCEDURES, ...shelf.procedures]
 }
 

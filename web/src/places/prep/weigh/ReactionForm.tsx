@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { readReading, type PrepFacts } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
+import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
+import { InlineField, Refusal } from '../../../parts/InlineField'
 import { strike, useNotebook, write } from '../../../state/notebook'
 
 /** The reaction the crude came from, for a percent yield: limiting reagent, its mass, molecules of product each. */
@@ -46,7 +47,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
         <span className="quiet">name the limiting reagent for a percent yield</span>
       </div>
     )
-  const compound = shelf?.compounds.find((one) => one.name.toLowerCase() === name.trim().toLowerCase())
+  const compound = compoundNamed(shelf, name)
   return (
     <form
       aria-label="The reaction"
@@ -71,56 +72,35 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
         })
       }}
     >
-      <div>
-        <Form.Label htmlFor="limiting">limiting reagent</Form.Label>
-        <Form.Control
-          id="limiting"
-          list="limiting-names"
-          autoComplete="off"
-          value={name}
-          onChange={(event) => {
-            setName(event.target.value)
-            setSaid(null)
-          }}
-        />
-        <datalist id="limiting-names">
-          {shelf?.compounds.map((one) => (
-            <option key={one.id} value={one.name} />
-          ))}
-        </datalist>
-      </div>
-      <div style={{ width: 90 }}>
-        <Form.Label htmlFor="limiting-g">its mass, g</Form.Label>
-        <Form.Control
-          id="limiting-g"
-          inputMode="decimal"
-          value={mass}
-          onChange={(event) => {
-            setMass(event.target.value)
-            setSaid(null)
-          }}
-        />
-      </div>
-      <div style={{ width: 90 }}>
-        <Form.Label htmlFor="per-limiting">product for each</Form.Label>
-        <Form.Control
-          id="per-limiting"
-          inputMode="decimal"
-          value={ratio}
-          onChange={(event) => {
-            setRatio(event.target.value)
-            setSaid(null)
-          }}
-        />
-      </div>
+      <CompoundField
+        label="limiting reagent"
+        value={name}
+        onChange={(typed) => {
+          setName(typed)
+          setSaid(null)
+        }}
+      />
+      <InlineField
+        label="its mass, g"
+        value={mass}
+        onChange={(typed) => {
+          setMass(typed)
+          setSaid(null)
+        }}
+      />
+      <InlineField
+        label="product for each"
+        width={110}
+        value={ratio}
+        onChange={(typed) => {
+          setRatio(typed)
+          setSaid(null)
+        }}
+      />
       <Button type="submit" variant="outline-primary">
         Name it
       </Button>
-      {said && (
-        <span className="invalid-feedback" role="alert">
-          {said}
-        </span>
-      )}
+      <Refusal sentence={said} />
     </form>
   )
 }
