@@ -174,6 +174,7 @@ function fixPlan(
   procedureId: string,
   input: Omit<CrystallizationInput, 'excess'>,
   volumeML: number,
+  crudeText: string,
   rest: Pick<Bodies['plan fixed'], 'compound' | 'impurity' | 'solvent' | 'solubilitySource' | 'restsOn'>,
 ): void {
   const procedure = PROCEDURES.find(({ id }) => id === procedureId) as Procedure
@@ -181,6 +182,7 @@ function fixPlan(
   const full = { ...input, excess: volumeML / least - 1 }
   const batch = {
     ...rest,
+    crudeText,
     pair: null,
     amount: 'least hot solvent' as const,
     inserts: [],
@@ -263,6 +265,7 @@ fixPlan(
     washML: 1,
   },
   11,
+  '1.804',
   {
     compound: benzil,
     impurity: compound('benzoin'),
@@ -506,6 +509,7 @@ fixPlan(
     washML: 0.3,
   },
   0.9,
+  '0.212',
   {
     compound: adipic,
     impurity: null,

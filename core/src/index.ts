@@ -134,7 +134,14 @@ export { dropsPerML } from './solubility/drops'
 export * from './solubility/trial'
 export * from './procedures/procedure'
 export { PROCEDURES } from './procedures/shipped'
-export { AMOUNTS, renderSteps, renderWaste, unknownAmounts, type Batch } from './procedures/render'
+export {
+  AMOUNTS,
+  HOT_EXCESS,
+  renderSteps,
+  renderWaste,
+  unknownAmounts,
+  type Batch,
+} from './procedures/render'
 export { chooseProcedure, type ProcedureChoice } from './procedures/chooseProcedure'
 export { planBatch } from './procedures/planBatch'
 export { glasswareFor } from './procedures/glassware'

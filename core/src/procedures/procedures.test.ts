@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
 import { golden, goldenV1 } from '../../golden/contract'
 import type { Batch, PlanFixed, Procedure } from '../index'
 import {
@@ -128,6 +129,102 @@ describe('the steps', () => {
     ).toEqual(['cool-undisturbed'])
     expect(step('cool-undisturbed', 'craig-tube')).toBeUndefined()
     expect(step('plunger-in', 'craig-tube')?.meanwhile).toContain('centrifuge partner')
+  })
+})
+
+describe('whatever the batch', () => {
+  const anyBatch = fc
+    .record({
+      crudeG: fc.double({ min: 0.01, max: 80, noNaN: true }),
+      assay: fc.double({ min: 0.2, max: 1, noNaN: true }),
+      excess: fc.double({ min: 0, max: 4, noNaN: true }),
+      washML: fc.constantFrom(0, 0.3, 2),
+      boilingPointC: fc.constantFrom(34.6, 65, 78.2, 100, null),
+      impurityHot: fc.double({ min: 0.05, max: 40, noNaN: true }),
+      inserts: fc.subarray(['hot filtration', 'charcoal'] as const),
+      amount: fc.constantFrom('least hot solvent' as const, 'measured volume' as const),
+      stones: fc.constantFrom('in both flasks' as const, 'in the solvent only' as const),
+      toleranceG: fc.constantFrom(null, 0.002),
+    })
+    .map((one): Batch => {
+      const input = {
+        ...benzil.input,
+        crudeG: one.crudeG,
+        assay: one.assay,
+        excess: one.excess,
+        washML: one.washML,
+        impurity: [
+          [2, one.impurityHot / 8],
+          [78, one.impurityHot],
+        ] as [number, number][],
+      }
+      return {
+        ...benzil,
+        crudeText: one.crudeG.toFixed(3),
+        solvent: { ...benzil.solvent, boilingPointC: one.boilingPointC },
+        inserts: one.inserts,
+        amount: one.amount,
+        input,
+        result: planCrystallization(input),
+        conventions: {
+          ...benzil.conventions,
+          boilingStones: one.stones,
+          drying: { atLeastMin: 10, constantMassToleranceG: one.toleranceG },
+        },
+      }
+    })
+  test('the list is whole: in order, without a brace or a broken number, each step once', () => {
+    fc.assert(
+      fc.property(anyBatch, fc.constantFrom(...PROCEDURES), (batch, one) => {
+        const steps = renderSteps(one, batch)
+        const words = steps.map((line) => JSON.stringify(line)).join(' ')
+        expect(words).not.toMatch(/NaN|undefined|Infinity|\{\w+\}/)
+        expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length)
+        const order = steps.map(({ station }) => STATIONS.indexOf(station))
+        expect(order).toEqual([...order].sort((p, q) => p - q))
+        expect(steps.some(({ portions }) => portions === 'dissolve')).toBe(true)
+        expect(steps.some(({ portions }) => portions === 'rinse')).toBe(
+          batch.input.washML > 0 && one.steps.some(({ id }) => id === 'rinse-cold'),
+        )
+      }),
+      { numRuns: 120 },
+    )
+  })
+  test('no hot liquid is asked to be stoppered, no stone to go in hot, and no flame stands by a flammable solvent', () => {
+    fc.assert(
+      fc.property(anyBatch, fc.constantFrom(...PROCEDURES), (batch, one) => {
+        const steps = renderSteps(one, batch)
+        const heats = steps.filter(({ id }) => id.startsWith('heat-solvent'))
+        for (const { caution } of heats) {
+          expect(caution).toContain('never into hot liquid')
+          expect(caution).toContain('no flame')
+        }
+        if (one.solvents !== 'water only') expect(heats).toHaveLength(1)
+        const low = batch.solvent.boilingPointC !== null && batch.solvent.boilingPointC < 45
+        expect(heats.some(({ id }) => id === 'heat-solvent-bath')).toBe(low && one.solvents !== 'water only')
+        const hot = steps.filter(({ station }) => station === 'crystallize')
+        if (one.collect !== 'watch glass')
+          expect(hot.map(({ caution }) => caution).join(' ')).toMatch(/tight|Loosely/)
+      }),
+      { numRuns: 80 },
+    )
+  })
+  test('one procedure at most is proposed, and every “not for this” says why', () => {
+    fc.assert(
+      fc.property(anyBatch, fc.boolean(), (batch, isPair) => {
+        const choices = chooseProcedure(PROCEDURES, {
+          crudeG: batch.input.crudeG,
+          plan: batch.result,
+          solvent: batch.solvent,
+          isPair,
+        })
+        expect(choices).toHaveLength(PROCEDURES.length)
+        expect(choices.filter(({ fit }) => fit === 'proposed').length).toBeLessThanOrEqual(1)
+        expect(choices.findIndex(({ fit }) => fit === 'proposed')).toBeLessThanOrEqual(0)
+        for (const { because } of choices) expect(because.length).toBeGreaterThan(10)
+      }),
+      { numRuns: 80 },
+    )
   })
 })
 

@@ -7,6 +7,8 @@ import { glasswareFor } from './glassware'
 import type { Condition, Insert, Procedure, Step, StepTemplate } from './procedure'
 
 export interface Batch {
+  /** Mass of the crude, g, digit for digit as the balance gave it. */
+  readonly crudeText: string
   readonly compound: Compound
   readonly impurity: Compound | null
   readonly solvent: Solvent
@@ -23,7 +25,8 @@ const BOILS_LOW_BELOW_C = 45
 /** How far the plate is set above the boiling point, °C; plates read warmer than what stands on them. */
 const PLATE_ABOVE_C = 40
 const CHARCOAL_SHARE = 0.02
-const FILTER_EXCESS = 0.3
+/** Hot solvent beyond the plan's for taking a solution off its grit, as a share of it; boiled away afterwards. */
+export const HOT_EXCESS = 0.3
 
 /** Amounts that may stand in braces in a step, each with what it means. */
 export const AMOUNTS = {
@@ -134,7 +137,7 @@ function amountsOf(procedure: Procedure, batch: Batch): Readonly<Record<Amount, 
   const boilingC = solvent.boilingPointC
   const starts = attempt(() => depositsFromC(input))
   return {
-    crude: `${input.crudeG} g`,
+    crude: `${batch.crudeText} g`,
     product: compound.name,
     impurity: impurity?.name ?? 'the impurity',
     solvent: solvent.name,
@@ -153,7 +156,7 @@ function amountsOf(procedure: Procedure, batch: Batch): Readonly<Record<Amount, 
     poor: pair ? ml(pair.poorML) : 'none',
     grit: g(result.gritG),
     charcoal: g(CHARCOAL_SHARE * input.crudeG),
-    filterExcess: ml(FILTER_EXCESS * result.hotML),
+    filterExcess: ml(HOT_EXCESS * result.hotML),
     starts: starts.ok ? `${starts.value.toFixed(0)} °C` : 'a temperature not known',
     cold: `${input.coldC} °C`,
     wash: ml(input.washML),

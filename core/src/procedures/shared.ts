@@ -98,7 +98,8 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'leave-the-grit',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: take the hot liquid off it into a warm flask, with a few drops of hot solvent to follow.',
+    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond what dissolves the rest, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and boil the excess away again.',
+    cautions: [{ text: 'A fresh boiling stone before it is boiled down; in the hood; stay with it.' }],
     when: ['grit expected'],
   },
   {

@@ -11,7 +11,8 @@ const AFTER = 14
 interface Point {
   readonly ml: number
   readonly recoveryPercent: number
-  readonly purityPercent: number
+  /** null when nothing is known of the impurity. */
+  readonly purityPercent: number | null
 }
 
 /**
@@ -42,7 +43,7 @@ export function TradeoffChart({
   const floor = Math.max(
     0,
     Math.floor(
-      Math.min(...points.flatMap((point) => [point.recoveryPercent, point.purityPercent]), 95) / 10,
+      Math.min(...points.flatMap((point) => [point.recoveryPercent, point.purityPercent ?? 100]), 95) / 10,
     ) * 10,
   )
   const x = (ml: number) => LEFT + (Math.min(ml, most) / most) * (width - LEFT - AFTER)
@@ -60,7 +61,7 @@ export function TradeoffChart({
     const box = drawing.current?.getBoundingClientRect()
     if (box) move(((clientX - box.left - LEFT) / (width - LEFT - AFTER)) * most)
   }
-  const middle = points[Math.floor(points.length / 2)]
+  const last = points[points.length - 1]
   // The label keeps clear of the mark, and of the edge.
   const staysLeft = staysDissolvedML !== null && volumeML >= staysDissolvedML
   const stays = staysDissolvedML !== null && staysDissolvedML < most ? staysDissolvedML : null
@@ -128,12 +129,19 @@ export function TradeoffChart({
           </>
         )}
         <path d={path((point) => point.recoveryPercent)} fill="none" stroke="var(--ink)" strokeWidth="2.2" />
-        <path d={path((point) => point.purityPercent)} fill="none" stroke="var(--teal)" strokeWidth="2.2" />
-        {middle && (
+        {last?.purityPercent != null && (
+          <path
+            d={path((point) => point.purityPercent ?? 0)}
+            fill="none"
+            stroke="var(--teal)"
+            strokeWidth="2.2"
+          />
+        )}
+        {last && (
           <>
             <text
               x={width - AFTER - 2}
-              y={labelY(points, 'recoveryPercent', y)}
+              y={y(last.recoveryPercent) + (last.recoveryPercent < (last.purityPercent ?? 100) ? 18 : -8)}
               textAnchor="end"
               className="on-line"
             >
@@ -141,12 +149,14 @@ export function TradeoffChart({
             </text>
             <text
               x={width - AFTER - 2}
-              y={y(points[points.length - 1]?.purityPercent ?? 100) - 8}
+              y={y(last.purityPercent ?? 100) - 8}
               textAnchor="end"
-              className="on-line"
-              style={{ fill: 'var(--teal)' }}
+              className={last.purityPercent === null ? 'tiny' : 'on-line'}
+              style={last.purityPercent === null ? undefined : { fill: 'var(--teal)' }}
             >
-              purity of crystals at best, %
+              {last.purityPercent === null
+                ? 'purity not known: no solubility of the impurity'
+                : 'purity of crystals at best, %'}
             </text>
           </>
         )}
@@ -158,7 +168,7 @@ export function TradeoffChart({
           aria-valuemin={leastML}
           aria-valuemax={most}
           aria-valuenow={volumeML}
-          aria-valuetext={`${fixed(volumeML, 1)} mL`}
+          aria-valuetext={`${fixed(volumeML, volumeML < 1 ? 2 : 1)} mL`}
           onKeyDown={(event) => {
             const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[
               event.key
@@ -186,11 +196,6 @@ function ticksOf(floor: number): number[] {
   const ticks: number[] = []
   for (let percent = floor + step; percent <= 100; percent += step) ticks.push(percent)
   return ticks
-}
-
-function labelY(points: readonly Point[], key: 'recoveryPercent', y: (percent: number) => number): number {
-  const last = points[points.length - 1]
-  return y(last?.[key] ?? 100) + (last && last.recoveryPercent < last.purityPercent ? 18 : -8)
 }
 
 function niceStep(most: number): number {

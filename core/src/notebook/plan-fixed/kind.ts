@@ -26,6 +26,8 @@ export interface PlanFixed {
   readonly steps: readonly Step[]
   readonly waste: readonly string[]
   readonly inserts: readonly Insert[]
+  /** Mass of the crude, g, as the balance gave it. */
+  readonly crudeText: string
   readonly amount: 'least hot solvent' | 'measured volume'
   readonly compound: Compound
   readonly impurity: Compound | null
@@ -49,6 +51,7 @@ function fromV1(body: unknown): PlanFixed {
     ...old,
     procedure: { id: procedure.id, name: procedure.name, collect: procedure.collect },
     inserts: [],
+    crudeText: String(old.input.crudeG),
     amount: 'least hot solvent' as const,
     pair: null,
   }

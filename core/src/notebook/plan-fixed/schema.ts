@@ -90,6 +90,10 @@ export const planFixedV2 = planFixedV1.keys({
     .items(Joi.string().valid(...INSERTS))
     .max(5)
     .required(),
+  crudeText: Joi.string()
+    .pattern(/^(\d+\.?\d*|\.\d+)$/)
+    .max(20)
+    .required(),
   amount: Joi.string().valid('least hot solvent', 'measured volume').required(),
   pair: Joi.object({
     solvent: solvent.required(),

@@ -13,6 +13,7 @@ import {
   recoveryOf,
   sampleOf,
   solventSoFarML,
+  whyThisSolvent,
   type PrepFacts,
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
@@ -48,6 +49,12 @@ export function Page({ prep }: StationProps) {
       <div className="columns two">
         <Data prep={prep} />
         <section>
+          {plan && (
+            <>
+              <h2>Why {plan.solvent.name}</h2>
+              <p className="mb-2 mt-1">{whyThisSolvent(plan).join(' ')}</p>
+            </>
+          )}
           <h2>Hazards and disposal</h2>
           {cautionsFor(prep.opened.body.compound, plan?.solvent ?? null).map((line) => (
             <p key={line} className="mb-1 mt-1">

@@ -38,7 +38,7 @@ export function FixedPlan({
         />
         <div>
           <h2>
-            {fixed(input.crudeG, 3)} g of crude, about {fixed(100 * input.assay, 0)} % {compound.name}
+            {plan.body.crudeText} g of crude, about {fixed(100 * input.assay, 0)} % {compound.name}
           </h2>
           <p className="quiet mt-1 mb-2">
             Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”, from {solvent.name}
@@ -107,7 +107,7 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
   const { result, input, solvent, compound, pair, procedure, steps, waste, solubilitySource } = plan
   const ml = (value: number) => `${fixed(value, value < 1 ? 2 : 1)} mL`
   const facts: readonly (readonly [string, string])[] = [
-    ['Crude', `${input.crudeG} g, about ${fixed(100 * input.assay, 0)} % ${compound.name}`],
+    ['Crude', `${plan.crudeText} g, about ${fixed(100 * input.assay, 0)} % ${compound.name}`],
     ['Solvent', pair ? `${solvent.name}, then ${pair.solvent.name}` : solvent.name],
     [
       'Volume',

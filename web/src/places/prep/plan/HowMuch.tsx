@@ -8,6 +8,7 @@ import {
   depositsFromC,
   eutectic,
   fusionOf,
+  HOT_EXCESS,
   leastSolventForPurity,
   oilingRisk,
   solventTradeoff,
@@ -66,6 +67,14 @@ export function HowMuch({
           />
         )}
       </div>
+      {planned && planned.plan.gritG > 0 && (
+        <p className="look mt-2 mb-0">
+          About {fixed(planned.plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even
+          hot: it is grit. Take the liquid off it hot, with {fixed(HOT_EXCESS * planned.plan.hotML, 1)} mL
+          more so that nothing comes down on the way, and boil that away again. For a fine grit choose hot
+          filtration under “Procedure”.
+        </p>
+      )}
       {planned && !planned.pair && <PurityWanted planned={planned} onVolume={onVolume} />}
       {!planned?.pair && (
         <fieldset className="mt-2 row-of align-items-center">
@@ -138,7 +147,7 @@ export function Tradeoff({
       points={curve.map((one) => ({
         ml: one.hotML,
         recoveryPercent: one.recoveryPercentOfProduct,
-        purityPercent: 100 * one.crystalMassFraction,
+        purityPercent: one.impurityAssumedDissolved ? null : 100 * one.crystalMassFraction,
       }))}
       leastML={plan.minimumHotML}
       staysDissolvedML={plan.impurityStaysDissolvedML}

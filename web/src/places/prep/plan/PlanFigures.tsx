@@ -50,7 +50,7 @@ export function PlanFigures({
         {fixed(plan.recoveryPercentOfCrude, 0)} %
       </Figure>
       <Figure name="Purity, at best" why={purityWhy(plan, impurity)}>
-        {purityText(plan.crystalMassFraction)}
+        {purityText(plan)}
       </Figure>
       {collect !== 'watch glass' && (
         <Figure name={`${capital(product)} left in the cold liquor`}>{grams(plan.productInLiquorG)} g</Figure>
@@ -89,13 +89,17 @@ function basisWords({ hotBasis, coldBasis }: CrystallizationPlan): string {
 }
 
 /** An ideal upper bound is never shown as certainty. */
-function purityText(fraction: number): string {
+function purityText({
+  crystalMassFraction: fraction,
+  impurityAssumedDissolved,
+}: CrystallizationPlan): string {
+  if (impurityAssumedDissolved) return 'not known'
   return fraction > 0.99 ? 'over 99 %' : `${fixed(100 * fraction, 0)} %`
 }
 
 function purityWhy(plan: CrystallizationPlan, impurity: string | null): string {
   if (plan.impurityAssumedDissolved)
-    return 'nothing is known of the impurity: it is assumed to stay dissolved'
+    return 'no solubility of the impurity: for the masses it is assumed to stay dissolved'
   if (plan.impurityStaysDissolvedML === null) return 'no impurity expected'
   const name = impurity ?? 'the impurity'
   return plan.hotML >= plan.impurityStaysDissolvedML

@@ -6,7 +6,6 @@ import { useSearchParams } from 'react-router'
 import {
   type Batch,
   type Compound,
-  type Conventions,
   CORE_VERSION,
   crudeAssayOf,
   DEFAULT_HOUSE_RULES,
@@ -19,7 +18,6 @@ import {
   renderWaste,
   sampleOf,
   type Shelf,
-  type Solvent,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
@@ -91,7 +89,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const crudeOnsetC = latestRange(rangesOf(view, prep.id), 'crude')?.onset.value
   const batch =
     planned && solvent && conventions
-      ? batchOf(draft, planned, { compound, impurity, solvent, conventions })
+      ? batchOf(draft, planned, { crudeText, compound, impurity, solvent, conventions })
       : null
   const steps = batch && planned ? renderSteps(planned.procedure, batch) : []
 
@@ -268,6 +266,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               planned={planned}
               draft={draft}
               steps={steps}
+              waste={batch ? renderWaste(planned.procedure, batch) : []}
               ruleTrouble={typeof rules === 'string' ? rules : null}
               onRules={set}
               onProcedure={(id) => {
@@ -532,7 +531,7 @@ function startingDraft(prep: PrepFacts, shelf: Shelf, crudeText: string): Draft 
 function batchOf(
   draft: Draft,
   { input, plan, pair }: Planned,
-  chosen: { compound: Compound; impurity: Compound | null; solvent: Solvent; conventions: Conventions },
+  chosen: Pick<Batch, 'crudeText' | 'compound' | 'impurity' | 'solvent' | 'conventions'>,
 ): Batch {
   return { ...chosen, pair, amount: draft.amount, inserts: draft.inserts, input, result: plan }
 }

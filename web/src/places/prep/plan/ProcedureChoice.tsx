@@ -9,6 +9,7 @@ export function ProcedureChoice({
   planned,
   draft,
   steps,
+  waste,
   ruleTrouble,
   onProcedure,
   onInserts,
@@ -17,6 +18,7 @@ export function ProcedureChoice({
   planned: Planned
   draft: Draft
   steps: readonly Step[]
+  waste: readonly string[]
   ruleTrouble: string | null
   onRules: (change: Partial<Draft>) => void
   onProcedure: (id: string) => void
@@ -80,6 +82,12 @@ export function ProcedureChoice({
         </Link>
       </p>
       <StepList steps={steps} />
+      <h3 className="mt-3">The waste it leaves</h3>
+      {waste.map((line) => (
+        <p key={line} className="quiet mt-1 mb-0">
+          {line}
+        </p>
+      ))}
     </>
   )
 }

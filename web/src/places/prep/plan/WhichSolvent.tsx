@@ -144,7 +144,7 @@ function SolventRow({
       </tr>
       <tr className={isChosen ? 'chosen' : undefined}>
         <td colSpan={9} className="quiet">
-          {sentence}
+          {sentence} <span className="hazard">{hazardLine(solvent.hazards)}</span>
         </td>
       </tr>
       {isOpen && (
@@ -156,7 +156,7 @@ function SolventRow({
                 <dd key={part.part}>{part.sentence}</dd>,
               ])}
               <dt>Hazards</dt>
-              <dd>{hazardLine(solvent.hazards)} Not part of the score.</dd>
+              <dd>As said above; not part of the score.</dd>
               {plan && (
                 <>
                   <dt>Volume</dt>
