@@ -10,7 +10,9 @@ import { WEB } from '../paths'
 import { ownPagesOnly } from './guard'
 import { handleErrors, noSuchPath, sendProblem } from './problem'
 
-const JSON_MOST = '2mb'
+const JSON_MOST = '1mb'
+/** Rows of a file on their way to the shelf, in parts. */
+const SHELF_MOST = '4mb'
 /** A whole notebook comes in at once. */
 const IMPORT_MOST = '50mb'
 const REQUESTS_A_MINUTE = 3000
@@ -62,6 +64,7 @@ export function createApp({ api, port, log }: AppParts): Express {
     }),
   )
   app.use('/api/import', express.json({ limit: IMPORT_MOST }))
+  app.use('/api/shelf', express.json({ limit: SHELF_MOST }))
   app.use('/api', express.json({ limit: JSON_MOST }), api, noSuchPath)
   serveWeb(app)
   app.use(handleErrors((error) => log.error(error)))
