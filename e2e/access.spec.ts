@@ -120,10 +120,10 @@ test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', 
   }
   await tabTo(/^Adipic acid, small batch$/)
   await page.keyboard.press('Enter')
-  await page.getByRole('button', { name: /^Tick: When no more appears/ }).waitFor()
-  await tabTo(/^Tick: When no more appears/)
+  await page.getByRole('button', { name: /^Tick: Spin for 3 min\.$/ }).waitFor()
+  await tabTo(/^Tick: Spin for 3 min\.$/)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('button', { name: /^Done at .*When no more appears/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Done at .*Spin for 3 min\.$/ })).toBeVisible()
   await tabTo(/^strike$/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: /^Tick: / }).first()).toBeVisible()

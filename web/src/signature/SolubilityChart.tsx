@@ -14,6 +14,8 @@ interface XY {
   readonly y: number
 }
 const LINE_POINTS = 48
+/** What the chart package adds below the height it is given, px: the place is kept before there is a curve. */
+const BELOW_PX = 15
 
 /** Solubility against temperature: points as dots, between them a line, beyond them dashes. */
 export function SolubilityChart({
@@ -106,10 +108,16 @@ export function SolubilityChart({
       ]),
     [drawn],
   )
-  if (drawn.length === 0) return null
+  if (drawn.length === 0)
+    return (
+      <p className="quiet mb-0" style={{ minHeight: height + BELOW_PX }}>
+        The curve is drawn from the points as they are typed.
+      </p>
+    )
   return (
     <figure
       className="m-0"
+      style={{ minHeight: height + BELOW_PX }}
       aria-label={drawn
         .map(
           ({ curve }) =>

@@ -199,7 +199,13 @@ function PairForm({
           </div>
         </div>
       )}
-      <Suspense fallback={<p aria-busy="true">Drawing …</p>}>
+      <Suspense
+        fallback={
+          <p aria-busy="true" style={{ minHeight: 225 }}>
+            Drawing …
+          </p>
+        }
+      >
         <SolubilityChart curves={drawn} fromC={0} toC={100} logarithmic={logarithmic} height={210} />
       </Suspense>
       <Form.Check

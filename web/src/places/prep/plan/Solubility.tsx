@@ -71,7 +71,13 @@ export function Solubility({
   return (
     <div className="stack">
       <div>
-        <Suspense fallback={<p aria-busy="true">Drawing …</p>}>
+        <Suspense
+          fallback={
+            <p aria-busy="true" style={{ minHeight: 275 }}>
+              Drawing …
+            </p>
+          }
+        >
           <SolubilityChart curves={curves} fromC={fromC} toC={toC} logarithmic={logarithmic} />
         </Suspense>
         <div className="row-of align-items-center">
