@@ -43,7 +43,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await expect(dialog.getByText('Passed over the columns mood')).toBeVisible()
   await expect(dialog.getByRole('row', { name: /^2 .*cannot be read as a structure/ })).toBeVisible()
   await dialog.getByRole('button', { name: 'Put 1 on the shelf' }).click()
-  await expect(dialog.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+  await expect(dialog.getByRole('heading', { name: 'On the shelf', exact: true })).toBeVisible()
   await dialog.getByRole('button', { name: 'Close' }).last().click()
   await page.getByLabel('Search the shelf').fill('bench solid')
   await expect(page.getByText('1 of 133')).toBeVisible()

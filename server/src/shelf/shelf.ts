@@ -28,19 +28,28 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
     return mine
   }
 
+  /** With a journal this process is the only writer, so the shelf is read once and kept up to date here. */
+  let known: Map<string, ShelfRow> | null = null
+  async function newest(): Promise<ReadonlyMap<string, ShelfRow>> {
+    if (known && journal) return known
+    known = new Map(await newestRows(db))
+    return known
+  }
+
   async function keep(rows: readonly ShelfRow[]): Promise<void> {
     await journal?.append(rows)
     await putRows(db, rows)
+    for (const row of rows) known?.set(shelfKey(row.sort, row.id), row)
   }
 
   return {
-    read: () => readShelf(db),
+    read: async () => shelfOf(await newest()),
     put: (sort, bodies, dryRun) =>
       inTurn(async () => {
-        const newest = await newestRows(db)
+        const before = await newest()
         const report = { added: 0, changed: 0, same: 0, refused: [] as { row: number; sentence: string }[] }
         const rows = new Map<string, ShelfRow>()
-        const { finish } = await finisher(sort, newest)
+        const { finish } = await finisher(sort, before)
         for (const [i, raw] of bodies.entries()) {
           const finished = finish(raw)
           if ('sentence' in finished) {
@@ -48,7 +57,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
             continue
           }
           const id = idOf(sort, finished.body)
-          const before = newest.get(shelfKey(sort, id))
+          const standing = before.get(shelfKey(sort, id))
           if (rows.has(id)) {
             report.refused.push({
               row: i + 1,
@@ -56,15 +65,15 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
             })
             continue
           }
-          if (before && isDeepStrictEqual(before.body, finished.body)) {
+          if (standing && isDeepStrictEqual(standing.body, finished.body)) {
             report.same += 1
             continue
           }
-          report[before ? 'changed' : 'added'] += 1
+          report[isOn(standing) ? 'changed' : 'added'] += 1
           rows.set(id, {
             sort,
             id,
-            version: (before?.version ?? 0) + 1,
+            version: (standing?.version ?? 0) + 1,
             origin: 'own',
             body: finished.body,
             createdAt: clock.now(),
@@ -75,7 +84,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
       }),
     takeOff: (sort, id) =>
       inTurn(async () => {
-        const before = (await newestRows(db)).get(shelfKey(sort, id))
+        const before = (await newest()).get(shelfKey(sort, id))
         if (!isOn(before)) throw new HttpProblem(404, 'Not on the shelf', `“${id}” is not on the shelf.`)
         await keep([
           { sort, id, version: before.version + 1, origin: 'own', body: TAKEN_OFF, createdAt: clock.now() },
@@ -143,8 +152,8 @@ function withStructure(
   }
 }
 
-async function readShelf(db: Database): Promise<Shelf> {
-  const rows = [...(await newestRows(db)).values()].filter(isOn)
+function shelfOf(newest: ReadonlyMap<string, ShelfRow>): Shelf {
+  const rows = [...newest.values()].filter(isOn)
   const of = <T>(sort: ShelfRow['sort']) =>
     rows.filter((row) => row.sort === sort).map((row) => row.body as T)
   return {
