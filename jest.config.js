@@ -10,13 +10,30 @@ const swc = [
   },
 ]
 
-export default {
-  testEnvironment: 'node',
+const shared = {
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
-  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
+}
+
+/** What computes runs bare; what is on screen runs in a page without a browser. */
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'bare',
+      testEnvironment: 'node',
+      testMatch: ['**/*.test.{ts,tsx}'],
+      testPathIgnorePatterns: ['\\.page\\.test\\.tsx$'],
+    },
+    {
+      ...shared,
+      displayName: 'page',
+      testEnvironment: '<rootDir>/web/jsdom.cjs',
+      testMatch: ['**/*.page.test.tsx'],
+    },
+  ],
   testTimeout: 60_000,
   maxWorkers: 2,
 }

@@ -114,11 +114,13 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
             </p>
           )}
           {stage && 'share' in stage && (
-            <ProgressBar
-              now={100 * stage.share}
-              label={stage.is === 'checking' ? 'looking through it' : 'putting it on the shelf'}
-              aria-label="progress"
-            />
+            <>
+              <p className="quiet mb-1">
+                {stage.is === 'checking' ? 'Looking through it' : 'Putting it on the shelf'}:{' '}
+                {Math.round(100 * stage.share)} %
+              </p>
+              <ProgressBar now={100 * stage.share} aria-label="progress" />
+            </>
           )}
           {stage && 'report' in stage && <Report report={stage.report} done={stage.is === 'done'} />}
         </Modal.Body>

@@ -141,8 +141,7 @@ function LaterSample({
   what: string
 }) {
   const sample = sampleOf(prep, role)
-  const [open, setOpen] = useState(false)
-  if (sample?.weighing || (sample && open))
+  if (sample)
     return (
       <>
         <SampleMass sample={sample} what={what} heading={offer} />
@@ -155,17 +154,15 @@ function LaterSample({
         variant="outline-primary"
         size="sm"
         onClick={() => {
-          setOpen(true)
-          if (!sample)
-            write({
-              kind: 'sample named',
-              subject: newSubject<SampleId>(),
-              body: {
-                prep: prep.id,
-                role,
-                label: `${capital(what.replace('the ', ''))} of ${prep.opened.body.compound.name}`,
-              },
-            })
+          write({
+            kind: 'sample named',
+            subject: newSubject<SampleId>(),
+            body: {
+              prep: prep.id,
+              role,
+              label: `${capital(what.replace('the ', ''))} of ${prep.opened.body.compound.name}`,
+            },
+          })
         }}
       >
         Weigh {what}

@@ -1,0 +1,29 @@
+const { TestEnvironment } = require('jest-environment-jsdom')
+
+/** A page for unit tests of what is on screen: jsdom with what browsers have and it lacks. */
+module.exports = class extends TestEnvironment {
+  async setup() {
+    await super.setup()
+    const page = this.global
+    const { TextEncoder, TextDecoder, structuredClone, crypto, fetch, Request, Response, Headers } =
+      globalThis
+    Object.assign(page, { TextEncoder, TextDecoder, structuredClone, fetch, Request, Response, Headers })
+    Object.defineProperty(page, 'crypto', { value: crypto, configurable: true })
+    Object.defineProperty(page.navigator, 'locks', {
+      value: { request: () => new Promise(() => undefined) },
+      configurable: true,
+    })
+    page.ResizeObserver = class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    }
+    page.Blob.prototype.text = function () {
+      return new Promise((resolve) => {
+        const reader = new page.FileReader()
+        reader.onload = () => resolve(reader.result)
+        reader.readAsText(this)
+      })
+    }
+  }
+}

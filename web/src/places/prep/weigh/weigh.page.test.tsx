@@ -1,0 +1,221 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { act, cleanup, screen, within } from '@testing-library/react'
+import type { BalanceStanding, SampleId } from '@ivory-crystal/core'
+import { openDemo, prepNamed, server, show, useNotebook, written } from '../../../testing/opened'
+
+const { Weigh } = await import('./Weigh')
+const { write } = await import('../../../state/notebook')
+
+beforeEach(() => openDemo())
+afterEach(cleanup)
+const bodies = (kind: string) => written(kind).map(({ body }) => body)
+const standing = (text: string, change: Partial<BalanceStanding['reading']> = {}): BalanceStanding => ({
+  name: 'teaching balance',
+  readabilityG: 0.001,
+  load: 'empty vessel',
+  reading: { display: { text, value: Number(text) }, stable: true, overloaded: false, ...change },
+})
+const sampleOf = (title: string, role: string) =>
+  prepNamed(title).samples.find((sample) => sample.role === role)?.id as SampleId
+
+describe('on the balance', () => {
+  test('crude and product stand with their digits and where the number is from', () => {
+    show(Weigh, prepNamed('Benzil'), 'weigh')
+    screen.getByText('1.3914 g')
+    screen.getByText(/32\.6130 loaded − 31\.2216 empty, read to 0\.0001 g/)
+    screen.getByText('77.13 ± 0.04 %')
+    screen.getByRole('heading', { name: 'Dry, by house rules' })
+  })
+  test('a mass is recorded as typed, and its digits are held to the balance', async () => {
+    const user = show(Weigh, prepNamed('Adipic'), 'weigh')
+    const form = screen.getByRole('form', { name: 'Weigh the product' })
+    const net = within(form).getByRole('textbox', { name: 'net mass of the product, g' })
+    await user.type(net, '0.18234')
+    await user.click(within(form).getByRole('button', { name: 'Record the mass' }))
+    expect(screen.getByRole('alert').textContent).toContain('reads to 0.001 g')
+    await user.clear(net)
+    await user.type(net, '0.180')
+    await user.click(within(form).getByRole('button', { name: 'Record 0.180 g' }))
+    expect(bodies('weighed')).toEqual([
+      { method: 'tared', net: { text: '0.180', value: 0.18 }, readabilityG: 0.001, from: 'typed' },
+    ])
+    screen.getByText(/House rules ask for 10 min of air before it is weighed/)
+  })
+})
+
+describe('the simulated balance', () => {
+  async function atBalance() {
+    server.loadBalance.mockResolvedValue(standing('0.000'))
+    server.tareBalance.mockResolvedValue(standing('0.000'))
+    const user = show(Weigh, prepNamed('Adipic'), 'weigh')
+    await user.click(screen.getByRole('button', { name: 'use the simulated balance' }))
+    return user
+  }
+  const hear = (balance: BalanceStanding) => {
+    act(() => {
+      useNotebook.setState({ balance })
+    })
+  }
+  test('is cleared for this sample, loaded and tared on asking', async () => {
+    const user = await atBalance()
+    expect(server.loadBalance.mock.calls[0]?.slice(1, 3)).toEqual([sampleOf('Adipic', 'product'), 'nothing'])
+    await user.click(screen.getByRole('button', { name: 'put on the vessel with the product' }))
+    expect(server.loadBalance.mock.calls[1]?.[2]).toBe('vessel with sample')
+    expect(server.loadBalance.mock.calls[1]?.[3]).toBeCloseTo(0.1884, 4)
+    await user.click(screen.getByRole('button', { name: 'tare' }))
+    expect(server.tareBalance).toHaveBeenCalledTimes(1)
+    screen.getByText('simulated balance')
+  })
+  test('sends on a key press, at rest and not before', async () => {
+    const user = await atBalance()
+    hear(standing('0.17', { stable: false }))
+    screen.getByText('moving')
+    await user.keyboard('b')
+    screen.getByText(/still moving: wait until it is at rest/)
+    hear(standing('0.179', { overloaded: true }))
+    await user.keyboard('b')
+    screen.getByText(/overloaded: take something off/)
+    hear(standing('0.179'))
+    await user.keyboard('b')
+    screen.getByText('0.179 g is now the net mass.')
+    await user.click(screen.getByRole('button', { name: 'Record 0.179 g' }))
+    expect(bodies('weighed')).toMatchObject([{ from: 'simulated balance', net: { text: '0.179' } }])
+    screen.getByText(/on the simulated balance, at/, {
+      selector: 'section[aria-label="The dry product"] span',
+    })
+  })
+  test('a digit typed over makes it a typed reading', async () => {
+    const user = await atBalance()
+    hear(standing('0.179'))
+    await user.keyboard('b')
+    const net = screen.getByRole('textbox', { name: 'net mass of the product, g' })
+    await user.clear(net)
+    await user.type(net, '0.178')
+    await user.click(screen.getByRole('button', { name: 'Record 0.178 g' }))
+    expect(bodies('weighed')).toMatchObject([{ from: 'typed' }])
+  })
+  test('fills empty, then loaded, by difference', async () => {
+    const user = await atBalance()
+    await user.click(screen.getByRole('radio', { name: 'by difference' }))
+    hear(standing('25.101'))
+    await user.click(screen.getByRole('button', { name: /^Send the reading/ }))
+    hear(standing('25.290'))
+    await user.click(screen.getByRole('button', { name: /^Send the reading/ }))
+    await user.click(screen.getByRole('button', { name: 'Record 0.189 g' }))
+    expect(bodies('weighed')).toMatchObject([{ method: 'difference', from: 'simulated balance' }])
+  })
+  test('that cannot be reached says so', async () => {
+    server.loadBalance.mockRejectedValue(new Error('The server cannot be reached.'))
+    const user = show(Weigh, prepNamed('Adipic'), 'weigh')
+    await user.click(screen.getByRole('button', { name: 'use the simulated balance' }))
+    await screen.findByText('The server cannot be reached.')
+    await user.keyboard('b')
+    screen.getByText('The balance has not been heard yet.')
+  })
+})
+
+describe('drying to constant mass', () => {
+  test('shows the trend, and what is still asked for', () => {
+    const prep = prepNamed('Benzil')
+    const plan = prep.plan?.body
+    if (!plan) throw new Error('no plan')
+    const drying = { atLeastMin: 10, constantMassToleranceG: 0.0005 }
+    act(() => {
+      write({
+        kind: 'plan fixed',
+        subject: prep.id,
+        body: { ...plan, conventions: { ...plan.conventions, drying } },
+      })
+      write({
+        kind: 'weighed',
+        subject: sampleOf('Benzil', 'product'),
+        body: {
+          method: 'tared',
+          net: { text: '1.3801', value: 1.3801 },
+          readabilityG: 0.0001,
+          from: 'typed',
+        },
+      })
+    })
+    show(Weigh, prep, 'weigh')
+    screen.getByRole('heading', { name: 'How dry it is' })
+    screen.getByText(/It lost 0\.0113 g since the weighing before/)
+    screen.getByRole('img', { name: 'Mass while drying: 1.3914, 1.3801 g' })
+    expect(screen.getAllByRole('row').some((row) => row.textContent?.includes('−0.0113 g'))).toBe(true)
+  })
+})
+
+describe('the account', () => {
+  const account = (title = 'Benzil') => show(Weigh, prepNamed(title), 'weigh', '?show=Account')
+  test('keeps recovery of crude, recovery of product and yield apart in words', () => {
+    account()
+    const figure = (name: RegExp) => screen.getByText(name).parentElement?.textContent
+    expect(figure(/^Percent recovery, of the crude/)).toContain('77.13 ± 0.04 %')
+    expect(figure(/^Percent recovery, of the benzil/)).toContain('85.70 ± 0.04 %')
+    expect(figure(/^Percent yield, of the reaction/)).toContain('70.1 %')
+    expect(figure(/^Accounted for by weighing/)).toContain('91.4 %')
+    screen.getByText(/it is never all impurity/)
+  })
+  test('opens when the residue is struck', async () => {
+    const user = account()
+    const residue = screen.getByRole('region', { name: 'The liquor, evaporated' })
+    await user.click(within(residue).getByRole('button', { name: 'strike this reading' }))
+    screen.getByText('open')
+    screen.getByText(/never to hot dryness/)
+    screen.getByText('not weighed; drawn as predicted')
+  })
+  test('takes a second crop as a sample of its own', async () => {
+    const user = account()
+    await user.click(screen.getByRole('button', { name: 'Weigh the second crop' }))
+    expect(bodies('sample named')).toMatchObject([{ role: 'second crop', label: 'Second crop of benzil' }])
+    await user.type(screen.getByRole('textbox', { name: 'net mass of the second crop, g' }), '0.050')
+    await user.click(screen.getByRole('button', { name: 'Record 0.050 g' }))
+    expect(screen.getByText(/^Percent recovery, of the crude/).parentElement?.textContent).toContain('79.90')
+    screen.getByRole('img', { name: /Second crop 0\.050 g/ })
+  })
+  test('over 100 %: the likely causes from this prep’s own entries', () => {
+    act(() => {
+      write({
+        kind: 'weighed',
+        subject: sampleOf('Benzil', 'product'),
+        body: { method: 'tared', net: { text: '1.9', value: 1.9 }, readabilityG: 0.1, from: 'typed' },
+      })
+    })
+    account()
+    const [alert] = screen.getAllByRole('alert')
+    expect(alert?.textContent).toContain('105.3 % is more than went in')
+    expect(alert?.textContent).toContain('different balances')
+  })
+  test('takes the student’s own words, and the latest stand', async () => {
+    const user = account()
+    const words = screen.getByRole('textbox', { name: 'in your own words, for the page' })
+    expect((words as HTMLTextAreaElement).value).toContain('A rim of crystals')
+    await user.clear(words)
+    await user.type(words, 'Mostly benzoin.')
+    await user.click(screen.getByRole('button', { name: 'Write it down' }))
+    expect(bodies('explained')).toEqual([{ text: 'Mostly benzoin.' }])
+    expect((words as HTMLTextAreaElement).value).toBe('Mostly benzoin.')
+  })
+  test('names the reaction for a percent yield, and answers what cannot be', async () => {
+    const user = account('Adipic')
+    await user.click(screen.getByRole('button', { name: 'It was made here' }))
+    const form = screen.getByRole('form', { name: 'The reaction' })
+    const name = within(form).getByRole('combobox', { name: 'limiting reagent' })
+    const mass = within(form).getByRole('textbox', { name: 'its mass, g' })
+    const submit = within(form).getByRole('button', { name: 'Name it' })
+    await user.type(name, 'unobtainium')
+    await user.click(submit)
+    expect(screen.getByRole('alert').textContent).toContain('its molar mass is needed')
+    await user.clear(name)
+    await user.type(name, 'dibenzoyl')
+    await user.type(mass, '0')
+    await user.click(submit)
+    expect(screen.getByRole('alert').textContent).toContain('more than nothing')
+    await user.clear(mass)
+    await user.type(mass, '0.300')
+    await user.click(submit)
+    expect(bodies('reaction named')).toMatchObject([
+      { limiting: { name: 'benzil' }, limitingMass: { text: '0.300' }, productPerLimiting: 1 },
+    ])
+  })
+})

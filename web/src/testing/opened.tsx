@@ -1,0 +1,139 @@
+import { jest } from '@jest/globals'
+import { act, render } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { createMemoryRouter, RouterProvider } from 'react-router'
+import type { ComponentType } from 'react'
+import {
+  prepOf,
+  prepsOf,
+  PROCEDURES,
+  type Answer,
+  type BalanceStanding,
+  type Compound,
+  type LedgerId,
+  type NotebookId,
+  type PrepFacts,
+  type RawEntry,
+  type Shelf,
+  type ShelfReport,
+} from '@ivory-crystal/core'
+import { REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
+import { golden } from '../../../core/golden/contract'
+
+const LEDGER = golden.entries[0]?.ledger as LedgerId
+export const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
+const source = 'general reference value'
+const points = (golden as unknown as { solubilities: Shelf['solubilities'] }).solubilities
+
+/** The compounds the demo speaks of, as its lines keep them. */
+const compounds = new Map<string, Compound>()
+for (const { body } of golden.entries) {
+  const { compound, impurity } = body as { compound?: Compound; impurity?: Compound | null }
+  for (const one of [compound, impurity]) if (one) compounds.set(one.id, one)
+}
+
+/** Those compounds, every solvent, and the demo's own points. */
+export const SHELF: Shelf = {
+  compounds: [...compounds.values()],
+  solvents: REFERENCE_SOLVENTS.map((row) => ({ ...row, source })),
+  solubilities: points,
+  instruments: [],
+  houseRules: [],
+  procedures: [],
+}
+
+/** What the server would be asked, under the test's hand. */
+export const server = {
+  shelf: jest.fn<() => Promise<Shelf>>(),
+  putOnShelf: jest.fn<(sort: string, rows: readonly unknown[], dryRun: boolean) => Promise<ShelfReport>>(),
+  takeOffShelf: jest.fn<(sort: string, id: string) => Promise<object>>(),
+  shelfVersions: jest.fn<(sort: string, id: string) => Promise<{ versions: unknown[] }>>(),
+  loadBalance: jest.fn<(...what: unknown[]) => Promise<BalanceStanding>>(),
+  tareBalance: jest.fn<() => Promise<BalanceStanding>>(),
+}
+
+jest.unstable_mockModule('../state/api', () => ({
+  api: {
+    ...server,
+    about: () => Promise.resolve({ ledger: LEDGER, demo: true, byHand: true }),
+    notebooks: () => Promise.resolve({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] }),
+    entries: () =>
+      Promise.resolve({ entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })) }),
+    post: (): Promise<{ answers: Answer[] }> => new Promise(() => undefined),
+  },
+  Refused: class extends Error {},
+  Unreachable: class extends Error {},
+}))
+jest.unstable_mockModule('../state/outbox', () => ({
+  openOutbox: () =>
+    Promise.resolve({
+      put: () => Promise.resolve(),
+      waiting: () => Promise.resolve([]),
+      quarantined: () => Promise.resolve([]),
+      drain: () => new Promise(() => undefined),
+    }),
+}))
+jest.unstable_mockModule('../state/tabs', () => ({
+  openTabs: () => ({ tell: () => undefined, listen: () => undefined }),
+}))
+// Drawings by the chart package need a real browser.
+jest.unstable_mockModule('../signature/Chart', () => ({
+  Chart: () => null,
+  themeColour: () => '#000',
+  isDark: () => false,
+  plainChart: () => ({}),
+  plainAxis: () => ({ title: {}, labels: {} }),
+}))
+const { openNotebook, useNotebook } = await import('../state/notebook')
+export { PROCEDURES, useNotebook }
+
+/** Opens the demo notebook anew, as it was. */
+export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
+  for (const mock of Object.values(server)) mock.mockReset()
+  server.shelf.mockResolvedValue(shelf)
+  useNotebook.setState({ balance: null })
+  await act(() => openNotebook(null))
+}
+
+/** A prep of the open notebook, by the start of its title. */
+export function prepNamed(title: string): PrepFacts {
+  const prep = prepsOf(useNotebook.getState().view).find(({ opened }) => opened.body.title.startsWith(title))
+  if (!prep) throw new Error(`No prep is called ${title}.`)
+  return prep
+}
+
+/** The lines of one kind written since the notebook was opened. */
+export function written(kind: string): readonly RawEntry[] {
+  const known = new Set(golden.entries.map(({ id }) => id as string))
+  return [...useNotebook.getState().view.subjects.values()]
+    .flatMap(({ lines }) => lines as readonly RawEntry[])
+    .filter((line) => line.kind === kind && !known.has(line.id))
+}
+
+/** Shows a part of a prep, following the notebook as it is written. */
+export function show(
+  Part: ComponentType<{ prep: PrepFacts }>,
+  prep: PrepFacts,
+  station = 'plan',
+  search = '',
+): ReturnType<typeof userEvent.setup> {
+  function Following() {
+    const view = useNotebook((state) => state.view)
+    const now = prepOf(view, prep.id)
+    return now ? <Part prep={now} /> : null
+  }
+  return showAt(Following, `/n/${NOTEBOOK}/preps/${prep.id}/${station}${search}`)
+}
+
+/** Shows a place at its address. */
+export function showAt(Place: ComponentType, address: string): ReturnType<typeof userEvent.setup> {
+  const router = createMemoryRouter(
+    [
+      { path: '/n/:notebook/preps/:prep/:station', element: <Place /> },
+      { path: '/n/:notebook/*', element: <Place /> },
+    ],
+    { initialEntries: [address] },
+  )
+  render(<RouterProvider router={router} />)
+  return userEvent.setup()
+}
