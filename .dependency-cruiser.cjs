@@ -25,7 +25,7 @@ module.exports = {
     {
       name: 'web-takes-cores-public-face',
       severity: 'error',
-      from: { path: '^web/' },
+      from: { path: '^web/', pathNot: '^web/src/testing/' },
       to: { path: '^core/src/(schemas|reference)' },
     },
     {
