@@ -40,7 +40,8 @@ for (const theme of ['light', 'dark'] as const)
     }
     await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
     await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
-    for (const name of ['Plan', 'Crystallize', 'Collect', 'Weigh', 'Melt', 'Judge', 'Page']) {
+    // What looks otherwise while a prep is under way than in the finished one below.
+    for (const name of ['Crystallize', 'Collect', 'Weigh', 'Judge']) {
       await station(page, name)
       await page.waitForTimeout(300)
       await expectAccessible(page, `adipic ${name}`)
@@ -51,7 +52,7 @@ for (const theme of ['light', 'dark'] as const)
     await page.keyboard.press('q')
     await page.waitForTimeout(500)
     await expectAccessible(page, 'Watch')
-    for (const name of ['Plan', 'Dissolve', 'Judge', 'Page']) {
+    for (const name of ['Plan', 'Dissolve', 'Melt', 'Judge', 'Page']) {
       await station(page, name)
       await page.waitForTimeout(300)
       await expectAccessible(page, `benzil ${name}`)

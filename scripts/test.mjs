@@ -8,14 +8,14 @@ const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
 main(async () => {
   await install()
   await chromium()
-  await step('Types …', async () => {
-    await bin('typescript', '-p', 'core/tsconfig.json')
-    await bin('typescript', '-p', 'tsconfig.json')
-  })
-  await step('Lint and format …', async () => {
-    await bin('eslint', '.', '--max-warnings', '0')
-    await bin('prettier', '--check', '.', '--log-level', 'warn')
-  })
+  await step('Types, lint and format …', () =>
+    Promise.all([
+      bin('typescript', '-p', 'core/tsconfig.json').then(() => bin('typescript', '-p', 'tsconfig.json')),
+      bin('eslint', '.', '--max-warnings', '0').then(() =>
+        bin('prettier', '--check', '.', '--log-level', 'warn'),
+      ),
+    ]),
+  )
   await step('Import rules and unused code …', async () => {
     await bin(
       'dependency-cruiser',
