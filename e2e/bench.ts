@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { test as base, type Page } from '@playwright/test'
+import { expect, test as base, type Page } from '@playwright/test'
 import { freePort } from '../scripts/free-port.mjs'
 
 const MAIN = join(import.meta.dirname, '..', 'server', 'dist', 'main.js')
@@ -131,11 +131,14 @@ export const test = base.extend<{ demo: Bench; own: Bench }>({
     await bench.close()
   },
 })
-export { expect } from '@playwright/test'
+export { expect }
 
+/** Goes to a station; the one before stands until the chunk of this one is there. */
 export async function station(page: Page, name: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click()
+  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name })
+  await link.click()
   await page.waitForURL(`**/${name.toLowerCase()}`)
+  await expect(link).toHaveAttribute('aria-current', 'step')
 }
 
 /** Plans a melt of the demo's finished prep, with default tubes, and brings the block to the start of its ramp. */

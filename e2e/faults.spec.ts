@@ -122,6 +122,8 @@ test('a struck reading stays visible, and what rested on it says so', async ({ p
   await station(page, 'Weigh')
   await page.getByRole('button', { name: 'strike this reading' }).nth(1).click()
   await station(page, 'Plan')
+  // The station before stands until the chunk of this one is there.
+  await expect(page.getByRole('heading', { name: 'First, the mass of the crude' })).toBeVisible()
   await page.getByLabel('net mass of the crude, g').fill('1.304')
   await page.getByRole('button', { name: 'Record 1.304 g' }).click()
   await expect(page.getByRole('alert')).toContainText('The weighing this plan rests on was struck')

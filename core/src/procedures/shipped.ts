@@ -45,7 +45,11 @@ const TOP_UP_HOT: StepTemplate = {
   when: ['diluted after dissolving'],
 }
 
-const PARTNER_CAUTIONS = [{ text: 'By mass, not by height of liquid. Opposite places in the rotor.' }]
+const PARTNER_CAUTIONS = [
+  {
+    text: 'By mass, not by height of liquid, within what the centrifuge’s manual allows. Opposite places in the rotor.',
+  },
+]
 const SPIN: StepTemplate = {
   id: 'spin',
   station: 'collect',

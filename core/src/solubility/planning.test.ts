@@ -31,6 +31,7 @@ import {
   planSolventPair,
   pointsTrouble,
   rankSolvents,
+  rinseLossUpToG,
   saturationC,
   secondCrop,
   solubilityAt,
@@ -546,6 +547,13 @@ describe('a trial in a test tube', () => {
     expect(trialPoint({ ...tube, hot: 'some dissolves' }, 78)).toBeNull()
     expect(() => trialPoint({ ...tube, solventML: 0 }, 78)).toThrow('some solvent')
   })
+})
+
+test('a rinse costs at most what it can hold, and never more than there is', () => {
+  const plan = { washLossUpToG: 0.0065, productCrystalsG: 1.5 }
+  expect(rinseLossUpToG({ washML: 1 }, plan, 2)).toBeCloseTo(0.013, 12)
+  expect(rinseLossUpToG({ washML: 1 }, plan, 1000)).toBe(1.5)
+  expect(rinseLossUpToG({ washML: 0 }, plan, 5)).toBe(0)
 })
 
 test('drops a mL are counted, and what no pipette gives is named', () => {

@@ -4,6 +4,7 @@ import { fusionOf } from '../../reference/fusionOf'
 import { assayFromRange } from '../../solubility/assayFromRange'
 import { liquorOf } from '../../solubility/cycles'
 import { planCrystallization } from '../../solubility/planCrystallization'
+import { rinseLossUpToG } from '../../solubility/rinse'
 import { withVolumeML } from '../../solubility/volume'
 import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '../../weighing/recovery'
 import type { View } from '../fold'
@@ -114,10 +115,7 @@ function predictedOf(prep: PrepFacts): Predicted | null {
   })
   const { input, result } = asUsed && again.ok ? again.value : { input: plan.input, result: plan.result }
   const liquor = liquorOf(input, result)
-  const rinseG =
-    plan.input.washML > 0
-      ? Math.min(result.productCrystalsG, (result.washLossUpToG * rinseML) / plan.input.washML)
-      : 0
+  const rinseG = rinseLossUpToG(plan.input, result, rinseML)
   return {
     crystalsG: result.crystalMassG,
     productInLiquorG: result.productInLiquorG,

@@ -6,6 +6,7 @@ import {
   dissolvingOf,
   LOCAL_RULES,
   readReading,
+  rinseLossUpToG,
   solventSoFarML,
   type PlanFixed,
   type PrepFacts,
@@ -194,17 +195,16 @@ function RinseCost({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
   const { rinseML } = solventSoFarML(prep)
   const { input, result } = plan
   if (input.washML <= 0) return null
-  const perML = result.washLossUpToG / input.washML
+  const upToMg = (ml: number) => 1000 * rinseLossUpToG(input, result, ml)
   return (
     <div>
       <h3>Rinse</h3>
       <p className="mb-0">
-        Each mL of ice-cold {plan.solvent.name} takes up to {fixed(1000 * perML, 1)} mg of{' '}
-        {plan.compound.name}.
+        Each mL of ice-cold {plan.solvent.name} takes up to {fixed(upToMg(1), 1)} mg of {plan.compound.name}.
         {rinseML > 0 && (
           <span className="d-block quiet">
-            {fixed(rinseML, 2)} mL so far: at most {fixed(1000 * perML * rinseML, 1)} mg,{' '}
-            {fixed((100 * perML * rinseML) / result.crystalMassG, 1)} % of the crystals.
+            {fixed(rinseML, 2)} mL so far: at most {fixed(upToMg(rinseML), 1)} mg,{' '}
+            {fixed(upToMg(rinseML) / (10 * result.crystalMassG), 1)} % of the crystals.
           </span>
         )}
       </p>

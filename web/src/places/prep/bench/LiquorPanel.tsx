@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { liquorStanding, type PrepFacts } from '@ivory-crystal/core'
+import { liquorStanding, wasteOf, type PrepFacts } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../state/notebook'
 import { useHere } from '../useHere'
@@ -13,10 +13,11 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
   const [asked, setAsked] = useState(false)
   const { discarded } = prep
   const { yieldKnown, question } = liquorStanding(view, prep)
-  const waste = prep.plan?.body.waste[0] ?? 'the waste your lab names for it'
+  const plan = prep.plan?.body
+  const waste = plan ? wasteOf(plan.solvent, plan.pair?.solvent ?? null) : 'the waste your lab names for it'
   const discard = () => {
     setAsked(false)
-    write({ kind: 'liquor discarded', subject: prep.id, body: { waste: wasteOf(waste), yieldKnown } })
+    write({ kind: 'liquor discarded', subject: prep.id, body: { waste, yieldKnown } })
   }
   if (discarded)
     return (
@@ -71,9 +72,4 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
       </Button>
     </p>
   )
-}
-
-/** The stream alone, of a sentence such as “Mother liquor …: halogen-free organic waste, never the sink.” */
-function wasteOf(sentence: string): string {
-  return (sentence.split(': ')[1] ?? sentence).replace(/\.$/, '').slice(0, 300)
 }
