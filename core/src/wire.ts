@@ -62,6 +62,8 @@ export interface BalanceStanding {
   readonly readabilityG: number
   readonly load: PanLoad
   readonly reading: BalanceReading
+  /** Grows with every change: an answer that comes late is not newer than what was heard since. */
+  readonly order: number
 }
 export interface RunState {
   readonly id: RunId

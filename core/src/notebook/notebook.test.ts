@@ -351,14 +351,20 @@ describe('a prep as it goes', () => {
         }),
         ...extra,
       ])
-      return recoveryOf(prepOf(view, prep) as NonNullable<ReturnType<typeof prepOf>>)
+      return {
+        recovery: recoveryOf(prepOf(view, prep) as NonNullable<ReturnType<typeof prepOf>>),
+        weigh: stationsOf(view, prep).find(({ station }) => station === 'weigh'),
+      }
     }
     const damp = withProduct('1.10')
-    expect(damp.ok && damp.value.percent.value).toBeCloseTo(110, 9)
-    expect(damp.ok && damp.value.remarks[0]).toContain('damp crystals, a boiling stone')
+    expect(damp.recovery.ok && damp.recovery.value.percent.value).toBeCloseTo(110, 9)
+    expect(damp.weigh).toMatchObject({
+      state: 'needs a look',
+      reason: '110.0 % is more than went in. Dry it, look it over and weigh again.',
+    })
     const fixed = from.find((line) => line.kind === 'plan fixed') as Entry<'plan fixed'>
     const little = withProduct('0.20', [entry('plan fixed', prep, fixed.body)])
-    expect(little.ok && little.value.remarks[0]).toContain('Do not throw the liquor away')
+    expect(little.weigh?.reason).toContain('Do not throw the liquor away')
   })
 })
 

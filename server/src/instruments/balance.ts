@@ -45,17 +45,21 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
   let onPan: PanLoad = 'nothing'
   let touchedAt = -IDLE_AFTER_MS
   let said = ''
+  // Counted on from the clock, so that a later start of the server is never older than an earlier one.
+  let order = clock.now()
 
   function standing(): BalanceStanding {
     const { reading } = passBalance(state, [], 0)
     const { name, readabilityG } = state.character
-    return { name, readabilityG, load: onPan, reading }
+    return { name, readabilityG, load: onPan, reading, order }
   }
   function publish(): BalanceStanding {
-    const now = standing()
-    const text = JSON.stringify(now)
-    if (text !== said) for (const hear of hearers) hear({ event: 'balance', data: now })
+    const text = JSON.stringify({ ...standing(), order: 0 })
+    if (text === said) return standing()
     said = text
+    order += 1
+    const now = standing()
+    for (const hear of hearers) hear({ event: 'balance', data: now })
     return now
   }
   const stop = byHand

@@ -54,7 +54,7 @@ Object.defineProperty(globalThis, 'navigator', {
   configurable: true,
 })
 
-const { hearReading, openNotebook, strike, useNotebook, write } = await import('./notebook')
+const { hearBalance, hearReading, openNotebook, strike, useNotebook, write } = await import('./notebook')
 
 beforeAll(async () => {
   await openNotebook(null)
@@ -139,4 +139,21 @@ test('readings that pass are kept for the live rate, and only of the run they be
   expect(useNotebook.getState().readings['block']?.reading?.sample).toBe(120)
   reading('second', 1)
   expect(useNotebook.getState().readings['block']?.recent).toEqual([[1, 51]])
+})
+
+test('an answer that comes late does not hide a newer reading of the balance', () => {
+  const heard = (text: string, order: number) => {
+    hearBalance({
+      name: 'teaching balance',
+      readabilityG: 0.001,
+      load: 'vessel with sample',
+      reading: { display: { text, value: Number(text) }, stable: true, overloaded: false },
+      order,
+    })
+    return useNotebook.getState().balance?.reading.display.text
+  }
+  expect(heard('0.000', 1)).toBe('0.000')
+  expect(heard('0.196', 3)).toBe('0.196')
+  expect(heard('0.000', 2)).toBe('0.196')
+  expect(heard('0.195', 4)).toBe('0.195')
 })

@@ -220,8 +220,10 @@ export function hearReading(reading: RunState & { instrument: string }): void {
   useNotebook.setState({ readings: { ...readings, [reading.instrument]: heard } })
 }
 
+/** The answer to a command may come after a newer reading came over the stream: the newer one stands. */
 export function hearBalance(balance: BalanceStanding): void {
-  useNotebook.setState({ balance })
+  const heard = useNotebook.getState().balance
+  if (!heard || balance.order >= heard.order) useNotebook.setState({ balance })
 }
 
 /** Reads the shelf again, here and in the other tabs. */

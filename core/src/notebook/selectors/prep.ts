@@ -98,11 +98,9 @@ export interface Recovery {
   readonly crude: Quantity
   readonly product: Quantity
   readonly percent: Quantity
-  /** What needs a look: over 100 %, far under the plan. */
-  readonly remarks: readonly string[]
 }
 
-/** Percent recovery from the weighings, with what is odd about it. */
+/** Percent recovery from the weighings; what is odd about it is told by `odditiesOf`. */
 export function recoveryOf(prep: PrepFacts): Result<Recovery> {
   const crude = massOf(sampleOf(prep, 'crude'))
   if (!crude.ok) return crude
@@ -116,22 +114,8 @@ export function recoveryOf(prep: PrepFacts): Result<Recovery> {
       crude: crude.value,
       product: product.value,
       percent: percent.value,
-      remarks: recoveryRemarks(percent.value, prep),
     },
   }
-}
-
-function recoveryRemarks(percent: Quantity, prep: PrepFacts): string[] {
-  const predicted = prep.plan?.body.result.recoveryPercentOfCrude
-  if (percent.value > 100)
-    return [
-      `${percent.value.toFixed(1)} % is more than went in: damp crystals, a boiling stone weighed with them, or the wrong vessel. Dry it, look it over and weigh again.`,
-    ]
-  if (predicted !== undefined && percent.value < predicted / 2)
-    return [
-      `${percent.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned. Do not throw the liquor away: chill it longer or evaporate some, and look for crystals left in the flask.`,
-    ]
-  return []
 }
 
 /** Solvent logged so far, mL; what boiled away is taken off the hot volume. */

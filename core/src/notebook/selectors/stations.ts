@@ -1,6 +1,7 @@
 import type { EpochMs, PrepId } from '../../contract'
 import type { View } from '../fold'
 import { STATIONS, type Station } from '../stations'
+import { odditiesOf } from './causes'
 import { isStale } from './judgement'
 import { meltsOf } from './melt'
 import { massOf, prepOf, recoveryOf, sampleOf, type PrepFacts } from './prep'
@@ -40,7 +41,7 @@ function tell(view: View, prep: PrepFacts, station: Station): Told {
     case 'plan':
       return planTold(view, prep)
     case 'weigh':
-      return weighTold(prep)
+      return weighTold(view, prep)
     case 'melt':
       return meltTold(view, prep)
     case 'judge':
@@ -64,13 +65,13 @@ function stepsTold(prep: PrepFacts, station: Station): Told {
   return steps.length > 0 && steps.every((step) => prep.ticked.has(step.id)) ? DONE : OPEN
 }
 
-function weighTold(prep: PrepFacts): Told {
+function weighTold(view: View, prep: PrepFacts): Told {
   const product = sampleOf(prep, 'product')
   if (!product?.weighing) return OPEN
   const recovery = recoveryOf(prep)
   if (!recovery.ok) return look(recovery.problem.sentence)
-  const [remark] = recovery.value.remarks
-  return remark ? look(remark) : DONE
+  const [oddity] = odditiesOf(view, prep.id)
+  return oddity ? look(oddity.sentence) : DONE
 }
 
 function meltTold(view: View, prep: PrepFacts): Told {

@@ -9,11 +9,13 @@ const { write } = await import('../../../state/notebook')
 beforeEach(() => openDemo())
 afterEach(cleanup)
 const bodies = (kind: string) => written(kind).map(({ body }) => body)
+let heard = 0
 const standing = (text: string, change: Partial<BalanceStanding['reading']> = {}): BalanceStanding => ({
   name: 'teaching balance',
   readabilityG: 0.001,
   load: 'empty vessel',
   reading: { display: { text, value: Number(text) }, stable: true, overloaded: false, ...change },
+  order: ++heard,
 })
 const sampleOf = (title: string, role: string) =>
   prepNamed(title).samples.find((sample) => sample.role === role)?.id as SampleId
