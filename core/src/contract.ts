@@ -75,6 +75,10 @@ export const PROBLEM_CODES = [
   'bad-fill',
   'too-few-samples',
   'one-rate-only',
+  'one-dial-only',
+  'bad-model',
+  'bad-dial',
+  'too-many-tubes',
   'no-transition',
   'unknown-command',
 ] as const
@@ -609,7 +613,7 @@ export interface Judgement {
 }
 
 // ── simulated instruments ───────────────────────────────────────────────────────────────────────
-/** A programmable block's own character; every number is of the simulated stand-in. */
+/** A heated instrument's own character; every number is of the simulated stand-in. */
 export interface BlockCharacter {
   readonly name: string
   readonly ambientC: Celsius
@@ -624,8 +628,26 @@ export interface BlockCharacter {
   readonly probeNoiseC: Celsius
   /** Constant error of the probe. */
   readonly probeOffsetC: Celsius
+  /** Error of the probe that grows with temperature, °C per °C. */
+  readonly probeSlope: number
   /** Decimals the display gives. */
   readonly decimals: number
+  /** What sets its heat: a programme of start, ramp and stop; a dial of power; a flame that is moved. */
+  readonly control: 'program' | 'dial' | 'flame'
+  /** What the dial does (a flame counts as a coarse one); null with a programme. */
+  readonly dial: {
+    readonly max: number
+    readonly step: number
+    readonly gain: number
+    readonly exponent: number
+  } | null
+  /** Heat the heater holds, as a share of the block's, and how slowly it passes over, s. */
+  readonly heaterMass: number
+  readonly heaterToBlockS: Second
+  /** How its temperature is known: a probe that is recorded, or a glass thermometer read by eye. */
+  readonly readBy: 'probe' | 'eye'
+  /** Whether it reads the light that comes through each tube. */
+  readonly readsLight: boolean
 }
 export interface SimulatedSample {
   readonly a: Fusion
@@ -641,6 +663,7 @@ export type BlockCommand =
   | { readonly kind: 'preheat'; readonly toC: Celsius }
   | { readonly kind: 'tubes in' }
   | { readonly kind: 'ramp'; readonly toC: Celsius; readonly rateCPerMin: CelsiusPerMin }
+  | { readonly kind: 'dial'; readonly setting: number }
   | { readonly kind: 'stop' }
 export type TubeLook =
   'not in' | 'powder' | 'shrunk' | 'sweating' | 'drops' | 'slush' | 'last crystals' | 'clear' | 'bubbling'
@@ -654,8 +677,12 @@ export interface BlockReading {
   readonly sample: number
   readonly atS: Second
   readonly probe: Reading
-  readonly phase: 'idle' | 'preheating' | 'holding' | 'ramping' | 'cooling'
+  readonly phase: 'idle' | 'preheating' | 'holding' | 'ramping' | 'heating' | 'cooling'
   readonly tubes: readonly TubeReading[]
+  /** Light through each tube, 0 to 1, where the instrument reads it. */
+  readonly light?: readonly Fraction[]
+  /** Where the dial stands, on an instrument that has one. */
+  readonly dial?: number
 }
 
 // ── the public computations ─────────────────────────────────────────────────────────────────────
@@ -757,8 +784,8 @@ export interface Science {
     runs: readonly { rateCPerMin: CelsiusPerMin; onsetC: Celsius; clearC: Celsius }[],
   ): MeltingRange
   compareSchools(
-    sample: { low: Celsius; high: Celsius; firstLiquidFromC?: Celsius; packing: Packing },
-    apparatus: RampApparatus,
+    sample: { low: Celsius; high: Celsius; firstLiquidFromC?: Celsius | undefined; packing: Packing },
+    apparatus: RampApparatus & { lags?: { sampleLagMin: Minute; probeLagMin: Minute } },
     schools: readonly Conventions[],
   ): readonly SchoolCost[]
   correctReading(

@@ -1,3 +1,12 @@
+import { compareSchools } from './heating/compareSchools'
+import { detectMelt } from './heating/detectMelt'
+import { coolDownMin, dialForRate, minutesToReach, plateauC, rateCPerMin } from './heating/dial'
+import { fitBlockModel } from './heating/fitBlockModel'
+import { planDial } from './heating/planDial'
+import { planTubeRuns } from './scheduling/planTubeRuns'
+import { atTheEvent } from './thermometer/atTheEvent'
+import { calibrationLine, correctReading } from './thermometer/correctReading'
+import { emergentStemCorrectionC } from './thermometer/emergentStem'
 import type { Science } from './contract'
 import { meltMin, observedRange, zeroRateRange } from './heating/observedRange'
 import { planRamp } from './heating/planRamp'
@@ -66,6 +75,20 @@ export const science = {
   observedRange,
   meltMin,
   zeroRateRange,
+  plateauC,
+  rateCPerMin,
+  minutesToReach,
+  dialForRate,
+  coolDownMin,
+  fitBlockModel,
+  planDial,
+  compareSchools,
+  correctReading,
+  calibrationLine,
+  emergentStemCorrectionC,
+  atTheEvent,
+  planTubeRuns,
+  detectMelt,
   judgeRange,
 } as const satisfies Partial<Science>
 
@@ -105,6 +128,20 @@ export {
   observedRange,
   meltMin,
   zeroRateRange,
+  plateauC,
+  rateCPerMin,
+  minutesToReach,
+  dialForRate,
+  coolDownMin,
+  fitBlockModel,
+  planDial,
+  compareSchools,
+  correctReading,
+  calibrationLine,
+  emergentStemCorrectionC,
+  atTheEvent,
+  planTubeRuns,
+  detectMelt,
   judgeRange,
 }
 
@@ -112,6 +149,14 @@ export { VISIBLE_LIQUID_FRACTION } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
 export { flaskForML } from './solubility/glassware'
 export { isTooFast, minutesToWindow } from './heating/watching'
+export { modelledC } from './heating/dial'
+export { TYPICAL_LAGS } from './heating/compareSchools'
+export type { FittedBlockModel } from './heating/fitBlockModel'
+export type { LightSample } from './heating/detectMelt'
+export { costOfRuns } from './scheduling/planTubeRuns'
+export { interpolationErrorC, lineErrorC, type CalibrationPoint } from './thermometer/correctReading'
+export { THREAD_EXPANSION } from './thermometer/emergentStem'
+export { readingDoubt } from './thermometer/atTheEvent'
 export {
   gritMarkML,
   pastThePlanML,
@@ -184,7 +229,14 @@ export { summaryOf } from './notebook/selectors/summary'
 
 export { advance, createBlock, type BlockState } from './simulator/block'
 export { createTube, look, type TubeState } from './simulator/tube'
-export { PROGRAMMABLE_BLOCK, TEACHING_BALANCE } from './simulator/characters'
+export {
+  DETECTING_BLOCK,
+  DIAL_BLOCK,
+  HOT_STAGE,
+  OIL_BATH_TUBE,
+  PROGRAMMABLE_BLOCK,
+  TEACHING_BALANCE,
+} from './simulator/characters'
 export { createBalance, passBalance, type BalanceState } from './simulator/balance'
 export { simulatedPan, type PanLoad } from './simulator/pan'
 export { simulatedContents } from './simulator/contents'

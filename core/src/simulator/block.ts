@@ -6,9 +6,6 @@ import { look, putIn, warm, type TubeState } from './tube'
 /** Fixed inner step, s; one reading is given each second. */
 const STEP_S = 0.25
 const STEPS_A_READING = 4
-/** The two masses: heat passes from heater into block with this time constant; the heater holds this share of the block's heat. */
-const HEATER_TO_BLOCK_S = 14
-const HEATER_MASS = 0.15
 /** How hard the controller pulls the heater towards where it should be, per s. */
 const HEATER_GAIN_PER_S = 0.5
 /** Most the heater can give, as °C/s of the block. */
@@ -23,12 +20,14 @@ export interface BlockState {
   readonly probeC: number
   /** Where the programme wants the block now, °C, and how fast that moves, °C/s; null when the heater is off. */
   readonly program: { readonly setC: number; readonly endC: number; readonly slopeCPerS: number } | null
+  /** Where the dial stands; 0 is off. */
+  readonly dial: number
   readonly phase: BlockReading['phase']
   readonly tubes: readonly TubeState[]
 }
 
 /**
- * A simulated programmable block at rest.
+ * A simulated instrument at rest: heater and block are two masses, so that a change is felt late.
  *
  * @param character lags min, rates °C/min, temperatures °C
  * @param seed of its noise
@@ -48,6 +47,7 @@ export function createBlock(
     blockC,
     probeC: blockC,
     program: null,
+    dial: 0,
     phase: 'idle',
     tubes: options.tubes ?? [],
   }
@@ -84,6 +84,7 @@ function obey(state: BlockState, command: BlockCommand): BlockState {
   const { character } = state
   switch (command.kind) {
     case 'preheat':
+      requireProgramme(character)
       requireReachable(command.toC, character)
       return {
         ...state,
@@ -93,6 +94,7 @@ function obey(state: BlockState, command: BlockCommand): BlockState {
     case 'tubes in':
       return { ...state, tubes: state.tubes.map((tube) => putIn(tube, character.ambientC)) }
     case 'ramp':
+      requireProgramme(character)
       requireReachable(command.toC, character)
       if (!character.rates.includes(command.rateCPerMin))
         throw new ImpossibleInput(
@@ -104,11 +106,32 @@ function obey(state: BlockState, command: BlockCommand): BlockState {
         phase: 'ramping',
         program: { setC: state.blockC, endC: command.toC, slopeCPerS: command.rateCPerMin / 60 },
       }
+    case 'dial':
+      requireSetting(command.setting, character)
+      return { ...state, phase: command.setting > 0 ? 'heating' : 'cooling', dial: command.setting }
     case 'stop':
-      return { ...state, phase: 'cooling', program: null }
+      return { ...state, phase: 'cooling', program: null, dial: 0 }
     default:
       throw new ImpossibleInput('unknown-command', 'This block does not know that command.')
   }
+}
+
+function requireProgramme({ control, name }: BlockCharacter): void {
+  if (control !== 'program')
+    throw new ImpossibleInput(
+      'unknown-command',
+      `The ${name} has no programme: its ${control} sets the heat.`,
+    )
+}
+
+function requireSetting(setting: number, { dial, name }: BlockCharacter): void {
+  if (!dial) throw new ImpossibleInput('unknown-command', `The ${name} has no dial.`)
+  const steps = setting / dial.step
+  if (!(setting >= 0 && setting <= dial.max) || Math.abs(steps - Math.round(steps)) > 1e-6)
+    throw new ImpossibleInput(
+      'bad-dial',
+      `It can be set from 0 to ${dial.max} in steps of ${dial.step}; ${setting} lies outside or between.`,
+    )
 }
 
 function requireReachable(toC: number, character: BlockCharacter): void {
@@ -121,11 +144,12 @@ function requireReachable(toC: number, character: BlockCharacter): void {
 
 function step(state: BlockState): BlockState {
   const { character, heaterC, blockC } = state
-  const lossPerS = (1 + HEATER_MASS) / (60 * character.coolTimeConstantMin)
+  const { heaterMass, heaterToBlockS } = character
+  const lossPerS = (1 + heaterMass) / (60 * character.coolTimeConstantMin)
   const program = advanceProgram(state.program)
-  const power = program ? heaterPower(state, program, lossPerS) : 0
-  const intoBlock = (heaterC - blockC) / HEATER_TO_BLOCK_S
-  const nextHeaterC = heaterC + (STEP_S * (power - intoBlock)) / HEATER_MASS
+  const power = program ? heaterPower(state, program, lossPerS) : dialPower(state, lossPerS)
+  const intoBlock = (heaterC - blockC) / heaterToBlockS
+  const nextHeaterC = heaterC + (STEP_S * (power - intoBlock)) / heaterMass
   const nextBlockC = blockC + STEP_S * (intoBlock - (blockC - character.ambientC) * lossPerS)
   const probeLagS = 60 * character.probeLagMin
   return {
@@ -153,13 +177,19 @@ function heaterPower(
   lossPerS: number,
 ): number {
   const lossesCPerS = (program.setC - state.character.ambientC) * lossPerS
-  const lead = HEATER_TO_BLOCK_S * (program.slopeCPerS + lossesCPerS)
+  const { heaterMass, heaterToBlockS } = state.character
+  const lead = heaterToBlockS * (program.slopeCPerS + lossesCPerS)
   const wantedHeaterC = program.setC + lead + 0.8 * (program.setC - state.blockC)
   const power =
-    (1 + HEATER_MASS) * program.slopeCPerS +
+    (1 + heaterMass) * program.slopeCPerS +
     lossesCPerS +
-    HEATER_GAIN_PER_S * HEATER_MASS * (wantedHeaterC - state.heaterC)
+    HEATER_GAIN_PER_S * heaterMass * (wantedHeaterC - state.heaterC)
   return Math.min(HEATER_MOST, Math.max(0, power))
+}
+
+/** A dial gives a power; left alone it holds the block gain·d^exponent above the room. */
+function dialPower({ character: { dial: has }, dial }: BlockState, lossPerS: number): number {
+  return has && dial > 0 ? has.gain * dial ** has.exponent * lossPerS : 0
 }
 
 function phaseAfter(
@@ -177,16 +207,36 @@ function phaseAfter(
 function readingOf(state: BlockState): { state: BlockState; reading: BlockReading } {
   const { character } = state
   const noise = nextNormal(state.random)
-  const shownC = state.probeC + character.probeOffsetC + character.probeNoiseC * noise.value
+  const shownC =
+    state.probeC * (1 + character.probeSlope) + character.probeOffsetC + character.probeNoiseC * noise.value
   const text = shownC.toFixed(character.decimals)
+  const lit = character.readsLight ? lightThrough(state, noise.state) : { random: noise.state }
   return {
-    state: { ...state, random: noise.state },
+    state: { ...state, random: lit.random },
     reading: {
       sample: state.sample,
       atS: state.sample,
       probe: { text, value: Number(text) },
       phase: state.phase,
       tubes: state.tubes.map(look),
+      ...('light' in lit ? { light: lit.light } : {}),
+      ...(character.dial ? { dial: state.dial } : {}),
     },
   }
+}
+
+/** Powder scatters nearly all light, the melt lets it through; between them by what has melted. */
+const LIGHT = { powder: 0.06, melt: 0.9, noise: 0.006 } as const
+
+function lightThrough(state: BlockState, random: number): { random: number; light: number[] } {
+  const light: number[] = []
+  let at = random
+  for (const tube of state.tubes) {
+    const noise = nextNormal(at)
+    at = noise.state
+    const { look: seen, liquidFraction } = look(tube)
+    const through = seen === 'not in' ? 0 : LIGHT.powder + (LIGHT.melt - LIGHT.powder) * liquidFraction ** 2
+    light.push(Math.round(1e4 * Math.min(1, Math.max(0, through + LIGHT.noise * noise.value))) / 1e4)
+  }
+  return { random: at, light }
 }

@@ -9,7 +9,8 @@ export interface RunCommand {
 }
 export const runCommand = defineKind<RunCommand>()({
   kind: 'run command',
-  version: 1,
+  version: 2,
+  upcasts: { 1: (body) => body as RunCommand },
   about: 'melt',
   sentence: ({ command }) => {
     switch (command.kind) {
@@ -19,6 +20,8 @@ export const runCommand = defineKind<RunCommand>()({
         return `Ramp to ${command.toC.toFixed(1)} °C at ${command.rateCPerMin} °C/min.`
       case 'tubes in':
         return 'Tubes put in.'
+      case 'dial':
+        return `Dial to ${command.setting}.`
       case 'stop':
         return 'Stopped; the block cools.'
       case 'pace':
