@@ -55,6 +55,7 @@ import {
   type Solvent,
   type SubjectId,
 } from '../core/src/index'
+import { writeInstruments } from './golden-instruments'
 
 const NOW = Date.UTC(2026, 10, 24, 14, 0)
 const LEDGER = '0a5a1c7e-0000-4000-8000-000000000001' as LedgerId
@@ -210,6 +211,9 @@ function portion(prep: PrepId, text: string, effect: Bodies['portion seen']['eff
   write('portion seen', prep, at + 70_000, { portion: poured, effect })
 }
 
+/** A sample of a prep is what the prep makes. */
+const OF_ITS_PREP = { compound: null, of: [] } as const
+
 // ── benzil, finished ────────────────────────────────────────────────────────────────────────────
 const benzilPrep = subject<PrepId>(1)
 const benzilCrude = subject<SampleId>(2)
@@ -220,8 +224,14 @@ write('sample named', benzilCrude, minutesAgo(255), {
   prep: benzilPrep,
   role: 'crude',
   label: 'Crude benzil',
+  ...OF_ITS_PREP,
 })
-write('sample named', benzilProduct, minutesAgo(255), { prep: benzilPrep, role: 'product', label: 'Benzil' })
+write('sample named', benzilProduct, minutesAgo(255), {
+  prep: benzilPrep,
+  role: 'product',
+  label: 'Benzil',
+  ...OF_ITS_PREP,
+})
 write('observed', benzilPrep, minutesAgo(252), {
   station: 'plan',
   text: 'Crude: yellow powder with paler lumps, hardly any smell.',
@@ -332,6 +342,7 @@ write('sample named', benzilResidue, minutesAgo(92), {
   prep: benzilPrep,
   role: 'residue',
   label: 'Residue of the benzil liquor',
+  ...OF_ITS_PREP,
 })
 write('weighed', benzilResidue, minutesAgo(88), {
   method: 'difference',
@@ -376,8 +387,18 @@ function melt(id: MeltId, at: number): void {
       { slot: 2, sample: benzilProduct, label: 'Benzil', fillMm: 2, grain: 'fine' },
     ],
     literature: { lowC: benzil.meltLowC, highC: benzil.meltHighC, source: benzil.source },
-    input,
-    plan: ramp,
+    instrumentName: 'Programmable block',
+    purpose: 'careful',
+    window: {
+      startC: ramp.startC,
+      watchFromC: ramp.watchFromC,
+      stopC: ramp.stopC,
+      rateCPerMin: ramp.rateCPerMin,
+      watchFromMin: ramp.watchFromMin,
+      totalMin: ramp.totalMin,
+    },
+    heating: { by: 'ramp', input, plan: ramp },
+    calibration: null,
     conventions: DEFAULT_HOUSE_RULES,
     coreVersion: CORE_VERSION,
     restsOn: [prep.opened.id],
@@ -395,7 +416,14 @@ function melt(id: MeltId, at: number): void {
     'run started',
     id,
     start,
-    { run, instrument: INSTRUMENT, simulated: true, seed, character: PROGRAMMABLE_BLOCK, blockC: 22, tubes },
+    {
+      run,
+      instrument: INSTRUMENT,
+      feed: 'simulated',
+      simulation: { seed, character: PROGRAMMABLE_BLOCK, tubes },
+      blockC: 22,
+      recorded: true,
+    },
     'recorder',
   )
   let state = createBlock(PROGRAMMABLE_BLOCK, seed, {
@@ -414,7 +442,7 @@ function melt(id: MeltId, at: number): void {
         'trace',
         id,
         start + last * 1000,
-        { run, firstSample: chunk[0]?.sample ?? 0, decimals: 1, probeC },
+        { run, firstSample: chunk[0]?.sample ?? 0, decimals: 1, probeC, light: null },
         'recorder',
       )
     }
@@ -442,6 +470,7 @@ function melt(id: MeltId, at: number): void {
       pressedAtS: one.sample + 0.4,
       lastSample: one.sample,
       lastProbe: one.probe,
+      from: 'key',
     })
     if (moment === 'early sign')
       write('sign named', id, start + one.sample * 1000 + 900, { mark: entry, word: 'shrinks' })
@@ -464,6 +493,8 @@ function melt(id: MeltId, at: number): void {
   command({ kind: 'preheat', toC: ramp.startC })
   watch(270)
   command({ kind: 'tubes in' })
+  for (const slot of [1, 2])
+    write('tube noted', id, start + state.sample * 1000, { run, slot, note: 'put in', atS: state.sample })
   watch(60)
   command({ kind: 'ramp', toC: ramp.stopC, rateCPerMin: ramp.rateCPerMin })
   watch(Math.round(((98.5 - ramp.startC) / ramp.rateCPerMin) * 60))
@@ -471,6 +502,17 @@ function melt(id: MeltId, at: number): void {
   flush()
   write('run ended', id, start + state.sample * 1000, { run, atS: state.sample }, 'recorder')
 }
+
+writeInstruments({
+  write,
+  subject,
+  reading,
+  minutesAgo,
+  prep: benzilPrep,
+  crude: benzilCrude,
+  benzil,
+  compound,
+})
 
 // ── adipic acid in a centrifuge tube, spinning ──────────────────────────────────────────────────
 const adipicPrep = subject<PrepId>(11)
@@ -482,11 +524,13 @@ write('sample named', adipicCrude, minutesAgo(48), {
   prep: adipicPrep,
   role: 'crude',
   label: 'Crude adipic acid',
+  ...OF_ITS_PREP,
 })
 write('sample named', adipicProduct, minutesAgo(48), {
   prep: adipicPrep,
   role: 'product',
   label: 'Adipic acid',
+  ...OF_ITS_PREP,
 })
 const adipicMass = write('weighed', adipicCrude, minutesAgo(45), {
   method: 'tared',
@@ -578,8 +622,8 @@ const file = {
 }
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
 writeFileSync(
-  join(folder, 'ledger.v2.json'),
+  join(folder, 'ledger.v3.json'),
   `${JSON.stringify({ ...file, entries: 0 }).replace('"entries":0', `"entries":[\n${lines}\n]`)}\n`,
 )
-writeFileSync(join(folder, 'view.v2.json'), `${JSON.stringify(summaryOf(fold(entries), NOW), null, 1)}\n`)
+writeFileSync(join(folder, 'view.v3.json'), `${JSON.stringify(summaryOf(fold(entries), NOW), null, 1)}\n`)
 process.stdout.write(`${entries.length} lines\n`)

@@ -9,11 +9,13 @@ export interface Golden {
   readonly entries: readonly RawEntry[]
 }
 const read = (name: string): unknown => JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'))
-export const golden = read('ledger.v2.json') as Golden
-export const expectedView = read('view.v2.json')
-/** A ledger as the first version wrote it, and what it came to then: old bodies are read for ever. */
+export const golden = read('ledger.v3.json') as Golden
+export const expectedView = read('view.v3.json')
+/** Ledgers as earlier versions wrote them, and what they came to then: old bodies are read for ever. */
 export const goldenV1 = read('ledger.v1.json') as Golden
 export const expectedViewV1 = read('view.v1.json')
+export const goldenV2 = read('ledger.v2.json') as Golden
+export const expectedViewV2 = read('view.v2.json')
 
 type Home = Pick<RawEntry, 'ledger' | 'notebook'>
 

@@ -458,6 +458,36 @@ export interface SchoolCost {
   readonly meltsOnBeingPutIn: boolean
 }
 
+/** A thermometer's calibration; the rate and packing it was made at are part of it. */
+export interface Calibration {
+  readonly method: 'between the points' | 'straight line'
+  readonly points: readonly (readonly [readC: Celsius, trueC: Celsius])[]
+  /** What is left of its own points when each is left out; null when too few to say. */
+  readonly errorC: Celsius | null
+  /** Heating and packing of its melting standards; null when it has none. */
+  readonly heating: {
+    readonly rateCPerMin: CelsiusPerMin
+    readonly fillMm: Millimetre
+    readonly grain: Grain
+  } | null
+}
+/** How a melt is to be heated. */
+export type Heating =
+  | { readonly by: 'ramp'; readonly input: RampInput; readonly plan: RampPlan }
+  | { readonly by: 'dial'; readonly input: DialPlanInput; readonly plan: DialPlan }
+  /** No programme and no learned dial: heated by hand and watched. */
+  | { readonly by: 'hand'; readonly blockC: Celsius; readonly warnings: readonly string[] }
+/** What a watcher needs of a plan, however it is heated. */
+export interface MeltWindow {
+  readonly startC: Celsius
+  readonly watchFromC: Celsius
+  readonly stopC: Celsius
+  readonly rateCPerMin: CelsiusPerMin
+  /** null when nobody can say. */
+  readonly watchFromMin: Minute | null
+  readonly totalMin: Minute | null
+}
+
 // ── which tube when, the lab period ─────────────────────────────────────────────────────────────
 export interface TubeRunInput {
   readonly apparatus: {

@@ -27,12 +27,31 @@ export interface NotebookRow {
   readonly title: string
   readonly createdAt: number
 }
+export const INSTRUMENT_SORTS = [
+  'dial block',
+  'programmable block',
+  'detecting block',
+  'hot stage',
+  'oil-bath tube',
+] as const
+export type InstrumentSort = (typeof INSTRUMENT_SORTS)[number]
+export interface Thermometer {
+  readonly kind: 'metal probe' | 'glass'
+  readonly lowC: number
+  readonly highC: number
+  /** Of a glass thermometer; null for a probe. */
+  readonly immersion: 'total' | 'partial' | null
+  readonly filling: 'mercury' | 'spirit' | null
+}
 export interface Instrument {
   readonly id: InstrumentId
   readonly name: string
-  readonly sort: 'programmable block'
+  readonly sort: InstrumentSort
   readonly simulated: boolean
   readonly character: BlockCharacter
+  readonly thermometer: Thermometer
+  /** A switch that has to be set for ranges above this, °C; null when there is none. */
+  readonly highRangeAboveC: number | null
 }
 export interface Shelf {
   readonly compounds: readonly Compound[]
@@ -75,6 +94,7 @@ export interface RunState {
 }
 export interface InstrumentState {
   readonly instrument: Instrument
-  readonly blockC: number
+  /** null for a real instrument nobody has heard yet. */
+  readonly blockC: number | null
   readonly run: RunState | null
 }

@@ -16,7 +16,7 @@ export interface GoldenFile {
 }
 
 export async function readGolden(): Promise<GoldenFile> {
-  return JSON.parse(await readFile(join(GOLDEN, 'ledger.v2.json'), 'utf8')) as GoldenFile
+  return JSON.parse(await readFile(join(GOLDEN, 'ledger.v3.json'), 'utf8')) as GoldenFile
 }
 
 /** Writes the golden ledger as the demo notebook, its times moved to now. */

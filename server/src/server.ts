@@ -70,7 +70,12 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       await writeDemo(store, golden, clock)
     } else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
     const shelf = openShelf(db, await ownShelf(options, db, closing), clock)
-    const bench = await openBench((await shelf.read()).instruments, store, clock, options.byHand)
+    const bench = await openBench(
+      async () => (await shelf.read()).instruments,
+      store,
+      clock,
+      options.byHand,
+    )
     closing.push(() => bench.close())
     const balance = openBalance(store, clock, options.byHand)
     closing.push(async () => {
@@ -79,7 +84,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const api = Router()
     api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), clock))
     api.use(exchangeRoutes(store, clock), shelfRoutes(shelf))
-    api.use(instrumentRoutes(bench, options.byHand), balanceRoutes(balance, options.byHand))
+    api.use(instrumentRoutes(bench, clock, options.byHand), balanceRoutes(balance, options.byHand))
     api.get('/about', (_request, response) => {
       response.json({ ledger: store.ledger, demo: options.demo, byHand: options.byHand, now: clock.now() })
     })

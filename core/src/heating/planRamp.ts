@@ -2,9 +2,9 @@ import type { RampApparatus, RampInput, RampPlan, RampSegment } from '../contrac
 import { ImpossibleInput, requireTemperature } from '../problems'
 
 /** Shrinking and sweating begin up to about 3 °C before the first liquid; the eye is at the lens before that. */
-const LOOK_BEFORE_C = 5
+export const LOOK_BEFORE_C = 5
 /** Room kept between the start of the slow part and the first liquid of an impure sample. */
-const ROOM_BELOW_FIRST_LIQUID_C = 2
+export const ROOM_BELOW_FIRST_LIQUID_C = 2
 /** A block hardly comes closer to the room than this in any useful time. */
 const ABOVE_AMBIENT_C = 2
 

@@ -95,3 +95,25 @@ export const fusion = Joi.object({
   molarMassGPerMol: number.positive().max(1e6).required(),
   estimated: Joi.boolean(),
 })
+
+export const blockModel = Joi.object({
+  ambientC: celsius.required(),
+  gain: number.positive().max(1e5).required(),
+  exponent: number.positive().max(100).required(),
+  timeConstantMin: number.positive().max(1e5).required(),
+})
+export const packedHeating = Joi.object({
+  rateCPerMin: number.positive().max(100).required(),
+  fillMm: number.positive().max(50).required(),
+  grain: grain.required(),
+})
+export const calibration = Joi.object({
+  method: Joi.string().valid('between the points', 'straight line').required(),
+  points: Joi.array()
+    .items(Joi.array().ordered(celsius.required(), celsius.required()).length(2))
+    .min(1)
+    .max(50)
+    .required(),
+  errorC: number.min(0).max(1000).allow(null).required(),
+  heating: packedHeating.allow(null).required(),
+})

@@ -12,39 +12,51 @@ import { liquorDiscardedV1 } from './liquor-discarded/schema'
 import { reactionNamedV1 } from './reaction-named/schema'
 import { trialSeenV1 } from './trial-seen/schema'
 import { explainedV1 } from './explained/schema'
-import { markMadeV1 } from './mark-made/schema'
-import { meltPlannedV1 } from './melt-planned/schema'
+import { markMadeV1, markMadeV2 } from './mark-made/schema'
+import { meltPlannedV1, meltPlannedV2 } from './melt-planned/schema'
 import { observedV1 } from './observed/schema'
 import { planFixedV1, planFixedV2 } from './plan-fixed/schema'
 import { prepOpenedV1 } from './prep-opened/schema'
-import { runCommandV1 } from './run-command/schema'
+import { runCommandV1, runCommandV2 } from './run-command/schema'
 import { runEndedV1 } from './run-ended/schema'
-import { runStartedV1 } from './run-started/schema'
-import { sampleNamedV1, sampleNamedV2 } from './sample-named/schema'
+import { runStartedV1, runStartedV2 } from './run-started/schema'
+import { sampleNamedV1, sampleNamedV2, sampleNamedV3 } from './sample-named/schema'
 import { signNamedV1 } from './sign-named/schema'
 import { solventAddedV1, solventAddedV2 } from './solvent-added/schema'
 import { stepTickedV1 } from './step-ticked/schema'
+import { rulesTakenV1 } from './rules-taken/schema'
+import { turnTakenV1 } from './turn-taken/schema'
+import { turnEndedV1 } from './turn-ended/schema'
+import { heatingLoggedV1 } from './heating-logged/schema'
+import { dialLearnedV1 } from './dial-learned/schema'
+import { standardReadV1 } from './standard-read/schema'
+import { thermometerCalibratedV1 } from './thermometer-calibrated/schema'
+import { checkMadeV1 } from './check-made/schema'
+import { tubeNotedV1 } from './tube-noted/schema'
+import { rangeGivenUpV1 } from './range-given-up/schema'
+import { temperatureTypedV1 } from './temperature-typed/schema'
+import { meltDetectedV1 } from './melt-detected/schema'
 import { struckV1 } from './struck/schema'
 import { timerStartedV1, timerStartedV2 } from './timer-started/schema'
-import { traceV1 } from './trace/schema'
+import { traceV1, traceV2 } from './trace/schema'
 import { verdictSignedV1 } from './verdict-signed/schema'
 import { weighedV1, weighedV2 } from './weighed/schema'
 
 /** Bodies by kind and version; old versions stay for ever. */
 const BODIES: { readonly [K in Kind]: Readonly<Record<number, Joi.Schema>> } = {
   'prep opened': { 1: prepOpenedV1 },
-  'sample named': { 1: sampleNamedV1, 2: sampleNamedV2 },
+  'sample named': { 1: sampleNamedV1, 2: sampleNamedV2, 3: sampleNamedV3 },
   weighed: { 1: weighedV1, 2: weighedV2 },
   'plan fixed': { 1: planFixedV1, 2: planFixedV2 },
   'step ticked': { 1: stepTickedV1 },
   'solvent added': { 1: solventAddedV1, 2: solventAddedV2 },
   'timer started': { 1: timerStartedV1, 2: timerStartedV2 },
   observed: { 1: observedV1 },
-  'melt planned': { 1: meltPlannedV1 },
-  'run started': { 1: runStartedV1 },
-  'run command': { 1: runCommandV1 },
-  trace: { 1: traceV1 },
-  'mark made': { 1: markMadeV1 },
+  'melt planned': { 1: meltPlannedV1, 2: meltPlannedV2 },
+  'run started': { 1: runStartedV1, 2: runStartedV2 },
+  'run command': { 1: runCommandV1, 2: runCommandV2 },
+  trace: { 1: traceV1, 2: traceV2 },
+  'mark made': { 1: markMadeV1, 2: markMadeV2 },
   'sign named': { 1: signNamedV1 },
   'run ended': { 1: runEndedV1 },
   'verdict signed': { 1: verdictSignedV1 },
@@ -58,6 +70,18 @@ const BODIES: { readonly [K in Kind]: Readonly<Record<number, Joi.Schema>> } = {
   'reaction named': { 1: reactionNamedV1 },
   'trial seen': { 1: trialSeenV1 },
   explained: { 1: explainedV1 },
+  'rules taken': { 1: rulesTakenV1 },
+  'turn taken': { 1: turnTakenV1 },
+  'turn ended': { 1: turnEndedV1 },
+  'heating logged': { 1: heatingLoggedV1 },
+  'dial learned': { 1: dialLearnedV1 },
+  'standard read': { 1: standardReadV1 },
+  'thermometer calibrated': { 1: thermometerCalibratedV1 },
+  'check made': { 1: checkMadeV1 },
+  'tube noted': { 1: tubeNotedV1 },
+  'range given up': { 1: rangeGivenUpV1 },
+  'temperature typed': { 1: temperatureTypedV1 },
+  'melt detected': { 1: meltDetectedV1 },
   struck: { 1: struckV1 },
 }
 

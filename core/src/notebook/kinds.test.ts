@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import type { Bodies, Entry, Kind, RawEntry } from '../index'
-import { KINDS, sentenceOf, upcast } from '../index'
+import type { Bodies, Entry, InstrumentId, Kind, RawEntry, RunId } from '../index'
+import { DEFAULT_HOUSE_RULES, KINDS, sentenceOf, upcast } from '../index'
 import { refusalOf } from '../schemas'
 
 const [home] = golden.entries as [RawEntry]
@@ -12,6 +12,7 @@ const lineOf = (kind: string, body: unknown, v = KINDS[kind as Kind].version): R
   body,
   v,
 })
+const RUN = '0a5a1c7e-0000-4000-8000-0000000000f1' as RunId
 const reading = (text: string) => ({ text, value: Number(text) })
 
 describe('what each new kind takes, and says', () => {
@@ -78,7 +79,126 @@ describe('what each new kind takes, and says', () => {
       'Weighed 0.182 g, tared (simulated balance).',
     ],
     ['timer started', { timer: 'spin', minutes: 3 }, 'Started 3 min of spinning.'],
-    ['sample named', { prep: null, role: 'grit', label: 'Grit' }, 'Named the sample “Grit”.'],
+    [
+      'sample named',
+      { prep: null, role: 'grit', label: 'Grit', compound: null, of: [] },
+      'Named the sample “Grit”.',
+    ],
+    [
+      'rules taken',
+      { conventions: DEFAULT_HOUSE_RULES },
+      'House rules from here on: “Slow through the range”.',
+    ],
+    ['turn taken', { who: 'bench 3', slots: 2 }, 'bench 3 asked for 2 slots.'],
+    [
+      'turn ended',
+      { turn: ID, glassCleared: true, switchedOff: false },
+      'Turn over: tubes in the glass waste, left on for the next.',
+    ],
+    [
+      'heating logged',
+      {
+        dial: 3,
+        ambientC: 22,
+        samples: [
+          [0, 22],
+          [1, 30.5],
+        ],
+        from: 'typed',
+      },
+      'Logged a heating at setting 3: 2 readings (typed).',
+    ],
+    [
+      'dial learned',
+      {
+        model: { ambientC: 22, gain: 19, exponent: 1.2, timeConstantMin: 8.5 },
+        residualC: 0.152,
+        standardErrors: { gain: 0.1, exponent: 0.01, timeConstantMin: 0.05 },
+        span: { leastDial: 3, mostDial: 8, leastC: 22, mostC: 240 },
+        coreVersion: '1',
+        restsOn: [ID],
+      },
+      'Learned the dial from 1 heatings, settings 3 to 8: readings lie within 0.15 °C of the fit.',
+    ],
+    [
+      'standard read',
+      {
+        standard: 'Adipic acid',
+        literature: { lowC: 151, highC: 154, source: 'handbook' },
+        read: [reading('150.1'), reading('151.5')],
+        heating: { rateCPerMin: 1, fillMm: 2, grain: 'fine' },
+      },
+      'Adipic acid read 150.1 to 151.5 °C against 151 to 154 °C.',
+    ],
+    [
+      'thermometer calibrated',
+      {
+        method: 'straight line',
+        points: [[0.4, 0]],
+        errorC: null,
+        heating: null,
+        coreVersion: '1',
+        restsOn: [ID],
+      },
+      'Calibrated the thermometer by 1 point, straight line.',
+    ],
+    ['check made', { check: 'oil-label-read' }, 'Checked before the start: oil label read.'],
+    ['tube noted', { run: RUN, slot: 2, note: 'turned', atS: 12 }, 'Tube 2: turned.'],
+    [
+      'range given up',
+      { run: RUN, slot: 2, reason: 'the onset was missed' },
+      'Tube 2 has no range: the onset was missed.',
+    ],
+    [
+      'temperature typed',
+      { run: RUN, temperature: reading('95.5'), atS: 61, mark: ID },
+      'Read 95.5 °C off the thermometer for that mark.',
+    ],
+    [
+      'melt detected',
+      {
+        run: null,
+        slot: 1,
+        onsetC: 94.1,
+        clearC: 95.3,
+        shares: null,
+        decimals: 1,
+        light: [[94, 0.1]],
+        rateCPerMin: 1,
+      },
+      'Tube 1 by its light (a file): 94.1 to 95.3 °C, ends moved by hand.',
+    ],
+    ['run command', { run: RUN, atS: 3, command: { kind: 'dial', setting: 4.25 } }, 'Dial to 4.25.'],
+    [
+      'mark made',
+      {
+        run: RUN,
+        slot: 1,
+        moment: 'all liquid',
+        pressedAtS: 0,
+        lastSample: 0,
+        lastProbe: reading('95.5'),
+        from: 'instrument',
+      },
+      'Tube 1: all liquid at 95.5 °C, copied from the instrument.',
+    ],
+    [
+      'run started',
+      {
+        run: RUN,
+        instrument: 'own-block' as InstrumentId,
+        feed: 'by hand',
+        simulation: null,
+        blockC: null,
+        recorded: false,
+      },
+      'A run by hand began.',
+    ],
+    [
+      'trace',
+      { run: RUN, firstSample: 1, decimals: 1, probeC: [50, 51], light: [[0.1], [0.2]] },
+      'Recorded 2 readings from sample 1.',
+    ],
   ]
   test.each(good)('%s', (kind, body, sentence) => {
     const line = lineOf(kind, body)
@@ -131,6 +251,65 @@ describe('what each new kind takes, and says', () => {
       },
       'must be a positive number',
     ],
+    ['turn taken', { who: ' ', slots: 1 }, 'who'],
+    ['turn taken', { who: 'bench 3', slots: 0 }, 'slots'],
+    [
+      'heating logged',
+      {
+        dial: 0,
+        ambientC: 22,
+        samples: [
+          [0, 22],
+          [1, 30],
+        ],
+        from: 'typed',
+      },
+      'positive number',
+    ],
+    ['heating logged', { dial: 3, ambientC: 22, samples: [[0, 22]], from: 'typed' }, 'at least 2 items'],
+    [
+      'standard read',
+      {
+        standard: 'Adipic acid',
+        literature: { lowC: 154, highC: 151, source: 'x' },
+        read: [reading('150.1')],
+        heating: null,
+      },
+      'highC',
+    ],
+    [
+      'standard read',
+      {
+        standard: 'Adipic acid',
+        literature: { lowC: 151, highC: 154, source: 'x' },
+        read: [reading('151.5'), reading('150.1')],
+        heating: null,
+      },
+      'were the two swapped?',
+    ],
+    ['tube noted', { run: RUN, slot: 2, note: 'looks nice', atS: 12 }, 'must be one of'],
+    ['range given up', { run: RUN, slot: 2, reason: 'tired' }, 'must be one of'],
+    [
+      'temperature typed',
+      { run: RUN, temperature: reading('950'), atS: 61, mark: null },
+      'No thermometer here reads 950',
+    ],
+    [
+      'melt detected',
+      {
+        run: null,
+        slot: 1,
+        onsetC: 96,
+        clearC: 95,
+        shares: null,
+        decimals: 1,
+        light: [],
+        rateCPerMin: 1,
+      },
+      'clearC',
+    ],
+    ['run command', { run: RUN, atS: 3, command: { kind: 'dial', setting: -1 } }, 'setting'],
+    ['run command', { run: RUN, atS: 3, command: { kind: 'explode' } }, 'kind'],
     ['explained', { text: '   ' }, 'leading or trailing whitespace'],
     [
       'solvent added',
@@ -158,7 +337,7 @@ describe('bodies of the first version', () => {
     for (const [kind, body, now] of cases) {
       const old = lineOf(kind, body, 1)
       expect(refusalOf(old)).toBeNull()
-      expect(upcast(old)).toMatchObject({ v: 2, body: { ...body, ...now } })
+      expect(upcast(old)).toMatchObject({ v: KINDS[kind].version, body: { ...body, ...now } })
     }
   })
   test('do not know what came later', () => {

@@ -1,3 +1,15 @@
+import { rulesTaken, type RulesTaken } from './rules-taken/kind'
+import { turnTaken, type TurnTaken } from './turn-taken/kind'
+import { turnEnded, type TurnEnded } from './turn-ended/kind'
+import { heatingLogged, type HeatingLogged } from './heating-logged/kind'
+import { dialLearned, type DialLearned } from './dial-learned/kind'
+import { standardRead, type StandardRead } from './standard-read/kind'
+import { thermometerCalibrated, type ThermometerCalibrated } from './thermometer-calibrated/kind'
+import { checkMade, type CheckMade } from './check-made/kind'
+import { tubeNoted, type TubeNoted } from './tube-noted/kind'
+import { rangeGivenUp, type RangeGivenUp } from './range-given-up/kind'
+import { temperatureTyped, type TemperatureTyped } from './temperature-typed/kind'
+import { meltDetected, type MeltDetected } from './melt-detected/kind'
 import { portionSeen, type PortionSeen } from './portion-seen/kind'
 import { solventRemoved, type SolventRemoved } from './solvent-removed/kind'
 import { pipetteCounted, type PipetteCounted } from './pipette-counted/kind'
@@ -55,6 +67,18 @@ export interface Bodies {
   'reaction named': ReactionNamed
   'trial seen': TrialSeen
   explained: Explained
+  'rules taken': RulesTaken
+  'turn taken': TurnTaken
+  'turn ended': TurnEnded
+  'heating logged': HeatingLogged
+  'dial learned': DialLearned
+  'standard read': StandardRead
+  'thermometer calibrated': ThermometerCalibrated
+  'check made': CheckMade
+  'tube noted': TubeNoted
+  'range given up': RangeGivenUp
+  'temperature typed': TemperatureTyped
+  'melt detected': MeltDetected
   struck: Struck
 }
 export type Kind = keyof Bodies
@@ -86,5 +110,17 @@ export const KINDS: { readonly [K in Kind]: KindDefinition<Bodies[K]> } = {
   'reaction named': reactionNamed,
   'trial seen': trialSeen,
   explained,
+  'rules taken': rulesTaken,
+  'turn taken': turnTaken,
+  'turn ended': turnEnded,
+  'heating logged': heatingLogged,
+  'dial learned': dialLearned,
+  'standard read': standardRead,
+  'thermometer calibrated': thermometerCalibrated,
+  'check made': checkMade,
+  'tube noted': tubeNoted,
+  'range given up': rangeGivenUp,
+  'temperature typed': temperatureTyped,
+  'melt detected': meltDetected,
   struck,
 }

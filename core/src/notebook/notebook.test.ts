@@ -40,7 +40,15 @@ import {
   type Bodies,
 } from '../index'
 import { refusalOf } from '../schemas'
-import { expectedView, expectedViewV1, golden, goldenV1, ledgerContract } from '../../golden/contract'
+import {
+  expectedView,
+  expectedViewV1,
+  expectedViewV2,
+  golden,
+  goldenV1,
+  goldenV2,
+  ledgerContract,
+} from '../../golden/contract'
 import type { KindDefinition } from './defineKind'
 
 const expected = expectedView as { preps: object[] }
@@ -81,8 +89,9 @@ describe('the golden ledger', () => {
     expect(recovery.ok && recovery.value.percent.value).toBeCloseTo((100 * (32.613 - 31.2216)) / 1.804, 9)
     const marks = golden.entries.filter((line) => line.kind === 'mark made') as Entry<'mark made'>[]
     const at = (slot: number, moment: string) =>
-      marks.find(({ body }) => body.slot === slot && body.moment === moment)?.body.lastProbe.text
-    expect(rangesOf(whole, benzil).map((row) => [row.onset?.text, row.clear?.text])).toEqual([
+      marks.find(({ body }) => body.slot === slot && body.moment === moment)?.body.lastProbe?.text
+    const onTheBlock = rangesOf(whole, benzil).slice(0, 2)
+    expect(onTheBlock.map((row) => [row.onset?.text, row.clear?.text])).toEqual([
       [at(1, 'first liquid'), at(1, 'all liquid')],
       [at(2, 'first liquid'), at(2, 'all liquid')],
     ])
@@ -133,11 +142,14 @@ describe('the golden ledger', () => {
   })
 })
 
-test('a ledger of the first version comes to what it came to then', () => {
-  const told = JSON.parse(JSON.stringify(summaryOf(fold(goldenV1.entries), goldenV1.nowMs))) as object
-  expect(told).toMatchObject(expectedViewV1 as object)
-  expect(goldenV1.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])
-  expect(new Set(goldenV1.entries.map(({ v }) => v))).toEqual(new Set([1]))
+test.each([
+  ['first', goldenV1, expectedViewV1, [1]],
+  ['second', goldenV2, expectedViewV2, [1, 2]],
+] as const)('a ledger of the %s version comes to what it came to then', (_, old, view, versions) => {
+  const told = JSON.parse(JSON.stringify(summaryOf(fold(old.entries), old.nowMs))) as object
+  expect(told).toMatchObject(view as object)
+  expect(old.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])
+  expect(new Set(old.entries.map(({ v }) => v))).toEqual(new Set(versions))
 })
 
 describe('the fold', () => {
@@ -331,8 +343,8 @@ describe('a prep as it goes', () => {
     const crude = '0a5a1c7e-0000-4000-8000-0000000000c2' as SampleId
     const lines = [
       entry('prep opened', prep, openedLine.body),
-      entry('sample named', crude, { prep, role: 'crude', label: 'Crude' }),
-      entry('sample named', product, { prep, role: 'product', label: 'Product' }),
+      entry('sample named', crude, { prep, role: 'crude', label: 'Crude', compound: null, of: [] }),
+      entry('sample named', product, { prep, role: 'product', label: 'Product', compound: null, of: [] }),
       entry('weighed', crude, {
         method: 'tared',
         net: { text: '1.00', value: 1 },
@@ -379,6 +391,7 @@ describe('a mark while the instrument could not be heard', () => {
       pressedAtS,
       lastSample,
       lastProbe: { text: '50.0', value: 50 },
+      from: 'key' as const,
     })
   const temperature = (view: View, id: EntryId) =>
     meltsOf(view)[0]?.marks.find((mark) => mark.entry.id === id)?.temperature
@@ -404,6 +417,7 @@ describe('a mark while the instrument could not be heard', () => {
         pressedAtS: 1500,
         lastSample: 1500,
         lastProbe: { text, value: Number(text) },
+        from: 'key' as const,
       })
     const rows = rangesOf(fold([...lines, mark('first liquid', '96.4'), mark('all liquid', '95.1')]), benzil)
     expect(rows[1]?.trouble).toContain('96.4 °C lies above the clear point of 95.1 °C')

@@ -1,7 +1,9 @@
 import Joi from 'joi'
-import { celsius, compound, number, shortName, solvent } from '../notebook/commonSchema'
+import { celsius, compound, conventions, name, number, shortName, solvent } from '../notebook/commonSchema'
 import { sentence } from '../notebook/entrySchema'
+import { character } from '../notebook/run-started/schema'
 import { procedure } from '../procedures/schema'
+import { INSTRUMENT_SORTS } from '../wire'
 
 const solubility = Joi.object({
   compound: shortName.required(),
@@ -12,7 +14,48 @@ const solubility = Joi.object({
   source: Joi.string().trim().min(1).max(500).required(),
 })
 
-const SCHEMAS = { compound, solvent, solubility, procedure } as const
+/** An instrument of the lab's own; the simulated ones ship with the app and are not changed. */
+const instrument = Joi.object({
+  id: shortName.required(),
+  name: name.required(),
+  sort: Joi.string()
+    .valid(...INSTRUMENT_SORTS)
+    .required(),
+  simulated: Joi.boolean()
+    .valid(false)
+    .required()
+    .messages({
+      'any.only': 'The simulated instruments ship with the app; add one of your own beside them.',
+    }),
+  character: character.required(),
+  thermometer: Joi.object({
+    kind: Joi.string().valid('metal probe', 'glass').required(),
+    lowC: celsius.required(),
+    highC: celsius.greater(Joi.ref('lowC')).required(),
+    immersion: Joi.string().valid('total', 'partial').allow(null).required(),
+    filling: Joi.string().valid('mercury', 'spirit').allow(null).required(),
+  }).required(),
+  highRangeAboveC: celsius.allow(null).required(),
+})
+const houseRules = conventions.custom(
+  (value: { meltRate: { min: number; target: number; max: number } }, helpers) => {
+    const { min, target, max } = value.meltRate
+    return min <= target && target <= max
+      ? value
+      : helpers.message({
+          custom: `A rate of ${min}, ${target}, ${max} °C/min runs backwards: least, wanted, greatest.`,
+        })
+  },
+)
+
+const SCHEMAS = {
+  compound,
+  solvent,
+  solubility,
+  procedure,
+  instrument,
+  'house rules': houseRules,
+} as const
 /** What a lab may put on the shelf. */
 export type OwnSort = keyof typeof SCHEMAS
 export const OWN_SORTS = Object.keys(SCHEMAS) as readonly OwnSort[]

@@ -1,4 +1,4 @@
-import type { Compound, Fusion, SimulatedSample } from '../contract'
+import type { Compound, Fusion, SampleId, SimulatedSample } from '../contract'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { waldenFusionEnthalpy } from '../melting/liquidus'
 import { fusionOf } from '../reference/fusionOf'
@@ -6,6 +6,9 @@ import type { PlanFixed } from '../notebook/plan-fixed/kind'
 import type { SampleRole } from '../notebook/sample-named/kind'
 import { liquorOf } from '../solubility/cycles'
 import { nextRandom } from './random'
+import type { View } from '../notebook/fold'
+import { prepOf } from '../notebook/selectors/prep'
+import { sampleNamedAs } from '../notebook/selectors/samples'
 
 /** Liquor that clings to the crystals leaves this mass fraction of impurity behind, at least. */
 const CLINGING = 0.003
@@ -36,6 +39,41 @@ export function simulatedContents(
     a,
     b,
     moleFractionA: moleFractionFromMassFraction(1 - impurityByMass, a.molarMassGPerMol, b.molarMassGPerMol),
+  }
+}
+
+/**
+ * What a simulated tube of a named sample holds: by its prep, by the compound it was named as, or for a mixture
+ * its two parts ground together in equal masses.
+ *
+ * @returns null when nobody said what the sample is
+ */
+export function simulatedTube(view: View, id: SampleId, seed: number): SimulatedSample | null {
+  const sample = sampleNamedAs(view, id)
+  if (!sample) return null
+  const [first, second] = sample.of
+  if (first && second) {
+    const [p, q] = [simulatedTube(view, first, seed), simulatedTube(view, second, seed)]
+    return p && q ? ground(p, q) : null
+  }
+  if (!sample.compound) return null
+  const plan = sample.prep ? (prepOf(view, sample.prep)?.plan?.body ?? null) : null
+  return simulatedContents(plan, sample.compound, sample.role, seed)
+}
+
+/** Equal masses. Two of one compound thin their impurity; two compounds make a mixture of the two. */
+function ground(p: SimulatedSample, q: SimulatedSample): SimulatedSample {
+  const isSame = Math.abs(p.a.meltingPointC - q.a.meltingPointC) < 1e-9
+  if (isSame) {
+    const impure = [p, q].find(({ b }) => b !== null)
+    return impure
+      ? { ...impure, moleFractionA: 1 - (2 - p.moleFractionA - q.moleFractionA) / 2 }
+      : { a: p.a, b: null, moleFractionA: 1 }
+  }
+  return {
+    a: p.a,
+    b: q.a,
+    moleFractionA: moleFractionFromMassFraction(0.5, p.a.molarMassGPerMol, q.a.molarMassGPerMol),
   }
 }
 

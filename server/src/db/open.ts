@@ -1,6 +1,6 @@
-import { cp, readFile, rename, rm } from 'node:fs/promises'
+import { copyFile, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
 import { existsSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, relative } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite'
 import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator'
@@ -42,7 +42,7 @@ async function openFolder(folder: string, say: Say): Promise<OpenDatabase> {
   const fresh = !existsSync(folder)
   if (fresh) {
     say('Preparing the database for its first start …')
-    if (existsSync(TEMPLATE)) await cp(TEMPLATE, folder, { recursive: true })
+    if (existsSync(TEMPLATE)) await copyTree(TEMPLATE, folder)
   }
   const client = await PGlite.create(folder)
   const db = drizzlePglite(client, { schema })
@@ -52,6 +52,18 @@ async function openFolder(folder: string, say: Say): Promise<OpenDatabase> {
     fresh,
     close: () => client.close(),
   }
+}
+
+/** A thousand small files are copied side by side: `cp` takes them one after another, and six times as long. */
+async function copyTree(from: string, to: string): Promise<void> {
+  const within = (entry: { parentPath: string; name: string }) =>
+    relative(from, join(entry.parentPath, entry.name))
+  const entries = await readdir(from, { recursive: true, withFileTypes: true })
+  await mkdir(to, { recursive: true })
+  for (const folder of entries.filter((entry) => entry.isDirectory()))
+    await mkdir(join(to, within(folder)), { recursive: true })
+  const files = entries.filter((entry) => entry.isFile()).map(within)
+  await Promise.all(files.map((file) => copyFile(join(from, file), join(to, file))))
 }
 
 /** Makes the template folder a first start copies: a database with every migration in it, and what `fill` puts there. */

@@ -3,9 +3,13 @@ import {
   advance,
   createBlock,
   createTube,
-  prepOf,
+  commandOfLine,
   fold,
-  simulatedContents,
+  KINDS,
+  lineOfCommand,
+  readingOfLine,
+  simulatedTube,
+  upcast,
   type BlockCommand,
   type BlockReading,
   type BlockState,
@@ -13,12 +17,15 @@ import {
   type Entry,
   type Instrument,
   type InstrumentState,
-  type KnownEntry,
+  type Kind,
   type MeltId,
+  type MeltPlanned,
   type NotebookId,
   type RawEntry,
   type RunId,
   type RunState,
+  type Simulation,
+  type View,
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
@@ -38,27 +45,40 @@ interface Run {
   readonly id: RunId
   readonly melt: MeltId
   readonly notebook: NotebookId
-  readonly watchFromC: number
-  state: BlockState
+  readonly planned: MeltPlanned
+  readonly decimals: number
+  /** False for a thermometer read by eye: its readings pass, and none is written down. */
+  readonly recorded: boolean
+  /** The simulation as it stands; null for an instrument that is connected. */
+  simulated: BlockState | null
+  sample: number
   last: BlockReading | null
+  /** How often the dial was turned: the next turn of the plan is the one after. */
+  turns: number
   /** Where instrument time and wall time last met, and how fast it has passed since. */
   anchor: { atS: number; atMs: number; pace: number }
+  /** The connected instrument's own clock when the run began; null until it is heard. */
+  clockAtStartS: number | null
   unwritten: BlockReading[]
   flushedAt: number
 }
 
 interface Stand {
-  readonly instrument: Instrument
+  instrument: Instrument
   run: Run | null
   /** The block at rest, as of this wall time. */
   rest: { state: BlockState; atMs: number }
+  /** What a connected instrument last said, °C. */
+  heardC: number | null
 }
 
 export interface SimulatedBench extends PassingFeed {
-  states(): InstrumentState[]
+  states(): Promise<InstrumentState[]>
   start(instrument: string, notebook: NotebookId, melt: MeltId): Promise<RunState>
   command(instrument: string, run: string, command: Bodies['run command']['command']): Promise<RunState>
   end(instrument: string, run: string): Promise<InstrumentState>
+  /** A line from a bridge to a connected instrument, or a command to a simulated one; answers with a line. */
+  line(instrument: string, line: string): Promise<string>
   /** Lets seconds pass where no clock drives the bench. */
   pass(instrument: string, seconds: number): Promise<RunState>
   close(): Promise<void>
@@ -68,18 +88,27 @@ export interface SimulatedBench extends PassingFeed {
  * The simulated instruments and the recorder that writes down what they read. A run is its seed and its
  * commands, all in the ledger, so after a crash it is resumed by replay.
  *
+ * @param listed the instruments on the shelf, as it is now
  * @param byHand when true no clock drives the instruments: `pass` does
  */
 export async function openBench(
-  instruments: readonly Instrument[],
+  listed: () => Promise<readonly Instrument[]>,
   store: LedgerStore,
   clock: Clock,
   byHand: boolean,
 ): Promise<SimulatedBench> {
   const hearers = new Set<(passing: Passing) => void>()
   const stands = new Map<string, Stand>()
-  for (const instrument of instruments)
-    stands.set(instrument.id, await restore(instrument, store, clock, byHand))
+  const standing = inTurn(async () => {
+    for (const instrument of await listed()) {
+      const stand = stands.get(instrument.id)
+      // One whose values were changed on the shelf goes on with the new ones once it rests.
+      if (!stand) stands.set(instrument.id, await restore(instrument, store, clock, byHand))
+      else if (!stand.run) stand.instrument = instrument
+    }
+    return stands
+  })
+  await standing()
   let ticking = Promise.resolve()
   const stop = byHand
     ? () => undefined
@@ -92,17 +121,19 @@ export async function openBench(
   }
 
   async function catchUp(stand: Stand, run: Run): Promise<void> {
-    const due = dueS(run, clock.now())
-    if (due > run.state.sample) await advanceTo(stand, run, due)
+    if (run.simulated) {
+      const due = dueS(run, clock.now())
+      if (due > run.sample) await advanceTo(stand, run, due)
+    }
     if (clock.now() - run.flushedAt >= FLUSH_EVERY_MS || run.unwritten.length >= TRACE_MOST) await flush(run)
   }
 
   async function advanceTo(stand: Stand, run: Run, sample: number): Promise<void> {
-    while (run.state.sample < sample) {
-      const { state, readings } = advance(run.state, [], 1)
-      run.state = state
-      run.last = readings[0] ?? null
-      if (run.last) run.unwritten.push(run.last)
+    while (run.simulated && run.sample < sample) {
+      const { state, readings } = advance(run.simulated, [], 1)
+      run.simulated = state
+      run.sample = state.sample
+      take(run, readings[0] ?? null)
       if (run.anchor.pace > 1 && run.last && mustSlowDown(run, run.last)) {
         await setPace(run, 1)
         break
@@ -111,10 +142,19 @@ export async function openBench(
     publish(stand, run)
   }
 
+  function take(run: Run, reading: BlockReading | null): void {
+    run.last = reading
+    if (reading && run.recorded) run.unwritten.push(reading)
+  }
+
   async function setPace(run: Run, pace: number): Promise<void> {
-    run.anchor = { atS: run.state.sample, atMs: clock.now(), pace }
+    run.anchor = { atS: run.sample, atMs: clock.now(), pace }
     await flush(run)
-    await write(run, 'run command', { run: run.id, atS: run.state.sample, command: { kind: 'pace', pace } })
+    await write(run, 'run command', {
+      run: run.id,
+      atS: run.sample,
+      command: { kind: 'pace', pace },
+    })
   }
 
   function publish(stand: Stand, run: Run): void {
@@ -130,7 +170,7 @@ export async function openBench(
   ): Promise<void> {
     const entry: Entry<K> = {
       id: store.newId(random),
-      v: 1,
+      v: KINDS[kind].version,
       ledger: store.ledger,
       notebook: run.notebook,
       subject: run.melt,
@@ -147,22 +187,18 @@ export async function openBench(
   async function flush(run: Run): Promise<void> {
     run.flushedAt = clock.now()
     while (run.unwritten.length > 0) {
-      const chunk = run.unwritten.slice(0, TRACE_MOST)
+      const chunk = run.unwritten.slice(0, unbroken(run.unwritten))
       const firstSample = chunk[0]?.sample ?? 0
-      const decimals = run.state.character.decimals
       const probeC = chunk.map((reading) => reading.probe.value)
-      await write(
-        run,
-        'trace',
-        { run: run.id, firstSample, decimals, probeC },
-        chunkBytes(run.id, firstSample),
-      )
+      const light = chunk[0]?.light ? chunk.map((reading) => reading.light ?? []) : null
+      const body = { run: run.id, firstSample, decimals: run.decimals, probeC, light }
+      await write(run, 'trace', body, chunkBytes(run.id, firstSample))
       run.unwritten = run.unwritten.slice(chunk.length)
     }
   }
 
-  const standOf = (id: string): Stand => {
-    const stand = stands.get(id)
+  const standOf = async (id: string): Promise<Stand> => {
+    const stand = stands.get(id) ?? (await standing()).get(id)
     if (!stand) throw new HttpProblem(404, 'No such instrument', 'There is no such instrument on this bench.')
     return stand
   }
@@ -176,10 +212,61 @@ export async function openBench(
     return stand.run
   }
 
+  async function command(stand: Stand, run: Run, what: Bodies['run command']['command']): Promise<void> {
+    if (!byHand) await catchUp(stand, run)
+    if (what.kind === 'pace') {
+      if (!run.simulated)
+        throw new HttpProblem(400, 'The instrument refused', 'Only simulated time can be hurried.')
+      await setPace(run, what.pace)
+    } else {
+      const obeyed = run.simulated ? tryAdvance(run.simulated, what) : null
+      await flush(run)
+      await write(run, 'run command', { run: run.id, atS: run.sample, command: what })
+      run.simulated = obeyed
+      if (what.kind === 'dial') run.turns += 1
+      if (!obeyed) tell(stand, `command ${lineOfCommand(what)}`)
+    }
+    publish(stand, run)
+  }
+
+  function tell(stand: Stand, line: string): void {
+    for (const hear of hearers) hear({ event: 'line', data: { instrument: stand.instrument.id, line } })
+  }
+
+  async function hearReading(stand: Stand, line: string): Promise<void> {
+    const { atS, text, value, light } = tried(() => readingOfLine(line))
+    stand.heardC = value
+    const { run } = stand
+    if (!run) return
+    run.clockAtStartS ??= atS
+    const sample = Math.floor(atS - run.clockAtStartS)
+    if (sample < run.sample)
+      throw new HttpProblem(400, 'The line was refused', 'The seconds of this instrument run backwards.')
+    // The first reading of each second is kept; more pass by.
+    if (sample === run.sample && run.last) return
+    run.sample = sample
+    take(run, {
+      sample,
+      atS: sample,
+      probe: { text, value },
+      phase: run.turns > 0 ? 'heating' : 'ramping',
+      tubes: [],
+      ...(light ? { light } : {}),
+    })
+    publish(stand, run)
+    if (run.unwritten.length >= TRACE_MOST) await flush(run)
+  }
+
   return {
-    states: () => [...stands.values()].map((stand) => stateOf(stand, clock)),
+    states: async () => {
+      await standing()
+      const ids = new Set((await listed()).map(({ id }) => id as string))
+      return [...stands.values()]
+        .filter(({ instrument, run }) => ids.has(instrument.id) || run)
+        .map((stand) => stateOf(stand, clock))
+    },
     async start(id, notebook, melt) {
-      const stand = standOf(id)
+      const stand = await standOf(id)
       if (stand.run)
         throw new HttpProblem(
           409,
@@ -188,40 +275,54 @@ export async function openBench(
         )
       const started = await describeRun(stand, store, clock, notebook, melt)
       await write({ notebook, melt }, 'run started', started.body)
-      stand.run = beginRun(started.body, melt, notebook, started.watchFromC, clock.now())
+      stand.run = beginRun(started.body, started.planned, melt, notebook, clock.now())
       publish(stand, stand.run)
       return runState(stand.run)
     },
-    async command(id, runId, command) {
-      const stand = standOf(id)
+    async command(id, runId, what) {
+      const stand = await standOf(id)
       const run = runOf(stand, runId)
-      if (!byHand) await catchUp(stand, run)
-      if (command.kind === 'pace') await setPace(run, command.pace)
-      else {
-        const obeyed = tryAdvance(run.state, command)
-        await flush(run)
-        await write(run, 'run command', { run: run.id, atS: run.state.sample, command })
-        run.state = obeyed
-      }
-      publish(stand, run)
+      await command(stand, run, what)
       return runState(run)
     },
     async end(id, runId) {
-      const stand = standOf(id)
+      const stand = await standOf(id)
       const run = runOf(stand, runId)
       if (!byHand) await catchUp(stand, run)
       await flush(run)
-      await write(run, 'run ended', { run: run.id, atS: run.state.sample })
-      stand.rest = { state: atRest(run.state), atMs: clock.now() }
+      await write(run, 'run ended', { run: run.id, atS: run.sample })
+      if (run.simulated) stand.rest = { state: atRest(run.simulated), atMs: clock.now() }
       stand.run = null
       for (const hear of hearers) hear({ event: 'rest', data: { instrument: id } })
       return stateOf(stand, clock)
     },
+    async line(id, line) {
+      const stand = await standOf(id)
+      if (line.trim().startsWith('reading')) {
+        if (stand.instrument.simulated)
+          throw new HttpProblem(
+            400,
+            'The line was refused',
+            'This instrument is simulated: it reads for itself.',
+          )
+        await hearReading(stand, line)
+        return 'ok'
+      }
+      const what = tried(() => commandOfLine(line))
+      if (!stand.run)
+        throw new HttpProblem(
+          409,
+          'No run',
+          'Nothing runs on this instrument: start a run in the notebook first.',
+        )
+      await command(stand, stand.run, what)
+      return `ok ${lineOfCommand(what)}`
+    },
     async pass(id, seconds) {
-      const stand = standOf(id)
+      const stand = await standOf(id)
       const run = stand.run
-      if (!run) throw new HttpProblem(409, 'No run', 'Nothing runs on this instrument.')
-      await advanceTo(stand, run, run.state.sample + seconds)
+      if (!run?.simulated) throw new HttpProblem(409, 'No run', 'Nothing runs on this instrument.')
+      await advanceTo(stand, run, run.sample + seconds)
       await flush(run)
       return runState(run)
     },
@@ -237,37 +338,78 @@ export async function openBench(
   }
 }
 
+/** One call at a time: what is asked for meanwhile waits its turn. */
+function inTurn<T>(work: () => Promise<T>): () => Promise<T> {
+  let last: Promise<unknown> = Promise.resolve()
+  return () => {
+    const mine = last.then(work)
+    last = mine.catch(() => undefined)
+    return mine
+  }
+}
+
 function runState(run: Run): RunState {
   return { id: run.id, melt: run.melt, notebook: run.notebook, pace: run.anchor.pace, reading: run.last }
 }
 
 function stateOf(stand: Stand, clock: Clock): InstrumentState {
-  if (stand.run)
-    return {
-      instrument: stand.instrument,
-      blockC: stand.run.last?.probe.value ?? stand.run.state.probeC,
-      run: runState(stand.run),
-    }
+  const { instrument, run } = stand
+  if (run) {
+    const blockC = run.last?.probe.value ?? run.simulated?.probeC ?? stand.heardC
+    return { instrument, blockC, run: runState(run) }
+  }
+  if (!instrument.simulated) return { instrument, blockC: stand.heardC, run: null }
   const { rest } = stand
   const now = clock.now()
   stand.rest = { state: restedFor(rest.state, now - rest.atMs), atMs: now }
-  return { instrument: stand.instrument, blockC: stand.rest.state.blockC, run: null }
+  return { instrument, blockC: stand.rest.state.blockC, run: null }
 }
 
 /** Instrument time that should have been reached by now. */
 function dueS(run: Run, now: number): number {
   const { atS, atMs, pace } = run.anchor
   const due = atS + Math.floor(((now - atMs) / 1000) * pace)
-  const most = run.state.sample + UNATTENDED_MOST_S
+  const most = run.sample + UNATTENDED_MOST_S
   if (due <= most) return due
   run.anchor = { atS: most, atMs: now, pace }
   return most
 }
 
-/** Hurried time goes back to real time when hands or eyes are needed: preheated, near the window, or at the end. */
-function mustSlowDown(run: Run, reading: BlockReading): boolean {
-  if (reading.phase === 'holding') return true
-  return reading.phase === 'ramping' && reading.probe.value >= run.watchFromC - 0.5
+/** Hurried time goes back to real time this far before something is due, °C. */
+const SLOW_DOWN_BEFORE_C = 0.5
+
+/** Hurried time goes back to real time when hands or eyes are needed: preheated, a turn of the dial due, near the window, or at the end. */
+function mustSlowDown(run: Run, { phase, probe }: BlockReading): boolean {
+  if (phase === 'holding') return true
+  if (isTurnDue(run, probe.value)) return true
+  return (
+    (phase === 'ramping' || phase === 'heating') &&
+    probe.value >= run.planned.window.watchFromC - SLOW_DOWN_BEFORE_C
+  )
+}
+
+function isTurnDue({ planned: { heating }, turns }: Run, probeC: number): boolean {
+  if (heating.by !== 'dial') return false
+  const [before, next] = [heating.plan.steps[turns - 1], heating.plan.steps[turns]]
+  if (!next) return false
+  return before && before.atC > next.atC
+    ? probeC <= next.atC + SLOW_DOWN_BEFORE_C
+    : probeC >= next.atC - SLOW_DOWN_BEFORE_C
+}
+
+/** How many readings from the first follow one another second by second, up to what one line holds. */
+function unbroken(readings: readonly BlockReading[]): number {
+  const first = readings[0]?.sample ?? 0
+  const gap = readings.findIndex(({ sample }, i) => sample !== first + i)
+  return Math.min(TRACE_MOST, gap === -1 ? readings.length : gap)
+}
+
+function tried<T>(read: () => T): T {
+  try {
+    return read()
+  } catch (error) {
+    throw new HttpProblem(400, 'The line was refused', (error as Error).message)
+  }
 }
 
 function atRest(state: BlockState): BlockState {
@@ -303,36 +445,34 @@ async function describeRun(
       'Not planned',
       'This melt’s plan has not reached the server yet. Wait until all is stored, then start.',
     )
-  const view = fold((await store.after(notebook, 0)).map((line) => line.entry))
-  const prep = planned.body.prep ? prepOf(view, planned.body.prep) : null
   const { instrument } = stand
   const seed = createHash('sha256').update(melt).digest().readInt32BE(0)
-  const tubes = planned.body.tubes.map((tube) => {
-    const role = prep?.samples.find((sample) => sample.id === tube.sample)?.role ?? 'authentic'
-    const compound = prep?.opened.body.compound
-    if (!compound)
+  const view = fold((await store.after(notebook, 0)).map((line) => line.entry))
+  const runs = lines.filter((line) => line.kind === 'run started').length
+  const body: Bodies['run started'] = {
+    run: runId(melt, runs),
+    instrument: instrument.id,
+    feed: instrument.simulated ? 'simulated' : 'connected',
+    simulation: instrument.simulated
+      ? { seed, character: instrument.character, tubes: simulatedTubes(view, planned.body, seed) }
+      : null,
+    blockC: stateOf(stand, clock).blockC,
+    recorded: instrument.character.readBy === 'probe',
+  }
+  return { body, planned: planned.body }
+}
+
+function simulatedTubes(view: View, planned: MeltPlanned, seed: number): Simulation['tubes'] {
+  return planned.tubes.map(({ slot, sample, fillMm, grain, label }) => {
+    const held = simulatedTube(view, sample, seed)
+    if (!held)
       throw new HttpProblem(
         409,
         'Nothing to simulate',
-        'The simulated block needs a prep to know what its tubes would hold.',
+        `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing.`,
       )
-    return {
-      slot: tube.slot,
-      sample: simulatedContents(prep.plan?.body ?? null, compound, role, seed),
-      packing: { fillMm: tube.fillMm, grain: tube.grain },
-    }
+    return { slot, sample: held, packing: { fillMm, grain } }
   })
-  const body: Bodies['run started'] = {
-    run: melt as string as RunId,
-    instrument: instrument.id,
-    simulated: true,
-    seed,
-    character: instrument.character,
-    blockC: stateOf(stand, clock).blockC,
-    tubes,
-  }
-  const runs = lines.filter((line) => line.kind === 'run started').length
-  return { body: { ...body, run: runId(melt, runs) }, watchFromC: planned.body.plan.watchFromC }
 }
 
 /** Each run of a melt has an id of its own, made from the melt's and its number. */
@@ -343,25 +483,36 @@ function runId(melt: MeltId, number: number): RunId {
 
 function beginRun(
   body: Bodies['run started'],
+  planned: MeltPlanned,
   melt: MeltId,
   notebook: NotebookId,
-  watchFromC: number,
   atMs: number,
 ): Run {
-  const tubes = body.tubes.map(({ sample, packing, slot }) =>
-    createTube(sample, packing, { sampleLagMin: body.character.sampleLagMin, seed: body.seed + slot }),
-  )
   return {
     id: body.run,
     melt,
     notebook,
-    watchFromC,
-    state: createBlock(body.character, body.seed, { blockC: body.blockC, tubes }),
+    planned,
+    decimals: body.simulation?.character.decimals ?? 1,
+    recorded: body.recorded,
+    simulated: body.simulation ? beginSimulation(body.simulation, body.blockC) : null,
+    sample: 0,
     last: null,
+    turns: 0,
     anchor: { atS: 0, atMs, pace: 1 },
+    clockAtStartS: null,
     unwritten: [],
     flushedAt: atMs,
   }
+}
+
+function beginSimulation({ character, seed, tubes }: Simulation, blockC: number | null): BlockState {
+  return createBlock(character, seed, {
+    ...(blockC === null ? {} : { blockC }),
+    tubes: tubes.map(({ sample, packing, slot }) =>
+      createTube(sample, packing, { sampleLagMin: character.sampleLagMin, seed: seed + slot }),
+    ),
+  })
 }
 
 /** The instrument as the ledger left it: resting, or in a run that is resumed by replaying its commands. */
@@ -371,46 +522,57 @@ async function restore(
   clock: Clock,
   byHand: boolean,
 ): Promise<Stand> {
-  const started = (await store.ofKind('run started')) as Entry<'run started'>[]
-  const latest = started.filter((entry) => entry.body.instrument === instrument.id).at(-1)
+  const started = (await store.ofKind('run started')).flatMap((raw) => asKnown(raw, 'run started'))
+  const latest = started
+    .filter(({ body }) => body.instrument === instrument.id && body.feed !== 'by hand')
+    .at(-1)
   const cold: Stand = {
     instrument,
     run: null,
     rest: { state: createBlock(instrument.character, 1), atMs: clock.now() },
+    heardC: null,
   }
   if (!latest) return cold
   const melt = latest.subject as string as MeltId
   const lines = await store.ofSubject(latest.notebook, melt)
-  const watchFromC = lastOf(lines, 'melt planned')?.body.plan.watchFromC ?? Infinity
-  const run = beginRun(latest.body, melt, latest.notebook, watchFromC, latest.at)
+  const planned = lastOf(lines, 'melt planned')?.body
+  if (!planned) return cold
+  const run = beginRun(latest.body, planned, melt, latest.notebook, latest.at)
   const ofRun = <K extends 'run command' | 'run ended' | 'trace'>(kind: K) =>
-    (lines as KnownEntry[]).filter(
-      (line): line is Entry<K> & KnownEntry =>
-        line.kind === kind && (line.body as { run: RunId }).run === run.id,
-    )
+    lines.flatMap((raw) => asKnown(raw, kind)).filter((line) => (line.body as { run: RunId }).run === run.id)
   const kept: BlockReading[] = []
   const playTo = (sample: number) => {
-    const played = advance(run.state, [], Math.max(0, sample - run.state.sample))
-    run.state = played.state
+    if (!run.simulated) return
+    const played = advance(run.simulated, [], Math.max(0, sample - run.sample))
+    run.simulated = played.state
+    run.sample = played.state.sample
     kept.push(...played.readings)
   }
   for (const { body, at } of ofRun('run command')) {
     playTo(body.atS)
     if (body.command.kind === 'pace') run.anchor = { atS: body.atS, atMs: at, pace: body.command.pace }
-    else run.state = advance(run.state, [body.command], 0).state
+    else if (run.simulated) run.simulated = advance(run.simulated, [body.command], 0).state
+    if (body.command.kind === 'dial') run.turns += 1
   }
   const ended = ofRun('run ended')[0]
   if (ended) {
     playTo(ended.body.atS)
-    return { ...cold, rest: { state: atRest(run.state), atMs: ended.at } }
+    const rest = run.simulated ? { state: atRest(run.simulated), atMs: ended.at } : cold.rest
+    return { ...cold, rest }
   }
   const written = ofRun('trace').reduce(
     (last, { body }) => Math.max(last, body.firstSample + body.probeC.length - 1),
     0,
   )
-  const due = byHand ? written : dueS(run, clock.now())
-  resume(run, Math.max(written, due), playTo, kept, clock)
-  run.unwritten = kept.filter((reading) => reading.sample > written)
+  if (!run.simulated) {
+    run.sample = written
+    return { ...cold, run }
+  }
+  // Nothing is written of a thermometer read by eye, so by hand such a run stands at its last command.
+  const reached = run.recorded ? written : run.sample
+  const due = byHand ? reached : dueS(run, clock.now())
+  resume(run, Math.max(reached, due), playTo, kept, clock)
+  run.unwritten = run.recorded ? kept.filter((reading) => reading.sample > written) : []
   run.last = kept.at(-1) ?? null
   run.flushedAt = 0
   return { ...cold, run }
@@ -425,17 +587,23 @@ function resume(
   clock: Clock,
 ): void {
   if (run.anchor.pace > 1) {
-    while (run.state.sample < due) {
-      playTo(run.state.sample + 1)
+    while (run.sample < due) {
+      playTo(run.sample + 1)
       const reading = kept.at(-1)
       if (reading && mustSlowDown(run, reading)) break
     }
-    run.anchor = { atS: run.state.sample, atMs: clock.now(), pace: 1 }
+    run.anchor = { atS: run.sample, atMs: clock.now(), pace: 1 }
   } else playTo(due)
 }
 
-function lastOf<K extends 'melt planned'>(lines: readonly RawEntry[], kind: K): Entry<K> | null {
-  return (lines.filter((line) => line.kind === kind).at(-1) as Entry<K> | undefined) ?? null
+/** A line of this kind as this build reads it; old versions come up to date. */
+function asKnown<K extends Kind>(raw: RawEntry, kind: K): Entry<K>[] {
+  const known = raw.kind === kind ? upcast(raw) : null
+  return known ? [known as Entry & Entry<K>] : []
+}
+
+function lastOf<K extends Kind>(lines: readonly RawEntry[], kind: K): Entry<K> | null {
+  return lines.flatMap((raw) => asKnown(raw, kind)).at(-1) ?? null
 }
 
 /** The random part of a trace's id, made from run and chunk. */

@@ -1,8 +1,9 @@
-import { Router } from 'express'
+import { Router, text, type Request, type Response } from 'express'
 import Joi from 'joi'
-import type { BlockCommand, MeltId } from '@ivory-crystal/core'
+import { lineOfReading, type BlockCommand, type BlockReading, type MeltId } from '@ivory-crystal/core'
 import { blockCommand } from '@ivory-crystal/core/schemas'
-import { checked } from '../http/problem'
+import type { Clock } from '../clock'
+import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'
 import type { SimulatedBench } from './bench'
 
@@ -14,10 +15,19 @@ const commandBody = Joi.object({ command: blockCommand.required() })
 const passBody = Joi.object({ seconds: Joi.number().integer().min(1).max(7200).required() })
 
 /** @param byHand adds the endpoint that lets time pass, for tests only */
-export function instrumentRoutes(bench: SimulatedBench, byHand: boolean): Router {
+export function instrumentRoutes(bench: SimulatedBench, clock: Clock, byHand: boolean): Router {
   const router = Router()
-  router.get('/instruments', (_request, response) => {
-    response.json({ instruments: bench.states() })
+  router.get('/instruments', async (_request, response) => {
+    response.json({ instruments: await bench.states() })
+  })
+  router.get('/instruments/:instrument/line/stream', (request, response) => {
+    speakLine(bench, request.params.instrument, clock, request, response)
+  })
+  router.post('/instruments/:instrument/line', text({ limit: LINES_MOST }), async (request, response) => {
+    const answers: string[] = []
+    for (const line of linesIn(request.body))
+      answers.push(await bench.line(request.params.instrument, line))
+    response.type('text/plain').send(`${answers.join('\n')}\n`)
   })
   router.post('/instruments/:instrument/runs', async (request, response) => {
     const { notebook, melt } = checked<{ notebook: string; melt: string }>(startBody, request.body)
@@ -39,4 +49,49 @@ export function instrumentRoutes(bench: SimulatedBench, byHand: boolean): Router
       response.json(await bench.pass(request.params.instrument, seconds))
     })
   return router
+}
+
+const LINES_MOST = '100kb'
+const LINES_AT_ONCE = 600
+const HEARTBEAT_MS = 15_000
+
+function linesIn(body: unknown): string[] {
+  if (typeof body !== 'string')
+    throw new HttpProblem(415, 'The line was refused', 'Lines are sent as text/plain, one message a line.')
+  const lines = body.split(/\r?\n/).filter((line) => line.trim() !== '')
+  if (lines.length === 0 || lines.length > LINES_AT_ONCE)
+    throw new HttpProblem(400, 'The line was refused', `Send 1 to ${LINES_AT_ONCE} lines at a time.`)
+  return lines
+}
+
+/** What an instrument says and is told, line by line, as server-sent events. */
+function speakLine(
+  bench: SimulatedBench,
+  instrument: string,
+  clock: Clock,
+  request: Request,
+  response: Response,
+): void {
+  response.writeHead(200, {
+    'Content-Type': 'text/event-stream',
+    'Cache-Control': 'no-store',
+    'X-Accel-Buffering': 'no',
+  })
+  const say = (line: string) => response.write(`event: line\ndata: ${line}\n\n`)
+  response.write('retry: 1000\n\n')
+  const deaf = [
+    bench.listen(({ event, data }) => {
+      const about = data as { instrument: string; reading?: BlockReading | null; line?: string }
+      if (about.instrument !== instrument) return
+      if (event === 'reading' && about.reading) say(lineOfReading(about.reading))
+      else if (event === 'rest') say('rest')
+      else if (event === 'line' && about.line) say(about.line)
+    }),
+    clock.every(HEARTBEAT_MS, () => response.write(': still here\n\n')),
+  ]
+  request.on('close', () => {
+    deaf.forEach((stop) => {
+      stop()
+    })
+  })
 }

@@ -56,7 +56,10 @@ export function streamRoutes(store: LedgerStore, feed: PassingFeed, clock: Clock
         if (live) stored.forEach(send)
         else waiting.push(...stored)
       }),
-      feed.listen(({ event, data }) => response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)),
+      feed.listen(({ event, data }) => {
+        // Lines are for bridges, on a stream of their own.
+        if (event !== 'line') response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
+      }),
       clock.every(HEARTBEAT_MS, () => response.write(': still here\n\n')),
     ]
     request.on('close', () => {

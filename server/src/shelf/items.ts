@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE_RULES, type Conventions } from '@ivory-crystal/core'
 import { desc } from 'drizzle-orm'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
@@ -45,8 +46,9 @@ export function shelfKey(sort: string, id: string): string {
   return `${sort} ${id}`
 }
 
-/** Solubilities have no name: their id is what they are of. */
+/** Solubilities and house rules have no id of their own: theirs is what they are of, or their name. */
 export function idOf(sort: ShelfSort, body: unknown): string {
+  if (sort === 'house rules') return rulesId(body as Conventions)
   if (sort !== 'solubility') return (body as { id: string }).id
   const { compound, solvent, temperatureC } = body as {
     compound: string
@@ -54,4 +56,14 @@ export function idOf(sort: ShelfSort, body: unknown): string {
     temperatureC: number
   }
   return `${compound}/${solvent}/${temperatureC}`
+}
+
+/** House rules are known by their name; the set every shelf began with keeps the id it was given then. */
+function rulesId({ name }: Conventions): string {
+  if (name === DEFAULT_HOUSE_RULES.name) return 'default'
+  return name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60)
 }

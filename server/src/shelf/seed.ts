@@ -1,11 +1,4 @@
-import {
-  CORE_VERSION,
-  DEFAULT_HOUSE_RULES,
-  PROGRAMMABLE_BLOCK,
-  type Instrument,
-  type InstrumentId,
-  type SolubilityRow,
-} from '@ivory-crystal/core'
+import { CORE_VERSION, SCHOOLS, SIMULATED_INSTRUMENTS, type SolubilityRow } from '@ivory-crystal/core'
 import { count } from 'drizzle-orm'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
@@ -14,19 +7,13 @@ import { idOf, putRows, type ShelfRow } from './items'
 
 type Item = Pick<ShelfRow, 'sort' | 'id' | 'origin' | 'body'>
 
-const PROGRAMMABLE: Instrument = {
-  id: 'programmable-block' as InstrumentId,
-  name: 'Programmable block',
-  sort: 'programmable block',
-  simulated: true,
-  character: PROGRAMMABLE_BLOCK,
-}
-
-/** Puts the reference values on an empty shelf. A shelf that holds anything is left as it is. */
+/**
+ * Puts the reference values on an empty shelf. One that holds anything keeps what it has, and gains only the
+ * simulated instruments and schools a later version brought.
+ */
 export async function seedShelf(db: Database, clock: Clock): Promise<void> {
   const [held] = await db.select({ rows: count() }).from(shelfItems)
-  if ((held?.rows ?? 0) > 0) return
-  await putFirst(db, clock, await referenceItems())
+  await putFirst(db, clock, (held?.rows ?? 0) > 0 ? benchItems() : await referenceItems())
 }
 
 /** Adds points of the bench's own, which are no reference values, to the shelf. */
@@ -64,8 +51,25 @@ async function referenceItems(): Promise<Item[]> {
       body: { ...row, source },
     })),
     ...reference.REFERENCE_SOLUBILITIES.map((row) => ({ ...solubilityItem({ ...row, source }), origin })),
-    { sort: 'instrument', id: PROGRAMMABLE.id, origin: 'simulated', body: PROGRAMMABLE },
-    { sort: 'house rules', id: 'default', origin: 'default', body: DEFAULT_HOUSE_RULES },
+    ...benchItems(),
+  ]
+}
+
+/** Simulated instruments and schools: an upgrade adds what is missing, and overwrites nothing. */
+function benchItems(): Item[] {
+  return [
+    ...SIMULATED_INSTRUMENTS.map((body): Item => ({
+      sort: 'instrument',
+      id: body.id,
+      origin: 'simulated',
+      body,
+    })),
+    ...SCHOOLS.map((body): Item => ({
+      sort: 'house rules',
+      id: idOf('house rules', body),
+      origin: 'default',
+      body,
+    })),
   ]
 }
 

@@ -125,7 +125,7 @@ describe('the shelf', () => {
   })
   test('no such sort, too many rows', async () => {
     await request(at())
-      .post('/api/shelf/instrument')
+      .post('/api/shelf/furniture')
       .send({ rows: [{}], dryRun: true })
       .expect(404)
     await request(at()).post('/api/shelf/compound').send({ rows: [], dryRun: true }).expect(400)

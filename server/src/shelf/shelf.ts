@@ -1,6 +1,17 @@
 import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
-import type { Compound, Shelf, ShelfReport, ShelfVersion, Solvent } from '@ivory-crystal/core'
+import {
+  DEFAULT_HOUSE_RULES,
+  SIMULATED_INSTRUMENTS,
+  wholeInstrument,
+  type Compound,
+  type Conventions,
+  type Instrument,
+  type Shelf,
+  type ShelfReport,
+  type ShelfVersion,
+  type Solvent,
+} from '@ivory-crystal/core'
 import { shelfRefusal, type OwnSort } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
@@ -124,9 +135,15 @@ async function finisher(
         if (!onShelf('solvent', solvent))
           return { sentence: `There is no solvent “${solvent}” on the shelf.` }
       }
+      if (sort === 'instrument' && isSimulated(newest.get(shelfKey(sort, idOf(sort, completed.body)))))
+        return { sentence: 'That is a simulated instrument of the app: give yours another name.' }
       return completed
     },
   }
+}
+
+function isSimulated(row: ShelfRow | undefined): boolean {
+  return isOn(row) && (row.body as Instrument).simulated
 }
 
 const MASS_WITHIN_GPERMOL = 0.05
@@ -160,8 +177,22 @@ function shelfOf(newest: ReadonlyMap<string, ShelfRow>): Shelf {
     compounds: of<Compound>('compound').sort((p, q) => p.name.localeCompare(q.name)),
     solvents: of<Solvent>('solvent').sort((p, q) => p.name.localeCompare(q.name)),
     solubilities: of('solubility'),
-    instruments: of('instrument'),
-    houseRules: of('house rules'),
+    instruments: of('instrument').map(wholeInstrument).sort(simulatedLast),
+    houseRules: of<Conventions>('house rules').sort(defaultFirst),
     procedures: of('procedure'),
   }
+}
+
+function simulatedLast(p: Instrument, q: Instrument): number {
+  return Number(p.simulated) - Number(q.simulated) || order(p.id) - order(q.id) || p.name.localeCompare(q.name)
+}
+const SHIPPED = SIMULATED_INSTRUMENTS.map(({ id }) => id as string)
+function order(id: string): number {
+  return SHIPPED.indexOf(id)
+}
+
+/** The first set is in force where a notebook has taken none. */
+function defaultFirst(p: Conventions, q: Conventions): number {
+  const first = (one: Conventions) => Number(one.name !== DEFAULT_HOUSE_RULES.name)
+  return first(p) - first(q) || p.name.localeCompare(q.name)
 }

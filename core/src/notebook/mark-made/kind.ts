@@ -4,7 +4,11 @@ import { defineKind } from '../defineKind'
 export const MOMENTS = ['early sign', 'first liquid', 'all liquid'] as const
 export type Moment = (typeof MOMENTS)[number]
 
-/** A key was pressed. The last reading seen goes with it; when that was old, the trace tells the temperature later. */
+/**
+ * A key was pressed. The last reading seen goes with it; when that was old, the trace tells the temperature
+ * later. A thermometer read by eye gives none: its reading is typed afterwards. A mark the instrument kept
+ * itself is copied in with its temperature and no time.
+ */
 export interface MarkMade {
   readonly run: RunId
   readonly slot: number
@@ -12,11 +16,14 @@ export interface MarkMade {
   /** Instrument time of the press, s. */
   readonly pressedAtS: number
   readonly lastSample: number
-  readonly lastProbe: Reading
+  readonly lastProbe: Reading | null
+  readonly from: 'key' | 'instrument'
 }
 export const markMade = defineKind<MarkMade>()({
   kind: 'mark made',
-  version: 1,
+  version: 2,
+  upcasts: { 1: (body) => ({ ...(body as object), from: 'key' }) },
   about: 'melt',
-  sentence: (body) => `Tube ${body.slot}: ${body.moment} at ${body.lastProbe.text} °C.`,
+  sentence: ({ slot, moment, lastProbe, from }) =>
+    `Tube ${slot}: ${moment}${lastProbe ? ` at ${lastProbe.text} °C` : ''}${from === 'instrument' ? ', copied from the instrument' : ''}.`,
 })

@@ -12,3 +12,8 @@ export const markMadeV1 = Joi.object({
   lastSample: Joi.number().integer().min(0).max(1e7).required(),
   lastProbe: reading.required(),
 })
+
+export const markMadeV2 = markMadeV1.keys({
+  lastProbe: reading.allow(null).required(),
+  from: Joi.string().valid('key', 'instrument').required(),
+})

@@ -1,5 +1,7 @@
 import Joi from 'joi'
 import {
+  blockModel,
+  calibration,
   celsius,
   conventions,
   coreVersion,
@@ -70,6 +72,87 @@ export const meltPlannedV1 = Joi.object({
     totalMin: minutes,
     warnings: Joi.array().items(Joi.string().max(500)).max(20).required(),
   }).required(),
+  conventions: conventions.required(),
+  coreVersion: coreVersion.required(),
+  restsOn: restsOn.required(),
+})
+
+const minutesOrNone = number.min(0).max(100_000).allow(null).required()
+const rate = number.positive().max(1000).required()
+const warnings = Joi.array().items(Joi.string().max(500)).max(20).required()
+const dialHeating = Joi.object({
+  by: Joi.string().valid('dial').required(),
+  input: Joi.object({
+    model: blockModel.required(),
+    dialStep: rate,
+    dialMax: rate,
+    startC: celsius.required(),
+    expectedLowC: celsius.required(),
+    expectedHighC: celsius.required(),
+    leadC: number.min(0).max(500).required(),
+    tailC: number.min(0).max(500).required(),
+    minRate: rate,
+    maxRate: rate,
+    maxApproachRate: rate,
+    dialUse: Joi.string().valid('one setting, nudged', 'stepped'),
+  }).required(),
+  plan: Joi.object({
+    steps: Joi.array()
+      .items(
+        Joi.object({
+          atMin: minutes,
+          atC: celsius.required(),
+          dial: number.min(0).max(1000).required(),
+        }),
+      )
+      .max(200)
+      .required(),
+    watchFromMin: minutes,
+    totalMin: minutes,
+    warnings,
+  }).required(),
+})
+const heating = Joi.alternatives()
+  .conditional('.by', {
+    switch: [
+      {
+        is: 'ramp',
+        then: Joi.object({
+          by: Joi.string().valid('ramp').required(),
+          input: meltPlannedV1.extract('input').required(),
+          plan: meltPlannedV1.extract('plan').required(),
+        }),
+      },
+      { is: 'dial', then: dialHeating },
+    ],
+    otherwise: Joi.object({
+      by: Joi.string().valid('hand').required(),
+      blockC: celsius.required(),
+      warnings,
+    }),
+  })
+  .required()
+
+export const meltPlannedV2 = Joi.object({
+  prep: uuid.allow(null).required(),
+  instrument: shortName.required(),
+  instrumentName: name.required(),
+  purpose: Joi.string().valid('careful', 'scouting').required(),
+  tubes: (meltPlannedV1.extract('tubes') as Joi.ArraySchema).max(12).required(),
+  literature: meltPlannedV1.extract('literature').required(),
+  window: Joi.object({
+    startC: celsius.required(),
+    watchFromC: celsius.required(),
+    stopC: celsius.required(),
+    rateCPerMin: rate,
+    watchFromMin: minutesOrNone,
+    totalMin: minutesOrNone,
+  }).required(),
+  heating,
+  calibration: calibration
+    .keys({ entry: uuid.required(), at: Joi.number().integer().min(0).max(8.64e15).required() })
+    .allow(null)
+    .required(),
   conventions: conventions.required(),
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),

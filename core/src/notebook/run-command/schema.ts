@@ -24,5 +24,11 @@ export const runCommandV1 = Joi.object({
     })
     .required(),
 })
+const dialCommand = Joi.object({ kind: only('dial'), setting: number.min(0).max(1000).required() })
+export const runCommandV2 = runCommandV1.keys({
+  command: Joi.alternatives()
+    .conditional('.kind', { is: 'dial', then: dialCommand, otherwise: runCommandV1.extract('command') })
+    .required(),
+})
 /** What may be asked of a block over HTTP. */
-export const blockCommand = runCommandV1.extract('command')
+export const blockCommand = runCommandV2.extract('command')

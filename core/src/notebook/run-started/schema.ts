@@ -40,3 +40,34 @@ export const runStartedV1 = Joi.object({
     .max(12)
     .required(),
 })
+
+const dial = Joi.object({
+  max: number.positive().max(1000).required(),
+  step: number.positive().max(1000).required(),
+  gain: number.positive().max(1e5).required(),
+  exponent: number.positive().max(10).required(),
+})
+/** A heated instrument's character, simulated or nominal. */
+export const character = (runStartedV1.extract('character') as Joi.ObjectSchema).keys({
+  probeSlope: number.min(-1).max(1).required(),
+  control: Joi.string().valid('program', 'dial', 'flame').required(),
+  dial: dial.allow(null).required(),
+  heaterMass: number.positive().max(10).required(),
+  heaterToBlockS: number.positive().max(1000).required(),
+  readBy: Joi.string().valid('probe', 'eye').required(),
+  readsLight: Joi.boolean().required(),
+})
+export const runStartedV2 = Joi.object({
+  run: uuid.required(),
+  instrument: shortName.required(),
+  feed: Joi.string().valid('simulated', 'connected', 'by hand').required(),
+  simulation: Joi.object({
+    seed: Joi.number().integer().required(),
+    character: character.required(),
+    tubes: runStartedV1.extract('tubes').required(),
+  })
+    .allow(null)
+    .required(),
+  blockC: celsius.allow(null).required(),
+  recorded: Joi.boolean().required(),
+})

@@ -1,4 +1,4 @@
-import type { PrepId } from '../../contract'
+import type { Compound, PrepId, SampleId } from '../../contract'
 import { defineKind } from '../defineKind'
 
 export const SAMPLE_ROLES = [
@@ -18,11 +18,18 @@ export interface SampleNamed {
   readonly prep: PrepId | null
   readonly role: SampleRole
   readonly label: string
+  /** What it is, for an authentic sample or a standard that belongs to no prep. */
+  readonly compound: Compound | null
+  /** Of a mixture: the samples ground together in equal parts. */
+  readonly of: readonly SampleId[]
 }
 export const sampleNamed = defineKind<SampleNamed>()({
   kind: 'sample named',
-  version: 2,
+  version: 3,
   about: 'sample',
-  upcasts: { 1: (body) => body },
+  upcasts: {
+    1: (body) => body,
+    2: (body) => ({ ...(body as object), compound: null, of: [] }),
+  },
   sentence: (body) => `Named the sample “${body.label}”.`,
 })

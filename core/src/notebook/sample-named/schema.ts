@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { name, uuid } from '../commonSchema'
+import { compound, name, uuid } from '../commonSchema'
 import { SAMPLE_ROLES } from './kind'
 
 export const sampleNamedV1 = Joi.object({
@@ -14,4 +14,9 @@ export const sampleNamedV2 = sampleNamedV1.keys({
   role: Joi.string()
     .valid(...SAMPLE_ROLES)
     .required(),
+})
+
+export const sampleNamedV3 = sampleNamedV2.keys({
+  compound: compound.allow(null).required(),
+  of: Joi.array().items(uuid).max(4).required(),
 })

@@ -53,7 +53,8 @@ const idOf = (role: SampleRole) =>
   `0a5a1c7e-0000-4000-8000-0000000000${role === 'crude' ? 'd2' : role === 'product' ? 'd3' : role === 'residue' ? 'd4' : role === 'grit' ? 'd5' : 'd6'}` as SampleId
 const weighed = (role: SampleRole, text: string, minutes = 0, readabilityG = 0.001) =>
   line('weighed', idOf(role), { method: 'tared', net: reading(text), readabilityG, from: 'typed' }, minutes)
-const named = (role: SampleRole) => line('sample named', idOf(role), { prep: PREP, role, label: role })
+const named = (role: SampleRole) =>
+  line('sample named', idOf(role), { prep: PREP, role, label: role, compound: null, of: [] })
 const plan = (change: Partial<Bodies['plan fixed']> = {}) =>
   line('plan fixed', PREP, { ...planLine.body, ...change })
 const portion = (text: string, use: Bodies['solvent added']['use'] = 'dissolve') =>

@@ -5,7 +5,7 @@ import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
 import { drynessOf } from './dryness'
 import { prepOf } from './prep'
-import { latestRange, rangesOf } from './ranges'
+import { judgedRange, latestRange, rangesOf, type RangeRow } from './ranges'
 
 export interface PrepJudgement {
   readonly sample: SampleId
@@ -27,15 +27,15 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
   const { compound } = prep.opened.body
   const impurity = prep.plan?.body.impurity ?? null
   const input: JudgeInput = {
-    corrected: { onsetC: product.onset.value, clearC: product.clear.value },
+    corrected: judgedRange(product),
     literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
     fusion: fusionOf(compound),
     rateCPerMin: product.rateCPerMin,
     fillMm: product.fillMm,
     grain: product.grain,
-    calibration: 'none',
+    calibration: howCalibrated(product),
     dried: drynessOf(view, prep).isDry,
-    crude: crude ? { onsetC: crude.onset.value, clearC: crude.clear.value } : undefined,
+    crude: crude ? judgedRange(crude) : undefined,
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : undefined,
   }
   const judged = attempt(() => judgeRange(input, product.conventions))
@@ -50,6 +50,21 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
       restsOn: [prep.opened.id, ...product.restsOn, ...(crude?.restsOn ?? [])],
     },
   }
+}
+
+/** A calibration made at another rate than the run's holds another share of what heating does, °C/min. */
+const SAME_RATE_WITHIN = 0.5
+
+/** Whether the calibration was made as this tube was heated: then what heating does is in it already. */
+function howCalibrated({
+  corrected,
+  rateCPerMin,
+}: Pick<RangeRow, 'corrected' | 'rateCPerMin'>): JudgeInput['calibration'] {
+  if (!corrected) return 'none'
+  const { heating } = corrected.calibration
+  return heating && Math.abs(heating.rateCPerMin - rateCPerMin) <= SAME_RATE_WITHIN
+    ? 'in place'
+    : 'at another rate'
 }
 
 /** Whether a decision rests on a line that has been struck since. */

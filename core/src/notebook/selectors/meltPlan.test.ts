@@ -9,10 +9,11 @@ import {
   planMelt,
   plannedCurve,
   prepsOf,
-  PROGRAMMABLE_BLOCK,
   rateBetween,
   readCurve,
   readingsOf,
+  SIMULATED_INSTRUMENTS,
+  type Instrument,
   type PlannedTube,
   type PrepFacts,
 } from '../../index'
@@ -27,10 +28,12 @@ const tube = (role: 'crude' | 'product', slot: number): PlannedTube => ({
   fillMm: 2,
   grain: 'fine',
 })
-const plan = (tubes: PlannedTube[], blockC = 22, prep = benzil) => {
-  const planned = planMelt(prep, tubes, PROGRAMMABLE_BLOCK, blockC, DEFAULT_HOUSE_RULES)
-  if (!planned.ok) throw new Error(planned.problem.sentence)
-  return planned.value
+const instrument = SIMULATED_INSTRUMENTS.find(({ id }) => id === 'programmable-block') as Instrument
+const plan = (tubes: PlannedTube[], blockC = 22) => {
+  const wish = { tubes, instrument, blockC, conventions: DEFAULT_HOUSE_RULES, purpose: 'careful' as const }
+  const planned = planMelt(view, wish)
+  if (!planned.ok || planned.value.heating.by !== 'ramp') throw new Error('no ramp')
+  return planned.value.heating
 }
 
 describe('planning a melt of a prep', () => {
@@ -59,7 +62,7 @@ describe('curves for drawing', () => {
     const curve = plannedCurve(melt)
     const ramp = melt.run?.commands.find(({ body }) => body.command.kind === 'ramp')?.body.atS ?? 0
     expect(curve.map(([minute]) => minute)).toContain(ramp / 60)
-    expect(curve[curve.length - 1]?.[1]).toBe(melt.planned.body.plan.stopC)
+    expect(curve[curve.length - 1]?.[1]).toBe(melt.planned.body.window.stopC)
     expect(curve[0]).toEqual([0, 22])
   })
   test('what was read keeps its ends and is thinned to what can be drawn', () => {

@@ -7,10 +7,13 @@ export interface Trace {
   readonly firstSample: number
   readonly decimals: number
   readonly probeC: readonly number[]
+  /** Light through each tube at each reading, where the instrument reads it. */
+  readonly light: readonly (readonly number[])[] | null
 }
 export const trace = defineKind<Trace>()({
   kind: 'trace',
-  version: 1,
+  version: 2,
+  upcasts: { 1: (body) => ({ ...(body as object), light: null }) },
   about: 'melt',
   sentence: (body) => `Recorded ${body.probeC.length} readings from sample ${body.firstSample}.`,
 })

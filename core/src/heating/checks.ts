@@ -1,0 +1,124 @@
+import type { MeltWindow } from '../contract'
+import type { Instrument } from '../wire'
+
+/** A check before the heating begins. */
+export interface Check {
+  readonly id: string
+  readonly sentence: string
+  /** Whether the app can tell: fine, not fine, or only a person can say. */
+  readonly told: 'fine' | 'trouble' | 'ask'
+}
+
+/** Room the scale keeps above the range, °C. */
+const SCALE_ROOM_C = 10
+
+/**
+ * What is looked at before any tube is heated: what the app can tell is told, the rest is asked.
+ *
+ * @param blockC of the block now, °C; null when nobody has read it
+ */
+export function checksFor(
+  { character, thermometer, highRangeAboveC, sort }: Instrument,
+  window: Pick<MeltWindow, 'startC' | 'stopC'>,
+  blockC: number | null,
+): readonly Check[] {
+  const { startC, stopC } = window
+  const covers = thermometer.highC >= stopC + SCALE_ROOM_C && thermometer.lowC <= startC
+  const reaches = character.maxC >= stopC
+  const isCool = blockC === null ? null : blockC <= startC + 1
+  return [
+    {
+      id: 'scale-covers-the-range',
+      told: covers ? 'fine' : 'trouble',
+      sentence: covers
+        ? `The scale, ${thermometer.lowC} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C to spare.`
+        : `The scale ends at ${thermometer.highC} °C; ${(stopC + SCALE_ROOM_C).toFixed(0)} °C is wanted. A thermometer taken past its scale breaks: use another.`,
+    },
+    ...(reaches
+      ? []
+      : [
+          {
+            id: 'instrument-reaches',
+            told: 'trouble' as const,
+            sentence: `This instrument ends at ${character.maxC} °C, below the stop of ${stopC.toFixed(0)} °C.`,
+          },
+        ]),
+    {
+      id: 'block-is-cool',
+      told: isCool === null ? 'ask' : isCool ? 'fine' : 'trouble',
+      sentence:
+        isCool === null
+          ? `It is below ${startC.toFixed(0)} °C now. Read it; it looks the same hot or cold.`
+          : isCool
+            ? `It is at ${blockC?.toFixed(0)} °C, below the start of ${startC.toFixed(0)} °C.`
+            : `It is at ${blockC?.toFixed(0)} °C, about ${coolingMin(character, blockC ?? 0, startC)} min from the start of ${startC.toFixed(0)} °C. No tube goes in before.`,
+    },
+    ...(highRangeAboveC !== null && stopC > highRangeAboveC
+      ? [
+          {
+            id: 'high-range-switch',
+            told: 'ask' as const,
+            sentence: `The switch for high ranges is on: the stop lies above ${highRangeAboveC} °C.`,
+          },
+        ]
+      : []),
+    ...(thermometer.kind === 'glass'
+      ? [
+          {
+            id: 'thermometer-seated',
+            told: 'ask' as const,
+            sentence: 'The thermometer sits freely. One that catches is never forced: it breaks. Ask.',
+          },
+        ]
+      : []),
+    {
+      id: 'sealed-ends',
+      told: 'ask',
+      sentence:
+        sort === 'hot stage'
+          ? 'The cover slip lies flat on a few crystals, spread thin.'
+          : 'Each tube is sealed at the bottom, seen in the lens, wiped outside, and rests on the floor of its slot.',
+    },
+    ...(sort === 'oil-bath tube' ? OIL_BATH_CHECKS : []),
+  ]
+}
+
+function coolingMin(character: Instrument['character'], fromC: number, toC: number): number {
+  const { ambientC, coolTimeConstantMin } = character
+  const to = Math.max(toC, ambientC + 1)
+  return Math.max(1, Math.ceil(coolTimeConstantMin * Math.log((fromC - ambientC) / (to - ambientC))))
+}
+
+/** Setting up the oil-filled side-arm tube, one thing at a time, the oil first. */
+const OIL_BATH_CHECKS: readonly Check[] = [
+  {
+    id: 'oil-label-read',
+    sentence:
+      'The label of the oil and its safety data sheet are read. Some oils may harm an unborn child or the environment: ask in private if that concerns you.',
+  },
+  {
+    id: 'oil-level-and-head-space',
+    sentence:
+      'Oil to just above the side arm, with head space: hot oil expands and must not push the stopper out.',
+  },
+  { id: 'stopper-vented', sentence: 'The stopper has a notch, so that nothing is closed in.' },
+  {
+    id: 'bulb-at-the-junction',
+    sentence: 'The bulb hangs level with the upper junction of the side arm, clear of the glass.',
+  },
+  { id: 'sample-at-the-bulb', sentence: 'The sample lies beside the middle of the bulb.' },
+  {
+    id: 'band-and-open-end-above-the-oil',
+    sentence: 'The rubber band and the open end of the tube stay above the oil, hot and expanded.',
+  },
+  {
+    id: 'rings-slid-on-safely',
+    sentence:
+      'The band was rolled on away from the tube’s open end, then slid; no capillary is pushed against.',
+  },
+  {
+    id: 'flame-at-the-arm',
+    sentence:
+      'The small flame stands at the bend of the side arm. No flammable vapour on this bench or the next; hair and sleeves tied back.',
+  },
+].map((check) => ({ ...check, told: 'ask' as const }))
