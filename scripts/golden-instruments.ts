@@ -11,6 +11,7 @@ import {
   dialFrom,
   fusionOf,
   OIL_BATH_TUBE,
+  simulatedHeating,
   type BlockReading,
   type Bodies,
   type Compound,
@@ -66,21 +67,20 @@ export function writeInstruments(pen: Pen): void {
   })
   oilBath(pen, authentic)
   light(pen, authentic)
+  rack(pen, authentic)
 }
 
 /** Three heatings of the simulated dial block from cold, as its probe read them. */
 function learnTheDial({ write, minutesAgo }: Pen): void {
   const logged = [3, 5, 8].map((dial, i) => {
-    let state = createBlock(DIAL_BLOCK, 70 + i)
-    const samples: (readonly [number, number])[] = []
-    state = advance(state, [{ kind: 'dial', setting: dial }], 0).state
-    for (let s = 30; s <= 1200; s += 30) {
-      const played = advance(state, [], 30)
-      state = played.state
-      samples.push([s / 60, played.readings[29]?.probe.value ?? 0])
-    }
+    const heated = simulatedHeating(DIAL_BLOCK, dial, 70 + i)
+    if (!heated.ok) throw new Error(heated.problem.sentence)
+    const samples = heated.value
     const body = { dial, ambientC: 22, samples, from: 'simulated run' as const }
-    return { id: write('heating logged', DIAL, minutesAgo(82 - i), body), body } as unknown as Entry<'heating logged'>
+    return {
+      id: write('heating logged', DIAL, minutesAgo(82 - i), body),
+      body,
+    } as unknown as Entry<'heating logged'>
   })
   const learned = dialFrom(logged)
   if (!learned.ok) throw new Error(learned.problem.sentence)
@@ -116,7 +116,10 @@ function calibrate({ write, minutesAgo, reading, compound }: Pen): void {
   ]
   const standards = bodies.map(
     (body, i) =>
-      ({ id: write('standard read', DIAL, minutesAgo(78 - i), body), body }) as unknown as Entry<'standard read'>,
+      ({
+        id: write('standard read', DIAL, minutesAgo(78 - i), body),
+        body,
+      }) as unknown as Entry<'standard read'>,
   )
   const calibration = calibrationFrom(standards, 'between the points')
   if (!calibration.ok) throw new Error(calibration.problem.sentence)
@@ -286,4 +289,21 @@ function light({ write, subject, minutesAgo, prep, benzil }: Pen, authentic: Sam
     light: trace,
     rateCPerMin: 1,
   })
+}
+
+/** Three tubes that wait in the rack: crude and authentic side by side, and one of the dry adipic acid reference. */
+function rack({ write, subject, minutesAgo, crude, compound }: Pen, authentic: SampleId): void {
+  const reference = subject<SampleId>(25)
+  write('sample named', reference, minutesAgo(47.5), {
+    prep: null,
+    role: 'authentic',
+    label: 'Authentic adipic acid',
+    compound: compound('adipic-acid'),
+    of: [],
+  })
+  const packed = (sample: SampleId, label: string, set: string | null, at: number) =>
+    write('tube packed', sample, at, { sample, label, fillMm: 2, grain: 'fine', set })
+  packed(crude, 'Crude benzil', 'A', minutesAgo(47.4))
+  packed(authentic, 'Authentic benzil', 'A', minutesAgo(47.2))
+  packed(reference, 'Authentic adipic acid', null, minutesAgo(47))
 }

@@ -234,11 +234,14 @@ export * from './notebook/selectors/dryness'
 export * from './notebook/selectors/trials'
 export * from './notebook/selectors/meltPlan'
 export * from './notebook/selectors/instruments'
+export * from './notebook/selectors/learnDial'
 export * from './notebook/selectors/samples'
 export * from './notebook/selectors/repeats'
+export * from './notebook/selectors/rack'
 export { summaryOf } from './notebook/selectors/summary'
 
 export { advance, createBlock, type BlockState } from './simulator/block'
+export { simulatedHeating } from './simulator/heating'
 export { createTube, look, type TubeState } from './simulator/tube'
 export {
   DETECTING_BLOCK,

@@ -61,7 +61,7 @@ export function minutesToReach(model: BlockModel, dial: number, fromC: number, t
   const endC = plateauC(model, dial)
   if (fromC === toC) return 0
   const left = (endC - toC) / (endC - fromC)
-  return left > 0 && left < 1 ? -model.timeConstantMin * Math.log(left) : null
+  return left > 0 && left < 1 ? model.timeConstantMin * Math.log(1 / left) : null
 }
 
 /**

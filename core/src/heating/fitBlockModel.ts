@@ -107,7 +107,7 @@ function errorsOf(
 function firstGuess(traces: readonly DialTrace[], ambientC: number): number[] {
   const tried = GUESSED_MIN.map((tau) => {
     const lines = traces.map(({ samples }) =>
-      straight(samples.map(([m, c]) => [Math.exp(-m / tau), c] as const)),
+      straight(samples.map(([m, c]) => [Math.exp((-1 * m) / tau), c] as const)),
     )
     return { tau, lines, left: lines.reduce((sum, line) => sum + line.squares, 0) }
   })

@@ -36,6 +36,7 @@ import { tubeNotedV1 } from './tube-noted/schema'
 import { rangeGivenUpV1 } from './range-given-up/schema'
 import { temperatureTypedV1 } from './temperature-typed/schema'
 import { meltDetectedV1 } from './melt-detected/schema'
+import { tubePackedV1 } from './tube-packed/schema'
 import { struckV1 } from './struck/schema'
 import { timerStartedV1, timerStartedV2 } from './timer-started/schema'
 import { traceV1, traceV2 } from './trace/schema'
@@ -82,6 +83,7 @@ const BODIES: { readonly [K in Kind]: Readonly<Record<number, Joi.Schema>> } = {
   'range given up': { 1: rangeGivenUpV1 },
   'temperature typed': { 1: temperatureTypedV1 },
   'melt detected': { 1: meltDetectedV1 },
+  'tube packed': { 1: tubePackedV1 },
   struck: { 1: struckV1 },
 }
 

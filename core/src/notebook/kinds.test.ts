@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import type { Bodies, Entry, InstrumentId, Kind, RawEntry, RunId } from '../index'
+import type { Bodies, Entry, InstrumentId, Kind, RawEntry, RunId, SampleId } from '../index'
 import { DEFAULT_HOUSE_RULES, KINDS, sentenceOf, upcast } from '../index'
 import { refusalOf } from '../schemas'
 
@@ -141,6 +141,11 @@ describe('what each new kind takes, and says', () => {
         restsOn: [ID],
       },
       'Calibrated the thermometer by 1 point, straight line.',
+    ],
+    [
+      'tube packed',
+      { sample: RUN as string as SampleId, label: 'Crude benzil', fillMm: 2, grain: 'fine', set: 'A' },
+      'Packed a tube of Crude benzil: 2 mm, fine, set A.',
     ],
     ['check made', { check: 'oil-label-read' }, 'Checked before the start: oil label read.'],
     ['tube noted', { run: RUN, slot: 2, note: 'turned', atS: 12 }, 'Tube 2: turned.'],

@@ -1,3 +1,4 @@
+import { tubePacked, type TubePacked } from './tube-packed/kind'
 import { rulesTaken, type RulesTaken } from './rules-taken/kind'
 import { turnTaken, type TurnTaken } from './turn-taken/kind'
 import { turnEnded, type TurnEnded } from './turn-ended/kind'
@@ -79,6 +80,7 @@ export interface Bodies {
   'range given up': RangeGivenUp
   'temperature typed': TemperatureTyped
   'melt detected': MeltDetected
+  'tube packed': TubePacked
   struck: Struck
 }
 export type Kind = keyof Bodies
@@ -122,5 +124,6 @@ export const KINDS: { readonly [K in Kind]: KindDefinition<Bodies[K]> } = {
   'range given up': rangeGivenUp,
   'temperature typed': temperatureTyped,
   'melt detected': meltDetected,
+  'tube packed': tubePacked,
   struck,
 }

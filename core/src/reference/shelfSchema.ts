@@ -21,12 +21,9 @@ const instrument = Joi.object({
   sort: Joi.string()
     .valid(...INSTRUMENT_SORTS)
     .required(),
-  simulated: Joi.boolean()
-    .valid(false)
-    .required()
-    .messages({
-      'any.only': 'The simulated instruments ship with the app; add one of your own beside them.',
-    }),
+  simulated: Joi.boolean().valid(false).required().messages({
+    'any.only': 'The simulated instruments ship with the app; add one of your own beside them.',
+  }),
   character: character.required(),
   thermometer: Joi.object({
     kind: Joi.string().valid('metal probe', 'glass').required(),

@@ -34,7 +34,10 @@ const inputOf = (
 
 /** Every way to put the tubes into runs in order, tried one by one. */
 function* everyOrder(left: readonly string[], slots: number): Generator<string[][]> {
-  if (left.length === 0) return yield []
+  if (left.length === 0) {
+    yield []
+    return
+  }
   for (let mask = 1; mask < 1 << left.length; mask++) {
     const run = left.filter((_, i) => mask & (1 << i))
     if (run.length > slots) continue

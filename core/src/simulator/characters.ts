@@ -61,7 +61,7 @@ export const DETECTING_BLOCK: BlockCharacter = {
   heatCPerMin: 25,
   coolTimeConstantMin: 7,
   rates: [0.2, 0.5, 1, 2, 5],
-  slots: 4,
+  slots: 3,
   sampleLagMin: 0.25,
   probeLagMin: 0.1,
   probeNoiseC: 0.02,

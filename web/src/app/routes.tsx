@@ -25,10 +25,14 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../places/prep/Prep')).Prep }),
           },
           {
-            path: 'instruments',
+            path: 'instruments/:instrument?',
             lazy: async () => ({
               Component: (await import('../places/instruments/Instruments')).Instruments,
             }),
+          },
+          {
+            path: 'melts/:melt',
+            lazy: async () => ({ Component: (await import('../places/melt/MeltPage')).MeltPage }),
           },
           {
             path: 'explained',

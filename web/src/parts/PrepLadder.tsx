@@ -13,7 +13,7 @@ export function PrepLadder({ prep }: { prep: PrepFacts }) {
   const line = eutecticOf(prep)
   const ranges = rangesOf(view, prep.id)
   const rule = ranges[0]?.conventions.onsetRule
-  const simulated = meltsOf(view, prep.id).some((melt) => melt.run?.started.body.simulated)
+  const simulated = meltsOf(view, prep.id).some((melt) => melt.run?.started.body.feed === 'simulated')
   return (
     <>
       <RangeLadder
@@ -25,7 +25,7 @@ export function PrepLadder({ prep }: { prep: PrepFacts }) {
             label: `eutectic with ${line.impurity} ${fixed(line.temperatureC, 1)}${line.estimated ? ', estimated' : ''}`,
           }
         }
-        note={`${simulated ? 'simulated block; ' : ''}raw, as the probe read; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
+        note={`${simulated ? 'simulated; ' : ''}${ranges.some((row) => row.corrected) ? 'corrected where the raw range stands beside, else raw' : 'raw, as it was read'}; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
       />
       {ranges
         .filter((row) => row.hasRun && row.trouble)

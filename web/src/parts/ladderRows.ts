@@ -1,4 +1,11 @@
-import { rangesOf, type PrepId, type RangeRow, type View } from '@ivory-crystal/core'
+import {
+  decimalsOf,
+  rangesOf,
+  type PrepId,
+  type RangeRow,
+  type Reading,
+  type View,
+} from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import type { LadderRow } from '../signature/RangeLadder'
 
@@ -10,13 +17,23 @@ export function ladderRows(view: View, prep: PrepId): readonly LadderRow[] {
       key: `${row.melt} ${row.slot}`,
       label: row.role === 'crude' ? 'Crude' : row.role === 'product' ? 'Product' : row.label,
       note: noteOf(row),
-      onset: row.onset,
-      clear: row.clear,
+      onset: shown(row.onset, row.corrected?.onsetC),
+      clear: shown(row.clear, row.corrected?.clearC),
       signs: row.signs,
       tone: row.role === 'crude' ? 'crude' : row.role === 'product' ? 'product' : 'other',
     }))
 }
 
+/** Corrected where a calibration was on hand, to the digits that were read. */
+function shown(raw: Reading | null, correctedC: number | undefined): Reading | null {
+  if (!raw || correctedC === undefined) return raw
+  const text = fixed(correctedC, decimalsOf(raw))
+  return { text, value: correctedC }
+}
+
 function noteOf(row: RangeRow): string {
-  return `tube ${row.slot} · ${fixed(row.rateCPerMin, 1)} °C/min${row.rateMeasured ? '' : ' planned'}`
+  const rate = `${fixed(row.rateCPerMin, 1)} °C/min${row.rateMeasured ? '' : ' planned'}`
+  const raw = row.corrected && row.onset && row.clear ? `raw ${row.onset.text} to ${row.clear.text}` : rate
+  const by = row.by === 'eye' ? '' : `, by ${row.by}`
+  return row.purpose === 'scouting' ? `scouting · ${raw}` : `tube ${row.slot} · ${raw}${by}`
 }

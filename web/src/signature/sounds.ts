@@ -1,15 +1,20 @@
 import type { Moment } from '@ivory-crystal/core'
 
-const PITCH: Readonly<Record<Moment | 'window', readonly number[]>> = {
+/** What calls the watcher: the window opens, a turn of the dial is due, the thermometer wants to be read. */
+export type Call = 'window' | 'turn' | 'read'
+
+const PITCH: Readonly<Record<Moment | Call, readonly number[]>> = {
   'early sign': [520],
   'first liquid': [660],
   'all liquid': [880],
   window: [440, 660, 440],
+  turn: [330, 330],
+  read: [392],
 }
 let context: AudioContext | null = null
 
 /** A short sound, different for each row of the pad; three notes when the window opens. */
-export function sound(which: Moment | 'window'): void {
+export function sound(which: Moment | Call): void {
   if (typeof AudioContext === 'undefined') return
   context ??= new AudioContext()
   const audio = context

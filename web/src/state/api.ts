@@ -28,7 +28,7 @@ export class Unreachable extends Error {
 }
 
 /** What a lab may put on the shelf. */
-export type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'procedure'
+export type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'procedure' | 'instrument' | 'house rules'
 
 const TIMEOUT_MS = 15_000
 
@@ -58,10 +58,13 @@ export const api = {
   shelf: () => call<Shelf>('/shelf'),
   /** Rows put on the shelf, each as a new version; with `dryRun` only what would come of it. */
   putOnShelf: (sort: ShelfSort, rows: readonly unknown[], dryRun: boolean) =>
-    call<ShelfReport>(`/shelf/${sort}`, { rows, dryRun }),
-  takeOffShelf: (sort: ShelfSort, id: string) => call<object>(`/shelf/${sort}/off`, { id }),
+    call<ShelfReport>(`/shelf/${encodeURIComponent(sort)}`, { rows, dryRun }),
+  takeOffShelf: (sort: ShelfSort, id: string) =>
+    call<object>(`/shelf/${encodeURIComponent(sort)}/off`, { id }),
   shelfVersions: (sort: ShelfSort, id: string) =>
-    call<{ versions: ShelfVersion[] }>(`/shelf/${sort}/versions?id=${encodeURIComponent(id)}`),
+    call<{ versions: ShelfVersion[] }>(
+      `/shelf/${encodeURIComponent(sort)}/versions?id=${encodeURIComponent(id)}`,
+    ),
   loadBalance: (notebook: NotebookId, sample: SampleId, load: PanLoad, aboutG: number) =>
     call<BalanceStanding>('/balance/load', { notebook, sample, load, aboutG }),
   tareBalance: () => call<BalanceStanding>('/balance/tare', {}),
@@ -72,6 +75,20 @@ export const api = {
     call<RunState>(`/instruments/${instrument}/runs/${run}/commands`, { command }),
   endRun: (instrument: InstrumentId, run: RunId) =>
     call<InstrumentState>(`/instruments/${instrument}/runs/${run}/end`, {}),
+  /** Lines of a bridge to a connected instrument, one message each. */
+  line: async (instrument: InstrumentId, lines: readonly string[]) => {
+    const response = await fetch(`/api/instruments/${instrument}/line`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'text/plain' },
+      body: lines.join('\n'),
+      signal: AbortSignal.timeout(TIMEOUT_MS),
+    }).catch(() => {
+      throw new Unreachable()
+    })
+    if (response.ok) return
+    const answer = (await response.json().catch(() => null)) as { detail?: string } | null
+    throw new Refused(answer?.detail ?? `The server answered ${response.status}.`)
+  },
   importNotebook: (file: unknown) =>
     call<{
       notebook: NotebookRow

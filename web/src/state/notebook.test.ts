@@ -75,6 +75,7 @@ describe('the screen does not wait', () => {
         pressedAtS: 300,
         lastSample: 300,
         lastProbe: { text: '77.0', value: 77 },
+        from: 'key',
       },
     })
     const marks = meltsOf(useNotebook.getState().view)[0]?.marks ?? []

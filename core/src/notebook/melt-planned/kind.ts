@@ -20,6 +20,8 @@ export interface PlannedTube {
   readonly label: string
   readonly fillMm: number
   readonly grain: Grain
+  /** The tube of the rack it is, when it came from there. */
+  readonly tube?: EntryId | undefined
 }
 /** A melt is planned: which samples in which slots, and how they are heated, with what it rested on. */
 export interface MeltPlanned {

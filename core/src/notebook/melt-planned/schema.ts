@@ -133,12 +133,28 @@ const heating = Joi.alternatives()
   })
   .required()
 
+const tubes = Joi.array()
+  .items(
+    Joi.object({
+      slot: slot.required(),
+      sample: uuid.required(),
+      label: name.required(),
+      fillMm: number.positive().max(50).required(),
+      grain: grain.required(),
+      tube: uuid,
+    }),
+  )
+  .min(1)
+  .max(12)
+  .unique('slot')
+  .required()
+
 export const meltPlannedV2 = Joi.object({
   prep: uuid.allow(null).required(),
   instrument: shortName.required(),
   instrumentName: name.required(),
   purpose: Joi.string().valid('careful', 'scouting').required(),
-  tubes: (meltPlannedV1.extract('tubes') as Joi.ArraySchema).max(12).required(),
+  tubes,
   literature: meltPlannedV1.extract('literature').required(),
   window: Joi.object({
     startC: celsius.required(),

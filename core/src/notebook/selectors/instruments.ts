@@ -1,6 +1,5 @@
 import type { BlockModel, Calibration, Conventions, Entry, InstrumentId, SubjectId } from '../../contract'
 import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
-import { fitBlockModel } from '../../heating/fitBlockModel'
 import { attempt, problem } from '../../problems'
 import type { Result } from '../../contract'
 import { calibrationLine, interpolationErrorC } from '../../thermometer/correctReading'
@@ -67,34 +66,6 @@ export function dialOf(view: View, instrument: InstrumentId): DialFacts | null {
         ? 'A heating has been logged since: learn the dial again to use it.'
         : null,
   }
-}
-
-/** What would be learned from the heatings logged so far. */
-export function learnDial(view: View, instrument: InstrumentId): Result<DialLearned> {
-  return dialFrom(heatingsOf(view, instrument))
-}
-
-/** The fit of these heatings, ready to be written; the room is the mean of what was logged. */
-export function dialFrom(heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> {
-  if (heatings.length === 0)
-    return problem('too-few-samples', 'No heating has been logged yet. Log two, at different settings.')
-  const ambientC = heatings.reduce((sum, { body }) => sum + body.ambientC, 0) / heatings.length
-  const all = heatings.flatMap(({ body }) => body.samples.map(([, temperatureC]) => temperatureC))
-  const dials = heatings.map(({ body }) => body.dial)
-  return attempt(() => ({
-    ...fitBlockModel(
-      heatings.map(({ body }) => body),
-      ambientC,
-    ),
-    span: {
-      leastDial: Math.min(...dials),
-      mostDial: Math.max(...dials),
-      leastC: all.reduce((least, c) => Math.min(least, c), Infinity),
-      mostC: all.reduce((most, c) => Math.max(most, c), -Infinity),
-    },
-    coreVersion: CORE_VERSION,
-    restsOn: heatings.map(({ id }) => id),
-  }))
 }
 
 /** Whether a temperature at a setting lies outside what was logged: there the model is a guess. */

@@ -14,6 +14,7 @@ import { LOOK_BEFORE_C, planRamp, ROOM_BELOW_FIRST_LIQUID_C } from '../../heatin
 import { rateOf } from '../../heating/rateOf'
 import { eutectic } from '../../melting/eutectic'
 import { attempt, problem } from '../../problems'
+import { ASKED_ABOUT_C } from '../../thermometer/atTheEvent'
 import { fusionOf } from '../../reference/fusionOf'
 import type { Instrument } from '../../wire'
 import type { View } from '../fold'
@@ -151,7 +152,8 @@ function byDial(
 }
 
 function byHand({ blockC, instrument, conventions }: MeltWish, span: Expected) {
-  const startC = Math.max(instrument.character.ambientC, span.lowC - conventions.startBelowC)
+  const first = span.firstLiquidFromC === null ? span.lowC : span.firstLiquidFromC - ROOM_BELOW_FIRST_LIQUID_C
+  const startC = Math.max(instrument.character.ambientC, Math.min(span.lowC - conventions.startBelowC, first))
   const warnings = [
     `What this ${instrument.character.control} does has not been learned yet, so no settings can be given. Heat fast to ${startC.toFixed(0)} °C, then keep the rate between ${conventions.meltRate.min} and ${conventions.meltRate.max} °C/min.`,
     ...(blockC > startC
@@ -300,6 +302,44 @@ export function modelledNow(melt: MeltFacts, atS: number): number | null {
     atS / 60,
   )
 }
+
+/**
+ * About where a thermometer read by eye stands now: by the learned dial, else carried on from the last readings.
+ *
+ * @returns °C; null before anything was read
+ */
+export function estimatedNow(view: View, melt: MeltFacts, atS: number): number | null {
+  if (!melt.run) return null
+  const { probeC, lastSample } = readingsOf(view, melt.id, melt.run.id)
+  const last = probeC.get(lastSample)
+  if (last === undefined) return modelledNow(melt, atS)
+  const modelledThen = modelledNow(melt, lastSample)
+  const modelled = modelledNow(melt, atS)
+  if (modelled !== null && modelledThen !== null) return last + modelled - modelledThen
+  return last + ((rateByEye(probeC) ?? 0) * (atS - lastSample)) / 60
+}
+
+/**
+ * Where a reading by eye is expected now, and how far it may lie from that before it is asked about: the longer
+ * ago and the faster the heating, the further.
+ *
+ * @returns null while too little was read to expect anything
+ */
+export function expectedReading(
+  view: View,
+  melt: MeltFacts,
+  atS: number,
+): { readonly temperatureC: number; readonly withinC: number } | null {
+  if (!melt.run) return null
+  const { probeC, lastSample } = readingsOf(view, melt.id, melt.run.id)
+  const last = probeC.get(lastSample)
+  if (last === undefined || (probeC.size < 2 && modelledNow(melt, atS) === null)) return null
+  const temperatureC = estimatedNow(view, melt, atS)
+  if (temperatureC === null) return null
+  return { temperatureC, withinC: Math.max(ASKED_ABOUT_C, MAY_CHANGE * Math.abs(temperatureC - last)) }
+}
+/** The dial may have been turned since: so much of what was expected on top may be missing. */
+const MAY_CHANGE = 0.9
 
 /** Live rate of a run, °C/min, from what is on record and the latest readings heard. */
 export function liveRate(

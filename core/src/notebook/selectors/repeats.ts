@@ -2,17 +2,18 @@ import type { MeltingRange, SampleId } from '../../contract'
 import { zeroRateRange } from '../../heating/observedRange'
 import { judgedRange, type RangeRow } from './ranges'
 
-/** Several determinations of one sample. */
+/** Several determinations of one sample on one instrument. */
 export interface Repeats {
   readonly sample: SampleId
   readonly label: string
+  readonly instrumentName: string
   readonly count: number
   readonly mean: MeltingRange
   /** Greatest less least of each end, °C. */
   readonly spreadC: { readonly onset: number; readonly clear: number }
   /** True when both ends repeat within what house rules allow. */
   readonly repeats: boolean
-  /** Extrapolated to infinitely slow heating; null with one rate only. */
+  /** Extrapolated to infinitely slow heating; null with one rate only, or where the ends do not fit a line. */
   readonly zeroRate: MeltingRange | null
   readonly rates: readonly number[]
 }
@@ -22,13 +23,14 @@ const SAME_RATE = 0.25
 
 /** Every sample with two complete careful ranges or more. */
 export function repeatsOf(rows: readonly RangeRow[]): readonly Repeats[] {
-  const bySample = new Map<SampleId, (RangeRow & { readonly range: MeltingRange })[]>()
+  const bySample = new Map<string, (RangeRow & { readonly range: MeltingRange })[]>()
   for (const row of rows) {
     if (!row.onset || !row.clear || row.trouble || row.purpose !== 'careful') continue
     const range = judgedRange({ ...row, onset: row.onset, clear: row.clear })
-    bySample.set(row.sample, [...(bySample.get(row.sample) ?? []), { ...row, range }])
+    const key = `${row.sample} ${row.instrumentName}`
+    bySample.set(key, [...(bySample.get(key) ?? []), { ...row, range }])
   }
-  return [...bySample.entries()].flatMap(([sample, of]) => {
+  return [...bySample.values()].flatMap((of) => {
     const last = of[of.length - 1]
     if (of.length < 2 || !last) return []
     const ends = (end: keyof MeltingRange) => of.map(({ range }) => range[end])
@@ -38,18 +40,22 @@ export function repeatsOf(rows: readonly RangeRow[]): readonly Repeats[] {
     const rates = of.map(({ rateCPerMin }) => rateCPerMin)
     return [
       {
-        sample,
+        sample: last.sample,
         label: last.label,
+        instrumentName: last.instrumentName,
         count: of.length,
         mean: { onsetC: mean(ends('onsetC')), clearC: mean(ends('clearC')) },
         spreadC: { onset, clear },
         repeats: Math.max(onset, clear) <= last.conventions.repeatWithinC,
-        zeroRate:
-          spread(rates) > SAME_RATE
-            ? zeroRateRange(of.map(({ range, rateCPerMin }) => ({ rateCPerMin, ...range })))
-            : null,
+        zeroRate: spread(rates) > SAME_RATE ? lookedBack(of) : null,
         rates,
       },
     ]
   })
+}
+
+function lookedBack(of: readonly (Pick<RangeRow, 'rateCPerMin'> & { readonly range: MeltingRange })[]) {
+  const range = zeroRateRange(of.map(({ range: read, rateCPerMin }) => ({ rateCPerMin, ...read })))
+  // Scatter can throw the two lines past each other: then they say nothing.
+  return range.onsetC <= range.clearC ? range : null
 }

@@ -1,131 +1,161 @@
-import { useEffect, useState } from 'react'
-import { Link } from 'react-router'
-import { type InstrumentState, meltOf, TEACHING_BALANCE } from '@ivory-crystal/core'
-import { fixed, span } from '../../format/format'
-import { Figure } from '../../parts/Figure'
+import { lazy, Suspense } from 'react'
+import { Link, useParams } from 'react-router'
+import {
+  calibrationOf,
+  dialOf,
+  meltOf,
+  TEACHING_BALANCE,
+  turnsOf,
+  type InstrumentState,
+  type View,
+} from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
 import { Title } from '../../parts/Title'
-import { api } from '../../state/api'
+import { clock } from '../../state/clock'
+import { useInstruments } from '../../state/instruments'
 import { useNotebook } from '../../state/notebook'
+import { NewInstrument } from './NewInstrument'
 
-const ASK_EVERY_MS = 5000
+const Rack = lazy(async () => ({ default: (await import('./Rack')).Rack }))
+const HouseRules = lazy(async () => ({ default: (await import('./HouseRules')).HouseRules }))
+const InstrumentPage = lazy(async () => ({ default: (await import('./InstrumentPage')).InstrumentPage }))
 
-/** The instruments of the bench, how they stand, and whose run is on. */
+/** The instruments of the bench, the rack of tubes that wait for them, and the house rules they are used by. */
 export function Instruments() {
-  const [states, setStates] = useState<readonly InstrumentState[] | null>(null)
-  const [trouble, setTrouble] = useState<string | null>(null)
-  useEffect(() => {
-    // A resting block sends nothing, so it is asked.
-    const ask = () => {
-      api.instruments().then(
-        ({ instruments }) => {
-          setStates(instruments)
-          setTrouble(null)
-        },
-        (error: unknown) => {
-          setTrouble((error as Error).message)
-        },
-      )
-    }
-    ask()
-    const timer = setInterval(ask, ASK_EVERY_MS)
-    return () => {
-      clearInterval(timer)
-    }
-  }, [])
+  const { instrument, notebook } = useParams()
+  const base = `/n/${notebook ?? ''}/instruments`
+  return (
+    <>
+      <nav className="tabs no-print" aria-label="Instruments, rack and rules">
+        {(
+          [
+            ['', 'the bench'],
+            ['/rack', 'rack and runs'],
+            ['/rules', 'house rules'],
+          ] as const
+        ).map(([path, name]) => {
+          const isHere =
+            path === `/${instrument ?? ''}` || (path === '' && !RESERVED.includes(instrument ?? ''))
+          return (
+            <Link key={name} to={`${base}${path}`} aria-current={isHere ? 'page' : undefined}>
+              {name}
+            </Link>
+          )
+        })}
+      </nav>
+      <Suspense fallback={<p aria-busy="true">Opening …</p>}>
+        {instrument === 'rack' ? (
+          <Rack />
+        ) : instrument === 'rules' ? (
+          <HouseRules />
+        ) : instrument ? (
+          <InstrumentPage id={instrument} />
+        ) : (
+          <BenchOfInstruments base={base} />
+        )}
+      </Suspense>
+    </>
+  )
+}
+
+const RESERVED = ['rack', 'rules']
+
+function BenchOfInstruments({ base }: { base: string }) {
+  const view = useNotebook((state) => state.view)
+  const balance = useNotebook((state) => state.balance)
+  const { states, trouble } = useInstruments()
   return (
     <>
       <Title title="Instruments" />
       {trouble && <p className="look mt-3">{trouble}</p>}
       {!states && !trouble && <p aria-busy="true">Asking the instruments …</p>}
-      {states?.map((state) => (
-        <Block key={state.instrument.id} state={state} />
-      ))}
-      {states && <Balance />}
-    </>
-  )
-}
-
-/** The simulated balance: it is used where something is weighed. */
-function Balance() {
-  const balance = useNotebook((state) => state.balance)
-  return (
-    <section className="mt-4" aria-label="Balance">
-      <h2>
-        Teaching balance <span className="simulated">simulated</span>
-      </h2>
-      <p className="quiet mt-1">
-        Reads to {TEACHING_BALANCE.readabilityG} g, up to {TEACHING_BALANCE.maxG} g. It drifts, settles and
-        sends its reading on a key press, at Plan and Weigh of a prep. What is on its pan is worked out from
-        the prep’s plan.
-        {balance && ` It shows ${balance.reading.display.text} g, ${balance.load} on the pan.`}
-      </p>
-    </section>
-  )
-}
-
-function Block({ state }: { state: InstrumentState }) {
-  const { instrument, run } = state
-  const { character } = instrument
-  const heard = useNotebook((one) => one.readings[instrument.id])
-  const reading = heard?.reading ?? run?.reading
-  return (
-    <section className="mt-4" aria-label={instrument.name}>
-      <h2>
-        {instrument.name} <span className="simulated">simulated</span>
-      </h2>
-      <div className="columns two mt-2">
-        <div>
-          <div className={run ? 'block-c trouble' : 'block-c'}>
-            {run ? (reading?.probe.text ?? '–') : fixed(state.blockC, character.decimals)}
-            <small>°C</small>
-          </div>
-          <p className="mt-2">
-            {run ? (
-              <Running state={state} />
-            ) : state.blockC > 45 ? (
-              'Free, and still hot. It looks the same as cold.'
-            ) : (
-              'Free.'
-            )}
-          </p>
-          <p className="quiet">
-            A simulated stand-in on this computer, labelled as such wherever it appears: two masses with a
-            heater, a probe that lags, and tubes that melt as their contents would. It is no copy of any real
-            instrument.
-          </p>
+      {states && (
+        <div className="scroll mt-3">
+          <table className="lines">
+            <thead>
+              <tr>
+                <th>instrument</th>
+                <th className="num">now, °C</th>
+                <th>state</th>
+                <th>who has it</th>
+                <th>what it needs</th>
+              </tr>
+            </thead>
+            <tbody>
+              {states.map((state) => (
+                <InstrumentRow key={state.instrument.id} state={state} base={base} view={view} />
+              ))}
+              <tr>
+                <td>
+                  Teaching balance <span className="simulated">simulated</span>
+                </td>
+                <td />
+                <td>{balance ? `shows ${balance.reading.display.text} g` : 'quiet'}</td>
+                <td>whoever weighs</td>
+                <td className="quiet">
+                  Reads to {TEACHING_BALANCE.readabilityG} g, at Plan and Weigh of a prep.
+                </td>
+              </tr>
+            </tbody>
+          </table>
         </div>
-        <dl className="figures">
-          <Figure name="Range">
-            {character.ambientC} to {character.maxC} °C
-          </Figure>
-          <Figure name="Slots">{character.slots}</Figure>
-          <Figure name="Ramps" why="the rates it can hold">
-            {character.rates.join(', ')} °C/min
-          </Figure>
-          <Figure name="Heats up">{character.heatCPerMin} °C/min</Figure>
-          <Figure name="Cools" why="time constant towards the room">
-            {character.coolTimeConstantMin} min
-          </Figure>
-          <Figure name="Probe" why="display digits; it has not been calibrated">
-            0.{'0'.repeat(character.decimals - 1)}1 °C
-          </Figure>
-        </dl>
-      </div>
-    </section>
+      )}
+      <p className="quiet mt-2">
+        Simulated instruments are stand-ins on this computer, labelled wherever they appear, each with a
+        character of its own. They are no copies of real ones.
+      </p>
+      <NewInstrument />
+    </>
   )
 }
 
-function Running({ state }: { state: InstrumentState }) {
-  const { view, notebook } = useNotebook()
-  const { run } = state
-  if (!run) return null
-  const melt = meltOf(view, run.melt)
-  const prep = melt?.planned.body.prep
+function InstrumentRow({ state, base, view }: { state: InstrumentState; base: string; view: View }) {
+  const { instrument, run, blockC } = state
+  const heard = useNotebook((one) => one.readings[instrument.id])
+  const shown = run
+    ? (heard?.reading?.probe.text ?? run.reading?.probe.text ?? '–')
+    : blockC === null
+      ? '–'
+      : fixed(blockC, instrument.character.decimals)
+  const isHot = blockC !== null && blockC > 45
+  const turns = turnsOf(view, instrument.id, instrument.character.slots)
   return (
-    <>
-      In a run since {span((run.reading?.atS ?? 0) * 1000)}:{' '}
-      {melt ? melt.planned.body.tubes.map((tube) => tube.label).join(', ') : 'a melt of another notebook'}.{' '}
-      {prep && <Link to={`/n/${notebook ?? ''}/preps/${prep}/melt`}>Watch it</Link>}
-    </>
+    <tr>
+      <td>
+        <Link to={`${base}/${instrument.id}`}>{instrument.name}</Link>{' '}
+        {instrument.simulated && <span className="simulated">simulated</span>}
+      </td>
+      <td className={isHot ? 'num trouble' : 'num'}>
+        {instrument.character.readBy === 'eye' && run ? 'by eye' : shown}
+      </td>
+      <td>{run ? <Running state={state} view={view} /> : isHot ? 'free, and hot' : 'free'}</td>
+      <td>
+        {turns.length === 0
+          ? 'nobody'
+          : turns.map(({ who, state: has }) => `${who}${has === 'waits' ? ' (waits)' : ''}`).join(', ')}
+      </td>
+      <td>{needOf(view, state)}</td>
+    </tr>
+  )
+}
+
+/** The one thing this instrument needs next. */
+function needOf(view: View, { instrument }: InstrumentState): string {
+  const dial = dialOf(view, instrument.id)
+  if (instrument.character.dial && !dial) return `its ${instrument.character.control} learned`
+  if (dial?.stale) return dial.stale
+  const calibration = calibrationOf(view, instrument.id, clock.now())
+  if (!calibration) return 'its thermometer calibrated'
+  return calibration.stale ?? 'nothing'
+}
+
+function Running({ state, view }: { state: InstrumentState; view: View }) {
+  const notebook = useNotebook((one) => one.notebook)
+  const melt = state.run ? meltOf(view, state.run.melt) : null
+  if (!melt) return <>in a run of another notebook</>
+  return (
+    <Link to={`/n/${notebook ?? ''}/melts/${melt.id}`}>
+      melting {melt.planned.body.tubes.map((tube) => tube.label).join(', ')}
+    </Link>
   )
 }

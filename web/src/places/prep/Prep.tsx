@@ -18,7 +18,7 @@ const VIEWS: Readonly<Record<Station, StationView>> = {
   crystallize: bench,
   collect: bench,
   weigh: lazy(async () => ({ default: (await import('./weigh/Weigh')).Weigh })),
-  melt: lazy(async () => ({ default: (await import('./melt/Melt')).Melt })),
+  melt: lazy(async () => ({ default: (await import('./Melt')).Melt })),
   judge: lazy(async () => ({ default: (await import('./Judge')).Judge })),
   page: lazy(async () => ({ default: (await import('./Page')).Page })),
 }

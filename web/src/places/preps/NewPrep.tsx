@@ -39,12 +39,12 @@ export function NewPrep() {
           {
             kind: 'sample named',
             subject: newSubject<SampleId>(),
-            body: { prep, role: 'crude', label: `Crude ${compound.name}` },
+            body: { prep, role: 'crude', label: `Crude ${compound.name}`, compound: null, of: [] },
           },
           {
             kind: 'sample named',
             subject: newSubject<SampleId>(),
-            body: { prep, role: 'product', label: capital(compound.name) },
+            body: { prep, role: 'product', label: capital(compound.name), compound: null, of: [] },
           },
         )
         void go(`/n/${notebook ?? ''}/preps/${prep}/plan`)

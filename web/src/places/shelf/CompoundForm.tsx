@@ -3,8 +3,8 @@ import Button from 'react-bootstrap/Button'
 import type { Compound } from '@ivory-crystal/core'
 import { Structure } from '../../parts/Structure'
 import { cellsOf, rowOf, shortNameOf } from './columns'
-import { Choice, Field } from './Field'
-import { useSaving } from './useSaving'
+import { Choice, Field } from '../../parts/Field'
+import { useSaving } from '../../state/useSaving'
 
 const EMPTY = { meltConfidence: 'low', behaviour: 'melts', source: '' }
 const CONFIDENCES = ['high', 'medium', 'low'] as const

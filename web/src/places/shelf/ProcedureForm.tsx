@@ -2,8 +2,8 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { AMOUNTS, type Procedure, type StepTemplate } from '@ivory-crystal/core'
 import { shortNameOf } from './columns'
-import { Choice, Field } from './Field'
-import { useSaving } from './useSaving'
+import { Choice, Field } from '../../parts/Field'
+import { useSaving } from '../../state/useSaving'
 
 const STATIONS = ['dissolve', 'crystallize', 'collect', 'weigh'] as const
 

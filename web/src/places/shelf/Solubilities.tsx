@@ -7,9 +7,9 @@ import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { readPoints, shelfPoints, typedPoints } from '../prep/plan/draft'
 import { PointsField, type TypedPoint } from '../prep/plan/PointsField'
-import { Field } from './Field'
+import { Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
-import { useSaving } from './useSaving'
+import { useSaving } from '../../state/useSaving'
 
 const SolubilityChart = lazy(async () => ({
   default: (await import('../../signature/SolubilityChart')).SolubilityChart,

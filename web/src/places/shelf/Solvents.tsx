@@ -4,9 +4,9 @@ import type { ColumnDef } from '@tanstack/react-table'
 import { hazardLine, type Shelf, type Solvent } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { cellsOf, rowOf, shortNameOf } from './columns'
-import { Choice, Field } from './Field'
+import { Choice, Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
-import { useSaving } from './useSaving'
+import { useSaving } from '../../state/useSaving'
 
 const known = (value: number | null) => (value === null ? 'not known' : fixed(value, 1))
 const COLUMNS: ColumnDef<Solvent>[] = [

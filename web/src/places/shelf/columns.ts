@@ -5,7 +5,9 @@ import type { ShelfSort } from '../../state/api'
 type Cell = 'text' | 'number' | 'number or nothing' | 'text or nothing' | 'list'
 
 /** The columns of each sort, in the order they are written; the names are the JSON's own. */
-export const COLUMNS: Readonly<Record<Exclude<ShelfSort, 'procedure'>, Readonly<Record<string, Cell>>>> = {
+export const COLUMNS: Readonly<
+  Record<Extract<ShelfSort, 'compound' | 'solvent' | 'solubility'>, Readonly<Record<string, Cell>>>
+> = {
   compound: {
     id: 'text',
     name: 'text',

@@ -8,7 +8,7 @@ import {
   type Compound,
   CORE_VERSION,
   crudeAssayOf,
-  DEFAULT_HOUSE_RULES,
+  houseRulesOf,
   latestRange,
   massOf,
   type PrepFacts,
@@ -83,7 +83,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const solvent = shelf.solvents.find((one) => one.id === draft.solvent)
   const second = shelf.solvents.find((one) => one.id === draft.second) ?? null
   const impurity = compoundNamed(shelf, draft.impurity)
-  const rules = rulesOf(draft, shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES)
+  const rules = rulesOf(draft, houseRulesOf(view, shelf.houseRules))
   const conventions = typeof rules === 'string' ? null : rules
   const tab = TABS.find((one) => one === params.get('show')) ?? 'How much'
   const crudeOnsetC = latestRange(rangesOf(view, prep.id), 'crude')?.onset.value
@@ -509,7 +509,7 @@ function startingDraft(prep: PrepFacts, shelf: Shelf, crudeText: string): Draft 
     candidatesOf(shelf, compound, null),
   )
   return {
-    ...ruleFields(shelf.houseRules[0] ?? DEFAULT_HOUSE_RULES),
+    ...ruleFields(houseRulesOf(useNotebook.getState().view, shelf.houseRules)),
     assayPercent: '90',
     impurity: '',
     hotC: '',

@@ -161,6 +161,8 @@ function LaterSample({
               prep: prep.id,
               role,
               label: `${capital(what.replace('the ', ''))} of ${prep.opened.body.compound.name}`,
+              compound: null,
+              of: [],
             },
           })
         }}

@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useState } from 'react'
 import { markOf, type EntryId, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
-import { isTyping } from '../../../app/KeysHelp'
-import { padKey } from '../../../signature/MarkPad'
-import { sound } from '../../../signature/sounds'
-import { clock } from '../../../state/clock'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { isTyping } from '../../app/KeysHelp'
+import { padKey } from '../../signature/MarkPad'
+import { sound } from '../../signature/sounds'
+import { strike, useNotebook, write } from '../../state/notebook'
+import { runSeconds } from './useRun'
 
 export interface Marking {
   readonly press: (slot: number, moment: Moment) => void
@@ -60,19 +60,19 @@ export function useMarking(melt: MeltFacts): Marking {
 
 /** Writes the mark, or says why not. */
 function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
-  const { readings, about } = useNotebook.getState()
-  const heard = readings[melt.planned.body.instrument]
+  const heard = useNotebook.getState().readings[melt.planned.body.instrument]
   const tube = melt.planned.body.tubes.find((one) => one.slot === slot)
   if (!tube) return `There is no tube in slot ${slot}.`
-  if (!melt.run || !heard?.reading || heard.id !== melt.run.id)
-    return 'The instrument has not been heard yet in this run.'
+  if (!melt.run) return 'The run has not begun.'
+  const { feed, recorded } = melt.run.started.body
+  const isHeard = heard?.reading != null && heard.id === melt.run.id
+  if (feed !== 'by hand' && !isHeard) return 'The instrument has not been heard yet in this run.'
   if (moment !== 'early sign') {
     const standing = markOf(melt, slot, moment)
     if (standing)
       return `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one first.`
   }
-  const { reading, heardAt, pace } = heard
-  const sinceS = about?.byHand ? 0 : ((clock.elapsed() - heardAt) / 1000) * pace
+  const pressedAtS = Math.round(runSeconds(melt) * 10) / 10
   write({
     kind: 'mark made',
     subject: melt.id,
@@ -80,9 +80,10 @@ function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
       run: melt.run.id,
       slot,
       moment,
-      pressedAtS: Math.round((reading.atS + sinceS) * 10) / 10,
-      lastSample: reading.sample,
-      lastProbe: reading.probe,
+      pressedAtS,
+      lastSample: isHeard ? (heard.reading?.sample ?? 0) : Math.floor(pressedAtS),
+      lastProbe: recorded && isHeard ? (heard.reading?.probe ?? null) : null,
+      from: 'key',
     },
   })
   return null

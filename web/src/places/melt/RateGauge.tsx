@@ -1,5 +1,5 @@
 import { isTooFast, type Conventions } from '@ivory-crystal/core'
-import { fixed } from '../../../format/format'
+import { fixed } from '../../format/format'
 
 const WIDTH = 190
 

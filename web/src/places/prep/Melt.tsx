@@ -1,20 +1,23 @@
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import { meltsOf, rangesOf } from '@ivory-crystal/core'
-import { PrepLadder } from '../../../parts/PrepLadder'
-import { useNotebook } from '../../../state/notebook'
-import type { StationProps } from '../Prep'
-import { useHere } from '../useHere'
-import { MeltPlan } from './MeltPlan'
+import { PrepLadder } from '../../parts/PrepLadder'
+import { useNotebook } from '../../state/notebook'
+import { MeltPlan } from '../melt/MeltPlan'
+import { RepeatsTable } from '../melt/RepeatsTable'
+import type { StationProps } from './Prep'
+import { useHere } from './useHere'
 
-const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }))
+const Watch = lazy(async () => ({ default: (await import('../melt/Watch')).Watch }))
 
-/** Tubes packed, a ramp planned, the melt watched, both ends caught. */
+/** Tubes packed, a heating planned, the melt watched, both ends caught. */
 export function Melt({ prep }: StationProps) {
   const { base } = useHere()
   const view = useNotebook((state) => state.view)
   const melts = meltsOf(view, prep.id)
-  const open = melts.find((melt) => melt.run?.ended === null) ?? melts.find((melt) => melt.run === null)
+  const open =
+    melts.find((melt) => melt.run?.ended === null) ??
+    melts.find((melt) => melt.run === null && melt.detected.size === 0)
   if (open)
     return (
       <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>
@@ -26,6 +29,7 @@ export function Melt({ prep }: StationProps) {
   return (
     <>
       <PrepLadder prep={prep} />
+      <RepeatsTable rows={ranges} />
       {complete && (
         <p className="mt-3">
           <Link className="btn btn-primary" to={`${base}/judge`}>

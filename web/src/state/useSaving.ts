@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { api, type ShelfSort } from '../../state/api'
-import { shelfChanged } from '../../state/notebook'
+import { api, type ShelfSort } from './api'
+import { shelfChanged } from './notebook'
 
 export interface Saving {
   readonly said: string | null

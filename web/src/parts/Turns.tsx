@@ -1,0 +1,126 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { turnsOf, type Instrument, type Turn } from '@ivory-crystal/core'
+import { clock as clockText } from '../format/format'
+import { useNotebook, write } from '../state/notebook'
+
+/** Who has the slots of a shared instrument, who is next, and how a turn ends. */
+export function Turns({ instrument }: { instrument: Instrument }) {
+  const view = useNotebook((state) => state.view)
+  const turns = turnsOf(view, instrument.id, instrument.character.slots)
+  const [who, setWho] = useState('')
+  const [slots, setSlots] = useState('1')
+  const [said, setSaid] = useState<string | null>(null)
+  return (
+    <section aria-label={`Turns on the ${instrument.name}`}>
+      <h3>Who has it</h3>
+      {turns.length === 0 && <p className="quiet mb-1">Nobody: it is free.</p>}
+      <ul className="plain-list">
+        {turns.map((turn) => (
+          <TurnRow key={turn.entry.id} turn={turn} instrument={instrument} others={turns.length - 1} />
+        ))}
+      </ul>
+      <form
+        className="row-of align-items-center mt-1"
+        aria-label="Ask for a turn"
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (who.trim() === '') return setSaid('Say who: a bench code is enough.')
+          write({
+            kind: 'turn taken',
+            subject: instrument.id,
+            body: { who: who.trim(), slots: Number(slots) },
+          })
+          setWho('')
+          setSaid(null)
+        }}
+      >
+        <Form.Control
+          size="sm"
+          style={{ width: 130 }}
+          aria-label="who"
+          placeholder="bench code"
+          value={who}
+          onChange={(event) => {
+            setWho(event.target.value)
+          }}
+        />
+        <Form.Select
+          size="sm"
+          style={{ width: 100 }}
+          aria-label="slots"
+          value={slots}
+          onChange={(event) => {
+            setSlots(event.target.value)
+          }}
+        >
+          {Array.from({ length: instrument.character.slots }, (_, i) => (
+            <option key={i} value={i + 1}>
+              {i === 0 ? '1 slot' : `${i + 1} slots`}
+            </option>
+          ))}
+        </Form.Select>
+        <Button type="submit" size="sm" variant="outline-primary">
+          Ask for a turn
+        </Button>
+      </form>
+      {said && (
+        <p className="look mb-0" role="alert">
+          {said}
+        </p>
+      )}
+    </section>
+  )
+}
+
+/** A turn ends with the glass cleared; the instrument goes off only when nobody waits. */
+function TurnRow({ turn, instrument, others }: { turn: Turn; instrument: Instrument; others: number }) {
+  const [asked, setAsked] = useState(false)
+  const end = (switchedOff: boolean) => {
+    write({
+      kind: 'turn ended',
+      subject: instrument.id,
+      body: { turn: turn.entry.id, glassCleared: true, switchedOff },
+    })
+  }
+  return (
+    <li>
+      <b>{turn.who}</b>, {turn.slots === 1 ? '1 slot' : `${turn.slots} slots`}, {turn.state}{' '}
+      <span className="quiet">since {clockText(turn.entry.at)}</span>{' '}
+      {!asked ? (
+        <Button
+          size="sm"
+          variant="link"
+          onClick={() => {
+            setAsked(true)
+          }}
+        >
+          turn over
+        </Button>
+      ) : (
+        <span className="row-of align-items-center">
+          <span>Tubes in the glass waste, block clear.</span>
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              end(others === 0)
+            }}
+          >
+            {others === 0 ? 'Yes, and switched off' : 'Yes, left on for the next'}
+          </Button>
+          <Button
+            size="sm"
+            variant="link"
+            onClick={() => {
+              setAsked(false)
+            }}
+          >
+            not yet
+          </Button>
+        </span>
+      )}
+    </li>
+  )
+}

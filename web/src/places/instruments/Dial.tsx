@@ -1,0 +1,263 @@
+import { lazy, Suspense, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import {
+  dialOf,
+  heatingsOf,
+  simulatedHeating,
+  type DialLearned,
+  type Entry,
+  type Instrument,
+} from '@ivory-crystal/core'
+import { day, fixed } from '../../format/format'
+import { Field } from '../../parts/Field'
+import { Figure } from '../../parts/Figure'
+import { InlineField } from '../../parts/InlineField'
+import { Why } from '../../parts/Why'
+import { strike, useNotebook, write } from '../../state/notebook'
+import { compute } from '../../workers/compute'
+import { useComputed } from '../../workers/useComputed'
+import { readPairs } from './table'
+
+const DialCharts = lazy(async () => ({ default: (await import('../../signature/DialCharts')).DialCharts }))
+
+/** Heatings logged, what the dial does worked out from them, and the two charts that go beside the instrument. */
+export function Dial({ instrument }: { instrument: Instrument }) {
+  const view = useNotebook((state) => state.view)
+  const heatings = heatingsOf(view, instrument.id)
+  const standing = dialOf(view, instrument.id)
+  const { control } = instrument.character
+  const fit = useComputed<DialLearned>(
+    `${instrument.id} ${heatings.map(({ id }) => id).join(' ')}`,
+    async () => (await compute()).learnDial([...heatings]),
+  )
+  const isCurrent = standing !== null && standing.stale === null
+  return (
+    <div className="columns two mt-2">
+      <div>
+        <h2>Logged heatings</h2>
+        <p className="quiet mt-1">
+          A {control} sets power, not temperature. Heat from cold with it left at one setting, and log what
+          the thermometer reads; two settings at least, better three.
+        </p>
+        <HeatingList heatings={heatings} />
+        <LogHeating
+          instrument={instrument}
+          ambientC={heatings[0]?.body.ambientC ?? instrument.character.ambientC}
+        />
+      </div>
+      <div>
+        <h2>
+          What the {control} does <Why of="fitBlockModel" />
+        </h2>
+        {!fit && (
+          <p aria-busy="true">
+            Working it out … <progress aria-label="Fitting the dial" />
+          </p>
+        )}
+        {fit && !fit.ok && <p className="look mt-1">{fit.problem.sentence}</p>}
+        {fit?.ok && (
+          <>
+            <Fit learned={fit.value} control={control} />
+            {!isCurrent && (
+              <Button
+                className="mt-2"
+                onClick={() => {
+                  write({ kind: 'dial learned', subject: instrument.id, body: fit.value })
+                }}
+              >
+                Plan with this
+              </Button>
+            )}
+            {isCurrent && <p className="mt-2 mb-0">Plans use this, learned {day(standing.entry.at)}.</p>}
+            {standing?.stale && <p className="look">{standing.stale}</p>}
+          </>
+        )}
+      </div>
+      {fit?.ok && (
+        <div style={{ gridColumn: '1 / -1' }}>
+          <Suspense fallback={<div style={{ height: 560 }} />}>
+            <DialCharts
+              learned={fit.value}
+              heatings={heatings.map(({ body }) => body)}
+              dialMax={instrument.character.dial?.max ?? 10}
+              control={control}
+            />
+          </Suspense>
+        </div>
+      )}
+    </div>
+  )
+}
+
+function HeatingList({ heatings }: { heatings: readonly Entry<'heating logged'>[] }) {
+  if (heatings.length === 0) return <p>None yet.</p>
+  return (
+    <table className="lines">
+      <thead>
+        <tr>
+          <th className="num">setting</th>
+          <th className="num">readings</th>
+          <th className="num">to</th>
+          <th>from</th>
+          <th />
+        </tr>
+      </thead>
+      <tbody>
+        {heatings.map((entry) => {
+          const { dial, samples, from } = entry.body
+          const last = samples[samples.length - 1]
+          return (
+            <tr key={entry.id}>
+              <td className="num">{dial}</td>
+              <td className="num">{samples.length}</td>
+              <td className="num">{last ? `${fixed(last[1], 1)} °C in ${fixed(last[0], 0)} min` : ''}</td>
+              <td>{from === 'simulated run' ? <span className="simulated">simulated</span> : from}</td>
+              <td>
+                <Button
+                  size="sm"
+                  variant="link"
+                  aria-label={`Strike the heating at ${dial}`}
+                  onClick={() => {
+                    strike(entry, 'not a good heating')
+                  }}
+                >
+                  strike
+                </Button>
+              </td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </table>
+  )
+}
+
+/** A heating typed, from a file, or of the simulated stand-in. */
+function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC: number }) {
+  const [dial, setDial] = useState('')
+  const [ambient, setAmbient] = useState(String(ambientC))
+  const [text, setText] = useState('')
+  const [fromFile, setFromFile] = useState(false)
+  const [said, setSaid] = useState<string | null>(null)
+  const settings = () => {
+    const [d, a] = [Number(dial), Number(ambient)]
+    if (!(d > 0)) {
+      setSaid('A heating is logged at a setting above 0.')
+      return null
+    }
+    if (!Number.isFinite(a) || ambient.trim() === '') {
+      setSaid('Say how warm the room is, °C.')
+      return null
+    }
+    return { dial: d, ambientC: a }
+  }
+  const keep = (
+    samples: readonly (readonly [number, number])[],
+    from: 'typed' | 'file' | 'simulated run',
+  ) => {
+    const set = settings()
+    if (!set) return
+    write({ kind: 'heating logged', subject: instrument.id, body: { ...set, samples, from } })
+    setText('')
+    setDial('')
+    setFromFile(false)
+    setSaid(null)
+  }
+  return (
+    <form
+      className="mt-3"
+      aria-label="Log a heating"
+      onSubmit={(event) => {
+        event.preventDefault()
+        const read = readPairs(text)
+        if (!read.ok) return setSaid(read.sentence)
+        if (read.pairs.length < 5)
+          return setSaid(`${read.pairs.length} readings are too few; log five at least.`)
+        keep(read.pairs, fromFile ? 'file' : 'typed')
+      }}
+    >
+      <h3>Log a heating</h3>
+      <div className="row-of align-items-end mt-1">
+        <InlineField label="setting" value={dial} onChange={setDial} />
+        <InlineField label="room, °C" value={ambient} onChange={setAmbient} />
+        {instrument.simulated && (
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              const set = settings()
+              if (!set) return
+              const logged = simulatedHeating(instrument.character, set.dial, Math.round(set.dial * 977))
+              if (!logged.ok) return setSaid(logged.problem.sentence)
+              keep(logged.value, 'simulated run')
+            }}
+          >
+            Log a simulated heating of 20 min
+          </Button>
+        )}
+      </div>
+      <div className="mt-2">
+        <Field
+          label="or its readings, one a line: minutes and °C"
+          rows={4}
+          value={text}
+          onChange={(value) => {
+            setText(value)
+            setFromFile(false)
+          }}
+        />
+      </div>
+      <div className="row-of align-items-center mt-2">
+        <Button type="submit" size="sm">
+          Log these readings
+        </Button>
+        <label className="quiet">
+          from a file{' '}
+          <input
+            type="file"
+            accept=".csv,.txt,text/csv,text/plain"
+            aria-label="file of minutes and temperature"
+            onChange={(event) => {
+              void event.target.files?.[0]?.text().then((read) => {
+                setText(read)
+                setFromFile(true)
+              })
+            }}
+          />
+        </label>
+      </div>
+      {said && (
+        <p className="look" role="alert">
+          {said}
+        </p>
+      )}
+    </form>
+  )
+}
+
+function Fit({ learned, control }: { learned: DialLearned; control: string }) {
+  const { model, residualC, standardErrors, span } = learned
+  return (
+    <>
+      <dl className="figures mt-1">
+        <Figure
+          name="Left alone it ends at"
+          why={`P = ${fixed(model.ambientC, 0)} + gain · setting^exponent`}
+        >
+          {fixed(model.gain, 2)} ± {fixed(2 * standardErrors.gain, 2)} · d
+          <sup>{fixed(model.exponent, 3)}</sup>
+        </Figure>
+        <Figure name="Time constant" why="how slowly it follows">
+          {fixed(model.timeConstantMin, 2)} ± {fixed(2 * standardErrors.timeConstantMin, 2)} min
+        </Figure>
+        <Figure name="Readings lie within" why="standard deviation about the fit">
+          {fixed(residualC, 2)} °C
+        </Figure>
+      </dl>
+      <p className="quiet mt-1 mb-0">
+        Logged from setting {span.leastDial} to {span.mostDial} and {fixed(span.leastC, 0)} to{' '}
+        {fixed(span.mostC, 0)} °C. Outside of that the {control} is a guess, drawn dashed.
+      </p>
+    </>
+  )
+}

@@ -1,0 +1,268 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { BENCH, houseRulesOf, type Conventions } from '@ivory-crystal/core'
+import { Choice, Field } from '../../parts/Field'
+import { Title } from '../../parts/Title'
+import { useNotebook, write } from '../../state/notebook'
+import { useSaving } from '../../state/useSaving'
+
+/** Sets of house rules, the schools among them; which one this notebook goes by; and the lab's own. */
+export function HouseRules() {
+  const shelf = useNotebook((state) => state.shelf)
+  const view = useNotebook((state) => state.view)
+  const inForce = houseRulesOf(view, shelf?.houseRules ?? [])
+  const [editing, setEditing] = useState<Conventions | null>(null)
+  if (!shelf) return <p aria-busy="true">Reading the shelf …</p>
+  const rules = shelf.houseRules
+  return (
+    <>
+      <Title title="House rules" />
+      <p className="quiet mt-2">
+        A run keeps the set it was planned under. Which set suits a sample is worked out where a melt is
+        planned.
+      </p>
+      <div className="scroll mt-2">
+        <table className="lines">
+          <thead>
+            <tr>
+              <th>question</th>
+              {rules.map((set) => (
+                <th key={set.name}>
+                  {set.name}
+                  {set.name === inForce.name && <span className="quiet"> · in force</span>}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {ROWS.map(([question, tell]) => (
+              <tr key={question}>
+                <td>{question}</td>
+                {rules.map((set) => (
+                  <td key={set.name}>{tell(set)}</td>
+                ))}
+              </tr>
+            ))}
+            <tr>
+              <td />
+              {rules.map((set) => (
+                <td key={set.name}>
+                  {set.name !== inForce.name && (
+                    <Button
+                      size="sm"
+                      variant="outline-primary"
+                      aria-label={`Go by ${set.name}`}
+                      onClick={() => {
+                        write({ kind: 'rules taken', subject: BENCH, body: { conventions: set } })
+                      }}
+                    >
+                      Go by it
+                    </Button>
+                  )}{' '}
+                  <Button
+                    size="sm"
+                    variant="link"
+                    aria-label={`Edit ${set.name}`}
+                    onClick={() => {
+                      setEditing(set)
+                    }}
+                  >
+                    edit
+                  </Button>
+                </td>
+              ))}
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      {editing && (
+        <Editor
+          key={editing.name}
+          set={editing}
+          onClose={() => {
+            setEditing(null)
+          }}
+        />
+      )}
+    </>
+  )
+}
+
+const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
+  ['slow part starts', (set) => `${set.startBelowC} °C below`],
+  [
+    'rate while it melts',
+    (set) => `${set.meltRate.target} (${set.meltRate.min} to ${set.meltRate.max}) °C/min`,
+  ],
+  ['at most before', (set) => `${set.approachRateMaxCPerMin} °C/min`],
+  ['stops', (set) => `${set.stopAboveC} °C above`],
+  ['fill', (set) => `${set.fillMm[0]} to ${set.fillMm[1]} mm`],
+  ['tube goes in', (set) => set.tubeIn],
+  ['dial', (set) => set.dialUse],
+  ['onset is the', (set) => set.onsetRule],
+  ['sharp, broad', (set) => `up to ${set.sharpWidthC}, from ${set.broadWidthC} °C`],
+  ['agrees within', (set) => `${set.literatureWithinC} °C`],
+  ['repeats within', (set) => `${set.repeatWithinC} °C`],
+  [
+    'dry',
+    ({ drying }) =>
+      drying.constantMassToleranceG === null
+        ? `${drying.atLeastMin} min of air`
+        : `to constant mass, ${drying.constantMassToleranceG} g, ${drying.atLeastMin} min between`,
+  ],
+  ['boiling stones', (set) => set.boilingStones],
+  ['crude’s range', (set) => set.crudeRange],
+]
+
+/** A set changed, or put on the shelf under a new name. */
+function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
+  const saving = useSaving()
+  const [name, setName] = useState(set.name)
+  const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(FIELDS.map(({ label, of }) => [label, String(of(set))])),
+  )
+  const [tubeIn, setTubeIn] = useState(set.tubeIn)
+  const [dialUse, setDialUse] = useState(set.dialUse)
+  const [onsetRule, setOnsetRule] = useState(set.onsetRule)
+  const [crudeRange, setCrudeRange] = useState(set.crudeRange)
+  const [boilingStones, setBoilingStones] = useState(set.boilingStones)
+  const save = async () => {
+    const bad = FIELDS.find(
+      ({ label }) => !Number.isFinite(Number(numbers[label])) || numbers[label]?.trim() === '',
+    )
+    if (bad) return saving.say(`“${bad.label}” is not a number.`)
+    const changed = FIELDS.reduce((rules, { label, put }) => put(rules, Number(numbers[label])), {
+      ...set,
+      name: name.trim(),
+      tubeIn,
+      dialUse,
+      onsetRule,
+      crudeRange,
+      boilingStones,
+    })
+    if (await saving.save('house rules', [changed])) onClose()
+  }
+  return (
+    <form
+      className="mt-3"
+      aria-label={`Edit ${set.name}`}
+      onSubmit={(event) => {
+        event.preventDefault()
+        void save()
+      }}
+    >
+      <h2>Edit “{set.name}”</h2>
+      <p className="quiet mt-1">
+        Under its own name it becomes a new version; under another, a set of its own beside it.
+      </p>
+      <div className="row-of align-items-end">
+        <Field label="name" width={230} value={name} onChange={setName} />
+        {FIELDS.map(({ label }) => (
+          <Field
+            key={label}
+            label={label}
+            width={150}
+            value={numbers[label] ?? ''}
+            onChange={(value) => {
+              setNumbers({ ...numbers, [label]: value })
+            }}
+          />
+        ))}
+        <Choice
+          label="tube goes in"
+          options={['cold', 'at start temperature']}
+          value={tubeIn}
+          onChange={setTubeIn}
+        />
+        <Choice
+          label="dial"
+          options={['one setting, nudged', 'stepped']}
+          value={dialUse}
+          onChange={setDialUse}
+        />
+        <Choice
+          label="onset is the"
+          options={['first wetness', 'distinct drop']}
+          value={onsetRule}
+          onChange={setOnsetRule}
+        />
+        <Choice
+          label="boiling stones"
+          options={['in both flasks', 'in the solvent only']}
+          value={boilingStones}
+          onChange={setBoilingStones}
+        />
+        <Choice
+          label="crude’s range"
+          options={['before dissolving', 'beside the product']}
+          value={crudeRange}
+          onChange={setCrudeRange}
+        />
+      </div>
+      <div className="row-of mt-2">
+        <Button type="submit" disabled={saving.busy}>
+          Save this set
+        </Button>
+        <Button variant="link" onClick={onClose}>
+          Never mind
+        </Button>
+      </div>
+      {saving.said && (
+        <p className="look" role="alert">
+          {saving.said}
+        </p>
+      )}
+    </form>
+  )
+}
+
+interface NumberOf {
+  readonly label: string
+  readonly of: (set: Conventions) => number
+  readonly put: (set: Conventions, value: number) => Conventions
+}
+const plain = (
+  label: string,
+  key:
+    | 'startBelowC'
+    | 'approachRateMaxCPerMin'
+    | 'stopAboveC'
+    | 'sharpWidthC'
+    | 'broadWidthC'
+    | 'literatureWithinC'
+    | 'repeatWithinC'
+    | 'readingErrorC',
+): NumberOf => ({ label, of: (set) => set[key], put: (set, value) => ({ ...set, [key]: value }) })
+const rate = (label: string, key: keyof Conventions['meltRate']): NumberOf => ({
+  label,
+  of: (set) => set.meltRate[key],
+  put: (set, value) => ({ ...set, meltRate: { ...set.meltRate, [key]: value } }),
+})
+const FIELDS: readonly NumberOf[] = [
+  plain('starts below, °C', 'startBelowC'),
+  rate('least, °C/min', 'min'),
+  rate('wanted, °C/min', 'target'),
+  rate('greatest, °C/min', 'max'),
+  plain('before it, °C/min', 'approachRateMaxCPerMin'),
+  plain('stops above, °C', 'stopAboveC'),
+  {
+    label: 'fill from, mm',
+    of: ({ fillMm }) => fillMm[0],
+    put: (set, value) => ({ ...set, fillMm: [value, set.fillMm[1]] }),
+  },
+  {
+    label: 'fill to, mm',
+    of: ({ fillMm }) => fillMm[1],
+    put: (set, value) => ({ ...set, fillMm: [set.fillMm[0], value] }),
+  },
+  plain('sharp up to, °C', 'sharpWidthC'),
+  plain('broad from, °C', 'broadWidthC'),
+  plain('agrees within, °C', 'literatureWithinC'),
+  plain('repeats within, °C', 'repeatWithinC'),
+  plain('error of a reading, °C', 'readingErrorC'),
+  {
+    label: 'air drying, min',
+    of: ({ drying }) => drying.atLeastMin,
+    put: (set, value) => ({ ...set, drying: { ...set.drying, atLeastMin: value } }),
+  },
+]

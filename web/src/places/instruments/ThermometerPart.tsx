@@ -1,0 +1,298 @@
+import { lazy, Suspense, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import {
+  calibrationFrom,
+  calibrationOf,
+  calibrationPointOf,
+  emergentStemCorrectionC,
+  readReading,
+  standardsOf,
+  THREAD_EXPANSION,
+  type Bodies,
+  type Calibration,
+  type Grain,
+  type Instrument,
+} from '@ivory-crystal/core'
+import { day, fixed } from '../../format/format'
+import { CompoundField, compoundNamed } from '../../parts/CompoundField'
+import { InlineField } from '../../parts/InlineField'
+import { Why } from '../../parts/Why'
+import { clock } from '../../state/clock'
+import { strike, useNotebook, write } from '../../state/notebook'
+
+const CalibrationChart = lazy(async () => ({
+  default: (await import('../../signature/CalibrationChart')).CalibrationChart,
+}))
+const METHODS: readonly Calibration['method'][] = ['between the points', 'straight line']
+
+/** Standards read on this thermometer, the calibration they give, and how long it holds. */
+export function ThermometerPart({ instrument }: { instrument: Instrument }) {
+  const view = useNotebook((state) => state.view)
+  const standards = standardsOf(view, instrument.id)
+  const facts = calibrationOf(view, instrument.id, clock.now())
+  const [method, setMethod] = useState<Calibration['method']>('between the points')
+  const told = METHODS.map((one) => ({ method: one, calibration: calibrationFrom(standards, one) }))
+  const chosen = told.find((one) => one.method === method)?.calibration
+  const isNew =
+    !facts || facts.stale !== null || standards.some(({ id }) => !facts.entry.body.restsOn.includes(id))
+  return (
+    <div className="columns two mt-2">
+      <div>
+        <h2>Standards read</h2>
+        <p className="quiet mt-1">
+          Ice water, and sharp-melting standards over the range you use, heated and packed as your samples
+          are. The midpoint read is set against the midpoint of the literature.
+        </p>
+        <table className="lines">
+          <thead>
+            <tr>
+              <th>standard</th>
+              <th className="num">read, °C</th>
+              <th className="num">literature</th>
+              <th className="num">add</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {standards.map((entry) => {
+              const [readC, trueC] = calibrationPointOf(entry.body)
+              const { lowC, highC } = entry.body.literature
+              return (
+                <tr key={entry.id}>
+                  <td>{entry.body.standard}</td>
+                  <td className="num">{entry.body.read.map(({ text }) => text).join(' to ')}</td>
+                  <td className="num">
+                    {lowC === highC ? fixed(lowC, 1) : `${fixed(lowC, 1)} to ${fixed(highC, 1)}`}
+                  </td>
+                  <td className="num">{fixed(trueC - readC, 2)}</td>
+                  <td>
+                    <Button
+                      size="sm"
+                      variant="link"
+                      aria-label={`Strike ${entry.body.standard}`}
+                      onClick={() => {
+                        strike(entry, 'not a good reading')
+                      }}
+                    >
+                      strike
+                    </Button>
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+        {standards.length === 0 && <p>None yet.</p>}
+        <ReadStandard instrument={instrument} />
+        <StemCorrection instrument={instrument} isCalibrated={facts !== null} />
+      </div>
+      <div>
+        <h2>
+          Calibration <Why of="correctReading" />
+        </h2>
+        {facts ? (
+          <p className="mt-1">
+            In force since {day(facts.entry.at)}, {facts.entry.body.method}
+            {facts.entry.body.heating
+              ? `, made at ${fixed(facts.entry.body.heating.rateCPerMin, 1)} °C/min with ${fixed(facts.entry.body.heating.fillMm, 1)} mm of ${facts.entry.body.heating.grain} powder`
+              : ''}
+            . Plans from here on correct by it; the raw readings stay.
+          </p>
+        ) : (
+          <p className="mt-1">Not calibrated: ranges read here stay raw, and say so.</p>
+        )}
+        {facts?.stale && <p className="look">{facts.stale}</p>}
+        {standards.length > 0 && (
+          <>
+            <div role="radiogroup" aria-label="method of calibration">
+              {told.map(({ method: one, calibration }) => (
+                <Form.Check
+                  key={one}
+                  type="radio"
+                  id={`method-${one}`}
+                  name="method"
+                  label={`${one}: ${
+                    !calibration.ok
+                      ? calibration.problem.sentence
+                      : calibration.value.errorC === null
+                        ? 'too few points to say how well'
+                        : `each point, left out, is missed by ${fixed(calibration.value.errorC, 2)} °C`
+                  }`}
+                  checked={one === method}
+                  disabled={!calibration.ok}
+                  onChange={() => {
+                    setMethod(one)
+                  }}
+                />
+              ))}
+            </div>
+            {chosen?.ok && (
+              <>
+                <Suspense fallback={<div style={{ height: 270 }} />}>
+                  <CalibrationChart calibration={chosen.value} />
+                </Suspense>
+                {(isNew || facts.entry.body.method !== method) && (
+                  <Button
+                    onClick={() => {
+                      write({ kind: 'thermometer calibrated', subject: instrument.id, body: chosen.value })
+                    }}
+                  >
+                    Calibrate with{' '}
+                    {standards.length === 1 ? 'this standard' : `these ${standards.length} standards`}
+                  </Button>
+                )}
+              </>
+            )}
+          </>
+        )}
+      </div>
+    </div>
+  )
+}
+
+const ICE: Pick<Bodies['standard read'], 'standard' | 'literature' | 'heating'> = {
+  standard: 'Ice water',
+  literature: { lowC: 0, highC: 0, source: 'ice and water at the pressure of the room' },
+  heating: null,
+}
+
+function ReadStandard({ instrument }: { instrument: Instrument }) {
+  const shelf = useNotebook((state) => state.shelf)
+  const [standard, setStandard] = useState('')
+  const [onset, setOnset] = useState('')
+  const [clear, setClear] = useState('')
+  const [rate, setRate] = useState('1')
+  const [fill, setFill] = useState('2')
+  const [grain, setGrain] = useState<Grain>('fine')
+  const [said, setSaid] = useState<string | null>(null)
+  const isIce = standard.trim().toLowerCase() === 'ice water'
+  const compound = compoundNamed(shelf, standard)
+  const record = () => {
+    if (!isIce && !compound)
+      return setSaid(
+        'Name a standard of the shelf, or “ice water”. Its literature range is what the reading is set against.',
+      )
+    const low = readReading(onset, isIce ? 'The reading in ice water' : 'The onset')
+    if (!low.ok) return setSaid(low.problem.sentence)
+    const head = compound && {
+      standard: compound.name,
+      literature: { lowC: compound.meltLowC, highC: compound.meltHighC, source: compound.source },
+    }
+    if (isIce || !head) {
+      write({ kind: 'standard read', subject: instrument.id, body: { ...ICE, read: [low.value] } })
+    } else {
+      const high = readReading(clear, 'The clear point')
+      if (!high.ok) return setSaid(high.problem.sentence)
+      if (high.value.value < low.value.value)
+        return setSaid(
+          `An onset of ${low.value.text} °C lies above the clear point of ${high.value.text} °C: were the two swapped?`,
+        )
+      const [rateCPerMin, fillMm] = [Number(rate), Number(fill)]
+      if (!(rateCPerMin > 0) || !(fillMm > 0))
+        return setSaid('Say how fast it was heated and how much was packed.')
+      write({
+        kind: 'standard read',
+        subject: instrument.id,
+        body: { ...head, read: [low.value, high.value], heating: { rateCPerMin, fillMm, grain } },
+      })
+    }
+    setStandard('')
+    setOnset('')
+    setClear('')
+    setSaid(null)
+  }
+  return (
+    <form
+      className="mt-3"
+      aria-label="Read a standard"
+      onSubmit={(event) => {
+        event.preventDefault()
+        record()
+      }}
+    >
+      <h3>Read another</h3>
+      <div className="row-of align-items-end mt-1">
+        <CompoundField label="standard, or ice water" value={standard} onChange={setStandard} />
+        <InlineField label={isIce ? 'read, °C' : 'onset, °C'} value={onset} onChange={setOnset} />
+        {!isIce && <InlineField label="clear, °C" value={clear} onChange={setClear} />}
+      </div>
+      {!isIce && (
+        <div className="row-of align-items-end mt-1">
+          <InlineField label="°C/min" value={rate} onChange={setRate} />
+          <InlineField label="fill, mm" value={fill} onChange={setFill} />
+          <Form.Select
+            style={{ width: 140 }}
+            size="sm"
+            aria-label="grain of the standard"
+            value={grain}
+            onChange={(event) => {
+              setGrain(event.target.value as Grain)
+            }}
+          >
+            <option value="fine">fine powder</option>
+            <option value="coarse">coarse</option>
+          </Form.Select>
+        </div>
+      )}
+      <Button type="submit" size="sm" className="mt-2">
+        Record this standard
+      </Button>
+      {said && (
+        <p className="look" role="alert">
+          {said}
+        </p>
+      )}
+    </form>
+  )
+}
+
+/** Only where it belongs: a total-immersion thermometer partly out of the bath, and no calibration made in place. */
+function StemCorrection({ instrument, isCalibrated }: { instrument: Instrument; isCalibrated: boolean }) {
+  const { thermometer } = instrument
+  const [reading, setReading] = useState('')
+  const [exposed, setExposed] = useState('')
+  const [stem, setStem] = useState('')
+  if (thermometer.kind !== 'glass' || thermometer.immersion !== 'total') return null
+  const filling = thermometer.filling ?? 'mercury'
+  const values = [reading, exposed, stem].map((text) => readReading(text, 'This'))
+  const [r, e, s] = values
+  const correction =
+    r?.ok && e?.ok && s?.ok && e.value.value >= 0
+      ? emergentStemCorrectionC({
+          readingC: r.value.value,
+          exposedC: e.value.value,
+          stemC: s.value.value,
+          coefficient: THREAD_EXPANSION[filling],
+        })
+      : null
+  return (
+    <section className="mt-3" aria-label="Thread out of the bath">
+      <h3>
+        Thread out of the bath <Why of="emergentStemCorrectionC" />
+      </h3>
+      {isCalibrated ? (
+        <p className="quiet mt-1">
+          This thermometer was calibrated in place, with its thread out of the bath as it is: the calibration
+          holds it already, and nothing is added on top.
+        </p>
+      ) : (
+        <>
+          <p className="quiet mt-1">
+            For this total-immersion thermometer of {filling}, while it is not calibrated in place.
+          </p>
+          <div className="row-of align-items-end">
+            <InlineField label="read, °C" value={reading} onChange={setReading} />
+            <InlineField label="out, °C of scale" width={130} value={exposed} onChange={setExposed} />
+            <InlineField label="thread at, °C" width={110} value={stem} onChange={setStem} />
+          </div>
+          {correction !== null && (
+            <p className="mt-1 mb-0">
+              Add {fixed(correction, 2)} °C: {fixed((r?.ok ? r.value.value : 0) + correction, 1)} °C.
+            </p>
+          )}
+        </>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,53 @@
+import { checksFor, type Instrument, type MeltFacts } from '@ivory-crystal/core'
+import { SetUpPicture } from '../../signature/SetUpPicture'
+import { write } from '../../state/notebook'
+
+/** What is looked at before the start: what the app can tell is told, the rest is ticked. */
+export function Checks({
+  melt,
+  instrument,
+  blockC,
+}: {
+  melt: MeltFacts
+  instrument: Instrument
+  blockC: number | null
+}) {
+  const checks = checksFor(instrument, melt.planned.body.window, blockC)
+  // One picture at a time: that of the next thing to be set up.
+  const next = checks.find(({ id, told }) => told === 'ask' && !melt.checks.has(id))?.id
+  return (
+    <section aria-label="Before you start">
+      <h2>Before you start</h2>
+      <ul className="step-list steps mt-1">
+        {checks.map(({ id, sentence, told }) => {
+          const isMade = melt.checks.has(id)
+          return (
+            <li key={id}>
+              {told === 'ask' ? (
+                <button
+                  type="button"
+                  className={isMade ? 'tick done' : 'tick'}
+                  aria-label={`${isMade ? 'Checked' : 'Check'}: ${sentence}`}
+                  disabled={isMade}
+                  onClick={() => {
+                    write({ kind: 'check made', subject: melt.id, body: { check: id } })
+                  }}
+                />
+              ) : (
+                <span className={told === 'fine' ? 'told fine' : 'told trouble'}>
+                  {told === 'fine' ? 'fine' : 'stop'}
+                </span>
+              )}
+              <div>
+                <span className={isMade ? 'done-text' : told === 'trouble' ? 'trouble' : undefined}>
+                  {sentence}
+                </span>
+                {id === next && <SetUpPicture of={id} />}
+              </div>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}

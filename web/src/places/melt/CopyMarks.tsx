@@ -1,0 +1,86 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { readReading, type MeltFacts, type Reading, type RunId } from '@ivory-crystal/core'
+import { InlineField } from '../../parts/InlineField'
+import { newSubject, write } from '../../state/notebook'
+
+/** Marks the instrument stored itself, copied in tube by tube: both ends of each, or none. */
+export function CopyMarks({ melt }: { melt: MeltFacts }) {
+  const { tubes, instrument } = melt.planned.body
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
+  const [said, setSaid] = useState<string | null>(null)
+  const copy = () => {
+    const read: { slot: number; onset: Reading; clear: Reading }[] = []
+    for (const { slot, label } of tubes) {
+      const [low = '', high = ''] = [texts[`${slot} onset`], texts[`${slot} clear`]]
+      if (low.trim() === '' && high.trim() === '') continue
+      if (low.trim() === '' || high.trim() === '')
+        return setSaid(
+          `${label} has one number only. One number is not a range: copy both, or leave both empty.`,
+        )
+      const [onset, clear] = [
+        readReading(low, `The onset of ${label}`),
+        readReading(high, `The clear point of ${label}`),
+      ]
+      if (!onset.ok) return setSaid(onset.problem.sentence)
+      if (!clear.ok) return setSaid(clear.problem.sentence)
+      if (onset.value.value > clear.value.value)
+        return setSaid(`The onset of ${label} lies above its clear point: were the two swapped?`)
+      read.push({ slot, onset: onset.value, clear: clear.value })
+    }
+    if (read.length === 0) return setSaid('Copy both ends of one tube at least.')
+    const run = newSubject<RunId>()
+    write(
+      {
+        kind: 'run started',
+        subject: melt.id,
+        body: { run, instrument, feed: 'by hand', simulation: null, blockC: null, recorded: true },
+      },
+      ...read.flatMap(({ slot, onset, clear }) =>
+        (
+          [
+            ['first liquid', onset],
+            ['all liquid', clear],
+          ] as const
+        ).map(([moment, lastProbe]) => ({
+          kind: 'mark made' as const,
+          subject: melt.id,
+          body: { run, slot, moment, pressedAtS: 0, lastSample: 0, lastProbe, from: 'instrument' as const },
+        })),
+      ),
+      { kind: 'run ended', subject: melt.id, body: { run, atS: 0 } },
+    )
+  }
+  return (
+    <details className="mt-2">
+      <summary>Copy in marks the instrument kept itself</summary>
+      {tubes.map(({ slot, label }) => (
+        <div key={slot} className="row-of align-items-end mt-2">
+          <span style={{ minWidth: 150 }}>
+            {slot}: {label}
+          </span>
+          {(['onset', 'clear'] as const).map((end) => (
+            <InlineField
+              key={end}
+              width={110}
+              label={`${end === 'onset' ? 'onset' : 'clear point'}, °C`}
+              value={texts[`${slot} ${end}`] ?? ''}
+              onChange={(value) => {
+                setTexts({ ...texts, [`${slot} ${end}`]: value })
+                setSaid(null)
+              }}
+            />
+          ))}
+        </div>
+      ))}
+      {said && (
+        <p className="look" role="alert">
+          {said}
+        </p>
+      )}
+      <Button size="sm" variant="outline-primary" className="mt-2" onClick={copy}>
+        Copy these marks
+      </Button>
+    </details>
+  )
+}

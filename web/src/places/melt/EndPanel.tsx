@@ -1,0 +1,79 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { GIVE_UP_REASONS, markOf, type GiveUpReason, type MeltFacts } from '@ivory-crystal/core'
+import { write } from '../../state/notebook'
+import type { Run } from './useRun'
+
+/** Before a run ends: both numbers of every tube or a reason why not, never one number. */
+export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onBack: () => void }) {
+  const open = openTubes(melt)
+  const [reasons, setReasons] = useState<Readonly<Record<number, GiveUpReason | ''>>>({})
+  const answered = open.every(({ slot }) => reasons[slot])
+  return (
+    <section aria-label="End the run" className="my-3">
+      <h2>End the run</h2>
+      {open.length > 0 && (
+        <>
+          <p className="mt-1">One number is not a range. Say of each tube why it has not both.</p>
+          {open.map(({ slot, label, has }) => (
+            <div key={slot} className="row-of align-items-center mb-2">
+              <span>
+                Tube {slot}, {label}: {has}
+              </span>
+              <Form.Select
+                style={{ width: 290 }}
+                aria-label={`why tube ${slot} has no range`}
+                value={reasons[slot] ?? ''}
+                onChange={(event) => {
+                  setReasons({ ...reasons, [slot]: event.target.value as GiveUpReason | '' })
+                }}
+              >
+                <option value="">because …</option>
+                {GIVE_UP_REASONS.map((reason) => (
+                  <option key={reason} value={reason}>
+                    {reason}
+                  </option>
+                ))}
+              </Form.Select>
+            </div>
+          ))}
+        </>
+      )}
+      <div className="row-of">
+        <Button
+          disabled={!answered || run.busy}
+          onClick={() => {
+            const id = melt.run?.id
+            if (!id) return
+            for (const { slot } of open) {
+              const reason = reasons[slot]
+              if (reason) write({ kind: 'range given up', subject: melt.id, body: { run: id, slot, reason } })
+            }
+            run.end()
+          }}
+        >
+          {open.length > 0 ? 'End it with these reasons' : 'End the run'}
+        </Button>
+        <Button variant="link" onClick={onBack}>
+          Back to watching
+        </Button>
+      </div>
+      <p className="caution mt-2">
+        Tubes into the glass waste, hot ones after they have cooled. Leave the instrument to cool; switch it
+        off only when nobody waits for it.
+      </p>
+    </section>
+  )
+}
+
+/** Tubes with neither a whole range nor a reason. A tube whose light is read may yet be read off it. */
+function openTubes(melt: MeltFacts): { slot: number; label: string; has: string }[] {
+  return melt.planned.body.tubes.flatMap(({ slot, label }) => {
+    const onset = markOf(melt, slot, 'first liquid')
+    const clear = markOf(melt, slot, 'all liquid')
+    if ((onset && clear) || melt.detected.has(slot)) return []
+    if (melt.givenUp.some(({ body }) => body.slot === slot)) return []
+    return [{ slot, label, has: onset ? 'onset only' : clear ? 'clear point only' : 'no mark' }]
+  })
+}

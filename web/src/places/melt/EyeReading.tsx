@@ -1,0 +1,108 @@
+import { useEffect, useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import {
+  expectedReading,
+  readingDoubt,
+  readingsOf,
+  readReading,
+  type Mark,
+  type MeltFacts,
+  type Reading,
+} from '@ivory-crystal/core'
+import { span } from '../../format/format'
+import { InlineField, Refusal } from '../../parts/InlineField'
+import { sound } from '../../signature/sounds'
+import { useNow } from '../../state/now'
+import { useNotebook, write } from '../../state/notebook'
+import { runSeconds } from './useRun'
+
+/** The thermometer wants to be read about this often, s. */
+const READ_EVERY_S = 60
+
+/** A thermometer read by eye: each reading typed, those for a mark taken back to its press. */
+export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean }) {
+  useNow()
+  const view = useNotebook((state) => state.view)
+  const [text, setText] = useState('')
+  const [said, setSaid] = useState<string | null>(null)
+  const [doubted, setDoubted] = useState<Reading | null>(null)
+  const field = useRef<HTMLDivElement>(null)
+  const nowS = runSeconds(melt)
+  const waiting = melt.marks.find((mark) => mark.temperature === null)
+  const lastS = melt.run ? readingsOf(view, melt.id, melt.run.id).lastSample : 0
+  const isDue = nowS - lastS >= READ_EVERY_S
+  const wants = waiting !== undefined || isDue
+  useEffect(() => {
+    // A mark without its temperature brings the cursor to the field, so that the number follows the press.
+    if (waiting) field.current?.querySelector('input')?.focus()
+  }, [waiting])
+  useEffect(() => {
+    // Rings once each time the thermometer falls due; sound is outside React.
+    if (isDue && !muted) sound('read')
+  }, [isDue, muted])
+  const keep = (reading: Reading) => {
+    if (!melt.run) return
+    write({
+      kind: 'temperature typed',
+      subject: melt.id,
+      body: {
+        run: melt.run.id,
+        temperature: reading,
+        atS: Math.round(runSeconds(melt) * 10) / 10,
+        mark: waiting?.entry.id ?? null,
+      },
+    })
+    setText('')
+    setSaid(null)
+    setDoubted(null)
+  }
+  const take = () => {
+    const read = readReading(text, 'The reading')
+    if (!read.ok) return setSaid(read.problem.sentence)
+    const expected = expectedReading(view, melt, runSeconds(melt))
+    const doubt = readingDoubt(read.value.value, expected?.temperatureC ?? null, expected?.withinC)
+    if (doubt && doubted?.text !== read.value.text) {
+      setDoubted(read.value)
+      return setSaid(doubt)
+    }
+    keep(read.value)
+  }
+  return (
+    <form
+      className="eye-reading my-2"
+      aria-label="Read the thermometer"
+      onSubmit={(event) => {
+        event.preventDefault()
+        take()
+      }}
+    >
+      <div className="row-of align-items-center" ref={field}>
+        <span className={wants ? 'trouble' : 'quiet'} role="status">
+          {waiting
+            ? askedFor(waiting, nowS)
+            : isDue
+              ? 'Read the thermometer.'
+              : `Next reading in ${span((READ_EVERY_S - (nowS - lastS)) * 1000)}.`}
+        </span>
+        <InlineField
+          label="read off the thermometer, °C"
+          hint="°C"
+          value={text}
+          invalid={said !== null}
+          onChange={(value) => {
+            setText(value)
+            setSaid(null)
+          }}
+        />
+        <Button type="submit" size="sm">
+          {doubted?.text === text ? 'It does read that' : text === '' ? 'Record' : `Record ${text} °C`}
+        </Button>
+      </div>
+      <Refusal sentence={said} />
+    </form>
+  )
+}
+
+function askedFor({ entry: { body } }: Mark, nowS: number): string {
+  return `Tube ${body.slot}, ${body.moment}, pressed ${span((nowS - body.pressedAtS) * 1000)} ago: what does it read?`
+}

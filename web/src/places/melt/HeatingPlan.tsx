@@ -1,0 +1,103 @@
+import { lazy, Suspense } from 'react'
+import { dialCurve, type Heating, type MeltPlanned, type RampPlan } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+
+const TemperatureChart = lazy(async () => ({
+  default: (await import('../../signature/TemperatureChart')).TemperatureChart,
+}))
+
+/** The list to follow, how ever it is heated, with when to watch and when it ends. */
+export function HeatingPlan({
+  planned: { heating, window },
+  blockC,
+  control,
+}: {
+  planned: Pick<MeltPlanned, 'heating' | 'window'>
+  blockC: number | null
+  /** What the instrument is set by: a programme, a dial, a flame. */
+  control: string
+}) {
+  const warnings = heating.by === 'hand' ? heating.warnings : heating.plan.warnings
+  return (
+    <>
+      <table className="lines">
+        <tbody>
+          {heating.by === 'ramp' && <RampRows plan={heating.plan} />}
+          {heating.by === 'dial' && <DialRows heating={heating} control={control} />}
+          {heating.by === 'hand' && (
+            <tr>
+              <td>Slow part</td>
+              <td className="num">
+                {fixed(window.startC, 1)} to {fixed(window.stopC, 1)} °C
+              </td>
+              <td className="num">about {fixed(window.rateCPerMin, 1)} °C/min</td>
+              <td />
+            </tr>
+          )}
+          <tr>
+            <td>Eye at the lens</td>
+            <td className="num">from {fixed(window.watchFromC, 1)} °C</td>
+            <td className="num">
+              {window.watchFromMin === null ? '' : `after ${fixed(window.watchFromMin, 0)} min`}
+            </td>
+            <td className="num">
+              <b>
+                {window.totalMin === null
+                  ? 'nobody can say how long'
+                  : `${fixed(window.totalMin, 0)} min in all`}
+              </b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="quiet mt-2 mb-1">
+        {blockC === null
+          ? 'Its temperature is not known here; the room’s is assumed. Read it before a tube goes in.'
+          : `It is at ${fixed(blockC, 1)} °C now.`}
+      </p>
+      {warnings.map((warning) => (
+        <p key={warning} className="look">
+          {warning}
+        </p>
+      ))}
+      {heating.by === 'dial' && (
+        <Suspense fallback={<div style={{ height: 250 }} />}>
+          <TemperatureChart
+            planned={dialCurve(heating)}
+            read={[]}
+            watchFromC={window.watchFromC}
+            stopC={window.stopC}
+          />
+        </Suspense>
+      )}
+    </>
+  )
+}
+
+const SEGMENT_WORDS = { cool: 'Cool', preheat: 'Preheat', ramp: 'Ramp' } as const
+
+function RampRows({ plan }: { plan: RampPlan }) {
+  return plan.segments.map((segment) => (
+    <tr key={segment.kind}>
+      <td>{SEGMENT_WORDS[segment.kind]}</td>
+      <td className="num">
+        {fixed(segment.fromC, 1)} to {fixed(segment.toC, 1)} °C
+      </td>
+      <td className="num">{segment.kind === 'cool' ? '' : `${fixed(segment.rateCPerMin, 1)} °C/min`}</td>
+      <td className="num">{fixed(segment.minutes, 0)} min</td>
+    </tr>
+  ))
+}
+
+function DialRows({ heating: { plan }, control }: { heating: Heating & { by: 'dial' }; control: string }) {
+  return plan.steps.map((step, i) => (
+    <tr key={step.atMin}>
+      <td>
+        {i === 0 ? 'Set the' : 'Turn the'} {control} to <b>{step.dial}</b>
+      </td>
+      <td className="num">at {fixed(step.atC, 0)} °C</td>
+      <td className="num">{step.atMin === 0 ? 'at once' : `after ${fixed(step.atMin, 1)} min`}</td>
+      <td />
+    </tr>
+  ))
+}

@@ -1,0 +1,300 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import {
+  BENCH,
+  calibrationOf,
+  CORE_VERSION,
+  dialOf,
+  expectedOf,
+  houseRulesOf,
+  planMelt,
+  samplesNamed,
+  unknownAmong,
+  type Conventions,
+  type EntryId,
+  type Instrument,
+  type MeltId,
+  type MeltPlanned,
+  type PlannedTube,
+  type PrepFacts,
+  type RackTube,
+  type View,
+} from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { FillGauge } from '../../signature/FillGauge'
+import { clock } from '../../state/clock'
+import { useInstruments } from '../../state/instruments'
+import { newSubject, useNotebook, write } from '../../state/notebook'
+import { HeatingPlan } from './HeatingPlan'
+import { Schools } from './Schools'
+import { readSlots, startingSlots, type SlotDraft } from './tubes'
+import { TubeRows } from './TubeRows'
+
+const KEY = 'ivory-crystal instrument'
+
+/** Which sample in which slot of which instrument, how it is packed, and the heating that follows from it. */
+export function MeltPlan({
+  prep,
+  again,
+  rack = [],
+  on,
+  onPlanned,
+}: {
+  prep: PrepFacts | null
+  again: boolean
+  /** Tubes of the rack this melt is for. */
+  rack?: readonly RackTube[]
+  /** The instrument to begin with. */
+  on?: string | undefined
+  onPlanned?: (melt: MeltId) => void
+}) {
+  const shelf = useNotebook((state) => state.shelf)
+  const view = useNotebook((state) => state.view)
+  const { states } = useInstruments()
+  const instruments = shelf?.instruments ?? []
+  const [chosen, setChosen] = useState(() => on ?? localStorage.getItem(KEY))
+  const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
+  const [taken, setTaken] = useState<Conventions | null>(null)
+  const [purpose, setPurpose] = useState<MeltPlanned['purpose']>('careful')
+  const samples = samplesNamed(view)
+  const [drafts, setDrafts] = useState<readonly SlotDraft[]>(() =>
+    startingSlots(3, rack, samples, prep?.id ?? null),
+  )
+  if (!instrument) return <p>No instrument is on the shelf of this ledger.</p>
+  const conventions = taken ?? houseRulesOf(view, shelf?.houseRules ?? [])
+  const state = states?.find((one) => one.instrument.id === instrument.id)
+  const blockC = state?.blockC ?? null
+  const slots = drafts.slice(0, instrument.character.slots)
+  const left = drafts.slice(instrument.character.slots).filter(({ sample }) => sample !== '')
+  const read = readSlots(slots, samples)
+  const planned = read.ok
+    ? planMelt(view, {
+        tubes: read.tubes,
+        instrument,
+        blockC: blockC ?? instrument.character.ambientC,
+        conventions,
+        purpose,
+      })
+    : null
+  const sentence = !read.ok ? read.sentence : planned && !planned.ok ? planned.problem.sentence : null
+  const first = read.ok ? read.tubes[0] : undefined
+  return (
+    <form
+      className="columns two"
+      aria-label="Plan the melt"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!read.ok || !planned?.ok) return
+        const id = newSubject<MeltId>()
+        const calibration = calibrationUsed(view, instrument)
+        write({
+          kind: 'melt planned',
+          subject: id,
+          body: {
+            prep: prep?.id ?? null,
+            instrument: instrument.id,
+            instrumentName: instrument.name,
+            purpose,
+            tubes: read.tubes,
+            ...planned.value,
+            calibration,
+            conventions,
+            coreVersion: CORE_VERSION,
+            restsOn: restsOn(view, prep, instrument, planned.value.heating.by === 'dial', calibration),
+          },
+        })
+        onPlanned?.(id)
+      }}
+    >
+      <div>
+        <h2>{again ? 'Melt again' : 'Pack the tubes'}</h2>
+        <p className="quiet mt-1">
+          Dry, finely crushed, {conventions.fillMm[0]} to {conventions.fillMm[1]} mm, tapped down tight. Label
+          each tube before you pack the next.
+        </p>
+        <TubeRows
+          slots={slots}
+          samples={samples}
+          prep={prep?.id ?? null}
+          onChange={(changed) => {
+            setDrafts([...changed, ...drafts.slice(changed.length)])
+          }}
+        />
+        {left.length > 0 && (
+          <p className="look">
+            This instrument has{' '}
+            {instrument.character.slots === 1 ? 'one slot' : `${instrument.character.slots} slots`}: what
+            stood in the others waits.
+          </p>
+        )}
+        {first && (
+          <FillGauge
+            fillMm={first.fillMm}
+            grain={first.grain}
+            rateCPerMin={conventions.meltRate.target}
+            wished={conventions.fillMm}
+          />
+        )}
+        <PackingTrouble />
+        <p className="caution">
+          Capillaries are sharp: glass waste when done, never cleaned out. A heated block looks the same hot
+          or cold.
+        </p>
+      </div>
+      <div>
+        <h2>The heating</h2>
+        <div className="row-of align-items-center mt-1">
+          <Form.Select
+            style={{ width: 230 }}
+            aria-label="instrument"
+            value={instrument.id}
+            onChange={(event) => {
+              setChosen(event.target.value)
+              localStorage.setItem(KEY, event.target.value)
+            }}
+          >
+            {instruments.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </Form.Select>
+          {instrument.simulated && <span className="simulated">simulated</span>}
+          {state?.run && <span className="trouble">in use</span>}
+        </div>
+        <Form.Check
+          className="my-2"
+          id="scouting"
+          type="checkbox"
+          label="Scouting run: nobody knows where it melts; fast, for a rough value"
+          checked={purpose === 'scouting'}
+          onChange={(event) => {
+            setPurpose(event.target.checked ? 'scouting' : 'careful')
+          }}
+        />
+        {planned?.ok && (
+          <HeatingPlan planned={planned.value} blockC={blockC} control={instrument.character.control} />
+        )}
+        <Calibrated view={view} instrument={instrument} />
+        {sentence && (
+          <p className="look" role="alert">
+            {sentence}
+            {read.ok && purpose === 'careful' && unknownAmong(view, idsOf(read.tubes)).length > 0 && (
+              <Button
+                size="sm"
+                variant="link"
+                onClick={() => {
+                  setPurpose('scouting')
+                }}
+              >
+                Make it a scouting run
+              </Button>
+            )}
+          </p>
+        )}
+        <Button type="submit" disabled={!planned?.ok} className="mt-2">
+          Plan this {purpose === 'scouting' ? 'scouting run' : 'melt'}
+        </Button>
+        {planned?.ok && purpose === 'careful' && first && read.ok && (
+          <Schools
+            schools={shelf?.houseRules ?? []}
+            inForce={conventions}
+            instrument={instrument}
+            blockC={blockC ?? instrument.character.ambientC}
+            literature={planned.value.literature}
+            firstLiquidFromC={firstLiquid(view, read.tubes)}
+            packing={first}
+            onTake={(school) => {
+              setTaken(school)
+              write({ kind: 'rules taken', subject: BENCH, body: { conventions: school } })
+            }}
+          />
+        )}
+      </div>
+    </form>
+  )
+}
+
+const idsOf = (tubes: readonly PlannedTube[]) => tubes.map(({ sample }) => sample)
+
+function firstLiquid(view: View, tubes: readonly PlannedTube[]): number | null {
+  const known = tubes.flatMap(({ sample }) => expectedOf(view, sample)?.firstLiquidFromC ?? [])
+  return known.length > 0 ? Math.min(...known) : null
+}
+
+function calibrationUsed(view: View, instrument: Instrument): MeltPlanned['calibration'] {
+  const facts = calibrationOf(view, instrument.id, clock.now())
+  if (!facts) return null
+  const { method, points, errorC, heating } = facts.entry.body
+  return { method, points, errorC, heating, entry: facts.entry.id, at: facts.entry.at }
+}
+
+function restsOn(
+  view: View,
+  prep: PrepFacts | null,
+  instrument: Instrument,
+  byDial: boolean,
+  calibration: MeltPlanned['calibration'],
+): EntryId[] {
+  const dial = byDial ? dialOf(view, instrument.id)?.entry.id : undefined
+  return [
+    ...(prep ? [prep.opened.id] : []),
+    ...(dial ? [dial] : []),
+    ...(calibration ? [calibration.entry] : []),
+  ]
+}
+
+/** Whether readings of this run will be corrected, and by what. */
+function Calibrated({ view, instrument }: { view: View; instrument: Instrument }) {
+  const facts = calibrationOf(view, instrument.id, clock.now())
+  const stale = dialOf(view, instrument.id)?.stale
+  return (
+    <>
+      <p className="quiet mt-2 mb-1">
+        {facts
+          ? `Readings are corrected by ${facts.entry.body.points.length} standards of ${facts.ageDays === 0 ? 'today' : facts.ageDays === 1 ? 'yesterday' : `${facts.ageDays} days ago`}${facts.entry.body.errorC === null ? '' : `, to about ${fixed(facts.entry.body.errorC, 1)} °C`}; the raw ones are kept beside.`
+          : 'This thermometer has not been calibrated here: ranges stay raw, and say so.'}
+      </p>
+      {[facts?.stale, stale].map(
+        (one) =>
+          one && (
+            <p key={one} className="look">
+              {one}
+            </p>
+          ),
+      )}
+    </>
+  )
+}
+
+/** What to do about a tube that will not be packed. */
+function PackingTrouble() {
+  return (
+    <details className="mt-2">
+      <summary>It will not go down, or the tube is no good</summary>
+      <ul className="plain-list mt-1">
+        <li>
+          <b>Static, powder clings:</b> drop the tube, sealed end down, through a long glass tube onto the
+          bench, several times; or draw a file gently along its wall.
+        </li>
+        <li>
+          <b>Clogged:</b> the grains are too big. Tap it out, crush finer, press less in at a time.
+        </li>
+        <li>
+          <b>Bent or leaking at the seal:</b> glass waste. A bent one jams in the block; a leaking one lets
+          the melt out.
+        </li>
+        <li>
+          <b>Sealing your own:</b> turn the end in the edge of a flame, held level, eyes protected, no
+          flammable vapour about. Let it cool on the wire gauze; look for a closed, round end in the lens.
+        </li>
+        <li>
+          <b>Big crystals packed whole</b> take heat badly and widen the range: crush them first, on clean
+          glass.
+        </li>
+      </ul>
+    </details>
+  )
+}

@@ -1,0 +1,94 @@
+import Button from 'react-bootstrap/Button'
+import type { Instrument, MeltFacts } from '@ivory-crystal/core'
+import { Turns } from '../../parts/Turns'
+import { strike } from '../../state/notebook'
+import { useInstruments } from '../../state/instruments'
+import { Checks } from './Checks'
+import { CopyMarks } from './CopyMarks'
+import { HeatingPlan } from './HeatingPlan'
+import { LightImport } from './LightImport'
+import type { Run } from './useRun'
+
+/** Planned and not yet begun: the list to follow, what is looked at first, and the ways to begin. */
+export function Ready({
+  melt,
+  run,
+  instrument,
+}: {
+  melt: MeltFacts
+  run: Run
+  instrument: Instrument | undefined
+}) {
+  const { tubes, purpose, instrumentName } = melt.planned.body
+  const { states } = useInstruments()
+  const blockC = states?.find((one) => one.instrument.id === instrument?.id)?.blockC ?? null
+  const isSimulated = instrument?.simulated === true
+  return (
+    <div className="columns two">
+      <div>
+        <h2>
+          {purpose === 'scouting' ? 'Ready to scout' : 'Ready'}: {tubes.map((tube) => tube.label).join(', ')}
+        </h2>
+        <p className="mt-1 mb-2">
+          On the {instrumentName.toLowerCase()} {isSimulated && <span className="simulated">simulated</span>}
+        </p>
+        <div className="row-of mb-3">
+          <Button
+            disabled={run.busy}
+            onClick={() => {
+              run.start('instrument')
+            }}
+          >
+            {isSimulated
+              ? `Start the simulated ${instrumentName.toLowerCase()}`
+              : 'Start, the instrument is connected'}
+          </Button>
+          {!isSimulated && (
+            <Button
+              variant="outline-primary"
+              onClick={() => {
+                run.start('hand')
+              }}
+            >
+              Start, its thermometer is read by eye
+            </Button>
+          )}
+          <Button
+            variant="outline-primary"
+            onClick={() => {
+              strike(melt.planned, 'planned again')
+            }}
+          >
+            Strike this plan
+          </Button>
+        </div>
+        {run.trouble && (
+          <p className="look" role="alert">
+            {run.trouble}
+          </p>
+        )}
+        <HeatingPlan
+          planned={melt.planned.body}
+          blockC={blockC}
+          control={instrument?.character.control ?? 'program'}
+        />
+        <CopyMarks melt={melt} />
+        <LightImport melt={melt} />
+        {isSimulated && (
+          <p className="quiet mt-3">
+            No real instrument is connected. The simulated one behaves like two masses with a heater and a
+            thermometer; its tubes hold what their prep’s plan predicts, or what they were named as.
+          </p>
+        )}
+      </div>
+      <aside>
+        {instrument && <Checks melt={melt} instrument={instrument} blockC={blockC} />}
+        {instrument && <Turns instrument={instrument} />}
+        <p className="caution mt-3">
+          Eye protection. The block looks the same hot or cold. Never force a tube or a thermometer. Leave it
+          cool for the next person.
+        </p>
+      </aside>
+    </div>
+  )
+}

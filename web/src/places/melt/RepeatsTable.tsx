@@ -1,0 +1,49 @@
+import { repeatsOf, type RangeRow } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { Why } from '../../parts/Why'
+
+/** Several determinations of one sample: mean, spread, and what no heating at all would show. */
+export function RepeatsTable({ rows }: { rows: readonly RangeRow[] }) {
+  const repeats = repeatsOf(rows)
+  if (repeats.length === 0) return null
+  return (
+    <section className="mt-3" aria-label="Repeats">
+      <h3>
+        Measured more than once <Why of="zeroRateRange" />
+      </h3>
+      <table className="lines mt-1">
+        <thead>
+          <tr>
+            <th>sample</th>
+            <th className="num">times</th>
+            <th className="num">mean range, °C</th>
+            <th className="num">spread of onset, clear</th>
+            <th className="num">at no heating rate</th>
+          </tr>
+        </thead>
+        <tbody>
+          {repeats.map((one) => (
+            <tr key={`${one.sample} ${one.instrumentName}`}>
+              <td>
+                {one.label}, {one.instrumentName.toLowerCase()}
+              </td>
+              <td className="num">{one.count}</td>
+              <td className="num">
+                {fixed(one.mean.onsetC, 1)} to {fixed(one.mean.clearC, 1)}
+              </td>
+              <td className={one.repeats ? 'num' : 'num trouble'}>
+                {fixed(one.spreadC.onset, 1)}, {fixed(one.spreadC.clear, 1)}
+                {one.repeats ? '' : ': does not repeat'}
+              </td>
+              <td className="num">
+                {one.zeroRate
+                  ? `${fixed(one.zeroRate.onsetC, 1)} to ${fixed(one.zeroRate.clearC, 1)}`
+                  : 'not to be told'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}

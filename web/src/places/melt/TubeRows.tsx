@@ -1,0 +1,108 @@
+import Form from 'react-bootstrap/Form'
+import type { Grain, NamedSample, SampleId } from '@ivory-crystal/core'
+import { NewSample } from './NewSample'
+import { EMPTY_SLOT, type SlotDraft } from './tubes'
+
+/** The slots of the instrument and what goes into each. */
+export function TubeRows({
+  slots,
+  samples,
+  prep,
+  onChange,
+}: {
+  slots: readonly SlotDraft[]
+  samples: readonly NamedSample[]
+  prep: string | null
+  onChange: (slots: readonly SlotDraft[]) => void
+}) {
+  const set = (i: number, change: Partial<SlotDraft>) => {
+    onChange(slots.map((slot, j) => (i === j ? { ...slot, ...change } : slot)))
+  }
+  const mine = samples.filter((sample) => sample.prep === prep)
+  const others = samples.filter((sample) => sample.prep !== prep)
+  return (
+    <>
+      <table className="lines">
+        <thead>
+          <tr>
+            <th>slot</th>
+            <th>sample</th>
+            <th>fill, mm</th>
+            <th>grain</th>
+          </tr>
+        </thead>
+        <tbody>
+          {slots.map((slot, i) => (
+            <tr key={i}>
+              <td className="pt-3">{i + 1}</td>
+              <td>
+                <Form.Select
+                  aria-label={`sample in slot ${i + 1}`}
+                  value={slot.sample}
+                  onChange={(event) => {
+                    set(i, { sample: event.target.value as SampleId | '', tube: null })
+                  }}
+                >
+                  <option value="">empty</option>
+                  {mine.length > 0 && others.length > 0 ? (
+                    <>
+                      <optgroup label="of this prep">
+                        <Options of={mine} />
+                      </optgroup>
+                      <optgroup label="others">
+                        <Options of={others} />
+                      </optgroup>
+                    </>
+                  ) : (
+                    <Options of={samples} />
+                  )}
+                </Form.Select>
+              </td>
+              <td>
+                <Form.Control
+                  style={{ width: 74 }}
+                  inputMode="decimal"
+                  aria-label={`fill height in slot ${i + 1}, mm`}
+                  value={slot.fillMm}
+                  disabled={slot.sample === ''}
+                  onChange={(event) => {
+                    set(i, { fillMm: event.target.value })
+                  }}
+                />
+              </td>
+              <td>
+                <Form.Select
+                  aria-label={`grain in slot ${i + 1}`}
+                  value={slot.grain}
+                  disabled={slot.sample === ''}
+                  onChange={(event) => {
+                    set(i, { grain: event.target.value as Grain })
+                  }}
+                >
+                  <option value="fine">fine powder</option>
+                  <option value="coarse">coarse</option>
+                </Form.Select>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <NewSample
+        samples={samples}
+        onNamed={(id) => {
+          const free = slots.findIndex(({ sample }) => sample === '')
+          const at = free === -1 ? slots.length - 1 : free
+          onChange(slots.map((slot, i) => (i === at ? { ...EMPTY_SLOT, sample: id } : slot)))
+        }}
+      />
+    </>
+  )
+}
+
+function Options({ of }: { of: readonly NamedSample[] }) {
+  return of.map((sample) => (
+    <option key={sample.id} value={sample.id}>
+      {sample.label}
+    </option>
+  ))
+}

@@ -1,0 +1,61 @@
+import Papa from 'papaparse'
+import type { LightSample } from '@ivory-crystal/core'
+
+export type LightFile =
+  | {
+      readonly ok: true
+      readonly trace: readonly LightSample[]
+      readonly decimals: number
+      readonly said: string
+    }
+  | { readonly ok: false; readonly sentence: string }
+
+const MOST_KEPT = 4000
+const NUMBER = /^\s*[+-]?\d+([.,]\d+)?\s*$/
+
+/** Temperature and light off a file of two columns: commas, semicolons or tabs, with or without a heading. */
+export function readLightFile(text: string): LightFile {
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true })
+  const heading = data[0]?.some((cell) => !NUMBER.test(cell)) === true
+  const columns = columnsOf(heading ? (data[0] ?? []) : [])
+  const rows = heading ? data.slice(1) : data
+  const bad = rows.findIndex(
+    (row) => !NUMBER.test(row[columns.temperature] ?? '') || !NUMBER.test(row[columns.light] ?? ''),
+  )
+  if (rows.length === 0) return { ok: false, sentence: 'This file is empty.' }
+  if (bad !== -1)
+    return {
+      ok: false,
+      sentence: `Line ${bad + (heading ? 2 : 1)} is not a temperature and a light value: “${(rows[bad] ?? []).join(', ').slice(0, 60)}”.`,
+    }
+  const every = Math.ceil(rows.length / MOST_KEPT)
+  const texts = rows.map((row) => (row[columns.temperature] ?? '').trim())
+  const trace = rows
+    .filter((_, i) => i % every === 0)
+    .map((row) => ({
+      temperatureC: numberOf(row[columns.temperature] ?? ''),
+      transmission: numberOf(row[columns.light] ?? ''),
+    }))
+  const decimals = Math.min(
+    2,
+    Math.max(...texts.slice(0, 200).map((one) => one.split(/[.,]/)[1]?.length ?? 0)),
+  )
+  return {
+    ok: true,
+    trace,
+    decimals,
+    said: `${rows.length} readings${every > 1 ? `, every ${every}th kept` : ''}.`,
+  }
+}
+
+/** Columns by their heading where they have one; else temperature first, light second. */
+function columnsOf(heading: readonly string[]): { temperature: number; light: number } {
+  const find = (words: RegExp) => heading.findIndex((cell) => words.test(cell))
+  const temperature = find(/temp|°c|\bt\b/i)
+  const light = find(/light|trans|signal|intens/i)
+  return temperature >= 0 && light >= 0 && temperature !== light
+    ? { temperature, light }
+    : { temperature: 0, light: 1 }
+}
+
+const numberOf = (text: string) => Number(text.trim().replace(',', '.'))

@@ -1,0 +1,125 @@
+import { useEffect, useState } from 'react'
+import { type BlockCommand, type MeltFacts, type RunId } from '@ivory-crystal/core'
+import { api } from '../../state/api'
+import { clock } from '../../state/clock'
+import {
+  allStored,
+  hearReading,
+  newSubject,
+  useNotebook,
+  write,
+  type HeardReading,
+} from '../../state/notebook'
+
+export interface Run {
+  /** Heard over the stream, or by hand: then nothing is heard, and time is this page's. */
+  readonly byHand: boolean
+  /** Whether its temperatures are on record; false for a thermometer read by eye. */
+  readonly recorded: boolean
+  readonly heard: HeardReading | null
+  /** A sentence when the instrument refused or could not be reached. */
+  readonly trouble: string | null
+  readonly busy: boolean
+  readonly start: (by: 'instrument' | 'hand') => void
+  readonly command: (command: BlockCommand | { kind: 'pace'; pace: number }) => void
+  readonly end: () => void
+}
+
+/** The run of a melt on its instrument: what is heard of it, and the commands it takes. */
+export function useRun(melt: MeltFacts): Run {
+  const { instrument } = melt.planned.body
+  const heard = useNotebook((state) => state.readings[instrument] ?? null)
+  const [trouble, setTrouble] = useState<string | null>(null)
+  const [busy, setBusy] = useState(false)
+  const run = melt.run
+  const byHand = run?.started.body.feed === 'by hand'
+  useEffect(() => {
+    // A page opened in the middle of a run asks once how the instrument stands.
+    if (byHand) return
+    api.instruments().then(
+      ({ instruments }) => {
+        const standing = instruments.find((one) => one.instrument.id === instrument)?.run
+        if (standing) hearReading({ ...standing, instrument })
+      },
+      () => undefined,
+    )
+  }, [instrument, byHand])
+  const ask = (what: () => Promise<unknown>) => {
+    setBusy(true)
+    setTrouble(null)
+    what()
+      .catch((error: unknown) => {
+        setTrouble((error as Error).message)
+      })
+      .finally(() => {
+        setBusy(false)
+      })
+  }
+  return {
+    byHand,
+    recorded: run?.started.body.recorded ?? true,
+    heard: heard && run && heard.id === run.id ? heard : null,
+    trouble,
+    busy,
+    start(by) {
+      if (by === 'hand') return beginByHand(melt)
+      ask(async () => {
+        await allStored()
+        const { notebook } = useNotebook.getState()
+        if (notebook) hearReading({ ...(await api.startRun(instrument, notebook, melt.id)), instrument })
+      })
+    },
+    command(command) {
+      if (!run) return
+      if (byHand)
+        write({
+          kind: 'run command',
+          subject: melt.id,
+          body: { run: run.id, atS: Math.round(runSeconds(melt)), command },
+        })
+      else
+        ask(async () => {
+          hearReading({ ...(await api.command(instrument, run.id, command)), instrument })
+        })
+    },
+    end() {
+      if (!run) return
+      if (byHand)
+        write({
+          kind: 'run ended',
+          subject: melt.id,
+          body: { run: run.id, atS: Math.round(runSeconds(melt)) },
+        })
+      else ask(() => api.endRun(instrument, run.id))
+    },
+  }
+}
+
+/** A run no server knows of: its times are this page's, its thermometer is read by eye. */
+function beginByHand(melt: MeltFacts): void {
+  const { heating, instrument } = melt.planned.body
+  write({
+    kind: 'run started',
+    subject: melt.id,
+    body: {
+      run: newSubject<RunId>(),
+      instrument,
+      feed: 'by hand',
+      simulation: null,
+      blockC: heating.by === 'dial' ? heating.input.startC : heating.by === 'hand' ? heating.blockC : null,
+      recorded: false,
+    },
+  })
+}
+
+/** Seconds into the run now: instrument time where it is heard, else this page's. */
+export function runSeconds(melt: MeltFacts): number {
+  const { readings, about } = useNotebook.getState()
+  const { run } = melt
+  if (!run) return 0
+  if (run.started.body.feed === 'by hand') return Math.max(0, (clock.now() - run.started.at) / 1000)
+  const heard = readings[melt.planned.body.instrument]
+  if (!heard?.reading || heard.id !== run.id) return 0
+  const sinceS = about?.byHand ? 0 : ((clock.elapsed() - heard.heardAt) / 1000) * heard.pace
+  return heard.reading.atS + sinceS
+}

@@ -1,0 +1,64 @@
+import { useMemo } from 'react'
+import type { ApexOptions } from 'apexcharts'
+import { attempt, calibrationLine, correctReading, lineErrorC, type Calibration } from '@ivory-crystal/core'
+import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
+
+const POINTS = 60
+
+/** What to add against what is read, with the band of its error; beyond the standards it is carried on flat. */
+export function CalibrationChart({ calibration }: { calibration: Calibration }) {
+  const dark = isDark()
+  const { points, method, errorC } = calibration
+  const reads = points.map(([readC]) => readC)
+  const fromC = Math.floor((Math.min(...reads) - 10) / 20) * 20
+  const toC = Math.ceil((Math.max(...reads) + 10) / 20) * 20
+  const { curve, low, high } = useMemo(() => {
+    const line = method === 'straight line' ? attempt(() => calibrationLine(points)) : null
+    const at = Array.from({ length: POINTS + 1 }, (_, i) => fromC + ((toC - fromC) * i) / POINTS)
+    const told = at.map((readC) => {
+      const correctionC = line?.ok
+        ? line.value.interceptC + (line.value.slope - 1) * readC
+        : correctReading(points, readC).correctionC
+      return { readC, correctionC, bandC: line?.ok ? lineErrorC(points, readC) : (errorC ?? 0) }
+    })
+    const series = (of: (one: (typeof told)[number]) => number) =>
+      told.map((one) => ({ x: one.readC, y: Number(of(one).toFixed(3)) }))
+    return {
+      curve: series((one) => one.correctionC),
+      low: series((one) => one.correctionC - one.bandC),
+      high: series((one) => one.correctionC + one.bandC),
+    }
+  }, [points, method, errorC, fromC, toC])
+  const options = useMemo<ApexOptions>(() => {
+    const css = themeColour
+    return {
+      ...plainChart(),
+      colors: [css('--teal'), css('--ink-2'), css('--ink-2'), css('--ink')],
+      stroke: { width: [2.2, 1, 1, 0], dashArray: [0, 4, 4, 0], curve: 'straight' },
+      markers: { size: [0, 0, 0, 5], strokeWidth: 0 },
+      xaxis: {
+        type: 'numeric',
+        min: fromC,
+        max: toC,
+        tickAmount: Math.min(10, (toC - fromC) / 20),
+        title: plainAxis('read, °C').title,
+        labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
+      },
+      yaxis: {
+        title: plainAxis('to be added, °C').title,
+        labels: { ...plainAxis('').labels, formatter: (value) => value.toFixed(1) },
+      },
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
+  }, [dark, fromC, toC])
+  const series = useMemo(
+    () => [
+      { name: 'correction', data: curve },
+      { name: 'less its error', data: low },
+      { name: 'with its error', data: high },
+      { name: 'standards', data: points.map(([x, trueC]) => ({ x, y: Number((trueC - x).toFixed(3)) })) },
+    ],
+    [curve, low, high, points],
+  )
+  return <Chart type="line" height={270} options={options} series={series} />
+}

@@ -1,0 +1,37 @@
+import { useEffect, useState } from 'react'
+import type { InstrumentState } from '@ivory-crystal/core'
+import { api } from './api'
+
+const ASK_EVERY_MS = 5000
+
+export interface InstrumentsAsked {
+  /** null until the server has answered. */
+  readonly states: readonly InstrumentState[] | null
+  readonly trouble: string | null
+}
+
+/** The instruments as they stand, asked again every few seconds: one at rest sends nothing. */
+export function useInstruments(): InstrumentsAsked {
+  const [asked, setAsked] = useState<InstrumentsAsked>({ states: null, trouble: null })
+  useEffect(() => {
+    // A resting block sends nothing, so it is asked.
+    let wanted = true
+    const ask = () => {
+      api.instruments().then(
+        ({ instruments }) => {
+          if (wanted) setAsked({ states: instruments, trouble: null })
+        },
+        (error: unknown) => {
+          if (wanted) setAsked(({ states }) => ({ states, trouble: (error as Error).message }))
+        },
+      )
+    }
+    ask()
+    const timer = setInterval(ask, ASK_EVERY_MS)
+    return () => {
+      wanted = false
+      clearInterval(timer)
+    }
+  }, [])
+  return asked
+}
