@@ -7,8 +7,12 @@ import {
   prepOf,
   prepsOf,
   PROCEDURES,
+  SCHOOLS,
+  SIMULATED_INSTRUMENTS,
   type Answer,
   type BalanceStanding,
+  type InstrumentState,
+  type RunState,
   type Compound,
   type LedgerId,
   type NotebookId,
@@ -37,8 +41,8 @@ export const SHELF: Shelf = {
   compounds: [...compounds.values()],
   solvents: REFERENCE_SOLVENTS.map((row) => ({ ...row, source })),
   solubilities: points,
-  instruments: [],
-  houseRules: [],
+  instruments: SIMULATED_INSTRUMENTS,
+  houseRules: SCHOOLS,
   procedures: [],
 }
 
@@ -50,6 +54,20 @@ export const server = {
   shelfVersions: jest.fn<(sort: string, id: string) => Promise<{ versions: unknown[] }>>(),
   loadBalance: jest.fn<(...what: unknown[]) => Promise<BalanceStanding>>(),
   tareBalance: jest.fn<() => Promise<BalanceStanding>>(),
+  instruments: jest.fn<() => Promise<{ instruments: InstrumentState[] }>>(),
+  startRun: jest.fn<(...what: unknown[]) => Promise<RunState>>(),
+  command: jest.fn<(...what: unknown[]) => Promise<RunState>>(),
+  endRun: jest.fn<(...what: unknown[]) => Promise<InstrumentState>>(),
+  line: jest.fn<(...what: unknown[]) => Promise<void>>(),
+}
+
+/** The instruments at rest, cold, one of them at another temperature if told so. */
+export function restingAt(blockC: Readonly<Record<string, number>> = {}): InstrumentState[] {
+  return SIMULATED_INSTRUMENTS.map((instrument) => ({
+    instrument,
+    blockC: blockC[instrument.id] ?? 22,
+    run: null,
+  }))
 }
 
 jest.unstable_mockModule('../state/api', () => ({
@@ -91,7 +109,8 @@ export { PROCEDURES, useNotebook }
 export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
   for (const mock of Object.values(server)) mock.mockReset()
   server.shelf.mockResolvedValue(shelf)
-  useNotebook.setState({ balance: null })
+  server.instruments.mockResolvedValue({ instruments: restingAt() })
+  useNotebook.setState({ balance: null, readings: {} })
   await act(() => openNotebook(null))
 }
 
@@ -126,10 +145,14 @@ export function show(
 }
 
 /** Shows a place at its address. */
-export function showAt(Place: ComponentType, address: string): ReturnType<typeof userEvent.setup> {
+export function showAt(
+  Place: ComponentType,
+  address: string,
+  path = '/n/:notebook/preps/:prep/:station',
+): ReturnType<typeof userEvent.setup> {
   const router = createMemoryRouter(
     [
-      { path: '/n/:notebook/preps/:prep/:station', element: <Place /> },
+      { path, element: <Place /> },
       { path: '/n/:notebook/*', element: <Place /> },
     ],
     { initialEntries: [address] },

@@ -1,10 +1,9 @@
-import Papa from 'papaparse'
+import { cellsIn, isNumber, numberIn } from '../../format/cells'
 
 export type PairsRead =
   | { readonly ok: true; readonly pairs: readonly (readonly [number, number])[] }
   | { readonly ok: false; readonly sentence: string }
 
-const NUMBER = /^\s*[+-]?\d+([.,]\d+)?\s*$/
 /** More than this is thinned evenly. */
 const MOST = 4000
 
@@ -12,27 +11,19 @@ const MOST = 4000
 export function readPairs(text: string): PairsRead {
   if (text.trim() === '')
     return { ok: false, sentence: 'Nothing has been typed: one reading a line, minutes and °C.' }
-  const spaced = text
-    .trim()
-    .split(/\r?\n/)
-    .map((line) => (/[,;\t]/.test(line) ? line : line.trim().replace(/\s+/g, ';')))
-    .join('\n')
-  const { data } = Papa.parse<string[]>(spaced, { skipEmptyLines: true })
-  const heading = data[0]?.some((cell) => !NUMBER.test(cell)) === true
+  const data = cellsIn(text)
+  const heading = data[0]?.some((cell) => !isNumber(cell)) === true
   const inSeconds = heading && /sec|\bs\b/i.test(data[0]?.[0] ?? '')
   const rows = heading ? data.slice(1) : data
   const pairs: [number, number][] = []
   for (const [i, row] of rows.entries()) {
     const [first = '', second = ''] = row
-    if (!NUMBER.test(first) || !NUMBER.test(second))
+    if (!isNumber(first) || !isNumber(second))
       return {
         ok: false,
         sentence: `Line ${i + (heading ? 2 : 1)} is not a time and a temperature: “${row.join(' ').slice(0, 60)}”.`,
       }
-    const [time, temperatureC] = [first, second].map((cell) => Number(cell.trim().replace(',', '.'))) as [
-      number,
-      number,
-    ]
+    const [time, temperatureC] = [first, second].map(numberIn) as [number, number]
     if (temperatureC < -100 || temperatureC > 600)
       return {
         ok: false,

@@ -1,5 +1,5 @@
-import Papa from 'papaparse'
 import type { LightSample } from '@ivory-crystal/core'
+import { cellsIn, isNumber, numberIn } from '../../format/cells'
 
 export type LightFile =
   | {
@@ -11,17 +11,14 @@ export type LightFile =
   | { readonly ok: false; readonly sentence: string }
 
 const MOST_KEPT = 4000
-const NUMBER = /^\s*[+-]?\d+([.,]\d+)?\s*$/
 
 /** Temperature and light off a file of two columns: commas, semicolons or tabs, with or without a heading. */
 export function readLightFile(text: string): LightFile {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true })
-  const heading = data[0]?.some((cell) => !NUMBER.test(cell)) === true
+  const data = cellsIn(text)
+  const heading = data[0]?.some((cell) => !isNumber(cell)) === true
   const columns = columnsOf(heading ? (data[0] ?? []) : [])
   const rows = heading ? data.slice(1) : data
-  const bad = rows.findIndex(
-    (row) => !NUMBER.test(row[columns.temperature] ?? '') || !NUMBER.test(row[columns.light] ?? ''),
-  )
+  const bad = rows.findIndex((row) => !isNumber(row[columns.temperature]) || !isNumber(row[columns.light]))
   if (rows.length === 0) return { ok: false, sentence: 'This file is empty.' }
   if (bad !== -1)
     return {
@@ -33,8 +30,8 @@ export function readLightFile(text: string): LightFile {
   const trace = rows
     .filter((_, i) => i % every === 0)
     .map((row) => ({
-      temperatureC: numberOf(row[columns.temperature] ?? ''),
-      transmission: numberOf(row[columns.light] ?? ''),
+      temperatureC: numberIn(row[columns.temperature] ?? ''),
+      transmission: numberIn(row[columns.light] ?? ''),
     }))
   const decimals = Math.min(
     2,
@@ -44,7 +41,7 @@ export function readLightFile(text: string): LightFile {
     ok: true,
     trace,
     decimals,
-    said: `${rows.length} readings${every > 1 ? `, every ${every}th kept` : ''}.`,
+    said: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.`,
   }
 }
 
@@ -57,5 +54,3 @@ function columnsOf(heading: readonly string[]): { temperature: number; light: nu
     ? { temperature, light }
     : { temperature: 0, light: 1 }
 }
-
-const numberOf = (text: string) => Number(text.trim().replace(',', '.'))

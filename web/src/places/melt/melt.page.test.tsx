@@ -1,0 +1,440 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
+import {
+  meltsOf,
+  rangesOf,
+  rackOf,
+  SIMULATED_INSTRUMENTS,
+  type BlockReading,
+  type Bodies,
+  type Instrument,
+  type InstrumentId,
+  type RunId,
+} from '@ivory-crystal/core'
+import {
+  openDemo,
+  prepNamed,
+  restingAt,
+  server,
+  SHELF,
+  show,
+  showAt,
+  NOTEBOOK,
+  useNotebook,
+  written,
+} from '../../testing/opened'
+
+const { Melt } = await import('../prep/Melt')
+const { MeltPage } = await import('./MeltPage')
+const { hearReading } = await import('../../state/notebook')
+const { clock } = await import('../../state/clock')
+// What the screen would load when it is opened.
+await import('./Watch')
+
+const realNow = clock.now
+beforeEach(async () => {
+  localStorage.clear()
+  await openDemo()
+})
+afterEach(() => {
+  cleanup()
+  clock.now = realNow
+})
+const planned = () => written('melt planned').map(({ body }) => body as Bodies['melt planned'])
+const planOn = async (instrument: string) => {
+  const user = show(Melt, prepNamed('Benzil'), 'melt')
+  await user.selectOptions(screen.getByRole('combobox', { name: 'instrument' }), instrument)
+  return user
+}
+const press = (name: string | RegExp) => screen.getByRole('button', { name })
+
+describe('planning the heating', () => {
+  test('a programmable block ramps, begun early enough for the crude', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    screen.getByText(/An impure sample may show liquid from 78\.4 °C/)
+    screen.getByText('This thermometer has not been calibrated here: ranges stay raw, and say so.')
+    await user.click(press('Plan this melt'))
+    const [body] = planned()
+    expect(body).toMatchObject({
+      instrument: 'programmable-block',
+      purpose: 'careful',
+      heating: { by: 'ramp' },
+      calibration: null,
+      window: { stopC: 104, rateCPerMin: 1 },
+    })
+    expect(body?.tubes.map(({ label, slot }) => `${slot} ${label}`)).toEqual(['1 Crude benzil', '2 Benzil'])
+  })
+  test('a dial block turns its dial as it was learned, and corrects by its calibration', async () => {
+    const user = await planOn('dial-block')
+    expect(screen.getAllByText(/^Turn the dial to/).length).toBeGreaterThan(3)
+    screen.getByText(/Readings are corrected by 3 standards of today, to about 0\.1 °C/)
+    await user.click(press('Plan this melt'))
+    const [body] = planned()
+    expect(body?.heating.by).toBe('dial')
+    expect(body?.calibration?.points).toHaveLength(3)
+    // Prep, learned dial and calibration.
+    expect(body?.restsOn).toHaveLength(3)
+  })
+  test('a flame nobody has learned is heated by hand, and says so', async () => {
+    const user = await planOn('oil-bath-tube')
+    screen.getByText(/What this flame does has not been learned yet/)
+    screen.getByText('nobody can say how long')
+    await user.click(press('Plan this melt'))
+    expect(planned()[0]?.heating.by).toBe('hand')
+  })
+  test('a block still hot is planned as it is', async () => {
+    server.instruments.mockResolvedValue({ instruments: restingAt({ 'programmable-block': 150 }) })
+    show(Melt, prepNamed('Benzil'), 'melt')
+    await screen.findByText('It is at 150.0 °C now.')
+    screen.getByText(/Let it cool for about/)
+  })
+  test('an instrument with one slot says what waits', async () => {
+    await planOn('hot-stage')
+    screen.getByText(/This instrument has one slot: what stood in the others waits/)
+  })
+  test('a filling that cannot be is answered, and the plan waits', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    const fill = screen.getByRole('textbox', { name: 'fill height in slot 1, mm' })
+    await user.clear(fill)
+    await user.type(fill, '200')
+    expect(screen.getByRole('alert').textContent).toContain('A fill height of 200 mm in slot 1 cannot be')
+    expect(press('Plan this melt').hasAttribute('disabled')).toBe(true)
+    await user.clear(fill)
+    await user.type(fill, '8')
+    // 6 mm more than two: 0.72 min of melting at 1 °C/min.
+    screen.getByText(/makes the range about 0\.7 °C wider than 2 mm of fine powder/)
+  })
+  test('the gauge is made true to size once, against a card', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    await user.click(press('Make it true to size'))
+    fireEvent.change(screen.getByRole('slider'), { target: { value: '428' } })
+    await user.click(press('They are as long'))
+    screen.getByText(/True to size on this screen/)
+    expect(Number(localStorage.getItem('ivory-crystal pixels per mm'))).toBeCloseTo(428 / 85.6, 9)
+  })
+  test('another school is taken with one press, and the plan follows', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    const row = screen.getByRole('row', { name: /^Quick look/ })
+    expect(within(row).getByText('2.5 °C')).toBeTruthy()
+    await user.click(within(row).getByRole('button', { name: 'Take Quick look' }))
+    expect(
+      written('rules taken').map(({ body }) => (body as Bodies['rules taken']).conventions.name),
+    ).toEqual(['Quick look'])
+    await user.click(press('Plan this melt'))
+    expect(planned()[0]).toMatchObject({ window: { rateCPerMin: 5 }, conventions: { name: 'Quick look' } })
+  })
+})
+
+describe('samples no prep made', () => {
+  test('an unknown wants a scouting run, offered at once', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    await user.click(press('an unknown'))
+    await user.click(press('Name it'))
+    expect(screen.getByText('An unknown has a code, such as K-14.')).toBeTruthy()
+    await user.type(screen.getByRole('textbox', { name: 'code' }), 'K-14')
+    await user.click(press('Name it'))
+    screen.getByText(/Nobody knows yet where K-14 melts/)
+    await user.click(press('Make it a scouting run'))
+    await user.click(press('Plan this scouting run'))
+    expect(planned()[0]).toMatchObject({ purpose: 'scouting', window: { rateCPerMin: 10 } })
+  })
+  test('an authentic sample and a mixture are named with what they are', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    await user.click(press('an authentic one'))
+    await user.type(screen.getByRole('combobox', { name: 'of' }), 'sugar')
+    await user.click(press('Name it'))
+    screen.getByText(/The shelf knows no “sugar”/)
+    await user.clear(screen.getByRole('combobox', { name: 'of' }))
+    await user.type(screen.getByRole('combobox', { name: 'of' }), 'benzoin')
+    await user.click(press('Name it'))
+    await user.click(press('a mixture'))
+    await user.click(press('Name it'))
+    screen.getByText('A mixture is made of two different samples.')
+    await user.selectOptions(screen.getByRole('combobox', { name: 'part 1 of the mixture' }), 'Benzil')
+    await user.selectOptions(
+      screen.getByRole('combobox', { name: 'part 2 of the mixture' }),
+      'Authentic benzoin',
+    )
+    await user.click(press('Name it'))
+    const named = written('sample named').map(({ body }) => body as Bodies['sample named'])
+    expect(
+      named.map(({ label, role, of, compound }) => [label, role, of.length, compound?.id ?? null]),
+    ).toEqual([
+      ['Authentic benzoin', 'authentic', 0, 'benzoin'],
+      ['Benzil + Authentic benzoin', 'mixture', 2, null],
+    ])
+  })
+})
+
+// ── an instrument of the lab's own ──────────────────────────────────────────────────────────────
+const OWN: Instrument = {
+  ...(SIMULATED_INSTRUMENTS.find(({ id }) => id === 'oil-bath-tube') as Instrument),
+  id: 'own-tube' as InstrumentId,
+  name: 'Own tube',
+  simulated: false,
+}
+async function ownRun() {
+  await openDemo({ ...SHELF, instruments: [OWN, ...SHELF.instruments] })
+  server.instruments.mockResolvedValue({
+    instruments: [{ instrument: OWN, blockC: null, run: null }, ...restingAt()],
+  })
+  let now = realNow()
+  clock.now = () => now
+  const user = show(Melt, prepNamed('Benzil'), 'melt')
+  await user.click(press('Plan this melt'))
+  return {
+    user,
+    pass: (seconds: number) => {
+      now += seconds * 1000
+    },
+  }
+}
+const type = async (user: Awaited<ReturnType<typeof ownRun>>['user'], text: string) => {
+  const field = screen.getByRole('textbox', { name: 'read off the thermometer, °C' })
+  await user.clear(field)
+  await user.type(field, `${text}{Enter}`)
+}
+
+describe('before the start', () => {
+  test('checks are told or ticked, one picture at a time, and what is ticked is written', async () => {
+    const { user } = await ownRun()
+    screen.getByText(/It is below 76 °C now\. Read it/)
+    await user.click(press(/^Check: The label of the oil/))
+    expect(written('check made').map(({ body }) => body)).toEqual([{ check: 'oil-label-read' }])
+    expect(document.querySelectorAll('.steps svg')).toHaveLength(0)
+    for (const open of [/below 76 °C now/, /sits freely/, /is sealed at the bottom/])
+      await user.click(press(open))
+    expect(document.querySelectorAll('.steps svg')).toHaveLength(1)
+  })
+  test('a turn is asked for by name, and ends with the glass cleared', async () => {
+    const { user } = await ownRun()
+    await user.click(press('Ask for a turn'))
+    screen.getByText('Say who: a bench code is enough.')
+    await user.type(screen.getByRole('textbox', { name: 'who' }), 'bench 7')
+    await user.click(press('Ask for a turn'))
+    await user.click(press('turn over'))
+    await user.click(press('Yes, and switched off'))
+    screen.getByText('Nobody: it is free.')
+    expect(written('turn ended').map(({ body }) => body)).toMatchObject([{ switchedOff: true }])
+  })
+  test('marks an instrument kept are copied in, both or none', async () => {
+    const { user } = await ownRun()
+    const onset = screen.getAllByRole('textbox', { name: 'onset, °C' })
+    const clear = screen.getAllByRole('textbox', { name: 'clear point, °C' })
+    await user.click(press('Copy these marks'))
+    screen.getByText('Copy both ends of one tube at least.')
+    await user.type(onset[1] as HTMLElement, '95.2')
+    await user.click(press('Copy these marks'))
+    screen.getByText(/Benzil has one number only/)
+    await user.type(clear[1] as HTMLElement, '94.1')
+    await user.click(press('Copy these marks'))
+    screen.getByText(/lies above its clear point: were the two swapped/)
+    await user.clear(clear[1] as HTMLElement)
+    await user.type(clear[1] as HTMLElement, '96.0')
+    await user.click(press('Copy these marks'))
+    const { view } = useNotebook.getState()
+    const row = rangesOf(view, prepNamed('Benzil').id).at(-1)
+    expect(row).toMatchObject({
+      by: 'the instrument',
+      onset: { text: '95.2' },
+      clear: { text: '96.0' },
+      trouble: null,
+    })
+  })
+  test('a light trace is brought in from a file, its ends found, moved and taken', async () => {
+    const { user } = await ownRun()
+    const input = screen.getByLabelText('file of temperature and light')
+    await user.upload(input, new File(['a,b\n1,2\nnone,3'], 'bad.csv', { type: 'text/csv' }))
+    await screen.findByText(/Line 3 is not a temperature and a light value/)
+    const rows = Array.from({ length: 200 }, (_, i) => {
+      const c = 90 + i / 20
+      return `${c.toFixed(2)};${c < 94 ? 0.1 : c > 96 ? 0.9 : 0.1 + 0.4 * (c - 94)}`
+    })
+    await user.upload(
+      input,
+      new File([['temperature;light', ...rows].join('\n')], 'light.csv', { type: 'text/csv' }),
+    )
+    await screen.findByText(/94\.10 to 95\.90 °C by its light/)
+    fireEvent.keyDown(screen.getByRole('slider', { name: /^onset of Crude benzil/ }), { key: 'ArrowRight' })
+    screen.getByText(/94\.20 to 95\.90 °C by its light, moved by hand/)
+    await user.click(press('Take these ends'))
+    expect(written('melt detected').map(({ body }) => body)).toMatchObject([
+      { run: null, slot: 1, onsetC: 94.2, clearC: 95.9, shares: null },
+    ])
+    expect((written('melt detected')[0]?.body as Bodies['melt detected']).light).toHaveLength(200)
+  })
+})
+
+describe('a thermometer read by eye', () => {
+  test('each press is kept with its time, and what is typed after is taken back to it', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    await user.click(press('Tubes are in'))
+    for (const [seconds, text] of [
+      [60, '88.0'],
+      [60, '89.5'],
+      [60, '91.0'],
+    ] as const) {
+      pass(seconds)
+      await type(user, text)
+    }
+    pass(170)
+    act(() => {
+      fireEvent.keyDown(document.body, { key: 's' })
+    })
+    pass(12)
+    screen.getByText(/Tube 2, first liquid, pressed .* ago: what does it read\?/)
+    await type(user, '95.5')
+    // 12 s late at about 1.5 °C/min.
+    const { view } = useNotebook.getState()
+    const melt = meltsOf(view, prepNamed('Benzil').id).at(-1)
+    expect(melt?.marks[0]?.temperature).toEqual({ text: '95.2', value: 95.2 })
+    expect(melt?.marks[0]?.typed).toMatchObject({ reading: { text: '95.5' }, lateS: 12 })
+    expect(written('mark made').map(({ body }) => body)).toMatchObject([
+      { lastProbe: null, from: 'key', slot: 2 },
+    ])
+  })
+  test('a reading far from where the heating should be is asked about, and kept when it is so', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    for (const text of ['88.0', '89.5', '91.0']) {
+      pass(60)
+      await type(user, text)
+    }
+    pass(60)
+    await type(user, '101.5')
+    screen.getByText(/9 °C above where the heating should be \(92\.5 °C\): check the scale/)
+    expect(written('temperature typed')).toHaveLength(3)
+    await user.click(press('It does read that'))
+    expect(written('temperature typed')).toHaveLength(4)
+    await type(user, 'ninety')
+    screen.getByText(/The reading/, { selector: '.invalid-feedback' })
+    expect(written('temperature typed')).toHaveLength(4)
+  })
+  test('the run ends with both numbers of each tube or a reason', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    pass(30)
+    act(() => {
+      fireEvent.keyDown(document.body, { key: 'a' })
+    })
+    await user.click(press('End and cool'))
+    screen.getByText(/Tube 1, Crude benzil: onset only/)
+    expect(press('End it with these reasons').hasAttribute('disabled')).toBe(true)
+    await user.selectOptions(
+      screen.getByRole('combobox', { name: 'why tube 1 has no range' }),
+      'the clear point was missed',
+    )
+    await user.selectOptions(
+      screen.getByRole('combobox', { name: 'why tube 2 has no range' }),
+      'not melted at the stop temperature',
+    )
+    await user.click(press('End it with these reasons'))
+    expect(written('range given up')).toHaveLength(2)
+    expect(written('run ended')).toHaveLength(1)
+    screen.getByText(/No range: the clear point was missed/)
+  })
+  test('a setting of one’s own is written, and a note of a tube too', async () => {
+    const { user } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    const setting = screen.getByRole('textbox', { name: 'setting of the flame' })
+    await user.type(setting, 'half')
+    await user.click(press('Set the flame'))
+    expect(written('run command')).toHaveLength(0)
+    await user.clear(setting)
+    await user.type(setting, '3.5')
+    await user.click(press('Set the flame'))
+    expect(written('run command').map(({ body }) => body)).toMatchObject([
+      { command: { kind: 'dial', setting: 3.5 } },
+    ])
+    await user.click(press('tube 2'))
+    await user.click(press('slush'))
+    expect(written('tube noted').map(({ body }) => body)).toMatchObject([{ slot: 2, note: 'slush' }])
+  })
+})
+
+describe('the dial while it runs', () => {
+  async function dialRun() {
+    const user = await planOn('dial-block')
+    await user.click(press('Plan this melt'))
+    const melt = meltsOf(useNotebook.getState().view).at(-1)
+    const run = '0a5a1c7e-0000-4000-8000-0000000000f7' as RunId
+    const standing = (reading: BlockReading | null) => ({
+      id: run,
+      melt: melt?.id as never,
+      notebook: NOTEBOOK,
+      pace: 1,
+      reading,
+    })
+    server.command.mockResolvedValue(standing(null))
+    const { write } = await import('../../state/notebook')
+    const instrument = 'dial-block' as InstrumentId
+    act(() => {
+      useNotebook.setState({ connected: true })
+      write({
+        kind: 'run started',
+        subject: melt?.id as never,
+        body: { run, instrument, feed: 'simulated', simulation: null, blockC: 22, recorded: true },
+      })
+    })
+    const hear = (sample: number, value: number, dial: number) => {
+      act(() => {
+        hearReading({
+          instrument: 'dial-block',
+          ...standing({
+            sample,
+            atS: sample,
+            probe: { text: value.toFixed(1), value },
+            phase: 'heating',
+            tubes: [],
+            dial,
+          }),
+        })
+      })
+    }
+    const turn = (atS: number, setting: number) => {
+      act(() => {
+        write({
+          kind: 'run command',
+          subject: melt?.id as never,
+          body: { run, atS, command: { kind: 'dial', setting } },
+        })
+      })
+    }
+    return { user, hear, turn, melt }
+  }
+  test('each turn is announced, and asked for when it is due; a press gives it to the instrument', async () => {
+    const { user, hear, turn } = await dialRun()
+    hear(1, 22, 0)
+    await screen.findByText('Turn the dial to 6 now.')
+    await user.click(press('Turned the dial to 6'))
+    expect(server.command.mock.calls[0]?.[2]).toEqual({ kind: 'dial', setting: 6 })
+    turn(1, 6)
+    for (let s = 2; s <= 62; s++) hear(s, 22 + (14 * s) / 60, 6)
+    screen.getByText(/Next: 3\.75 at 54 °C, in about 1:\d\d/)
+    for (let s = 63; s <= 140; s++) hear(s, 22 + (14 * s) / 60, 6)
+    screen.getByText('Turn the dial to 3.75 now.')
+  })
+  test('too fast in the window is said with the setting that mends it, and the corrected reading stands beside', async () => {
+    const { hear, turn } = await dialRun()
+    turn(1, 6)
+    for (let s = 1; s <= 80; s++) hear(s, 88 + (4 * s) / 60, 6)
+    await screen.findByText(/4\.0 °C\/min is too fast in the window: turn down to 3\.\d+ now\./)
+    screen.getByText(/corrected 94\.\d °C/)
+  })
+})
+
+test('tubes of the rack are planned together on the instrument chosen there', async () => {
+  const tubes = rackOf(useNotebook.getState().view)
+  const ids = tubes.map(({ entry }) => entry.id)
+  const user = showAt(
+    () => <MeltPage />,
+    `/n/${NOTEBOOK}/melts/new?on=dial-block&tubes=${ids.slice(0, 2).join(',')}`,
+    '/n/:notebook/melts/:melt',
+  )
+  expect(screen.getByRole('combobox', { name: 'instrument' })).toHaveProperty('value', 'dial-block')
+  await user.click(press('Plan this melt'))
+  expect(planned()[0]?.tubes.map(({ tube }) => tube)).toEqual(ids.slice(0, 2))
+  // Planned, they have left the rack.
+  expect(rackOf(useNotebook.getState().view).map(({ entry }) => entry.id)).toEqual(ids.slice(2))
+})
