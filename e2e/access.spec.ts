@@ -1,88 +1,8 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { cell, expect, rampDemo, station, temperature, test } from './bench'
 
-/** In the second theme only the colours are other ones. */
-const rulesIn = (theme: 'light' | 'dark') =>
-  theme === 'light' ? null : ['color-contrast', 'link-in-text-block']
-
-async function expectAccessible(page: Page, where: string): Promise<void> {
-  await page.evaluate(() => document.fonts.ready)
-  const theme = await page.evaluate(() => document.documentElement.dataset['bsTheme'] as 'light' | 'dark')
-  const rules = rulesIn(theme)
-  const axe = new AxeBuilder({ page })
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
-  const serious = violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`)
-  expect(serious).toEqual([])
-}
 const noSidewaysScroll = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
-
-for (const theme of ['light', 'dark'] as const)
-  test(`axe finds no serious fault on any screen, ${theme}`, async ({ page, demo }) => {
-    test.setTimeout(180_000)
-    await page.addInitScript((wanted) => {
-      localStorage.setItem('ivory-crystal theme', wanted)
-    }, theme)
-    await page.goto(demo.url)
-    await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
-    await expectAccessible(page, 'Today')
-    for (const [place, heading] of [
-      ['Preps', 'Begin a prep'],
-      ['Instruments', 'Programmable block'],
-      ['Shelf', 'Shelf'],
-    ] as const) {
-      await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click()
-      await page.getByRole('heading', { name: heading }).first().waitFor()
-      await expectAccessible(page, place)
-    }
-    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
-    await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
-    // What looks otherwise while a prep is under way than in the finished one below.
-    for (const name of ['Crystallize', 'Collect', 'Weigh', 'Judge']) {
-      await station(page, name)
-      await page.waitForTimeout(300)
-      await expectAccessible(page, `adipic ${name}`)
-    }
-    await rampDemo(page, demo)
-    const reading = await demo.pass(100)
-    await expect(temperature(page)).toContainText(reading.probe.text)
-    await page.keyboard.press('q')
-    await page.waitForTimeout(500)
-    await expectAccessible(page, 'Watch')
-    for (const name of ['Plan', 'Dissolve', 'Melt', 'Judge', 'Page']) {
-      await station(page, name)
-      await page.waitForTimeout(300)
-      await expectAccessible(page, `benzil ${name}`)
-    }
-    await station(page, 'Plan')
-    await page.getByRole('button', { name: 'Change the plan' }).click()
-    for (const part of ['How much', 'Which solvent', 'Solubility', 'Procedure', 'Again?', 'Test tubes']) {
-      await page.getByRole('button', { name: part, exact: true }).click()
-      await page.waitForTimeout(300)
-      await expectAccessible(page, `Plan, ${part}`)
-    }
-    await station(page, 'Weigh')
-    await page.getByRole('button', { name: 'Account', exact: true }).click()
-    await expectAccessible(page, 'Account')
-    await page.getByRole('link', { name: 'How this is worked out: account' }).click()
-    await page.getByRole('heading', { name: 'Where it went' }).waitFor()
-    await expectAccessible(page, 'Explained')
-    await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Shelf' }).click()
-    for (const part of ['solvents', 'solubilities', 'procedures']) {
-      await page.getByRole('button', { name: part, exact: true }).click()
-      await page.waitForTimeout(300)
-      await expectAccessible(page, `Shelf, ${part}`)
-    }
-    await page.getByRole('button', { name: 'Copy it as a house procedure' }).click()
-    await expectAccessible(page, 'House procedure')
-    await page.keyboard.press('?')
-    await page.getByRole('dialog').waitFor()
-    await page.waitForTimeout(400)
-    await expectAccessible(page, 'Keys')
-  })
 
 test('no screen scrolls sideways on a laptop, an upright tablet, or a phone at the mark pad', async ({
   page,

@@ -6,13 +6,22 @@ import { expect, test as base, type Page } from '@playwright/test'
 import { freePort } from '../scripts/free-port.mjs'
 
 const MAIN = join(import.meta.dirname, '..', 'server', 'dist', 'main.js')
-const BLOCK = '/api/instruments/programmable-block'
 
 interface Reading {
   readonly sample: number
   readonly probe: { readonly text: string; readonly value: number }
   readonly phase: string
   readonly tubes: readonly { readonly look: string; readonly liquidFraction: number }[]
+}
+
+/** Whichever of these comes first; `tube` counts the planned tubes from 0. */
+interface Until {
+  readonly phase?: string
+  readonly probeC?: number
+  readonly tube?: number
+  readonly liquid?: number
+  readonly look?: string
+  readonly not?: string
 }
 
 /** A real server on a folder of its own, that a test can kill and start again. */
@@ -70,23 +79,29 @@ export class Bench {
   }
 
   /** Lets instrument time pass, and gives the last reading. */
-  async pass(seconds: number): Promise<Reading> {
-    const response = await fetch(`${this.url}${BLOCK}/advance`, {
+  async pass(seconds: number, instrument = 'programmable-block', until?: Until): Promise<Reading> {
+    const response = await fetch(`${this.url}/api/instruments/${instrument}/advance`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ seconds }),
+      body: JSON.stringify({ seconds, ...(until ? { until } : {}) }),
     })
     if (!response.ok) throw new Error(await response.text())
     return ((await response.json()) as { reading: Reading }).reading
   }
 
-  /** Lets seconds pass until the reading is as wanted. */
-  async passUntil(wanted: (reading: Reading) => boolean, stepS = 2, mostS = 4000): Promise<Reading> {
-    for (let passed = 0; passed < mostS; passed += stepS) {
-      const reading = await this.pass(stepS)
-      if (wanted(reading)) return reading
-    }
-    throw new Error('It did not come to that.')
+  /** Lets time pass until something has come, an hour at most. */
+  async passUntil(until: Until, instrument = 'programmable-block'): Promise<Reading> {
+    const reading = await this.pass(3600, instrument, until)
+    const tube = until.tube === undefined ? undefined : reading.tubes[until.tube]
+    const come =
+      reading.phase === until.phase ||
+      (until.probeC !== undefined && reading.probe.value >= until.probeC) ||
+      (tube !== undefined &&
+        (tube.look === until.look ||
+          (until.not !== undefined && tube.look !== until.not) ||
+          (until.liquid !== undefined && tube.liquidFraction >= until.liquid)))
+    if (!come) throw new Error(`It did not come to ${JSON.stringify(until)}: ${JSON.stringify(reading)}`)
+    return reading
   }
 
   /** Lets the simulated balance come to rest, and gives what it shows. */
@@ -147,12 +162,13 @@ export async function rampDemo(page: Page, bench: Bench): Promise<void> {
   await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
   await station(page, 'Melt')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
-  await page.getByRole('button', { name: 'Start the simulated block' }).click()
+  await page.getByRole('button', { name: 'Start the simulated programmable block' }).click()
   await page.getByRole('button', { name: /^Preheat to/ }).click()
-  await bench.passUntil((reading) => reading.phase === 'holding', 10)
+  await expect(page.getByRole('button', { name: /^Preheat to/ })).toBeHidden()
+  await bench.passUntil({ phase: 'holding' })
   await page.getByRole('button', { name: 'Tubes are in' }).click()
   await page.getByRole('button', { name: /^Ramp at/ }).click()
-  await page.getByText('Block is hot.').waitFor()
+  await expect(page.getByRole('button', { name: /^Ramp at/ })).toBeHidden()
 }
 
 export const temperature = (page: Page) => page.getByTestId('block-temperature')

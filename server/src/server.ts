@@ -70,12 +70,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       await writeDemo(store, golden, clock)
     } else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
     const shelf = openShelf(db, await ownShelf(options, db, closing), clock)
-    const bench = await openBench(
-      async () => (await shelf.read()).instruments,
-      store,
-      clock,
-      options.byHand,
-    )
+    const bench = await openBench(async () => (await shelf.read()).instruments, store, clock, options.byHand)
     closing.push(() => bench.close())
     const balance = openBalance(store, clock, options.byHand)
     closing.push(async () => {

@@ -24,6 +24,7 @@ import {
   type RawEntry,
   type RunId,
   type RunState,
+  type TubeLook,
   type Simulation,
   type View,
 } from '@ivory-crystal/core'
@@ -72,6 +73,18 @@ interface Stand {
   heardC: number | null
 }
 
+/** What ends a stretch of passing time early, for tests: whichever of these comes first. */
+export interface PassUntil {
+  readonly phase?: BlockReading['phase']
+  readonly probeC?: number
+  /** Of the tube at this place among the planned. */
+  readonly tube?: number
+  readonly liquid?: number
+  readonly look?: TubeLook
+  /** Anything but this look. */
+  readonly not?: TubeLook
+}
+
 export interface SimulatedBench extends PassingFeed {
   states(): Promise<InstrumentState[]>
   start(instrument: string, notebook: NotebookId, melt: MeltId): Promise<RunState>
@@ -80,7 +93,7 @@ export interface SimulatedBench extends PassingFeed {
   /** A line from a bridge to a connected instrument, or a command to a simulated one; answers with a line. */
   line(instrument: string, line: string): Promise<string>
   /** Lets seconds pass where no clock drives the bench. */
-  pass(instrument: string, seconds: number): Promise<RunState>
+  pass(instrument: string, seconds: number, until?: PassUntil): Promise<RunState>
   close(): Promise<void>
 }
 
@@ -128,12 +141,13 @@ export async function openBench(
     if (clock.now() - run.flushedAt >= FLUSH_EVERY_MS || run.unwritten.length >= TRACE_MOST) await flush(run)
   }
 
-  async function advanceTo(stand: Stand, run: Run, sample: number): Promise<void> {
+  async function advanceTo(stand: Stand, run: Run, sample: number, until?: PassUntil): Promise<void> {
     while (run.simulated && run.sample < sample) {
       const { state, readings } = advance(run.simulated, [], 1)
       run.simulated = state
       run.sample = state.sample
       take(run, readings[0] ?? null)
+      if (until && run.last && hasCome(run.last, until)) break
       if (run.anchor.pace > 1 && run.last && mustSlowDown(run, run.last)) {
         await setPace(run, 1)
         break
@@ -260,10 +274,11 @@ export async function openBench(
   return {
     states: async () => {
       await standing()
-      const ids = new Set((await listed()).map(({ id }) => id as string))
-      return [...stands.values()]
-        .filter(({ instrument, run }) => ids.has(instrument.id) || run)
-        .map((stand) => stateOf(stand, clock))
+      const order = (await listed()).map(({ id }) => id as string)
+      const shelved = order.flatMap((id) => stands.get(id) ?? [])
+      // One taken off the shelf in the middle of a run is shown until it ends.
+      const running = [...stands.values()].filter((stand) => stand.run && !shelved.includes(stand))
+      return [...shelved, ...running].map((stand) => stateOf(stand, clock))
     },
     async start(id, notebook, melt) {
       const stand = await standOf(id)
@@ -318,11 +333,11 @@ export async function openBench(
       await command(stand, stand.run, what)
       return `ok ${lineOfCommand(what)}`
     },
-    async pass(id, seconds) {
+    async pass(id, seconds, until) {
       const stand = await standOf(id)
       const run = stand.run
       if (!run?.simulated) throw new HttpProblem(409, 'No run', 'Nothing runs on this instrument.')
-      await advanceTo(stand, run, run.sample + seconds)
+      await advanceTo(stand, run, run.sample + seconds, until)
       await flush(run)
       return runState(run)
     },
@@ -336,6 +351,18 @@ export async function openBench(
       for (const { run } of stands.values()) if (run) await flush(run)
     },
   }
+}
+
+function hasCome({ phase, probe, tubes }: BlockReading, until: PassUntil): boolean {
+  const seen = until.tube === undefined ? undefined : tubes[until.tube]
+  return (
+    phase === until.phase ||
+    (until.probeC !== undefined && probe.value >= until.probeC) ||
+    (seen !== undefined &&
+      ((until.liquid !== undefined && seen.liquidFraction >= until.liquid) ||
+        (until.look !== undefined && seen.look === until.look) ||
+        (until.not !== undefined && seen.look !== until.not)))
+  )
 }
 
 /** One call at a time: what is asked for meanwhile waits its turn. */

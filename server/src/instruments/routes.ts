@@ -5,14 +5,24 @@ import { blockCommand } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'
-import type { SimulatedBench } from './bench'
+import type { PassUntil, SimulatedBench } from './bench'
 
 const startBody = Joi.object({
   notebook: Joi.string().uuid().required(),
   melt: Joi.string().uuid().required(),
 })
 const commandBody = Joi.object({ command: blockCommand.required() })
-const passBody = Joi.object({ seconds: Joi.number().integer().min(1).max(7200).required() })
+const passBody = Joi.object({
+  seconds: Joi.number().integer().min(1).max(7200).required(),
+  until: Joi.object({
+    phase: Joi.string(),
+    probeC: Joi.number(),
+    tube: Joi.number().integer().min(0),
+    liquid: Joi.number(),
+    look: Joi.string(),
+    not: Joi.string(),
+  }),
+})
 
 /** @param byHand adds the endpoint that lets time pass, for tests only */
 export function instrumentRoutes(bench: SimulatedBench, clock: Clock, byHand: boolean): Router {
@@ -25,8 +35,7 @@ export function instrumentRoutes(bench: SimulatedBench, clock: Clock, byHand: bo
   })
   router.post('/instruments/:instrument/line', text({ limit: LINES_MOST }), async (request, response) => {
     const answers: string[] = []
-    for (const line of linesIn(request.body))
-      answers.push(await bench.line(request.params.instrument, line))
+    for (const line of linesIn(request.body)) answers.push(await bench.line(request.params.instrument, line))
     response.type('text/plain').send(`${answers.join('\n')}\n`)
   })
   router.post('/instruments/:instrument/runs', async (request, response) => {
@@ -45,8 +54,8 @@ export function instrumentRoutes(bench: SimulatedBench, clock: Clock, byHand: bo
   })
   if (byHand)
     router.post('/instruments/:instrument/advance', async (request, response) => {
-      const { seconds } = checked<{ seconds: number }>(passBody, request.body)
-      response.json(await bench.pass(request.params.instrument, seconds))
+      const { seconds, until } = checked<{ seconds: number; until?: PassUntil }>(passBody, request.body)
+      response.json(await bench.pass(request.params.instrument, seconds, until))
     })
   return router
 }

@@ -184,7 +184,9 @@ function shelfOf(newest: ReadonlyMap<string, ShelfRow>): Shelf {
 }
 
 function simulatedLast(p: Instrument, q: Instrument): number {
-  return Number(p.simulated) - Number(q.simulated) || order(p.id) - order(q.id) || p.name.localeCompare(q.name)
+  return (
+    Number(p.simulated) - Number(q.simulated) || order(p.id) - order(q.id) || p.name.localeCompare(q.name)
+  )
 }
 const SHIPPED = SIMULATED_INSTRUMENTS.map(({ id }) => id as string)
 function order(id: string): number {

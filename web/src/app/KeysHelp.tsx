@@ -10,6 +10,8 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Z X C', 'all liquid in tube 1, 2, 3'],
   ['Backspace', 'strike the last mark'],
   ['M', 'mute or unmute the sounds'],
+  ['Enter', 'record the reading typed off a thermometer'],
+  ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
   ['?', 'this list'],
 ]
 
@@ -57,7 +59,7 @@ export function KeysHelp() {
           <table className="lines">
             <tbody>
               {KEYS.map(([keys, does]) => (
-                <tr key={keys}>
+                <tr key={does}>
                   <td>
                     {keys.split(' ').map((key) => (
                       <kbd key={key} className="key me-1">

@@ -35,6 +35,8 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
     grain: product.grain,
     calibration: howCalibrated(product),
     dried: drynessOf(view, prep).isDry,
+    decomposed: product.notes.includes('decomposes'),
+    residualSolid: product.notes.includes('solid that does not melt'),
     crude: crude ? judgedRange(crude) : undefined,
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : undefined,
   }

@@ -1,6 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import {
   assayFromRange,
+  atTheEvent,
+  correctReading,
+  detectMelt,
+  dialForRate,
+  emergentStemCorrectionC,
+  meltMin,
+  observedRange,
+  planTubeRuns,
+  plateauC,
+  rateCPerMin,
+  zeroRateRange,
   crystallizedFraction,
   fusionOf,
   massClosure,
@@ -115,5 +126,82 @@ describe('what a student reads is what the core computes', () => {
     const closure = massClosure({ crudeG: 1.804, accountedG: [1.3914, 0.2567] })
     expect(example('account')).toContain(`${closure.percent.toFixed(1)} %`)
     expect(example('account')).toContain(`${closure.missingG.toFixed(3)} g`)
+  })
+  test('fitBlockModel and planDial', () => {
+    const model = { ambientC: 22, gain: 19, exponent: 1.22, timeConstantMin: 8.5 }
+    expect(example('fitBlockModel')).toContain(`ends at ${plateauC(model, 4).toFixed(1)} °C`)
+    expect(example('fitBlockModel')).toContain(`= ${rateCPerMin(model, 4, 60).toFixed(2)} °C/min`)
+    expect(example('fitBlockModel')).toContain(`wants ${dialForRate(model, 95, 1.5).toFixed(2)}.`)
+    const wanted = dialForRate(model, 79, 2)
+    expect(example('planDial')).toContain(`a setting of ${wanted.toFixed(2)}`)
+    expect(Math.floor(wanted / 0.25) * 0.25).toBe(3)
+  })
+  test('compareSchools', () => {
+    const read = observedRange(
+      { onsetC: 94, clearC: 95 },
+      { rateCPerMin: 5, sampleLagMin: 0.3, probeLagMin: 0.1, meltMin: meltMin({ fillMm: 2, grain: 'fine' }) },
+    )
+    expect(example('compareSchools')).toContain(`reads ${read.onsetC.toFixed(1)} °C`)
+    expect(example('compareSchools')).toContain(`clears at ${read.clearC.toFixed(1)} °C`)
+  })
+  test('planTubeRuns', () => {
+    const tube = (id: string, expectedLowC: number, expectedHighC: number) => ({
+      id,
+      expectedLowC,
+      expectedHighC,
+      leadC: 15,
+      tailC: 5,
+    })
+    const { runs, totalMin } = planTubeRuns({
+      apparatus: {
+        slots: 3,
+        ambientC: 22,
+        blockC: 22,
+        fastCPerMin: 10,
+        slowCPerMin: 1.5,
+        coolTimeConstantMin: 12,
+        loadMin: 2,
+      },
+      tubes: [
+        tube('crude', 86, 92),
+        tube('product', 94, 95),
+        tube('authentic', 94.5, 95.5),
+        tube('salt', 186, 189),
+      ],
+      keepTogether: [],
+    })
+    expect(example('planTubeRuns')).toContain(
+      `${(Math.round(totalMin * 10) / 10).toFixed(1)} min in two runs`,
+    )
+    expect(runs[0]).toEqual(['crude', 'product', 'authentic'])
+  })
+  test('correctReading and emergentStemCorrectionC', () => {
+    const { correctionC } = correctReading(
+      [
+        [0.4, 0],
+        [79.1, 80.2],
+      ],
+      45,
+    )
+    expect(example('correctReading')).toContain(`= ${correctionC.toFixed(2)} °C`)
+    const stem = emergentStemCorrectionC({ readingC: 150, exposedC: 90, stemC: 32 })
+    expect(example('emergentStemCorrectionC')).toContain(`= ${stem.toFixed(2)} °C`)
+  })
+  test('atTheEvent, detectMelt and zeroRateRange', () => {
+    expect(example('atTheEvent')).toContain(`was ${atTheEvent(95.4, 12, 1.5).toFixed(1)} °C`)
+    const even = Array.from({ length: 401 }, (_, i) => ({
+      temperatureC: 85 + i / 20,
+      transmission: Math.min(1, Math.max(0, (85 + i / 20 - 92) / 2)),
+    }))
+    const { onsetC, clearC } = detectMelt(even)
+    expect(example('detectMelt')).toContain(
+      `5 % at ${onsetC.toFixed(1)} °C and 95 % at ${clearC.toFixed(1)} °C`,
+    )
+    const zero = zeroRateRange([
+      { rateCPerMin: 1, onsetC: 94.2, clearC: 95.4 },
+      { rateCPerMin: 2, onsetC: 94.4, clearC: 96.1 },
+    ])
+    expect(example('zeroRateRange')).toContain(`back to ${zero.onsetC.toFixed(1)} °C`)
+    expect(example('zeroRateRange')).toContain(`to ${zero.clearC.toFixed(1)} °C.`)
   })
 })

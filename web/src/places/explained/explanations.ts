@@ -1,4 +1,6 @@
-interface Explanation {
+import { MELTING_EXPLANATIONS } from './melting'
+
+export interface Explanation {
   readonly id: string
   readonly title: string
   readonly equation: readonly string[]
@@ -7,7 +9,7 @@ interface Explanation {
   readonly limits: string
 }
 
-/** Every equation behind a number of the recrystallization, in the order of the work. */
+/** Every equation behind a number, in the order of the work. */
 export const EXPLANATIONS: readonly Explanation[] = [
   {
     id: 'solubility',
@@ -146,4 +148,5 @@ export const EXPLANATIONS: readonly Explanation[] = [
     example: '1.3914 + 0.2567 g of 1.804 g: 91.4 % accounted for, 0.156 g on glass, paper and in tubes.',
     limits: 'A closure over 102 % counts something that was not in the crude: solvent, most often.',
   },
+  ...MELTING_EXPLANATIONS,
 ]

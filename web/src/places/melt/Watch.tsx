@@ -157,7 +157,7 @@ function Temperature({
   const corrected =
     calibration && reading && run.recorded ? correctedRange(calibration, reading.probe, reading.probe) : null
   // Fast is too fast only where it matters.
-  const isSlowPart = (nowC ?? 0) >= melt.planned.body.window.startC && reading?.phase !== 'preheating'
+  const isSlowPart = (nowC ?? 0) >= melt.planned.body.window.startC && isSettled(melt)
   return (
     <div className="d-flex gap-4 align-items-end flex-wrap instrument-line">
       {run.recorded ? (
@@ -224,7 +224,7 @@ function Announcement({ melt, run, nowC }: { melt: MeltFacts; run: Run; nowC: nu
     const rate = liveRate(view, melt, run.heard?.recent ?? [])
     return (
       <div className="window" role="status">
-        {rate !== null && isTooFast(rate, conventions.meltRate)
+        {rate !== null && isSettled(melt) && isTooFast(rate, conventions.meltRate)
           ? tooFast(melt, nowC, rate)
           : nowC > window.stopC
             ? 'Past the planned stop. Not melted? End the run and say so, or go on a little.'
@@ -239,6 +239,14 @@ function Announcement({ melt, run, nowC }: { melt: MeltFacts; run: Run; nowC: nu
       The window opens at {fixed(window.watchFromC, 1)} °C, in about {span(minutes * 60_000)}.
     </div>
   )
+}
+
+/** A live rate looks back a minute: before that has passed since the last command it tells of what was before. */
+const SETTLED_AFTER_S = 60
+
+function isSettled(melt: MeltFacts): boolean {
+  const last = melt.run?.commands.filter(({ body }) => body.command.kind !== 'pace').at(-1)
+  return runSeconds(melt) - (last?.body.atS ?? 0) >= SETTLED_AFTER_S
 }
 
 /** Said while it can still be mended. */
@@ -308,6 +316,9 @@ function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking: Marki
           <Button size="sm" variant="outline-primary" onClick={marking.strikeLast} className="text-nowrap">
             Strike last
           </Button>
+          <Button size="sm" variant="outline-primary" onClick={fillTheScreen} className="text-nowrap">
+            Full screen
+          </Button>
           <Button
             size="sm"
             variant="outline-primary"
@@ -322,6 +333,14 @@ function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking: Marki
       </div>
     </div>
   )
+}
+
+/** Nothing but the melt on the screen, and back. */
+function fillTheScreen(): void {
+  const asked = document.fullscreenElement
+    ? document.exitFullscreen()
+    : document.querySelector('.watch')?.requestFullscreen()
+  asked?.catch(() => undefined)
 }
 
 /** Three notes once when the window opens; two when a turn of the dial falls due. What is rung is also said on screen. */

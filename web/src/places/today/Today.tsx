@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { nextStep, prepsOf, stationsOf, timersOf, type PrepFacts } from '@ivory-crystal/core'
+import { meltsOf, nextStep, prepsOf, stationsOf, timersOf, type PrepFacts } from '@ivory-crystal/core'
 import { capital, clock, fixed, span } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../state/notebook'
@@ -14,6 +14,10 @@ export function Today() {
   const open = preps.filter((prep) => nextStep(view, prep.id, now) !== null)
   const running = Object.entries(readings).flatMap(([instrument, heard]) =>
     heard ? [{ instrument, heard }] : [],
+  )
+  const melts = meltsOf(view).filter(
+    ({ planned, run, detected }) =>
+      planned.body.prep === null && (run ? run.ended === null : detected.size === 0),
   )
   return (
     <>
@@ -42,6 +46,21 @@ export function Today() {
               <OpenPrep key={prep.id} prep={prep} base={base} now={now} />
             ))}
           </ul>
+        </section>
+      )}
+      {melts.length > 0 && (
+        <section className="mt-4" aria-label="Melts of the rack">
+          <h2>Melts of the rack</h2>
+          {melts.map(({ id, planned, run }) => (
+            <p key={id} className="mt-2 mb-0">
+              <Link to={`${base}/melts/${id}`}>
+                {planned.body.tubes.map(({ label }) => label).join(', ')}
+              </Link>{' '}
+              <span className="quiet">
+                {run ? 'melting' : 'planned'}, {planned.body.instrumentName.toLowerCase()}
+              </span>
+            </p>
+          ))}
         </section>
       )}
       {running.length > 0 && (

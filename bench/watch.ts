@@ -1,0 +1,129 @@
+import { spawn } from 'node:child_process'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM } from '../scripts/browser.mjs'
+import { freePort } from '../scripts/free-port.mjs'
+import { PROJECT } from '../server/src/paths'
+import type { Row } from './table'
+
+const HOUR_S = 3600
+const HOURS = 10
+const MEASURED_S = 60
+
+/** Frames while a melt of three tubes is watched with an hour of readings behind it, and the heap over ten hours of them. */
+export async function measureWatch(): Promise<Row[]> {
+  const folder = await mkdtemp(join(tmpdir(), 'ivory-bench-'))
+  const port = await freePort()
+  const at = `http://127.0.0.1:${port}`
+  const child = spawn(process.execPath, [join(PROJECT, 'server/dist/main.js'), '--demo'], {
+    env: {
+      ...process.env,
+      PORT: String(port),
+      IVORY_CRYSTAL_DATA: folder,
+      IVORY_CRYSTAL_TEST: 'advance by hand',
+    },
+    stdio: ['ignore', 'pipe', 'ignore'],
+  })
+  await new Promise<void>((resolve) => {
+    child.stdout.on('data', (text: Buffer) => {
+      if (text.toString().includes('http://')) resolve()
+    })
+  })
+  const browser = await chromium.launch({
+    ...CHROMIUM,
+    args: [...CHROMIUM.args, '--enable-precise-memory-info', '--js-flags=--expose-gc'],
+  })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    const pass = async (seconds: number) => {
+      for (let left = seconds; left > 0; left -= HOUR_S)
+        await fetch(`${at}/api/instruments/programmable-block/advance`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ seconds: Math.min(HOUR_S, left) }),
+        })
+    }
+    await beginWatching(page, at)
+    await pass(HOUR_S)
+    await page.waitForTimeout(3000)
+    const frames = await framesWhile(page, async () => {
+      for (let s = 0; s < MEASURED_S; s++) {
+        await pass(1)
+        await page.waitForTimeout(200)
+      }
+    })
+    const idle = await framesWhile(page, () => page.waitForTimeout(6000))
+    const before = await heapMB(page)
+    for (let hour = 1; hour < HOURS; hour++) {
+      await pass(HOUR_S)
+      await page.waitForTimeout(2500)
+    }
+    const after = await heapMB(page)
+    return [
+      {
+        what: 'watching three tubes, an hour of readings behind: frame, p95 (bare: the page at rest)',
+        ours: `${frames.toFixed(1)} ms`,
+        bare: `${idle.toFixed(1)} ms`,
+        ratio: `× ${(frames / idle).toFixed(2)}`,
+        aim: 'reported',
+      },
+      {
+        what: `heap after 1 and ${HOURS} hours of readings`,
+        ours: `${after.toFixed(1)} MB`,
+        bare: `${before.toFixed(1)} MB`,
+        ratio: `× ${(after / before).toFixed(2)}`,
+        aim: 'flat but for the readings',
+      },
+    ]
+  } finally {
+    await browser.close()
+    child.kill('SIGKILL')
+    await rm(folder, { recursive: true, force: true })
+  }
+}
+
+async function beginWatching(page: Page, at: string): Promise<void> {
+  await page.goto(at)
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Melt' }).click()
+  await page.getByLabel('sample in slot 3').selectOption('Authentic benzil')
+  await page.getByRole('button', { name: 'Plan this melt' }).click()
+  await page.getByRole('button', { name: /^Start the simulated/ }).click()
+  await page.getByRole('button', { name: /^Preheat to/ }).click()
+  await page.getByRole('button', { name: /^Preheat to/ }).waitFor({ state: 'hidden' })
+}
+
+/** The 95th percentile of the time between frames, as the page itself saw it, ms. */
+async function framesWhile(page: Page, work: () => Promise<unknown>): Promise<number> {
+  await page.evaluate(() => {
+    const kept: number[] = []
+    const state = { kept, on: true }
+    ;(globalThis as unknown as { frames: typeof state }).frames = state
+    let last = performance.now()
+    const next = (now: number) => {
+      kept.push(now - last)
+      last = now
+      if (state.on) requestAnimationFrame(next)
+    }
+    requestAnimationFrame(next)
+  })
+  await work()
+  const kept = await page.evaluate(() => {
+    const { frames } = globalThis as unknown as { frames: { kept: number[]; on: boolean } }
+    frames.on = false
+    return frames.kept
+  })
+  const sorted = kept.sort((p, q) => p - q)
+  return sorted[Math.floor(sorted.length * 0.95)] ?? NaN
+}
+
+function heapMB(page: Page): Promise<number> {
+  return page.evaluate(() => {
+    const { gc } = globalThis as unknown as { gc?: () => void }
+    gc?.()
+    const { memory } = performance as unknown as { memory?: { usedJSHeapSize: number } }
+    return (memory?.usedJSHeapSize ?? NaN) / 1e6
+  })
+}
