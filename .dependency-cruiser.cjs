@@ -15,9 +15,14 @@ module.exports = {
     },
     {
       name: 'core-packages',
-      comment: 'the public face carries no package but the one that fits a dial; Joi and structures are entries of their own',
+      comment:
+        'the public face carries no package but the one that fits a dial; Joi and structures are entries of their own',
       severity: 'error',
-      from: { path: '^core/src', pathNot: '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/structures/.*|^core/src/heating/fitBlockModel\\.ts)$' },
+      from: {
+        path: '^core/src',
+        pathNot:
+          '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/structures/.*|^core/src/heating/fitBlockModel\\.ts)$',
+      },
       to: { dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'] },
     },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },

@@ -1,6 +1,6 @@
 import { defineKind } from '../defineKind'
 
-export const HEATING_SOURCES = ['typed', 'file', 'simulated run'] as const
+export const HEATING_SOURCES = ['typed', 'file', 'simulated run', 'run'] as const
 /** A heating with the dial left at one setting, logged to learn what the dial does. */
 export interface HeatingLogged {
   readonly dial: number

@@ -29,6 +29,7 @@ import {
   DIAL_BLOCK,
   expectedOf,
   fold,
+  heatingsInRuns,
   heatingsOf,
   houseRulesOf,
   isOutsideLogged,
@@ -490,6 +491,43 @@ describe('the dial while it runs', () => {
     const wanted = plateau + (22 - plateau) * Math.exp(-5 / (model?.timeConstantMin ?? 1))
     expect(modelledNow(at([turn(6, 0)]), 300)).toBeCloseTo(wanted, 6)
     expect(modelledNow(at([]), 300)).toBeCloseTo(22, 9)
+  })
+})
+
+describe('heatings that runs hold anyway', () => {
+  const product = productOf('product')
+  const plan = planned('dial-block', [product])
+  const turn = (setting: number, atS: number) =>
+    line('run command', MELT, { run: RUN, atS, command: { kind: 'dial', setting } })
+  const trace = (firstSample: number) =>
+    line('trace', MELT, {
+      run: RUN,
+      firstSample,
+      decimals: 1,
+      probeC: Array.from({ length: 60 }, (_, i) => 22 + (firstSample + i) / 20),
+      light: null,
+    })
+  const ran = [
+    ...melted(plan, 'dial-block', [product], 'careful', []),
+    ...Array.from({ length: 15 }, (_, i) => trace(60 * i + 1)),
+    turn(6, 0),
+    turn(3, 200),
+    turn(0, 800),
+  ]
+  test('a stretch of five minutes with the dial left alone, less what the heater still held', () => {
+    const ended = line('run ended', MELT, { run: RUN, atS: 900 })
+    const found = heatingsInRuns(fold([...ran, ended], whole), DIAL)
+    expect(found).toHaveLength(1)
+    expect(found[0]).toMatchObject({ dial: 3, from: 'run', ambientC: 22 })
+    // From 290 s to 800 s, every ten.
+    expect(found[0]?.samples).toHaveLength(52)
+    expect(found[0]?.samples[0]).toEqual([1.5, 22 + 290 / 20])
+    const logged = line('heating logged', DIAL, found[0] as Bodies['heating logged'])
+    expect(heatingsInRuns(fold([...ran, ended, logged], whole), DIAL)).toEqual([])
+  })
+  test('none while the run is on, none of a thermometer read by eye', () => {
+    expect(heatingsInRuns(fold(ran, whole), DIAL)).toEqual([])
+    expect(heatingsInRuns(whole, 'oil-bath-tube' as InstrumentId)).toEqual([])
   })
 })
 

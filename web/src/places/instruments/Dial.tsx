@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   dialOf,
+  heatingsInRuns,
   heatingsOf,
   simulatedHeating,
   type DialLearned,
@@ -30,6 +31,7 @@ export function Dial({ instrument }: { instrument: Instrument }) {
     `${instrument.id} ${heatings.map(({ id }) => id).join(' ')}`,
     async () => (await compute()).learnDial([...heatings]),
   )
+  const inRuns = heatingsInRuns(view, instrument.id)
   const isCurrent = standing !== null && standing.stale === null
   return (
     <div className="columns two mt-2">
@@ -40,6 +42,21 @@ export function Dial({ instrument }: { instrument: Instrument }) {
           the thermometer reads; two settings at least, better three.
         </p>
         <HeatingList heatings={heatings} />
+        {inRuns.length > 0 && (
+          <p className="mt-2 mb-0">
+            Runs on record hold {inRuns.length === 1 ? 'a heating' : `${inRuns.length} heatings`} with the{' '}
+            {control} left alone (setting {[...new Set(inRuns.map(({ dial }) => dial))].join(', ')}).{' '}
+            <Button
+              size="sm"
+              variant="link"
+              onClick={() => {
+                for (const body of inRuns) write({ kind: 'heating logged', subject: instrument.id, body })
+              }}
+            >
+              Log {inRuns.length === 1 ? 'it' : 'them'}
+            </Button>
+          </p>
+        )}
         <LogHeating
           instrument={instrument}
           ambientC={heatings[0]?.body.ambientC ?? instrument.character.ambientC}
@@ -242,7 +259,7 @@ function Fit({ learned, control }: { learned: DialLearned; control: string }) {
       <dl className="figures mt-1">
         <Figure
           name="Left alone it ends at"
-          why={`P = ${fixed(model.ambientC, 0)} + gain · setting^exponent`}
+          why={`room + gain · setting^exponent; gain ± ${fixed(2 * standardErrors.gain, 2)}, exponent ± ${fixed(2 * standardErrors.exponent, 3)}`}
         >
           {fixed(model.gain, 2)} ± {fixed(2 * standardErrors.gain, 2)} · d
           <sup>{fixed(model.exponent, 3)}</sup>

@@ -121,6 +121,16 @@ function Now({ instrument }: { instrument: Instrument }) {
         >
           {thermometer.lowC} to {thermometer.highC} °C
         </Figure>
+        <Figure
+          name="Lags"
+          why={
+            instrument.simulated
+              ? 'of the sample, of the thermometer'
+              : 'of the sample, of the thermometer; typical values'
+          }
+        >
+          {character.sampleLagMin}, {character.probeLagMin} min
+        </Figure>
         {instrument.highRangeAboveC !== null && (
           <Figure name="High range" why="a switch has to be set above this">
             {instrument.highRangeAboveC} °C

@@ -27,6 +27,7 @@ import { strike, useNotebook, write } from '../../state/notebook'
 import { compute } from '../../workers/compute'
 import { useComputed } from '../../workers/useComputed'
 import { NewSample } from '../melt/NewSample'
+import { PackingTrouble } from '../melt/PackingTrouble'
 import { SlotCard } from './SlotCard'
 
 /** Tubes packed and waiting, and in which runs and order they are done soonest. */
@@ -223,6 +224,7 @@ function PackTube() {
         </p>
       )}
       <NewSample samples={samples} onNamed={setSample} />
+      <PackingTrouble />
       {fillMm > 0 && fillMm <= 14 && (
         <FillGauge
           fillMm={fillMm}

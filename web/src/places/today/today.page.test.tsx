@@ -1,0 +1,52 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals'
+import { act, cleanup, screen, within } from '@testing-library/react'
+import { meltsOf, type Bodies, type MeltId } from '@ivory-crystal/core'
+import { NOTEBOOK, openDemo, showAt, useNotebook } from '../../testing/opened'
+
+const { Today } = await import('./Today')
+const { newSubject, write } = await import('../../state/notebook')
+
+beforeEach(() => openDemo())
+afterEach(cleanup)
+
+test('a melt of the rack that belongs to no prep stands on Today until it is over', () => {
+  showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+  expect(screen.queryByRole('heading', { name: 'Melts of the rack' })).toBeNull()
+  const [melt] = meltsOf(useNotebook.getState().view)
+  const id = newSubject<MeltId>()
+  act(() => {
+    write({
+      kind: 'melt planned',
+      subject: id,
+      body: { ...(melt?.planned.body as Bodies['melt planned']), prep: null },
+    })
+  })
+  const melts = within(screen.getByRole('region', { name: 'Melts of the rack' }))
+  const link = melts.getByRole('link', { name: 'Crude benzil, Benzil' })
+  expect(link.getAttribute('href')).toBe(`/n/${NOTEBOOK}/melts/${id}`)
+  melts.getByText('planned, programmable block')
+  act(() => {
+    write({
+      kind: 'melt detected',
+      subject: id,
+      body: {
+        run: null,
+        slot: 1,
+        onsetC: 94,
+        clearC: 95,
+        shares: null,
+        decimals: 1,
+        light: [],
+        rateCPerMin: 1,
+      },
+    })
+  })
+  expect(screen.queryByRole('heading', { name: 'Melts of the rack' })).toBeNull()
+})
+
+test('what is next in each open prep, and what is finished', () => {
+  showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+  const open = within(screen.getByRole('region', { name: 'Open preps' }))
+  open.getByText(/at Collect; \d of 8 stations done/)
+  within(screen.getByRole('region', { name: 'Finished preps' })).getByText(/consistent with pure, signed/)
+})
