@@ -3,30 +3,24 @@ import { existsSync } from 'node:fs'
 import { build } from './build-parts.mjs'
 import { bin, install, main, node, run, say, step } from './run.mjs'
 
+const SOURCES = ['core/src', 'server/src', 'web/src']
 const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
 
 main(async () => {
   await install()
   await chromium()
-  await step('Types, lint and format …', () =>
+  // Two at a time: what reads types beside what reads text.
+  await step('Types, import rules, unused code, lint and format …', () =>
     Promise.all([
-      bin('typescript', '-p', 'core/tsconfig.json').then(() => bin('typescript', '-p', 'tsconfig.json')),
+      bin('typescript', '-p', 'core/tsconfig.json')
+        .then(() => bin('typescript', '-p', 'tsconfig.json'))
+        .then(() => bin('dependency-cruiser', '--config', '.dependency-cruiser.cjs', ...SOURCES))
+        .then(() => bin('knip')),
       bin('eslint', '.', '--max-warnings', '0').then(() =>
         bin('prettier', '--check', '.', '--log-level', 'warn'),
       ),
     ]),
   )
-  await step('Import rules and unused code …', async () => {
-    await bin(
-      'dependency-cruiser',
-      '--config',
-      '.dependency-cruiser.cjs',
-      'core/src',
-      'server/src',
-      'web/src',
-    )
-    await bin('knip')
-  })
   await build()
   await step('Unit tests …', () =>
     node('--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'),

@@ -484,7 +484,8 @@ async function describeRun(
       ? { seed, character: instrument.character, tubes: simulatedTubes(view, planned.body, seed) }
       : null,
     blockC: stateOf(stand, clock).blockC,
-    recorded: instrument.character.readBy === 'probe',
+    // What a bridge hears is on record whatever it reads; a simulated glass thermometer is read by eye.
+    recorded: !instrument.simulated || instrument.character.readBy === 'probe',
   }
   return { body, planned: planned.body }
 }

@@ -19,6 +19,9 @@ import { runSeconds } from './useRun'
 /** The thermometer wants to be read about this often, s. */
 const READ_EVERY_S = 60
 
+/** A press whose reading has not been typed after this long gets none: too much has happened since, s. */
+const MARK_WAITS_S = 120
+
 /** A thermometer read by eye: each reading typed, those for a mark taken back to its press. */
 export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean }) {
   useNow()
@@ -28,14 +31,17 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
   const [doubted, setDoubted] = useState<Reading | null>(null)
   const field = useRef<HTMLDivElement>(null)
   const nowS = runSeconds(melt)
-  const waiting = melt.marks.find((mark) => mark.temperature === null)
+  const waiting = melt.marks.find(
+    ({ temperature, entry }) => temperature === null && nowS - entry.body.pressedAtS <= MARK_WAITS_S,
+  )
   const lastS = melt.run ? readingsOf(view, melt.id, melt.run.id).lastSample : 0
   const isDue = nowS - lastS >= READ_EVERY_S
   const wants = waiting !== undefined || isDue
+  const wanted = waiting?.entry.id
   useEffect(() => {
-    // A mark without its temperature brings the cursor to the field, so that the number follows the press.
-    if (waiting) field.current?.querySelector('input')?.focus()
-  }, [waiting])
+    // A mark without its temperature brings the cursor to the field once, so that the number follows the press.
+    if (wanted) field.current?.querySelector('input')?.focus()
+  }, [wanted])
   useEffect(() => {
     // Rings once each time the thermometer falls due; sound is outside React.
     if (isDue && !muted) sound('read')

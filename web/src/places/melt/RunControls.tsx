@@ -41,8 +41,12 @@ export function RunControls({
   return (
     <div className="my-3">
       <div className="row-of align-items-center">
-        {control === 'program' && !run.byHand ? (
-          <ProgramCommand melt={melt} run={run} />
+        {control === 'program' ? (
+          run.byHand ? (
+            <ProgramByHand melt={melt} run={run} />
+          ) : (
+            <ProgramCommand melt={melt} run={run} />
+          )
         ) : (
           <DialCommand melt={melt} run={run} nowC={nowC} control={control} />
         )}
@@ -124,6 +128,21 @@ function ProgramCommand({ melt, run }: { melt: MeltFacts; run: Run }) {
         </Button>
       )}
       {said !== '' && <span className="quiet">{said}</span>}
+    </>
+  )
+}
+
+/** What to set on an instrument nobody here can command. */
+function ProgramByHand({ melt, run }: { melt: MeltFacts; run: Run }) {
+  const { window } = melt.planned.body
+  const hasTubes = melt.run?.commands.some(({ body }) => body.command.kind === 'tubes in') === true
+  return (
+    <>
+      {!hasTubes && <TubesIn run={run} />}
+      <span className="quiet">
+        Set on the instrument: start {fixed(window.startC, 1)} °C, {fixed(window.rateCPerMin, 1)} °C/min, stop{' '}
+        {fixed(window.stopC, 1)} °C.
+      </span>
     </>
   )
 }

@@ -294,6 +294,38 @@ describe('a thermometer read by eye', () => {
       { lastProbe: null, from: 'key', slot: 2 },
     ])
   })
+  test('a moment that comes while a number is being typed is not lost to the field', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    pass(60)
+    await type(user, '88.0')
+    act(() => {
+      fireEvent.keyDown(document.body, { key: 's' })
+    })
+    const field = screen.getByRole('textbox', { name: 'read off the thermometer, °C' })
+    expect(document.activeElement).toBe(field)
+    pass(20)
+    await user.type(field, '95x')
+    expect(field).toHaveProperty('value', '95')
+    expect(written('mark made').map(({ body }) => (body as Bodies['mark made']).moment)).toEqual([
+      'first liquid',
+      'all liquid',
+    ])
+  })
+  test('a press nobody read for two minutes gets no reading that is not its own', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    pass(60)
+    await type(user, '88.0')
+    act(() => {
+      fireEvent.keyDown(document.body, { key: 's' })
+    })
+    pass(180)
+    await type(user, '95.0')
+    expect(
+      written('temperature typed').map(({ body }) => (body as Bodies['temperature typed']).mark),
+    ).toEqual([null, null])
+  })
   test('a reading far from where the heating should be is asked about, and kept when it is so', async () => {
     const { user, pass } = await ownRun()
     await user.click(press('Start, its thermometer is read by eye'))

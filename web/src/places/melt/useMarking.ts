@@ -36,8 +36,9 @@ export function useMarking(melt: MeltFacts): Marking {
   useEffect(() => {
     // The pad's keys are heard anywhere on the page while a melt is watched.
     const hear = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
       const key = padKey(event.key)
+      if (isTyping(event) && !(key && takesNumbers(event))) return
       if (key) press(key.slot, key.moment)
       else if (event.key === 'Backspace') strikeLast()
       else if (event.key.toLowerCase() === 'm') setMuted((now) => !now)
@@ -56,6 +57,11 @@ export function useMarking(melt: MeltFacts): Marking {
     [melt.id],
   )
   return { press, strikeLast, nameSign, muted, setMuted, said }
+}
+
+/** A letter typed into a field of numbers is none of it: the moment must not be lost to the cursor standing there. */
+function takesNumbers({ target }: KeyboardEvent): boolean {
+  return target instanceof HTMLInputElement && target.inputMode === 'decimal'
 }
 
 /** Writes the mark, or says why not. */

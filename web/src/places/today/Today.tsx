@@ -7,13 +7,13 @@ import { useNow } from '../../state/now'
 
 /** What is open, what is next, which clocks run. */
 export function Today() {
-  const { view, notebook, notebooks, readings } = useNotebook()
+  const { view, notebook, notebooks, readings, shelf } = useNotebook()
   const now = useNow()
   const base = `/n/${notebook ?? ''}`
   const preps = prepsOf(view)
   const open = preps.filter((prep) => nextStep(view, prep.id, now) !== null)
   const running = Object.entries(readings).flatMap(([instrument, heard]) =>
-    heard ? [{ instrument, heard }] : [],
+    heard ? [{ instrument: shelf?.instruments.find(({ id }) => id === instrument), heard }] : [],
   )
   const melts = meltsOf(view).filter(
     ({ planned, run, detected }) =>
@@ -67,10 +67,17 @@ export function Today() {
         <section className="mt-4" aria-label="Running instruments">
           <h2>Running</h2>
           {running.map(({ instrument, heard }) => (
-            <p key={instrument} className="mt-2">
-              <b>{heard.reading ? `${heard.reading.probe.text} °C` : 'starting'}</b> on the{' '}
-              {instrument.replaceAll('-', ' ')} <span className="simulated">simulated</span>{' '}
-              <Link to={`${base}/instruments`}>See it</Link>
+            <p key={heard.id} className="mt-2">
+              <b>
+                {instrument?.character.readBy === 'eye'
+                  ? 'By eye'
+                  : heard.reading
+                    ? `${heard.reading.probe.text} °C`
+                    : 'starting'}
+              </b>{' '}
+              on the {instrument?.name.toLowerCase() ?? 'instrument'}{' '}
+              {instrument?.simulated && <span className="simulated">simulated</span>}{' '}
+              <Link to={`${base}/melts/${heard.melt}`}>See it</Link>
             </p>
           ))}
         </section>
