@@ -151,10 +151,16 @@ export { flaskForML } from './solubility/glassware'
 export { isTooFast, minutesToWindow } from './heating/watching'
 export { modelledC } from './heating/dial'
 export { TYPICAL_LAGS } from './heating/compareSchools'
+export { wideningByFillC } from './heating/observedRange'
 export type { FittedBlockModel } from './heating/fitBlockModel'
 export type { LightSample } from './heating/detectMelt'
 export { costOfRuns } from './scheduling/planTubeRuns'
-export { interpolationErrorC, lineErrorC, type CalibrationPoint } from './thermometer/correctReading'
+export {
+  correctBy,
+  interpolationErrorC,
+  lineErrorC,
+  type CalibrationPoint,
+} from './thermometer/correctReading'
 export { THREAD_EXPANSION } from './thermometer/emergentStem'
 export { readingDoubt } from './thermometer/atTheEvent'
 export {

@@ -9,6 +9,7 @@ import {
   DETECTING_BLOCK,
   detectMelt,
   type LightSample,
+  wideningByFillC,
 } from '../index'
 
 /** Light that rises evenly between two temperatures, with a little scatter. */
@@ -73,6 +74,13 @@ describe('a melt off its light', () => {
     expect(Math.abs(onsetC - 95.3)).toBeLessThan(0.5)
     expect(clearC - onsetC).toBeLessThan(1)
   })
+})
+
+test('a filling widens the range by what it takes longer to melt through, at the rate', () => {
+  // 8 mm: 0.12 min for each of six more, at 2 °C/min.
+  expect(wideningByFillC({ fillMm: 8, grain: 'fine' }, 2, 2)).toBeCloseTo(1.44, 9)
+  expect(wideningByFillC({ fillMm: 2, grain: 'coarse' }, 2, 1)).toBeCloseTo(0.3, 9)
+  expect(wideningByFillC({ fillMm: 2, grain: 'fine' }, 4, 1)).toBeLessThan(0)
 })
 
 describe('what a school costs', () => {

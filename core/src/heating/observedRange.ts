@@ -16,6 +16,17 @@ export function meltMin(packing: Packing): number {
 }
 
 /**
+ * How much wider a filling makes the range than a fine powder of the wished height would, °C; below 0 narrower.
+ *
+ * @param rateCPerMin °C/min while it melts
+ * @throws ImpossibleInput on a fill not above 0 mm
+ * @example wideningByFillC({ fillMm: 8, grain: 'fine' }, 2, 1) // 0.72
+ */
+export function wideningByFillC(packing: Packing, wishedMm: number, rateCPerMin: number): number {
+  return (meltMin(packing) - meltMin({ fillMm: wishedMm, grain: 'fine' })) * rateCPerMin
+}
+
+/**
  * The range an instrument shows for a true range, at a heating rate. Both ends move by
  * rate·(sampleLag − probeLag); the top by rate·meltMin more.
  *

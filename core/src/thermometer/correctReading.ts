@@ -1,3 +1,4 @@
+import type { Calibration } from '../contract'
 import { ImpossibleInput, requireTemperature } from '../problems'
 
 /** What a thermometer read, and what was true, °C: the midpoint observed against the midpoint of the literature. */
@@ -111,6 +112,29 @@ export function lineErrorC(points: readonly CalibrationPoint[], readingC: number
   const mean = points.reduce((sum, [readC]) => sum + readC, 0) / points.length
   const spread = points.reduce((sum, [readC]) => sum + (readC - mean) ** 2, 0)
   return residualSdC * Math.sqrt(1 + 1 / points.length + (readingC - mean) ** 2 / spread)
+}
+
+/**
+ * A reading corrected as its calibration says: between its points, or by the straight line through them.
+ *
+ * @returns °C, what was added, how sure that is, and whether the reading lies beyond the points
+ * @throws ImpossibleInput on a line through fewer than three points
+ * @example correctBy({ method: 'between the points', points: [[92, 93]], errorC: null, heating: null }, 92).temperatureC // 93
+ */
+export function correctBy(
+  { method, points, errorC }: Calibration,
+  readingC: number,
+): { temperatureC: number; correctionC: number; extrapolated: boolean; errorC: number | null } {
+  const between = correctReading(points, readingC)
+  if (method === 'between the points') return { ...between, errorC }
+  const { slope, interceptC } = calibrationLine(points)
+  const temperatureC = interceptC + slope * readingC
+  return {
+    temperatureC,
+    correctionC: temperatureC - readingC,
+    extrapolated: between.extrapolated,
+    errorC: lineErrorC(points, readingC),
+  }
 }
 
 function lineThrough(points: readonly CalibrationPoint[]): { slope: number; interceptC: number } {

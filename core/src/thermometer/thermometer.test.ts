@@ -5,6 +5,7 @@ import type { CalibrationPoint } from '../index'
 import {
   atTheEvent,
   calibrationLine,
+  correctBy,
   correctReading,
   emergentStemCorrectionC,
   interpolationErrorC,
@@ -92,6 +93,21 @@ describe('a straight line through it', () => {
   test('two points are too few for a line with an error, and for an interpolation left out', () => {
     expect(() => calibrationLine(exact.slice(0, 2))).toThrow('three calibration points')
     expect(interpolationErrorC(exact.slice(0, 2))).toBeNull()
+  })
+})
+
+describe('a reading corrected as its calibration says', () => {
+  const calibration = { points, errorC: 0.4, heating: null }
+  test('between the points it is the interpolation, with the error told of it', () => {
+    const told = correctBy({ ...calibration, method: 'between the points' }, 95.3)
+    expect(told).toEqual({ ...correctReading(points, 95.3), errorC: 0.4 })
+  })
+  test('by the line it is on the line, with the error of the line there', () => {
+    const { slope, interceptC } = calibrationLine(points)
+    const told = correctBy({ ...calibration, method: 'straight line' }, 250)
+    expect(told.temperatureC).toBeCloseTo(interceptC + 250 * slope, 9)
+    expect(told.correctionC).toBeCloseTo(told.temperatureC - 250, 9)
+    expect(told).toMatchObject({ extrapolated: true, errorC: lineErrorC(points, 250) })
   })
 })
 

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
-import { attempt, calibrationLine, correctReading, lineErrorC, type Calibration } from '@ivory-crystal/core'
+import { correctBy, type Calibration } from '@ivory-crystal/core'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 
 const POINTS = 60
@@ -8,18 +8,15 @@ const POINTS = 60
 /** What to add against what is read, with the band of its error; beyond the standards it is carried on flat. */
 export function CalibrationChart({ calibration }: { calibration: Calibration }) {
   const dark = isDark()
-  const { points, method, errorC } = calibration
+  const { points } = calibration
   const reads = points.map(([readC]) => readC)
   const fromC = Math.floor((Math.min(...reads) - 10) / 20) * 20
   const toC = Math.ceil((Math.max(...reads) + 10) / 20) * 20
   const { curve, low, high } = useMemo(() => {
-    const line = method === 'straight line' ? attempt(() => calibrationLine(points)) : null
     const at = Array.from({ length: POINTS + 1 }, (_, i) => fromC + ((toC - fromC) * i) / POINTS)
     const told = at.map((readC) => {
-      const correctionC = line?.ok
-        ? line.value.interceptC + (line.value.slope - 1) * readC
-        : correctReading(points, readC).correctionC
-      return { readC, correctionC, bandC: line?.ok ? lineErrorC(points, readC) : (errorC ?? 0) }
+      const { correctionC, errorC } = correctBy(calibration, readC)
+      return { readC, correctionC, bandC: errorC ?? 0 }
     })
     const series = (of: (one: (typeof told)[number]) => number) =>
       told.map((one) => ({ x: one.readC, y: Number(of(one).toFixed(3)) }))
@@ -28,7 +25,7 @@ export function CalibrationChart({ calibration }: { calibration: Calibration }) 
       low: series((one) => one.correctionC - one.bandC),
       high: series((one) => one.correctionC + one.bandC),
     }
-  }, [points, method, errorC, fromC, toC])
+  }, [calibration, fromC, toC])
   const options = useMemo<ApexOptions>(() => {
     const css = themeColour
     return {

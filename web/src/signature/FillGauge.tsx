@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { meltMin, type Grain } from '@ivory-crystal/core'
+import { wideningByFillC, type Grain } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 
 const KEY = 'ivory-crystal pixels per mm'
@@ -32,8 +32,7 @@ export function FillGauge({
   const [measuring, setMeasuring] = useState(false)
   const scale = pxPerMm ?? NOMINAL_PX_PER_MM
   const shown = Math.min(SHOWN_MM, Math.max(0, fillMm))
-  const usual = meltMin({ fillMm: wished[0], grain: 'fine' })
-  const widerC = fillMm > 0 ? (meltMin({ fillMm, grain }) - usual) * rateCPerMin : 0
+  const widerC = fillMm > 0 ? wideningByFillC({ fillMm, grain }, wished[0], rateCPerMin) : 0
   const width = 8 + BORE_MM * scale + 64
   return (
     <figure className="fill-gauge m-0" aria-label="Fill gauge, true to size">

@@ -39,12 +39,14 @@ import {
   liveRate,
   meltOf,
   meltRangesOf,
+  mendingSetting,
   modelledNow,
   nextId,
   nextTurn,
   planMelt,
   prepsOf,
   rangesOf,
+  rateCPerMin,
   repeatsOf,
   samplesNamed,
   SCHOOLS,
@@ -484,6 +486,13 @@ describe('the dial while it runs', () => {
   test('no turn is left when all were made', () => {
     const all = dialTurnsOf(at([])).map(({ dial, atMin }) => turn(dial, Math.round(atMin * 60)))
     expect(nextTurn(at(all), 100, 2000, 1)).toBeNull()
+  })
+  test('the setting that mends too fast a rate is one of the dial’s, and not too fast itself', () => {
+    const model = plan.heating.by === 'dial' ? plan.heating.input.model : null
+    const setting = mendingSetting(at([]), 95) ?? NaN
+    expect(Math.abs(setting / 0.25 - Math.round(setting / 0.25))).toBeLessThan(1e-9)
+    expect(rateCPerMin(model as never, setting, 95)).toBeLessThanOrEqual(1)
+    expect(rateCPerMin(model as never, setting + 0.25, 95)).toBeGreaterThan(1)
   })
   test('where the block should be follows the turns really made', () => {
     const model = plan.heating.by === 'dial' ? plan.heating.input.model : null

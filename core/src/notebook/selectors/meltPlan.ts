@@ -8,7 +8,7 @@ import type {
   Result,
   SampleId,
 } from '../../contract'
-import { modelledC } from '../../heating/dial'
+import { dialForRate, modelledC } from '../../heating/dial'
 import { planDial } from '../../heating/planDial'
 import { LOOK_BEFORE_C, planRamp, ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/planRamp'
 import { rateOf } from '../../heating/rateOf'
@@ -282,6 +282,15 @@ export function nextTurn(
   const byTemperature =
     nowC >= turn.atC ? 0 : rateCPerMin && rateCPerMin > 0.05 ? (turn.atC - nowC) / rateCPerMin : byPlan
   return { ...turn, dueInMin: Math.max(0, byTemperature) }
+}
+
+/** The setting that brings the rate back to what is wanted, by the learned dial; null where none was learned. */
+export function mendingSetting(melt: MeltFacts, nowC: number): number | null {
+  const { heating, conventions } = melt.planned.body
+  if (heating.by !== 'dial') return null
+  const { model, dialStep } = heating.input
+  const wanted = dialForRate(model, Math.max(nowC, model.ambientC), conventions.meltRate.target)
+  return Math.floor(wanted / dialStep + 1e-9) * dialStep
 }
 
 /** Where the block should be by the learned dial and the turns made so far, °C; null when nobody can say. */

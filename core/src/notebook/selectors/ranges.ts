@@ -9,7 +9,7 @@ import type {
   Reading,
   SampleId,
 } from '../../contract'
-import { calibrationLine, correctReading } from '../../thermometer/correctReading'
+import { correctBy } from '../../thermometer/correctReading'
 import { linesOf, type View } from '../fold'
 import type { SampleRole } from '../sample-named/kind'
 import { markOf, meltsOf, rateBetween, readingsOf, type Mark, type MeltFacts } from './melt'
@@ -136,15 +136,7 @@ function readAs(value: number, decimals: number): Reading {
 
 /** Both ends corrected, by interpolation or by the straight line, as the calibration says. */
 export function correctedRange(calibration: Calibration, onset: Reading, clear: Reading): CorrectedRange {
-  const { points, method } = calibration
-  const line = method === 'straight line' ? calibrationLine(points) : null
-  const correct = (readC: number) => {
-    const between = correctReading(points, readC)
-    if (!line) return between
-    const temperatureC = line.interceptC + line.slope * readC
-    return { temperatureC, correctionC: temperatureC - readC, extrapolated: between.extrapolated }
-  }
-  const [low, high] = [correct(onset.value), correct(clear.value)]
+  const [low, high] = [correctBy(calibration, onset.value), correctBy(calibration, clear.value)]
   return {
     onsetC: low.temperatureC,
     clearC: high.temperatureC,

@@ -291,6 +291,11 @@ function Runs({
           </Button>
         )}
       </p>
+      {cost.ok && cost.value.timeline.some(({ phase }) => phase === 'cool') && (
+        <p className="quiet mb-1">
+          Where a block has to cool first, no tube goes in before it is below the start of its window.
+        </p>
+      )}
       <ol className="plain-list">
         {runs.map((run, i) => (
           <li key={run.join(' ')} className="mb-2">

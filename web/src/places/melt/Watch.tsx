@@ -2,10 +2,10 @@ import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   correctedRange,
-  dialForRate,
   estimatedNow,
   isTooFast,
   liveRate,
+  mendingSetting,
   minutesToWindow,
   nextTurn,
   plannedCurve,
@@ -251,14 +251,11 @@ function isSettled(melt: MeltFacts): boolean {
 
 /** Said while it can still be mended. */
 function tooFast(melt: MeltFacts, nowC: number, rate: number): string {
-  const { heating, conventions } = melt.planned.body
   const said = `${fixed(rate, 1)} °C/min is too fast in the window`
-  if (heating.by === 'ramp')
-    return `${said}; the range will read wide and late. Let it settle, or repeat slower.`
-  if (heating.by === 'hand') return `${said}: turn it down now.`
-  const { dialStep, model } = heating.input
-  const wanted = dialForRate(model, nowC, conventions.meltRate.target)
-  return `${said}: turn down to ${fixed(Math.floor(wanted / dialStep) * dialStep, 2)} now.`
+  const setting = mendingSetting(melt, nowC)
+  if (setting !== null) return `${said}: turn down to ${fixed(setting, 2)} now.`
+  if (melt.planned.body.heating.by === 'hand') return `${said}: turn it down now.`
+  return `${said}; the range will read wide and late. Let it settle, or repeat slower.`
 }
 
 function Curve({ melt }: { melt: MeltFacts }) {
