@@ -40,6 +40,7 @@ interface Pen {
   readonly minutesAgo: (minutes: number) => number
   readonly prep: PrepId
   readonly crude: SampleId
+  readonly authentic: SampleId
   readonly benzil: Compound
   readonly compound: (id: string) => Compound
 }
@@ -50,14 +51,13 @@ const DETECTING = 'detecting-block' as InstrumentId
 
 /** The bench's instruments as a few lab days leave them: a dial learned, a thermometer calibrated, two melts of the authentic sample. */
 export function writeInstruments(pen: Pen): void {
-  const { write, subject, minutesAgo, benzil } = pen
+  const { write, minutesAgo, benzil, authentic } = pen
   write('rules taken', BENCH, minutesAgo(83), { conventions: DEFAULT_HOUSE_RULES })
   learnTheDial(pen)
   calibrate(pen)
   const done = write('turn taken', DIAL, minutesAgo(74), { who: 'bench 5', slots: 2 }, 'bench 5')
   write('turn ended', DIAL, minutesAgo(60), { turn: done, glassCleared: true, switchedOff: false }, 'bench 5')
   write('turn taken', DIAL, minutesAgo(58), { who: 'bench 3', slots: 1 }, 'bench 3')
-  const authentic = subject<SampleId>(21)
   write('sample named', authentic, minutesAgo(73), {
     prep: null,
     role: 'authentic',

@@ -50,12 +50,14 @@ import {
   type Reading,
   type RunId,
   type SampleId,
+  type SimulatedSample,
   type SolubilityPoint,
   type SolubilityRow,
   type Solvent,
   type SubjectId,
 } from '../core/src/index'
 import { writeInstruments } from './golden-instruments'
+import { writeUnknowns } from './golden-unknowns'
 
 const NOW = Date.UTC(2026, 10, 24, 14, 0)
 const LEDGER = '0a5a1c7e-0000-4000-8000-000000000001' as LedgerId
@@ -329,7 +331,27 @@ write('weighed', benzilProduct, minutesAgo(160), {
   readabilityG: 0.0001,
   from: 'typed',
 })
-melt(subject<MeltId>(4), minutesAgo(150))
+meltOfBenzil()
+function meltOfBenzil(): void {
+  const prep = prepOf(fold(entries), benzilPrep)
+  const plan = prep?.plan?.body
+  if (!prep || !plan) throw new Error('no plan')
+  const seed = 20261124
+  const contents = (role: 'crude' | 'product') => simulatedContents(plan, benzil, role, seed)
+  melt({
+    id: subject<MeltId>(4),
+    run: subject<MeltId>(5) as string as RunId,
+    at: minutesAgo(150),
+    prep: benzilPrep,
+    tubes: [
+      { sample: benzilCrude, label: 'Crude benzil', contents: contents('crude') },
+      { sample: benzilProduct, label: 'Benzil', contents: contents('product') },
+    ],
+    firstLiquidFromC: eutectic(fusionOf(benzil), fusionOf(compound('benzoin'))).temperatureC,
+    seed,
+    restsOn: [prep.opened.id],
+  })
+}
 const judged = judgementOf(fold(entries), benzilPrep)
 if (!judged.ok) throw new Error(judged.problem.sentence)
 write('verdict signed', benzilPrep, minutesAgo(95), {
@@ -359,10 +381,26 @@ write('explained', benzilPrep, minutesAgo(84), {
   text: 'Most of the loss is benzoin that was meant to stay in the liquor. A rim of crystals stayed on the paper.',
 })
 
-function melt(id: MeltId, at: number): void {
-  const prep = prepOf(fold(entries), benzilPrep)
-  const plan = prep?.plan?.body
-  if (!prep || !plan) throw new Error('no plan')
+interface GoldenTube {
+  readonly sample: SampleId
+  readonly label: string
+  readonly contents: SimulatedSample
+  /** Kept out of the ledger: an unknown with a sealed answer, or a mixture with one. */
+  readonly isSealed?: boolean
+}
+interface GoldenMelt {
+  readonly id: MeltId
+  readonly run: RunId
+  readonly at: number
+  readonly prep: PrepId | null
+  readonly tubes: readonly GoldenTube[]
+  readonly firstLiquidFromC?: number
+  readonly seed: number
+  readonly restsOn: readonly EntryId[]
+}
+
+/** A careful run about benzil's melting point on the simulated programmable block, watched to the end. */
+function melt({ id, run, at, prep, tubes: packed, firstLiquidFromC, seed, restsOn }: GoldenMelt): void {
   const apparatus = { ...PROGRAMMABLE_BLOCK, blockC: PROGRAMMABLE_BLOCK.ambientC }
   const input = {
     apparatus: {
@@ -376,16 +414,14 @@ function melt(id: MeltId, at: number): void {
     conventions: DEFAULT_HOUSE_RULES,
     expectedLowC: benzil.meltLowC,
     expectedHighC: benzil.meltHighC,
-    firstLiquidFromC: eutectic(fusionOf(benzil), fusionOf(compound('benzoin'))).temperatureC,
+    ...(firstLiquidFromC === undefined ? {} : { firstLiquidFromC }),
   }
   const ramp = planRamp(input)
+  const packing = { fillMm: 2, grain: 'fine' } as const
   write('melt planned', id, at, {
-    prep: benzilPrep,
+    prep,
     instrument: INSTRUMENT,
-    tubes: [
-      { slot: 1, sample: benzilCrude, label: 'Crude benzil', fillMm: 2, grain: 'fine' },
-      { slot: 2, sample: benzilProduct, label: 'Benzil', fillMm: 2, grain: 'fine' },
-    ],
+    tubes: packed.map(({ sample, label }, i) => ({ slot: i + 1, sample, label, ...packing })),
     literature: { lowC: benzil.meltLowC, highC: benzil.meltHighC, source: benzil.source },
     instrumentName: 'Programmable block',
     purpose: 'careful',
@@ -401,16 +437,9 @@ function melt(id: MeltId, at: number): void {
     calibration: null,
     conventions: DEFAULT_HOUSE_RULES,
     coreVersion: CORE_VERSION,
-    restsOn: [prep.opened.id],
+    restsOn,
   })
-  const seed = 20261124
-  const contents = (role: 'crude' | 'product') => simulatedContents(plan, benzil, role, seed)
-  const packing = { fillMm: 2, grain: 'fine' } as const
-  const tubes = [
-    { slot: 1, sample: contents('crude'), packing },
-    { slot: 2, sample: contents('product'), packing },
-  ]
-  const run = subject<MeltId>(5) as string as RunId
+  const tubes = packed.map(({ contents }, i) => ({ slot: i + 1, sample: contents, packing }))
   const start = at + 60_000
   write(
     'run started',
@@ -420,7 +449,11 @@ function melt(id: MeltId, at: number): void {
       run,
       instrument: INSTRUMENT,
       feed: 'simulated',
-      simulation: { seed, character: PROGRAMMABLE_BLOCK, tubes },
+      simulation: {
+        seed,
+        character: PROGRAMMABLE_BLOCK,
+        tubes: tubes.map((tube, i) => ({ ...tube, sample: packed[i]?.isSealed ? null : tube.sample })),
+      },
       blockC: 22,
       recorded: true,
     },
@@ -493,7 +526,7 @@ function melt(id: MeltId, at: number): void {
   command({ kind: 'preheat', toC: ramp.startC })
   watch(270)
   command({ kind: 'tubes in' })
-  for (const slot of [1, 2])
+  for (const { slot } of tubes)
     write('tube noted', id, start + state.sample * 1000, { run, slot, note: 'put in', atS: state.sample })
   watch(60)
   command({ kind: 'ramp', toC: ramp.stopC, rateCPerMin: ramp.rateCPerMin })
@@ -503,8 +536,10 @@ function melt(id: MeltId, at: number): void {
   write('run ended', id, start + state.sample * 1000, { run, atS: state.sample }, 'recorder')
 }
 
+const authenticBenzil = subject<SampleId>(21)
 writeInstruments({
   write,
+  authentic: authenticBenzil,
   subject,
   reading,
   minutesAgo,
@@ -513,6 +548,8 @@ writeInstruments({
   benzil,
   compound,
 })
+
+const sealed = writeUnknowns({ write, subject, reading, minutesAgo, compound, melt, view: () => fold(entries) })
 
 // ── adipic acid in a centrifuge tube, spinning ──────────────────────────────────────────────────
 const adipicPrep = subject<PrepId>(11)
@@ -618,6 +655,7 @@ const file = {
     ...rows('benzoin', BENZOIN_POINTS),
     ...OTHER_SOLVENTS.flatMap(([id, solventId, points]) => rows(id, points, solventId)),
   ],
+  sealed,
   entries,
 }
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')

@@ -35,10 +35,11 @@ export type PrepId = Id<'prep'>
 export type MeltId = Id<'melt'>
 export type SampleId = Id<'sample'>
 export type UnknownId = Id<'unknown'>
+export type PlateId = Id<'plate'>
 export type RunId = Id<'run'>
 /** Instruments carry the bench's own short name for them, e.g. `programmable-block`. */
 export type InstrumentId = Id<'instrument'>
-export type SubjectId = PrepId | MeltId | SampleId | UnknownId | InstrumentId
+export type SubjectId = PrepId | MeltId | SampleId | UnknownId | PlateId | InstrumentId
 /** Milliseconds since 1970 UTC, on the writer's clock. */
 export type EpochMs = number
 
@@ -81,6 +82,12 @@ export const PROBLEM_CODES = [
   'too-many-tubes',
   'no-transition',
   'unknown-command',
+  'candidate-twice',
+  'no-candidates',
+  'bad-options',
+  'bad-distance',
+  'spot-above-front',
+  'not-signed',
 ] as const
 export type ProblemCode = (typeof PROBLEM_CODES)[number]
 
@@ -594,6 +601,17 @@ export const FINDING_CODES = [
   'agrees-with-authentic',
   'differs-from-authentic',
   'impurity-at-most',
+  'impurity-estimate',
+  'possible-eutectic',
+  'thermometer-explains',
+  'mixed-same',
+  'mixed-different',
+  'mixed-unclear',
+  'plate-agrees',
+  'plate-differs',
+  'plate-more-spots',
+  'plate-poor',
+  'repeats-scatter',
 ] as const
 export type FindingCode = (typeof FINDING_CODES)[number]
 export interface Finding {
@@ -614,6 +632,10 @@ export const ACTION_CODES = [
   'melt-beside-authentic',
   'hot-filter',
   'new-tube-fast-start',
+  'repeat-mixed-melt',
+  'find-what-it-is',
+  'plate',
+  'repeat',
 ] as const
 export type ActionCode = (typeof ACTION_CODES)[number]
 export interface Action {
@@ -635,6 +657,21 @@ export interface JudgeInput {
   readonly crude?: MeltingRange | undefined
   readonly authenticSameRun?: MeltingRange | undefined
   readonly impurity?: { readonly name: string; readonly fusion: Fusion } | undefined
+  /** How far a corrected reading may still be off by the calibration itself; null when that is not known. */
+  readonly thermometerErrorC?: Celsius | null | undefined
+  /** What a mixed melt with an authentic sample of the compound said. */
+  readonly mixed?: { readonly verdict: 'same' | 'different' | 'repeat'; readonly because: string } | undefined
+  /** What a thin-layer plate beside an authentic sample said. */
+  readonly plate?:
+    | {
+        readonly spots: number
+        readonly agrees: boolean | null
+        readonly isPoor: boolean
+        readonly sentence: string
+      }
+    | undefined
+  /** Several determinations: how far apart their ends are. */
+  readonly repeats?: { readonly count: number; readonly spreadC: Celsius } | undefined
 }
 export interface Judgement {
   readonly verdict: Verdict
@@ -778,7 +815,13 @@ export interface Science {
     product: Fusion,
     impurity: Fusion,
     crude: MeltingRange,
-    reading: { rateCPerMin: CelsiusPerMin; packing: Packing; readingErrorC: Celsius },
+    reading: {
+      rateCPerMin: CelsiusPerMin
+      fillMm: Millimetre
+      grain: Grain
+      calibration: JudgeInput['calibration']
+      readingErrorC: Celsius
+    },
   ): AssayFromRange | null
   massFractionFromMoleFraction(moleFractionA: Fraction, molarMassA: GPerMol, molarMassB: GPerMol): Fraction
   idealSolubility(fusion: Fusion, temperatureC: Celsius): Fraction
@@ -794,6 +837,18 @@ export interface Science {
   moleFractionFromMassFraction(massFractionA: Fraction, molarMassA: GPerMol, molarMassB: GPerMol): Fraction
   impurityFromClearPoint(fusion: Fusion, clearC: Celsius): Fraction
   compositionsFromClearPoint(a: Fusion, b: Fusion, clearC: Celsius): readonly CompositionAtClear[]
+  compositionFromRange(
+    main: Fusion,
+    other: Fusion,
+    slow: MeltingRange,
+    readingErrorC: Celsius,
+  ): {
+    moleFractionA: Fraction
+    low: Fraction
+    high: Fraction
+    predictedOnsetC: Celsius
+    doubt: string | null
+  } | null
   waldenFusionEnthalpy(meltingPointC: Celsius): KJPerMol
   phaseDiagram(a: Fusion, b: Fusion, count: number): PhaseDiagram
   plateauC(model: BlockModel, dial: number): Celsius
@@ -852,7 +907,7 @@ export interface Science {
   }[]
   mixedVerdict(
     input: { unknown: MeltingRange; reference: MeltingRange; mixture: MeltingRange },
-    conventions: Conventions,
+    conventions: Pick<Conventions, 'repeatWithinC'>,
   ): { verdict: 'same' | 'different' | 'repeat'; because: string }
   judgeRange(input: JudgeInput, conventions: Conventions): Judgement
   detectMelt(

@@ -1,5 +1,10 @@
 import { compareSchools } from './heating/compareSchools'
+import { retentionFactor } from './chromatography/retentionFactor'
 import { detectMelt } from './heating/detectMelt'
+import { mixedVerdict } from './identity/mixedVerdict'
+import { nextMixture } from './identity/nextMixture'
+import { rankCandidates } from './identity/rankCandidates'
+import { compositionFromRange } from './melting/compositionFromRange'
 import { coolDownMin, dialForRate, minutesToReach, plateauC, rateCPerMin } from './heating/dial'
 import { fitBlockModel } from './heating/fitBlockModel'
 import { planDial } from './heating/planDial'
@@ -90,6 +95,11 @@ export const science = {
   planTubeRuns,
   detectMelt,
   judgeRange,
+  compositionFromRange,
+  rankCandidates,
+  nextMixture,
+  mixedVerdict,
+  retentionFactor,
 } as const satisfies Partial<Science>
 
 export {
@@ -143,8 +153,30 @@ export {
   planTubeRuns,
   detectMelt,
   judgeRange,
+  compositionFromRange,
+  rankCandidates,
+  nextMixture,
+  mixedVerdict,
+  retentionFactor,
 }
 
+export { RANK_OPTIONS } from './identity/likelihood'
+export { whyNoMixture, type NextMixture } from './identity/nextMixture'
+export type { Ranked } from './identity/rankCandidates'
+export type { MixedVerdict } from './identity/mixedVerdict'
+export { whyHere, type WhyHere } from './identity/whyHere'
+export { poorEvidence, spotsAgree, type RetentionFactor } from './chromatography/retentionFactor'
+export {
+  LANE_KINDS,
+  readLanes,
+  readPlate,
+  type Lane,
+  type LaneKind,
+  type PlateOpinion,
+} from './chromatography/readPlate'
+export { determinations, type Determinations } from './repeats/determinations'
+export { assumedImpurity, type CompositionFromRange } from './melting/compositionFromRange'
+export { heatingShare, withoutHeating } from './heating/heatingShare'
 export { VISIBLE_LIQUID_FRACTION } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
 export { flaskForML } from './solubility/glassware'
@@ -223,6 +255,15 @@ export type { DialLearned } from './notebook/dial-learned/kind'
 export type { StandardRead } from './notebook/standard-read/kind'
 export { TUBE_NOTES, type TubeNote } from './notebook/tube-noted/kind'
 export { GIVE_UP_REASONS, type GiveUpReason } from './notebook/range-given-up/kind'
+export type { UnknownSigned } from './notebook/unknown-signed/kind'
+export {
+  SPOT_SHAPES,
+  VISUALIZED,
+  type PlateDeveloped,
+  type PlateLane,
+  type SpotShape,
+  type Visualized,
+} from './notebook/plate-developed/kind'
 export type { Weighed } from './notebook/weighed/kind'
 export * from './notebook/selectors/prep'
 export * from './notebook/selectors/melt'
@@ -244,6 +285,11 @@ export * from './notebook/selectors/learnDial'
 export * from './notebook/selectors/samples'
 export * from './notebook/selectors/repeats'
 export * from './notebook/selectors/rack'
+export * from './notebook/selectors/mixtures'
+export * from './notebook/selectors/unknowns'
+export * from './notebook/selectors/plates'
+export * from './notebook/selectors/pairs'
+export * from './notebook/selectors/classRanges'
 export { summaryOf } from './notebook/selectors/summary'
 
 export { advance, createBlock, type BlockState } from './simulator/block'
@@ -259,4 +305,10 @@ export {
 } from './simulator/characters'
 export { createBalance, passBalance, type BalanceState } from './simulator/balance'
 export { simulatedPan, type PanLoad } from './simulator/pan'
-export { simulatedContents, simulatedTube } from './simulator/contents'
+export {
+  holdsUnknown,
+  sealedContents,
+  simulatedContents,
+  simulatedTube,
+  type SealedContents,
+} from './simulator/contents'

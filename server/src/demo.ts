@@ -5,6 +5,8 @@ import { rebase, type NotebookId, type RawEntry, type SolubilityRow } from '@ivo
 import type { Clock } from './clock'
 import type { LedgerStore } from './ledger/store'
 import { GOLDEN } from './paths'
+import type { ShelfStore } from './shelf/shelf'
+import type { Sealed } from './unknowns/seals'
 
 export interface GoldenFile {
   /** The moment the demo takes place, as the lines' times are written. */
@@ -12,6 +14,8 @@ export interface GoldenFile {
   readonly title: string
   /** Sample data “measured at bench 7”; not reference values. */
   readonly solubilities: readonly SolubilityRow[]
+  /** Answers to the demo's unknowns, as the server keeps them. */
+  readonly sealed: readonly (Omit<Sealed, 'notebook'> & { readonly seal: string })[]
   readonly entries: readonly RawEntry[]
 }
 
@@ -30,4 +34,16 @@ export async function writeDemo(store: LedgerStore, golden: GoldenFile, clock: C
   )
   const refused = answers?.find((answer) => answer.outcome !== 'stored')
   if (refused) throw new Error(`The demo notebook does not fit this build: ${JSON.stringify(refused)}`)
+}
+
+/** Keeps the sealed answers of the demo's unknowns for the notebook they stand in. */
+export async function keepDemoAnswers(
+  shelf: ShelfStore,
+  store: LedgerStore,
+  golden: GoldenFile,
+): Promise<void> {
+  const notebook = (await store.notebooks()).find(({ title }) => title === golden.title)?.id
+  if (!notebook) return
+  for (const { seal, ...answer } of golden.sealed)
+    await shelf.keepSealed(seal, { notebook, ...answer } satisfies Sealed)
 }

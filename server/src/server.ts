@@ -6,7 +6,7 @@ import { Router } from 'express'
 import { pino } from 'pino'
 import { SYSTEM_CLOCK, type Clock } from './clock'
 import { openPglite, openPostgres, type Database } from './db/open'
-import { readGolden, writeDemo } from './demo'
+import { keepDemoAnswers, readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
 import { balanceRoutes, openBalance } from './instruments/balance'
@@ -22,6 +22,8 @@ import { openShelfJournal, type ShelfJournal } from './shelf/journal'
 import { shelfRoutes } from './shelf/routes'
 import { addOwnPoints, seedShelf } from './shelf/seed'
 import { openShelf } from './shelf/shelf'
+import { unknownRoutes } from './unknowns/routes'
+import { contentsFor } from './unknowns/seals'
 
 export interface ServerOptions {
   readonly folder: string
@@ -70,7 +72,14 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       await writeDemo(store, golden, clock)
     } else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
     const shelf = openShelf(db, await ownShelf(options, db, closing), clock)
-    const bench = await openBench(async () => (await shelf.read()).instruments, store, clock, options.byHand)
+    if (golden) await keepDemoAnswers(shelf, store, golden)
+    const bench = await openBench(
+      async () => (await shelf.read()).instruments,
+      store,
+      clock,
+      options.byHand,
+      (notebook, view) => contentsFor(shelf, notebook, view),
+    )
     closing.push(() => bench.close())
     const balance = openBalance(store, clock, options.byHand)
     closing.push(async () => {
@@ -78,7 +87,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     })
     const api = Router()
     api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), clock))
-    api.use(exchangeRoutes(store, clock), shelfRoutes(shelf))
+    api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store))
     api.use(instrumentRoutes(bench, clock, options.byHand), balanceRoutes(balance, options.byHand))
     api.get('/about', (_request, response) => {
       response.json({ ledger: store.ledger, demo: options.demo, byHand: options.byHand, now: clock.now() })

@@ -16,7 +16,10 @@ export function findingsFor(
     ...explanations(input, evidence, conventions),
     ...beforeAndAfter(input, evidence),
     ...impurity(input, evidence),
-    ...thermometer(input),
+    ...thermometer(input, evidence),
+    ...mixedMelt(input),
+    ...plateBeside(input),
+    ...scatter(input, conventions),
   ]
 }
 
@@ -96,12 +99,25 @@ function placeFindings(input: JudgeInput, evidence: Evidence): Finding[] {
       headline: `${c(Math.max(onsetLowByC, clearHighByC))} °C from literature`,
       sentence: `within the ${c(target.withinC)} °C house rules allow beside ${c(target.lowC)} to ${c(target.highC)} °C`,
     })
-  if (isSharp && onsetLowByC > target.withinC)
+  if (isSharp && onsetLowByC > target.withinC) {
+    const doubts = input.authenticSameRun
+      ? 'another compound, or a mixture at its eutectic'
+      : input.calibration === 'none'
+        ? 'another compound, a mixture at its eutectic, or an uncalibrated thermometer'
+        : 'another compound, a mixture at its eutectic, or a thermometer that has changed since'
     found.push({
       code: 'sharp-but-low',
       numbers: { onsetLowByC },
       headline: `${c(onsetLowByC)} °C low, yet sharp`,
-      sentence: `below ${beside}: another compound, a mixture at its eutectic, or an uncalibrated thermometer`,
+      sentence: `below ${beside}: ${doubts}`,
+    })
+  }
+  if (evidence.isAtEutectic && evidence.eutecticC !== null)
+    found.push({
+      code: 'possible-eutectic',
+      numbers: { eutecticC: evidence.eutecticC },
+      headline: `Near the eutectic, ${c(evidence.eutecticC)} °C`,
+      sentence: `a mixture with ${input.impurity?.name ?? 'the impurity'} at this composition would melt as sharply as a pure compound, just here (met within about 3 °C)`,
     })
   if (clearHighByC > target.withinC)
     found.push({
@@ -180,30 +196,116 @@ function beforeAndAfter({ crude, corrected }: JudgeInput, evidence: Evidence): F
   ]
 }
 
-function impurity(input: JudgeInput, { impurityAtMost, clearHighByC, target }: Evidence): Finding[] {
+function impurity(input: JudgeInput, evidence: Evidence): Finding[] {
+  const { impurityAtMost, clearHighByC, target, agrees, isSharp } = evidence
   if (impurityAtMost === null || input.decomposed || clearHighByC > target.withinC) return []
+  const name = input.impurity?.name ?? 'Impurity'
+  if (!agrees && !isSharp) {
+    const estimate = impurityEstimate(name, evidence)
+    if (estimate) return [estimate]
+  }
   const percent = 100 * impurityAtMost
   const shown = percent < 1 ? '1' : String(Math.ceil(percent))
   return [
     {
       code: 'impurity-at-most',
       numbers: { molPercent: percent },
-      headline: `${input.impurity?.name ?? 'Impurity'} at most ${shown} mol %`,
+      headline: `${name} at most ${shown} mol %`,
       sentence:
         'if it dissolves in the melt; from both ends with the heating rate taken off and two reading errors allowed. Sand or salt would not show',
     },
   ]
 }
 
-function thermometer(input: JudgeInput): Finding[] {
-  if (input.calibration !== 'none' || input.authenticSameRun) return []
+/** How much of the impurity named the clear point speaks for, and whether the onset says the same. */
+function impurityEstimate(name: string, { composition, slow }: Evidence): Finding | null {
+  if (!composition) return null
+  const molPercent = 100 * (1 - composition.moleFractionA)
+  const [low, high] = [100 * (1 - composition.high), 100 * (1 - composition.low)]
+  const onset =
+    composition.doubt === null
+      ? `The onset fits (about ${c(composition.predictedOnsetC)} °C expected)`
+      : composition.doubt.replace(/\.$/, '')
+  return {
+    code: 'impurity-estimate',
+    numbers: {
+      molPercent,
+      lowMolPercent: low,
+      highMolPercent: high,
+      predictedOnsetC: composition.predictedOnsetC,
+    },
+    headline: `${name} about ${molPercent.toFixed(0)} mol %`,
+    sentence: `between ${low.toFixed(0)} and ${high.toFixed(0)}, from the clear point of ${c(slow.clearC)} °C with heating taken off, as far as the ideal relation holds. ${onset}`,
+  }
+}
+
+function thermometer(input: JudgeInput, { onsetLowByC, clearHighByC, target }: Evidence): Finding[] {
+  if (input.authenticSameRun) return []
+  if (input.calibration === 'none')
+    return [
+      {
+        code: 'calibration-missing',
+        numbers: {},
+        headline: 'Thermometer as it reads',
+        sentence:
+          'no calibration is on record, so how far both ends are off together is not known; the width is not affected',
+      },
+    ]
+  const errorC = input.thermometerErrorC ?? null
+  const offByC = Math.max(onsetLowByC, clearHighByC)
+  if (errorC === null || offByC === 0) return []
   return [
     {
-      code: 'calibration-missing',
-      numbers: {},
-      headline: 'Thermometer as it reads',
+      code: 'thermometer-explains',
+      numbers: { errorC, offByC },
+      headline: `Thermometer good to ${c(errorC)} °C`,
       sentence:
-        'no calibration is on record, so how far both ends are off together is not known; the width is not affected',
+        2 * errorC >= offByC
+          ? `the ${c(offByC)} °C it is off ${target.withinC >= offByC ? 'is within what house rules allow and ' : ''}may be the thermometer`
+          : `the thermometer explains at most ${c(2 * errorC)} of the ${c(offByC)} °C it is off`,
+    },
+  ]
+}
+
+const MIXED = {
+  same: { code: 'mixed-same', headline: 'Mixed melt: unchanged' },
+  different: { code: 'mixed-different', headline: 'Mixed melt: lower and broader' },
+  repeat: { code: 'mixed-unclear', headline: 'Mixed melt: unclear' },
+} as const
+
+function mixedMelt({ mixed }: JudgeInput): Finding[] {
+  if (!mixed) return []
+  return [{ ...MIXED[mixed.verdict], numbers: {}, sentence: mixed.because }]
+}
+
+function plateBeside({ plate }: JudgeInput): Finding[] {
+  if (!plate) return []
+  const { sentence, spots } = plate
+  const found: Finding[] = []
+  if (plate.isPoor)
+    found.push({ code: 'plate-poor', numbers: {}, headline: 'Plate: poor evidence', sentence })
+  else if (plate.agrees === false)
+    found.push({ code: 'plate-differs', numbers: {}, headline: 'Plate: not the same height', sentence })
+  else if (plate.agrees)
+    found.push({ code: 'plate-agrees', numbers: {}, headline: 'Plate: the same height', sentence })
+  if (spots > 1)
+    found.push({
+      code: 'plate-more-spots',
+      numbers: { spots },
+      headline: `Plate: ${spots} spots`,
+      sentence: 'a plate shows amounts of a second compound too small to move a melting range',
+    })
+  return found
+}
+
+function scatter({ repeats }: JudgeInput, rules: Conventions): Finding[] {
+  if (!repeats || repeats.count < 2 || repeats.spreadC <= rules.repeatWithinC) return []
+  return [
+    {
+      code: 'repeats-scatter',
+      numbers: repeats,
+      headline: `Repeats ${c(repeats.spreadC)} °C apart`,
+      sentence: `${repeats.count} determinations should agree within ${c(rules.repeatWithinC)} by house rules; judge none of them alone`,
     },
   ]
 }

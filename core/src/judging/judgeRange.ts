@@ -1,17 +1,12 @@
 import type { Conventions, Fusion, JudgeInput, Judgement, MeltingRange, Verdict } from '../contract'
+import { heatingShare, ORDINARY_PACKING, withoutHeating } from '../heating/heatingShare'
 import { meltMin, requireRange } from '../heating/observedRange'
+import { compositionFromRange, type CompositionFromRange } from '../melting/compositionFromRange'
+import { eutectic } from '../melting/eutectic'
 import { impurityFromClearPoint } from '../melting/liquidus'
 import { ImpossibleInput, requireNumber } from '../problems'
 import { actionsFor } from './actions'
 import { findingsFor } from './findings'
-
-/**
- * Net lag of a fine powder behind a metal probe in the same block. Typical, and shown as such; an
- * instrument's own calibration at the same rate replaces it.
- */
-const TYPICAL_NET_LAG_MIN = 0.2
-/** The sample every rule of thumb about widths has in mind. */
-const ORDINARY_PACKING = { fillMm: 2, grain: 'fine' } as const
 
 /** What the readings come to once heating rate and packing are taken off; all °C. */
 export interface Evidence {
@@ -33,11 +28,18 @@ export interface Evidence {
   readonly agrees: boolean
   /** Upper bound from both ends, mole fraction; null without a fusion enthalpy. */
   readonly impurityAtMost: number | null
+  /** What the range speaks for if it is of product and the impurity named; null where that cannot be said. */
+  readonly composition: CompositionFromRange | null
+  /** Where product and the impurity named melt together, °C; null when none is named. */
+  readonly eutecticC: number | null
+  /** True where a sharp range lies at that temperature. */
+  readonly isAtEutectic: boolean
 }
 
 /**
  * Judges a melting range as evidence of purity, with what the heating rate, packing and thermometer explain
- * charged first. A good range is consistent with purity and never proof of it.
+ * charged first. A good range is consistent with purity and never proof of it; only a mixed melt speaks for
+ * identity, and “cannot tell” is an answer.
  *
  * @param input ranges °C, rate °C/min, fill mm
  * @param conventions house rules
@@ -68,51 +70,61 @@ function requireInput(input: JudgeInput): void {
   if (input.authenticSameRun) requireRange(input.authenticSameRun)
 }
 
+/** Simple pairs meet within so much of where the ideal relation puts their eutectic, °C. */
+const EUTECTIC_WITHIN_C = 3
+
 function weigh(input: JudgeInput, conventions: Conventions): Evidence {
-  const { corrected, rateCPerMin } = input
-  const inPlace = input.calibration === 'in place'
-  const ordinaryMin = meltMin(ORDINARY_PACKING)
-  const packedMin = meltMin(input)
-  const lagShiftC = inPlace ? 0 : rateCPerMin * TYPICAL_NET_LAG_MIN
-  const rateWideningC = inPlace ? 0 : rateCPerMin * ordinaryMin
-  const fillWideningC = rateCPerMin * (packedMin - ordinaryMin)
+  const { corrected, rateCPerMin, fusion, impurity } = input
+  const share = heatingShare(input)
   const widthC = corrected.clearC - corrected.onsetC
-  const beyondOrdinaryC = rateCPerMin * packedMin - conventions.meltRate.target * ordinaryMin
-  const slow = {
-    onsetC: corrected.onsetC - lagShiftC,
-    clearC: Math.max(corrected.onsetC, corrected.clearC - rateWideningC - fillWideningC) - lagShiftC,
-  }
-  const target = targetOf(input, conventions, lagShiftC, rateWideningC)
+  const beyondOrdinaryC =
+    rateCPerMin * meltMin(input) - conventions.meltRate.target * meltMin(ORDINARY_PACKING)
+  const slow = withoutHeating(corrected, share)
+  const target = targetOf(input, conventions)
   const fairWidthC = Math.max(0, widthC - Math.max(0, beyondOrdinaryC))
   const onsetLowByC = Math.max(0, target.lowC - slow.onsetC)
   const clearHighByC = Math.max(0, slow.clearC - target.highC)
+  const isSharp = tenths(fairWidthC) <= conventions.sharpWidthC
+  const pure = fusion && { ...fusion, meltingPointC: target.highC }
+  const eutecticC = pure && impurity ? eutectic(pure, impurity.fusion).temperatureC : null
   return {
     widthC,
     fairWidthC,
     slow,
-    lagShiftC,
-    rateWideningC,
-    fillWideningC,
+    ...share,
     target,
     onsetLowByC,
     clearLowByC: Math.max(0, target.lowC - slow.clearC),
     clearHighByC,
-    isSharp: tenths(fairWidthC) <= conventions.sharpWidthC,
+    isSharp,
     isBroad: tenths(fairWidthC) > conventions.broadWidthC,
     agrees: tenths(onsetLowByC) <= target.withinC && tenths(clearHighByC) <= target.withinC,
-    impurityAtMost: input.fusion
-      ? impurityBound(input.fusion, target.highC, slow, conventions.readingErrorC)
-      : null,
+    impurityAtMost: pure ? impurityBound(pure, slow, conventions.readingErrorC) : null,
+    composition:
+      pure && impurity
+        ? compositionFromRange(pure, impurity.fusion, slow, conventions.readingErrorC)
+        : null,
+    eutecticC,
+    isAtEutectic:
+      isSharp &&
+      onsetLowByC > target.withinC &&
+      eutecticC !== null &&
+      Math.abs(slow.clearC - eutecticC) <= EUTECTIC_WITHIN_C,
   }
 }
 
-/** Beside an authentic sample the thermometer and the lag cancel; two reading errors do not (× √2, at 95 %). */
-function targetOf(input: JudgeInput, conventions: Conventions, lagShiftC: number, rateWideningC: number) {
+/**
+ * Beside an authentic sample the thermometer and the heating cancel, since it was heated and packed alike; two
+ * reading errors do not (× √2, at 95 %).
+ */
+function targetOf(input: JudgeInput, conventions: Conventions): Evidence['target'] {
   const { authenticSameRun: authentic, literature } = input
   if (!authentic) return { ...literature, withinC: conventions.literatureWithinC }
+  const { lagShiftC, rateWideningC } = heatingShare(input)
+  const slow = withoutHeating(authentic, { lagShiftC, rateWideningC, fillWideningC: 0 })
   return {
-    lowC: authentic.onsetC - lagShiftC,
-    highC: Math.max(authentic.onsetC, authentic.clearC - rateWideningC) - lagShiftC,
+    lowC: slow.onsetC,
+    highC: slow.clearC,
     withinC: tenths(2 * Math.SQRT2 * conventions.readingErrorC),
   }
 }
@@ -121,33 +133,41 @@ function targetOf(input: JudgeInput, conventions: Conventions, lagShiftC: number
  * From the clear point 1 − x_sat(clear); from the onset, where a fraction 0.2 is liquid, 0.2·(1 − x_sat(onset)).
  * Each end read two standard errors low; the larger bound stands.
  */
-function impurityBound(
-  fusion: Fusion,
-  pureClearC: number,
-  slow: MeltingRange,
-  readingErrorC: number,
-): number {
-  const pure = { ...fusion, meltingPointC: pureClearC }
+function impurityBound(pure: Fusion, slow: MeltingRange, readingErrorC: number): number {
   const lowered = (readC: number) => impurityFromClearPoint(pure, readC - 2 * readingErrorC)
   return Math.max(lowered(slow.clearC), 0.2 * lowered(slow.onsetC))
 }
 
 function verdictOf(input: JudgeInput, evidence: Evidence, conventions: Conventions): Verdict {
-  const { isSharp, isBroad, agrees, onsetLowByC, clearHighByC } = evidence
-  const withinC = evidence.target.withinC
+  if (input.mixed?.verdict === 'different') return 'not this compound'
   if (input.decomposed) return 'cannot tell'
   if (input.residualSolid) return 'impure'
+  return besideThePlate(input, byTheRange(input, evidence, conventions))
+}
+
+function byTheRange(input: JudgeInput, evidence: Evidence, conventions: Conventions): Verdict {
+  const { isSharp, isBroad, agrees, onsetLowByC, clearHighByC, target } = evidence
   if (isSharp && agrees) return 'consistent with pure'
   const trusted = input.calibration === 'in place' || input.authenticSameRun !== undefined
   if (isSharp) {
+    // Unchanged by the authentic sample: then what is off is a thermometer nobody has calibrated.
+    if (input.mixed?.verdict === 'same') return trusted ? 'cannot tell' : 'consistent with pure'
+    if (evidence.isAtEutectic) return 'cannot tell'
     const offByC = Math.max(onsetLowByC, clearHighByC)
-    return trusted && offByC > withinC + 3 * conventions.literatureWithinC
+    return trusted && offByC > target.withinC + 3 * conventions.literatureWithinC
       ? 'not this compound'
       : 'cannot tell'
   }
-  if (clearHighByC > withinC || (isBroad && agrees)) return 'cannot tell'
+  if (clearHighByC > target.withinC || (isBroad && agrees)) return 'cannot tell'
   if (isBroad) return 'impure'
-  return onsetLowByC <= 2 * withinC ? 'nearly pure' : 'impure'
+  return onsetLowByC <= 2 * target.withinC ? 'nearly pure' : 'impure'
+}
+
+/** A plate sees small amounts of a second compound that a range does not, and can contradict it. */
+function besideThePlate({ plate, mixed }: JudgeInput, verdict: Verdict): Verdict {
+  if (!plate || verdict !== 'consistent with pure') return verdict
+  if (plate.agrees === false && mixed?.verdict !== 'same') return 'cannot tell'
+  return plate.spots > 1 ? 'nearly pure' : verdict
 }
 
 /** Widths are compared in the tenths they are read in, so that 2.0 is not “over 2.0” by a binary fraction. */

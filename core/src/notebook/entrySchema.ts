@@ -37,10 +37,19 @@ import { rangeGivenUpV1 } from './range-given-up/schema'
 import { temperatureTypedV1 } from './temperature-typed/schema'
 import { meltDetectedV1 } from './melt-detected/schema'
 import { tubePackedV1 } from './tube-packed/schema'
+import { unknownOpenedV1 } from './unknown-opened/schema'
+import { candidatesListedV1 } from './candidates-listed/schema'
+import { candidateRuledOutV1 } from './candidate-ruled-out/schema'
+import { mixtureGroundV1 } from './mixture-ground/schema'
+import { answerSealedV1 } from './answer-sealed/schema'
+import { answerOpenedV1 } from './answer-opened/schema'
+import { unknownSignedV1 } from './unknown-signed/schema'
+import { plateDevelopedV1 } from './plate-developed/schema'
+import { platePhotographedV1 } from './plate-photographed/schema'
 import { struckV1 } from './struck/schema'
 import { timerStartedV1, timerStartedV2 } from './timer-started/schema'
 import { traceV1, traceV2 } from './trace/schema'
-import { verdictSignedV1 } from './verdict-signed/schema'
+import { verdictSignedV1, verdictSignedV2 } from './verdict-signed/schema'
 import { weighedV1, weighedV2 } from './weighed/schema'
 
 /** Bodies by kind and version; old versions stay for ever. */
@@ -60,7 +69,7 @@ const BODIES: { readonly [K in Kind]: Readonly<Record<number, Joi.Schema>> } = {
   'mark made': { 1: markMadeV1, 2: markMadeV2 },
   'sign named': { 1: signNamedV1 },
   'run ended': { 1: runEndedV1 },
-  'verdict signed': { 1: verdictSignedV1 },
+  'verdict signed': { 1: verdictSignedV1, 2: verdictSignedV2 },
   'portion seen': { 1: portionSeenV1 },
   'solvent removed': { 1: solventRemovedV1 },
   'pipette counted': { 1: pipetteCountedV1 },
@@ -84,6 +93,15 @@ const BODIES: { readonly [K in Kind]: Readonly<Record<number, Joi.Schema>> } = {
   'temperature typed': { 1: temperatureTypedV1 },
   'melt detected': { 1: meltDetectedV1 },
   'tube packed': { 1: tubePackedV1 },
+  'unknown opened': { 1: unknownOpenedV1 },
+  'candidates listed': { 1: candidatesListedV1 },
+  'candidate ruled out': { 1: candidateRuledOutV1 },
+  'mixture ground': { 1: mixtureGroundV1 },
+  'answer sealed': { 1: answerSealedV1 },
+  'answer opened': { 1: answerOpenedV1 },
+  'unknown signed': { 1: unknownSignedV1 },
+  'plate developed': { 1: plateDevelopedV1 },
+  'plate photographed': { 1: platePhotographedV1 },
   struck: { 1: struckV1 },
 }
 

@@ -1,3 +1,12 @@
+import { unknownOpened, type UnknownOpened } from './unknown-opened/kind'
+import { candidatesListed, type CandidatesListed } from './candidates-listed/kind'
+import { candidateRuledOut, type CandidateRuledOut } from './candidate-ruled-out/kind'
+import { mixtureGround, type MixtureGround } from './mixture-ground/kind'
+import { answerSealed, type AnswerSealed } from './answer-sealed/kind'
+import { answerOpened, type AnswerOpened } from './answer-opened/kind'
+import { unknownSigned, type UnknownSigned } from './unknown-signed/kind'
+import { plateDeveloped, type PlateDeveloped } from './plate-developed/kind'
+import { platePhotographed, type PlatePhotographed } from './plate-photographed/kind'
 import { tubePacked, type TubePacked } from './tube-packed/kind'
 import { rulesTaken, type RulesTaken } from './rules-taken/kind'
 import { turnTaken, type TurnTaken } from './turn-taken/kind'
@@ -81,6 +90,15 @@ export interface Bodies {
   'temperature typed': TemperatureTyped
   'melt detected': MeltDetected
   'tube packed': TubePacked
+  'unknown opened': UnknownOpened
+  'candidates listed': CandidatesListed
+  'candidate ruled out': CandidateRuledOut
+  'mixture ground': MixtureGround
+  'answer sealed': AnswerSealed
+  'answer opened': AnswerOpened
+  'unknown signed': UnknownSigned
+  'plate developed': PlateDeveloped
+  'plate photographed': PlatePhotographed
   struck: Struck
 }
 export type Kind = keyof Bodies
@@ -125,5 +143,14 @@ export const KINDS: { readonly [K in Kind]: KindDefinition<Bodies[K]> } = {
   'temperature typed': temperatureTyped,
   'melt detected': meltDetected,
   'tube packed': tubePacked,
+  'unknown opened': unknownOpened,
+  'candidates listed': candidatesListed,
+  'candidate ruled out': candidateRuledOut,
+  'mixture ground': mixtureGround,
+  'answer sealed': answerSealed,
+  'answer opened': answerOpened,
+  'unknown signed': unknownSigned,
+  'plate developed': plateDeveloped,
+  'plate photographed': platePhotographed,
   struck,
 }

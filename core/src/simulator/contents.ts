@@ -1,12 +1,12 @@
 import type { Compound, Fusion, SampleId, SimulatedSample } from '../contract'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
-import { waldenFusionEnthalpy } from '../melting/liquidus'
+import { assumedImpurity } from '../melting/compositionFromRange'
 import { fusionOf } from '../reference/fusionOf'
 import type { PlanFixed } from '../notebook/plan-fixed/kind'
 import type { SampleRole } from '../notebook/sample-named/kind'
 import { liquorOf } from '../solubility/cycles'
 import { nextRandom } from './random'
-import type { View } from '../notebook/fold'
+import { latestLine, type View } from '../notebook/fold'
 import { prepOf } from '../notebook/selectors/prep'
 import { sampleNamedAs } from '../notebook/selectors/samples'
 
@@ -31,7 +31,7 @@ export function simulatedContents(
 ): SimulatedSample {
   const a = fusionOf(compound)
   if (!plan || !PURIFIED.includes(role)) return { a, b: null, moleFractionA: 1 }
-  const b = plan.impurity ? fusionOf(plan.impurity) : someImpurity(a)
+  const b = plan.impurity ? fusionOf(plan.impurity) : assumedImpurity(a)
   const drawn = 1 + CRUDE_SPREAD * (2 * nextRandom(seed).value - 1)
   const impurityByMass = impurityOf(role, plan, drawn)
   if (impurityByMass <= 0) return { a, b: null, moleFractionA: 1 }
@@ -42,39 +42,65 @@ export function simulatedContents(
   }
 }
 
+/** What the server alone knows of an unknown: its contents, or null where nobody sealed an answer. */
+export type SealedContents = (sample: SampleId) => SimulatedSample | null
+
 /**
- * What a simulated tube of a named sample holds: by its prep, by the compound it was named as, or for a mixture
- * its two parts ground together in equal masses.
+ * What a simulated tube of a named sample holds: by its prep, by the compound it was named as, for a mixture its
+ * two parts as they were ground together, for an unknown what was sealed.
  *
  * @returns null when nobody said what the sample is
  */
-export function simulatedTube(view: View, id: SampleId, seed: number): SimulatedSample | null {
+export function simulatedTube(
+  view: View,
+  id: SampleId,
+  seed: number,
+  sealed: SealedContents,
+): SimulatedSample | null {
   const sample = sampleNamedAs(view, id)
   if (!sample) return null
   const [first, second] = sample.of
   if (first && second) {
-    const [p, q] = [simulatedTube(view, first, seed), simulatedTube(view, second, seed)]
-    return p && q ? ground(p, q) : null
+    const [p, q] = [simulatedTube(view, first, seed, sealed), simulatedTube(view, second, seed, sealed)]
+    const share = latestLine(view, id, 'mixture ground')?.body.massFractionFirst ?? 0.5
+    return p && q ? ground(p, q, share) : null
   }
-  if (!sample.compound) return null
+  if (!sample.compound) return sealed(id)
   const plan = sample.prep ? (prepOf(view, sample.prep)?.plan?.body ?? null) : null
   return simulatedContents(plan, sample.compound, sample.role, seed)
 }
 
-/** Equal masses. Two of one compound thin their impurity; two compounds make a mixture of the two. */
-function ground(p: SimulatedSample, q: SimulatedSample): SimulatedSample {
-  const isSame = Math.abs(p.a.meltingPointC - q.a.meltingPointC) < 1e-9
-  if (isSame) {
-    const impure = [p, q].find(({ b }) => b !== null)
-    return impure
-      ? { ...impure, moleFractionA: 1 - (2 - p.moleFractionA - q.moleFractionA) / 2 }
-      : { a: p.a, b: null, moleFractionA: 1 }
-  }
-  return {
-    a: p.a,
-    b: q.a,
-    moleFractionA: moleFractionFromMassFraction(0.5, p.a.molarMassGPerMol, q.a.molarMassGPerMol),
-  }
+/** Whether anything in this tube is an unknown whose contents only the server may know. */
+export function holdsUnknown(view: View, id: SampleId): boolean {
+  const sample = sampleNamedAs(view, id)
+  if (!sample) return false
+  return sample.of.length > 0 ? sample.of.some((part) => holdsUnknown(view, part)) : sample.compound === null
+}
+
+/** A compound as an instructor hands it out: as pure as said, the rest something that melts near it. */
+export function sealedContents(compound: Compound, purity: number): SimulatedSample {
+  const a = fusionOf(compound)
+  return purity >= 1
+    ? { a, b: null, moleFractionA: 1 }
+    : { a, b: assumedImpurity(a), moleFractionA: purity }
+}
+
+/** Two of one compound thin their impurity; two compounds make a mixture of the two. */
+function ground(p: SimulatedSample, q: SimulatedSample, massFractionP: number): SimulatedSample {
+  const x = moleFractionFromMassFraction(massFractionP, p.a.molarMassGPerMol, q.a.molarMassGPerMol)
+  if (!isSame(p.a, q.a)) return { a: p.a, b: q.a, moleFractionA: x }
+  const impure = [p, q].find(({ b }) => b !== null)
+  return impure
+    ? { ...impure, moleFractionA: x * p.moleFractionA + (1 - x) * q.moleFractionA }
+    : { a: p.a, b: null, moleFractionA: 1 }
+}
+
+function isSame(p: Fusion, q: Fusion): boolean {
+  return (
+    Math.abs(p.meltingPointC - q.meltingPointC) < 1e-9 &&
+    Math.abs(p.enthalpyKJPerMol - q.enthalpyKJPerMol) < 1e-9 &&
+    Math.abs(p.molarMassGPerMol - q.molarMassGPerMol) < 1e-6
+  )
 }
 
 const PURIFIED: readonly SampleRole[] = ['crude', 'product', 'second crop', 'residue']
@@ -90,15 +116,5 @@ function impurityOf(role: SampleRole, { input, result }: PlanFixed, drawn: numbe
       return Math.min(0.9, (1 - input.assay) / 2)
     default:
       return Math.min(1 - input.assay, 1 - result.crystalMassFraction + CLINGING)
-  }
-}
-
-/** An impurity nothing is known of: of the same size, melting a little higher. */
-function someImpurity(a: Fusion): Fusion {
-  const meltingPointC = a.meltingPointC + 20
-  return {
-    meltingPointC,
-    enthalpyKJPerMol: waldenFusionEnthalpy(meltingPointC),
-    molarMassGPerMol: a.molarMassGPerMol,
   }
 }

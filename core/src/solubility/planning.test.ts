@@ -414,7 +414,13 @@ describe('a pair of solvents', () => {
 
 describe('the fraction a crude’s range speaks for', () => {
   const [a, b] = [fusionOf(benzil), fusionOf(benzoin)]
-  const reading = { rateCPerMin: 1, packing: { fillMm: 2, grain: 'fine' as const }, readingErrorC: 0.3 }
+  const reading = {
+    rateCPerMin: 1,
+    fillMm: 2,
+    grain: 'fine' as const,
+    calibration: 'none' as const,
+    readingErrorC: 0.3,
+  }
   const seen = (assay: number) =>
     observedRange(
       meltingRange(a, b, moleFractionFromMassFraction(assay, a.molarMassGPerMol, b.molarMassGPerMol)),

@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto'
 import {
   advance,
+  commandOfLine,
   createBlock,
   createTube,
-  commandOfLine,
   fold,
+  holdsUnknown,
   KINDS,
   lineOfCommand,
   readingOfLine,
@@ -24,8 +25,10 @@ import {
   type RawEntry,
   type RunId,
   type RunState,
-  type TubeLook,
+  type SealedContents,
   type Simulation,
+  type TubeLook,
+  type TubeState,
   type View,
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
@@ -73,6 +76,9 @@ interface Stand {
   heardC: number | null
 }
 
+/** What simulated tubes of a notebook's unknowns hold. */
+export type SealedIn = (notebook: NotebookId, view: View) => Promise<SealedContents>
+
 /** What ends a stretch of passing time early, for tests: whichever of these comes first. */
 export interface PassUntil {
   readonly phase?: BlockReading['phase']
@@ -103,12 +109,14 @@ export interface SimulatedBench extends PassingFeed {
  *
  * @param listed the instruments on the shelf, as it is now
  * @param byHand when true no clock drives the instruments: `pass` does
+ * @param sealedIn what the unknowns of a notebook hold, which stands in no ledger
  */
 export async function openBench(
   listed: () => Promise<readonly Instrument[]>,
   store: LedgerStore,
   clock: Clock,
   byHand: boolean,
+  sealedIn: SealedIn,
 ): Promise<SimulatedBench> {
   const hearers = new Set<(passing: Passing) => void>()
   const stands = new Map<string, Stand>()
@@ -116,7 +124,7 @@ export async function openBench(
     for (const instrument of await listed()) {
       const stand = stands.get(instrument.id)
       // One whose values were changed on the shelf goes on with the new ones once it rests.
-      if (!stand) stands.set(instrument.id, await restore(instrument, store, clock, byHand))
+      if (!stand) stands.set(instrument.id, await restore(instrument, store, clock, byHand, sealedIn))
       else if (!stand.run) stand.instrument = instrument
     }
     return stands
@@ -288,9 +296,10 @@ export async function openBench(
           'Instrument in use',
           'A run is going on this instrument. End it first; its tubes are in the block.',
         )
-      const started = await describeRun(stand, store, clock, notebook, melt)
+      const started = await describeRun(stand, store, clock, notebook, melt, sealedIn)
       await write({ notebook, melt }, 'run started', started.body)
-      stand.run = beginRun(started.body, started.planned, melt, notebook, clock.now())
+      const tubes = await heldTubes(started.body, started.planned, store, notebook, sealedIn)
+      stand.run = beginRun(started.body, started.planned, melt, notebook, clock.now(), tubes)
       publish(stand, stand.run)
       return runState(stand.run)
     },
@@ -463,6 +472,7 @@ async function describeRun(
   clock: Clock,
   notebook: NotebookId,
   melt: MeltId,
+  sealedIn: SealedIn,
 ) {
   const lines = await store.ofSubject(notebook, melt)
   const planned = lastOf(lines, 'melt planned')
@@ -475,13 +485,14 @@ async function describeRun(
   const { instrument } = stand
   const seed = createHash('sha256').update(melt).digest().readInt32BE(0)
   const view = fold((await store.after(notebook, 0)).map((line) => line.entry))
+  const sealed = await sealedIn(notebook, view)
   const runs = lines.filter((line) => line.kind === 'run started').length
   const body: Bodies['run started'] = {
     run: runId(melt, runs),
     instrument: instrument.id,
     feed: instrument.simulated ? 'simulated' : 'connected',
     simulation: instrument.simulated
-      ? { seed, character: instrument.character, tubes: simulatedTubes(view, planned.body, seed) }
+      ? { seed, character: instrument.character, tubes: simulatedTubes(view, planned.body, seed, sealed) }
       : null,
     blockC: stateOf(stand, clock).blockC,
     // What a bridge hears is on record whatever it reads; a simulated glass thermometer is read by eye.
@@ -490,16 +501,22 @@ async function describeRun(
   return { body, planned: planned.body }
 }
 
-function simulatedTubes(view: View, planned: MeltPlanned, seed: number): Simulation['tubes'] {
+/** What each tube holds; an unknown's contents stay out of the ledger, where anyone could read them. */
+function simulatedTubes(
+  view: View,
+  planned: MeltPlanned,
+  seed: number,
+  sealed: SealedContents,
+): Simulation['tubes'] {
   return planned.tubes.map(({ slot, sample, fillMm, grain, label }) => {
-    const held = simulatedTube(view, sample, seed)
+    const held = simulatedTube(view, sample, seed, sealed)
     if (!held)
       throw new HttpProblem(
         409,
         'Nothing to simulate',
-        `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing.`,
+        `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing. Seal its answer under Unknowns.`,
       )
-    return { slot, sample: held, packing: { fillMm, grain } }
+    return { slot, sample: holdsUnknown(view, sample) ? null : held, packing: { fillMm, grain } }
   })
 }
 
@@ -515,6 +532,7 @@ function beginRun(
   melt: MeltId,
   notebook: NotebookId,
   atMs: number,
+  tubes: readonly TubeState[],
 ): Run {
   return {
     id: body.run,
@@ -523,7 +541,7 @@ function beginRun(
     planned,
     decimals: body.simulation?.character.decimals ?? 1,
     recorded: body.recorded,
-    simulated: body.simulation ? beginSimulation(body.simulation, body.blockC) : null,
+    simulated: body.simulation ? beginSimulation(body.simulation, body.blockC, tubes) : null,
     sample: 0,
     last: null,
     turns: 0,
@@ -534,12 +552,33 @@ function beginRun(
   }
 }
 
-function beginSimulation({ character, seed, tubes }: Simulation, blockC: number | null): BlockState {
-  return createBlock(character, seed, {
-    ...(blockC === null ? {} : { blockC }),
-    tubes: tubes.map(({ sample, packing, slot }) =>
-      createTube(sample, packing, { sampleLagMin: character.sampleLagMin, seed: seed + slot }),
-    ),
+function beginSimulation(
+  { character, seed }: Simulation,
+  blockC: number | null,
+  tubes: readonly TubeState[],
+): BlockState {
+  return createBlock(character, seed, { ...(blockC === null ? {} : { blockC }), tubes })
+}
+
+/** The tubes of a simulated run; what is sealed is looked up where it is kept. */
+async function heldTubes(
+  { simulation }: Bodies['run started'],
+  planned: MeltPlanned,
+  store: LedgerStore,
+  notebook: NotebookId,
+  sealedIn: SealedIn,
+): Promise<readonly TubeState[]> {
+  if (!simulation) return []
+  const { character, seed, tubes } = simulation
+  const view = tubes.some(({ sample }) => sample === null)
+    ? fold((await store.after(notebook, 0)).map((line) => line.entry))
+    : null
+  const sealed = view ? await sealedIn(notebook, view) : null
+  return tubes.map(({ slot, sample, packing }) => {
+    const of = planned.tubes.find((tube) => tube.slot === slot)?.sample
+    const held = sample ?? (view && sealed && of ? simulatedTube(view, of, seed, sealed) : null)
+    if (!held) throw new Error(`What slot ${slot} holds is not kept on this computer.`)
+    return createTube(held, packing, { sampleLagMin: character.sampleLagMin, seed: seed + slot })
   })
 }
 
@@ -549,6 +588,7 @@ async function restore(
   store: LedgerStore,
   clock: Clock,
   byHand: boolean,
+  sealedIn: SealedIn,
 ): Promise<Stand> {
   const started = (await store.ofKind('run started')).flatMap((raw) => asKnown(raw, 'run started'))
   const latest = started
@@ -565,7 +605,10 @@ async function restore(
   const lines = await store.ofSubject(latest.notebook, melt)
   const planned = lastOf(lines, 'melt planned')?.body
   if (!planned) return cold
-  const run = beginRun(latest.body, planned, melt, latest.notebook, latest.at)
+  // A run whose sealed answer is kept elsewhere cannot be played on: the instrument then stands cold.
+  const tubes = await heldTubes(latest.body, planned, store, latest.notebook, sealedIn).catch(() => null)
+  if (!tubes) return cold
+  const run = beginRun(latest.body, planned, melt, latest.notebook, latest.at, tubes)
   const ofRun = <K extends 'run command' | 'run ended' | 'trace'>(kind: K) =>
     lines.flatMap((raw) => asKnown(raw, kind)).filter((line) => (line.body as { run: RunId }).run === run.id)
   const kept: BlockReading[] = []

@@ -3,7 +3,15 @@ import { desc } from 'drizzle-orm'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
 
-export type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'instrument' | 'house rules' | 'procedure'
+export type ShelfSort =
+  | 'compound'
+  | 'solvent'
+  | 'solubility'
+  | 'instrument'
+  | 'house rules'
+  | 'procedure'
+  /** Answers to unknowns: kept with the rest, shown to nobody. */
+  | 'sealed answer'
 /** One version of one thing on the shelf. */
 export interface ShelfRow {
   readonly sort: ShelfSort

@@ -27,6 +27,9 @@ export interface ShelfStore {
   /** Takes one thing off the shelf; its versions stay on record. */
   takeOff(sort: OwnSort, id: string): Promise<void>
   versions(sort: OwnSort, id: string): Promise<readonly ShelfVersion[]>
+  /** Keeps an answer that no reading of the shelf shows. */
+  keepSealed(id: string, body: unknown): Promise<void>
+  sealed(id: string): Promise<unknown>
 }
 
 /** The shelf: ordinary rows, changed by new versions only. Plans keep the values they were made with. */
@@ -101,6 +104,13 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
           { sort, id, version: before.version + 1, origin: 'own', body: TAKEN_OFF, createdAt: clock.now() },
         ])
       }),
+    keepSealed: (id, body) =>
+      inTurn(async () => {
+        const key = shelfKey('sealed answer', id)
+        if ((await newest()).has(key)) return
+        await keep([{ sort: 'sealed answer', id, version: 1, origin: 'own', body, createdAt: clock.now() }])
+      }),
+    sealed: async (id) => (await newest()).get(shelfKey('sealed answer', id))?.body ?? null,
     async versions(sort, id) {
       const rows = await db
         .select()

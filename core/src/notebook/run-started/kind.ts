@@ -8,7 +8,8 @@ export interface Simulation {
   readonly character: BlockCharacter
   readonly tubes: readonly {
     readonly slot: number
-    readonly sample: SimulatedSample
+    /** null: the contents of an unknown whose answer is sealed; the server alone knows them. */
+    readonly sample: SimulatedSample | null
     readonly packing: Packing
   }[]
 }

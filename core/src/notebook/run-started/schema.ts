@@ -1,6 +1,14 @@
 import Joi from 'joi'
 import { celsius, fusion, grain, name, number, shortName, slot, uuid } from '../commonSchema'
 
+const contents = Joi.object({
+  a: fusion.required(),
+  b: fusion.allow(null).required(),
+  moleFractionA: number.min(0).max(1).required(),
+  decomposesAtC: celsius,
+})
+const packing = Joi.object({ fillMm: number.positive().max(50).required(), grain: grain.required() })
+
 export const runStartedV1 = Joi.object({
   run: uuid.required(),
   instrument: shortName.required(),
@@ -25,16 +33,8 @@ export const runStartedV1 = Joi.object({
     .items(
       Joi.object({
         slot: slot.required(),
-        sample: Joi.object({
-          a: fusion.required(),
-          b: fusion.allow(null).required(),
-          moleFractionA: number.min(0).max(1).required(),
-          decomposesAtC: celsius,
-        }).required(),
-        packing: Joi.object({
-          fillMm: number.positive().max(50).required(),
-          grain: grain.required(),
-        }).required(),
+        sample: contents.required(),
+        packing: packing.required(),
       }),
     )
     .max(12)
@@ -64,7 +64,17 @@ export const runStartedV2 = Joi.object({
   simulation: Joi.object({
     seed: Joi.number().integer().required(),
     character: character.required(),
-    tubes: runStartedV1.extract('tubes').required(),
+    // An unknown with a sealed answer keeps what is in its tube to itself.
+    tubes: Joi.array()
+      .items(
+        Joi.object({
+          slot: slot.required(),
+          sample: contents.allow(null).required(),
+          packing: packing.required(),
+        }),
+      )
+      .max(12)
+      .required(),
   })
     .allow(null)
     .required(),

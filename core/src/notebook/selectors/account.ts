@@ -10,7 +10,7 @@ import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '.
 import type { View } from '../fold'
 import type { SampleRole } from '../sample-named/kind'
 import { massOf, prepOf, sampleOf, solventSoFarML, type PrepFacts } from './prep'
-import { latestRange, rangesOf } from './ranges'
+import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
 
 export type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
 export interface AccountRow {
@@ -274,12 +274,8 @@ function residueFraction(view: View, prep: PrepFacts): number | null {
   const assay = attempt(() =>
     assayFromRange(
       ...fusions,
-      { onsetC: range.onset.value, clearC: range.clear.value },
-      {
-        rateCPerMin: range.rateCPerMin,
-        packing: range,
-        readingErrorC: range.conventions.readingErrorC,
-      },
+      judgedRange(range),
+      { ...heatedOf(range), readingErrorC: range.conventions.readingErrorC },
     ),
   )
   return assay.ok && assay.value ? assay.value.assay : null

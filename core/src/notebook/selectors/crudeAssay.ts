@@ -4,7 +4,7 @@ import { fusionOf } from '../../reference/fusionOf'
 import { assayFromRange } from '../../solubility/assayFromRange'
 import type { View } from '../fold'
 import type { PrepFacts } from './prep'
-import { latestRange, rangesOf } from './ranges'
+import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
 
 /**
  * The product fraction the crude's own melting range speaks for, given what the impurity is taken to be.
@@ -25,12 +25,8 @@ export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | n
     assayFromRange(
       product,
       other,
-      { onsetC: crude.onset.value, clearC: crude.clear.value },
-      {
-        rateCPerMin: crude.rateCPerMin,
-        packing: crude,
-        readingErrorC: crude.conventions.readingErrorC,
-      },
+      judgedRange(crude),
+      { ...heatedOf(crude), readingErrorC: crude.conventions.readingErrorC },
     ),
   )
   if (!proposed.ok) return proposed

@@ -598,7 +598,7 @@ describe('samples, real and simulated', () => {
     const mixed = expectedOf(view, mixture)
     expect(mixed?.firstLiquidFromC).toBeLessThan(mixed?.lowC ?? 0)
     expect(mixed).toMatchObject({ lowC: 94, source: 'of its parts' })
-    const held = simulatedTube(view, mixture, 1)
+    const held = simulatedTube(view, mixture, 1, () => null)
     expect(held?.b?.meltingPointC).toBeGreaterThan(140)
     // Equal masses of 210.23 and 146.14 g/mol.
     expect(held?.moleFractionA).toBeCloseTo(1 / 210.23 / (1 / 210.23 + 1 / 146.14), 3)
@@ -618,12 +618,12 @@ describe('samples, real and simulated', () => {
       ],
       whole,
     )
-    const crude = simulatedTube(view, productOf('crude'), 1)
-    expect(1 - (simulatedTube(view, mixture, 1)?.moleFractionA ?? 0)).toBeCloseTo(
+    const crude = simulatedTube(view, productOf('crude'), 1, () => null)
+    expect(1 - (simulatedTube(view, mixture, 1, () => null)?.moleFractionA ?? 0)).toBeCloseTo(
       (1 - (crude?.moleFractionA ?? 0)) / 2,
       9,
     )
-    expect(simulatedTube(view, 'nobody' as SampleId, 1)).toBeNull()
+    expect(simulatedTube(view, 'nobody' as SampleId, 1, () => null)).toBeNull()
     expect(expectedOf(view, 'nobody' as SampleId)).toBeNull()
   })
   test('an instrument the first version put on the shelf is made whole', () => {

@@ -1,11 +1,17 @@
-import type { Conventions, EntryId, JudgeInput, Judgement, PrepId, Result, SampleId } from '../../contract'
+import type { Compound, Conventions, EntryId, JudgeInput, Judgement, PrepId, Result, SampleId } from '../../contract'
+import type { PlateOpinion } from '../../chromatography/readPlate'
 import { judgeRange } from '../../judging/judgeRange'
 import { attempt, problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
 import { drynessOf } from './dryness'
+import { meltOf } from './melt'
+import { isComplete, mixturesOf, type CompleteRow } from './mixtures'
+import { plateOpinionOf } from './plates'
 import { prepOf } from './prep'
-import { judgedRange, latestRange, rangesOf, type RangeRow } from './ranges'
+import { heatedOf, judgedRange, latestRange, meltRangesOf, rangesOf, type RangeRow } from './ranges'
+import { repeatsOf } from './repeats'
+import { sampleNamedAs } from './samples'
 
 export interface PrepJudgement {
   readonly sample: SampleId
@@ -26,19 +32,30 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
   const crude = latestRange(rows, 'crude')
   const { compound } = prep.opened.body
   const impurity = prep.plan?.body.impurity ?? null
+  const authentic = authenticBeside(view, product, compound)
+  const mixed = mixturesOf(view, product.sample).findLast(
+    (one) => one.reference.compound?.id === compound.id && one.verdict.ok,
+  )
+  const plate = plateOpinionOf(view, id)
+  const repeats = repeatsOf(rows).find(({ sample }) => sample === product.sample)
   const input: JudgeInput = {
     corrected: judgedRange(product),
     literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
     fusion: fusionOf(compound),
-    rateCPerMin: product.rateCPerMin,
-    fillMm: product.fillMm,
-    grain: product.grain,
-    calibration: howCalibrated(product),
+    ...heatedOf(product),
     dried: drynessOf(view, prep).isDry,
     decomposed: product.notes.includes('decomposes'),
     residualSolid: product.notes.includes('solid that does not melt'),
     crude: crude ? judgedRange(crude) : undefined,
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : undefined,
+    authenticSameRun: authentic ? judgedRange(authentic) : undefined,
+    thermometerErrorC: product.corrected?.calibration.errorC,
+    mixed: mixed?.verdict.ok ? mixed.verdict.value : undefined,
+    plate: plate ? opinionFrom(plate.opinion) : undefined,
+    repeats: repeats && {
+      count: repeats.count,
+      spreadC: Math.max(repeats.spreadC.onset, repeats.spreadC.clear),
+    },
   }
   const judged = attempt(() => judgeRange(input, product.conventions))
   if (!judged.ok) return judged
@@ -49,24 +66,36 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
       input,
       judgement: judged.value,
       conventions: product.conventions,
-      restsOn: [prep.opened.id, ...product.restsOn, ...(crude?.restsOn ?? [])],
+      restsOn: [
+        ...new Set([
+          prep.opened.id,
+          ...product.restsOn,
+          ...(crude?.restsOn ?? []),
+          ...(authentic?.restsOn ?? []),
+          ...(mixed?.restsOn ?? []),
+          ...(plate ? [plate.plate.developed.id] : []),
+        ]),
+      ],
     },
   }
 }
 
-/** A calibration made at another rate than the run's holds another share of what heating does, °C/min. */
-const SAME_RATE_WITHIN = 0.5
+/** An authentic sample of the compound in the same run. */
+function authenticBeside(view: View, product: RangeRow, compound: Compound): CompleteRow | null {
+  const melt = meltOf(view, product.melt)
+  if (!melt) return null
+  return (
+    meltRangesOf(view, melt).find(
+      (row): row is CompleteRow =>
+        row.role === 'authentic' &&
+        isComplete(row) &&
+        sampleNamedAs(view, row.sample)?.compound?.id === compound.id,
+    ) ?? null
+  )
+}
 
-/** Whether the calibration was made as this tube was heated: then what heating does is in it already. */
-function howCalibrated({
-  corrected,
-  rateCPerMin,
-}: Pick<RangeRow, 'corrected' | 'rateCPerMin'>): JudgeInput['calibration'] {
-  if (!corrected) return 'none'
-  const { heating } = corrected.calibration
-  return heating && Math.abs(heating.rateCPerMin - rateCPerMin) <= SAME_RATE_WITHIN
-    ? 'in place'
-    : 'at another rate'
+function opinionFrom({ spots, agrees, isPoor, sentence }: PlateOpinion): JudgeInput['plate'] {
+  return { spots, agrees, isPoor, sentence }
 }
 
 /** Whether a decision rests on a line that has been struck since. */

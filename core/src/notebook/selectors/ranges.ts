@@ -9,6 +9,7 @@ import type {
   Reading,
   SampleId,
 } from '../../contract'
+import type { Heated } from '../../heating/heatingShare'
 import { correctBy } from '../../thermometer/correctReading'
 import { linesOf, type View } from '../fold'
 import type { SampleRole } from '../sample-named/kind'
@@ -194,4 +195,24 @@ export function latestRange(
     if (row.role === role && row.onset && row.clear && row.trouble === null && row.purpose === 'careful')
       return { ...row, onset: row.onset, clear: row.clear }
   return null
+}
+
+/** A calibration made at another rate than the run's holds another share of what heating does, °C/min. */
+const SAME_RATE_WITHIN = 0.5
+
+/** How a tube was heated and packed, and whether its calibration was made the same way: then what heating does is in it already. */
+export function heatedOf(
+  row: Pick<RangeRow, 'corrected' | 'rateCPerMin' | 'fillMm' | 'grain'>,
+): Heated {
+  const heating = row.corrected?.calibration.heating
+  return {
+    rateCPerMin: row.rateCPerMin,
+    fillMm: row.fillMm,
+    grain: row.grain,
+    calibration: !row.corrected
+      ? 'none'
+      : heating && Math.abs(heating.rateCPerMin - row.rateCPerMin) <= SAME_RATE_WITHIN
+        ? 'in place'
+        : 'at another rate',
+  }
 }

@@ -1,4 +1,5 @@
-import type { Compound, PrepId, SampleId } from '../../contract'
+import type { Compound, Fusion, PrepId, SampleId } from '../../contract'
+import { unlistedFusion } from '../../identity/likelihood'
 import { eutectic } from '../../melting/eutectic'
 import { fusionOf } from '../../reference/fusionOf'
 import { latestLine, type View } from '../fold'
@@ -78,15 +79,25 @@ function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {
   const parts = of.map((id) => expectedOf(view, id))
   if (parts.some((part) => part === null)) return null
   const known = parts.filter((part) => part !== null)
-  const compounds = of.flatMap((id) => sampleNamedAs(view, id)?.compound ?? [])
-  const [a, b] = compounds
-  const meetC = a && b && a.id !== b.id ? eutectic(fusionOf(a), fusionOf(b)).temperatureC : null
+  const compounds = of.map((id) => sampleNamedAs(view, id)?.compound ?? null)
   return {
     lowC: Math.min(...known.map(({ lowC }) => lowC)),
     highC: Math.max(...known.map(({ highC }) => highC)),
-    firstLiquidFromC: meetC,
+    firstLiquidFromC: meetingC(compounds, known),
     source: 'of its parts',
   }
+}
+
+/** Where the two parts of a mixture would melt together, should they be two compounds; an unknown is taken by Walden's rule. */
+function meetingC(
+  [a, b]: readonly (Compound | null)[],
+  [ofA, ofB]: readonly Expected[],
+): number | null {
+  if ((!a && !b) || !ofA || !ofB || a?.id === b?.id) return null
+  const other = fusionOf((a ?? b) as Compound)
+  const fusion = (compound: Compound | null | undefined, { highC }: Expected): Fusion =>
+    compound ? fusionOf(compound) : unlistedFusion({ clearC: highC }, other)
+  return eutectic(fusion(a, ofA), fusion(b, ofB)).temperatureC
 }
 
 /** The latest complete range of this sample, scouting runs included. */

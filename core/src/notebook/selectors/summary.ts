@@ -1,15 +1,18 @@
 import type { EpochMs } from '../../contract'
 import type { View } from '../fold'
+import { rankCandidates } from '../../identity/rankCandidates'
 import { accountOf } from './account'
 import { odditiesOf, ownWordsOf } from './causes'
 import { dissolvingOf, pipetteOf } from './dissolving'
 import { drynessOf } from './dryness'
 import { judgementOf } from './judgement'
+import { platesOf } from './plates'
 import { prepsOf, recoveryOf, solventSoFarML } from './prep'
 import { rangesOf } from './ranges'
 import { nextStep, stationsOf } from './stations'
 import { timersOf } from './timers'
 import { trialsOf } from './trials'
+import { caseForRanking, unknownsOf } from './unknowns'
 
 /** What a notebook comes to, in plain values: two views that tell the same have the same summary. */
 export function summaryOf(view: View, now: EpochMs): object {
@@ -62,5 +65,35 @@ export function summaryOf(view: View, now: EpochMs): object {
         next: nextStep(view, prep.id, now),
       }
     }),
+    unknowns: unknownsOf(view).map((unknown) => {
+      const ranked = caseForRanking(unknown)
+      return {
+        code: unknown.opened.body.code,
+        candidates: unknown.candidates.map(
+          ({ compound, ruledOut, authentic }) =>
+            `${compound.name}${ruledOut ? ', ruled out' : ''}${authentic ? ', at hand' : ''}`,
+        ),
+        alone: unknown.rows.map(({ onset, clear, purpose }) => ({
+          onset: onset?.text ?? null,
+          clear: clear?.text ?? null,
+          purpose,
+        })),
+        mixtures: unknown.mixtures.map(({ sample, massFractionOfSample, by, verdict }) => ({
+          label: sample.label,
+          massFractionOfSample,
+          by,
+          verdict: verdict.ok ? verdict.value.verdict : verdict.problem.code,
+        })),
+        ranked: ranked.ok
+          ? rankCandidates(ranked.value.input).map(({ id, probability }) => ({
+              id,
+              probability: Math.round(probability * 1e4) / 1e4,
+            }))
+          : ranked.problem.code,
+        signed: unknown.signed?.body.answer ?? null,
+        answer: unknown.answer?.body.compound ?? null,
+      }
+    }),
+    plates: platesOf(view).map(({ opinion }) => (opinion.ok ? opinion.value : opinion.problem.code)),
   }
 }

@@ -13,7 +13,8 @@ export interface VerdictSigned {
 }
 export const verdictSigned = defineKind<VerdictSigned>()({
   kind: 'verdict signed',
-  version: 1,
+  version: 2,
   about: 'prep',
+  upcasts: { 1: (body) => body },
   sentence: (body) => `Signed by ${body.signedBy}: ${body.judgement.verdict}.`,
 })

@@ -66,3 +66,27 @@ export const verdictSignedV1 = Joi.object({
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
 })
+
+const judgeInput = verdictSignedV1.extract('input') as Joi.ObjectSchema
+/** The second version knows of mixed melts, plates, repeats and how good the thermometer is. */
+export const verdictSignedV2 = verdictSignedV1.keys({
+  input: judgeInput
+    .keys({
+      thermometerErrorC: number.min(0).max(1000).allow(null),
+      mixed: Joi.object({
+        verdict: Joi.string().valid('same', 'different', 'repeat').required(),
+        because: sentence,
+      }),
+      plate: Joi.object({
+        spots: number.integer().min(0).max(50).required(),
+        agrees: Joi.boolean().allow(null).required(),
+        isPoor: Joi.boolean().required(),
+        sentence,
+      }),
+      repeats: Joi.object({
+        count: number.integer().min(1).max(1000).required(),
+        spreadC: number.min(0).max(1000).required(),
+      }),
+    })
+    .required(),
+})

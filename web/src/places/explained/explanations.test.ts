@@ -97,7 +97,9 @@ describe('what a student reads is what the core computes', () => {
       { onsetC: 78.6, clearC: 92.3 },
       {
         rateCPerMin: 1,
-        packing: { fillMm: 2, grain: 'fine' },
+        fillMm: 2,
+        grain: 'fine',
+        calibration: 'none',
         readingErrorC: 0.3,
       },
     )

@@ -1,0 +1,122 @@
+import type { Candidate, Fusion, IdentityInput, MeltingRange, MixtureRun, RankOptions } from '../contract'
+import { requireRange } from '../heating/observedRange'
+import { moleFractionFromMassFraction } from '../melting/eutectic'
+import { liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
+import { ImpossibleInput, requireFraction } from '../problems'
+import { logDepressed, logNormal } from './normal'
+
+/** What the ranking takes for granted; each is shown where its result is. */
+export const RANK_OPTIONS: RankOptions = {
+  sigmaC: 1,
+  depressionMeanC: 1.5,
+  mixtureSigmaC: 5,
+  undepressedSigmaC: 1,
+  noDepressionChance: 0.03,
+  mishapChance: 0.02,
+  mishapSpanC: 60,
+  unlistedPrior: 0.05,
+  unlistedSpanC: 330,
+  visibleLiquidFraction: 0.2,
+}
+
+/** Equal masses, unless the mixture says otherwise. */
+const HALF = 0.5
+
+/** What a mixed melt tells of: which reference, in what proportion, and what else is known of it. */
+export type Mixing = Pick<MixtureRun, 'reference' | 'referenceClearC' | 'massFractionUnknown'>
+
+export function optionsOf({ options }: Pick<IdentityInput, 'options'>): RankOptions {
+  return { ...RANK_OPTIONS, ...options }
+}
+
+/** @throws ImpossibleInput on an inverted range, a candidate twice or one whose ends are swapped, or chances that are none */
+export function requireIdentity(input: IdentityInput): void {
+  requireRange(input.unknown)
+  requireOptions(optionsOf(input))
+  const seen = new Set<string>()
+  for (const { id, meltLowC, meltHighC, fusion } of input.candidates) {
+    if (seen.has(id)) throw new ImpossibleInput('candidate-twice', `“${id}” stands on the list twice.`)
+    seen.add(id)
+    if (!(meltLowC <= meltHighC))
+      throw new ImpossibleInput('range-inverted', `The literature range of “${id}” runs backwards.`)
+    requireFusion(fusion)
+  }
+  for (const mixture of input.mixtures) {
+    requireRange(mixture)
+    requireFusion(mixture.reference.fusion)
+    requireFraction(mixture.massFractionUnknown ?? HALF, 'The share of the unknown in the mixture')
+  }
+}
+
+function requireOptions(options: RankOptions): void {
+  for (const key of ['sigmaC', 'depressionMeanC', 'mixtureSigmaC', 'undepressedSigmaC', 'mishapSpanC'] as const)
+    if (!(options[key] > 0)) throw new ImpossibleInput('bad-options', `“${key}” must be above zero.`)
+  for (const key of ['noDepressionChance', 'mishapChance', 'unlistedPrior'] as const)
+    requireFraction(options[key], `“${key}”`)
+  if (options.noDepressionChance + options.mishapChance > 1)
+    throw new ImpossibleInput('bad-options', 'The chances of no depression and of a mishap exceed 1.')
+}
+
+/** Logarithm of the density of the unknown's own clear point, if it is this candidate; null: not on the list. */
+export function logAlone(unknown: MeltingRange, candidate: Candidate | null, options: RankOptions): number {
+  if (!candidate) return -Math.log(options.unlistedSpanC)
+  return logDepressed(unknown.clearC - candidate.meltHighC, options.depressionMeanC, options.sigmaC)
+}
+
+/**
+ * Where the mixture's last crystal would melt if the unknown is this candidate.
+ *
+ * @returns °C; the midpoint of the two clear points when candidate and reference are the same
+ */
+export function mixtureClearC(unknown: MeltingRange, candidate: Candidate | null, mixing: Mixing): number {
+  const { reference } = mixing
+  if (candidate?.id === reference.id) return undepressedC(unknown, mixing)
+  const partner = candidate?.fusion ?? unlistedFusion(unknown, reference.fusion)
+  const x = moleFractionFromMassFraction(
+    mixing.massFractionUnknown ?? HALF,
+    partner.molarMassGPerMol,
+    reference.fusion.molarMassGPerMol,
+  )
+  // Whichever solid is in excess melts last: the higher of the two liquidus lines.
+  return Math.max(
+    x > 0 ? liquidusC(partner, x) : -Infinity,
+    x < 1 ? liquidusC(reference.fusion, 1 - x) : -Infinity,
+  )
+}
+
+/** Mixing in the pure compound itself halves the unknown’s impurity: half way between the two clear points. */
+function undepressedC(unknown: MeltingRange, { reference, referenceClearC }: Mixing): number {
+  return (unknown.clearC + (referenceClearC ?? reference.meltHighC)) / 2
+}
+
+/** A compound nobody listed: it melts where the unknown does, with Walden's enthalpy and the reference's molar mass. */
+export function unlistedFusion(unknown: Pick<MeltingRange, 'clearC'>, reference: Pick<Fusion, 'molarMassGPerMol'>): Fusion {
+  return {
+    meltingPointC: unknown.clearC,
+    enthalpyKJPerMol: waldenFusionEnthalpy(unknown.clearC),
+    molarMassGPerMol: reference.molarMassGPerMol,
+  }
+}
+
+/** Density of a mixture's clear point, if the unknown is this candidate; from what `mixtureClearC` expects. */
+export function mixtureDensity(
+  clearC: number,
+  expected: { readonly isSame: boolean; readonly clearC: number; readonly undepressedC: number },
+  options: RankOptions,
+): number {
+  const { noDepressionChance, mishapChance, mishapSpanC } = options
+  const undepressed = Math.exp(logNormal(clearC, expected.undepressedC, options.undepressedSigmaC * Math.SQRT2))
+  const mishap = mishapChance / mishapSpanC
+  if (expected.isSame) return (1 - mishapChance) * undepressed + mishap
+  const depressed = Math.exp(logNormal(clearC, expected.clearC, options.mixtureSigmaC))
+  return (1 - noDepressionChance - mishapChance) * depressed + noDepressionChance * undepressed + mishap
+}
+
+/** What a candidate expects of one mixture. */
+export function expectationOf(unknown: MeltingRange, candidate: Candidate | null, mixing: Mixing) {
+  return {
+    isSame: candidate?.id === mixing.reference.id,
+    clearC: mixtureClearC(unknown, candidate, mixing),
+    undepressedC: undepressedC(unknown, mixing),
+  }
+}

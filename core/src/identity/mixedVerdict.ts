@@ -1,0 +1,77 @@
+import type { Conventions, MeltingRange } from '../contract'
+import { requireRange } from '../heating/observedRange'
+
+export interface MixedVerdict {
+  readonly verdict: 'same' | 'different' | 'repeat'
+  readonly because: string
+}
+
+/**
+ * What a mixed melt says of identity. Not lower than the unknown alone and not broader: the same compound (a
+ * little higher, even, if the unknown was impure). Lower and broader: a different one. Anything else: repeat.
+ * Differences within what repeats differ by count as none.
+ *
+ * @param input all °C, best of one run; the mixture is of unknown and reference
+ * @param conventions house rules, for what repeats may differ by
+ * @throws ImpossibleInput on an inverted range
+ * @example mixedVerdict({ unknown: { onsetC: 93.6, clearC: 94.8 }, reference: { onsetC: 94.3, clearC: 95.6 }, mixture: { onsetC: 58, clearC: 76 } }, rules).verdict // 'different'
+ */
+export function mixedVerdict(
+  input: {
+    readonly unknown: MeltingRange
+    readonly reference: MeltingRange
+    readonly mixture: MeltingRange
+  },
+  conventions: Pick<Conventions, 'repeatWithinC'>,
+): MixedVerdict {
+  const { unknown, reference, mixture } = input
+  for (const range of [unknown, reference, mixture]) requireRange(range)
+  const within = conventions.repeatWithinC
+  const lowerC = Math.max(unknown.onsetC - mixture.onsetC, unknown.clearC - mixture.clearC)
+  const broaderC = width(mixture) - width(unknown)
+  const aboveBothC = Math.min(mixture.clearC - unknown.clearC, mixture.clearC - reference.clearC)
+  if (tenths(aboveBothC) > within)
+    return {
+      verdict: 'repeat',
+      because: `The mixture was all liquid ${c(aboveBothC)} °C above both its parts, which no mixture does: were two tubes swapped, or was it heated faster?`,
+    }
+  const isLower = tenths(lowerC) > within
+  const isBroader = tenths(broaderC) > within
+  if (!isLower && !isBroader) return { verdict: 'same', because: sameBecause(unknown, mixture, within) }
+  if (isLower && isBroader)
+    return {
+      verdict: 'different',
+      because: `The mixture begins ${c(unknown.onsetC - mixture.onsetC)} °C lower and is ${c(broaderC)} °C broader than the unknown alone: each is an impurity in the other, so they are two compounds.`,
+    }
+  if (isLower)
+    return {
+      verdict: 'repeat',
+      because: `The mixture melts ${c(lowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of unknown to two of the other.`,
+    }
+  return {
+    verdict: 'repeat',
+    because: `The mixture is ${c(broaderC)} °C broader but hardly lower: ground unevenly or packed too full, perhaps. Grind it again and repeat.`,
+  }
+}
+
+function sameBecause(unknown: MeltingRange, mixture: MeltingRange, within: number): string {
+  const higherC = mixture.onsetC - unknown.onsetC
+  const rise =
+    tenths(higherC) > within
+      ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound thins the unknown’s impurity.`
+      : ''
+  return `The mixture is not lower than the unknown alone and not broader (within ${c(within)} °C): one compound.${rise}`
+}
+
+function width(range: MeltingRange): number {
+  return range.clearC - range.onsetC
+}
+
+function c(value: number): string {
+  return Math.abs(value).toFixed(1)
+}
+
+/** Compared in the tenths they are read in. */
+function tenths(value: number): number {
+  return Math.round(value * 10) / 10
+}

@@ -1,0 +1,129 @@
+import type { Candidate, IdentityInput, MeltingRange } from '../contract'
+import { moleFractionFromMassFraction } from '../melting/eutectic'
+import { meltingRange } from '../melting/meltingRange'
+import { expectationOf, mixtureDensity, optionsOf, unlistedFusion } from './likelihood'
+import { rankCandidates } from './rankCandidates'
+
+/** What grinding the unknown with one authentic sample would tell. */
+export interface NextMixture {
+  readonly reference: string
+  /** Expected fall of the entropy over the candidates. */
+  readonly bits: number
+  /** The mixture's range if the unknown is this candidate; null: not on the list. */
+  readonly outcomes: readonly { readonly id: string | null; readonly onsetC: number; readonly clearC: number }[]
+}
+
+/** A mixture that would tell less than this is not worth the tube, bits. */
+const WORTH_BITS = 0.02
+/** Candidates less likely than this do not change what is learned, but cost time. */
+const COUNTS_ABOVE = 1e-6
+const STEPS_PER_SIGMA = 4
+const SIGMAS = 5
+
+/**
+ * Which authentic sample to grind with the unknown next: the one whose mixture is expected to lower the
+ * entropy over the candidates most (Lindley 1956), over the predictive distribution of its clear point.
+ *
+ * @param input as for `rankCandidates`; references are the authentic samples at hand
+ * @returns best first, °C and bits; empty when none would tell (`whyNoMixture` says why)
+ * @throws ImpossibleInput as `rankCandidates`
+ */
+export function nextMixture(
+  input: IdentityInput & { readonly references: readonly Candidate[] },
+): readonly NextMixture[] {
+  const likely = likelyOf(input)
+  return input.references
+    .map((reference) => ({
+      reference: reference.id,
+      bits: bitsOf(input, likely, reference),
+      outcomes: outcomesOf(input.unknown, input.candidates, reference),
+    }))
+    .filter(({ bits }) => bits >= WORTH_BITS)
+    .sort((p, q) => q.bits - p.bits)
+}
+
+interface Likely {
+  readonly candidate: Candidate | null
+  readonly probability: number
+}
+
+function likelyOf(input: IdentityInput): readonly Likely[] {
+  const byId = new Map(input.candidates.map((candidate) => [candidate.id, candidate]))
+  return rankCandidates(input)
+    .filter(({ probability }) => probability > COUNTS_ABOVE)
+    .map(({ id, probability }) => ({ candidate: id === null ? null : (byId.get(id) ?? null), probability }))
+}
+
+/** Σ p ∫ f·log₂(f/f̄): what the clear point is expected to tell of which candidate it is. */
+function bitsOf(input: IdentityInput, likely: readonly Likely[], reference: Candidate): number {
+  const options = optionsOf(input)
+  const expected = likely.map(({ candidate }) => expectationOf(input.unknown, candidate, { reference }))
+  const centres = expected.flatMap(({ clearC, undepressedC }) => [clearC, undepressedC])
+  const around = SIGMAS * options.mixtureSigmaC
+  const [from, to] = [Math.min(...centres) - around, Math.max(...centres) + around]
+  const step = Math.min(options.undepressedSigmaC, options.mixtureSigmaC) / STEPS_PER_SIGMA
+  const grid = Array.from({ length: Math.ceil((to - from) / step) + 1 }, (_, i) => from + i * step)
+  const densities = expected.map((one) => {
+    const values = grid.map((clearC) => mixtureDensity(clearC, one, options))
+    const total = values.reduce((sum, value) => sum + value, 0)
+    return values.map((value) => value / total)
+  })
+  const norm = likely.reduce((sum, { probability }) => sum + probability, 0)
+  let bits = 0
+  for (let i = 0; i < grid.length; i++) {
+    let mean = 0
+    likely.forEach(({ probability }, h) => (mean += (probability / norm) * (densities[h]?.[i] ?? 0)))
+    likely.forEach(({ probability }, h) => {
+      const density = densities[h]?.[i] ?? 0
+      if (density > 0) bits += (probability / norm) * density * Math.log2(density / mean)
+    })
+  }
+  return bits
+}
+
+/** The range of the mixture, candidate by candidate and for one nobody listed. */
+function outcomesOf(
+  unknown: MeltingRange,
+  candidates: readonly Candidate[],
+  reference: Candidate,
+): NextMixture['outcomes'] {
+  return [...candidates, null].map((candidate) => ({
+    id: candidate?.id ?? null,
+    ...mixedRange(unknown, candidate, reference),
+  }))
+}
+
+function mixedRange(unknown: MeltingRange, candidate: Candidate | null, reference: Candidate): MeltingRange {
+  if (candidate?.id === reference.id)
+    return {
+      onsetC: (unknown.onsetC + Math.max(unknown.onsetC, reference.meltLowC)) / 2,
+      clearC: (unknown.clearC + reference.meltHighC) / 2,
+    }
+  const partner = candidate?.fusion ?? unlistedFusion(unknown, reference.fusion)
+  const x = moleFractionFromMassFraction(0.5, partner.molarMassGPerMol, reference.fusion.molarMassGPerMol)
+  return meltingRange(partner, reference.fusion, x)
+}
+
+/** Entropy over the candidates under which the question counts as settled, bits. */
+const SETTLED_BITS = 0.1
+
+/**
+ * Why no mixture would tell, in a sentence; null when one would.
+ *
+ * @throws ImpossibleInput as `rankCandidates`
+ */
+export function whyNoMixture(
+  input: IdentityInput & { readonly references: readonly Candidate[] },
+): string | null {
+  if (nextMixture(input).length > 0) return null
+  const ranked = rankCandidates(input)
+  const bits = ranked.reduce(
+    (sum, { probability: p }) => (p > 0 ? sum - p * Math.log2(p) : sum),
+    0,
+  )
+  if (bits < SETTLED_BITS)
+    return 'The ranges already point to one answer; another mixture would hardly change it.'
+  if (input.references.length === 0)
+    return 'No authentic sample is at hand. Say of which candidates one is, and a mixture can be chosen.'
+  return 'The mixtures with the authentic samples at hand would all melt too much alike to tell the candidates apart.'
+}

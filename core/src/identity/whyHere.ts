@@ -1,0 +1,73 @@
+import type { Candidate, IdentityInput } from '../contract'
+import { expectationOf, optionsOf, requireIdentity } from './likelihood'
+
+/** Why a candidate stands where it does: what it leads one to expect, beside what was seen. */
+export interface WhyHere {
+  readonly id: string
+  /** Clear point of the unknown above the top of the literature range, °C; below 0 lower. */
+  readonly aboveLiteratureC: number
+  readonly mixtures: readonly {
+    readonly reference: string
+    readonly expectedClearC: number
+    readonly seenClearC: number
+    readonly isSame: boolean
+  }[]
+  readonly sentence: string
+}
+
+/** Within so many standard deviations a reading is as expected. */
+const AS_EXPECTED_SD = 1.5
+const AGAINST_SD = 2.5
+
+/**
+ * What speaks for and against each candidate, in words and numbers.
+ *
+ * @param nameOf what a reference is called
+ * @throws ImpossibleInput as `rankCandidates`
+ */
+export function whyHere(input: IdentityInput, nameOf: (id: string) => string): readonly WhyHere[] {
+  requireIdentity(input)
+  return input.candidates.map((candidate) => whyOne(input, candidate, nameOf))
+}
+
+function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string) => string): WhyHere {
+  const options = optionsOf(input)
+  const aboveLiteratureC = input.unknown.clearC - candidate.meltHighC
+  const mixtures = input.mixtures.map((mixture) => {
+    const expected = expectationOf(input.unknown, candidate, mixture)
+    return {
+      reference: mixture.reference.id,
+      expectedClearC: expected.clearC,
+      seenClearC: mixture.clearC,
+      isSame: expected.isSame,
+      sd: expected.isSame ? options.undepressedSigmaC * Math.SQRT2 : options.mixtureSigmaC,
+    }
+  })
+  const said = mixtures.map(({ reference, expectedClearC, seenClearC, isSame, sd }) => {
+    const off = Math.abs(seenClearC - expectedClearC) / sd
+    const word = off <= AS_EXPECTED_SD ? 'as expected' : off <= AGAINST_SD ? 'not quite as expected' : 'against it'
+    const would = isSame ? 'unchanged, near' : 'near'
+    return `With ${nameOf(reference)} it would be all liquid ${would} ${expectedClearC.toFixed(0)} °C; ${seenClearC.toFixed(1)} was seen: ${word}.`
+  })
+  return {
+    id: candidate.id,
+    aboveLiteratureC,
+    mixtures: mixtures.map(({ reference, expectedClearC, seenClearC, isSame }) => ({
+      reference,
+      expectedClearC,
+      seenClearC,
+      isSame,
+    })),
+    sentence: [aloneSentence(aboveLiteratureC, options.sigmaC), ...said].join(' '),
+  }
+}
+
+function aloneSentence(aboveC: number, sigmaC: number): string {
+  const by = `${Math.abs(aboveC).toFixed(1)} °C`
+  if (aboveC > 2 * sigmaC) return `The unknown melts ${by} above it, which impurity cannot do.`
+  if (aboveC > 0.05) return `The unknown’s clear point lies ${by} above its literature top.`
+  if (aboveC > -0.05) return 'The unknown’s clear point lies on its literature top.'
+  return aboveC < -5 * sigmaC
+    ? `The unknown’s clear point lies ${by} below its literature top: it would have to be very impure.`
+    : `The unknown’s clear point lies ${by} below its literature top.`
+}

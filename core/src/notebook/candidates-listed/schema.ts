@@ -1,0 +1,13 @@
+import Joi from 'joi'
+import { celsius, compound } from '../commonSchema'
+
+/** More are no list to test by mixture; a narrower window is. */
+export const CANDIDATES_MOST = 200
+
+export const candidatesListedV1 = Joi.object({
+  candidates: Joi.array().items(compound).min(1).max(CANDIDATES_MOST).unique('id').required(),
+  from: Joi.string().valid('the instructor', 'the shelf').required(),
+  window: Joi.object({ lowC: celsius.required(), highC: celsius.min(Joi.ref('lowC')).required() })
+    .allow(null)
+    .required(),
+})

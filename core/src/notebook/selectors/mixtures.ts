@@ -1,0 +1,125 @@
+import type { EntryId, MeltingRange, Result, SampleId } from '../../contract'
+import { heatingShare, withoutHeating } from '../../heating/heatingShare'
+import { mixedVerdict, type MixedVerdict } from '../../identity/mixedVerdict'
+import { attempt, problem } from '../../problems'
+import { latestLine, type View } from '../fold'
+import { meltsOf } from './melt'
+import { heatedOf, judgedRange, meltRangesOf, type RangeRow } from './ranges'
+import { samplesNamed, type NamedSample } from './samples'
+
+/** A row both of whose ends are known. */
+export type CompleteRow = RangeRow & {
+  readonly onset: NonNullable<RangeRow['onset']>
+  readonly clear: NonNullable<RangeRow['clear']>
+}
+
+export function isComplete(row: RangeRow): row is CompleteRow {
+  return row.onset !== null && row.clear !== null && row.trouble === null
+}
+
+/** Every row of this sample, of whatever melt, in the order they were planned. */
+export function rowsOfSample(view: View, sample: SampleId): readonly RangeRow[] {
+  return meltsOf(view).flatMap((melt) => meltRangesOf(view, melt).filter((row) => row.sample === sample))
+}
+
+/** The range with the share of heating and packing taken off. */
+export function slowRange(row: CompleteRow): MeltingRange {
+  return withoutHeating(judgedRange(row), heatingShare(heatedOf(row)))
+}
+
+/** A mixture of a sample with an authentic one: how it was ground, what it melted at, and what that says. */
+export interface MixtureFacts {
+  readonly sample: NamedSample
+  /** The authentic sample in it. */
+  readonly reference: NamedSample
+  readonly massFractionOfSample: number
+  readonly by: 'mass' | 'eye'
+  /** null until it has been melted, both ends. */
+  readonly row: CompleteRow | null
+  /** Its parts beside it in the same run, where they were. */
+  readonly aloneBeside: CompleteRow | null
+  readonly referenceBeside: CompleteRow | null
+  readonly verdict: Result<MixedVerdict>
+  readonly restsOn: readonly EntryId[]
+}
+
+/** Two samples ground by eye are equal within about this much of the whole. */
+export const BY_EYE_WITHIN = 0.15
+
+/** Every mixture this sample is a part of with an authentic one, in the order they were named. */
+export function mixturesOf(view: View, sample: SampleId): readonly MixtureFacts[] {
+  const samples = samplesNamed(view)
+  return samples.flatMap((mixture) => {
+    if (!mixture.of.includes(sample)) return []
+    const other = mixture.of.find((id) => id !== sample)
+    const reference = samples.find(({ id }) => id === other)
+    return reference?.role === 'authentic' ? [mixtureOf(view, sample, mixture, reference)] : []
+  })
+}
+
+function mixtureOf(
+  view: View,
+  sample: SampleId,
+  mixture: NamedSample,
+  reference: NamedSample,
+): MixtureFacts {
+  const ground = latestLine(view, mixture.id, 'mixture ground')
+  const first = ground?.body.massFractionFirst ?? 0.5
+  const row = latestCareful(rowsOfSample(view, mixture.id))
+  const beside = row ? besideOf(view, row) : []
+  const of = (id: SampleId) => latestCareful(beside.filter((one) => one.sample === id))
+  const alone = of(sample) ?? latestCareful(rowsOfSample(view, sample))
+  const referenceBeside = of(reference.id)
+  return {
+    sample: mixture,
+    reference,
+    massFractionOfSample: mixture.of[0] === sample ? first : 1 - first,
+    by: ground?.body.by ?? 'eye',
+    row,
+    aloneBeside: of(sample),
+    referenceBeside,
+    verdict: verdictOf(row, alone, referenceBeside, reference),
+    restsOn: [
+      ...(ground ? [ground.id] : []),
+      ...(row?.restsOn ?? []),
+      ...(alone?.restsOn ?? []),
+      ...(referenceBeside?.restsOn ?? []),
+    ],
+  }
+}
+
+function latestCareful(rows: readonly RangeRow[]): CompleteRow | null {
+  return (
+    [...rows].reverse().find((row): row is CompleteRow => isComplete(row) && row.purpose === 'careful') ?? null
+  )
+}
+
+/** Every tube of the run a row is of. */
+function besideOf(view: View, { melt }: RangeRow): readonly RangeRow[] {
+  const of = meltsOf(view).find(({ id }) => id === melt)
+  return of ? meltRangesOf(view, of) : []
+}
+
+function verdictOf(
+  row: CompleteRow | null,
+  alone: CompleteRow | null,
+  reference: CompleteRow | null,
+  { compound }: NamedSample,
+): Result<MixedVerdict> {
+  if (!row) return problem('too-few-samples', 'The mixture has not been melted yet, both ends.')
+  if (!alone)
+    return problem('too-few-samples', 'It has no careful range alone yet to lay beside the mixture.')
+  if (!reference && !compound) return problem('too-few-samples', 'Nothing is known of the other part.')
+  return attempt(() =>
+    mixedVerdict(
+      {
+        unknown: judgedRange(alone),
+        reference: reference
+          ? judgedRange(reference)
+          : { onsetC: compound?.meltLowC ?? NaN, clearC: compound?.meltHighC ?? NaN },
+        mixture: judgedRange(row),
+      },
+      row.conventions,
+    ),
+  )
+}

@@ -1,0 +1,222 @@
+import type {
+  Candidate,
+  Compound,
+  Entry,
+  EntryId,
+  IdentityInput,
+  RankOptions,
+  Result,
+  UnknownId,
+} from '../../contract'
+import { RANK_OPTIONS } from '../../identity/likelihood'
+import { problem } from '../../problems'
+import { fusionOf } from '../../reference/fusionOf'
+import { latestLine, linesOf, type View } from '../fold'
+import { mixturesOf, isComplete, rowsOfSample, slowRange, type CompleteRow, type MixtureFacts } from './mixtures'
+import type { RangeRow } from './ranges'
+import { sampleNamedAs, samplesNamed, type NamedSample } from './samples'
+
+/** A candidate on the list of a case. */
+export interface CandidateFacts {
+  readonly compound: Compound
+  /** The line that struck it out by hand, or null. */
+  readonly ruledOut: Entry<'candidate ruled out'> | null
+  /** An authentic sample of it at hand, or null. */
+  readonly authentic: NamedSample | null
+}
+
+export interface UnknownFacts {
+  readonly id: UnknownId
+  readonly opened: Entry<'unknown opened'>
+  readonly sample: NamedSample
+  readonly listed: Entry<'candidates listed'> | null
+  readonly candidates: readonly CandidateFacts[]
+  readonly sealed: Entry<'answer sealed'> | null
+  readonly answer: Entry<'answer opened'> | null
+  readonly signed: Entry<'unknown signed'> | null
+  /** Every tube of it alone, scouting runs too. */
+  readonly rows: readonly RangeRow[]
+  readonly scouting: CompleteRow | null
+  readonly careful: CompleteRow | null
+  readonly mixtures: readonly MixtureFacts[]
+}
+
+/** Every case of the notebook, in the order they were opened. */
+export function unknownsOf(view: View): readonly UnknownFacts[] {
+  return [...view.subjects.keys()]
+    .flatMap((id) => unknownOf(view, id as UnknownId) ?? [])
+    .sort((p, q) => (p.opened.id < q.opened.id ? -1 : 1))
+}
+
+/** One case, or null when no such case was opened. */
+export function unknownOf(view: View, id: UnknownId): UnknownFacts | null {
+  const opened = latestLine(view, id, 'unknown opened')
+  const sample = opened ? sampleNamedAs(view, opened.body.sample) : null
+  if (!opened || !sample) return null
+  const rows = rowsOfSample(view, sample.id)
+  const latest = (purpose: RangeRow['purpose']) =>
+    [...rows].reverse().find((row): row is CompleteRow => isComplete(row) && row.purpose === purpose) ?? null
+  const listed = latestLine(view, id, 'candidates listed')
+  return {
+    id,
+    opened,
+    sample,
+    listed,
+    candidates: listed ? candidatesOf(view, id, listed.body.candidates) : [],
+    sealed: latestLine(view, id, 'answer sealed'),
+    answer: latestLine(view, id, 'answer opened'),
+    signed: latestLine(view, id, 'unknown signed'),
+    rows,
+    scouting: latest('scouting'),
+    careful: latest('careful'),
+    mixtures: mixturesOf(view, sample.id),
+  }
+}
+
+function candidatesOf(
+  view: View,
+  id: UnknownId,
+  compounds: readonly Compound[],
+): readonly CandidateFacts[] {
+  const out = linesOf(view, id, 'candidate ruled out')
+  const authentic = samplesNamed(view).filter(({ role }) => role === 'authentic')
+  return compounds.map((compound) => ({
+    compound,
+    ruledOut: out.find(({ body }) => body.candidate === compound.id) ?? null,
+    authentic: authentic.find((sample) => sample.compound?.id === compound.id) ?? null,
+  }))
+}
+
+/** A compound as the ranking takes it; its melting point is the top of the literature range. */
+export function candidateFrom(compound: Compound): Candidate {
+  const { meltingPointC, enthalpyKJPerMol, molarMassGPerMol } = fusionOf(compound)
+  return {
+    id: compound.id,
+    meltLowC: compound.meltLowC,
+    meltHighC: compound.meltHighC,
+    fusion: { meltingPointC, enthalpyKJPerMol, molarMassGPerMol },
+  }
+}
+
+/** What the case's candidates are ranked from. */
+export interface CaseForRanking {
+  readonly input: IdentityInput & { readonly references: readonly Candidate[] }
+  readonly options: RankOptions
+  /** Candidates whose fusion enthalpy is Walden's estimate. */
+  readonly estimated: readonly string[]
+  /** References of mixtures that are not candidates: allowed, and said. */
+  readonly otherReferences: readonly string[]
+  readonly isRough: boolean
+  readonly restsOn: readonly EntryId[]
+}
+
+/** A scouting run reads this much less surely, °C. */
+const SCOUTING_SIGMA_C = 3
+
+/**
+ * The evidence of a case in numbers: the unknown's range and its mixtures with the share of the heating taken
+ * off, the candidates that were not struck out. From a scouting run alone the result is rough.
+ */
+export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
+  const alone = unknown.careful ?? unknown.scouting
+  if (!alone) return problem('too-few-samples', 'The unknown has no melting range yet: both ends are needed.')
+  const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut)
+  if (standing.length === 0)
+    return problem(
+      'no-candidates',
+      unknown.candidates.length === 0
+        ? 'No candidates are listed yet.'
+        : 'Every candidate has been struck out. Take one back, or sign “not on the list”.',
+    )
+  const isRough = unknown.careful === null
+  const melted = unknown.mixtures.flatMap((mixture) =>
+    mixture.row && mixture.reference.compound
+      ? [{ ...mixture, row: mixture.row, compound: mixture.reference.compound }]
+      : [],
+  )
+  const options: RankOptions = { ...RANK_OPTIONS, ...(isRough ? { sigmaC: SCOUTING_SIGMA_C } : {}) }
+  const onList = new Set(standing.map(({ compound }) => compound.id))
+  return {
+    ok: true,
+    value: {
+      input: {
+        unknown: slowRange(alone),
+        candidates: standing.map(({ compound }) => candidateFrom(compound)),
+        mixtures: melted.map(({ row, compound, referenceBeside, massFractionOfSample }) => ({
+          reference: candidateFrom(compound),
+          ...slowRange(row),
+          ...(referenceBeside ? { referenceClearC: slowRange(referenceBeside).clearC } : {}),
+          massFractionUnknown: massFractionOfSample,
+        })),
+        options,
+        references: standing.flatMap(({ compound, authentic }) =>
+          authentic && !melted.some(({ compound: done }) => done.id === compound.id)
+            ? [candidateFrom(compound)]
+            : [],
+        ),
+      },
+      options,
+      estimated: standing
+        .filter(({ compound }) => compound.fusionEnthalpyKJPerMol === null)
+        .map(({ compound }) => compound.name),
+      otherReferences: melted
+        .filter(({ compound }) => !onList.has(compound.id))
+        .map(({ compound }) => compound.name),
+      isRough,
+      restsOn: [
+        unknown.opened.id,
+        ...(unknown.listed ? [unknown.listed.id] : []),
+        ...unknown.candidates.flatMap(({ ruledOut }) => (ruledOut ? [ruledOut.id] : [])),
+        ...alone.restsOn,
+        ...melted.flatMap(({ restsOn }) => restsOn),
+      ],
+    },
+  }
+}
+
+/** Compounds whose literature range meets a window of temperature, nearest the middle first. */
+export function compoundsWithin(
+  compounds: readonly Compound[],
+  window: { readonly lowC: number; readonly highC: number },
+): readonly Compound[] {
+  const middle = (window.lowC + window.highC) / 2
+  const away = ({ meltHighC }: Compound) => Math.abs(meltHighC - middle)
+  return compounds
+    .filter(({ meltLowC, meltHighC }) => meltHighC >= window.lowC && meltLowC <= window.highC)
+    .sort((p, q) => away(p) - away(q))
+}
+
+/** An unknown's literature top lies within so much above its clear point: impurity lowers, it does not raise. */
+const ABOVE_C = 8
+const BELOW_C = 3
+
+/** The window in which to look for candidates of a range, °C. */
+export function windowFor(range: { readonly clearC: number }): { lowC: number; highC: number } {
+  return { lowC: Math.round(range.clearC - BELOW_C), highC: Math.round(range.clearC + ABOVE_C) }
+}
+
+/** Where the mixed melt and the probabilities do not say the same, in a sentence; null where they do. */
+export function disagreementOf(
+  mixture: MixtureFacts,
+  ranked: readonly { readonly id: string | null; readonly probability: number }[],
+): string | null {
+  const { compound } = mixture.reference
+  const here = ranked.find(({ id }) => id === compound?.id)?.probability
+  if (!mixture.verdict.ok || here === undefined || !compound) return null
+  const { verdict } = mixture.verdict.value
+  if (verdict === 'same' && here < 0.5)
+    return `The mixture with ${compound.name} was unchanged, yet its probability is ${percent(here)}: another mixture, or the unknown’s own range, speaks against it. One of the tubes may not be what its label says.`
+  if (verdict === 'different' && here > 0.3)
+    return `The mixture with ${compound.name} came out lower and broader, yet its probability is still ${percent(here)}: where the mixture cleared is near what would be expected unchanged. Repeat that mixture.`
+  return null
+}
+
+function percent(probability: number): string {
+  return `${(100 * probability).toFixed(probability < 0.1 ? 1 : 0)} %`
+}
+
+/** Whether the sealed answer was opened only after a verdict had been signed. */
+export function openedAfterSigning(view: View, { id, answer }: UnknownFacts): boolean {
+  const first = view.subjects.get(id)?.lines.find(({ kind }) => kind === 'unknown signed')
+  return answer !== null && first !== undefined && first.id < answer.id
+}

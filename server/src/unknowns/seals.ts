@@ -1,0 +1,116 @@
+import { createHash, randomBytes, randomUUID } from 'node:crypto'
+import {
+  fold,
+  latestLine,
+  sealedContents,
+  unknownOf,
+  unknownsOf,
+  type Compound,
+  type NotebookId,
+  type SealedContents,
+  type UnknownId,
+  type View,
+} from '@ivory-crystal/core'
+import { HttpProblem } from '../http/problem'
+import type { LedgerStore } from '../ledger/store'
+import type { ShelfStore } from '../shelf/shelf'
+
+/** What an unknown is, as the server keeps it; no route gives it out before the verdict is signed. */
+export interface Sealed {
+  readonly notebook: NotebookId
+  readonly unknown: UnknownId
+  readonly compound: Compound
+  /** Mole fraction of the compound; the rest melts near it. */
+  readonly purity: number
+  /** 32 bytes, hexadecimal. */
+  readonly salt: string
+}
+
+export interface OpenedAnswer {
+  readonly seal: string
+  readonly compound: string
+  readonly name: string
+  readonly salt: string
+}
+
+/** SHA-256 over salt and answer: says nothing before, and shows afterwards that nothing was changed. */
+export function commitmentOf(salt: string, compound: string): string {
+  return createHash('sha256').update(`${salt} ${compound}`).digest('hex')
+}
+
+/** Seals the answer to one unknown of one notebook. */
+export async function sealAnswer(
+  shelf: ShelfStore,
+  asked: {
+    readonly notebook: NotebookId
+    readonly unknown: UnknownId
+    readonly compound: string
+    readonly purity: number
+  },
+): Promise<{ seal: string; commitment: string }> {
+  const compound = (await shelf.read()).compounds.find(({ id }) => id === asked.compound)
+  if (!compound)
+    throw new HttpProblem(404, 'Not on the shelf', `“${asked.compound}” is not on the shelf.`)
+  const seal = randomUUID()
+  const salt = randomBytes(32).toString('hex')
+  const { notebook, unknown, purity } = asked
+  await shelf.keepSealed(seal, { notebook, unknown, compound, purity, salt })
+  return { seal, commitment: commitmentOf(salt, compound.id) }
+}
+
+/**
+ * Opens the sealed answer of a case that has been signed.
+ *
+ * @throws HttpProblem 409 before it is signed, 404 where no answer is kept here
+ */
+export async function openAnswer(
+  shelf: ShelfStore,
+  store: LedgerStore,
+  notebook: NotebookId,
+  unknown: UnknownId,
+): Promise<OpenedAnswer> {
+  const view = fold((await store.after(notebook, 0)).map(({ entry }) => entry))
+  const facts = unknownOf(view, unknown)
+  const seal = facts?.sealed?.body.seal
+  if (!facts || !seal) throw new HttpProblem(404, 'No answer', 'No answer was sealed for this unknown.')
+  if (!facts.signed)
+    throw new HttpProblem(
+      409,
+      'Not signed',
+      'The answer stays sealed until the verdict is signed and stored.',
+    )
+  const sealed = await sealedFor(shelf, seal, notebook, unknown)
+  if (!sealed)
+    throw new HttpProblem(
+      404,
+      'No answer',
+      'The answer was sealed on another computer; it can be opened only there.',
+    )
+  return { seal, compound: sealed.compound.id, name: sealed.compound.name, salt: sealed.salt }
+}
+
+/** A seal answers only for the case it was made for. */
+async function sealedFor(
+  shelf: ShelfStore,
+  seal: string,
+  notebook: NotebookId,
+  unknown: UnknownId,
+): Promise<Sealed | null> {
+  const sealed = (await shelf.sealed(seal)) as Sealed | null
+  return sealed?.notebook === notebook && sealed.unknown === unknown ? sealed : null
+}
+
+/** What simulated tubes of this notebook's unknowns hold. */
+export async function contentsFor(
+  shelf: ShelfStore,
+  notebook: NotebookId,
+  view: View,
+): Promise<SealedContents> {
+  const known = new Map<string, ReturnType<SealedContents>>()
+  for (const { id, sample } of unknownsOf(view)) {
+    const seal = latestLine(view, id, 'answer sealed')?.body.seal
+    const sealed = seal ? await sealedFor(shelf, seal, notebook, id) : null
+    if (sealed) known.set(sample.id, sealedContents(sealed.compound, sealed.purity))
+  }
+  return (sample) => known.get(sample) ?? null
+}
