@@ -217,7 +217,11 @@ function waiting({ write, subject, minutesAgo, compound }: Pen): SealedAnswer {
     compound: null,
     of: [],
   })
-  write('unknown opened', unknown, minutesAgo(18), { code: 'K-14', appearance: 'White powder, no smell.', sample })
+  write('unknown opened', unknown, minutesAgo(18), {
+    code: 'K-14',
+    appearance: 'White powder, no smell.',
+    sample,
+  })
   write('answer sealed', unknown, minutesAgo(17.9), { seal: answer.seal, commitment: commitment(answer) })
   write('candidates listed', unknown, minutesAgo(17.5), {
     candidates: listed,

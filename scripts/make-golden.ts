@@ -549,7 +549,15 @@ writeInstruments({
   compound,
 })
 
-const sealed = writeUnknowns({ write, subject, reading, minutesAgo, compound, melt, view: () => fold(entries) })
+const sealed = writeUnknowns({
+  write,
+  subject,
+  reading,
+  minutesAgo,
+  compound,
+  melt,
+  view: () => fold(entries),
+})
 
 // ── adipic acid in a centrifuge tube, spinning ──────────────────────────────────────────────────
 const adipicPrep = subject<PrepId>(11)

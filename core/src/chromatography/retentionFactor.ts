@@ -28,7 +28,10 @@ export function retentionFactor(spotCentreMm: number, frontMm: number): Retentio
   if (frontMm <= 0)
     throw new ImpossibleInput('bad-distance', 'The solvent front must lie above the pencil line.')
   if (spotCentreMm < 0)
-    throw new ImpossibleInput('bad-distance', 'A spot below the pencil line cannot be: measure from the line.')
+    throw new ImpossibleInput(
+      'bad-distance',
+      'A spot below the pencil line cannot be: measure from the line.',
+    )
   if (spotCentreMm > frontMm)
     throw new ImpossibleInput(
       'spot-above-front',
@@ -52,7 +55,6 @@ export function spotsAgree(p: RetentionFactor, q: RetentionFactor): boolean {
 export function poorEvidence({ rf }: Pick<RetentionFactor, 'rf'>): string | null {
   if (rf < NEAR_START)
     return 'It hardly left the line: everything strongly held sits there. Try a more polar eluent.'
-  if (rf > NEAR_FRONT)
-    return 'It ran with the front: everything weakly held does. Try a less polar eluent.'
+  if (rf > NEAR_FRONT) return 'It ran with the front: everything weakly held does. Try a less polar eluent.'
   return null
 }

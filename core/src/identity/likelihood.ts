@@ -49,7 +49,13 @@ export function requireIdentity(input: IdentityInput): void {
 }
 
 function requireOptions(options: RankOptions): void {
-  for (const key of ['sigmaC', 'depressionMeanC', 'mixtureSigmaC', 'undepressedSigmaC', 'mishapSpanC'] as const)
+  for (const key of [
+    'sigmaC',
+    'depressionMeanC',
+    'mixtureSigmaC',
+    'undepressedSigmaC',
+    'mishapSpanC',
+  ] as const)
     if (!(options[key] > 0)) throw new ImpossibleInput('bad-options', `“${key}” must be above zero.`)
   for (const key of ['noDepressionChance', 'mishapChance', 'unlistedPrior'] as const)
     requireFraction(options[key], `“${key}”`)
@@ -90,7 +96,10 @@ function undepressedC(unknown: MeltingRange, { reference, referenceClearC }: Mix
 }
 
 /** A compound nobody listed: it melts where the unknown does, with Walden's enthalpy and the reference's molar mass. */
-export function unlistedFusion(unknown: Pick<MeltingRange, 'clearC'>, reference: Pick<Fusion, 'molarMassGPerMol'>): Fusion {
+export function unlistedFusion(
+  unknown: Pick<MeltingRange, 'clearC'>,
+  reference: Pick<Fusion, 'molarMassGPerMol'>,
+): Fusion {
   return {
     meltingPointC: unknown.clearC,
     enthalpyKJPerMol: waldenFusionEnthalpy(unknown.clearC),
@@ -105,7 +114,9 @@ export function mixtureDensity(
   options: RankOptions,
 ): number {
   const { noDepressionChance, mishapChance, mishapSpanC } = options
-  const undepressed = Math.exp(logNormal(clearC, expected.undepressedC, options.undepressedSigmaC * Math.SQRT2))
+  const undepressed = Math.exp(
+    logNormal(clearC, expected.undepressedC, options.undepressedSigmaC * Math.SQRT2),
+  )
   const mishap = mishapChance / mishapSpanC
   if (expected.isSame) return (1 - mishapChance) * undepressed + mishap
   const depressed = Math.exp(logNormal(clearC, expected.clearC, options.mixtureSigmaC))

@@ -10,7 +10,11 @@ export interface NextMixture {
   /** Expected fall of the entropy over the candidates. */
   readonly bits: number
   /** The mixture's range if the unknown is this candidate; null: not on the list. */
-  readonly outcomes: readonly { readonly id: string | null; readonly onsetC: number; readonly clearC: number }[]
+  readonly outcomes: readonly {
+    readonly id: string | null
+    readonly onsetC: number
+    readonly clearC: number
+  }[]
 }
 
 /** A mixture that would tell less than this is not worth the tube, bits. */
@@ -117,10 +121,7 @@ export function whyNoMixture(
 ): string | null {
   if (nextMixture(input).length > 0) return null
   const ranked = rankCandidates(input)
-  const bits = ranked.reduce(
-    (sum, { probability: p }) => (p > 0 ? sum - p * Math.log2(p) : sum),
-    0,
-  )
+  const bits = ranked.reduce((sum, { probability: p }) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
   if (bits < SETTLED_BITS)
     return 'The ranges already point to one answer; another mixture would hardly change it.'
   if (input.references.length === 0)

@@ -45,7 +45,8 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
   })
   const said = mixtures.map(({ reference, expectedClearC, seenClearC, isSame, sd }) => {
     const off = Math.abs(seenClearC - expectedClearC) / sd
-    const word = off <= AS_EXPECTED_SD ? 'as expected' : off <= AGAINST_SD ? 'not quite as expected' : 'against it'
+    const word =
+      off <= AS_EXPECTED_SD ? 'as expected' : off <= AGAINST_SD ? 'not quite as expected' : 'against it'
     const would = isSame ? 'unchanged, near' : 'near'
     return `With ${nameOf(reference)} it would be all liquid ${would} ${expectedClearC.toFixed(0)} °C; ${seenClearC.toFixed(1)} was seen: ${word}.`
   })

@@ -138,7 +138,8 @@ function plate({ plate: run }: JudgeInput, tells: Tells): Weighed[] {
       code: 'plate',
       tells,
       minutes: PLATE_MIN,
-      sentence: 'A thin-layer plate beside an authentic sample gives a second opinion that heat has no part in.',
+      sentence:
+        'A thin-layer plate beside an authentic sample gives a second opinion that heat has no part in.',
     },
   ]
 }

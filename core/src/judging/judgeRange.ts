@@ -101,9 +101,7 @@ function weigh(input: JudgeInput, conventions: Conventions): Evidence {
     agrees: tenths(onsetLowByC) <= target.withinC && tenths(clearHighByC) <= target.withinC,
     impurityAtMost: pure ? impurityBound(pure, slow, conventions.readingErrorC) : null,
     composition:
-      pure && impurity
-        ? compositionFromRange(pure, impurity.fusion, slow, conventions.readingErrorC)
-        : null,
+      pure && impurity ? compositionFromRange(pure, impurity.fusion, slow, conventions.readingErrorC) : null,
     eutecticC,
     isAtEutectic:
       isSharp &&

@@ -15,6 +15,11 @@ const BASE: JudgeInput = {
 const judge = (change: Partial<JudgeInput>) => judgeRange({ ...BASE, ...change }, DEFAULT_HOUSE_RULES)
 const codes = (change: Partial<JudgeInput>) => judge(change).findings.map((finding) => finding.code)
 
+const BENZOIN = {
+  name: 'benzoin',
+  fusion: { meltingPointC: 137.5, enthalpyKJPerMol: 23.2, molarMassGPerMol: 212.24 },
+}
+
 /** Situation, change to the ordinary case, verdict, a finding it must hold, first action. */
 const SITUATIONS: [string, Partial<JudgeInput>, string, string, string][] = [
   ['sharp and on the literature', {}, 'consistent with pure', 'sharp', 'sign'],
@@ -112,6 +117,118 @@ const SITUATIONS: [string, Partial<JudgeInput>, string, string, string][] = [
     'recrystallize',
   ],
   [
+    'broad on the literature, for no reason given',
+    { corrected: { onsetC: 93.2, clearC: 97.6 } },
+    'cannot tell',
+    'broad',
+    'melt-beside-authentic',
+  ],
+  [
+    'slightly low through fast heating',
+    { corrected: { onsetC: 94.1, clearC: 97.2 }, rateCPerMin: 4, calibration: 'at another rate' },
+    'consistent with pure',
+    'rate-explains',
+    'sign',
+  ],
+  [
+    'a wide tube of coarse grain',
+    { corrected: { onsetC: 94, clearC: 96.6 }, fillMm: 5, grain: 'coarse' },
+    'consistent with pure',
+    'fill-explains',
+    'sign',
+  ],
+  [
+    'sharp and low at the eutectic of product and impurity',
+    { corrected: { onsetC: 77.6, clearC: 79.0 }, calibration: 'in place', impurity: BENZOIN },
+    'cannot tell',
+    'possible-eutectic',
+    'mixed-melt',
+  ],
+  [
+    'sharp and low, and the mixed melt is unchanged: the thermometer',
+    { corrected: { onsetC: 90, clearC: 91 }, mixed: { verdict: 'same', because: 'unchanged' } },
+    'consistent with pure',
+    'mixed-same',
+    'sign',
+  ],
+  [
+    'on the literature, but lower and broader with the authentic sample',
+    { mixed: { verdict: 'different', because: 'lower and broader' } },
+    'not this compound',
+    'mixed-different',
+    'sign',
+  ],
+  [
+    'sharp and low, the mixed melt unclear',
+    { corrected: { onsetC: 90, clearC: 91 }, mixed: { verdict: 'repeat', because: 'lower but sharp' } },
+    'cannot tell',
+    'mixed-unclear',
+    'repeat-mixed-melt',
+  ],
+  [
+    'on the literature, a second spot on the plate',
+    { plate: { spots: 2, agrees: true, isPoor: false, sentence: 'two spots' } },
+    'nearly pure',
+    'plate-more-spots',
+    'recrystallize',
+  ],
+  [
+    'on the literature, the plate disagrees',
+    { plate: { spots: 1, agrees: false, isPoor: false, sentence: 'another height' } },
+    'cannot tell',
+    'plate-differs',
+    'mixed-melt',
+  ],
+  [
+    'on the literature, the plate agrees',
+    { plate: { spots: 1, agrees: true, isPoor: false, sentence: 'one height' } },
+    'consistent with pure',
+    'plate-agrees',
+    'sign',
+  ],
+  [
+    'a plate whose spots ran with the front changes nothing',
+    { plate: { spots: 1, agrees: null, isPoor: true, sentence: 'at the front' } },
+    'consistent with pure',
+    'plate-poor',
+    'sign',
+  ],
+  [
+    'low by less than the calibration is good for',
+    { corrected: { onsetC: 93, clearC: 94.2 }, calibration: 'in place', thermometerErrorC: 0.6 },
+    'consistent with pure',
+    'thermometer-explains',
+    'sign',
+  ],
+  [
+    'low and broad, the impurity known: how much',
+    { corrected: { onsetC: 84.6, clearC: 91.2 }, impurity: BENZOIN },
+    'impure',
+    'impurity-estimate',
+    'recrystallize',
+  ],
+  [
+    'repeats that do not agree',
+    { repeats: { count: 3, spreadC: 1.8 } },
+    'consistent with pure',
+    'repeats-scatter',
+    'sign',
+  ],
+  [
+    'high beside a calibrated thermometer, a little',
+    { corrected: { onsetC: 97.6, clearC: 98.6 }, calibration: 'in place' },
+    'cannot tell',
+    'high',
+    'mixed-melt',
+  ],
+  [
+    'decomposes, and the mixed melt said another compound',
+    { decomposed: true, mixed: { verdict: 'different', because: 'lower and broader' } },
+    'not this compound',
+    'decomposes',
+    'new-tube-fast-start',
+  ],
+  [
     'better than its crude',
     { crude: { onsetC: 84.6, clearC: 91.2 } },
     'consistent with pure',
@@ -134,6 +251,49 @@ describe('situations', () => {
         expect(finding.headline.length * finding.sentence.length).toBeGreaterThan(0)
         for (const value of Object.values(finding.numbers)) expect(Number.isFinite(value)).toBe(true)
       }
+  })
+})
+
+describe('what to do next', () => {
+  test('what tells most comes first, and of two that tell as much the one that takes less time', () => {
+    const { actions } = judge({ corrected: { onsetC: 90, clearC: 91 }, rateCPerMin: 5 })
+    expect(actions[0]?.code).toBe('mixed-melt')
+    expect(actions.map(({ code }) => code).indexOf('calibrate')).toBeGreaterThan(
+      actions.map(({ code }) => code).indexOf('melt-beside-authentic'),
+    )
+  })
+  test('near a eutectic the mixed melt says what each outcome would mean', () => {
+    const [first] = judge({
+      corrected: { onsetC: 77.6, clearC: 79.0 },
+      calibration: 'in place',
+      impurity: BENZOIN,
+    }).actions
+    expect(first?.sentence).toContain('clears higher and broader')
+  })
+  test('a mixed melt that has answered is not asked for again', () => {
+    const codesOf = (change: Partial<JudgeInput>) => judge(change).actions.map(({ code }) => code)
+    expect(codesOf({})).toContain('mixed-melt')
+    expect(codesOf({ mixed: { verdict: 'same', because: '' } })).not.toContain('mixed-melt')
+    expect(codesOf({ plate: { spots: 1, agrees: true, isPoor: false, sentence: '' } })).not.toContain('plate')
+  })
+})
+
+describe('how much impurity', () => {
+  const estimate = (onsetC: number, clearC: number) =>
+    judge({ corrected: { onsetC, clearC }, impurity: BENZOIN }).findings.find(
+      ({ code }) => code === 'impurity-estimate',
+    )
+  test('is read off the liquidus with the heating taken off, inside its interval', () => {
+    const found = estimate(79, 91.2)
+    // clear 91.2 − 0.5 − 0.2 = 90.5 against 96 °C and 23.5 kJ/mol
+    const exact = 100 * (1 - Math.exp((-23500 / 8.314462618) * (1 / 363.65 - 1 / 369.15)))
+    expect(found?.numbers['molPercent']).toBeCloseTo(exact, 6)
+    expect(found?.numbers['lowMolPercent']).toBeLessThan(exact)
+    expect(found?.numbers['highMolPercent']).toBeGreaterThan(exact)
+    expect(found?.sentence).toContain('The onset fits')
+  })
+  test('an onset that does not fit says that something else is in it', () => {
+    expect(estimate(70, 91.2)?.sentence).toContain('another impurity')
   })
 })
 

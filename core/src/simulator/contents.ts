@@ -80,9 +80,7 @@ export function holdsUnknown(view: View, id: SampleId): boolean {
 /** A compound as an instructor hands it out: as pure as said, the rest something that melts near it. */
 export function sealedContents(compound: Compound, purity: number): SimulatedSample {
   const a = fusionOf(compound)
-  return purity >= 1
-    ? { a, b: null, moleFractionA: 1 }
-    : { a, b: assumedImpurity(a), moleFractionA: purity }
+  return purity >= 1 ? { a, b: null, moleFractionA: 1 } : { a, b: assumedImpurity(a), moleFractionA: purity }
 }
 
 /** Two of one compound thin their impurity; two compounds make a mixture of the two. */

@@ -83,7 +83,7 @@ describe('what the ledger answers', () => {
   })
   test('kinds and versions of a newer build are kept untouched', async () => {
     const newer = [
-      line(home, { kind: 'plate developed', body: { rf: 0.4 } }),
+      line(home, { kind: 'spectrum taken', body: { rf: 0.4 } }),
       line(home, { v: 9, body: { anything: [1, { b: 2 }] } }),
     ]
     const answers = await server.store.append(home.notebook, [newer])

@@ -49,8 +49,7 @@ export async function sealAnswer(
   },
 ): Promise<{ seal: string; commitment: string }> {
   const compound = (await shelf.read()).compounds.find(({ id }) => id === asked.compound)
-  if (!compound)
-    throw new HttpProblem(404, 'Not on the shelf', `“${asked.compound}” is not on the shelf.`)
+  if (!compound) throw new HttpProblem(404, 'Not on the shelf', `“${asked.compound}” is not on the shelf.`)
   const seal = randomUUID()
   const salt = randomBytes(32).toString('hex')
   const { notebook, unknown, purity } = asked

@@ -272,11 +272,10 @@ function residueFraction(view: View, prep: PrepFacts): number | null {
   if (!range || !impurity) return null
   const fusions: readonly [Fusion, Fusion] = [fusionOf(prep.opened.body.compound), fusionOf(impurity)]
   const assay = attempt(() =>
-    assayFromRange(
-      ...fusions,
-      judgedRange(range),
-      { ...heatedOf(range), readingErrorC: range.conventions.readingErrorC },
-    ),
+    assayFromRange(...fusions, judgedRange(range), {
+      ...heatedOf(range),
+      readingErrorC: range.conventions.readingErrorC,
+    }),
   )
   return assay.ok && assay.value ? assay.value.assay : null
 }

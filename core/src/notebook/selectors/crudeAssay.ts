@@ -22,12 +22,10 @@ export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | n
   const product = fusionOf(prep.opened.body.compound)
   const other = fusionOf(impurity)
   const proposed = attempt(() =>
-    assayFromRange(
-      product,
-      other,
-      judgedRange(crude),
-      { ...heatedOf(crude), readingErrorC: crude.conventions.readingErrorC },
-    ),
+    assayFromRange(product, other, judgedRange(crude), {
+      ...heatedOf(crude),
+      readingErrorC: crude.conventions.readingErrorC,
+    }),
   )
   if (!proposed.ok) return proposed
   if (proposed.value === null)

@@ -1,4 +1,13 @@
-import type { Compound, Conventions, EntryId, JudgeInput, Judgement, PrepId, Result, SampleId } from '../../contract'
+import type {
+  Compound,
+  Conventions,
+  EntryId,
+  JudgeInput,
+  Judgement,
+  PrepId,
+  Result,
+  SampleId,
+} from '../../contract'
 import type { PlateOpinion } from '../../chromatography/readPlate'
 import { judgeRange } from '../../judging/judgeRange'
 import { attempt, problem } from '../../problems'

@@ -57,12 +57,7 @@ export function mixturesOf(view: View, sample: SampleId): readonly MixtureFacts[
   })
 }
 
-function mixtureOf(
-  view: View,
-  sample: SampleId,
-  mixture: NamedSample,
-  reference: NamedSample,
-): MixtureFacts {
+function mixtureOf(view: View, sample: SampleId, mixture: NamedSample, reference: NamedSample): MixtureFacts {
   const ground = latestLine(view, mixture.id, 'mixture ground')
   const first = ground?.body.massFractionFirst ?? 0.5
   const row = latestCareful(rowsOfSample(view, mixture.id))
@@ -90,7 +85,8 @@ function mixtureOf(
 
 function latestCareful(rows: readonly RangeRow[]): CompleteRow | null {
   return (
-    [...rows].reverse().find((row): row is CompleteRow => isComplete(row) && row.purpose === 'careful') ?? null
+    [...rows].reverse().find((row): row is CompleteRow => isComplete(row) && row.purpose === 'careful') ??
+    null
   )
 }
 

@@ -201,9 +201,7 @@ export function latestRange(
 const SAME_RATE_WITHIN = 0.5
 
 /** How a tube was heated and packed, and whether its calibration was made the same way: then what heating does is in it already. */
-export function heatedOf(
-  row: Pick<RangeRow, 'corrected' | 'rateCPerMin' | 'fillMm' | 'grain'>,
-): Heated {
+export function heatedOf(row: Pick<RangeRow, 'corrected' | 'rateCPerMin' | 'fillMm' | 'grain'>): Heated {
   const heating = row.corrected?.calibration.heating
   return {
     rateCPerMin: row.rateCPerMin,

@@ -89,10 +89,7 @@ function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {
 }
 
 /** Where the two parts of a mixture would melt together, should they be two compounds; an unknown is taken by Walden's rule. */
-function meetingC(
-  [a, b]: readonly (Compound | null)[],
-  [ofA, ofB]: readonly Expected[],
-): number | null {
+function meetingC([a, b]: readonly (Compound | null)[], [ofA, ofB]: readonly Expected[]): number | null {
   if ((!a && !b) || !ofA || !ofB || a?.id === b?.id) return null
   const other = fusionOf((a ?? b) as Compound)
   const fusion = (compound: Compound | null | undefined, { highC }: Expected): Fusion =>

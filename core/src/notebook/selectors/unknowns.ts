@@ -12,7 +12,14 @@ import { RANK_OPTIONS } from '../../identity/likelihood'
 import { problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import { latestLine, linesOf, type View } from '../fold'
-import { mixturesOf, isComplete, rowsOfSample, slowRange, type CompleteRow, type MixtureFacts } from './mixtures'
+import {
+  mixturesOf,
+  isComplete,
+  rowsOfSample,
+  slowRange,
+  type CompleteRow,
+  type MixtureFacts,
+} from './mixtures'
 import type { RangeRow } from './ranges'
 import { sampleNamedAs, samplesNamed, type NamedSample } from './samples'
 
@@ -73,11 +80,7 @@ export function unknownOf(view: View, id: UnknownId): UnknownFacts | null {
   }
 }
 
-function candidatesOf(
-  view: View,
-  id: UnknownId,
-  compounds: readonly Compound[],
-): readonly CandidateFacts[] {
+function candidatesOf(view: View, id: UnknownId, compounds: readonly Compound[]): readonly CandidateFacts[] {
   const out = linesOf(view, id, 'candidate ruled out')
   const authentic = samplesNamed(view).filter(({ role }) => role === 'authentic')
   return compounds.map((compound) => ({

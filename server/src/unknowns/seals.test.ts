@@ -1,0 +1,188 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import request from 'supertest'
+import {
+  DEFAULT_HOUSE_RULES,
+  fold,
+  KINDS,
+  meltOf,
+  meltsOf,
+  RANK_OPTIONS,
+  unknownOf,
+  unknownsOf,
+  type BlockReading,
+  type Kind,
+  type MeltId,
+  type NotebookId,
+  type SampleId,
+  type SubjectId,
+  type UnknownFacts,
+  type UnknownId,
+} from '@ivory-crystal/core'
+import type { RunningServer } from '../server'
+import { line, serve, tempFolder } from '../testing/bench'
+import { commitmentOf } from './seals'
+
+let folder: Awaited<ReturnType<typeof tempFolder>>
+let server: RunningServer
+let notebook: NotebookId
+const BLOCK = '/api/instruments/programmable-block'
+
+const at = () => `http://127.0.0.1:${server.port}`
+const view = async () => fold((await server.store.after(notebook, 0)).map((one) => one.entry))
+const post = (path: string, body: object) => request(at()).post(path).send(body)
+const detailOf = (response: { text: string }) => (JSON.parse(response.text) as { detail: string }).detail
+
+async function open(): Promise<void> {
+  server = await serve(folder.path, { demo: true })
+  notebook = (await server.store.notebooks())[0]?.id as NotebookId
+}
+async function caseOf(id: UnknownId): Promise<UnknownFacts> {
+  const found = unknownOf(await view(), id)
+  if (!found) throw new Error('no such case')
+  return found
+}
+/** A case of its own with a sealed answer. */
+async function sealedCase(compound = 'methyl-4-nitrobenzoate'): Promise<UnknownFacts> {
+  const id = randomUUID() as UnknownId
+  const sample = randomUUID() as SampleId
+  await write('sample named', sample, { prep: null, role: 'unknown', label: 'K-14', compound: null, of: [] })
+  await write('unknown opened', id, { code: 'K-14', appearance: 'white', sample })
+  const sealed = await post('/api/seals', { notebook, unknown: id, compound, purity: 0.98 })
+  expect(sealed.status).toBe(201)
+  await write('answer sealed', id, sealed.body as object)
+  return caseOf(id)
+}
+async function write(kind: Kind, subject: SubjectId, body: object): Promise<void> {
+  const home = { ledger: server.store.ledger, notebook }
+  const entry = line(home, { id: server.store.newId(), subject, kind, v: KINDS[kind].version, body })
+  const [answer] = (await server.store.append(notebook, [[entry]])) ?? []
+  expect(answer).toMatchObject({ outcome: 'stored' })
+}
+const sign = (unknown: UnknownFacts, answer: object) =>
+  write('unknown signed', unknown.id, {
+    signedBy: 'bench 7',
+    answer,
+    ranked: [],
+    unknown: { onsetC: 93, clearC: 95 },
+    mixtures: [],
+    options: RANK_OPTIONS,
+    conventions: DEFAULT_HOUSE_RULES,
+    coreVersion: 'test',
+    restsOn: [],
+  })
+
+/** Plans the demo's finished melt again with one tube of an unknown. */
+async function planMelt({ sample }: UnknownFacts): Promise<MeltId> {
+  const [melt] = meltsOf(await view())
+  const id = randomUUID() as MeltId
+  await write('melt planned', id, {
+    ...(melt as NonNullable<typeof melt>).planned.body,
+    prep: null,
+    tubes: [{ slot: 1, sample: sample.id, label: 'K-14', fillMm: 2, grain: 'fine' }],
+  })
+  return id
+}
+
+beforeAll(async () => {
+  folder = await tempFolder()
+  await open()
+})
+afterAll(async () => {
+  await server.close()
+  await folder.remove()
+})
+
+describe('a sealed answer', () => {
+  test('is nowhere to be read, yet fills the simulated tube, and again after a restart', async () => {
+    const unknown = await sealedCase()
+    const melt = await planMelt(unknown)
+    const run = (await post(`${BLOCK}/runs`, { notebook, melt })).body as { id: string }
+    expect(meltOf(await view(), melt)?.run?.started.body.simulation?.tubes).toEqual([
+      { slot: 1, sample: null, packing: { fillMm: 2, grain: 'fine' } },
+    ])
+    const lines = JSON.stringify(
+      (await server.store.after(notebook, 0)).filter(({ entry }) =>
+        [unknown.id, melt, unknown.sample.id].includes(entry.subject as never),
+      ),
+    )
+    expect(lines).not.toContain('nitrobenzoate')
+    expect((await request(at()).get('/api/shelf')).text).not.toContain('salt')
+    const versions = await request(at()).get(
+      `/api/shelf/${encodeURIComponent('sealed answer')}/versions?id=${unknown.sealed?.body.seal ?? ''}`,
+    )
+    expect(versions.status).toBe(404)
+
+    const command = (what: object) => post(`${BLOCK}/runs/${run.id}/commands`, { command: what })
+    await command({ kind: 'preheat', toC: 80 })
+    await post(`${BLOCK}/advance`, { seconds: 300 })
+    await command({ kind: 'tubes in' })
+    await post(`${BLOCK}/advance`, { seconds: 60 })
+    await command({ kind: 'ramp', toC: 100, rateCPerMin: 1 })
+    await post(`${BLOCK}/advance`, { seconds: 300 })
+    await server.close()
+    await open()
+    const until = { seconds: 3000, until: { tube: 0, look: 'clear' } }
+    const melted = (await post(`${BLOCK}/advance`, until)).body as { reading: BlockReading }
+    expect(melted.reading.tubes[0]?.look).toBe('clear')
+    // Methyl 4-nitrobenzoate, 98 %: clear below 96 °C, and what heating at 1 °C/min adds.
+    expect(melted.reading.probe.value).toBeGreaterThan(94.5)
+    expect(melted.reading.probe.value).toBeLessThan(97)
+    await post(`${BLOCK}/runs/${run.id}/end`, {})
+  })
+
+  test('is opened only while a signed verdict stands, and shows that it was not changed', async () => {
+    const unknown = await sealedCase()
+    const asked = { notebook, unknown: unknown.id }
+    const early = await post('/api/seals/open', asked)
+    expect([early.status, detailOf(early)]).toEqual([409, expect.stringContaining('stays sealed')])
+    await sign(unknown, { is: 'cannot tell' })
+    const { signed } = await caseOf(unknown.id)
+    await write('struck', unknown.id, { target: signed?.id, reason: 'too early' })
+    expect((await post('/api/seals/open', asked)).status).toBe(409)
+    await sign(unknown, { is: 'not on the list' })
+    const opened = (await post('/api/seals/open', asked)).body as { compound: string; salt: string }
+    expect(opened.compound).toBe('methyl-4-nitrobenzoate')
+    expect(commitmentOf(opened.salt, opened.compound)).toBe(unknown.sealed?.body.commitment)
+    expect(commitmentOf(opened.salt, '1-naphthol')).not.toBe(unknown.sealed?.body.commitment)
+  })
+
+  test('answers only for the case it was made for', async () => {
+    const unknown = await sealedCase()
+    const thief = await sealedCase('glutaric-acid')
+    await write('answer sealed', thief.id, unknown.sealed?.body as object)
+    await sign(thief, { is: 'cannot tell' })
+    const refused = await post('/api/seals/open', { notebook, unknown: thief.id })
+    expect([refused.status, detailOf(refused)]).toEqual([404, expect.stringContaining('another computer')])
+  })
+
+  test('the demo’s own are kept for its notebook, and hold nothing without one', async () => {
+    const k14 = unknownsOf(await view()).find(({ candidates, signed }) => candidates.length > 0 && !signed)
+    await sign(k14 as UnknownFacts, { is: 'cannot tell' })
+    const opened = (await post('/api/seals/open', { notebook, unknown: k14?.id })).body as { name: string }
+    expect(opened.name).toBe('methyl 4-nitrobenzoate')
+    const id = randomUUID() as UnknownId
+    const sample = randomUUID() as SampleId
+    await write('sample named', sample, { prep: null, role: 'unknown', label: 'K-3', compound: null, of: [] })
+    await write('unknown opened', id, { code: 'K-3', appearance: '', sample })
+    const melt = await planMelt(await caseOf(id))
+    const refused = await post(`${BLOCK}/runs`, { notebook, melt })
+    expect([refused.status, detailOf(refused)]).toEqual([409, expect.stringContaining('Seal its answer')])
+  })
+
+  test.each([
+    [{ compound: 'moon-dust' }, 404, 'is not on the shelf'],
+    [{ purity: 2 }, 400, 'purity'],
+    [{ notebook: '0a5a1c7e-0000-4000-8000-00000000dead' }, 404, 'no such notebook'],
+  ])('%j is refused', async (change, status, said) => {
+    const { id } = await sealedCase()
+    const refused = await post('/api/seals', {
+      notebook,
+      unknown: id,
+      compound: 'glutaric-acid',
+      purity: 1,
+      ...change,
+    })
+    expect([refused.status, detailOf(refused)]).toEqual([status, expect.stringContaining(said)])
+  })
+})
