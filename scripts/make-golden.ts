@@ -354,8 +354,13 @@ function meltOfBenzil(): void {
 }
 const judged = judgementOf(fold(entries), benzilPrep)
 if (!judged.ok) throw new Error(judged.problem.sentence)
+const { sample, input: evidence, judgement, conventions, restsOn } = judged.value
 write('verdict signed', benzilPrep, minutesAgo(95), {
-  ...judged.value,
+  sample,
+  input: evidence,
+  judgement,
+  conventions,
+  restsOn,
   signedBy: 'bench 7',
   coreVersion: CORE_VERSION,
 })

@@ -161,7 +161,7 @@ export {
 }
 
 export { RANK_OPTIONS } from './identity/likelihood'
-export { whyNoMixture, type NextMixture } from './identity/nextMixture'
+export { depressionDoubt, outcomeWords, whyNoMixture, type NextMixture } from './identity/nextMixture'
 export type { Ranked } from './identity/rankCandidates'
 export type { MixedVerdict } from './identity/mixedVerdict'
 export { whyHere, type WhyHere } from './identity/whyHere'
@@ -173,9 +173,12 @@ export {
   type Lane,
   type LaneKind,
   type PlateOpinion,
+  type ReadLane,
 } from './chromatography/readPlate'
+export { PLATE_STEPS, type PlateStep } from './chromatography/plateSteps'
 export { determinations, type Determinations } from './repeats/determinations'
 export { assumedImpurity, type CompositionFromRange } from './melting/compositionFromRange'
+export { phasePoint, type PhasePoint } from './melting/phasePoint'
 export { heatingShare, withoutHeating } from './heating/heatingShare'
 export { VISIBLE_LIQUID_FRACTION } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
@@ -286,6 +289,7 @@ export * from './notebook/selectors/samples'
 export * from './notebook/selectors/repeats'
 export * from './notebook/selectors/rack'
 export * from './notebook/selectors/mixtures'
+export * from './notebook/selectors/phaseMap'
 export * from './notebook/selectors/unknowns'
 export * from './notebook/selectors/plates'
 export * from './notebook/selectors/pairs'

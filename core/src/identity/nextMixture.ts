@@ -1,4 +1,4 @@
-import type { Candidate, IdentityInput, MeltingRange } from '../contract'
+import type { Candidate, Conventions, IdentityInput, MeltingRange } from '../contract'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { meltingRange } from '../melting/meltingRange'
 import { expectationOf, mixtureDensity, optionsOf, unlistedFusion } from './likelihood'
@@ -127,4 +127,28 @@ export function whyNoMixture(
   if (input.references.length === 0)
     return 'No authentic sample is at hand. Say of which candidates one is, and a mixture can be chosen.'
   return 'The mixtures with the authentic samples at hand would all melt too much alike to tell the candidates apart.'
+}
+
+/** A depression smaller than this is hardly seen in a range, °C. */
+const SEEN_FROM_C = 3
+
+/** A warning when the mixture would look unchanged even with another compound, or null. */
+export function depressionDoubt({ reference, outcomes }: NextMixture): string | null {
+  const same = outcomes.find(({ id }) => id === reference)
+  const alike = outcomes.filter(
+    ({ id, onsetC }) => same && id !== reference && same.onsetC - onsetC < SEEN_FROM_C,
+  )
+  return alike.length === 0
+    ? null
+    : `Some of these mixtures would begin less than ${SEEN_FROM_C} °C below the pure compound: a depression that small is easily missed. Choose another, or heat slower.`
+}
+
+/** How a mixture's range would look beside the pure compound's, in words. */
+export function outcomeWords(
+  outcome: NextMixture['outcomes'][number],
+  reference: string,
+  rules: Pick<Conventions, 'sharpWidthC'>,
+): string {
+  if (outcome.id === reference) return 'the same: unchanged'
+  return outcome.clearC - outcome.onsetC <= rules.sharpWidthC ? 'lower, yet sharp' : 'lower and broader'
 }

@@ -2,6 +2,7 @@ import type { Eutectic, Packing, SimulatedSample, TubeLook, TubeReading } from '
 import { meltMin } from '../heating/observedRange'
 import { eutectic } from '../melting/eutectic'
 import { liquidFractionAbout } from '../melting/meltingRange'
+import { lookOfLiquid } from '../melting/phasePoint'
 import { nextRandom } from './random'
 
 const SHELLS = 8
@@ -91,10 +92,8 @@ export function look(tube: TubeState): TubeReading {
 function lookAt(tube: TubeState, liquid: number): TubeLook {
   if (!tube.shellC) return 'not in'
   if (tube.decomposed) return 'bubbling'
-  if (tube.shellLiquid.every((phi) => phi >= 1)) return 'clear'
-  if (liquid >= 0.85) return 'last crystals'
-  if (liquid >= 0.5) return 'slush'
-  if (liquid >= 0.2) return 'drops'
-  if (liquid >= 0.03) return 'sweating'
-  return tube.hasShrunk ? 'shrunk' : 'powder'
+  // The very middle has no volume, and yet holds the last crystal.
+  const all = tube.shellLiquid.every((phi) => phi >= 1)
+  const seen = lookOfLiquid(all ? 1 : Math.min(liquid, 1 - Number.EPSILON))
+  return seen === 'powder' && tube.hasShrunk ? 'shrunk' : seen
 }

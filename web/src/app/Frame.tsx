@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { BookOpen, CircleDashed, FlaskConical, Thermometer } from 'lucide-react'
+import { BookOpen, CircleDashed, FileQuestion, FlaskConical, Thermometer } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../state/notebook'
@@ -23,6 +23,7 @@ export function Frame() {
         <Crystal />
         <Place to={here || '/'} name="Today" end icon={<CircleDashed size={20} aria-hidden />} />
         <Place to={`${here}/preps`} name="Preps" icon={<FlaskConical size={20} aria-hidden />} />
+        <Place to={`${here}/unknowns`} name="Unknowns" icon={<FileQuestion size={20} aria-hidden />} />
         <Place to={`${here}/instruments`} name="Instruments" icon={<Thermometer size={20} aria-hidden />} />
         <Place to={`${here}/shelf`} name="Shelf" icon={<BookOpen size={20} aria-hidden />} />
         <div className="bottom">

@@ -11,7 +11,7 @@ export const router = createBrowserRouter([
     errorElement: <Lost />,
     children: [
       { index: true, element: <ToNotebook place="" /> },
-      ...['preps', 'instruments', 'shelf'].map((place) => ({
+      ...['preps', 'unknowns', 'instruments', 'shelf'].map((place) => ({
         path: place,
         element: <ToNotebook place={`/${place}`} />,
       })),
@@ -33,6 +33,18 @@ export const router = createBrowserRouter([
           {
             path: 'melts/:melt',
             lazy: async () => ({ Component: (await import('../places/melt/MeltPage')).MeltPage }),
+          },
+          {
+            path: 'unknowns',
+            lazy: async () => ({ Component: (await import('../places/unknowns/Unknowns')).Unknowns }),
+          },
+          {
+            path: 'unknowns/:unknown/:station?',
+            lazy: async () => ({ Component: (await import('../places/unknowns/Case')).Case }),
+          },
+          {
+            path: 'plates/:plate',
+            lazy: async () => ({ Component: (await import('../places/plates/PlatePage')).PlatePage }),
           },
           {
             path: 'explained',

@@ -1,20 +1,20 @@
 import { Link } from 'react-router'
-import type { Station, StationFacts, StationState } from '@ivory-crystal/core'
+import type { StationState } from '@ivory-crystal/core'
 import { capital } from '../format/format'
 
-/** The stations of a prep in the order of the work; state told by shape and word, not by colour alone. */
-export function StationString({
+/** The stations of a prep or a case in the order of the work; state told by shape and word, not by colour alone. */
+export function StationString<S extends string>({
   stations,
   here,
   base,
 }: {
-  stations: readonly StationFacts[]
-  here: Station
+  stations: readonly { readonly station: S; readonly state: StationState }[]
+  here: S
   base: string
 }) {
   return (
     <nav aria-label="Stations">
-      <ol className="string">
+      <ol className="string" style={{ gridTemplateColumns: `repeat(${stations.length}, minmax(0, 1fr))` }}>
         {stations.map(({ station, state }) => (
           <li key={station}>
             <Link to={`${base}/${station}`} aria-current={station === here ? 'step' : undefined}>

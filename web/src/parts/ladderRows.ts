@@ -13,15 +13,22 @@ import type { LadderRow } from '../signature/RangeLadder'
 export function ladderRows(view: View, prep: PrepId): readonly LadderRow[] {
   return rangesOf(view, prep)
     .filter((row) => row.hasRun)
-    .map((row) => ({
-      key: `${row.melt} ${row.slot}`,
-      label: row.role === 'crude' ? 'Crude' : row.role === 'product' ? 'Product' : row.label,
-      note: noteOf(row),
-      onset: shown(row.onset, row.corrected?.onsetC),
-      clear: shown(row.clear, row.corrected?.clearC),
-      signs: row.signs,
-      tone: row.role === 'crude' ? 'crude' : row.role === 'product' ? 'product' : 'other',
-    }))
+    .map((row) =>
+      ladderRow(row, row.role === 'crude' ? 'crude' : row.role === 'product' ? 'product' : 'other'),
+    )
+}
+
+/** One range as a rung of the ladder. */
+export function ladderRow(row: RangeRow, tone: LadderRow['tone']): LadderRow {
+  return {
+    key: `${row.melt} ${row.slot}`,
+    label: row.role === 'crude' ? 'Crude' : row.role === 'product' ? 'Product' : row.label,
+    note: noteOf(row),
+    onset: shown(row.onset, row.corrected?.onsetC),
+    clear: shown(row.clear, row.corrected?.clearC),
+    signs: row.signs,
+    tone,
+  }
 }
 
 /** Corrected where a calibration was on hand, to the digits that were read. */

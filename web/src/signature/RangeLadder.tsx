@@ -22,11 +22,14 @@ const FILL = { crude: 'var(--tan)', product: 'var(--ink)', other: 'var(--ink-2)'
 export function RangeLadder({
   rows,
   literature,
+  literatureLabel = 'literature',
   eutectic,
   note,
 }: {
   rows: readonly LadderRow[]
-  literature: { readonly lowC: number; readonly highC: number }
+  /** null where there is none to lie over. */
+  literature: { readonly lowC: number; readonly highC: number } | null
+  literatureLabel?: string | undefined
   eutectic?: { readonly temperatureC: number; readonly label: string } | null
   note: string
 }) {
@@ -37,22 +40,20 @@ export function RangeLadder({
   return (
     <figure className="m-0" ref={ref}>
       <svg width={width} height={bottom + 46} role="img" aria-label={spoken(rows, literature)}>
-        <rect
-          x={x(literature.lowC)}
-          y={TOP - 14}
-          width={Math.max(3, x(literature.highC) - x(literature.lowC))}
-          height={bottom - TOP + 14}
-          fill="var(--teal-wash)"
-        />
-        <text
-          x={x((literature.lowC + literature.highC) / 2)}
-          y={TOP - 20}
-          textAnchor="middle"
-          fontSize="12.5"
-          fill="var(--teal)"
-        >
-          literature {tidy(literature.lowC)} to {tidy(literature.highC)}
-        </text>
+        {literature && (
+          <>
+            <rect
+              x={x(literature.lowC)}
+              y={TOP - 14}
+              width={Math.max(3, x(literature.highC) - x(literature.lowC))}
+              height={bottom - TOP + 14}
+              fill="var(--teal-wash)"
+            />
+            <BandLabel x={x((literature.lowC + literature.highC) / 2)} width={width}>
+              {literatureLabel} {tidy(literature.lowC)} to {tidy(literature.highC)}
+            </BandLabel>
+          </>
+        )}
         {eutectic && (
           <g stroke="var(--ice)">
             <path d={`M${x(eutectic.temperatureC)} ${TOP - 18}V${bottom}`} strokeDasharray="2 3" />
@@ -87,6 +88,23 @@ export function RangeLadder({
         </text>
       </svg>
     </figure>
+  )
+}
+
+/** Above the band, and not past either end of the drawing. */
+function BandLabel({ x, width, children }: { x: number; width: number; children: React.ReactNode }) {
+  const half = 92
+  const anchor = x > width - half ? 'end' : x < LEFT + half ? 'start' : 'middle'
+  return (
+    <text
+      x={anchor === 'end' ? width - 4 : anchor === 'start' ? LEFT : x}
+      y={TOP - 20}
+      textAnchor={anchor}
+      fontSize="12.5"
+      fill="var(--teal)"
+    >
+      {children}
+    </text>
   )
 }
 
@@ -159,13 +177,15 @@ function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) 
   )
 }
 
-function axisOf(rows: readonly LadderRow[], literature: { lowC: number; highC: number }, eutecticC?: number) {
+type Band = { readonly lowC: number; readonly highC: number } | null
+
+function axisOf(rows: readonly LadderRow[], literature: Band, eutecticC?: number) {
   const all = rows.flatMap((row) => [
     row.onset?.value,
     row.clear?.value,
     ...row.signs.map((sign) => sign.temperature.value),
   ])
-  const values = [literature.lowC, literature.highC, eutecticC, ...all].filter(
+  const values = [literature?.lowC, literature?.highC, eutecticC, ...all].filter(
     (value): value is number => value !== undefined,
   )
   const from = 2 * Math.floor((Math.min(...values) - 3) / 2)
@@ -179,12 +199,13 @@ function axisOf(rows: readonly LadderRow[], literature: { lowC: number; highC: n
   }
 }
 
-function spoken(rows: readonly LadderRow[], literature: { lowC: number; highC: number }): string {
+function spoken(rows: readonly LadderRow[], literature: Band): string {
   const said = rows.map(
     ({ label, onset, clear }) =>
       `${label}: ${onset?.text ?? 'no onset'} to ${clear?.text ?? 'no clear point'} °C`,
   )
-  return `${said.join('. ')}. Literature ${tidy(literature.lowC)} to ${tidy(literature.highC)} °C.`
+  const band = literature ? ` Literature ${tidy(literature.lowC)} to ${tidy(literature.highC)} °C.` : ''
+  return `${said.join('. ')}.${band}`
 }
 
 function tidy(value: number): string {

@@ -16,6 +16,7 @@ import type {
   ShelfReport,
   ShelfVersion,
   StoredEntry,
+  UnknownId,
 } from '@ivory-crystal/core'
 
 /** The server said no, with a sentence to show. */
@@ -89,6 +90,15 @@ export const api = {
     const answer = (await response.json().catch(() => null)) as { detail?: string } | null
     throw new Refused(answer?.detail ?? `The server answered ${response.status}.`)
   },
+  /** Seals the answer to an unknown; what it is stays on the server. */
+  seal: (notebook: NotebookId, unknown: UnknownId, compound: string, purity: number) =>
+    call<{ seal: string; commitment: string }>('/seals', { notebook, unknown, compound, purity }),
+  /** Opens the answer of a signed case. */
+  openSeal: (notebook: NotebookId, unknown: UnknownId) =>
+    call<{ seal: string; compound: string; name: string; salt: string }>('/seals/open', {
+      notebook,
+      unknown,
+    }),
   importNotebook: (file: unknown) =>
     call<{
       notebook: NotebookRow

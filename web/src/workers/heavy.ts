@@ -1,17 +1,37 @@
 import {
   attempt,
   dialFrom,
+  nextMixture,
   planTubeRuns,
+  rankCandidates,
+  whyNoMixture,
+  type Candidate,
   type DialLearned,
   type Entry,
+  type IdentityInput,
+  type NextMixture,
+  type Ranked,
   type Result,
   type TubeRunInput,
   type TubeRunPlan,
 } from '@ivory-crystal/core'
 
+/** Which compound an unknown may be, and which mixture would tell most. */
+export interface Ranking {
+  readonly ranked: readonly Ranked[]
+  readonly next: readonly NextMixture[]
+  readonly whyNone: string | null
+}
+
 /** What takes long enough to be worked out beside the screen. */
 export const heavy = {
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
   planRuns: (input: TubeRunInput): Result<TubeRunPlan> => attempt(() => planTubeRuns(input)),
+  rank: (input: IdentityInput & { readonly references: readonly Candidate[] }): Result<Ranking> =>
+    attempt(() => ({
+      ranked: rankCandidates(input),
+      next: nextMixture(input),
+      whyNone: whyNoMixture(input),
+    })),
 }
 export type Heavy = typeof heavy

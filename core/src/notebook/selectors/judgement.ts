@@ -28,6 +28,8 @@ export interface PrepJudgement {
   readonly judgement: Judgement
   readonly conventions: Conventions
   readonly restsOn: readonly EntryId[]
+  /** Every range of the prep's samples. */
+  readonly rows: readonly RangeRow[]
 }
 
 /** The product's latest range judged by the house rules its run was planned under. */
@@ -75,6 +77,7 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
       input,
       judgement: judged.value,
       conventions: product.conventions,
+      rows,
       restsOn: [
         ...new Set([
           prep.opened.id,

@@ -1,5 +1,6 @@
 import type { MeltingRange, SampleId } from '../../contract'
 import { zeroRateRange } from '../../heating/observedRange'
+import { determinations } from '../../repeats/determinations'
 import { judgedRange, type RangeRow } from './ranges'
 
 /** Several determinations of one sample on one instrument. */
@@ -16,6 +17,8 @@ export interface Repeats {
   /** Extrapolated to infinitely slow heating; null with one rate only, or where the ends do not fit a line. */
   readonly zeroRate: MeltingRange | null
   readonly rates: readonly number[]
+  /** Ranges one of whose ends does not belong with the rest; they stay in the mean. */
+  readonly outliers: readonly string[]
 }
 
 /** Two rates closer than this are one rate, °C/min. */
@@ -33,22 +36,30 @@ export function repeatsOf(rows: readonly RangeRow[]): readonly Repeats[] {
   return [...bySample.values()].flatMap((of) => {
     const last = of[of.length - 1]
     if (of.length < 2 || !last) return []
-    const ends = (end: keyof MeltingRange) => of.map(({ range }) => range[end])
-    const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-    const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values)
-    const [onset, clear] = [spread(ends('onsetC')), spread(ends('clearC'))]
+    const { repeatWithinC } = last.conventions
+    const ends = (end: keyof MeltingRange) =>
+      determinations(
+        of.map(({ range }) => range[end]),
+        repeatWithinC,
+      )
+    const [onset, clear] = [ends('onsetC'), ends('clearC')]
     const rates = of.map(({ rateCPerMin }) => rateCPerMin)
+    const odd = [...new Set([...onset.outliers, ...clear.outliers])].sort((p, q) => p - q)
     return [
       {
         sample: last.sample,
         label: last.label,
         instrumentName: last.instrumentName,
         count: of.length,
-        mean: { onsetC: mean(ends('onsetC')), clearC: mean(ends('clearC')) },
-        spreadC: { onset, clear },
-        repeats: Math.max(onset, clear) <= last.conventions.repeatWithinC,
-        zeroRate: spread(rates) > SAME_RATE ? lookedBack(of) : null,
+        mean: { onsetC: onset.mean, clearC: clear.mean },
+        spreadC: { onset: onset.spread, clear: clear.spread },
+        repeats: Math.max(onset.spread, clear.spread) <= repeatWithinC,
+        zeroRate: Math.max(...rates) - Math.min(...rates) > SAME_RATE ? lookedBack(of) : null,
         rates,
+        outliers: odd.flatMap((i) => {
+          const one = of[i]
+          return one ? [`${one.range.onsetC.toFixed(1)} to ${one.range.clearC.toFixed(1)} °C`] : []
+        }),
       },
     ]
   })

@@ -20,8 +20,11 @@ import {
   type CompleteRow,
   type MixtureFacts,
 } from './mixtures'
+import { isStale } from './judgement'
+import { platesOf } from './plates'
 import type { RangeRow } from './ranges'
 import { sampleNamedAs, samplesNamed, type NamedSample } from './samples'
+import type { StationState } from './stations'
 
 /** A candidate on the list of a case. */
 export interface CandidateFacts {
@@ -222,4 +225,60 @@ function percent(probability: number): string {
 export function openedAfterSigning(view: View, { id, answer }: UnknownFacts): boolean {
   const first = view.subjects.get(id)?.lines.find(({ kind }) => kind === 'unknown signed')
   return answer !== null && first !== undefined && first.id < answer.id
+}
+
+export const CASE_STATIONS = ['melt', 'candidates', 'mixtures', 'plate', 'sign'] as const
+export type CaseStation = (typeof CASE_STATIONS)[number]
+
+/** How far each station of a case is. A plate is a second opinion: it is done or not, and never waited for. */
+export function caseStationsOf(
+  view: View,
+  unknown: UnknownFacts,
+): readonly {
+  readonly station: CaseStation
+  readonly state: StationState
+  readonly reason: string | null
+}[] {
+  const isDone: Readonly<Record<CaseStation, boolean>> = {
+    melt: unknown.careful !== null,
+    candidates: unknown.listed !== null,
+    mixtures: unknown.mixtures.some(({ verdict }) => verdict.ok && verdict.value.verdict !== 'repeat'),
+    plate: platesOf(view, unknown.id).length > 0,
+    sign: unknown.signed !== null,
+  }
+  const now = CASE_STATIONS.find((station) => station !== 'plate' && !isDone[station])
+  const stale = unknown.signed !== null && isStale(view, unknown.signed)
+  return CASE_STATIONS.map((station) => ({
+    station,
+    state:
+      station === 'sign' && stale
+        ? 'needs a look'
+        : isDone[station]
+          ? 'done'
+          : station === now
+            ? 'now'
+            : 'not yet',
+    reason: station === 'sign' && stale ? 'A line the verdict rests on was struck: sign again.' : null,
+  }))
+}
+
+/** The next thing to do in a case, in one line; null when it is signed. */
+export function nextInCase(view: View, unknown: UnknownFacts): { station: CaseStation; text: string } | null {
+  const at = caseStationsOf(view, unknown).find(({ state }) => state === 'now' || state === 'needs a look')
+  if (!at) return null
+  switch (at.station) {
+    case 'melt':
+      return {
+        station: 'melt',
+        text: unknown.scouting
+          ? 'Melt it carefully, from what the scouting run found.'
+          : 'Scout it: a fast run for a rough value.',
+      }
+    case 'candidates':
+      return { station: 'candidates', text: 'List what it may be.' }
+    case 'mixtures':
+      return { station: 'mixtures', text: 'Choose an authentic sample to grind it with.' }
+    default:
+      return { station: at.station, text: at.reason ?? 'Sign what it is, or that it cannot be told.' }
+  }
 }

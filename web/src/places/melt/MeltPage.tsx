@@ -56,6 +56,7 @@ function NewMelt({ base }: { base: string }) {
         again={false}
         rack={rack}
         on={search.get('on') ?? undefined}
+        begunAs={search.get('purpose') === 'scouting' ? 'scouting' : 'careful'}
         onPlanned={(melt) => void go(`${base}/melts/${melt}`, { replace: true })}
       />
     </>

@@ -40,6 +40,7 @@ export function MeltPlan({
   again,
   rack = [],
   on,
+  begunAs = 'careful',
   onPlanned,
 }: {
   prep: PrepFacts | null
@@ -48,6 +49,7 @@ export function MeltPlan({
   rack?: readonly RackTube[]
   /** The instrument to begin with. */
   on?: string | undefined
+  begunAs?: MeltPlanned['purpose']
   onPlanned?: (melt: MeltId) => void
 }) {
   const shelf = useNotebook((state) => state.shelf)
@@ -57,7 +59,7 @@ export function MeltPlan({
   const [chosen, setChosen] = useState(() => on ?? localStorage.getItem(KEY))
   const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
   const [taken, setTaken] = useState<Conventions | null>(null)
-  const [purpose, setPurpose] = useState<MeltPlanned['purpose']>('careful')
+  const [purpose, setPurpose] = useState<MeltPlanned['purpose']>(begunAs)
   const samples = samplesNamed(view)
   const [drafts, setDrafts] = useState<readonly SlotDraft[]>(() =>
     startingSlots(3, rack, samples, prep?.id ?? null),

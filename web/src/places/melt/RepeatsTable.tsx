@@ -34,6 +34,11 @@ export function RepeatsTable({ rows }: { rows: readonly RangeRow[] }) {
               <td className={one.repeats ? 'num' : 'num trouble'}>
                 {fixed(one.spreadC.onset, 1)}, {fixed(one.spreadC.clear, 1)}
                 {one.repeats ? '' : ': does not repeat'}
+                {one.outliers.length > 0 && (
+                  <span className="d-block">
+                    {one.outliers.join(' and ')} does not belong with the rest; it stays in the mean
+                  </span>
+                )}
               </td>
               <td className="num">
                 {one.zeroRate

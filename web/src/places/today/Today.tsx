@@ -1,5 +1,14 @@
 import { Link } from 'react-router'
-import { meltsOf, nextStep, prepsOf, stationsOf, timersOf, type PrepFacts } from '@ivory-crystal/core'
+import {
+  meltsOf,
+  nextInCase,
+  nextStep,
+  prepsOf,
+  stationsOf,
+  timersOf,
+  unknownsOf,
+  type PrepFacts,
+} from '@ivory-crystal/core'
 import { capital, clock, fixed, span } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../state/notebook'
@@ -12,6 +21,10 @@ export function Today() {
   const base = `/n/${notebook ?? ''}`
   const preps = prepsOf(view)
   const open = preps.filter((prep) => nextStep(view, prep.id, now) !== null)
+  const cases = unknownsOf(view).flatMap((unknown) => {
+    const next = nextInCase(view, unknown)
+    return next ? [{ unknown, next }] : []
+  })
   const running = Object.entries(readings).flatMap(([instrument, heard]) =>
     heard ? [{ instrument: shelf?.instruments.find(({ id }) => id === instrument), heard }] : [],
   )
@@ -46,6 +59,17 @@ export function Today() {
               <OpenPrep key={prep.id} prep={prep} base={base} now={now} />
             ))}
           </ul>
+        </section>
+      )}
+      {cases.length > 0 && (
+        <section className="mt-4" aria-label="Open cases">
+          <h2>Unknowns</h2>
+          {cases.map(({ unknown, next }) => (
+            <p key={unknown.id} className="mt-2 mb-0">
+              <Link to={`${base}/unknowns/${unknown.id}/${next.station}`}>{unknown.opened.body.code}</Link>{' '}
+              <span className="quiet">{next.text}</span>
+            </p>
+          ))}
         </section>
       )}
       {melts.length > 0 && (

@@ -67,11 +67,11 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const { compound } = prep.opened.body
   const view = useNotebook((state) => state.view)
   const solvents = useMemo(() => solventsFor(shelf, compound), [shelf, compound])
+  const [params, setParams] = useSearchParams()
   const { register, control, setValue } = useForm<Draft>({
-    defaultValues: startingDraft(prep, shelf, crudeText),
+    defaultValues: withWhatIsKnown(startingDraft(prep, shelf, crudeText), params, shelf, compound),
   })
   const [touched, setTouched] = useState(prep.plan !== null)
-  const [params, setParams] = useSearchParams()
   const draft = useWatch({ control }) as Draft
   const mass = massOf(sampleOf(prep, 'crude'))
   const crudeG = mass.ok ? mass.value.value : 0
@@ -479,6 +479,22 @@ function fieldErrors(errorAt: (field: DraftField) => string | null): FieldErrors
 }
 
 /** The plan as it was, or the solvent that promises most for a crude nothing more is known of. */
+/** What an address says is known of the crude: a judged product that is to be recrystallized again. */
+function withWhatIsKnown(draft: Draft, params: URLSearchParams, shelf: Shelf, compound: Compound): Draft {
+  const assay = params.get('assay')
+  const impurity = compoundNamed(shelf, params.get('impurity') ?? '')
+  return {
+    ...draft,
+    ...(assay && /^\d+(\.\d+)?$/.test(assay) ? { assayPercent: assay } : {}),
+    ...(impurity && impurity.id !== compound.id
+      ? {
+          impurity: impurity.name,
+          impurityPoints: typedPoints(shelfPoints(shelf, impurity.id, draft.solvent)),
+        }
+      : {}),
+  }
+}
+
 function startingDraft(prep: PrepFacts, shelf: Shelf, crudeText: string): Draft {
   const { compound } = prep.opened.body
   const before = prep.plan?.body

@@ -1,0 +1,53 @@
+import type { Fusion, MeltingRange, TubeLook } from '../contract'
+import { requireFraction, requireTemperature } from '../problems'
+import { eutectic, massFractionFromMoleFraction } from './eutectic'
+import { liquidFractionAbout, meltingRange } from './meltingRange'
+
+/** What is at one point of a phase map: one composition at one temperature. */
+export interface PhasePoint {
+  readonly massFractionA: number
+  /** Where this composition begins and ends melting, °C. */
+  readonly range: MeltingRange
+  /** Molar. */
+  readonly liquidFraction: number
+  readonly phases: 'all solid' | 'liquid and solid a' | 'liquid and solid b' | 'all liquid'
+  readonly look: TubeLook
+}
+
+/** How a tube looks with so much of it liquid and nothing else known of it. */
+export function lookOfLiquid(liquidFraction: number): TubeLook {
+  if (liquidFraction >= 1) return 'clear'
+  if (liquidFraction >= 0.85) return 'last crystals'
+  if (liquidFraction >= 0.5) return 'slush'
+  if (liquidFraction >= 0.2) return 'drops'
+  return liquidFraction >= 0.03 ? 'sweating' : 'powder'
+}
+
+/**
+ * Reads a phase map: which phases are there, how much is liquid, and where this composition melts.
+ *
+ * @param moleFractionA 0 to 1
+ * @param temperatureC °C
+ * @throws ImpossibleInput outside 0 to 1, below absolute zero, or on impossible fusion values
+ * @example phasePoint(benzil, benzoin, 0.9, 83.17).liquidFraction // 0.448
+ */
+export function phasePoint(a: Fusion, b: Fusion, moleFractionA: number, temperatureC: number): PhasePoint {
+  requireFraction(moleFractionA, 'The mole fraction')
+  requireTemperature(temperatureC, 'The temperature')
+  const meet = eutectic(a, b)
+  const liquidFraction = liquidFractionAbout(meet, a, b, moleFractionA, temperatureC)
+  return {
+    massFractionA: massFractionFromMoleFraction(moleFractionA, a.molarMassGPerMol, b.molarMassGPerMol),
+    range: meltingRange(a, b, moleFractionA),
+    liquidFraction,
+    phases:
+      liquidFraction >= 1
+        ? 'all liquid'
+        : liquidFraction <= 0
+          ? 'all solid'
+          : moleFractionA > meet.moleFractionA
+            ? 'liquid and solid a'
+            : 'liquid and solid b',
+    look: lookOfLiquid(liquidFraction),
+  }
+}

@@ -1,0 +1,177 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
+import {
+  plateOf,
+  prepOf,
+  unknownOf,
+  type PlateFacts,
+  type PlateId,
+  type PrepId,
+  type UnknownId,
+  type View,
+} from '@ivory-crystal/core'
+import { capital, dayAndClock } from '../../format/format'
+import { Title } from '../../parts/Title'
+import { Why } from '../../parts/Why'
+import { PlateDrawing } from '../../signature/PlateDrawing'
+import { newSubject, useNotebook, write } from '../../state/notebook'
+import { useNow } from '../../state/now'
+import { LaneTable } from './LaneTable'
+import { PlateForm } from './PlateForm'
+import { draftOf, readDraft, startingDraft } from './plateDraft'
+
+/** A thin-layer plate: being measured, or as it was recorded. */
+export function PlatePage() {
+  const { notebook, plate: id } = useParams()
+  const [params] = useSearchParams()
+  const view = useNotebook((state) => state.view)
+  const [correcting, setCorrecting] = useState(false)
+  const go = useNavigate()
+  const home = `/n/${notebook ?? ''}`
+  if (id === 'new') {
+    const of = subjectIn(view, params.get('of'))
+    return (
+      <>
+        <Title title="A thin-layer plate" aside={of ? `beside ${nameOf(view, of)}` : undefined} />
+        <PlateForm
+          draft={startingDraft(view, of)}
+          keptAs={`ivory-crystal plate ${of ?? ''}`}
+          photograph={null}
+          onRecord={(body, photograph) => {
+            const plate = newSubject<PlateId>()
+            write(
+              { kind: 'plate developed', subject: plate, body: { of, ...body } },
+              ...(photograph
+                ? [{ kind: 'plate photographed' as const, subject: plate, body: photograph }]
+                : []),
+            )
+            void go(`${home}/plates/${plate}`, { replace: true })
+          }}
+        />
+      </>
+    )
+  }
+  const plate = plateOf(view, id as PlateId)
+  if (!plate)
+    return (
+      <>
+        <Title title="No such plate" />
+        <p className="mt-3">
+          This notebook holds no such plate, or it was struck.{' '}
+          <Link to={`${home}/unknowns`}>To the unknowns</Link>
+        </p>
+      </>
+    )
+  return (
+    <>
+      <Title
+        title={`Plate in ${plate.developed.body.eluent}`}
+        aside={plate.developed.body.of ? `beside ${nameOf(view, plate.developed.body.of)}` : undefined}
+      />
+      {correcting ? (
+        <PlateForm
+          draft={draftOf(plate.developed.body)}
+          keptAs={null}
+          photograph={plate.photograph?.body ?? null}
+          onCancel={() => {
+            setCorrecting(false)
+          }}
+          onRecord={(body, photograph) => {
+            const { developed } = plate
+            write(
+              {
+                kind: 'struck',
+                subject: plate.id,
+                body: { target: developed.id, reason: 'measured again' },
+              },
+              { kind: 'plate developed', subject: plate.id, body: { of: developed.body.of, ...body } },
+              ...(photograph && photograph !== plate.photograph?.body
+                ? [{ kind: 'plate photographed' as const, subject: plate.id, body: photograph }]
+                : []),
+            )
+            setCorrecting(false)
+          }}
+        />
+      ) : (
+        <Recorded
+          plate={plate}
+          home={home}
+          onCorrect={() => {
+            setCorrecting(true)
+          }}
+        />
+      )}
+    </>
+  )
+}
+
+function subjectIn(view: View, text: string | null): PrepId | UnknownId | null {
+  if (!text) return null
+  return prepOf(view, text as PrepId) || unknownOf(view, text as UnknownId)
+    ? (text as PrepId | UnknownId)
+    : null
+}
+
+function nameOf(view: View, of: PrepId | UnknownId): string {
+  return (
+    prepOf(view, of as PrepId)?.opened.body.title ?? unknownOf(view, of as UnknownId)?.opened.body.code ?? ''
+  )
+}
+
+function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string; onCorrect: () => void }) {
+  const now = useNow(60_000)
+  const { body, at, author } = plate.developed
+  const read = readDraft(draftOf(body))
+  const { of } = body
+  const view = useNotebook((state) => state.view)
+  const back = of
+    ? prepOf(view, of as PrepId)
+      ? { to: `${home}/preps/${of}/judge`, name: 'To its judging' }
+      : { to: `${home}/unknowns/${of}/sign`, name: 'To its case' }
+    : null
+  return (
+    <div className="plate-page mt-3">
+      <PlateDrawing
+        size={body.size}
+        lineMm={body.lineMm}
+        frontMm={body.frontMm.value}
+        lanes={body.lanes.map((lane, i) => ({
+          ...lane,
+          spots: lane.spots.map(({ centreMm, shape }, j) => ({
+            mm: centreMm.value,
+            shape,
+            rf: read.lanes[i]?.spots[j]?.rf ?? null,
+          })),
+        }))}
+        photograph={plate.photograph?.body ?? null}
+        hands={null}
+      />
+      <div>
+        <h2>
+          What it says <Why of="retentionFactor" />
+        </h2>
+        <p className="mt-2" data-testid="plate-opinion">
+          {plate.opinion.ok
+            ? (plate.opinion.value?.sentence ?? 'Nothing was seen in the sample’s lane.')
+            : plate.opinion.problem.sentence}
+        </p>
+        <LaneTable lanes={read.lanes} frontText={body.frontMm.text} />
+        <p className="quiet mt-3">
+          {capital(body.stationary)}; {body.eluent}; seen by {body.visualized.join(' and ')}; recorded by{' '}
+          {author}, {dayAndClock(at, now)}.
+        </p>
+        <p className="row-of">
+          {back && (
+            <Link className="btn btn-primary" to={back.to}>
+              {back.name}
+            </Link>
+          )}
+          <Button variant="link" onClick={onCorrect}>
+            Measure it again
+          </Button>
+        </p>
+      </div>
+    </div>
+  )
+}

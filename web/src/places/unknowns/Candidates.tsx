@@ -1,0 +1,191 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link, useParams } from 'react-router'
+import {
+  hazardLine,
+  whyHere,
+  type CandidateFacts,
+  type CaseForRanking,
+  type Ranked,
+  type UnknownFacts,
+} from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { ReasonForm } from '../../parts/ReasonForm'
+import { Why } from '../../parts/Why'
+import { authenticLines } from '../../state/mixing'
+import { strike, write } from '../../state/notebook'
+import { ListCandidates } from './ListCandidates'
+import { ProbabilityBar } from './ProbabilityBar'
+import { useRanking } from './useRanking'
+
+/** What it may be, how likely each is and why; each may be struck out by hand for how it looks. */
+export function Candidates({ unknown }: { unknown: UnknownFacts }) {
+  const { notebook } = useParams()
+  const { evidence, ranking } = useRanking(unknown)
+  const ranked = ranking?.ok ? ranking.value.ranked : null
+  const chance = (id: string | null) => ranked?.find((one) => one.id === id)?.probability ?? null
+  const why = evidence.ok ? sentences(evidence.value, unknown) : new Map<string, string>()
+  const sorted = [...unknown.candidates].sort((p, q) => order(p, ranked) - order(q, ranked))
+  return (
+    <div className="columns two mt-2">
+      <section aria-label="Candidates">
+        <h2>
+          What it may be <Why of="rankCandidates" />
+        </h2>
+        <p className="quiet mt-1" role="status">
+          {status(evidence, ranking === null, unknown)}
+        </p>
+        {sorted.map((candidate) => (
+          <Row
+            key={candidate.compound.id}
+            candidate={candidate}
+            unknown={unknown}
+            probability={chance(candidate.compound.id)}
+            why={why.get(candidate.compound.id) ?? null}
+          />
+        ))}
+        {ranked && (
+          <div className="candidate">
+            <div>
+              <b>Not on the list</b>
+              <p className="mb-0 quiet">Some other compound that melts here.</p>
+            </div>
+            <ProbabilityBar probability={chance(null)} name="Not on the list" />
+          </div>
+        )}
+        {evidence.ok && (
+          <p className="mt-3">
+            <Link className="btn btn-primary" to={`/n/${notebook ?? ''}/unknowns/${unknown.id}/mixtures`}>
+              Choose a mixture
+            </Link>
+          </p>
+        )}
+      </section>
+      <ListCandidates unknown={unknown} />
+    </div>
+  )
+}
+
+function order({ compound, ruledOut }: CandidateFacts, ranked: readonly Ranked[] | null): number {
+  if (ruledOut) return 2
+  return -(ranked?.find(({ id }) => id === compound.id)?.probability ?? -1)
+}
+
+function sentences(
+  { input }: CaseForRanking,
+  { candidates, mixtures }: UnknownFacts,
+): ReadonlyMap<string, string> {
+  const names = new Map(
+    [
+      ...candidates.map(({ compound }) => compound),
+      ...mixtures.flatMap(({ reference }) => reference.compound ?? []),
+    ].map(({ id, name }) => [id, name]),
+  )
+  return new Map(whyHere(input, (id) => names.get(id) ?? id).map(({ id, sentence }) => [id, sentence]))
+}
+
+function status(
+  evidence: ReturnType<typeof useRanking>['evidence'],
+  isBusy: boolean,
+  unknown: UnknownFacts,
+): string {
+  if (!evidence.ok) return evidence.problem.sentence
+  if (isBusy) return 'Weighing the evidence …'
+  const { isRough, estimated, otherReferences } = evidence.value
+  const melted = unknown.mixtures.filter(({ row }) => row).length
+  const said = [
+    isRough ? 'Rough: from the scouting run alone.' : 'From the careful range, heating taken off',
+    melted > 0
+      ? `and ${melted === 1 ? 'one mixed melt' : `${melted} mixed melts`}.`
+      : isRough
+        ? ''
+        : 'and no mixed melt yet. A range alone hardly tells near neighbours apart.',
+    estimated.length > 0 ? `Fusion enthalpy of ${estimated.join(', ')} estimated (Walden’s rule).` : '',
+    otherReferences.length > 0
+      ? `A mixture was made with ${otherReferences.join(', ')}, which is no candidate: it counts all the same.`
+      : '',
+  ]
+  return said.filter((one) => one !== '').join(' ')
+}
+
+function Row({
+  candidate: { compound, ruledOut, authentic },
+  unknown,
+  probability,
+  why,
+}: {
+  candidate: CandidateFacts
+  unknown: UnknownFacts
+  probability: number | null
+  why: string | null
+}) {
+  const [striking, setStriking] = useState(false)
+  return (
+    <div className={ruledOut ? 'candidate out' : 'candidate'}>
+      <div>
+        <b>{compound.name}</b>{' '}
+        <span className="quiet">
+          {fixed(compound.meltLowC, 1)} to {fixed(compound.meltHighC, 1)} °C ·{' '}
+          {compound.colour || 'colour not known'}
+        </span>
+        {why && !ruledOut && <p className="mb-0">{why}</p>}
+        <p className="quiet mb-0">{hazardLine(compound.hazards)}</p>
+        {ruledOut ? (
+          <p className="mb-0">
+            Struck out: {ruledOut.body.reason}{' '}
+            <Button
+              size="sm"
+              variant="link"
+              onClick={() => {
+                strike(ruledOut, 'taken back onto the list')
+              }}
+            >
+              Take it back
+            </Button>
+          </p>
+        ) : (
+          <p className="row-of align-items-baseline mb-0">
+            {authentic ? (
+              <span className="quiet">authentic sample at hand</span>
+            ) : (
+              <Button
+                size="sm"
+                variant="link"
+                onClick={() => {
+                  write(...authenticLines(compound).lines)
+                }}
+              >
+                An authentic sample is at hand
+              </Button>
+            )}
+            <Button
+              size="sm"
+              variant="link"
+              aria-label={`Strike out ${compound.name}`}
+              onClick={() => {
+                setStriking(!striking)
+              }}
+            >
+              Strike out
+            </Button>
+          </p>
+        )}
+        {striking && !ruledOut && (
+          <ReasonForm
+            label="why it cannot be this one"
+            button={`Strike out ${compound.name}`}
+            onReason={(reason) => {
+              write({
+                kind: 'candidate ruled out',
+                subject: unknown.id,
+                body: { candidate: compound.id, name: compound.name, reason },
+              })
+              setStriking(false)
+            }}
+          />
+        )}
+      </div>
+      {!ruledOut && <ProbabilityBar probability={probability} name={compound.name} />}
+    </div>
+  )
+}

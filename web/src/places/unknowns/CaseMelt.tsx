@@ -1,0 +1,105 @@
+import Button from 'react-bootstrap/Button'
+import { Link, useNavigate, useParams } from 'react-router'
+import { houseRulesOf, isComplete, meltsOf, type UnknownFacts } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { tubeLines } from '../../state/mixing'
+import { useNotebook, write } from '../../state/notebook'
+import { RepeatsTable } from '../melt/RepeatsTable'
+
+/** A fast run for a rough value, then a careful one from what it found. */
+export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
+  const { notebook } = useParams()
+  const home = `/n/${notebook ?? ''}`
+  const go = useNavigate()
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const open = meltsOf(view).filter(
+    ({ planned, run, detected }) =>
+      planned.body.tubes.some(({ sample }) => sample === unknown.sample.id) &&
+      (run ? run.ended === null : detected.size === 0),
+  )
+  const { scouting, careful } = unknown
+  const pack = (purpose: 'scouting' | 'careful') => {
+    const [tube] = write(...tubeLines([unknown.sample], rules.fillMm[0], null))
+    void go(`${home}/melts/new?tubes=${tube ?? ''}&purpose=${purpose}`)
+  }
+  return (
+    <div className="columns two mt-2">
+      <section>
+        {open.map(({ id, planned, run }) => (
+          <p key={id} className="look">
+            <Link to={`${home}/melts/${id}`}>
+              {run ? 'A melt of it is running' : 'A melt of it is planned'}
+            </Link>{' '}
+            on the {planned.body.instrumentName.toLowerCase()}.
+          </p>
+        ))}
+        <h2>{careful ? 'Its range is known' : scouting ? 'Now the careful run' : 'First a scouting run'}</h2>
+        <p className="mt-2">
+          {careful
+            ? 'Melt it again if the marks were doubtful: two that agree are worth more than one.'
+            : scouting
+              ? `It melts near ${fixed(scouting.clear.value, 0)} °C. A new tube, put in below that, is heated slowly through it: a solid that has melted once may not melt the same again.`
+              : 'Nobody knows where it melts. Heat one tube fast, 10 °C/min, and mark both ends: the value is rough, but the careful run is planned from it.'}
+        </p>
+        <p className="row-of">
+          <Button
+            variant={scouting || careful ? 'outline-primary' : 'primary'}
+            onClick={() => {
+              pack('scouting')
+            }}
+          >
+            Pack a tube and scout
+          </Button>
+          {(scouting ?? careful) && (
+            <Button
+              variant={careful ? 'outline-primary' : 'primary'}
+              onClick={() => {
+                pack('careful')
+              }}
+            >
+              Pack a tube and melt carefully
+            </Button>
+          )}
+          {careful && (
+            <Link className="btn btn-primary" to={`${home}/unknowns/${unknown.id}/candidates`}>
+              Go on to candidates
+            </Link>
+          )}
+        </p>
+        <RepeatsTable rows={unknown.rows} />
+      </section>
+      <aside>
+        <h3>Every tube of it</h3>
+        {unknown.rows.length === 0 && (
+          <p className="mt-1 quiet">
+            None melted yet. A case goes on like this: the scouting run, a careful run, the list of what it may be,
+            then the mixture that tells most, melted beside both its parts.
+          </p>
+        )}
+        <table className="lines mt-1">
+          <tbody>
+            {unknown.rows
+              .filter(({ hasRun }) => hasRun)
+              .map((row) => (
+                <tr key={`${row.melt} ${row.slot}`}>
+                  <td>
+                    <Link to={`${home}/melts/${row.melt}`}>{row.purpose}</Link>
+                    <span className="quiet d-block">
+                      {row.instrumentName.toLowerCase()}, {fixed(row.rateCPerMin, 1)} °C/min
+                    </span>
+                  </td>
+                  <td className="num">
+                    {isComplete(row)
+                      ? `${row.onset.text} to ${row.clear.text} °C`
+                      : (row.trouble ?? 'running')}
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </aside>
+    </div>
+  )
+}

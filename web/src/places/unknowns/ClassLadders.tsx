@@ -1,0 +1,106 @@
+import { useEffect, useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import { Link, useParams } from 'react-router'
+import type { ClassLadder, Result } from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { ladderRow } from '../../parts/ladderRows'
+import { RangeLadder } from '../../signature/RangeLadder'
+import { useNotebook } from '../../state/notebook'
+import { readClass } from './readClass'
+
+/** One sample's ranges from every notebook of this ledger, on one ladder, by bench code. */
+export function ClassLadders() {
+  const { notebook } = useParams()
+  const { notebooks, view } = useNotebook()
+  const [read, setRead] = useState<Result<readonly ClassLadder[]> | null>(null)
+  const [key, setKey] = useState<string | null>(null)
+  const ids = notebooks.map(({ id }) => id).join(' ')
+  useEffect(() => {
+    // Other notebooks are read from the server.
+    let wanted = true
+    void readClass(notebooks, notebook ?? '', view).then((ladders) => {
+      if (wanted) setRead(ladders)
+    })
+    return () => {
+      wanted = false
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the ids stand for the notebooks
+  }, [ids, notebook, view])
+  const ladders = read?.ok ? read.value : []
+  const shown = ladders.find(({ sample }) => sample.key === key) ?? ladders[0]
+  return (
+    <div className="mt-3">
+      <h2>What every bench found</h2>
+      <p className="mt-2" style={{ maxWidth: 760 }}>
+        {notebooks.length === 1
+          ? 'Only this notebook is here. Import the others’ files, and their ranges stand beside yours.'
+          : `From ${notebooks.length} notebooks.`}{' '}
+        <Link to={`/n/${notebook ?? ''}/preps`}>Import a notebook file</Link>
+      </p>
+      {read === null && <p aria-busy="true">Reading the notebooks …</p>}
+      {read && !read.ok && (
+        <p className="look" role="alert">
+          {read.problem.sentence}
+        </p>
+      )}
+      {read?.ok && !shown && (
+        <p>No careful range with both ends is in any of them yet. It will stand here once it is marked.</p>
+      )}
+      {shown && (
+        <>
+          <div style={{ width: 320 }}>
+            <Form.Label htmlFor="class-sample">sample</Form.Label>
+            <Form.Select
+              id="class-sample"
+              value={shown.sample.key}
+              onChange={(event) => {
+                setKey(event.target.value)
+              }}
+            >
+              {ladders.map(({ sample, rows }) => (
+                <option key={sample.key} value={sample.key}>
+                  {sample.label} ({rows.length})
+                </option>
+              ))}
+            </Form.Select>
+          </div>
+          <Ladder ladder={shown} />
+        </>
+      )}
+    </div>
+  )
+}
+
+function Ladder({ ladder: { rows, onset, clear, outliers } }: { ladder: ClassLadder }) {
+  return (
+    <>
+      <div className="mt-3">
+        <RangeLadder
+          rows={rows.map(({ bench, row }, i) => ({
+            ...ladderRow(row, outliers.includes(i) ? 'crude' : 'product'),
+            key: `${row.melt} ${row.slot} ${i}`,
+            label: bench,
+            signs: [],
+          }))}
+          literature={null}
+          note="each bench’s own thermometer; corrected where the raw range stands beside"
+        />
+      </div>
+      <p className="mt-2">
+        {onset.count === 1
+          ? 'One determination; a mean needs more.'
+          : `Mean of ${onset.count}: ${fixed(onset.mean, 1)} to ${fixed(clear.mean, 1)} °C. Onsets ${fixed(onset.spread, 1)} °C apart (standard deviation ${fixed(onset.sd ?? 0, 1)}), clear points ${fixed(clear.spread, 1)} (${fixed(clear.sd ?? 0, 1)}).`}
+      </p>
+      {outliers.map((i) => {
+        const row = rows[i]
+        return row ? (
+          <p key={i} className="look">
+            {row.bench} ({row.notebook}): {fixed(row.range.onsetC, 1)} to {fixed(row.range.clearC, 1)} °C does
+            not belong with the rest. It stays in the mean; look for its reason: a thermometer, a rate,
+            another sample.
+          </p>
+        ) : null
+      })}
+    </>
+  )
+}

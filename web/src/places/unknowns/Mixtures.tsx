@@ -1,0 +1,191 @@
+import { useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import { Link, useParams } from 'react-router'
+import {
+  disagreementOf,
+  meltsOf,
+  type MixtureFacts,
+  type NextMixture,
+  type Ranked,
+  type UnknownFacts,
+} from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { MixedMeltForm } from '../../parts/MixedMeltForm'
+import { Why } from '../../parts/Why'
+import { useNotebook } from '../../state/notebook'
+import { Outcomes } from './Outcomes'
+import { percent } from './ProbabilityBar'
+import { useRanking } from './useRanking'
+
+/** Which authentic sample to grind it with, what each outcome would look like, and what the mixtures said. */
+export function Mixtures({ unknown }: { unknown: UnknownFacts }) {
+  const { evidence, ranking } = useRanking(unknown)
+  const [wanted, setWanted] = useState<readonly string[] | null>(null)
+  const next = ranking?.ok ? ranking.value.next : []
+  const best = next[0]?.reference
+  const chosen = wanted ?? (best ? [best] : [])
+  const references = unknown.candidates.filter(
+    ({ compound, ruledOut }) => !ruledOut && chosen.includes(compound.id),
+  )
+  return (
+    <div className="columns two mt-2">
+      <section aria-label="Next mixture">
+        <h2>
+          Which mixture next <Why of="nextMixture" />
+        </h2>
+        {!evidence.ok && <p className="mt-2">{evidence.problem.sentence}</p>}
+        {evidence.ok && ranking === null && (
+          <p className="mt-2" aria-busy="true">
+            Weighing what each would tell …
+          </p>
+        )}
+        {ranking?.ok && ranking.value.whyNone && <p className="mt-2">{ranking.value.whyNone}</p>}
+        {next.length > 0 && (
+          <p className="quiet mt-1">
+            What tells most comes first. Tick two to let both mixtures share a run.
+          </p>
+        )}
+        {next.map((mixture, i) => (
+          <Choice
+            key={mixture.reference}
+            mixture={mixture}
+            unknown={unknown}
+            isBest={i === 0}
+            isChosen={chosen.includes(mixture.reference)}
+            onChosen={(is) => {
+              setWanted(
+                is ? [...chosen, mixture.reference] : chosen.filter((one) => one !== mixture.reference),
+              )
+            }}
+          />
+        ))}
+        {references.length > 0 && (
+          <div className="mt-3">
+            <h3>Grind, pack, melt</h3>
+            <div className="mt-2">
+              <MixedMeltForm sample={unknown.sample} references={references} />
+            </div>
+          </div>
+        )}
+      </section>
+      <Results unknown={unknown} ranked={ranking?.ok ? ranking.value.ranked : []} />
+    </div>
+  )
+}
+
+function Choice({
+  mixture,
+  unknown,
+  isBest,
+  isChosen,
+  onChosen,
+}: {
+  mixture: NextMixture
+  unknown: UnknownFacts
+  isBest: boolean
+  isChosen: boolean
+  onChosen: (is: boolean) => void
+}) {
+  const name = unknown.candidates.find(({ compound }) => compound.id === mixture.reference)?.compound.name
+  return (
+    <div className="mixture-choice">
+      <Form.Check
+        id={`mix ${mixture.reference}`}
+        label={
+          <>
+            <b>with {name ?? mixture.reference}</b>{' '}
+            <span className="quiet">
+              {isBest ? 'tells most: ' : 'tells '}
+              {fixed(mixture.bits, 2)} bits
+            </span>
+          </>
+        }
+        checked={isChosen}
+        onChange={(event) => {
+          onChosen(event.target.checked)
+        }}
+      />
+      {isChosen && <Outcomes mixture={mixture} unknown={unknown} />}
+    </div>
+  )
+}
+
+function Results({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly Ranked[] }) {
+  const { notebook } = useParams()
+  const view = useNotebook((state) => state.view)
+  const home = `/n/${notebook ?? ''}`
+  const waiting = meltsOf(view).filter(
+    ({ planned, run }) =>
+      (run === null || run.ended === null) &&
+      planned.body.tubes.some(({ sample }) => unknown.mixtures.some((one) => one.sample.id === sample)),
+  )
+  return (
+    <aside>
+      <h2>What the mixtures said</h2>
+      {unknown.mixtures.length === 0 && (
+        <p className="mt-2 quiet">
+          None ground yet. Unknown, authentic sample and mixture melt side by side: then the thermometer
+          cancels, and the eye compares.
+        </p>
+      )}
+      {waiting.map(({ id, run }) => (
+        <p key={id} className="look">
+          <Link to={`${home}/melts/${id}`}>{run ? 'A mixed run is going on' : 'A mixed run is planned'}</Link>
+        </p>
+      ))}
+      {unknown.mixtures.map((mixture) => (
+        <Result key={mixture.sample.id} mixture={mixture} ranked={ranked} home={home} />
+      ))}
+      {unknown.mixtures.some(({ verdict }) => verdict.ok) && (
+        <p className="mt-3">
+          <Link className="btn btn-primary" to={`${home}/unknowns/${unknown.id}/sign`}>
+            Go on to sign
+          </Link>
+        </p>
+      )}
+    </aside>
+  )
+}
+
+const HEAD = { same: 'The same compound', different: 'A different compound', repeat: 'Repeat it' } as const
+
+function Result({
+  mixture,
+  ranked,
+  home,
+}: {
+  mixture: MixtureFacts
+  ranked: readonly Ranked[]
+  home: string
+}) {
+  const { sample, verdict, reference, by, massFractionOfSample, row } = mixture
+  const chance = ranked.find(({ id }) => id === reference.compound?.id)?.probability
+  const disagreement = disagreementOf(mixture, ranked)
+  return (
+    <div className="mixture-result">
+      <h3>{sample.label}</h3>
+      <p className="quiet mb-1">
+        {fixed(100 * massFractionOfSample, 0)} % of it the unknown, by {by}
+        {row ? (
+          <>
+            {' '}
+            · <Link to={`${home}/melts/${row.melt}`}>its run</Link>
+          </>
+        ) : (
+          ''
+        )}
+      </p>
+      {verdict.ok ? (
+        <p className="mb-0">
+          <b data-testid={`mixed with ${reference.compound?.name ?? ''}`}>{HEAD[verdict.value.verdict]}.</b>{' '}
+          {verdict.value.because}
+          {chance !== undefined &&
+            ` With everything else, ${reference.compound?.name ?? ''} stands at ${percent(chance)}.`}
+        </p>
+      ) : (
+        <p className="mb-0">{verdict.problem.sentence}</p>
+      )}
+      {disagreement && <p className="look">{disagreement}</p>}
+    </div>
+  )
+}

@@ -1,0 +1,47 @@
+import {
+  depressionDoubt,
+  houseRulesOf,
+  outcomeWords,
+  type NextMixture,
+  type UnknownFacts,
+} from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { RangeLadder, type LadderRow } from '../../signature/RangeLadder'
+import { useNotebook } from '../../state/notebook'
+
+/** What the mixture's range would look like, candidate by candidate. */
+export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: UnknownFacts }) {
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const reference = unknown.candidates.find(({ compound }) => compound.id === mixture.reference)?.compound
+  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const rows = mixture.outcomes.map(({ id, onsetC, clearC }): LadderRow => {
+    const name = unknown.candidates.find(({ compound }) => compound.id === id)?.compound.name
+    return {
+      key: id ?? 'none',
+      label: name ? short(name) : 'another',
+      note: outcomeWords({ id, onsetC, clearC }, mixture.reference, rules),
+      onset: { text: fixed(onsetC, 0), value: onsetC },
+      clear: { text: fixed(clearC, 0), value: clearC },
+      signs: [],
+      tone: id === mixture.reference ? 'product' : 'crude',
+    }
+  })
+  const doubt = depressionDoubt(mixture)
+  return (
+    <>
+      <RangeLadder
+        rows={rows}
+        literature={reference ? { lowC: reference.meltLowC, highC: reference.meltHighC } : null}
+        note="if the unknown is …, equal parts, as the ideal relation predicts it"
+      />
+      {doubt && <p className="look">{doubt}</p>}
+    </>
+  )
+}
+
+const LABEL_MOST = 19
+
+function short(name: string): string {
+  return name.length > LABEL_MOST ? `${name.slice(0, LABEL_MOST - 1)}…` : name
+}

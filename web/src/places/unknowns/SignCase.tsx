@@ -1,0 +1,260 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link, useParams } from 'react-router'
+import {
+  CORE_VERSION,
+  houseRulesOf,
+  isStale,
+  openedAfterSigning,
+  plateOpinionOf,
+  type Compound,
+  type Ranked,
+  type UnknownFacts,
+  type UnknownSigned,
+} from '@ivory-crystal/core'
+import { capital, dayAndClock, fixed } from '../../format/format'
+import { author, setAuthor, strike, useNotebook, write } from '../../state/notebook'
+import { useNow } from '../../state/now'
+import { OpenAnswer } from './OpenAnswer'
+import { percent } from './ProbabilityBar'
+import { useRanking } from './useRanking'
+
+type Answer = UnknownSigned['answer']
+
+/** What it is, with everything that rests on; or that it is not on the list, or cannot be told. */
+export function SignCase({ unknown }: { unknown: UnknownFacts }) {
+  const { evidence, ranking } = useRanking(unknown)
+  if (unknown.signed) return <Signed unknown={unknown} signed={unknown.signed} />
+  if (!evidence.ok && !unknown.careful)
+    return (
+      <section className="mt-2">
+        <h2>Nothing to sign yet</h2>
+        <p className="mt-2">{evidence.problem.sentence}</p>
+      </section>
+    )
+  if (evidence.ok && ranking === null) return <p aria-busy="true">Weighing the evidence …</p>
+  return <SignForm unknown={unknown} ranked={ranking?.ok ? ranking.value.ranked : []} />
+}
+
+/** A ranking this sure proposes its answer. */
+const PROPOSED_FROM = 0.9
+
+function SignForm({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly Ranked[] }) {
+  const { evidence } = useRanking(unknown)
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const top = [...ranked].sort((p, q) => q.probability - p.probability)[0]
+  const [chosen, setChosen] = useState<string | null>(
+    top && top.probability >= PROPOSED_FROM ? (top.id ?? 'not on the list') : null,
+  )
+  const [name, setName] = useState(author)
+  const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut).map(({ compound }) => compound)
+  const doubts = doubtsOf(unknown, chosen, ranked, view)
+  const chance = (id: string | null) => ranked.find((one) => one.id === id)?.probability
+  return (
+    <form
+      className="columns two mt-2"
+      aria-label="Sign the case"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!chosen || !evidence.ok) return
+        setAuthor(name)
+        const { input, options, restsOn } = evidence.value
+        const plate = plateOpinionOf(view, unknown.id)
+        write({
+          kind: 'unknown signed',
+          subject: unknown.id,
+          body: {
+            signedBy: name.trim() || author(),
+            answer: answerOf(chosen, standing),
+            ranked,
+            unknown: input.unknown,
+            mixtures: mixturesFor(unknown),
+            options,
+            conventions: unknown.careful?.conventions ?? houseRulesOf(view, shelf?.houseRules ?? []),
+            coreVersion: CORE_VERSION,
+            restsOn: [...new Set([...restsOn, ...(plate ? [plate.plate.developed.id] : [])])],
+          },
+        })
+      }}
+    >
+      <fieldset>
+        <legend className="h2">What is it?</legend>
+        {standing.map((compound) => (
+          <Form.Check
+            key={compound.id}
+            className="answer"
+            type="radio"
+            name="answer"
+            id={`answer ${compound.id}`}
+            label={`${capital(compound.name)}${said(chance(compound.id))}`}
+            checked={chosen === compound.id}
+            onChange={() => {
+              setChosen(compound.id)
+            }}
+          />
+        ))}
+        {(['not on the list', 'cannot tell'] as const).map((one) => (
+          <Form.Check
+            key={one}
+            className="answer"
+            type="radio"
+            name="answer"
+            id={`answer ${one}`}
+            label={
+              one === 'not on the list'
+                ? `Not on the list${said(chance(null))}`
+                : 'It cannot be told from what was measured'
+            }
+            checked={chosen === one}
+            onChange={() => {
+              setChosen(one)
+            }}
+          />
+        ))}
+      </fieldset>
+      <aside>
+        {doubts.map((doubt) => (
+          <p key={doubt} className="look">
+            {doubt}
+          </p>
+        ))}
+        <Form.Label htmlFor="signed-by">signed by (bench code)</Form.Label>
+        <div className="row-of flex-nowrap">
+          <Form.Control
+            id="signed-by"
+            value={name}
+            maxLength={80}
+            onChange={(event) => {
+              setName(event.target.value)
+            }}
+          />
+          <Button
+            type="submit"
+            className="text-nowrap"
+            disabled={!chosen || name.trim() === '' || !evidence.ok}
+          >
+            Sign this verdict
+          </Button>
+        </div>
+        <p className="form-text mb-0">
+          Keeps the ranges, mixtures, probabilities and house rules it rests on.
+          {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
+        </p>
+      </aside>
+    </form>
+  )
+}
+
+function said(probability: number | undefined): string {
+  return probability === undefined ? '' : `, ${percent(probability)}`
+}
+
+function answerOf(chosen: string, standing: readonly Compound[]): Answer {
+  if (chosen === 'not on the list' || chosen === 'cannot tell') return { is: chosen }
+  const compound = standing.find(({ id }) => id === chosen)
+  return compound ? { is: 'compound', compound: compound.id, name: compound.name } : { is: 'cannot tell' }
+}
+
+function mixturesFor({ mixtures }: UnknownFacts): UnknownSigned['mixtures'] {
+  return mixtures.flatMap(({ row, reference, verdict }) =>
+    row && reference.compound
+      ? [
+          {
+            reference: reference.compound.id,
+            name: reference.compound.name,
+            range: row.corrected
+              ? { onsetC: row.corrected.onsetC, clearC: row.corrected.clearC }
+              : { onsetC: row.onset.value, clearC: row.clear.value },
+            verdict: verdict.ok ? verdict.value.verdict : null,
+          },
+        ]
+      : [],
+  )
+}
+
+/** What a careful supervisor would ask before this answer is signed. */
+function doubtsOf(
+  unknown: UnknownFacts,
+  chosen: string | null,
+  ranked: readonly Ranked[],
+  view: Parameters<typeof plateOpinionOf>[0],
+): readonly string[] {
+  if (!chosen || chosen === 'cannot tell') return []
+  const doubts: string[] = []
+  const mixed = unknown.mixtures.filter(({ reference }) => reference.compound?.id === chosen)
+  const verdicts = mixed.flatMap(({ verdict }) => (verdict.ok ? [verdict.value.verdict] : []))
+  if (chosen !== 'not on the list') {
+    if (verdicts.length === 0)
+      doubts.push(
+        'No mixed melt with this one has been made. Two like ranges are not identity: only a mixture speaks for it.',
+      )
+    else if (!verdicts.includes('same'))
+      doubts.push('Its mixed melt did not come out unchanged. Repeat it before you sign this.')
+    const plate = plateOpinionOf(view, unknown.id)
+    if (plate?.opinion.agrees === false) doubts.push(`The plate disagrees: ${plate.opinion.sentence}`)
+  }
+  const id = chosen === 'not on the list' ? null : chosen
+  const probability = ranked.find((one) => one.id === id)?.probability
+  if (probability !== undefined && probability < 0.5)
+    doubts.push(`With everything measured it stands at only ${percent(probability)}.`)
+  return doubts
+}
+
+function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullable<UnknownFacts['signed']> }) {
+  const { notebook } = useParams()
+  const view = useNotebook((state) => state.view)
+  const now = useNow(60_000)
+  const { answer, signedBy, ranked, mixtures, restsOn } = signed.body
+  const probability = ranked.find(({ id }) => id === (answer.is === 'compound' ? answer.compound : null))
+  return (
+    <div className="columns two mt-2">
+      <section>
+        <h2 data-testid="verdict">
+          {answer.is === 'compound'
+            ? capital(answer.name)
+            : answer.is === 'not on the list'
+              ? 'Not on the list'
+              : 'Cannot be told'}
+        </h2>
+        <p className="mt-2 mb-1">
+          Signed by {signedBy}, {dayAndClock(signed.at, now)}
+          {probability && answer.is !== 'cannot tell' ? `, at ${percent(probability.probability)}` : ''}.{' '}
+          <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>
+        </p>
+        {isStale(view, signed) && (
+          <p className="look" role="alert">
+            A line it rests on has been struck since. The signed verdict stands as it was written; strike it
+            and sign again.
+          </p>
+        )}
+        <table className="lines mt-2">
+          <tbody>
+            {mixtures.map(({ reference, name, range, verdict }) => (
+              <tr key={`${reference} ${range.onsetC}`}>
+                <td>mixed with {name}</td>
+                <td className="num">
+                  {fixed(range.onsetC, 1)} to {fixed(range.clearC, 1)} °C
+                </td>
+                <td>{verdict ?? 'no verdict'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="row-of mt-2">
+          <Button
+            variant="link"
+            onClick={() => {
+              strike(signed, 'to be signed again')
+            }}
+          >
+            Strike this verdict
+          </Button>
+          <Link to={`/n/${notebook ?? ''}/unknowns`}>All cases</Link>
+        </p>
+      </section>
+      <OpenAnswer unknown={unknown} isAfter={openedAfterSigning(view, unknown)} />
+    </div>
+  )
+}

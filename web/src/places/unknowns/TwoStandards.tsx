@@ -1,0 +1,269 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link, useParams, useSearchParams } from 'react-router'
+import {
+  fusionOf,
+  houseRulesOf,
+  pairOf,
+  phasePoint,
+  rackOf,
+  readReading,
+  samplesNamed,
+  type PairFacts,
+  type SampleId,
+} from '@ivory-crystal/core'
+import { fixed } from '../../format/format'
+import { CompoundField, compoundNamed } from '../../parts/CompoundField'
+import { Field } from '../../parts/Field'
+import { WhereItSits } from '../../parts/WhereItSits'
+import { ladderRow } from '../../parts/ladderRows'
+import { authenticLines, mixtureLines, nextSet, tubeLines } from '../../state/mixing'
+import { useNotebook, write } from '../../state/notebook'
+
+/** The exercise: two standards of nearly the same melting point, and what their mixtures do. */
+export function TwoStandards() {
+  const view = useNotebook((state) => state.view)
+  const [params, setParams] = useSearchParams()
+  const standards = samplesNamed(view).filter(({ role, compound }) => role === 'authentic' && compound)
+  const [aId, bId] = [params.get('a') ?? '', params.get('b') ?? '']
+  const pair = pairOf(view, aId as SampleId, bId as SampleId)
+  const choose = (which: 'a' | 'b', id: string) => {
+    const next = new URLSearchParams(params)
+    next.set(which, id)
+    setParams(next, { replace: true })
+  }
+  return (
+    <div className="mt-3">
+      <h2>Two standards, and what mixing does</h2>
+      <p className="mt-2" style={{ maxWidth: 760 }}>
+        Take two pure compounds that melt nearly alike. Melt each, then mixtures of them in several
+        proportions, and lay what you see on the predicted map. Both melt sharp; every mixture of them melts
+        lower, and broader.
+      </p>
+      <div className="row-of align-items-end">
+        {(['a', 'b'] as const).map((which) => (
+          <div key={which} style={{ width: 260 }}>
+            <Form.Label htmlFor={`standard-${which}`}>standard {which.toUpperCase()}</Form.Label>
+            <Form.Select
+              id={`standard-${which}`}
+              value={which === 'a' ? aId : bId}
+              onChange={(event) => {
+                choose(which, event.target.value)
+              }}
+            >
+              <option value="">an authentic sample …</option>
+              {standards.map(({ id, label }) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+            </Form.Select>
+          </div>
+        ))}
+        <NewStandard />
+      </div>
+      {pair ? (
+        <Exercise pair={pair} />
+      ) : (
+        <p className="mt-3 quiet">
+          {aId !== '' && aId === bId
+            ? 'Two different standards are needed.'
+            : aId !== '' && bId !== ''
+              ? 'Both are of one compound: choose two that differ.'
+              : 'Choose two authentic samples to begin.'}
+        </p>
+      )}
+    </div>
+  )
+}
+
+function NewStandard() {
+  const shelf = useNotebook((state) => state.shelf)
+  const [name, setName] = useState('')
+  const compound = compoundNamed(shelf, name)
+  return (
+    <form
+      className="row-of align-items-end"
+      aria-label="Name a standard"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!compound) return
+        write(...authenticLines(compound).lines)
+        setName('')
+      }}
+    >
+      <CompoundField label="or name another at hand" value={name} onChange={setName} />
+      <Button type="submit" variant="outline-primary" disabled={!compound}>
+        Name it
+      </Button>
+    </form>
+  )
+}
+
+function Exercise({ pair }: { pair: PairFacts }) {
+  const { a, b, points } = pair
+  const [fa, fb] = [fusionOf(a.compound), fusionOf(b.compound)]
+  return (
+    <div className="columns judge mt-3">
+      <section>
+        <table className="lines">
+          <thead>
+            <tr>
+              <th>tube</th>
+              <th className="num">{b.compound.name}, mol %</th>
+              <th className="num">predicted, °C</th>
+              <th className="num">seen, °C</th>
+            </tr>
+          </thead>
+          <tbody>
+            {points.map((point) => {
+              const predicted = phasePoint(fa, fb, point.moleFractionA, 0).range
+              return (
+                <tr key={point.sample.id}>
+                  <td>
+                    {point.by === 'pure'
+                      ? point.sample.label
+                      : `${fixed(100 * point.massFractionA, 0)} : ${fixed(100 * (1 - point.massFractionA), 0)} by ${point.by}`}
+                  </td>
+                  <td className="num">{fixed(100 * (1 - point.moleFractionA), 0)}</td>
+                  <td className="num">
+                    {fixed(predicted.onsetC, 0)} to {fixed(predicted.clearC, 0)}
+                  </td>
+                  <td className="num">
+                    {point.range
+                      ? `${fixed(point.range.onsetC, 1)} to ${fixed(point.range.clearC, 1)}`
+                      : 'not melted yet'}
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+        <NewProportion pair={pair} />
+        <Pack pair={pair} />
+      </section>
+      <WhereItSits
+        key={`${a.id} ${b.id}`}
+        a={{ name: a.compound.name, fusion: fa }}
+        b={{ name: b.compound.name, fusion: fb }}
+        points={points.flatMap(({ sample, moleFractionA, slow, by, massFractionA }) =>
+          slow
+            ? [
+                {
+                  key: sample.id,
+                  label: by === 'pure' ? '' : `${fixed(100 * (1 - massFractionA), 0)} % by mass`,
+                  moleFractionA,
+                  between: null,
+                  range: slow,
+                  tone: by === 'pure' ? ('product' as const) : ('crude' as const),
+                },
+              ]
+            : [],
+        )}
+        rows={points.flatMap(({ row, by }) =>
+          row ? [ladderRow(row, by === 'pure' ? 'product' : 'crude')] : [],
+        )}
+        literature={{
+          lowC: Math.min(a.compound.meltLowC, b.compound.meltLowC),
+          highC: Math.max(a.compound.meltHighC, b.compound.meltHighC),
+        }}
+      />
+    </div>
+  )
+}
+
+function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
+  const [masses, setMasses] = useState<readonly [string, string]>(['', ''])
+  const [said, setSaid] = useState<string | null>(null)
+  return (
+    <form
+      className="mt-3"
+      aria-label="Grind a mixture"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        const [p, q] = [
+          readReading(masses[0], `The mass of ${a.compound.name}`),
+          readReading(masses[1], `The mass of ${b.compound.name}`),
+        ]
+        if (!p.ok) return setSaid(p.problem.sentence)
+        if (!q.ok) return setSaid(q.problem.sentence)
+        if (p.value.value <= 0 || q.value.value <= 0)
+          return setSaid('Both parts weigh something; a standard alone is melted by itself.')
+        write(
+          ...mixtureLines(
+            { id: a.id, label: a.compound.name },
+            { id: b.id, label: b.compound.name },
+            {
+              massFractionFirst: p.value.value / (p.value.value + q.value.value),
+              by: 'mass',
+              massesG: [p.value, q.value],
+            },
+          ).lines,
+        )
+        setMasses(['', ''])
+        setSaid(null)
+      }}
+    >
+      <h3>Grind another proportion</h3>
+      <div className="row-of align-items-end mt-1">
+        <Field
+          label={`${a.compound.name}, g`}
+          width={150}
+          value={masses[0]}
+          onChange={(value) => {
+            setMasses([value, masses[1]])
+          }}
+        />
+        <Field
+          label={`${b.compound.name}, g`}
+          width={180}
+          value={masses[1]}
+          onChange={(value) => {
+            setMasses([masses[0], value])
+          }}
+        />
+        <Button type="submit" variant="outline-primary">
+          Grind it
+        </Button>
+      </div>
+      {said && (
+        <p className="look" role="alert">
+          {said}
+        </p>
+      )}
+    </form>
+  )
+}
+
+/** Everything of the exercise that has not been melted, into the rack as one set. */
+function Pack({ pair }: { pair: PairFacts }) {
+  const { notebook } = useParams()
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const rack = rackOf(view)
+  const waiting = new Set(rack.map(({ entry }) => entry.body.sample))
+  const left = pair.points.filter(({ row, sample }) => !row && !waiting.has(sample.id))
+  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  return (
+    <p className="mt-3">
+      {left.length > 0 && (
+        <Button
+          onClick={() => {
+            write(
+              ...tubeLines(
+                left.map(({ sample }) => sample),
+                rules.fillMm[0],
+                left.length <= 3 ? nextSet(rack.map(({ entry }) => entry.body.set)) : null,
+              ),
+            )
+          }}
+        >
+          Pack {left.length === 1 ? 'a tube' : `${left.length} tubes`} for the rack
+        </Button>
+      )}{' '}
+      <Link to={`/n/${notebook ?? ''}/instruments/rack`}>To the rack and its runs</Link>
+    </p>
+  )
+}
