@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     launchOptions: CHROMIUM,
+    // A control that is not there after this long will not come.
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     timezoneId: 'UTC',
     locale: 'en-GB',

@@ -155,10 +155,9 @@ export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
           massFractionUnknown: massFractionOfSample,
         })),
         options,
+        // One that has been ground with it already may be again: a mishap is told from a fact by a repeat.
         references: standing.flatMap(({ compound, authentic }) =>
-          authentic && !melted.some(({ compound: done }) => done.id === compound.id)
-            ? [candidateFrom(compound)]
-            : [],
+          authentic ? [candidateFrom(compound)] : [],
         ),
       },
       options,
@@ -213,7 +212,7 @@ export function disagreementOf(
   if (verdict === 'same' && here < 0.5)
     return `The mixture with ${compound.name} was unchanged, yet its probability is ${percent(here)}: another mixture, or the unknown’s own range, speaks against it. One of the tubes may not be what its label says.`
   if (verdict === 'different' && here > 0.3)
-    return `The mixture with ${compound.name} came out lower and broader, yet its probability is still ${percent(here)}: where the mixture cleared is near what would be expected unchanged. Repeat that mixture.`
+    return `The mixture with ${compound.name} came out lower and broader, yet its probability is still ${percent(here)}: nothing else on the list fits better. Either that mixture went wrong, or what it is stands on no list. Repeat that mixture to tell.`
   return null
 }
 

@@ -74,8 +74,8 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         <h3>Every tube of it</h3>
         {unknown.rows.length === 0 && (
           <p className="mt-1 quiet">
-            None melted yet. A case goes on like this: the scouting run, a careful run, the list of what it may be,
-            then the mixture that tells most, melted beside both its parts.
+            None melted yet. A case goes on like this: the scouting run, a careful run, the list of what it
+            may be, then the mixture that tells most, melted beside both its parts.
           </p>
         )}
         <table className="lines mt-1">

@@ -87,13 +87,19 @@ function Choice({
   onChosen: (is: boolean) => void
 }) {
   const name = unknown.candidates.find(({ compound }) => compound.id === mixture.reference)?.compound.name
+  const isAgain = unknown.mixtures.some(
+    ({ row, reference }) => row && reference.compound?.id === mixture.reference,
+  )
   return (
     <div className="mixture-choice">
       <Form.Check
         id={`mix ${mixture.reference}`}
         label={
           <>
-            <b>with {name ?? mixture.reference}</b>{' '}
+            <b>
+              with {name ?? mixture.reference}
+              {isAgain && ', again'}
+            </b>{' '}
             <span className="quiet">
               {isBest ? 'tells most: ' : 'tells '}
               {fixed(mixture.bits, 2)} bits
