@@ -50,6 +50,12 @@ export const router = createBrowserRouter([
             path: 'explained',
             lazy: async () => ({ Component: (await import('../places/explained/Explained')).Explained }),
           },
+          {
+            path: 'for-instructors',
+            lazy: async () => ({
+              Component: (await import('../places/explained/Instructors')).Instructors,
+            }),
+          },
           { path: 'shelf', lazy: async () => ({ Component: (await import('../places/shelf/Shelf')).Shelf }) },
         ],
       },

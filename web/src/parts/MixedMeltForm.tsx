@@ -85,8 +85,8 @@ export function MixedMeltForm({
               }}
             />
             <Field
-              label={`${first.compound.name}, g`}
-              width={150}
+              label={`authentic ${first.compound.name}, g`}
+              width={210}
               value={masses[1]}
               onChange={(value) => {
                 setMasses([masses[0], value])

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
+import { readFileSync } from 'node:fs'
 import {
   assayFromRange,
   atTheEvent,
@@ -25,7 +26,18 @@ import {
   withVolumeML,
   depositsFromC,
   eutectic,
+  compositionFromRange,
+  DEFAULT_HOUSE_RULES,
+  determinations,
+  judgeRange,
+  mixedVerdict,
+  nextMixture,
+  phasePoint,
+  rankCandidates,
+  retentionFactor,
+  type Candidate,
   type Compound,
+  type MixtureRun,
   type PlanFixed,
 } from '@ivory-crystal/core'
 import { golden } from '../../../../core/golden/contract'
@@ -205,5 +217,85 @@ describe('what a student reads is what the core computes', () => {
     ])
     expect(example('zeroRateRange')).toContain(`back to ${zero.onsetC.toFixed(1)} °C`)
     expect(example('zeroRateRange')).toContain(`to ${zero.clearC.toFixed(1)} °C.`)
+  })
+})
+
+describe('the worked examples of what it means are the core’s own numbers', () => {
+  const benzil = { meltingPointC: 96, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 }
+  const benzoin = { meltingPointC: 137.5, enthalpyKJPerMol: 23.2, molarMassGPerMol: 212.24 }
+  const { candidates } = JSON.parse(
+    readFileSync(new URL('../../../../core/vectors/identity.json', import.meta.url), 'utf8'),
+  ) as { candidates: Candidate[] }
+  const unknown = { onsetC: 93.6, clearC: 94.8 }
+  const naphthol = candidates.find(({ id }) => id === '1-naphthol') as Candidate
+  const whole = (p: number) => (100 * p).toFixed(0)
+
+  test('judgeRange', () => {
+    const judged = judgeRange(
+      {
+        corrected: { onsetC: 94.2, clearC: 95.4 },
+        literature: { lowC: 94, highC: 96 },
+        fusion: benzil,
+        rateCPerMin: 1,
+        fillMm: 2,
+        grain: 'fine',
+        calibration: 'none',
+        dried: true,
+      },
+      DEFAULT_HOUSE_RULES,
+    )
+    const bound = judged.findings.find(({ code }) => code === 'impurity-at-most')?.numbers['molPercent']
+    expect(example('judgeRange')).toContain(`at most ${bound?.toFixed(1)} mol %`)
+  })
+  test('phase-map', () => {
+    const meet = eutectic(benzil, benzoin)
+    expect(example('phase-map')).toContain(
+      `meet at ${meet.temperatureC.toFixed(1)} °C and ${whole(1 - meet.moleFractionA)} mol %`,
+    )
+    const at = phasePoint(benzil, benzoin, 0.9, 85)
+    expect(example('phase-map')).toContain(
+      `${whole(at.liquidFraction)} % liquid at 85 °C, and clears at ${at.range.clearC.toFixed(1)} °C`,
+    )
+    const found = compositionFromRange(benzil, benzoin, { onsetC: 78.4, clearC: 91.6 }, 0.25)
+    const percent = (x = NaN) => (100 * (1 - x)).toFixed(1)
+    expect(example('phase-map')).toContain(
+      `${percent(found?.moleFractionA)} mol %, between ${percent(found?.high)} and ${percent(found?.low)}`,
+    )
+  })
+  test('rankCandidates and nextMixture', () => {
+    const chance = (mixtures: MixtureRun[], id: string) =>
+      rankCandidates({ unknown, candidates, mixtures }).find((one) => one.id === id)?.probability ?? NaN
+    const ids = ['1-naphthol', 'methyl 4-nitrobenzoate', 'triphenylmethane', 'glutaric acid']
+    const [p, q, r, s] = ids.map((id) => whole(chance([], id)))
+    expect(example('rankCandidates')).toContain(`${p}, ${q}, ${r} and ${s} %`)
+    const mixed = [{ reference: naphthol, onsetC: 58, clearC: 76 }]
+    expect(example('rankCandidates')).toContain(`${(100 * chance(mixed, '1-naphthol')).toFixed(1)} %`)
+    expect(example('rankCandidates')).toContain(
+      `rises to ${whole(chance(mixed, 'methyl 4-nitrobenzoate'))} %`,
+    )
+    for (const { reference, bits } of nextMixture({
+      unknown,
+      candidates,
+      mixtures: [],
+      references: candidates,
+    }))
+      expect(example('nextMixture')).toContain(`${reference} ${bits.toFixed(2)}`)
+  })
+  test('mixedVerdict, retentionFactor and determinations', () => {
+    const because = mixedVerdict(
+      { unknown, reference: { onsetC: 94.6, clearC: 95.6 }, mixture: { onsetC: 58, clearC: 76 } },
+      DEFAULT_HOUSE_RULES,
+    ).because
+    for (const figure of ['35.6 °C lower', '16.8 °C broader']) {
+      expect(because).toContain(figure)
+      expect(example('mixedVerdict')).toContain(figure)
+    }
+    const { rf, standardUncertainty } = retentionFactor(21, 50)
+    expect(example('retentionFactor')).toContain(`${rf.toFixed(2)} ± ${(2 * standardUncertainty).toFixed(3)}`)
+    const values = [94.8, 97.2, 95.0, 94.9]
+    expect(determinations(values, 0.5).outliers).toEqual([1])
+    expect(example('determinations')).toContain(
+      `the mean stays ${determinations(values, 0.5).mean.toFixed(1)}`,
+    )
   })
 })

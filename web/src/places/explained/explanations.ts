@@ -1,3 +1,4 @@
+import { MEANING_EXPLANATIONS } from './meaning'
 import { MELTING_EXPLANATIONS } from './melting'
 
 export interface Explanation {
@@ -149,4 +150,5 @@ export const EXPLANATIONS: readonly Explanation[] = [
     limits: 'A closure over 102 % counts something that was not in the crude: solvent, most often.',
   },
   ...MELTING_EXPLANATIONS,
+  ...MEANING_EXPLANATIONS,
 ]

@@ -79,7 +79,7 @@ function Cases() {
           </table>
         )}
         <p className="mt-3 quiet">
-          <Link to={`/n/${notebook ?? ''}/explained#how-the-reasoning-works`}>
+          <Link to={`/n/${notebook ?? ''}/for-instructors`}>
             For instructors: how the reasoning works, and where it fails
           </Link>
         </p>

@@ -1,0 +1,101 @@
+import type { Explanation } from './explanations'
+
+/** Every equation behind what a range, a mixture or a plate is taken to mean. */
+export const MEANING_EXPLANATIONS: readonly Explanation[] = [
+  {
+    id: 'judgeRange',
+    title: 'What a melting range says of purity',
+    equation: [
+      'slow = read − rate · lag (both ends) − rate · melting time (top)',
+      'x(impurity) ≤ 1 − exp(−ΔH/R · (1/T − 1/Tm))',
+    ],
+    text: [
+      'First what heating and packing add is taken off, once: a calibration made at the same rate holds it already. What is left is laid beside the literature, or better beside an authentic sample of the same run: there the thermometer cancels, and two reading errors remain (2 · √2 · the error of one).',
+      'Width and place together speak. Low and broad is a soluble impurity, or damp. Sharp but low is another compound, a mixture at its eutectic, or a thermometer. Broad with its top past the literature is fast heating or a full tube: impurity lowers, it never raises. “Cannot tell” is an answer, with the one measurement that would settle it.',
+      'The bound on impurity reads both ends two standard errors low and keeps the larger.',
+    ],
+    example:
+      'Read 94.2 to 95.4 °C at 1 °C/min with 2 mm of fine powder: slow 94.0 to 94.7 °C. Two errors of 0.3 below 94.7 is 94.1; against 96 °C and 23.5 kJ/mol that is at most 3.9 mol %.',
+    limits:
+      'Lag and melting time are typical values. Sand, salt, or anything that does not dissolve in the melt hardly lowers a range: a good one is consistent with purity and never proof of it.',
+  },
+  {
+    id: 'phase-map',
+    title: 'Why a mixture melts below both its parts',
+    equation: ['1/T = 1/Tm − R · ln(x) / ΔH', 'x(a) + x(b) = 1 at the eutectic'],
+    text: [
+      'A crystal of a melts into a liquid that holds b as well, and holds on to it: a liquid of both stays liquid further down than either alone. Each line of the map is where the last crystal of one goes; where they meet, both melt together, at one temperature, as sharp as a pure compound.',
+      'Upwards through the map at one composition is what the eye sees in the tube: nothing, then at the eutectic temperature all of one and part of the other, then a slush that thins, then the last crystal on the line.',
+      'Your sample is placed by its clear point, with heating taken off. The interval is two reading errors and half of the 3 °C within which simple pairs follow the map, added in squares.',
+    ],
+    example:
+      'Benzil (96 °C, 23.5 kJ/mol) with benzoin (137.5 °C, 23.2 by Walden’s rule) meet at 78.4 °C and 32 mol % benzoin. With 10 mol % benzoin it begins there, is 48 % liquid at 85 °C, and clears at 91.0 °C. A clear point of 91.6 °C speaks for 8.8 mol %, between 5.7 and 11.8.',
+    limits:
+      'Ideal liquid, pure solids, no compound and no solid solution of the two. With an impurity nobody has named the map is drawn with an assumed one, and says so.',
+  },
+  {
+    id: 'rankCandidates',
+    title: 'Which compound it is',
+    equation: ['P(candidate | seen) ∝ P(candidate) · P(range | candidate) · P(mixtures | candidate)'],
+    text: [
+      'Before anything is measured every candidate is as likely as any other, and one in twenty is kept for “not on the list”. The unknown’s clear point lies below the candidate’s literature top by a depression, mostly small (1.5 °C on average), with a reading error of 1 °C. Melting well above the literature speaks strongly against: impurity does not raise.',
+      'A mixture with an authentic sample is expected half way between the two clear points if they are the same compound, else where the phase map puts it, give or take 5 °C. A 3 % chance of no visible depression and a 2 % chance of a mishap (tubes swapped, wrong jar) keep any single run from deciding everything.',
+      'Colour and form stand beside each candidate and may strike one out by hand; they are not in the number.',
+    ],
+    example:
+      'All liquid at 94.8 °C, among 1-naphthol, methyl 4-nitrobenzoate, triphenylmethane and glutaric acid: 36, 36, 14 and 14 %. The mixture with 1-naphthol clears at 76 °C: it falls to 0.6 %, methyl 4-nitrobenzoate rises to 49 %.',
+    limits:
+      'It knows the list, not chemistry. A wrong literature value, a mixture ground badly, or a pair that forms a solid solution misleads it. It reasons from clear points alone; the mixed verdict beside it looks at both ends.',
+  },
+  {
+    id: 'nextMixture',
+    title: 'Which mixture tells most',
+    equation: ['bits = Σ P(c) · ∫ f(T | c) · log₂( f(T | c) / f(T) ) dT'],
+    text: [
+      'For each authentic sample at hand the app imagines every outcome of the mixture, weighted by how likely it is now, and works out by how much the uncertainty over the candidates is expected to fall (Lindley, 1956). One bit halves the field.',
+      'A sample of a likely candidate tells most; one whose mixture would hardly melt lower tells little, and that is said.',
+    ],
+    example:
+      'For the four above, before any mixture: 1-naphthol 0.92 bits, methyl 4-nitrobenzoate 0.80, glutaric acid 0.67, triphenylmethane 0.49.',
+    limits:
+      'It looks one mixture ahead. What is quicker at your bench, or safer to handle, may still be the better choice.',
+  },
+  {
+    id: 'mixedVerdict',
+    title: 'The mixed melting point',
+    equation: ['same: not lower than the unknown alone, and not broader', 'different: lower and broader'],
+    text: [
+      'Two like ranges side by side are not identity: hundreds of compounds melt between 90 and 100 °C. Ground together, two compounds are an impurity in each other. One compound ground with itself is not; if the unknown was impure, the mixture even rises a little, since the pure compound thins the impurity.',
+      'Anything between is “repeat”: lower but sharp may be the eutectic itself, so the parts are taken one to two; above both its parts no mixture melts, so the tubes were swapped or heated apart.',
+    ],
+    example:
+      'Unknown 93.6 to 94.8, mixture 58.0 to 76.0 °C: it begins 35.6 °C lower and is 16.8 °C broader. Different.',
+    limits:
+      'What counts as a difference is what repeats may differ by in the house rules. Compounds that crystallize in each other’s lattice may show no depression: rare, but real.',
+  },
+  {
+    id: 'retentionFactor',
+    title: 'Rf, and what half a millimetre does',
+    equation: ['Rf = spot / front', 'u = (0.5 / √3) · √(1 + Rf²) / front'],
+    text: [
+      'Both distances count from the pencil line, the spot’s to its centre, and each is read to half a millimetre. Two spots agree when they differ by less than twice the two uncertainties together.',
+      'An Rf belongs to its plate: eluent, layer, and vapour in the chamber. So the authentic sample runs beside, and both in one spot between: if that parts, they are two compounds.',
+    ],
+    example: 'A spot at 21 mm with the front at 50 mm: Rf 0.42 ± 0.013 (95 %).',
+    limits:
+      'Near the line or near the front everything looks alike. Equal heights are consistent with one compound; a difference is proof of two.',
+  },
+  {
+    id: 'determinations',
+    title: 'Several determinations, and the odd one',
+    equation: ['Q = gap / span'],
+    text: [
+      'The value at an end whose gap to its neighbour is too great a part of the whole span does not belong with the rest (Dixon’s Q at 95 %, for three to ten values; beyond ten, further than 3.5 robust deviations from the median). Differences within what repeats may differ by are never remarked on.',
+      'It is pointed out and stays in the mean: a reason is looked for at the bench, not in the arithmetic.',
+    ],
+    example:
+      'Clear points of 94.8, 97.2, 95.0 and 94.9 °C: Q = 2.2 / 2.4 = 0.92, above 0.829. 97.2 is odd; the mean stays 95.5.',
+    limits:
+      'With two values there is no odd one. Three that agree by chance make the fourth look worse than it is.',
+  },
+]
