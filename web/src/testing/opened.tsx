@@ -32,8 +32,13 @@ const points = (golden as unknown as { solubilities: Shelf['solubilities'] }).so
 /** The compounds the demo speaks of, as its lines keep them. */
 const compounds = new Map<string, Compound>()
 for (const { body } of golden.entries) {
-  const { compound, impurity } = body as { compound?: Compound; impurity?: Compound | null }
-  for (const one of [compound, impurity]) if (one) compounds.set(one.id, one)
+  const { compound, impurity, candidates } = body as {
+    compound?: Compound | string | null
+    impurity?: Compound | null
+    candidates?: readonly Compound[]
+  }
+  for (const one of [compound, impurity, ...(candidates ?? [])])
+    if (one && typeof one !== 'string') compounds.set(one.id, one)
 }
 
 /** Those compounds, every solvent, and the demo's own points. */
@@ -59,6 +64,11 @@ export const server = {
   command: jest.fn<(...what: unknown[]) => Promise<RunState>>(),
   endRun: jest.fn<(...what: unknown[]) => Promise<InstrumentState>>(),
   line: jest.fn<(...what: unknown[]) => Promise<void>>(),
+  seal: jest.fn<(...what: unknown[]) => Promise<{ seal: string; commitment: string }>>(),
+  openSeal:
+    jest.fn<
+      (...what: unknown[]) => Promise<{ seal: string; compound: string; name: string; salt: string }>
+    >(),
 }
 
 /** The instruments at rest, cold, one of them at another temperature if told so. */
