@@ -1,6 +1,7 @@
 import { firstScreenKB } from '../scripts/build-parts.mjs'
 import { PROJECT } from '../server/src/paths'
 import { measureFold } from './fold'
+import { measureIdentity, measureMap } from './identity'
 import { measureMelting } from './melting'
 import { measurePosting } from './posting'
 import { measureShelf } from './shelf'
@@ -14,6 +15,8 @@ rows.push(...(await measureStart()))
 rows.push(...measureFold())
 rows.push(...measureShelf())
 rows.push(...measureMelting())
+rows.push(...measureIdentity())
+rows.push(...(await measureMap()))
 rows.push(...(await measureWatch()))
 rows.push({
   what: 'first screen, gzipped JavaScript',

@@ -6,9 +6,8 @@ import {
   type DialPlanInput,
   type TubeRunInput,
 } from '@ivory-crystal/core'
-import { ms, ratio, type Row } from './table'
+import { ms, ratio, rounds, type Row } from './table'
 
-const ROUNDS = 15
 const MODEL = { ambientC: 22, gain: 19, exponent: 1.22, timeConstantMin: 8.5 }
 
 /** The planners of the melting bench and the fit of a dial, against a bare pass over the same numbers. */
@@ -80,13 +79,4 @@ function runs(count: number, aim: string): Row {
     ratio: '',
     aim,
   }
-}
-
-function rounds(work: () => unknown): number[] {
-  work()
-  return Array.from({ length: ROUNDS }, () => {
-    const from = performance.now()
-    work()
-    return performance.now() - from
-  })
 }

@@ -33,3 +33,15 @@ export function print(rows: readonly Row[]): void {
   )
   for (const row of rows) process.stdout.write(line(columns.map((column) => row[column])))
 }
+
+const ROUNDS = 15
+
+/** Times of fifteen rounds after one to warm up, ms. */
+export function rounds(work: () => unknown): number[] {
+  work()
+  return Array.from({ length: ROUNDS }, () => {
+    const from = performance.now()
+    work()
+    return performance.now() - from
+  })
+}

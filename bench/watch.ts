@@ -1,11 +1,5 @@
-import { spawn } from 'node:child_process'
-import { mkdtemp, rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { chromium, type Page } from '@playwright/test'
-import { CHROMIUM } from '../scripts/browser.mjs'
-import { freePort } from '../scripts/free-port.mjs'
-import { PROJECT } from '../server/src/paths'
+import type { Page } from '@playwright/test'
+import { framesWhile, withDemoPage } from './page'
 import type { Row } from './table'
 
 const HOUR_S = 3600
@@ -13,30 +7,8 @@ const HOURS = 10
 const MEASURED_S = 60
 
 /** Frames while a melt of three tubes is watched with an hour of readings behind it, and the heap over ten hours of them. */
-export async function measureWatch(): Promise<Row[]> {
-  const folder = await mkdtemp(join(tmpdir(), 'ivory-bench-'))
-  const port = await freePort()
-  const at = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, [join(PROJECT, 'server/dist/main.js'), '--demo'], {
-    env: {
-      ...process.env,
-      PORT: String(port),
-      IVORY_CRYSTAL_DATA: folder,
-      IVORY_CRYSTAL_TEST: 'advance by hand',
-    },
-    stdio: ['ignore', 'pipe', 'ignore'],
-  })
-  await new Promise<void>((resolve) => {
-    child.stdout.on('data', (text: Buffer) => {
-      if (text.toString().includes('http://')) resolve()
-    })
-  })
-  const browser = await chromium.launch({
-    ...CHROMIUM,
-    args: [...CHROMIUM.args, '--enable-precise-memory-info', '--js-flags=--expose-gc'],
-  })
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+export function measureWatch(): Promise<Row[]> {
+  return withDemoPage(async (page, at) => {
     const pass = async (seconds: number) => {
       for (let left = seconds; left > 0; left -= HOUR_S)
         await fetch(`${at}/api/instruments/programmable-block/advance`, {
@@ -77,11 +49,7 @@ export async function measureWatch(): Promise<Row[]> {
         aim: 'flat but for the readings',
       },
     ]
-  } finally {
-    await browser.close()
-    child.kill('SIGKILL')
-    await rm(folder, { recursive: true, force: true })
-  }
+  })
 }
 
 async function beginWatching(page: Page, at: string): Promise<void> {
@@ -93,30 +61,6 @@ async function beginWatching(page: Page, at: string): Promise<void> {
   await page.getByRole('button', { name: /^Start the simulated/ }).click()
   await page.getByRole('button', { name: /^Preheat to/ }).click()
   await page.getByRole('button', { name: /^Preheat to/ }).waitFor({ state: 'hidden' })
-}
-
-/** The 95th percentile of the time between frames, as the page itself saw it, ms. */
-async function framesWhile(page: Page, work: () => Promise<unknown>): Promise<number> {
-  await page.evaluate(() => {
-    const kept: number[] = []
-    const state = { kept, on: true }
-    ;(globalThis as unknown as { frames: typeof state }).frames = state
-    let last = performance.now()
-    const next = (now: number) => {
-      kept.push(now - last)
-      last = now
-      if (state.on) requestAnimationFrame(next)
-    }
-    requestAnimationFrame(next)
-  })
-  await work()
-  const kept = await page.evaluate(() => {
-    const { frames } = globalThis as unknown as { frames: { kept: number[]; on: boolean } }
-    frames.on = false
-    return frames.kept
-  })
-  const sorted = kept.sort((p, q) => p - q)
-  return sorted[Math.floor(sorted.length * 0.95)] ?? NaN
 }
 
 function heapMB(page: Page): Promise<number> {

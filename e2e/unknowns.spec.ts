@@ -28,7 +28,7 @@ async function meltByKeys(
   await bench.passUntil({ tube: first, liquid: 0.02 })
   const left = Array.from({ length: tubes }, (_, tube) => ({
     tube,
-    moment: 'first liquid' as keyof typeof KEYS,
+    moment: 'first liquid',
   }))
   while (left.length > 0) {
     const reading = await bench.pass(stepS)

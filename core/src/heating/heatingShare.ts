@@ -5,7 +5,7 @@ import { meltMin } from './observedRange'
  * Net lag of a fine powder behind a metal probe in the same block, min. Typical, and shown as such; an
  * instrument's own calibration at the same rate replaces it.
  */
-export const TYPICAL_NET_LAG_MIN = 0.2
+const TYPICAL_NET_LAG_MIN = 0.2
 /** The sample every rule of thumb about widths has in mind. */
 export const ORDINARY_PACKING = { fillMm: 2, grain: 'fine' } as const
 

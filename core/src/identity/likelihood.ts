@@ -3,7 +3,7 @@ import { requireRange } from '../heating/observedRange'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
 import { ImpossibleInput, requireFraction } from '../problems'
-import { logDepressed, logNormal } from './normal'
+import { logDepressed, normalDensity } from './normal'
 
 /** What the ranking takes for granted; each is shown where its result is. */
 export const RANK_OPTIONS: RankOptions = {
@@ -74,7 +74,7 @@ export function logAlone(unknown: MeltingRange, candidate: Candidate | null, opt
  *
  * @returns °C; the midpoint of the two clear points when candidate and reference are the same
  */
-export function mixtureClearC(unknown: MeltingRange, candidate: Candidate | null, mixing: Mixing): number {
+function mixtureClearC(unknown: MeltingRange, candidate: Candidate | null, mixing: Mixing): number {
   const { reference } = mixing
   if (candidate?.id === reference.id) return undepressedC(unknown, mixing)
   const partner = candidate?.fusion ?? unlistedFusion(unknown, reference.fusion)
@@ -114,12 +114,14 @@ export function mixtureDensity(
   options: RankOptions,
 ): number {
   const { noDepressionChance, mishapChance, mishapSpanC } = options
-  const undepressed = Math.exp(
-    logNormal(clearC, expected.undepressedC, options.undepressedSigmaC * Math.SQRT2),
+  const undepressed = normalDensity(
+    clearC,
+    expected.undepressedC,
+    options.undepressedSigmaC * Math.SQRT2,
   )
   const mishap = mishapChance / mishapSpanC
   if (expected.isSame) return (1 - mishapChance) * undepressed + mishap
-  const depressed = Math.exp(logNormal(clearC, expected.clearC, options.mixtureSigmaC))
+  const depressed = normalDensity(clearC, expected.clearC, options.mixtureSigmaC)
   return (1 - noDepressionChance - mishapChance) * depressed + noDepressionChance * undepressed + mishap
 }
 

@@ -1,3 +1,4 @@
+const SQRT_2_PI = Math.sqrt(2 * Math.PI)
 const SERIES_BELOW = 2
 const SERIES_TERMS = 60
 const FRACTION_LEVELS = 90
@@ -29,10 +30,13 @@ export function logNormalCdf(z: number): number {
   return Math.log1p(-Math.exp(-(z * z) / 2) * (scaledErfc(z / Math.SQRT2) / 2))
 }
 
-/** Natural logarithm of the normal density about a mean. */
-export function logNormal(value: number, mean: number, sd: number): number {
+/** Beyond this z² a normal density is nothing beside any mishap. */
+const NOTHING_Z2 = 120
+
+/** Normal density about a mean. */
+export function normalDensity(value: number, mean: number, sd: number): number {
   const z = (value - mean) / sd
-  return -(z * z) / 2 - Math.log(sd * Math.sqrt(2 * Math.PI))
+  return z * z > NOTHING_Z2 ? 0 : Math.exp(-(z * z) / 2) / (sd * SQRT_2_PI)
 }
 
 /**

@@ -3,6 +3,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Fusion } from '../index'
 import {
+  assumedImpurity,
+  compositionFromRange,
   compositionsFromClearPoint,
   eutectic,
   idealSolubility,
@@ -12,6 +14,7 @@ import {
   meltingRange,
   moleFractionFromMassFraction,
   phaseDiagram,
+  phasePoint,
   waldenFusionEnthalpy,
 } from '../index'
 
@@ -140,4 +143,50 @@ test.each([
 
 test('Walden’s rule', () => {
   expect(waldenFusionEnthalpy(95)).toBeCloseTo(20.8, 2)
+})
+
+describe('reading the map', () => {
+  const benzil = { meltingPointC: 96, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 }
+  const benzoin = { meltingPointC: 137.5, enthalpyKJPerMol: 23.2, molarMassGPerMol: 212.24 }
+  test('a composition comes back from the range it melts at, inside its interval', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.72, max: 0.995, noNaN: true }), (x) => {
+        const found = compositionFromRange(benzil, benzoin, meltingRange(benzil, benzoin, x), 0.3)
+        expect(found?.moleFractionA).toBeCloseTo(x, 9)
+        expect(found?.low).toBeLessThanOrEqual(x)
+        expect(found?.high).toBeGreaterThanOrEqual(x)
+        expect(found?.doubt).toBeNull()
+      }),
+    )
+  })
+  test('above the melting point it is pure, below the eutectic it is not this pair', () => {
+    expect(compositionFromRange(benzil, benzoin, { onsetC: 95.5, clearC: 96.4 }, 0.3)?.moleFractionA).toBe(1)
+    expect(compositionFromRange(benzil, benzoin, { onsetC: 70, clearC: 75 }, 0.3)).toBeNull()
+    expect(() => compositionFromRange(benzil, benzoin, { onsetC: 91, clearC: 90 }, 0.3)).toThrow('swapped')
+  })
+  test('an onset that does not fit is doubted', () => {
+    expect(compositionFromRange(benzil, benzoin, { onsetC: 65, clearC: 91 }, 0.3)?.doubt).toContain(
+      '65 °C was seen',
+    )
+  })
+  test('each field of the map says what is in it, and how the tube looks', () => {
+    const at = (x: number, t: number) => phasePoint(benzil, benzoin, x, t)
+    expect(at(0.9, 70)).toMatchObject({ phases: 'all solid', look: 'powder', liquidFraction: 0 })
+    expect(at(0.9, 85)).toMatchObject({ phases: 'liquid and solid a', look: 'drops' })
+    expect(at(0.4, 95)).toMatchObject({ phases: 'liquid and solid b' })
+    expect(at(0.9, 95)).toMatchObject({ phases: 'all liquid', look: 'clear', liquidFraction: 1 })
+    expect(at(0.9, 85).massFractionA).toBeCloseTo((0.9 * 210.23) / (0.9 * 210.23 + 0.1 * 212.24), 9)
+    expect([at(0.9, 85), at(0.99, 85), at(1, 85)].map((one) => one.beginsUnseen)).toEqual([
+      false,
+      true,
+      false,
+    ])
+    expect(() => at(1.2, 80)).toThrow('between 0 and 1')
+  })
+  test('an assumed impurity melts higher by Walden’s rule and is as heavy', () => {
+    const other = assumedImpurity(benzil)
+    expect(other.meltingPointC).toBe(116)
+    expect(other.enthalpyKJPerMol).toBeCloseTo(0.0565 * 389.15, 9)
+    expect(other.molarMassGPerMol).toBe(benzil.molarMassGPerMol)
+  })
 })

@@ -8,6 +8,8 @@ export interface PhasePoint {
   readonly massFractionA: number
   /** Where this composition begins and ends melting, °C. */
   readonly range: MeltingRange
+  /** True where the liquid formed at the eutectic temperature is too little to be seen. */
+  readonly beginsUnseen: boolean
   /** Molar. */
   readonly liquidFraction: number
   readonly phases: 'all solid' | 'liquid and solid a' | 'liquid and solid b' | 'all liquid'
@@ -23,6 +25,9 @@ export function lookOfLiquid(liquidFraction: number): TubeLook {
   return liquidFraction >= 0.03 ? 'sweating' : 'powder'
 }
 
+/** An onset within so much of the eutectic is at it, °C. */
+const SEEN_TOGETHER_C = 0.05
+
 /**
  * Reads a phase map: which phases are there, how much is liquid, and where this composition melts.
  *
@@ -35,10 +40,13 @@ export function phasePoint(a: Fusion, b: Fusion, moleFractionA: number, temperat
   requireFraction(moleFractionA, 'The mole fraction')
   requireTemperature(temperatureC, 'The temperature')
   const meet = eutectic(a, b)
+  const range = meltingRange(a, b, moleFractionA)
   const liquidFraction = liquidFractionAbout(meet, a, b, moleFractionA, temperatureC)
   return {
     massFractionA: massFractionFromMoleFraction(moleFractionA, a.molarMassGPerMol, b.molarMassGPerMol),
-    range: meltingRange(a, b, moleFractionA),
+    range,
+    beginsUnseen:
+      moleFractionA > 0 && moleFractionA < 1 && range.onsetC > meet.temperatureC + SEEN_TOGETHER_C,
     liquidFraction,
     phases:
       liquidFraction >= 1

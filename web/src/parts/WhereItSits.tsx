@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { phasePoint, type Fusion } from '@ivory-crystal/core'
+import { phasePoint, type Fusion, type PhasePoint } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { PhaseMap, type MapPoint, type Probe } from '../signature/PhaseMap'
 import { RangeLadder, type LadderRow } from '../signature/RangeLadder'
@@ -94,7 +94,7 @@ export function WhereItSits({
             {fixed(100 * here.liquidFraction, 0)} % of it liquid at {fixed(probe.temperatureC, 1)} °C;{' '}
             {fixed(100 * (1 - here.massFractionA), 1)} % {b.name} by mass.
           </p>
-          <p className="mb-0">{whyHere(here.range, a, b, probe)}</p>
+          <p className="mb-0">{whyHere(here, a, b, probe)}</p>
         </div>
       </div>
       <RangeLadder
@@ -123,7 +123,7 @@ function startOf(points: readonly MapPoint[], a: Fusion, b: Fusion): Probe {
     : { moleFractionA: 0.5, temperatureC: Math.min(a.meltingPointC, b.meltingPointC) - 5 }
 }
 
-function phasesOf(phases: ReturnType<typeof phasePoint>['phases'], a: string, b: string): string {
+function phasesOf(phases: PhasePoint['phases'], a: string, b: string): string {
   switch (phases) {
     case 'all solid':
       return `Crystals of ${a} and of ${b}, side by side`
@@ -137,7 +137,7 @@ function phasesOf(phases: ReturnType<typeof phasePoint>['phases'], a: string, b:
 }
 
 function whyHere(
-  range: { readonly onsetC: number; readonly clearC: number },
+  { range, beginsUnseen }: PhasePoint,
   a: MapSide,
   b: MapSide,
   { moleFractionA }: Probe,
@@ -145,10 +145,10 @@ function whyHere(
   if (moleFractionA >= 1 || moleFractionA <= 0)
     return `Pure ${moleFractionA >= 1 ? a.name : b.name}: it melts at one temperature.`
   const low = Math.min(a.fusion.meltingPointC, b.fusion.meltingPointC)
-  const below = low - range.onsetC
-  return below > 0.05
-    ? `It begins ${fixed(below, 1)} °C below the lower-melting of the two: each dissolves in the melt of the other, and a melt that holds both stays liquid further down.`
-    : 'So little of the other is there that its first liquid is too little to see.'
+  const below = `${fixed(low - range.onsetC, 1)} °C below the lower-melting of the two`
+  return beginsUnseen
+    ? `Its first liquid, at the eutectic temperature, is too little to see; a drop shows ${below}.`
+    : `It begins ${below}: each dissolves in the melt of the other, and a melt that holds both stays liquid further down.`
 }
 
 function estimateSentence(a: MapSide, b: MapSide): string {

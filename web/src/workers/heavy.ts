@@ -28,10 +28,13 @@ export const heavy = {
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
   planRuns: (input: TubeRunInput): Result<TubeRunPlan> => attempt(() => planTubeRuns(input)),
   rank: (input: IdentityInput & { readonly references: readonly Candidate[] }): Result<Ranking> =>
-    attempt(() => ({
-      ranked: rankCandidates(input),
-      next: nextMixture(input),
-      whyNone: whyNoMixture(input),
-    })),
+    attempt(() => {
+      const next = nextMixture(input)
+      return {
+        ranked: rankCandidates(input),
+        next,
+        whyNone: next.length > 0 ? null : whyNoMixture(input),
+      }
+    }),
 }
 export type Heavy = typeof heavy

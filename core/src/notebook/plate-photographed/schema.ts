@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { number } from '../commonSchema'
 
 /** Characters of base64: about 220 kB of picture. */
-export const JPEG_MOST = 300_000
+const JPEG_MOST = 300_000
 
 const part = number.min(0).max(1).required()
 export const platePhotographedV1 = Joi.object({

@@ -66,7 +66,7 @@ class Notebook {
     const raw = { ...first, id, v: KINDS[kind].version, subject: subject as SubjectId, kind, body }
     expect(refusalOf(raw)).toBeNull()
     this.view = fold([raw], this.view)
-    return raw as unknown as Entry<K>
+    return raw
   }
   id<T extends string>(n: number): T {
     return `0a5a1c7e-0000-4000-8000-0000000009${String(n).padStart(2, '0')}` as T
@@ -398,7 +398,7 @@ describe('the class', () => {
         title: author,
         view: fold(
           [...book.view.subjects.values()].flatMap(({ lines }) =>
-            lines.map((line) => ({ ...line, author }) as RawEntry),
+            lines.map((line) => ({ ...line, author })),
           ),
         ),
       }

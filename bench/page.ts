@@ -1,0 +1,64 @@
+import { spawn } from 'node:child_process'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM } from '../scripts/browser.mjs'
+import { freePort } from '../scripts/free-port.mjs'
+import { PROJECT } from '../server/src/paths'
+
+/** Opens the demo notebook of a real server in a real browser, its instruments standing still until told. */
+export async function withDemoPage<T>(work: (page: Page, at: string) => Promise<T>): Promise<T> {
+  const folder = await mkdtemp(join(tmpdir(), 'ivory-bench-'))
+  const port = await freePort()
+  const at = `http://127.0.0.1:${port}`
+  const child = spawn(process.execPath, [join(PROJECT, 'server/dist/main.js'), '--demo'], {
+    env: {
+      ...process.env,
+      PORT: String(port),
+      IVORY_CRYSTAL_DATA: folder,
+      IVORY_CRYSTAL_TEST: 'advance by hand',
+    },
+    stdio: ['ignore', 'pipe', 'ignore'],
+  })
+  await new Promise<void>((resolve) => {
+    child.stdout.on('data', (text: Buffer) => {
+      if (text.toString().includes('http://')) resolve()
+    })
+  })
+  const browser = await chromium.launch({
+    ...CHROMIUM,
+    args: [...CHROMIUM.args, '--enable-precise-memory-info', '--js-flags=--expose-gc'],
+  })
+  try {
+    return await work(await browser.newPage({ viewport: { width: 1280, height: 800 } }), at)
+  } finally {
+    await browser.close()
+    child.kill('SIGKILL')
+    await rm(folder, { recursive: true, force: true })
+  }
+}
+
+/** The 95th percentile of the time between frames, as the page itself saw it, ms. */
+export async function framesWhile(page: Page, work: () => Promise<unknown>): Promise<number> {
+  await page.evaluate(() => {
+    const kept: number[] = []
+    const state = { kept, on: true }
+    ;(globalThis as unknown as { frames: typeof state }).frames = state
+    let last = performance.now()
+    const next = (now: number) => {
+      kept.push(now - last)
+      last = now
+      if (state.on) requestAnimationFrame(next)
+    }
+    requestAnimationFrame(next)
+  })
+  await work()
+  const kept = await page.evaluate(() => {
+    const { frames } = globalThis as unknown as { frames: { kept: number[]; on: boolean } }
+    frames.on = false
+    return frames.kept
+  })
+  const sorted = kept.sort((p, q) => p - q)
+  return sorted[Math.floor(sorted.length * 0.95)] ?? NaN
+}
