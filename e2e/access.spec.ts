@@ -23,6 +23,16 @@ test('no screen scrolls sideways on a laptop, an upright tablet, or a phone at t
       expect([width, name, await noSidewaysScroll(page)]).toEqual([width, name, 0])
     }
   }
+  await page.getByRole('link', { name: 'Unknowns' }).click()
+  await page.getByRole('link', { name: 'K-9', exact: true }).click()
+  for (const name of ['Candidates', 'Mixtures', 'Sign', 'Plate']) {
+    await station(page, name)
+    await page.waitForTimeout(400)
+    expect([name, await noSidewaysScroll(page)]).toEqual([name, 0])
+  }
+  await page.getByRole('link', { name: /^In hexane/ }).click()
+  await page.getByRole('button', { name: 'Measure it again' }).click()
+  expect(['a plate', await noSidewaysScroll(page)]).toEqual(['a plate', 0])
 })
 
 test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', async ({ page, demo }) => {

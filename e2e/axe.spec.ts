@@ -38,7 +38,6 @@ const place = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click()
 
 test.describe('axe finds no serious fault, light or dim,', () => {
-  test.setTimeout(150_000)
   test.beforeEach(async ({ page, demo }) => {
     await page.goto(demo.url)
   })
@@ -121,5 +120,33 @@ test.describe('axe finds no serious fault, light or dim,', () => {
     await expectAccessible(page, 'Watch')
     await page.getByRole('button', { name: 'End and cool' }).click()
     await expectAccessible(page, 'End the run')
+  })
+
+  test('on the unknowns, a case from station to station, a plate and the class', async ({ page }) => {
+    await place(page, 'Unknowns')
+    await page.getByRole('heading', { name: 'Open a case' }).waitFor()
+    await expectAccessible(page, 'Unknowns')
+    await page.getByRole('link', { name: 'K-9', exact: true }).click()
+    for (const name of ['Candidates', 'Mixtures', 'Sign']) {
+      await station(page, name)
+      await page.waitForTimeout(500)
+      await expectAccessible(page, `K-9 ${name}`)
+    }
+    await station(page, 'Plate')
+    await page.getByRole('link', { name: /^In hexane/ }).click()
+    await page.getByRole('heading', { name: 'What it says' }).waitFor()
+    await expectAccessible(page, 'A plate')
+    await page.getByRole('button', { name: 'Measure it again' }).click()
+    await expectAccessible(page, 'A plate being measured')
+    await place(page, 'Unknowns')
+    for (const part of ['Two standards', 'The class']) {
+      await page.getByRole('button', { name: part, exact: true }).click()
+      await page.waitForTimeout(500)
+      await expectAccessible(page, part)
+    }
+    await page.getByRole('button', { name: 'Cases', exact: true }).click()
+    await page.getByRole('link', { name: /^For instructors/ }).click()
+    await page.getByRole('heading', { name: 'For instructors' }).waitFor()
+    await expectAccessible(page, 'For instructors')
   })
 })

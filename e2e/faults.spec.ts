@@ -142,7 +142,7 @@ test('a whole notebook goes out as a file and comes into an empty ledger', async
   await page.goto(own.url)
   await page.getByRole('link', { name: 'Preps' }).click()
   await page.getByLabel('Notebook file').setInputFiles(path)
-  await expect(page.getByText(/177 lines stored, 0 were here already, 0 refused/)).toBeVisible()
+  await expect(page.getByText(/247 lines stored, 0 were here already, 0 refused/)).toBeVisible()
   await page.getByRole('button', { name: 'Open it' }).click()
   await expect(page.getByRole('link', { name: 'Adipic acid, small batch' })).toBeVisible()
   await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()

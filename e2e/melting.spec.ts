@@ -34,7 +34,6 @@ test('a dial is learned from simulated heatings, planned with, followed, and giv
   page,
   demo,
 }) => {
-  test.setTimeout(150_000)
   await page.goto(`${demo.url}/instruments`)
   await page.getByRole('link', { name: 'Dial block' }).click()
   await page.getByRole('button', { name: 'dial', exact: true }).click()
@@ -92,7 +91,6 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   page,
   demo,
 }) => {
-  test.setTimeout(120_000)
   const OIL = 'oil-bath-tube'
   await planOn(page, demo, OIL)
   await slot(page, 1).selectOption('Benzil')
@@ -161,7 +159,6 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
 })
 
 test('three tubes side by side, every moment by its key', async ({ page, demo }) => {
-  test.setTimeout(120_000)
   await planOn(page, demo, 'programmable-block')
   await slot(page, 3).selectOption('Authentic benzil')
   await page.getByRole('button', { name: 'Plan this melt' }).press('Enter')

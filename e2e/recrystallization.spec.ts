@@ -38,7 +38,6 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
   page,
   demo,
 }) => {
-  test.setTimeout(150_000)
   const cases = [
     ['2.500', 'Flask and large suction funnel', 'Büchner funnel, 4 cm'],
     ['0.800', 'Small flask and suction funnel', 'turn the suction on'],

@@ -5,7 +5,6 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   page,
   own,
 }) => {
-  test.setTimeout(120_000)
   await page.goto(`${own.url}/shelf`)
   await page.getByLabel('Search the shelf').fill('94 to 97')
   await expect(page.getByText(/melting between 94 and 97 °C/)).toBeVisible()

@@ -26,10 +26,10 @@ async function meltByKeys(
   await expect(ramp).toBeHidden()
   // Nothing is to be seen until the tube that melts first begins to.
   await bench.passUntil({ tube: first, liquid: 0.02 })
-  const left = Array.from({ length: tubes }, (_, tube) => ({
-    tube,
-    moment: 'first liquid',
-  }))
+  const left: { readonly tube: number; readonly moment: keyof typeof KEYS }[] = Array.from(
+    { length: tubes },
+    (_, tube) => ({ tube, moment: 'first liquid' }),
+  )
   while (left.length > 0) {
     const reading = await bench.pass(stepS)
     for (const one of [...left]) {
@@ -72,7 +72,7 @@ test('K-14 is solved: scouting run, careful run, candidates, mixtures, signed ve
   page,
   demo,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(600_000)
   await scoutAndMelt(page, demo, 'K-14')
   await station(page, 'Candidates')
   await expect(chance(page, 'methyl 4-nitrobenzoate')).toHaveAttribute('aria-label', /\d %$/)
@@ -107,7 +107,7 @@ test('K-14 is solved: scouting run, careful run, candidates, mixtures, signed ve
 })
 
 test('an unknown whose compound is not listed ends in “not on the list”', async ({ page, demo }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(600_000)
   await page.goto(`${demo.url}/unknowns`)
   await page.getByLabel('code on the vial').fill('K-21')
   await page.getByLabel('what it looks like').fill('Yellow needles.')

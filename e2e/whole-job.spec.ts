@@ -25,7 +25,6 @@ function onTheLine(points: readonly (readonly [string, string])[], atC: number):
 }
 
 test('one crude solid, from first weighing to printed page', async ({ page, own }) => {
-  test.setTimeout(180_000)
   await page.goto(own.url)
   await expect(page.getByRole('heading', { name: 'Nothing begun yet' })).toBeVisible()
   await page.getByRole('link', { name: 'Begin a prep' }).click()

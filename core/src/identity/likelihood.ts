@@ -114,11 +114,7 @@ export function mixtureDensity(
   options: RankOptions,
 ): number {
   const { noDepressionChance, mishapChance, mishapSpanC } = options
-  const undepressed = normalDensity(
-    clearC,
-    expected.undepressedC,
-    options.undepressedSigmaC * Math.SQRT2,
-  )
+  const undepressed = normalDensity(clearC, expected.undepressedC, options.undepressedSigmaC * Math.SQRT2)
   const mishap = mishapChance / mishapSpanC
   if (expected.isSame) return (1 - mishapChance) * undepressed + mishap
   const depressed = normalDensity(clearC, expected.clearC, options.mixtureSigmaC)

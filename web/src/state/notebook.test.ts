@@ -16,6 +16,11 @@ const LEDGER = golden.entries[0]?.ledger as LedgerId
 const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
 const put = jest.fn<(group: readonly RawEntry[]) => Promise<void>>()
 
+/** How long the server takes to give the notebook's lines. */
+let reading: Promise<unknown> = Promise.resolve()
+/** What another tab tells this one. */
+let tell: (message: object) => void = () => undefined
+
 jest.unstable_mockModule('./api', () => ({
   api: {
     about: () => Promise.resolve({ ledger: LEDGER, demo: true, byHand: false }),
@@ -23,7 +28,9 @@ jest.unstable_mockModule('./api', () => ({
     shelf: () =>
       Promise.resolve({ compounds: [], solvents: [], solubilities: [], instruments: [], houseRules: [] }),
     entries: () =>
-      Promise.resolve({ entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })) }),
+      reading.then(() => ({
+        entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })),
+      })),
     post: (): Promise<{ answers: Answer[] }> => new Promise(() => undefined),
   },
   Refused: class extends Error {},
@@ -39,7 +46,12 @@ jest.unstable_mockModule('./outbox', () => ({
     }),
 }))
 jest.unstable_mockModule('./tabs', () => ({
-  openTabs: () => ({ tell: () => undefined, listen: () => undefined }),
+  openTabs: () => ({
+    tell: () => undefined,
+    listen: (hear: typeof tell) => {
+      tell = hear
+    },
+  }),
 }))
 
 const storage = new Map<string, string>()
@@ -114,6 +126,26 @@ describe('the screen does not wait', () => {
     if (line) strike(line, 'written by mistake')
     expect(prepsOf(useNotebook.getState().view)[0]?.observations.map((one) => one.id)).not.toContain(line?.id)
   })
+})
+
+test('what another tab writes while this one is still reading the notebook is not lost', async () => {
+  const [first] = golden.entries as [RawEntry]
+  const id = first.id.replace(/..$/, 'fe') as RawEntry['id']
+  const line = { ...first, id, kind: 'observed', v: 1, body: { station: 'plan', text: 'from the other tab' } }
+  let answer: (value: unknown) => void = () => undefined
+  reading = new Promise((resolve) => {
+    answer = resolve
+  })
+  const opened = openNotebook(NOTEBOOK)
+  await new Promise((resolve) => setTimeout(resolve))
+  tell({ tell: 'lines', notebook: NOTEBOOK, entries: [line] })
+  tell({ tell: 'lines', notebook: 'another', entries: [{ ...line, id: first.id.replace(/..$/, 'fd') }] })
+  answer(null)
+  await opened
+  reading = Promise.resolve()
+  const { view } = useNotebook.getState()
+  expect(view.count).toBe(golden.entries.length + 1)
+  expect(view.subjects.get(first.subject)?.lines.some((one) => one.id === id)).toBe(true)
 })
 
 test('readings that pass are kept for the live rate, and only of the run they belong to', () => {

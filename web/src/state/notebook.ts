@@ -75,6 +75,8 @@ const RETRY_MS = 2000
 let outbox: Outbox | null = null
 let tabs: Tabs | null = null
 let seen = 0
+/** What other tabs tell of a notebook while this one is still reading it. */
+let opening: { readonly notebook: NotebookId; readonly entries: RawEntry[] } | null = null
 
 /** Opens a notebook of this server's ledger; the first when none is named. */
 export async function openNotebook(wanted: string | null): Promise<void> {
@@ -85,16 +87,20 @@ export async function openNotebook(wanted: string | null): Promise<void> {
       notebooks.find((row) => row.id === wanted)?.id ?? (wanted === null ? notebooks[0]?.id : undefined)
     if (!notebook)
       throw new Refused('This ledger holds no such notebook. The link may be of another data folder.')
-    const begins = outbox === null
     outbox ??= await openOutbox(about.ledger)
-    tabs ??= openTabs(about.ledger)
+    if (!tabs) {
+      tabs = openTabs(about.ledger)
+      listenToTabs()
+    }
+    const told = { notebook, entries: [] as RawEntry[] }
+    opening = told
     const { entries } = await api.entries(notebook, 0)
     const kept = (await outbox.waiting()).filter((entry) => entry.notebook === notebook)
     seen = entries.at(-1)?.seq ?? 0
-    const view = fold([...entries.map((line) => line.entry), ...kept])
+    const view = fold([...entries.map((line) => line.entry), ...kept, ...told.entries])
+    opening = null
     useNotebook.setState({ status: 'open', about, notebooks, notebook, shelf, view })
     await countWaiting()
-    if (begins) listenToTabs()
     holdStream(notebook)
     tabs.tell({ tell: 'asks' })
     void drain()
@@ -243,6 +249,7 @@ function listenToTabs(): void {
   tabs?.listen((message) => {
     switch (message.tell) {
       case 'lines':
+        if (message.notebook === opening?.notebook) opening.entries.push(...message.entries)
         if (message.notebook !== useNotebook.getState().notebook) return
         takeIn(message.entries)
         if (message.seq !== undefined) seen = Math.max(seen, message.seq)

@@ -397,9 +397,7 @@ describe('the class', () => {
       return {
         title: author,
         view: fold(
-          [...book.view.subjects.values()].flatMap(({ lines }) =>
-            lines.map((line) => ({ ...line, author })),
-          ),
+          [...book.view.subjects.values()].flatMap(({ lines }) => lines.map((line) => ({ ...line, author }))),
         ),
       }
     }
