@@ -161,7 +161,13 @@ export {
 }
 
 export { RANK_OPTIONS } from './identity/likelihood'
-export { depressionDoubt, outcomeWords, whyNoMixture, type NextMixture } from './identity/nextMixture'
+export {
+  BY_EYE_WITHIN,
+  depressionDoubt,
+  outcomeWords,
+  whyNoMixture,
+  type NextMixture,
+} from './identity/nextMixture'
 export type { Ranked } from './identity/rankCandidates'
 export type { MixedVerdict } from './identity/mixedVerdict'
 export { whyHere, type WhyHere } from './identity/whyHere'

@@ -3,10 +3,12 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
   DEFAULT_HOUSE_RULES,
+  depressionDoubt,
   meltingRange,
   mixedVerdict,
   moleFractionFromMassFraction,
   nextMixture,
+  outcomeWords,
   rankCandidates,
   RANK_OPTIONS,
   whyHere,
@@ -145,6 +147,33 @@ describe('the next mixture', () => {
     const other = outcomes.find(({ id }) => id === nitrobenzoate.id)
     const x = moleFractionFromMassFraction(0.5, 181.15, 144.17)
     expect(other).toMatchObject(meltingRange(nitrobenzoate.fusion, naphthol.fusion, x))
+  })
+  test('parts taken by eye leave the clear point less sure, and that of one compound as it is', () => {
+    const { outcomes } = next([naphthol])[0] ?? { outcomes: [] }
+    for (const {
+      id,
+      clearC,
+      clearByEyeC: [low, high],
+    } of outcomes) {
+      expect(low).toBeLessThanOrEqual(clearC)
+      expect(high).toBeGreaterThanOrEqual(clearC)
+      if (id === naphthol.id) expect(high).toBe(low)
+      else expect(high - low).toBeGreaterThan(2)
+    }
+  })
+  test('each outcome in words, and a warning where one would hardly be seen', () => {
+    const [first] = next([naphthol])
+    if (!first) throw new Error('none')
+    const same = first.outcomes.find(({ id }) => id === naphthol.id)
+    const other = first.outcomes.find(({ id }) => id === nitrobenzoate.id)
+    if (!same || !other) throw new Error('none')
+    expect(outcomeWords(same, first.reference, DEFAULT_HOUSE_RULES)).toBe('the same: unchanged')
+    expect(outcomeWords(other, first.reference, DEFAULT_HOUSE_RULES)).toBe('lower and broader')
+    const sharp = { ...other, clearC: other.onsetC + 1 }
+    expect(outcomeWords(sharp, first.reference, DEFAULT_HOUSE_RULES)).toBe('lower, yet sharp')
+    expect(depressionDoubt(first)).toBeNull()
+    const near = { ...first, outcomes: [same, { ...other, onsetC: same.onsetC - 2 }] }
+    expect(depressionDoubt(near)).toContain('easily missed')
   })
   test('a reference already melted tells less a second time', () => {
     const bitsOf = (mixtures: readonly MixtureRun[]) =>

@@ -10,12 +10,16 @@ export interface NextMixture {
   /** Expected fall of the entropy over the candidates. */
   readonly bits: number
   /** The mixture's range if the unknown is this candidate; null: not on the list. */
-  readonly outcomes: readonly {
-    readonly id: string | null
-    readonly onsetC: number
-    readonly clearC: number
-  }[]
+  readonly outcomes: readonly MixtureOutcome[]
 }
+interface MixtureOutcome extends MeltingRange {
+  readonly id: string | null
+  /** Between which clear points it may lie when equal parts are taken by eye. */
+  readonly clearByEyeC: readonly [low: number, high: number]
+}
+
+/** Two parts taken by eye are equal within about this much of the whole. */
+export const BY_EYE_WITHIN = 0.15
 
 /** A mixture that would tell less than this is not worth the tube, bits. */
 const WORTH_BITS = 0.02
@@ -93,18 +97,40 @@ function outcomesOf(
 ): NextMixture['outcomes'] {
   return [...candidates, null].map((candidate) => ({
     id: candidate?.id ?? null,
-    ...mixedRange(unknown, candidate, reference),
+    ...mixedRange(unknown, candidate, reference, 0.5),
+    clearByEyeC: byEye(unknown, candidate, reference),
   }))
 }
 
-function mixedRange(unknown: MeltingRange, candidate: Candidate | null, reference: Candidate): MeltingRange {
+/** The clear points at both ends of what the eye takes for equal; nothing changes if both are one compound. */
+function byEye(
+  unknown: MeltingRange,
+  candidate: Candidate | null,
+  reference: Candidate,
+): readonly [number, number] {
+  const clears = [0.5 - BY_EYE_WITHIN, 0.5, 0.5 + BY_EYE_WITHIN].map(
+    (share) => mixedRange(unknown, candidate, reference, share).clearC,
+  )
+  return [Math.min(...clears), Math.max(...clears)]
+}
+
+function mixedRange(
+  unknown: MeltingRange,
+  candidate: Candidate | null,
+  reference: Candidate,
+  massFractionUnknown: number,
+): MeltingRange {
   if (candidate?.id === reference.id)
     return {
       onsetC: (unknown.onsetC + Math.max(unknown.onsetC, reference.meltLowC)) / 2,
       clearC: (unknown.clearC + reference.meltHighC) / 2,
     }
   const partner = candidate?.fusion ?? unlistedFusion(unknown, reference.fusion)
-  const x = moleFractionFromMassFraction(0.5, partner.molarMassGPerMol, reference.fusion.molarMassGPerMol)
+  const x = moleFractionFromMassFraction(
+    massFractionUnknown,
+    partner.molarMassGPerMol,
+    reference.fusion.molarMassGPerMol,
+  )
   return meltingRange(partner, reference.fusion, x)
 }
 
@@ -145,7 +171,7 @@ export function depressionDoubt({ reference, outcomes }: NextMixture): string | 
 
 /** How a mixture's range would look beside the pure compound's, in words. */
 export function outcomeWords(
-  outcome: NextMixture['outcomes'][number],
+  outcome: MeltingRange & { readonly id: string | null },
   reference: string,
   rules: Pick<Conventions, 'sharpWidthC'>,
 ): string {

@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
 import type { JudgeInput } from '../index'
-import { DEFAULT_HOUSE_RULES, FINDING_CODES, judgeRange } from '../index'
+import {
+  ACTION_CODES,
+  DEFAULT_HOUSE_RULES,
+  FINDING_CODES,
+  judgeRange,
+  meltingRange,
+  observedRange,
+} from '../index'
 
 const BASE: JudgeInput = {
   corrected: { onsetC: 94.2, clearC: 95.4 },
@@ -332,4 +340,81 @@ test.each([
   [{ fillMm: 0 }, 'nothing in it'],
 ])('%j is refused', (change, said) => {
   expect(() => judge(change)).toThrow(said)
+})
+
+describe('laws of judging', () => {
+  const product = { meltingPointC: 96, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 }
+  /** A range as 1 °C/min and 2 mm of fine powder show it, of a product with so much benzoin in it. */
+  const seen = (impurity: number) =>
+    observedRange(meltingRange(product, BENZOIN.fusion, 1 - impurity), {
+      rateCPerMin: 1,
+      sampleLagMin: 0.2,
+      probeLagMin: 0,
+      meltMin: 0.5,
+    })
+  const range = fc
+    .tuple(fc.double({ min: 40, max: 140, noNaN: true }), fc.double({ min: 0, max: 30, noNaN: true }))
+    .map(([onsetC, width]) => ({ onsetC, clearC: onsetC + width }))
+
+  test('more impurity never makes a better verdict', () => {
+    const rank = ['consistent with pure', 'nearly pure', 'impure']
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.25, noNaN: true }),
+        fc.double({ min: 0, max: 0.25, noNaN: true }),
+        (p, q) => {
+          const [less, more] = [Math.min(p, q), Math.max(p, q)].map((x) =>
+            rank.indexOf(judge({ corrected: seen(x), impurity: BENZOIN }).verdict),
+          )
+          // Near the eutectic a mixture is sharp again: that is “cannot tell”, and no rank.
+          if (less === -1 || more === -1) return
+          expect(more).toBeGreaterThanOrEqual(less ?? 0)
+        },
+      ),
+    )
+  })
+  test('a pure product is consistent with pure at any rate, fill and grain that are known', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 5, noNaN: true }),
+        fc.double({ min: 1, max: 6, noNaN: true }),
+        fc.constantFrom('fine' as const, 'coarse' as const),
+        (rateCPerMin, fillMm, grain) => {
+          const meltMin = (0.5 + 0.12 * Math.max(0, fillMm - 2)) * (grain === 'coarse' ? 1.6 : 1)
+          const corrected = observedRange(
+            { onsetC: 95, clearC: 95.8 },
+            { rateCPerMin, sampleLagMin: 0.2, probeLagMin: 0, meltMin },
+          )
+          expect(judge({ corrected, rateCPerMin, fillMm, grain }).verdict).toBe('consistent with pure')
+        },
+      ),
+    )
+  })
+  test('there is always a verdict, at least one finding and something to do, in the contract’s words', () => {
+    fc.assert(
+      fc.property(
+        range,
+        fc.option(range, { nil: undefined }),
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        fc.boolean(),
+        (corrected, authenticSameRun, rateCPerMin, dried) => {
+          const judged = judge({ corrected, authenticSameRun, rateCPerMin, dried, impurity: BENZOIN })
+          expect(judged.findings.length).toBeGreaterThan(0)
+          expect(judged.actions.length).toBeGreaterThan(0)
+          for (const { code } of judged.findings) expect(FINDING_CODES).toContain(code)
+          for (const { code } of judged.actions) expect(ACTION_CODES).toContain(code)
+          expect(new Set(judged.actions.map(({ code }) => code)).size).toBe(judged.actions.length)
+        },
+      ),
+    )
+  })
+  test('no range by itself says “this compound”: the mixed melt stays on the list until it was made', () => {
+    fc.assert(
+      fc.property(range, (corrected) => {
+        const { verdict, actions } = judge({ corrected })
+        if (verdict !== 'consistent with pure') return
+        expect(actions.map(({ code }) => code)).toContain('mixed-melt')
+      }),
+    )
+  })
 })

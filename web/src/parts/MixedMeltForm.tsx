@@ -55,8 +55,9 @@ export function MixedMeltForm({
       }}
     >
       <p className="mb-2">
-        Grind {sample.label} with {references.map(({ compound }) => compound.name).join(', and with ')} until
-        no grain of either shows. Clean tools between; label each tube before the next is packed.
+        Grind {sample.label} with authentic{' '}
+        {references.map(({ compound }) => compound.name).join(', and with ')} until no grain of either shows.
+        Clean tools between; label each tube before the next is packed.
       </p>
       <fieldset className="row-of align-items-end">
         <legend className="visually-hidden">how the parts are measured</legend>
@@ -97,7 +98,7 @@ export function MixedMeltForm({
       </fieldset>
       <p className="form-text">
         {by === 'eye'
-          ? `By eye the parts are equal within about ${fixed(100 * BY_EYE_WITHIN, 0)} % of the whole; the expected range is the wider for it.`
+          ? `By eye the parts are equal within about ${fixed(100 * BY_EYE_WITHIN, 0)} % of the whole, and the clear point of a mixture of two is the less sure for it.`
           : 'The expected range is worked out for just these masses.'}
       </p>
       <Form.Check

@@ -5,6 +5,10 @@ import { fixed } from '../format/format'
 /** What is dragged or placed on the plate, in mm above the pencil line. */
 export interface PlateHands {
   readonly onFront: (mm: number) => void
+  /** The pencil line, mm above the lower edge. */
+  readonly onLine: (mm: number) => void
+  /** A lane, mm from the left edge. */
+  readonly onLane: (lane: number, mm: number) => void
   readonly onSpot: (lane: number, spot: number, mm: number) => void
   readonly onNewSpot: (lane: number, mm: number) => void
 }
@@ -21,6 +25,13 @@ export interface Photograph {
   readonly top: number
   readonly bottom: number
 }
+
+/** What the pointer holds. */
+type Held =
+  | { readonly what: 'front' }
+  | { readonly what: 'line' }
+  | { readonly what: 'lane'; readonly lane: number }
+  | { readonly what: 'spot'; readonly lane: number; readonly spot: number }
 
 const PX_PER_MM = 5.4
 const EDGE = { top: 22, bottom: 34, left: 16, right: 46 } as const
@@ -47,8 +58,7 @@ export function PlateDrawing({
   photograph: Photograph | null
   hands: PlateHands | null
 }) {
-  /** What the pointer holds: the front, or a spot by lane and number. */
-  const [held, setHeld] = useState<'front' | readonly [lane: number, spot: number] | null>(null)
+  const [held, setHeld] = useState<Held | null>(null)
   const [w, h] = [size.widthMm * PX_PER_MM, size.heightMm * PX_PER_MM]
   const x = (mm: number) => EDGE.left + mm * PX_PER_MM
   const y = (aboveLineMm: number) => EDGE.top + h - (lineMm + aboveLineMm) * PX_PER_MM
@@ -57,13 +67,17 @@ export function PlateDrawing({
     const mm = (EDGE.top + h - (event.clientY - top)) / PX_PER_MM - lineMm
     return Math.round(2 * Math.min(size.heightMm - lineMm, Math.max(0, mm))) / 2
   }
-  const nearestLane = (event: React.PointerEvent<SVGSVGElement>) => {
+  const acrossAt = (event: React.PointerEvent<SVGSVGElement>) => {
     const { left } = event.currentTarget.getBoundingClientRect()
-    const across = (event.clientX - left - EDGE.left) / PX_PER_MM
+    const mm = (event.clientX - left - EDGE.left) / PX_PER_MM
+    return Math.round(2 * Math.min(size.widthMm, Math.max(0, mm))) / 2
+  }
+  const nearestLane = (event: React.PointerEvent<SVGSVGElement>) => {
+    const across = acrossAt(event)
     const away = (i: number) => Math.abs((lanes[i]?.acrossMm ?? Infinity) - across)
     return lanes.reduce((best, _, i) => (away(i) < away(best) ? i : best), 0)
   }
-  const hold = (what: 'front' | readonly [number, number]) =>
+  const hold = (what: Held) =>
     hands
       ? (event: React.PointerEvent<SVGGElement>) => {
           event.stopPropagation()
@@ -79,8 +93,11 @@ export function PlateDrawing({
       role="img"
       aria-label={spoken(lanes, frontMm)}
       onPointerMove={(event) => {
-        if (held === 'front') hands?.onFront(mmAt(event))
-        else if (held) hands?.onSpot(held[0], held[1], mmAt(event))
+        if (!held || !hands) return
+        if (held.what === 'front') hands.onFront(mmAt(event))
+        else if (held.what === 'line') hands.onLine(mmAt(event) + lineMm)
+        else if (held.what === 'lane') hands.onLane(held.lane, acrossAt(event))
+        else hands.onSpot(held.lane, held.spot, mmAt(event))
       }}
       onPointerUp={() => {
         setHeld(null)
@@ -91,21 +108,27 @@ export function PlateDrawing({
     >
       <rect x={EDGE.left} y={EDGE.top} width={w} height={h} fill="var(--paper)" stroke="var(--ink-2)" />
       {photograph && <Under photograph={photograph} width={w} height={h} />}
-      <path d={`M${EDGE.left} ${y(0)}h${w}`} stroke="var(--ink-2)" strokeWidth="1" />
+      <g className="spot" onPointerDown={hold({ what: 'line' })}>
+        <path d={`M${EDGE.left} ${y(0)}h${w}`} stroke="var(--ink-2)" strokeWidth="1" />
+        <path d={`M${EDGE.left} ${y(0)}h${w}`} stroke="transparent" strokeWidth="8" />
+      </g>
       {lanes.map((lane, i) => (
         <g key={i}>
           <path d={`M${x(lane.acrossMm)} ${y(0) - 4}v8`} stroke="var(--ink-2)" />
-          <text
-            x={x(lane.acrossMm)}
-            y={EDGE.top + h + 15}
-            textAnchor="middle"
-            fontSize="11.5"
-            fill="var(--ink)"
-          >
-            {letter(i)}
-          </text>
+          <g className="lane" onPointerDown={hold({ what: 'lane', lane: i })}>
+            <rect x={x(lane.acrossMm) - 10} y={EDGE.top + h + 2} width={20} height={18} fill="transparent" />
+            <text
+              x={x(lane.acrossMm)}
+              y={EDGE.top + h + 15}
+              textAnchor="middle"
+              fontSize="11.5"
+              fill="var(--ink)"
+            >
+              {letter(i)}
+            </text>
+          </g>
           {lane.spots.map((spot, j) => (
-            <g key={j} className="spot" onPointerDown={hold([i, j])}>
+            <g key={j} className="spot" onPointerDown={hold({ what: 'spot', lane: i, spot: j })}>
               <ellipse
                 cx={x(lane.acrossMm)}
                 cy={y(spot.mm)}
@@ -139,7 +162,7 @@ export function PlateDrawing({
         </g>
       ))}
       {frontMm !== null && (
-        <g className="spot" onPointerDown={hold('front')}>
+        <g className="spot" onPointerDown={hold({ what: 'front' })}>
           <path
             d={`M${EDGE.left} ${y(frontMm)}h${w}`}
             stroke="var(--ice)"

@@ -13,5 +13,5 @@ export const candidatesListed = defineKind<CandidatesListed>()({
   version: 1,
   about: 'unknown',
   sentence: ({ candidates, from, window }) =>
-    `${candidates.length} candidates, from ${from}${window ? ` between ${window.lowC} and ${window.highC} °C` : ''}.`,
+    `${candidates.length === 1 ? '1 candidate' : `${candidates.length} candidates`}, from ${from}${window ? ` between ${window.lowC} and ${window.highC} °C` : ''}.`,
 })

@@ -43,9 +43,6 @@ export interface MixtureFacts {
   readonly restsOn: readonly EntryId[]
 }
 
-/** Two samples ground by eye are equal within about this much of the whole. */
-export const BY_EYE_WITHIN = 0.15
-
 /** Every mixture this sample is a part of with an authentic one, in the order they were named. */
 export function mixturesOf(view: View, sample: SampleId): readonly MixtureFacts[] {
   const samples = samplesNamed(view)

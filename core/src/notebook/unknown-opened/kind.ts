@@ -12,5 +12,5 @@ export const unknownOpened = defineKind<UnknownOpened>()({
   version: 1,
   about: 'unknown',
   sentence: ({ code, appearance }) =>
-    `Opened the unknown ${code}${appearance === '' ? '' : `: ${appearance}`}.`,
+    `Opened the unknown ${code}${appearance === '' ? '' : `: ${appearance.replace(/\.$/, '')}`}.`,
 })

@@ -40,9 +40,8 @@ export function Instructors() {
           <li>What to do next is ordered by what it would tell, then by the minutes it takes.</li>
         </ol>
         <p>
-          The thresholds are house rules:{' '}
-          <Link to={`${home}/instruments/house-rules`}>change them there</Link>. A signed verdict keeps those
-          it was signed under.
+          The thresholds are house rules: <Link to={`${home}/instruments/rules`}>change them there</Link>. A
+          signed verdict keeps those it was signed under.
         </p>
 
         <h2>Identity: what is taken for granted</h2>

@@ -87,6 +87,12 @@ export function PlateForm({
             onFront: (mm) => {
               change({ frontMm: mm.toFixed(1) })
             },
+            onLine: (mm) => {
+              change({ lineMm: mm.toFixed(1) })
+            },
+            onLane: (lane, mm) => {
+              changeLane(lane, { acrossMm: mm })
+            },
             onSpot: (lane, spot, mm) => {
               setSpot(lane, spot, mm.toFixed(1))
             },
@@ -97,7 +103,8 @@ export function PlateForm({
           }}
         />
         <p className="form-text">
-          Click in a lane to set a spot; drag spots and front. To the half millimetre.
+          Click in a lane to set a spot; drag spots, front, line, and lanes by their letters. To the half
+          millimetre.
         </p>
         <PhotographField photograph={photograph} onPhotograph={setPhotograph} />
       </div>
@@ -285,6 +292,18 @@ function LaneFields({
           <option key={kind}>{kind}</option>
         ))}
       </Form.Select>
+      <Form.Control
+        size="sm"
+        type="number"
+        min={0}
+        max={500}
+        step={0.5}
+        aria-label={`lane ${letter(at)}: mm from the left edge`}
+        value={lane.acrossMm}
+        onChange={(event) => {
+          onChange({ acrossMm: Math.min(500, Math.max(0, Number(event.target.value))) })
+        }}
+      />
       <div className="lane-spots">
         {lane.spots.map(({ mm, shape }, j) => (
           <span key={j} className="lane-spot">

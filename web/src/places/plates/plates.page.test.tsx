@@ -83,11 +83,21 @@ describe('a plate being measured', () => {
       fireEvent(target, new MouseEvent(kind, at(x, y(mm))))
     pointer(plate, 'pointerdown', 16 + 5.4 * 11, 30.2)
     expect(screen.getByLabelText('lane a, spot 1, mm')).toHaveProperty('value', '30.0')
-    const spot = plate.querySelector('.spot')
+    const spot = plate.querySelectorAll('.spot')[1]
     pointer(spot as Element, 'pointerdown', 70, 30)
     pointer(plate, 'pointermove', 70, 41.3)
     pointer(plate, 'pointerup', 70, 41.3)
     expect(screen.getByLabelText('lane a, spot 1, mm')).toHaveProperty('value', '41.5')
+    const drag = (target: Element | null | undefined, from: [number, number], to: [number, number]) => {
+      pointer(target as Element, 'pointerdown', ...from)
+      pointer(plate, 'pointermove', ...to)
+      pointer(plate, 'pointerup', ...to)
+    }
+    drag(plate.querySelectorAll('.lane')[2], [16 + 5.4 * 30, -11], [16 + 5.4 * 33.1, -11])
+    expect(screen.getByLabelText('lane c: mm from the left edge')).toHaveProperty('value', '33')
+    drag(plate.querySelectorAll('.spot')[0], [100, 0], [100, 2])
+    expect(screen.getByLabelText('line above the edge, mm')).toHaveProperty('value', '12.0')
+    type('line above the edge, mm', '10')
     pointer([...plate.querySelectorAll('.spot')].at(-1) as Element, 'pointerdown', 70, 56)
     pointer(plate, 'pointermove', 70, 60.1)
     pointer(plate, 'pointerup', 70, 60.1)

@@ -50,3 +50,11 @@ test('what is next in each open prep, and what is finished', () => {
   open.getByText(/at Collect; \d of 8 stations done/)
   within(screen.getByRole('region', { name: 'Finished preps' })).getByText(/consistent with pure, signed/)
 })
+
+test('an unknown under way stands on Today with what is next, a signed one no more', () => {
+  showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+  const cases = within(screen.getByRole('region', { name: 'Open cases' }))
+  expect(cases.getByRole('link', { name: 'K-14' }).getAttribute('href')).toMatch(/\/unknowns\/.*\/melt$/)
+  cases.getByText(/Scout it/)
+  expect(cases.queryByText('K-9')).toBeNull()
+})

@@ -15,12 +15,12 @@ export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: 
   const shelf = useNotebook((state) => state.shelf)
   const reference = unknown.candidates.find(({ compound }) => compound.id === mixture.reference)?.compound
   const rules = houseRulesOf(view, shelf?.houseRules ?? [])
-  const rows = mixture.outcomes.map(({ id, onsetC, clearC }): LadderRow => {
+  const rows = mixture.outcomes.map(({ id, onsetC, clearC, clearByEyeC: [low, high] }): LadderRow => {
     const name = unknown.candidates.find(({ compound }) => compound.id === id)?.compound.name
     return {
       key: id ?? 'none',
       label: name ? short(name) : 'another',
-      note: outcomeWords({ id, onsetC, clearC }, mixture.reference, rules),
+      note: `${outcomeWords({ id, onsetC, clearC }, mixture.reference, rules)}${high - low < 1 ? '' : `; by eye to ${fixed(high, 0)}`}`,
       onset: { text: fixed(onsetC, 0), value: onsetC },
       clear: { text: fixed(clearC, 0), value: clearC },
       signs: [],

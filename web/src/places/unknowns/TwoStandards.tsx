@@ -39,7 +39,7 @@ export function TwoStandards() {
       <p className="mt-2" style={{ maxWidth: 760 }}>
         Take two pure compounds that melt nearly alike. Melt each, then mixtures of them in several
         proportions, and lay what you see on the predicted map. Both melt sharp; every mixture of them melts
-        lower, and broader.
+        lower, and all but one of them broader.
       </p>
       <div className="row-of align-items-end">
         {(['a', 'b'] as const).map((which) => (
@@ -128,7 +128,9 @@ function Exercise({ pair }: { pair: PairFacts }) {
                   </td>
                   <td className="num">{fixed(100 * (1 - point.moleFractionA), 0)}</td>
                   <td className="num">
-                    {fixed(predicted.onsetC, 0)} to {fixed(predicted.clearC, 0)}
+                    {point.by === 'pure'
+                      ? fixed(predicted.clearC, 1)
+                      : `${fixed(predicted.onsetC, 0)} to ${fixed(predicted.clearC, 0)}`}
                   </td>
                   <td className="num">
                     {point.range

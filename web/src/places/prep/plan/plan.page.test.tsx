@@ -222,3 +222,16 @@ describe('test tubes', () => {
     screen.getByText(/one point continued with the fusion enthalpy: an estimate/)
   })
 })
+
+describe('a product that is recrystallized again', () => {
+  test('is planned from what its judging said: the fraction and the impurity are filled in', async () => {
+    await changing('?assay=97.5&impurity=adipic+acid')
+    expect(field('benzil in it, %').value).toBe('97.5')
+    expect(screen.getByRole<HTMLInputElement>('combobox', { name: /impurity/ }).value).toBe('adipic acid')
+  })
+  test('what cannot be read in the address is left alone', async () => {
+    await changing('?assay=lots&impurity=benzil')
+    expect(field('benzil in it, %').value).toBe('90')
+    expect(screen.getByRole<HTMLInputElement>('combobox', { name: /impurity/ }).value).toBe('benzoin')
+  })
+})
