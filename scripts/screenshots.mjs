@@ -38,7 +38,6 @@ try {
   await shot('today')
   await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
   await page.getByRole('heading', { name: 'Take care' }).waitFor()
-  await shot('collect')
   const station = async (name) => {
     await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click()
     await page.waitForURL(`**/${name.toLowerCase()}`)

@@ -15,25 +15,28 @@ export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: 
   const shelf = useNotebook((state) => state.shelf)
   const reference = unknown.candidates.find(({ compound }) => compound.id === mixture.reference)?.compound
   const rules = houseRulesOf(view, shelf?.houseRules ?? [])
-  const rows = mixture.outcomes.map(({ id, onsetC, clearC, clearByEyeC: [low, high] }): LadderRow => {
+  const rows = mixture.outcomes.map(({ id, onsetC, clearC }): LadderRow => {
     const name = unknown.candidates.find(({ compound }) => compound.id === id)?.compound.name
     return {
       key: id ?? 'none',
       label: name ? short(name) : 'another',
-      note: `${outcomeWords({ id, onsetC, clearC }, mixture.reference, rules)}${high - low < 1 ? '' : `; by eye to ${fixed(high, 0)}`}`,
+      note: outcomeWords({ id, onsetC, clearC }, mixture.reference, rules),
       onset: { text: fixed(onsetC, 0), value: onsetC },
       clear: { text: fixed(clearC, 0), value: clearC },
       signs: [],
       tone: id === mixture.reference ? 'product' : 'crude',
     }
   })
+  const byEyeC = Math.max(
+    ...mixture.outcomes.filter(({ id }) => id !== mixture.reference).map(({ clearByEyeC }) => clearByEyeC[1]),
+  )
   const doubt = depressionDoubt(mixture)
   return (
     <>
       <RangeLadder
         rows={rows}
         literature={reference ? { lowC: reference.meltLowC, highC: reference.meltHighC } : null}
-        note="if the unknown is …, equal parts, as the ideal relation predicts it"
+        note={`if the unknown is …, equal parts; parts by eye may clear as high as ${fixed(byEyeC, 0)}`}
       />
       {doubt && <p className="look">{doubt}</p>}
     </>
