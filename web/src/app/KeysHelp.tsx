@@ -12,6 +12,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['M', 'mute or unmute the sounds'],
   ['Enter', 'record the reading typed off a thermometer'],
   ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
+  ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],
   ['?', 'this list'],
 ]
 

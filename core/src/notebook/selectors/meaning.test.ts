@@ -152,6 +152,13 @@ describe('a case', () => {
     expect(nextInCase(book.view, book.unknown(solved.id))).toMatchObject({ station: 'melt' })
     expect(caseStationsOf(book.view, book.unknown(solved.id)).at(-1)?.state).toBe('needs a look')
   })
+  test('without a list there is a sentence and no ranking', () => {
+    const book = new Notebook()
+    book.write('struck', waiting.id, { target: waiting.listed?.id as never, reason: 'another list' })
+    book.melt(10, [[waiting.sample.id, '93.6', '94.8']])
+    expect(caseForRanking(book.unknown())).toMatchObject({ ok: false, problem: { code: 'no-candidates' } })
+    expect(nextInCase(book.view, book.unknown())?.text).toBe('List what it may be.')
+  })
   test('goes from scouting to careful to mixtures, each told as the next', () => {
     const book = new Notebook()
     const next = () => nextInCase(book.view, book.unknown())?.text
@@ -192,7 +199,7 @@ describe('a case', () => {
     expect(isRough).toBe(false)
     expect(input.options?.sigmaC).toBe(1)
   })
-  test('with every candidate struck out there is a sentence and no ranking', () => {
+  test('with every candidate struck out only “not on the list” is left, and can be signed', () => {
     const book = new Notebook()
     book.melt(10, [[waiting.sample.id, '93.6', '94.8']])
     for (const { compound } of waiting.candidates)
@@ -201,10 +208,9 @@ describe('a case', () => {
         name: compound.name,
         reason: 'no',
       })
-    expect(caseForRanking(book.unknown())).toMatchObject({
-      ok: false,
-      problem: { sentence: expect.stringContaining('sign “not on the list”') },
-    })
+    const found = caseForRanking(book.unknown())
+    if (!found.ok) throw new Error(found.problem.sentence)
+    expect(rankCandidates(found.value.input)).toEqual([{ id: null, probability: 1 }])
   })
   test('mixtures side by side: verdict by both ends, the reference’s own clear point, the share as ground', () => {
     const book = new Notebook()

@@ -127,13 +127,7 @@ export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
   const alone = unknown.careful ?? unknown.scouting
   if (!alone) return problem('too-few-samples', 'The unknown has no melting range yet: both ends are needed.')
   const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut)
-  if (standing.length === 0)
-    return problem(
-      'no-candidates',
-      unknown.candidates.length === 0
-        ? 'No candidates are listed yet.'
-        : 'Every candidate has been struck out. Take one back, or sign “not on the list”.',
-    )
+  if (unknown.candidates.length === 0) return problem('no-candidates', 'No candidates are listed yet.')
   const isRough = unknown.careful === null
   const melted = unknown.mixtures.flatMap((mixture) =>
     mixture.row && mixture.reference.compound

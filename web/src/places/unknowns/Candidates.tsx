@@ -93,6 +93,8 @@ function status(
   if (isBusy) return 'Weighing the evidence …'
   const { isRough, estimated, otherReferences } = evidence.value
   const melted = unknown.mixtures.filter(({ row }) => row).length
+  if (unknown.candidates.every(({ ruledOut }) => ruledOut))
+    return 'Every candidate has been struck out: only “not on the list” is left. Take one back if that was too much.'
   const said = [
     isRough ? 'Rough: from the scouting run alone.' : 'From the careful range, heating taken off',
     melted > 0

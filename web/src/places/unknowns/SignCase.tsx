@@ -120,6 +120,7 @@ function SignForm({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly
             {doubt}
           </p>
         ))}
+        {!evidence.ok && <p className="look">{evidence.problem.sentence}</p>}
         <Form.Label htmlFor="signed-by">signed by (bench code)</Form.Label>
         <div className="row-of flex-nowrap">
           <Form.Control
