@@ -67,6 +67,8 @@ test('marks made offline stand at once, survive a closed page, and arrive once',
 test('two tabs tell each other, and one of them holds the stream', async ({ page, context, demo }) => {
   await page.goto(demo.url)
   await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+  // The address is read once the prep stands: Today says “all stored” too.
+  await expect(page.getByLabel('What do you see?')).toBeVisible()
   await expect(page.getByText('all stored')).toBeVisible()
   const other = await context.newPage()
   await other.goto(page.url())

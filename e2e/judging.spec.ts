@@ -129,7 +129,7 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
   await page
     .getByLabel('a photograph under it')
     .setInputFiles(join(import.meta.dirname, '..', 'scripts', 'golden-plate.jpg'))
-  await page.getByLabel('left edge').fill('0.1')
+  await page.getByLabel('left edge', { exact: true }).fill('0.1')
   await page.reload()
   await expect(page.getByLabel('lane a, spot 1, mm')).toHaveValue('33.0')
   await page.getByRole('button', { name: 'Record this plate' }).click()
@@ -139,8 +139,7 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
 })
 
 test('another bench’s notebook file joins the class ladder', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/unknowns`)
-  await page.getByRole('button', { name: 'The class' }).click()
+  await page.goto(`${demo.url}/unknowns?show=The+class`)
   await expect(page.getByText('Only this notebook is here')).toBeVisible()
   const { notebooks } = (await (await fetch(`${demo.url}/api/notebooks`)).json()) as {
     notebooks: { id: string }[]

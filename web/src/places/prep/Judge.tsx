@@ -104,7 +104,7 @@ function subline({ verdict, actions }: Judgement): string {
 
 /** What to do next, what tells most first; each with its minutes, and the way there. */
 function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
-  const { base } = useHere()
+  const { base, home } = useHere()
   const [mixing, setMixing] = useState(false)
   const view = useNotebook((state) => state.view)
   const product = prep.samples.find(({ role }) => role === 'product')
@@ -139,11 +139,11 @@ function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
       case 'new-tube-fast-start':
         return <Link to={`${base}/melt`}>Plan it</Link>
       case 'calibrate':
-        return <Link to={`${base.replace(/\/preps\/.*/, '')}/instruments`}>To the instruments</Link>
+        return <Link to={`${home}/instruments`}>To the instruments</Link>
       case 'plate':
-        return <Link to={`${base.replace(/\/preps\/.*/, '')}/plates/new?of=${prep.id}`}>Run a plate</Link>
+        return <Link to={`${home}/plates/new?of=${prep.id}`}>Run a plate</Link>
       case 'find-what-it-is':
-        return <Link to={`${base.replace(/\/preps\/.*/, '')}/unknowns`}>To the unknowns</Link>
+        return <Link to={`${home}/unknowns`}>To the unknowns</Link>
       default:
         return null
     }
@@ -176,7 +176,7 @@ function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
 /** A new prep of the same compound from this product, its plan begun with what the range says of it. */
 function AgainFrom({ prep }: { prep: PrepFacts }) {
   const go = useNavigate()
-  const { notebook } = useNotebook()
+  const { home } = useHere()
   const view = useNotebook((state) => state.view)
   const map = phaseMapOf(view, prep, null)
   const placed = map.placed.find(({ role }) => role === 'product')
@@ -208,7 +208,7 @@ function AgainFrom({ prep }: { prep: PrepFacts }) {
           ...(placed ? { assay: fixed(100 * placed.massFractionA, 1) } : {}),
           ...(map.isAssumed ? {} : { impurity: map.impurity.name }),
         })
-        void go(`/n/${notebook ?? ''}/preps/${id}/plan?${known.toString()}`)
+        void go(`${home}/preps/${id}/plan?${known.toString()}`)
       }}
     >
       Plan it{placed ? `, from ${fixed(100 * placed.massFractionA, 0)} %` : ''}
@@ -290,9 +290,8 @@ function aboutPercent(moleFractionA: number, judgement: Judgement | null): strin
 
 /** Thin-layer plates run for this prep. */
 function SecondOpinions({ prep }: { prep: PrepFacts }) {
-  const { base } = useHere()
+  const { home } = useHere()
   const view = useNotebook((state) => state.view)
-  const home = base.replace(/\/preps\/.*/, '')
   const plates = platesOf(view, prep.id)
   if (plates.length === 0) return null
   return (

@@ -1,11 +1,13 @@
 import { useParams } from 'react-router'
 import { STATIONS, type Station } from '@ivory-crystal/core'
 
-/** Station and prep address of the page. */
-export function useHere(): { station: Station; base: string } {
+/** Station, prep address and notebook address of the page. */
+export function useHere(): { station: Station; base: string; home: string } {
   const { notebook, prep, station } = useParams()
+  const home = `/n/${notebook ?? ''}`
   return {
     station: STATIONS.find((one) => one === station) ?? 'plan',
-    base: `/n/${notebook ?? ''}/preps/${prep ?? ''}`,
+    base: `${home}/preps/${prep ?? ''}`,
+    home,
   }
 }

@@ -8,8 +8,10 @@ import {
   isStale,
   openedAfterSigning,
   plateOpinionOf,
+  type CaseForRanking,
   type Compound,
   type Ranked,
+  type Result,
   type UnknownFacts,
   type UnknownSigned,
 } from '@ivory-crystal/core'
@@ -34,14 +36,21 @@ export function SignCase({ unknown }: { unknown: UnknownFacts }) {
       </section>
     )
   if (evidence.ok && ranking === null) return <p aria-busy="true">Weighing the evidence …</p>
-  return <SignForm unknown={unknown} ranked={ranking?.ok ? ranking.value.ranked : []} />
+  return <SignForm unknown={unknown} evidence={evidence} ranked={ranking?.ok ? ranking.value.ranked : []} />
 }
 
 /** A ranking this sure proposes its answer. */
 const PROPOSED_FROM = 0.9
 
-function SignForm({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly Ranked[] }) {
-  const { evidence } = useRanking(unknown)
+function SignForm({
+  unknown,
+  evidence,
+  ranked,
+}: {
+  unknown: UnknownFacts
+  evidence: Result<CaseForRanking>
+  ranked: readonly Ranked[]
+}) {
   const view = useNotebook((state) => state.view)
   const shelf = useNotebook((state) => state.shelf)
   const top = [...ranked].sort((p, q) => q.probability - p.probability)[0]
