@@ -1,4 +1,4 @@
-import { eutecticOf, meltsOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
+import { eutecticOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { RangeLadder } from '../signature/RangeLadder'
 import { useNotebook } from '../state/notebook'
@@ -13,7 +13,7 @@ export function PrepLadder({ prep }: { prep: PrepFacts }) {
   const line = eutecticOf(prep)
   const ranges = rangesOf(view, prep.id)
   const rule = ranges[0]?.conventions.onsetRule
-  const simulated = meltsOf(view, prep.id).some((melt) => melt.run?.started.body.feed === 'simulated')
+  const simulated = ranges.some(({ isSimulated }) => isSimulated)
   return (
     <>
       <RangeLadder

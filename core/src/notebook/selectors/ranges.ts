@@ -47,6 +47,8 @@ export interface RangeRow {
   readonly fillMm: number
   readonly grain: Grain
   readonly conventions: Conventions
+  /** Melted on a simulated instrument. */
+  readonly isSimulated: boolean
   readonly hasRun: boolean
   readonly runEnded: boolean
   /** A sentence when the range cannot be used as it stands. */
@@ -118,6 +120,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     fillMm: tube.fillMm,
     grain: tube.grain,
     conventions,
+    isSimulated: melt.run?.started.body.feed === 'simulated',
     hasRun: melt.run !== null || light !== null,
     runEnded: (melt.run?.ended ?? null) !== null || (melt.run === null && light !== null),
     trouble: light ? null : given ? `No range: ${given.body.reason}.` : troubleOf(melt, onsetMark, clearMark),

@@ -21,6 +21,9 @@ export function CaseLadder({ unknown }: { unknown: UnknownFacts }) {
     ]),
   ]
   if (rows.length === 0) return null
+  const isSimulated = [...unknown.rows, ...unknown.mixtures.flatMap(({ row }) => row ?? [])].some(
+    (row) => row.isSimulated,
+  )
   const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut).map(({ compound }) => compound)
   const lows = standing.map(({ meltLowC }) => meltLowC)
   const highs = standing.map(({ meltHighC }) => meltHighC)
@@ -29,7 +32,7 @@ export function CaseLadder({ unknown }: { unknown: UnknownFacts }) {
       rows={rows}
       literature={standing.length > 0 ? { lowC: Math.min(...lows), highC: Math.max(...highs) } : null}
       literatureLabel={standing.length > 1 ? 'all candidates’ literature' : undefined}
-      note="corrected where the raw range stands beside, else raw"
+      note={`${isSimulated ? 'simulated; ' : ''}corrected where the raw range stands beside, else raw`}
     />
   )
 }

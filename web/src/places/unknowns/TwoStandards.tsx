@@ -134,7 +134,7 @@ function Exercise({ pair }: { pair: PairFacts }) {
                   </td>
                   <td className="num">
                     {point.range
-                      ? `${fixed(point.range.onsetC, 1)} to ${fixed(point.range.clearC, 1)}`
+                      ? `${fixed(point.range.onsetC, 1)} to ${fixed(point.range.clearC, 1)}${point.row?.isSimulated ? ', simulated' : ''}`
                       : 'not melted yet'}
                   </td>
                 </tr>
