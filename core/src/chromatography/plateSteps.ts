@@ -19,7 +19,8 @@ export const PLATE_STEPS: readonly PlateStep[] = [
   },
   {
     text: 'Pour eluent into the chamber to a depth of some 5 mm, below the line: a line that stands in it washes off. Paper along the wall, lid on, wait a few minutes.',
-    caution: 'Eluent vapours: in the hood, lid on.',
+    caution:
+      'The eluent is flammable and its vapour harms: in the hood, lid on, no flame on the neighbouring bench either.',
   },
   { text: 'Stand the plate in, lid on, and leave it until the front is about 10 mm below the upper edge.' },
   {

@@ -123,7 +123,7 @@ function targetOf(input: JudgeInput, conventions: Conventions): Evidence['target
   return {
     lowC: slow.onsetC,
     highC: slow.clearC,
-    withinC: tenths(2 * Math.SQRT2 * conventions.readingErrorC),
+    withinC: authenticWithinC(conventions),
   }
 }
 
@@ -166,6 +166,11 @@ function besideThePlate({ plate, mixed }: JudgeInput, verdict: Verdict): Verdict
   if (!plate || verdict !== 'consistent with pure') return verdict
   if (plate.agrees === false && mixed?.verdict !== 'same') return 'cannot tell'
   return plate.spots > 1 ? 'nearly pure' : verdict
+}
+
+/** How far two readings of one temperature may differ by chance, at 95 %, °C: twice √2 times the error of one. */
+export function authenticWithinC({ readingErrorC }: Pick<Conventions, 'readingErrorC'>): number {
+  return tenths(2 * Math.SQRT2 * readingErrorC)
 }
 
 /** Widths are compared in the tenths they are read in, so that 2.0 is not “over 2.0” by a binary fraction. */

@@ -27,6 +27,23 @@ export function eutectic(a: Fusion, b: Fusion): Eutectic {
 }
 
 /**
+ * Mass fraction of the first of two weighed parts.
+ *
+ * @param firstG g, above 0
+ * @param secondG g, above 0
+ * @throws ImpossibleInput unless both parts weigh something
+ * @example massFractionOf(0.012, 0.013) // 0.48
+ */
+export function massFractionOf(firstG: number, secondG: number): number {
+  if (!(firstG > 0 && secondG > 0))
+    throw new ImpossibleInput(
+      'nothing-weighed',
+      'Both parts of a mixture weigh something: give both masses above 0 g.',
+    )
+  return firstG / (firstG + secondG)
+}
+
+/**
  * Mole fraction from mass fraction.
  *
  * @param massFractionA 0 to 1

@@ -11,6 +11,7 @@ import {
   impurityFromClearPoint,
   liquidFraction,
   liquidusC,
+  massFractionOf,
   meltingRange,
   moleFractionFromMassFraction,
   phaseDiagram,
@@ -139,6 +140,16 @@ test.each([
   [() => waldenFusionEnthalpy(-400), 'below absolute zero'],
 ])('impossible input %#: %s', (run, said) => {
   expect(run).toThrow(said)
+})
+
+test('the share of two weighed parts', () => {
+  expect(massFractionOf(0.012, 0.013)).toBeCloseTo(0.48, 12)
+  for (const [p, q] of [
+    [0, 1],
+    [1, -1],
+    [NaN, 1],
+  ] as const)
+    expect(() => massFractionOf(p, q)).toThrow('Both parts of a mixture weigh something')
 })
 
 test('Walden’s rule', () => {

@@ -3,8 +3,11 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate, useParams } from 'react-router'
 import {
+  attempt,
   BY_EYE_WITHIN,
   houseRulesOf,
+  LOCAL_RULES,
+  massFractionOf,
   rackOf,
   readReading,
   type Compound,
@@ -58,6 +61,9 @@ export function MixedMeltForm({
         Grind {sample.label} with authentic{' '}
         {references.map(({ compound }) => compound.name).join(', and with ')} until no grain of either shows.
         Clean tools between; label each tube before the next is packed.
+      </p>
+      <p className="caution mb-2">
+        Take an unknown for harmful: eyes protected, no dust raised, nothing touched. {LOCAL_RULES}
       </p>
       <fieldset className="row-of align-items-end">
         <legend className="visually-hidden">how the parts are measured</legend>
@@ -123,18 +129,14 @@ export function MixedMeltForm({
 }
 
 /** Both masses read, or the sentence about what is wrong with them. */
-function weighed([p, q]: readonly [string, string]): Grinding | string {
+function weighed([firstText, secondText]: readonly [string, string]): Grinding | string {
   const [first, second] = [
-    readReading(p, 'The mass of the first part'),
-    readReading(q, 'The mass of the second part'),
+    readReading(firstText, 'The mass of the first part'),
+    readReading(secondText, 'The mass of the second part'),
   ]
   if (!first.ok) return first.problem.sentence
   if (!second.ok) return second.problem.sentence
-  if (first.value.value <= 0 || second.value.value <= 0)
-    return 'Both parts of a mixture weigh something: give both masses above 0 g.'
-  return {
-    massFractionFirst: first.value.value / (first.value.value + second.value.value),
-    by: 'mass',
-    massesG: [first.value, second.value],
-  }
+  const [p, q] = [first.value, second.value]
+  const share = attempt(() => massFractionOf(p.value, q.value))
+  return share.ok ? { massFractionFirst: share.value, by: 'mass', massesG: [p, q] } : share.problem.sentence
 }

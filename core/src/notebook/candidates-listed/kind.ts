@@ -1,6 +1,9 @@
 import type { Compound } from '../../contract'
 import { defineKind } from '../defineKind'
 
+/** More are no list to test by mixture; a narrower window is. */
+export const CANDIDATES_MOST = 200
+
 /** What the unknown may be: a list that was handed out, or what the shelf holds in a window of temperature. */
 export interface CandidatesListed {
   readonly candidates: readonly Compound[]

@@ -1,8 +1,6 @@
 import Joi from 'joi'
 import { celsius, compound } from '../commonSchema'
-
-/** More are no list to test by mixture; a narrower window is. */
-export const CANDIDATES_MOST = 200
+import { CANDIDATES_MOST } from './kind'
 
 export const candidatesListedV1 = Joi.object({
   candidates: Joi.array().items(compound).min(1).max(CANDIDATES_MOST).unique('id').required(),

@@ -7,6 +7,7 @@ import {
   compoundsWithin,
   DEFAULT_HOUSE_RULES,
   disagreementOf,
+  doubtsBeforeSigning,
   expectedOf,
   fold,
   holdsUnknown,
@@ -252,6 +253,22 @@ describe('a case', () => {
       'may not be what its label says',
     )
     expect(nextInCase(book.view, book.unknown())?.station).toBe('sign')
+    const doubts = (answer: string, of = ranked) => doubtsBeforeSigning(book.view, book.unknown(), answer, of)
+    expect(doubts('methyl-4-nitrobenzoate')).toEqual([])
+    expect(doubts('cannot tell')).toEqual([])
+    expect(doubts('1-naphthol')[0]).toContain('did not come out unchanged')
+    expect(doubts('glutaric-acid')[0]).toContain('only a mixture speaks for it')
+    expect(doubts('not on the list')).toEqual([expect.stringContaining('stands at only')])
+    const developed = platesOf(base)[0]?.developed.body as Bodies['plate developed']
+    const [sample, ...others] = developed.lanes
+    if (!sample) throw new Error('no lane')
+    const apart = { ...sample, spots: [{ centreMm: { text: '20', value: 20 }, shape: 'round' as const }] }
+    book.write('plate developed', book.id(51), {
+      ...developed,
+      of: waiting.id,
+      lanes: [apart, ...others],
+    })
+    expect(doubts('methyl-4-nitrobenzoate')).toEqual([expect.stringContaining('The plate disagrees')])
   })
   test('a mixture with something that is no candidate counts, and is said', () => {
     const book = new Notebook()
@@ -390,6 +407,8 @@ describe('two standards', () => {
     const pair = pairOf(book.view, a, b)
     expect(pair?.points.map(({ massFractionA }) => massFractionA)).toEqual([1, 0.5, 0.25, 0])
     expect(pair?.points.map(({ range }) => range?.onsetC ?? null)).toEqual([null, 63.5, null, null])
+    expect(pair?.points[0]?.predicted).toEqual({ onsetC: 96.5, clearC: 96.5 })
+    expect(pair?.points[1]?.predicted.onsetC).toBeLessThan(70)
     expect(pairOf(book.view, a, a)).toBeNull()
     expect(pairOf(book.view, a, waiting.sample.id)).toBeNull()
   })

@@ -1,6 +1,7 @@
 import type { Compound, MeltingRange, SampleId } from '../../contract'
 import { fusionOf } from '../../reference/fusionOf'
 import { moleFractionFromMassFraction } from '../../melting/eutectic'
+import { meltingRange } from '../../melting/meltingRange'
 import { latestLine, type View } from '../fold'
 import { isComplete, rowsOfSample, slowRange, type CompleteRow } from './mixtures'
 import { judgedRange } from './ranges'
@@ -13,6 +14,8 @@ export interface PairPoint {
   readonly massFractionA: number
   readonly moleFractionA: number
   readonly by: 'mass' | 'eye' | 'pure'
+  /** Where it would melt as the ideal relation has it, heated infinitely slowly. */
+  readonly predicted: MeltingRange
   readonly row: CompleteRow | null
   /** As read, corrected where that was possible. */
   readonly range: MeltingRange | null
@@ -63,15 +66,18 @@ function pointOf(
   const row = [...rowsOfSample(view, sample.id)]
     .reverse()
     .find((one): one is CompleteRow => isComplete(one) && one.purpose === 'careful')
+  const [fusionA, fusionB] = [fusionOf(a.compound), fusionOf(b.compound)]
+  const moleFractionA = moleFractionFromMassFraction(
+    massFractionA,
+    fusionA.molarMassGPerMol,
+    fusionB.molarMassGPerMol,
+  )
   return {
     sample,
     massFractionA,
-    moleFractionA: moleFractionFromMassFraction(
-      massFractionA,
-      fusionOf(a.compound).molarMassGPerMol,
-      fusionOf(b.compound).molarMassGPerMol,
-    ),
+    moleFractionA,
     by,
+    predicted: meltingRange(fusionA, fusionB, moleFractionA),
     row: row ?? null,
     range: row ? judgedRange(row) : null,
     slow: row ? slowRange(row) : null,

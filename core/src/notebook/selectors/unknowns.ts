@@ -21,7 +21,7 @@ import {
   type MixtureFacts,
 } from './mixtures'
 import { isStale } from './judgement'
-import { platesOf } from './plates'
+import { plateOpinionOf, platesOf } from './plates'
 import type { RangeRow } from './ranges'
 import { sampleNamedAs, samplesNamed, type NamedSample } from './samples'
 import type { StationState } from './stations'
@@ -212,6 +212,48 @@ export function disagreementOf(
 
 function percent(probability: number): string {
   return `${(100 * probability).toFixed(probability < 0.1 ? 1 : 0)} %`
+}
+
+/** An answer stands on less than an even chance below this. */
+const EVEN = 0.5
+
+/**
+ * What a careful supervisor would ask before this answer is signed.
+ *
+ * @param answer id of a candidate, or the words of another answer
+ */
+export function doubtsBeforeSigning(
+  view: View,
+  unknown: UnknownFacts,
+  answer: string,
+  ranked: readonly { readonly id: string | null; readonly probability: number }[],
+): readonly string[] {
+  if (answer === 'cannot tell') return []
+  const isUnlisted = answer === 'not on the list'
+  const probability = ranked.find(({ id }) => id === (isUnlisted ? null : answer))?.probability
+  return [
+    ...(isUnlisted ? [] : doubtsOfCandidate(view, unknown, answer)),
+    ...(probability !== undefined && probability < EVEN
+      ? [`With everything measured it stands at only ${percent(probability)}.`]
+      : []),
+  ]
+}
+
+function doubtsOfCandidate(view: View, unknown: UnknownFacts, candidate: string): readonly string[] {
+  const verdicts = unknown.mixtures
+    .filter(({ reference }) => reference.compound?.id === candidate)
+    .flatMap(({ verdict }) => (verdict.ok ? [verdict.value.verdict] : []))
+  const plate = plateOpinionOf(view, unknown.id)
+  return [
+    ...(verdicts.length === 0
+      ? [
+          'No mixed melt with this one has been made. Two like ranges are not identity: only a mixture speaks for it.',
+        ]
+      : verdicts.includes('same')
+        ? []
+        : ['Its mixed melt did not come out unchanged. Repeat it before you sign this.']),
+    ...(plate?.opinion.agrees === false ? [`The plate disagrees: ${plate.opinion.sentence}`] : []),
+  ]
 }
 
 /** Whether the sealed answer was opened only after a verdict had been signed. */

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { celsius, conventions, coreVersion, name, number, range, restsOn, shortName } from '../commonSchema'
-import { CANDIDATES_MOST } from '../candidates-listed/schema'
+import { CANDIDATES_MOST } from '../candidates-listed/kind'
 
 const chance = number.min(0).max(1).required()
 const options = Joi.object({

@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router'
-import { houseRulesOf, RANK_OPTIONS } from '@ivory-crystal/core'
+import { authenticWithinC, houseRulesOf, RANK_OPTIONS } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../state/notebook'
@@ -25,9 +25,8 @@ export function Instructors() {
           </li>
           <li>
             Both ends are held against the literature (within {fixed(rules.literatureWithinC, 1)} °C), or
-            against an authentic sample of the same run (within{' '}
-            {fixed(2 * Math.SQRT2 * rules.readingErrorC, 1)} °C: two readings of ±{' '}
-            {fixed(rules.readingErrorC, 1)} °C).
+            against an authentic sample of the same run (within {fixed(authenticWithinC(rules), 1)} °C: two
+            readings of ± {fixed(rules.readingErrorC, 1)} °C).
           </li>
           <li>
             Decomposition makes it “cannot tell”; a solid that never melts makes it “impure”. A mixed melt

@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   LANE_KINDS,
+  LOCAL_RULES,
   PLATE_STEPS,
   SPOT_SHAPES,
   VISUALIZED,
@@ -132,6 +133,7 @@ export function PlateForm({
             ))}
           </ol>
         )}
+        {showSteps && <p className="caution mb-3">{LOCAL_RULES}</p>}
         <div className="row-of align-items-end mt-2">
           <Field
             label="eluent"

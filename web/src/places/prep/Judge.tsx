@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router'
 import {
   CORE_VERSION,
@@ -22,6 +21,7 @@ import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { ladderRows } from '../../parts/ladderRows'
 import { MixedMeltForm } from '../../parts/MixedMeltForm'
 import { PrepLadder } from '../../parts/PrepLadder'
+import { SignedBy } from '../../parts/SignedBy'
 import { WhereItSits } from '../../parts/WhereItSits'
 import { Why } from '../../parts/Why'
 import { author, newSubject, setAuthor, strike, useNotebook, write } from '../../state/notebook'
@@ -344,21 +344,9 @@ function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
         onSign(name.trim() || author())
       }}
     >
-      <Form.Label htmlFor="signed-by">signed by (bench code)</Form.Label>
-      <div className="row-of flex-nowrap">
-        <Form.Control
-          id="signed-by"
-          value={name}
-          maxLength={80}
-          onChange={(event) => {
-            setName(event.target.value)
-          }}
-        />
-        <Button type="submit" className="text-nowrap" disabled={name.trim() === ''}>
-          Sign this verdict
-        </Button>
-      </div>
-      <p className="form-text mb-0">Keeps the readings, literature values and house rules it rests on.</p>
+      <SignedBy name={name} onName={setName}>
+        Keeps the readings, literature values and house rules it rests on.
+      </SignedBy>
     </form>
   )
 }

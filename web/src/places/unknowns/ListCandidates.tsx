@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
+  CANDIDATES_MOST,
   compoundsWithin,
   readReading,
   windowFor,
@@ -12,9 +13,6 @@ import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
 import { useNotebook, write } from '../../state/notebook'
 import { SealAnswer } from './SealAnswer'
-
-/** A list of the length that can be tested by mixture. */
-const MOST = 200
 
 /** Where the candidates come from: handed out by the instructor, or what the shelf holds within a window. */
 export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
@@ -43,7 +41,7 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
             )
           if (listed.some(({ id }) => id === compound.id))
             return setSaid(`${compound.name} stands on the list already.`)
-          if (listed.length >= MOST) return setSaid(`A list of ${MOST} is full.`)
+          if (listed.length >= CANDIDATES_MOST) return setSaid(`A list of ${CANDIDATES_MOST} is full.`)
           list([...listed, compound])
           setTyped('')
           setSaid(null)
@@ -102,7 +100,7 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
           return setSaid('The window runs backwards: its lower end lies above the upper.')
         if (within.length === 0)
           return setSaid('The shelf holds nothing that melts there. Widen the window, or add a compound.')
-        if (within.length > MOST)
+        if (within.length > CANDIDATES_MOST)
           return setSaid(
             `${within.length} compounds melt there, too many to test by mixture. Narrow the window.`,
           )

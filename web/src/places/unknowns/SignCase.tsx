@@ -4,8 +4,10 @@ import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import {
   CORE_VERSION,
+  doubtsBeforeSigning,
   houseRulesOf,
   isStale,
+  judgedRange,
   openedAfterSigning,
   plateOpinionOf,
   type CaseForRanking,
@@ -16,6 +18,7 @@ import {
   type UnknownSigned,
 } from '@ivory-crystal/core'
 import { capital, dayAndClock, fixed } from '../../format/format'
+import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor, strike, useNotebook, write } from '../../state/notebook'
 import { useNow } from '../../state/now'
 import { OpenAnswer } from './OpenAnswer'
@@ -59,7 +62,7 @@ function SignForm({
   )
   const [name, setName] = useState(author)
   const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut).map(({ compound }) => compound)
-  const doubts = doubtsOf(unknown, chosen, ranked, view)
+  const doubts = chosen ? doubtsBeforeSigning(view, unknown, chosen, ranked) : []
   const chance = (id: string | null) => ranked.find((one) => one.id === id)?.probability
   return (
     <form
@@ -130,28 +133,10 @@ function SignForm({
           </p>
         ))}
         {!evidence.ok && <p className="look">{evidence.problem.sentence}</p>}
-        <Form.Label htmlFor="signed-by">signed by (bench code)</Form.Label>
-        <div className="row-of flex-nowrap">
-          <Form.Control
-            id="signed-by"
-            value={name}
-            maxLength={80}
-            onChange={(event) => {
-              setName(event.target.value)
-            }}
-          />
-          <Button
-            type="submit"
-            className="text-nowrap"
-            disabled={!chosen || name.trim() === '' || !evidence.ok}
-          >
-            Sign this verdict
-          </Button>
-        </div>
-        <p className="form-text mb-0">
+        <SignedBy name={name} isReady={chosen !== null && evidence.ok} onName={setName}>
           Keeps the ranges, mixtures, probabilities and house rules it rests on.
           {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
-        </p>
+        </SignedBy>
       </aside>
     </form>
   )
@@ -174,42 +159,12 @@ function mixturesFor({ mixtures }: UnknownFacts): UnknownSigned['mixtures'] {
           {
             reference: reference.compound.id,
             name: reference.compound.name,
-            range: row.corrected
-              ? { onsetC: row.corrected.onsetC, clearC: row.corrected.clearC }
-              : { onsetC: row.onset.value, clearC: row.clear.value },
+            range: judgedRange(row),
             verdict: verdict.ok ? verdict.value.verdict : null,
           },
         ]
       : [],
   )
-}
-
-/** What a careful supervisor would ask before this answer is signed. */
-function doubtsOf(
-  unknown: UnknownFacts,
-  chosen: string | null,
-  ranked: readonly Ranked[],
-  view: Parameters<typeof plateOpinionOf>[0],
-): readonly string[] {
-  if (!chosen || chosen === 'cannot tell') return []
-  const doubts: string[] = []
-  const mixed = unknown.mixtures.filter(({ reference }) => reference.compound?.id === chosen)
-  const verdicts = mixed.flatMap(({ verdict }) => (verdict.ok ? [verdict.value.verdict] : []))
-  if (chosen !== 'not on the list') {
-    if (verdicts.length === 0)
-      doubts.push(
-        'No mixed melt with this one has been made. Two like ranges are not identity: only a mixture speaks for it.',
-      )
-    else if (!verdicts.includes('same'))
-      doubts.push('Its mixed melt did not come out unchanged. Repeat it before you sign this.')
-    const plate = plateOpinionOf(view, unknown.id)
-    if (plate?.opinion.agrees === false) doubts.push(`The plate disagrees: ${plate.opinion.sentence}`)
-  }
-  const id = chosen === 'not on the list' ? null : chosen
-  const probability = ranked.find((one) => one.id === id)?.probability
-  if (probability !== undefined && probability < 0.5)
-    doubts.push(`With everything measured it stands at only ${percent(probability)}.`)
-  return doubts
 }
 
 function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullable<UnknownFacts['signed']> }) {

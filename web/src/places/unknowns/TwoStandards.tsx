@@ -3,10 +3,11 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams, useSearchParams } from 'react-router'
 import {
+  attempt,
   fusionOf,
   houseRulesOf,
+  massFractionOf,
   pairOf,
-  phasePoint,
   rackOf,
   readReading,
   samplesNamed,
@@ -118,7 +119,7 @@ function Exercise({ pair }: { pair: PairFacts }) {
           </thead>
           <tbody>
             {points.map((point) => {
-              const predicted = phasePoint(fa, fb, point.moleFractionA, 0).range
+              const { predicted } = point
               return (
                 <tr key={point.sample.id}>
                   <td>
@@ -191,17 +192,14 @@ function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
         ]
         if (!p.ok) return setSaid(p.problem.sentence)
         if (!q.ok) return setSaid(q.problem.sentence)
-        if (p.value.value <= 0 || q.value.value <= 0)
-          return setSaid('Both parts weigh something; a standard alone is melted by itself.')
+        const [first, second] = [p.value, q.value]
+        const share = attempt(() => massFractionOf(first.value, second.value))
+        if (!share.ok) return setSaid(share.problem.sentence)
         write(
           ...mixtureLines(
             { id: a.id, label: a.compound.name },
             { id: b.id, label: b.compound.name },
-            {
-              massFractionFirst: p.value.value / (p.value.value + q.value.value),
-              by: 'mass',
-              massesG: [p.value, q.value],
-            },
+            { massFractionFirst: share.value, by: 'mass', massesG: [first, second] },
           ).lines,
         )
         setMasses(['', ''])
