@@ -110,6 +110,7 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
   await page.getByLabel('eluent').fill('hexane and ethyl acetate, 4 : 1')
   await page.getByLabel('front above the line, mm').fill('56')
   const plate = page.getByRole('img', { name: /^Plate\./ })
+  await plate.scrollIntoViewIfNeeded()
   const box = (await plate.boundingBox()) ?? { x: 0, y: 0 }
   // 5.4 px a millimetre, 16 px beside it and 22 above; the line 10 mm above the lower edge of 80.
   const x = (mm: number) => box.x + 16 + 5.4 * mm
