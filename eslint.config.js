@@ -52,6 +52,27 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/**/*.{ts,tsx}', 'server/**/*.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'core/**/*.test.ts'],
+    ignores: ['web/src/state/clock.ts', 'server/src/clock.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'ask the clock: the machine’s date stays out' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'ask the clock: the machine’s date stays out',
+        },
+        {
+          selector: "CallExpression[callee.name='Date']",
+          message: 'ask the clock: the machine’s date stays out',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: hooks.configs.recommended.rules,

@@ -10,7 +10,11 @@ const swc = [
   },
 ]
 
+// The zone of every test, set before any worker starts; its day is set in jest.day.js.
+process.env.TZ = 'UTC'
+
 const shared = {
+  setupFiles: ['<rootDir>/jest.day.js'],
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -3,6 +3,7 @@ import { mkdtemp, open, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { nextId, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import { SYSTEM_CLOCK } from '../server/src/clock'
 import { openPglite } from '../server/src/db/open'
 import { startServer } from '../server/src/server'
 import { ms, ratio, type Row } from './table'
@@ -81,7 +82,7 @@ export async function measurePosting(): Promise<Row[]> {
 let latest: string | null = null
 function lines(home: Pick<RawEntry, 'ledger' | 'notebook'>): RawEntry[] {
   return Array.from({ length: BATCH }, (_, i): RawEntry => {
-    const id = nextId(latest, Date.now(), randomBytes(8))
+    const id = nextId(latest, SYSTEM_CLOCK.now(), randomBytes(8))
     latest = id
     return {
       id,
@@ -90,7 +91,7 @@ function lines(home: Pick<RawEntry, 'ledger' | 'notebook'>): RawEntry[] {
       subject: '0a5a1c7e-0000-4000-8000-000000000101' as RawEntry['subject'],
       kind: 'observed',
       body: { station: 'crystallize', text: `needles, ${i} minutes after the flask came off the heat` },
-      at: Date.now(),
+      at: SYSTEM_CLOCK.now(),
       author: 'bench 7',
       device: 'bench',
     }

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, station, test, type Bench } from './bench'
+import { sheetsOf } from './paper'
 
 /** Opens a prep of a compound with its crude weighed, at Plan. */
 async function begin(page: Page, bench: Bench, compound: string, crude: string): Promise<void> {
@@ -55,7 +56,7 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     await expect(page.getByText(`${procedure}.`)).toBeVisible()
     if (crude === '0.500') await expect(page.getByText('100.0 % of the adipic acid in it')).toBeVisible()
     const pdf = await page.pdf({ preferCSSPageSize: true })
-    expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length).toBe(1)
+    expect(await sheetsOf(pdf)).toHaveLength(1)
   }
 
   // A pair: dissolved hot in the first, clouded with the second; charcoal on the way.

@@ -1,4 +1,5 @@
 import { cell, expect, station, temperature, test } from './bench'
+import { expectWhole, sheetsOf } from './paper'
 
 /** What this test types, and what it works out from it by itself. */
 const CRUDE = '2.415'
@@ -193,7 +194,9 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await expect(page.getByText('halogen-free organic waste, never the sink')).toBeVisible()
   await expect(page.getByText('all stored')).toBeVisible()
   const pdf = await page.pdf({ preferCSSPageSize: true })
-  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length).toBe(1)
+  const sheets = await sheetsOf(pdf)
+  expect(sheets).toHaveLength(1)
+  await expectWhole(sheets[0], ladder)
   await station(page, 'Plan')
   await page.reload()
   await expect(page.getByRole('heading', { name: /^Dissolve near/ })).toBeVisible()

@@ -1,5 +1,6 @@
-import { describe, expect, test } from '@jest/globals'
-import { netMassText, span, withUncertainty } from './format'
+import { afterEach, describe, expect, test } from '@jest/globals'
+import { clock as pageClock } from '../state/clock'
+import { clock, day, dayAndClock, netMassText, span, withUncertainty } from './format'
 
 describe('how numbers look', () => {
   test.each([
@@ -36,5 +37,27 @@ describe('how numbers look', () => {
   })
   test('a span of time', () => {
     expect([span(65_000), span(-5), span(3_600_000)]).toEqual(['1:05', '0:00', '60:00'])
+  })
+})
+
+describe('when something happened', () => {
+  const zone = pageClock.zone
+  afterEach(() => {
+    pageClock.zone = zone
+  })
+  const leapNight = Date.UTC(2028, 1, 29, 23, 58)
+  test.each([
+    ['UTC', '23:58', '29 Feb 2028'],
+    ['Pacific/Kiritimati', '13:58', '1 Mar 2028'],
+    ['America/St_Johns', '20:28', '29 Feb 2028'],
+  ])('is told in the zone of the page: %s', (name, time, date) => {
+    pageClock.zone = () => name
+    expect([clock(leapNight), day(leapNight)]).toEqual([time, date])
+  })
+  test('is “today” as long as the day of that zone lasts', () => {
+    const later = leapNight + 4 * 60_000
+    expect(dayAndClock(leapNight, later)).toBe('29 Feb, 23:58')
+    pageClock.zone = () => 'America/St_Johns'
+    expect(dayAndClock(leapNight, later)).toBe('today 20:28')
   })
 })

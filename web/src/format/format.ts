@@ -1,5 +1,5 @@
-import { format as formatDate, isSameDay } from 'date-fns'
 import { decimalsOf, type Quantity, type Weighed } from '@ivory-crystal/core'
+import { clock as pageClock } from '../state/clock'
 
 /** Everything a number looks like on screen is decided here. */
 const MINUS = '−'
@@ -22,16 +22,46 @@ export function netMassText(body: Weighed): string {
   return fixed(body.loaded.value - body.empty.value, decimals)
 }
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
+const calendars = new Map<string, Intl.DateTimeFormat>()
+
+/** A moment on the calendar and clock of the page's zone. */
+function partsOf(at: number): Readonly<Record<string, string>> {
+  const zone = pageClock.zone()
+  const calendar =
+    calendars.get(zone) ??
+    new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    })
+  calendars.set(zone, calendar)
+  return Object.fromEntries(calendar.formatToParts(at).map(({ type, value }) => [type, value]))
+}
+
+function dayOf({ day = '', month = '' }: Readonly<Record<string, string>>): string {
+  return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`
+}
+
+/** Time of day, 14:05. */
 export function clock(at: number): string {
-  return formatDate(at, 'HH:mm')
+  const { hour = '', minute = '' } = partsOf(at)
+  return `${hour}:${minute}`
 }
 
+/** `today 14:05`, or `24 Nov, 14:05` on another day. */
 export function dayAndClock(at: number, now: number): string {
-  return isSameDay(at, now) ? `today ${clock(at)}` : formatDate(at, 'd MMM, HH:mm')
+  return day(at) === day(now) ? `today ${clock(at)}` : `${dayOf(partsOf(at))}, ${clock(at)}`
 }
 
+/** 24 Nov 2026. */
 export function day(at: number): string {
-  return formatDate(at, 'd MMM yyyy')
+  const parts = partsOf(at)
+  return `${dayOf(parts)} ${parts['year'] ?? ''}`
 }
 
 /** 9:05 of a span. */

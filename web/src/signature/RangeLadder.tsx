@@ -1,5 +1,6 @@
 import type { Reading } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
+import { axisBetween } from './axis'
 import { useWidth } from './useWidth'
 
 export interface LadderRow {
@@ -14,8 +15,10 @@ export interface LadderRow {
 
 const ROW = 46
 const TOP = 44
-const LEFT = 150
+const LEFT = 172
 const RIGHT = 62
+/** Drawn at this width, the type is that of the page when the sheet has scaled it. */
+const PAPER = 900
 const FILL = { crude: 'var(--tan)', product: 'var(--ink)', other: 'var(--ink-2)' } as const
 
 /** Every range on one temperature axis, from onset to clear, over the literature band. */
@@ -33,13 +36,19 @@ export function RangeLadder({
   eutectic?: { readonly temperatureC: number; readonly label: string } | null
   note: string
 }) {
-  const [ref, width] = useWidth(1100)
+  const [ref, width] = useWidth(1100, PAPER)
   const axis = axisOf(rows, literature, eutectic?.temperatureC)
   const x = (c: number) => LEFT + ((c - axis.from) / (axis.to - axis.from)) * (width - LEFT - RIGHT)
   const bottom = TOP + rows.length * ROW
   return (
     <figure className="m-0" ref={ref}>
-      <svg width={width} height={bottom + 46} role="img" aria-label={spoken(rows, literature)}>
+      <svg
+        width={width}
+        height={bottom + 46}
+        viewBox={`0 0 ${width} ${bottom + 46}`}
+        role="img"
+        aria-label={spoken(rows, literature)}
+      >
         {literature && (
           <>
             <rect
@@ -72,11 +81,11 @@ export function RangeLadder({
           <Rung key={row.key} row={row} y={TOP + i * ROW + 18} x={x} width={width} />
         ))}
         <path d={`M${LEFT} ${bottom}H${width - RIGHT}`} stroke="var(--ink)" />
-        {axis.ticks.map((c) => (
-          <g key={c}>
-            <path d={`M${x(c)} ${bottom}v5`} stroke="var(--ink)" />
-            <text x={x(c)} y={bottom + 19} textAnchor="middle" fontSize="12.5" fill="var(--ink-2)">
-              {c}
+        {axis.ticks.map(({ value, text }) => (
+          <g key={text}>
+            <path d={`M${x(value)} ${bottom}v5`} stroke="var(--ink)" />
+            <text x={x(value)} y={bottom + 19} textAnchor="middle" fontSize="12.5" fill="var(--ink-2)">
+              {text}
             </text>
           </g>
         ))}
@@ -190,13 +199,7 @@ function axisOf(rows: readonly LadderRow[], literature: Band, eutecticC?: number
   )
   const from = 2 * Math.floor((Math.min(...values) - 3) / 2)
   const to = 2 * Math.ceil((Math.max(...values) + 3) / 2)
-  const step = [2, 5, 10, 20, 50].find((one) => (to - from) / one <= 12) ?? 100
-  const first = Math.ceil(from / step) * step
-  return {
-    from,
-    to,
-    ticks: Array.from({ length: Math.floor((to - first) / step) + 1 }, (_, i) => first + i * step),
-  }
+  return axisBetween(from, to, 12)
 }
 
 function spoken(rows: readonly LadderRow[], literature: Band): string {

@@ -1,5 +1,6 @@
 import { gritMarkML } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
+import { axisUpTo } from './axis'
 
 const HEIGHT = 430
 const TOP = 14
@@ -36,9 +37,9 @@ export function SolventColumn({
 }) {
   const decimals = toML < 1 ? 2 : 1
   const gritML = gritMarkML(dissolveML)
-  const most = niceMost(Math.max(toML * 1.35, addedML ?? 0, gritML * 1.05, (staysDissolvedML ?? 0) * 1.1))
+  const axis = axisUpTo(Math.max(toML * 1.35, addedML ?? 0, gritML * 1.05, (staysDissolvedML ?? 0) * 1.1), 10)
+  const most = axis.to
   const y = (ml: number) => BOTTOM - (Math.min(ml, most) / most) * (BOTTOM - TOP)
-  const step = most / 8
   const shown = addedML ?? toML
   const wanted: Mark[] = [
     {
@@ -92,11 +93,11 @@ export function SolventColumn({
           stroke="var(--ink)"
           strokeWidth="1.6"
         />
-        {Array.from({ length: 9 }, (_, i) => i * step).map((ml) => (
-          <g key={ml}>
-            <path d={`M${LEFT} ${y(ml)}h8`} stroke="var(--ink)" />
-            <text x={LEFT - 7} y={y(ml) + 4} fontSize="12" textAnchor="end" fill="var(--ink-2)">
-              {fixed(ml, most < 8 ? (most < 1 ? 2 : 1) : 0)}
+        {axis.ticks.map(({ value, text }) => (
+          <g key={text}>
+            <path d={`M${LEFT} ${y(value)}h8`} stroke="var(--ink)" />
+            <text x={LEFT - 7} y={y(value) + 4} fontSize="12" textAnchor="end" fill="var(--ink-2)">
+              {text}
             </text>
           </g>
         ))}
@@ -123,12 +124,6 @@ export function SolventColumn({
       </svg>
     </figure>
   )
-}
-
-function niceMost(ml: number): number {
-  const base = 10 ** Math.floor(Math.log10(ml / 8))
-  const step = [1, 2, 2.5, 5, 10].find((one) => one * base * 8 >= ml) ?? 10
-  return step * base * 8
 }
 
 /** Labels that would overlap are moved apart, from the bottom up. */

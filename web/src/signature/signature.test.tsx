@@ -134,6 +134,29 @@ describe('the solvent column', () => {
         impurity="benzoin"
       />,
     )
+  test.each([3, 5.6, 9.3, 0.35, 62, 140])(
+    'with %d mL planned, every label of the gauge is the value it stands at',
+    (toML) => {
+      const html = renderToStaticMarkup(
+        <SolventColumn
+          addedML={null}
+          dissolveML={toML * 0.7}
+          toML={toML}
+          staysDissolvedML={null}
+          impurity={null}
+        />,
+      )
+      const ticks = [...html.matchAll(/<path d="M40 ([\d.]+)h8"[^>]*><\/path><text[^>]*>([\d.]+)</g)].map(
+        (m) => ({ y: Number(m[1]), label: Number(m[2]) }),
+      )
+      expect(ticks.length).toBeGreaterThanOrEqual(5)
+      const [zero] = ticks
+      const top = ticks.at(-1)
+      expect(zero?.label).toBe(0)
+      const pxPerML = ((zero?.y ?? 0) - (top?.y ?? 0)) / (top?.label ?? 1)
+      for (const { y, label } of ticks) expect((zero?.y ?? 0) - y).toBeCloseTo(label * pxPerML, 6)
+    },
+  )
   test('planned, it stands at where to dilute, with where to dissolve and the grit mark', () => {
     const html = column(null)
     expect(html).toContain('11.0 mL planned; dissolve near 3.5, dilute to 11.0 mL')

@@ -1,20 +1,51 @@
-import { useEffect, useRef, useState, type RefObject } from 'react'
+import { useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react'
+import { flushSync } from 'react-dom'
 
-/** Width of an element in px, followed as it changes, so that drawings keep their type size. */
-export function useWidth(initial: number): [RefObject<HTMLDivElement | null>, number] {
+let printing = false
+const listeners = new Set<() => void>()
+if (typeof window !== 'undefined') {
+  const turn = (now: boolean) => () => {
+    printing = now
+    // The sheet is taken as soon as the event is over: what is drawn must be there by then.
+    flushSync(() => {
+      for (const hear of listeners) hear()
+    })
+  }
+  window.addEventListener('beforeprint', turn(true))
+  window.addEventListener('afterprint', turn(false))
+}
+function listen(hear: () => void): () => void {
+  listeners.add(hear)
+  return () => {
+    listeners.delete(hear)
+  }
+}
+
+/**
+ * Width of an element in px, followed as it changes, so that drawings keep their type size.
+ *
+ * @param initial before the layout is known
+ * @param onPaper the width to draw at on paper, where the sheet scales it to its own, so that it is whole there
+ */
+export function useWidth(initial: number, onPaper?: number): [RefObject<HTMLDivElement | null>, number] {
   const ref = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(initial)
+  const isPrinting = useSyncExternalStore(
+    listen,
+    () => printing,
+    () => false,
+  )
   useEffect(() => {
     // The layout is outside React.
     const element = ref.current
     if (!element) return
     const observer = new ResizeObserver(([entry]) => {
-      if (entry) setWidth(Math.round(entry.contentRect.width))
+      if (entry && !printing) setWidth(Math.round(entry.contentRect.width))
     })
     observer.observe(element)
     return () => {
       observer.disconnect()
     }
   }, [])
-  return [ref, width]
+  return [ref, isPrinting && onPaper !== undefined ? onPaper : width]
 }
