@@ -1,164 +1,114 @@
-import { compareSchools } from './heating/compareSchools'
-import { retentionFactor } from './chromatography/retentionFactor'
-import { detectMelt } from './heating/detectMelt'
-import { mixedVerdict } from './identity/mixedVerdict'
-import { nextMixture } from './identity/nextMixture'
-import { rankCandidates } from './identity/rankCandidates'
-import { compositionFromRange } from './melting/compositionFromRange'
-import { coolDownMin, dialForRate, minutesToReach, plateauC, rateCPerMin } from './heating/dial'
-import { fitBlockModel } from './heating/fitBlockModel'
-import { planDial } from './heating/planDial'
-import { planTubeRuns } from './scheduling/planTubeRuns'
-import { atTheEvent } from './thermometer/atTheEvent'
-import { calibrationLine, correctReading } from './thermometer/correctReading'
-import { emergentStemCorrectionC } from './thermometer/emergentStem'
-import type { Science } from './contract'
-import { meltMin, observedRange, zeroRateRange } from './heating/observedRange'
-import { planRamp } from './heating/planRamp'
-import { rateOf } from './heating/rateOf'
-import { judgeRange } from './judging/judgeRange'
-import {
+export { compareSchools } from './heating/compareSchools'
+export { retentionFactor } from './chromatography/retentionFactor'
+export { detectMelt } from './heating/detectMelt'
+export { mixedVerdict } from './identity/mixedVerdict'
+export { nextMixture } from './identity/nextMixture'
+export { rankCandidates } from './identity/rankCandidates'
+export { compositionFromRange } from './melting/compositionFromRange'
+export { coolDownMin, dialForRate, minutesToReach, plateauC, rateCPerMin } from './heating/dial'
+export { fitBlockModel } from './heating/fitBlockModel'
+export { planDial } from './heating/planDial'
+export { planTubeRuns } from './scheduling/planTubeRuns'
+export { atTheEvent } from './thermometer/atTheEvent'
+export { calibrationLine, correctReading } from './thermometer/correctReading'
+export { emergentStemCorrectionC } from './thermometer/emergentStem'
+export { meltMin, observedRange, zeroRateRange } from './heating/observedRange'
+export { planRamp } from './heating/planRamp'
+export { rateOf } from './heating/rateOf'
+export { judgeRange } from './judging/judgeRange'
+export {
   compositionsFromClearPoint,
   eutectic,
   massFractionFromMoleFraction,
   moleFractionFromMassFraction,
   phaseDiagram,
 } from './melting/eutectic'
-import { idealSolubility, impurityFromClearPoint, liquidusC, waldenFusionEnthalpy } from './melting/liquidus'
-import { liquidFraction, meltingRange } from './melting/meltingRange'
-import { assayFromRange } from './solubility/assayFromRange'
-import { crystallizationCycles, cyclesToReach, secondCrop } from './solubility/cycles'
-import { oilingRisk } from './solubility/oilingRisk'
-import { planCrystallization } from './solubility/planCrystallization'
-import { rankSolvents } from './solubility/rankSolvents'
-import { crystallizedFraction, saturationC } from './solubility/saturation'
-import { planSolventPair } from './solubility/solventPair'
-import { leastSolventForPurity, solventTradeoff } from './solubility/solventTradeoff'
-import { solubilityAt } from './solubility/solubilityAt'
-import { isConstantMass } from './weighing/constantMass'
-import { netMass } from './weighing/netMass'
-import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from './weighing/recovery'
+export { idealSolubility, impurityFromClearPoint, liquidusC, waldenFusionEnthalpy } from './melting/liquidus'
+export { liquidFraction, meltingRange } from './melting/meltingRange'
+export { assayFromRange } from './solubility/assayFromRange'
+export { crystallizationCycles, cyclesToReach, secondCrop } from './solubility/cycles'
+export { oilingRisk } from './solubility/oilingRisk'
+export { planCrystallization } from './solubility/planCrystallization'
+export { rankSolvents } from './solubility/rankSolvents'
+export { crystallizedFraction, saturationC } from './solubility/saturation'
+export { planSolventPair } from './solubility/solventPair'
+export { leastSolventForPurity, solventTradeoff } from './solubility/solventTradeoff'
+export { solubilityAt } from './solubility/solubilityAt'
+export { isConstantMass } from './weighing/constantMass'
+export { netMass } from './weighing/netMass'
+export { massClosure, percentRecovery, percentYield, theoreticalYieldG } from './weighing/recovery'
 
-export * from './contract'
+export { type Reading, type Quantity } from './units'
+export {
+  type EntryId,
+  type LedgerId,
+  type NotebookId,
+  type PrepId,
+  type MeltId,
+  type SampleId,
+  type UnknownId,
+  type PlateId,
+  type RunId,
+  type InstrumentId,
+  type SubjectId,
+  type EpochMs,
+} from './ids'
+export { PROBLEM_CODES, type ProblemCode, type Problem, type Result } from './problems'
+export { type Weighing } from './weighing/netMass'
+export { type Conventions } from './conventions/conventions'
+export {
+  type Envelope,
+  type Entry,
+  type RawEntry,
+  type KnownEntry,
+  type Answer,
+  type StoredEntry,
+} from './notebook/entry'
+export { type Confidence, type Compound, type Solvent, type SolubilityRow } from './reference/shelf'
+export { type SolubilityPoint, type SolubilityAt } from './solubility/solubilityAt'
+export { type CrystallizationInput, type CrystallizationPlan } from './solubility/planCrystallization'
+export {
+  type SoluteToPurify,
+  type SolventCandidate,
+  type SolventWishes,
+  SOLVENT_PARTS,
+  type SolventPart,
+  type ScoredPart,
+  type RankedSolvent,
+} from './solubility/rankSolvents'
+export { type OilingLevel, type OilingRisk } from './solubility/oilingRisk'
+export { type SolventPairInput, type SolventPairPlan } from './solubility/solventPair'
+export { type AssayFromRange } from './solubility/assayFromRange'
+export { type CycleStep } from './solubility/cycles'
+export { type Fusion } from './melting/liquidus'
+export { type MeltingRange } from './melting/meltingRange'
+export { type Eutectic, type CompositionAtClear, type PhaseDiagram } from './melting/eutectic'
+export { type BlockModel } from './heating/dial'
+export { type DialTrace } from './heating/fitBlockModel'
+export { type DialPlanInput, type DialPlan } from './heating/planDial'
+export { type RampApparatus, type RampInput, type RampSegment, type RampPlan } from './heating/planRamp'
+export { type ObservedRangeTerms, type Grain, type Packing } from './heating/observedRange'
+export { type SchoolCost } from './heating/compareSchools'
+export { type Heating, type MeltWindow } from './heating/heatingPlan'
+export { type Calibration } from './thermometer/correctReading'
+export { type TubeRunInput, type TubeRunPlan } from './scheduling/planTubeRuns'
+export { type Candidate, type MixtureRun, type RankOptions, type IdentityInput } from './identity/likelihood'
+export {
+  type Verdict,
+  FINDING_CODES,
+  type FindingCode,
+  type Finding,
+  ACTION_CODES,
+  type ActionCode,
+  type Action,
+  type JudgeInput,
+  type Judgement,
+} from './judging/judgement'
+export { type BlockCharacter } from './simulator/characters'
+export { type SimulatedSample, type TubeLook, type TubeReading } from './simulator/tube'
+export { type BlockCommand, type BlockReading } from './simulator/block'
 export * from './wire'
 export { attempt, ImpossibleInput } from './problems'
-
-/** The part of the science that is built so far, held to the contract's signatures. */
-export const science = {
-  netMass,
-  percentRecovery,
-  percentYield,
-  theoreticalYieldG,
-  massClosure,
-  isConstantMass,
-  solubilityAt,
-  planCrystallization,
-  solventTradeoff,
-  leastSolventForPurity,
-  oilingRisk,
-  crystallizationCycles,
-  cyclesToReach,
-  secondCrop,
-  saturationC,
-  crystallizedFraction,
-  rankSolvents,
-  planSolventPair,
-  assayFromRange,
-  massFractionFromMoleFraction,
-  idealSolubility,
-  liquidusC,
-  eutectic,
-  liquidFraction,
-  meltingRange,
-  moleFractionFromMassFraction,
-  impurityFromClearPoint,
-  compositionsFromClearPoint,
-  waldenFusionEnthalpy,
-  phaseDiagram,
-  rateOf,
-  planRamp,
-  observedRange,
-  meltMin,
-  zeroRateRange,
-  plateauC,
-  rateCPerMin,
-  minutesToReach,
-  dialForRate,
-  coolDownMin,
-  fitBlockModel,
-  planDial,
-  compareSchools,
-  correctReading,
-  calibrationLine,
-  emergentStemCorrectionC,
-  atTheEvent,
-  planTubeRuns,
-  detectMelt,
-  judgeRange,
-  compositionFromRange,
-  rankCandidates,
-  nextMixture,
-  mixedVerdict,
-  retentionFactor,
-} as const satisfies Partial<Science>
-
-export {
-  netMass,
-  percentRecovery,
-  percentYield,
-  theoreticalYieldG,
-  massClosure,
-  isConstantMass,
-  solubilityAt,
-  planCrystallization,
-  solventTradeoff,
-  leastSolventForPurity,
-  oilingRisk,
-  crystallizationCycles,
-  cyclesToReach,
-  secondCrop,
-  saturationC,
-  crystallizedFraction,
-  rankSolvents,
-  planSolventPair,
-  assayFromRange,
-  massFractionFromMoleFraction,
-  idealSolubility,
-  liquidusC,
-  eutectic,
-  liquidFraction,
-  meltingRange,
-  moleFractionFromMassFraction,
-  impurityFromClearPoint,
-  compositionsFromClearPoint,
-  waldenFusionEnthalpy,
-  phaseDiagram,
-  rateOf,
-  planRamp,
-  observedRange,
-  meltMin,
-  zeroRateRange,
-  plateauC,
-  rateCPerMin,
-  minutesToReach,
-  dialForRate,
-  coolDownMin,
-  fitBlockModel,
-  planDial,
-  compareSchools,
-  correctReading,
-  calibrationLine,
-  emergentStemCorrectionC,
-  atTheEvent,
-  planTubeRuns,
-  detectMelt,
-  judgeRange,
-  compositionFromRange,
-  rankCandidates,
-  nextMixture,
-  mixedVerdict,
-  retentionFactor,
-}
 
 export { RANK_OPTIONS } from './identity/likelihood'
 export {

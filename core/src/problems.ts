@@ -1,5 +1,56 @@
-import type { Problem, ProblemCode, Result } from './contract'
-
+export const PROBLEM_CODES = [
+  'not-a-number',
+  'not-a-reading',
+  'decimal-comma',
+  'too-fine-for-balance',
+  'negative-mass',
+  'nothing-weighed',
+  'loaded-lighter-than-empty',
+  'bad-readability',
+  'bad-molar-mass',
+  'bad-duration',
+  'no-solubility-points',
+  'bad-solubility',
+  'enthalpy-needed',
+  'bad-volume',
+  'bad-excess',
+  'cold-not-below-hot',
+  'no-crystals',
+  'not-miscible',
+  'bad-drops',
+  'unbalanced',
+  'hot-solubility-zero',
+  'fraction-out-of-range',
+  'below-absolute-zero',
+  'bad-enthalpy',
+  'not-below-melting-point',
+  'range-inverted',
+  'bad-count',
+  'bad-rate',
+  'bad-fill',
+  'too-few-samples',
+  'one-rate-only',
+  'one-dial-only',
+  'bad-model',
+  'bad-dial',
+  'too-many-tubes',
+  'no-transition',
+  'unknown-command',
+  'candidate-twice',
+  'no-candidates',
+  'bad-options',
+  'bad-distance',
+  'spot-above-front',
+  'not-signed',
+] as const
+export type ProblemCode = (typeof PROBLEM_CODES)[number]
+/** A value the core could compute, or the reason it could not, as a sentence for the person at the bench. */
+export interface Problem {
+  readonly code: ProblemCode
+  readonly sentence: string
+}
+export type Result<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem }
 /**
  * Thrown at the core's door on input that cannot have happened. Its code is what callers branch on, since
  * the runtime throws plain RangeErrors of its own.

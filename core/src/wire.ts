@@ -1,16 +1,8 @@
-import type {
-  BlockCharacter,
-  BlockReading,
-  Compound,
-  Conventions,
-  InstrumentId,
-  LedgerId,
-  MeltId,
-  NotebookId,
-  RunId,
-  SolubilityRow,
-  Solvent,
-} from './contract'
+import { type InstrumentId, type LedgerId, type MeltId, type NotebookId, type RunId } from './ids'
+import { type Conventions } from './conventions/conventions'
+import { type Compound, type SolubilityRow, type Solvent } from './reference/shelf'
+import { type BlockReading } from './simulator/block'
+import { type BlockCharacter } from './simulator/characters'
 import type { Procedure } from './procedures/procedure'
 import type { BalanceReading } from './simulator/balance'
 import type { PanLoad } from './simulator/pan'

@@ -1,6 +1,18 @@
-import type { Conventions, MeltingRange, Packing, RampApparatus, SchoolCost } from '../contract'
+import { type RampApparatus } from './planRamp'
+import { type Packing } from './observedRange'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type Conventions } from '../conventions/conventions'
 import { meltMin, observedRange } from './observedRange'
 import { planRamp } from './planRamp'
+
+export interface SchoolCost {
+  readonly school: string
+  readonly minutes: number
+  readonly predicted: MeltingRange
+  readonly wideningC: number
+  readonly onsetBelowStart: boolean
+  readonly meltsOnBeingPutIn: boolean
+}
 
 /** Lags of a metal block and its probe, min; typical values, used where an instrument's own are not known. */
 export const TYPICAL_LAGS = { sampleLagMin: 0.3, probeLagMin: 0.1 } as const

@@ -1,5 +1,11 @@
-import type { BlockModel } from '../contract'
 import { ImpossibleInput, requireNumber, requireTemperature } from '../problems'
+
+export interface BlockModel {
+  readonly ambientC: number
+  readonly gain: number
+  readonly exponent: number
+  readonly timeConstantMin: number
+}
 
 /** @throws ImpossibleInput on a model no heated block has */
 export function requireModel({ ambientC, gain, exponent, timeConstantMin }: BlockModel): void {

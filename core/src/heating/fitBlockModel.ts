@@ -1,7 +1,12 @@
+import { type BlockModel } from './dial'
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 import { inverse, Matrix } from 'ml-matrix'
-import type { BlockModel, DialTrace } from '../contract'
 import { ImpossibleInput, requireTemperature } from '../problems'
+
+export interface DialTrace {
+  readonly dial: number
+  readonly samples: readonly (readonly [minutes: number, temperatureC: number])[]
+}
 
 export interface FittedBlockModel {
   readonly model: BlockModel

@@ -1,4 +1,5 @@
-import type { Grain, MeltingRange } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type Grain } from './observedRange'
 import { meltMin } from './observedRange'
 
 /**

@@ -1,5 +1,17 @@
-import type { MeltingRange, ObservedRangeTerms, Packing } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
 import { ImpossibleInput, requireNumber } from '../problems'
+
+export interface ObservedRangeTerms {
+  readonly rateCPerMin: number
+  readonly sampleLagMin: number
+  readonly probeLagMin: number
+  readonly meltMin: number
+}
+export type Grain = 'fine' | 'coarse'
+export interface Packing {
+  readonly fillMm: number
+  readonly grain: Grain
+}
 
 /**
  * Minutes a packed sample takes to melt through once it has begun: 0.5 for 2 mm of fine powder, 0.12 more

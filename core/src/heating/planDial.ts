@@ -1,6 +1,32 @@
-import type { BlockModel, DialPlan, DialPlanInput } from '../contract'
+import type { Conventions } from '../conventions/conventions'
+import { type BlockModel } from './dial'
 import { ImpossibleInput, requireTemperature } from '../problems'
 import { coolDownMin, minutesToReach, plateauC, rateCPerMin, requireModel } from './dial'
+
+export interface DialPlanInput {
+  readonly model: BlockModel
+  readonly dialStep: number
+  readonly dialMax: number
+  readonly startC: number
+  readonly expectedLowC: number
+  readonly expectedHighC: number
+  readonly leadC: number
+  readonly tailC: number
+  readonly minRate: number
+  readonly maxRate: number
+  readonly maxApproachRate: number
+  readonly dialUse?: Conventions['dialUse']
+}
+export interface DialPlan {
+  readonly steps: readonly {
+    readonly atMin: number
+    readonly atC: number
+    readonly dial: number
+  }[]
+  readonly watchFromMin: number
+  readonly totalMin: number
+  readonly warnings: readonly string[]
+}
 
 /** A heater goes on giving for about this long after its dial is turned down, min. */
 const FELT_LATE_MIN = 0.5

@@ -1,5 +1,39 @@
-import type { RampApparatus, RampInput, RampPlan, RampSegment } from '../contract'
+import type { Conventions } from '../conventions/conventions'
 import { ImpossibleInput, requireTemperature } from '../problems'
+
+export interface RampApparatus {
+  readonly ambientC: number
+  readonly blockC: number
+  readonly heatCPerMin: number
+  readonly coolTimeConstantMin: number
+  readonly rates: readonly number[]
+  readonly maxC: number
+}
+export interface RampInput {
+  readonly apparatus: RampApparatus
+  readonly conventions: Conventions
+  readonly expectedLowC: number
+  readonly expectedHighC: number
+  /** From the phase map: where an impure sample begins to melt. */
+  readonly firstLiquidFromC?: number | undefined
+}
+export interface RampSegment {
+  readonly kind: 'cool' | 'preheat' | 'ramp'
+  readonly fromC: number
+  readonly toC: number
+  readonly rateCPerMin: number
+  readonly minutes: number
+}
+export interface RampPlan {
+  readonly segments: readonly RampSegment[]
+  readonly startC: number
+  readonly stopC: number
+  readonly rateCPerMin: number
+  readonly watchFromC: number
+  readonly watchFromMin: number
+  readonly totalMin: number
+  readonly warnings: readonly string[]
+}
 
 /** Shrinking and sweating begin up to about 3 °C before the first liquid; the eye is at the lens before that. */
 export const LOOK_BEFORE_C = 5

@@ -1,9 +1,40 @@
-import type { Candidate, Fusion, IdentityInput, MeltingRange, MixtureRun, RankOptions } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type Fusion } from '../melting/liquidus'
 import { requireRange } from '../heating/observedRange'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
 import { ImpossibleInput, requireFraction } from '../problems'
 import { logDepressed, normalDensity } from './normal'
+
+export interface Candidate {
+  readonly id: string
+  readonly meltLowC: number
+  readonly meltHighC: number
+  readonly fusion: Fusion
+}
+export interface MixtureRun extends MeltingRange {
+  readonly reference: Candidate
+  readonly referenceClearC?: number
+  readonly massFractionUnknown?: number
+}
+export interface RankOptions {
+  readonly sigmaC: number
+  readonly depressionMeanC: number
+  readonly mixtureSigmaC: number
+  readonly undepressedSigmaC: number
+  readonly noDepressionChance: number
+  readonly mishapChance: number
+  readonly mishapSpanC: number
+  readonly unlistedPrior: number
+  readonly unlistedSpanC: number
+  readonly visibleLiquidFraction: number
+}
+export interface IdentityInput {
+  readonly unknown: MeltingRange
+  readonly candidates: readonly Candidate[]
+  readonly mixtures: readonly MixtureRun[]
+  readonly options?: Partial<RankOptions>
+}
 
 /** What the ranking takes for granted; each is shown where its result is. */
 export const RANK_OPTIONS: RankOptions = {

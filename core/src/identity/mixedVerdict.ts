@@ -1,4 +1,5 @@
-import type { Conventions, MeltingRange } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type Conventions } from '../conventions/conventions'
 import { requireRange } from '../heating/observedRange'
 
 export interface MixedVerdict {

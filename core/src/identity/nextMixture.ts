@@ -1,4 +1,6 @@
-import type { Candidate, Conventions, IdentityInput, MeltingRange } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type Conventions } from '../conventions/conventions'
+import { type Candidate, type IdentityInput } from './likelihood'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { meltingRange } from '../melting/meltingRange'
 import { expectationOf, mixtureDensity, optionsOf, unlistedFusion } from './likelihood'

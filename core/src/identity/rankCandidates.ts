@@ -1,4 +1,4 @@
-import type { Candidate, IdentityInput } from '../contract'
+import { type Candidate, type IdentityInput } from './likelihood'
 import { expectationOf, logAlone, mixtureDensity, optionsOf, requireIdentity } from './likelihood'
 
 /** A place in the ranking; null stands for a compound that is not on the list. */

@@ -1,4 +1,7 @@
-import type { Conventions, Fusion, JudgeInput, Judgement, MeltingRange, Verdict } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type JudgeInput, type Judgement, type Verdict } from './judgement'
+import { type Fusion } from '../melting/liquidus'
+import { type Conventions } from '../conventions/conventions'
 import { heatingShare, ORDINARY_PACKING, withoutHeating } from '../heating/heatingShare'
 import { meltMin, requireRange } from '../heating/observedRange'
 import { compositionFromRange, type CompositionFromRange } from '../melting/compositionFromRange'

@@ -1,4 +1,5 @@
-import type { Fusion, MeltingRange } from '../contract'
+import { type MeltingRange } from './meltingRange'
+import { type Fusion } from './liquidus'
 import { requireRange } from '../heating/observedRange'
 import { eutectic } from './eutectic'
 import { solubilityInMelt, waldenFusionEnthalpy } from './liquidus'

@@ -1,6 +1,21 @@
-import type { CompositionAtClear, Eutectic, Fusion, PhaseDiagram } from '../contract'
+import { type Fusion } from './liquidus'
 import { ImpossibleInput, requireFraction, requireTemperature } from '../problems'
 import { liquidusC, requireFusion, solubilityInMelt } from './liquidus'
+
+export interface Eutectic {
+  readonly temperatureC: number
+  readonly moleFractionA: number
+}
+export interface CompositionAtClear {
+  readonly moleFractionA: number
+  /** Which component is in excess of the eutectic composition. */
+  readonly excess: 'a' | 'b' | 'neither'
+}
+export interface PhaseDiagram {
+  readonly branchA: readonly (readonly [moleFractionA: number, temperatureC: number])[]
+  readonly branchB: readonly (readonly [moleFractionA: number, temperatureC: number])[]
+  readonly eutectic: Eutectic
+}
 
 /**
  * Eutectic of two substances that are pure as solids and ideal as liquids: where their two solubilities sum

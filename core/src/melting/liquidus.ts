@@ -1,6 +1,11 @@
-import type { Fusion } from '../contract'
 import { ImpossibleInput, requireFraction, requireNumber, requireTemperature } from '../problems'
 import { celsius, GAS_CONSTANT, kelvin } from './kelvin'
+
+export interface Fusion {
+  readonly meltingPointC: number
+  readonly enthalpyKJPerMol: number
+  readonly molarMassGPerMol: number
+}
 
 export function requireFusion(fusion: Fusion): void {
   requireTemperature(fusion.meltingPointC, 'The melting point')

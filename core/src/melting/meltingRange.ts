@@ -1,7 +1,13 @@
-import type { Eutectic, Fusion, MeltingRange } from '../contract'
+import { type Fusion } from './liquidus'
+import { type Eutectic } from './eutectic'
 import { requireFraction, requireTemperature } from '../problems'
 import { eutectic } from './eutectic'
 import { liquidusC, solubilityInMelt } from './liquidus'
+
+export interface MeltingRange {
+  readonly onsetC: number
+  readonly clearC: number
+}
 
 /**
  * Molar liquid fraction of a mixture at equilibrium.

@@ -1,4 +1,6 @@
-import type { Fusion, MeltingRange, TubeLook } from '../contract'
+import { type TubeLook } from '../simulator/tube'
+import { type MeltingRange } from './meltingRange'
+import { type Fusion } from './liquidus'
 import { requireFraction, requireTemperature } from '../problems'
 import { eutectic, massFractionFromMoleFraction } from './eutectic'
 import { liquidFractionAbout, meltingRange } from './meltingRange'

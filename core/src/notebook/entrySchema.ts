@@ -1,5 +1,5 @@
+import { type RawEntry } from './entry'
 import Joi from 'joi'
-import type { RawEntry } from '../contract'
 import { shortName, uuid } from './commonSchema'
 import { KINDS, type Kind } from './kinds'
 import { portionSeenV1 } from './portion-seen/schema'

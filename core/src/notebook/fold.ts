@@ -1,4 +1,5 @@
-import type { Entry, EntryId, KnownEntry, RawEntry, SubjectId } from '../contract'
+import { type EntryId, type SubjectId } from '../ids'
+import { type Entry, type KnownEntry, type RawEntry } from './entry'
 import { latestOf } from './clock'
 import type { KindDefinition } from './defineKind'
 import { KINDS, type Kind } from './kinds'

@@ -1,4 +1,5 @@
-import type { EpochMs, RawEntry } from '../contract'
+import { type RawEntry } from './entry'
+import { type EpochMs } from '../ids'
 import { idMs } from './clock'
 
 /** The UUIDv7s of entries, wherever they stand in a line: heads, strikes, what a decision rests on. */

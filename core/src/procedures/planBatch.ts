@@ -1,4 +1,4 @@
-import type { CrystallizationInput, CrystallizationPlan } from '../contract'
+import { type CrystallizationInput, type CrystallizationPlan } from '../solubility/planCrystallization'
 import { planCrystallization } from '../solubility/planCrystallization'
 import type { Procedure } from './procedure'
 

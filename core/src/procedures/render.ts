@@ -1,4 +1,6 @@
-import type { Compound, Conventions, CrystallizationInput, CrystallizationPlan, Solvent } from '../contract'
+import { type CrystallizationInput, type CrystallizationPlan } from '../solubility/planCrystallization'
+import { type Conventions } from '../conventions/conventions'
+import { type Compound, type Solvent } from '../reference/shelf'
 import { isFlammable } from '../reference/hazards'
 import { depositsFromC } from '../solubility/saturation'
 import { attempt } from '../problems'

@@ -1,4 +1,4 @@
-import type { Confidence } from '../contract'
+import { type Confidence } from "./shelf";
 
 /**
  * General reference values, compiled twice from handbook knowledge without consulting a source, and merged.

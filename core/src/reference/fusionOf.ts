@@ -1,4 +1,5 @@
-import type { Compound, Fusion } from '../contract'
+import { type Fusion } from '../melting/liquidus'
+import { type Compound } from './shelf'
 import { waldenFusionEnthalpy } from '../melting/liquidus'
 
 /**

@@ -1,5 +1,38 @@
-import type { TubeRunInput, TubeRunPlan } from '../contract'
 import { ImpossibleInput, requireTemperature } from '../problems'
+
+export interface TubeRunInput {
+  readonly apparatus: {
+    readonly slots: number
+    readonly ambientC: number
+    readonly blockC: number
+    readonly fastCPerMin: number
+    readonly slowCPerMin: number
+    readonly coolTimeConstantMin: number
+    readonly loadMin: number
+  }
+  readonly tubes: readonly {
+    readonly id: string
+    readonly expectedLowC: number
+    readonly expectedHighC: number
+    readonly leadC: number
+    readonly tailC: number
+  }[]
+  readonly keepTogether: readonly (readonly string[])[]
+}
+export interface TubeRunPlan {
+  readonly runs: readonly (readonly string[])[]
+  readonly totalMin: number
+  readonly timeline: readonly {
+    readonly run: number
+    readonly phase: 'load' | 'heat' | 'cool' | 'slow' | 'fast'
+    readonly fromMin: number
+    readonly toMin: number
+    readonly fromC: number
+    readonly toC: number
+  }[]
+  readonly proven: boolean
+  readonly lowerBoundMin: number
+}
 
 /** Up to this many tubes every grouping and order is looked through. */
 const PROVEN_UP_TO = 12

@@ -1,4 +1,4 @@
-import type { Reading } from '../contract'
+import { type Reading } from '../units'
 import { nextRandom } from './random'
 
 /** A simulated balance's own character. */

@@ -1,5 +1,41 @@
-import type { BlockCharacter } from '../contract'
 import type { BalanceCharacter } from './balance'
+
+/** A heated instrument's own character; every number is of the simulated stand-in. */
+export interface BlockCharacter {
+  readonly name: string
+  readonly ambientC: number
+  readonly maxC: number
+  readonly heatCPerMin: number
+  readonly coolTimeConstantMin: number
+  readonly rates: readonly number[]
+  readonly slots: number
+  /** How far behind the block a fine powder in its tube follows. */
+  readonly sampleLagMin: number
+  readonly probeLagMin: number
+  readonly probeNoiseC: number
+  /** Constant error of the probe. */
+  readonly probeOffsetC: number
+  /** Error of the probe that grows with temperature, °C per °C. */
+  readonly probeSlope: number
+  /** Decimals the display gives. */
+  readonly decimals: number
+  /** What sets its heat: a programme of start, ramp and stop; a dial of power; a flame that is moved. */
+  readonly control: 'program' | 'dial' | 'flame'
+  /** What the dial does (a flame counts as a coarse one); null with a programme. */
+  readonly dial: {
+    readonly max: number
+    readonly step: number
+    readonly gain: number
+    readonly exponent: number
+  } | null
+  /** Heat the heater holds, as a share of the block's, and how slowly it passes over, s. */
+  readonly heaterMass: number
+  readonly heaterToBlockS: number
+  /** How its temperature is known: a probe that is recorded, or a glass thermometer read by eye. */
+  readonly readBy: 'probe' | 'eye'
+  /** Whether it reads the light that comes through each tube. */
+  readonly readsLight: boolean
+}
 
 /** What every programmed metal block of the bench shares. */
 const PROGRAMMED = {

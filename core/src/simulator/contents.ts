@@ -1,4 +1,7 @@
-import type { Compound, Fusion, SampleId, SimulatedSample } from '../contract'
+import { type SimulatedSample } from './tube'
+import { type SampleId } from '../ids'
+import { type Fusion } from '../melting/liquidus'
+import { type Compound } from '../reference/shelf'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { assumedImpurity } from '../melting/compositionFromRange'
 import { fusionOf } from '../reference/fusionOf'

@@ -1,4 +1,5 @@
-import type { BlockCharacter, Result } from '../contract'
+import { type Result } from '../problems'
+import { type BlockCharacter } from './characters'
 import { attempt } from '../problems'
 import { advance, createBlock } from './block'
 

@@ -1,4 +1,5 @@
-import type { BlockCharacter, InstrumentId } from '../contract'
+import { type InstrumentId } from '../ids'
+import { type BlockCharacter } from './characters'
 import type { Instrument, Thermometer } from '../wire'
 import { DETECTING_BLOCK, DIAL_BLOCK, HOT_STAGE, OIL_BATH_TUBE, PROGRAMMABLE_BLOCK } from './characters'
 

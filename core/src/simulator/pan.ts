@@ -1,4 +1,4 @@
-import type { EpochMs } from '../contract'
+import { type EpochMs } from '../ids'
 import type { PlanFixed } from '../notebook/plan-fixed/kind'
 import type { SampleRole } from '../notebook/sample-named/kind'
 import { nextRandom } from './random'

@@ -1,9 +1,25 @@
-import type { Eutectic, Packing, SimulatedSample, TubeLook, TubeReading } from '../contract'
+import type { Fusion } from '../melting/liquidus'
+import { type Packing } from '../heating/observedRange'
+import { type Eutectic } from '../melting/eutectic'
 import { meltMin } from '../heating/observedRange'
 import { eutectic } from '../melting/eutectic'
 import { liquidFractionAbout } from '../melting/meltingRange'
 import { lookOfLiquid } from '../melting/phasePoint'
 import { nextRandom } from './random'
+
+export interface SimulatedSample {
+  readonly a: Fusion
+  readonly b: Fusion | null
+  readonly moleFractionA: number
+  readonly decomposesAtC?: number
+}
+export type TubeLook =
+  'not in' | 'powder' | 'shrunk' | 'sweating' | 'drops' | 'slush' | 'last crystals' | 'clear' | 'bubbling'
+export interface TubeReading {
+  readonly look: TubeLook
+  /** Of the whole sample, molar. */
+  readonly liquidFraction: number
+}
 
 const SHELLS = 8
 /** Shrinking shows this far below the first liquid, °C; drawn per tube between the two. */

@@ -1,7 +1,19 @@
-import type { AssayFromRange, Fusion, MeltingRange } from '../contract'
+import { type MeltingRange } from '../melting/meltingRange'
+import { type Fusion } from '../melting/liquidus'
 import { heatingShare, withoutHeating, type Heated } from '../heating/heatingShare'
 import { compositionFromRange } from '../melting/compositionFromRange'
 import { massFractionFromMoleFraction } from '../melting/eutectic'
+
+/** The product fraction a crude's melting range speaks for. */
+export interface AssayFromRange {
+  /** By mass. */
+  readonly assay: number
+  readonly low: number
+  readonly high: number
+  readonly sentence: string
+  /** What does not fit, or null. */
+  readonly doubt: string | null
+}
 
 /**
  * Product fraction of a crude from its melting range, when product and impurity are known: the composition its

@@ -1,8 +1,15 @@
-import type { CrystallizationInput, CrystallizationPlan, CycleStep } from '../contract'
+import { type CrystallizationInput, type CrystallizationPlan } from './planCrystallization'
 import { ImpossibleInput, requireFraction } from '../problems'
 import { planCrystallization } from './planCrystallization'
 import { solubilityAt } from './solubilityAt'
 import { withVolumeML } from './volume'
+
+export interface CycleStep {
+  readonly input: CrystallizationInput
+  readonly plan: CrystallizationPlan
+  /** Product still in hand after this cycle, of the product in the first crude. */
+  readonly productLeftPercent: number
+}
 
 const CYCLES_MOST = 20
 

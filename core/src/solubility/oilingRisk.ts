@@ -1,5 +1,10 @@
-import type { OilingRisk } from '../contract'
 import { requireTemperature } from '../problems'
+
+export type OilingLevel = 'low' | 'some' | 'high'
+export interface OilingRisk {
+  readonly level: OilingLevel
+  readonly because: string
+}
 
 /** Solvent taken up by an oil lets it form below where the dry solid melts; a rule of the bench, in °C. */
 const CLOSE_C = 12

@@ -1,6 +1,39 @@
-import type { CrystallizationInput, CrystallizationPlan } from '../contract'
+import type { SolubilityPoint, SolubilityAt } from './solubilityAt'
 import { ImpossibleInput, requireFraction, requireNumber, requireTemperature } from '../problems'
 import { solubilityAt } from './solubilityAt'
+
+export interface CrystallizationInput {
+  readonly crudeG: number
+  /** Mass fraction of product in the crude. */
+  readonly assay: number
+  readonly product: readonly SolubilityPoint[]
+  readonly impurity?: readonly SolubilityPoint[] | undefined
+  readonly productFusionKJPerMol?: number | undefined
+  readonly hotC: number
+  readonly coldC: number
+  /** Solvent beyond the least hot volume, as a fraction of it. */
+  readonly excess: number
+  readonly washML: number
+}
+export interface CrystallizationPlan {
+  readonly minimumHotML: number
+  readonly hotML: number
+  readonly gritG: number
+  readonly productInLiquorG: number
+  readonly productCrystalsG: number
+  readonly impurityInCrystalsG: number
+  readonly crystalMassG: number
+  readonly crystalMassFraction: number
+  readonly recoveryPercentOfCrude: number
+  readonly recoveryPercentOfProduct: number
+  readonly washLossUpToG: number
+  /** Least volume in which the impurity stays dissolved cold; null when nothing is known of it or none is there. */
+  readonly impurityStaysDissolvedML: number | null
+  /** True when the impurity was taken to stay dissolved because nothing is known of it. */
+  readonly impurityAssumedDissolved: boolean
+  readonly hotBasis: SolubilityAt['basis']
+  readonly coldBasis: SolubilityAt['basis']
+}
 
 /**
  * One crystallization from one solvent: how much to dissolve it in, what comes down cold and what stays.

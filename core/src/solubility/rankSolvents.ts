@@ -1,11 +1,8 @@
-import type {
-  CrystallizationPlan,
-  RankedSolvent,
-  ScoredPart,
-  SoluteToPurify,
-  SolventCandidate,
-  SolventWishes,
-} from '../contract'
+import type { OilingLevel } from './oilingRisk'
+import type { CrystallizationInput } from './planCrystallization'
+import type { SolubilityPoint } from './solubilityAt'
+import type { Compound, Solvent } from '../reference/shelf'
+import { type CrystallizationPlan } from './planCrystallization'
 import { eutectic } from '../melting/eutectic'
 import { attempt } from '../problems'
 import { fusionOf } from '../reference/fusionOf'
@@ -13,6 +10,51 @@ import { oilingRisk } from './oilingRisk'
 import { planCrystallization } from './planCrystallization'
 import { depositsFromC } from './saturation'
 import { proposedVolumeML, withVolumeML, workingTemperatures } from './volume'
+
+/** What is to be purified, for ranking solvents. */
+export interface SoluteToPurify {
+  readonly compound: Compound
+  readonly impurity: Compound | null
+  readonly crudeG: number
+  readonly assay: number
+  /** Where the crude began to melt, when it has been melted. */
+  readonly crudeOnsetC?: number | undefined
+}
+/** A solvent with what is known of product and impurity in it; no points, nothing known. */
+export interface SolventCandidate {
+  readonly solvent: Solvent
+  readonly product: readonly SolubilityPoint[]
+  readonly impurity: readonly SolubilityPoint[]
+}
+/** What a lab asks of a solvent: for each score, the value that is worth nothing and the one that is worth all. */
+export interface SolventWishes {
+  readonly recoveryPercent: readonly [worthless: number, full: number]
+  readonly purity: readonly [worthless: number, full: number]
+  /** mL per g of crude: unworkable below the first, easy between the second and third, unworkable above the last. */
+  readonly mlPerG: readonly [number, number, number, number]
+  readonly oiling: Readonly<Record<OilingLevel, number>>
+  readonly boilingForDryingC: readonly [full: number, worthless: number]
+  /** How far the solvent freezes below the ice bath. */
+  readonly freezingMarginC: readonly [worthless: number, full: number]
+  readonly iceC: number
+}
+export const SOLVENT_PARTS = ['recovery', 'purity', 'volume', 'oiling', 'freezing', 'drying'] as const
+export type SolventPart = (typeof SOLVENT_PARTS)[number]
+export interface ScoredPart {
+  readonly part: SolventPart
+  /** null when what it needs is not known; it then has no say. */
+  readonly score: number | null
+  readonly sentence: string
+}
+export interface RankedSolvent {
+  readonly solvent: Solvent
+  /** Geometric mean of the scores that are known; null without solubility data. */
+  readonly score: number | null
+  readonly parts: readonly ScoredPart[]
+  readonly sentence: string
+  readonly input: CrystallizationInput | null
+  readonly plan: CrystallizationPlan | null
+}
 
 /** What most teaching laboratories ask of a solvent. Rules of the bench, and shown as such. */
 export const USUAL_WISHES: SolventWishes = {

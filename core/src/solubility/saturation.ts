@@ -1,4 +1,5 @@
-import type { CrystallizationInput, SolubilityPoint } from '../contract'
+import { type SolubilityPoint } from './solubilityAt'
+import { type CrystallizationInput } from './planCrystallization'
 import { ImpossibleInput } from '../problems'
 import { planCrystallization } from './planCrystallization'
 import { solubilityAt } from './solubilityAt'

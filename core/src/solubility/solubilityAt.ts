@@ -1,6 +1,11 @@
-import type { SolubilityAt, SolubilityPoint } from '../contract'
 import { ImpossibleInput, requireTemperature } from '../problems'
 import { GAS_CONSTANT, kelvin } from '../melting/kelvin'
+
+export type SolubilityPoint = readonly [temperatureC: number, gPer100ML: number]
+export interface SolubilityAt {
+  readonly gPer100ML: number
+  readonly basis: 'between points' | 'beyond points' | 'single point'
+}
 
 /**
  * Solubility at a temperature from measured points: ln S linear in 1/T between neighbours, the end segments

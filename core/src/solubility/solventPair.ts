@@ -1,7 +1,31 @@
-import type { SolubilityPoint, Solvent, SolventPairInput, SolventPairPlan } from '../contract'
+import type { CrystallizationInput, CrystallizationPlan } from './planCrystallization'
+import { type Solvent } from '../reference/shelf'
+import { type SolubilityPoint } from './solubilityAt'
 import { ImpossibleInput } from '../problems'
 import { planCrystallization } from './planCrystallization'
 import { solubilityAt } from './solubilityAt'
+
+/** A better and a poorer solvent that mix: dissolved hot in the first, the second added to cloudiness. */
+export interface SolventPairInput {
+  readonly crudeG: number
+  readonly assay: number
+  readonly good: readonly SolubilityPoint[]
+  readonly poor: readonly SolubilityPoint[]
+  readonly productFusionKJPerMol?: number | undefined
+  readonly hotC: number
+  readonly coldC: number
+  /** Good solvent beyond the least hot volume, as a fraction of it. */
+  readonly excess: number
+  readonly washML: number
+}
+export interface SolventPairPlan {
+  readonly goodML: number
+  readonly poorML: number
+  readonly goodVolumeFraction: number
+  /** The one-solvent plan of the mixture, its points mixed log-linearly. */
+  readonly input: CrystallizationInput
+  readonly plan: CrystallizationPlan
+}
 
 /** More of the second solvent than this many times the first is not a pair any more. */
 const POOR_AT_MOST_TIMES = 40

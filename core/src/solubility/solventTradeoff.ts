@@ -1,4 +1,4 @@
-import type { CrystallizationInput, CrystallizationPlan } from '../contract'
+import { type CrystallizationInput, type CrystallizationPlan } from './planCrystallization'
 import { ImpossibleInput, requireFraction, requireNumber } from '../problems'
 import { planCrystallization } from './planCrystallization'
 import { solubilityAt } from './solubilityAt'

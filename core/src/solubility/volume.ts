@@ -1,4 +1,5 @@
-import type { Compound, CrystallizationInput, CrystallizationPlan, Solvent } from '../contract'
+import { type CrystallizationInput, type CrystallizationPlan } from './planCrystallization'
+import { type Compound, type Solvent } from '../reference/shelf'
 import { ImpossibleInput, requireNumber } from '../problems'
 import { planCrystallization } from './planCrystallization'
 

@@ -1,5 +1,19 @@
-import type { Calibration } from '../contract'
+import type { Grain } from '../heating/observedRange'
 import { ImpossibleInput, requireTemperature } from '../problems'
+
+/** A thermometer's calibration; the rate and packing it was made at are part of it. */
+export interface Calibration {
+  readonly method: 'between the points' | 'straight line'
+  readonly points: readonly (readonly [readC: number, trueC: number])[]
+  /** What is left of its own points when each is left out; null when too few to say. */
+  readonly errorC: number | null
+  /** Heating and packing of its melting standards; null when it has none. */
+  readonly heating: {
+    readonly rateCPerMin: number
+    readonly fillMm: number
+    readonly grain: Grain
+  } | null
+}
 
 /** What a thermometer read, and what was true, °C: the midpoint observed against the midpoint of the literature. */
 export type CalibrationPoint = readonly [readC: number, trueC: number]

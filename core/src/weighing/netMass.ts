@@ -1,5 +1,14 @@
-import type { Quantity, Weighing } from '../contract'
+import { type Quantity } from '../units'
 import { ImpossibleInput, requireNumber } from '../problems'
+
+export type Weighing =
+  | { readonly method: 'tared'; readonly netG: number; readonly readabilityG: number }
+  | {
+      readonly method: 'difference'
+      readonly emptyG: number
+      readonly loadedG: number
+      readonly readabilityG: number
+    }
 
 function requireMass(massG: number, what: string): void {
   requireNumber(massG, what)

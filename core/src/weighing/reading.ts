@@ -1,4 +1,5 @@
-import type { Reading, Result } from '../contract'
+import { type Result } from '../problems'
+import { type Reading } from '../units'
 import { problem } from '../problems'
 
 /**

@@ -1,4 +1,4 @@
-import type { Quantity } from '../contract'
+import { type Quantity } from '../units'
 import { ImpossibleInput, requireNumber } from '../problems'
 
 /**

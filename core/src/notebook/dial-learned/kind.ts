@@ -1,4 +1,5 @@
-import type { BlockModel, EntryId } from '../../contract'
+import { type EntryId } from '../../ids'
+import { type BlockModel } from '../../heating/dial'
 import { defineKind } from '../defineKind'
 
 /** What a dial does, fitted to logged heatings; with how well, and over which span it holds. */

@@ -1,4 +1,5 @@
-import type { Reading, RunId } from '../../contract'
+import { type RunId } from '../../ids'
+import { type Reading } from '../../units'
 import { defineKind } from '../defineKind'
 
 export const MOMENTS = ['early sign', 'first liquid', 'all liquid'] as const

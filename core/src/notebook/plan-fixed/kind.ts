@@ -1,12 +1,8 @@
-import type {
-  Compound,
-  Conventions,
-  CrystallizationInput,
-  CrystallizationPlan,
-  EntryId,
-  SolubilityPoint,
-  Solvent,
-} from '../../contract'
+import { type SolubilityPoint } from '../../solubility/solubilityAt'
+import { type EntryId } from '../../ids'
+import { type CrystallizationInput, type CrystallizationPlan } from '../../solubility/planCrystallization'
+import { type Conventions } from '../../conventions/conventions'
+import { type Compound, type Solvent } from '../../reference/shelf'
 import { PROCEDURES } from '../../procedures/shipped'
 import type { Insert, Procedure, Step } from '../../procedures/procedure'
 import { renderWaste } from '../../procedures/render'

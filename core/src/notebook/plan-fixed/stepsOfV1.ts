@@ -1,11 +1,7 @@
-import type {
-  Compound,
-  Conventions,
-  CrystallizationInput,
-  CrystallizationPlan,
-  EntryId,
-  Solvent,
-} from '../../contract'
+import { type EntryId } from '../../ids'
+import { type CrystallizationInput, type CrystallizationPlan } from '../../solubility/planCrystallization'
+import { type Conventions } from '../../conventions/conventions'
+import { type Compound, type Solvent } from '../../reference/shelf'
 import type { Step } from '../../procedures/procedure'
 import { isFlammable } from '../../reference/hazards'
 import { flaskForML } from '../../solubility/glassware'

@@ -1,4 +1,5 @@
-import type { PrepId, Reading, SampleId, UnknownId } from '../../contract'
+import { type Reading } from '../../units'
+import { type PrepId, type SampleId, type UnknownId } from '../../ids'
 import type { LaneKind } from '../../chromatography/readPlate'
 import { defineKind } from '../defineKind'
 

@@ -1,4 +1,5 @@
-import type { Compound, Reading } from '../../contract'
+import { type Reading } from '../../units'
+import { type Compound } from '../../reference/shelf'
 import { defineKind } from '../defineKind'
 
 /** The reaction the crude came from: its limiting reagent, for the percent yield. */

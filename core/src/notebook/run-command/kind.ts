@@ -1,4 +1,5 @@
-import type { BlockCommand, RunId } from '../../contract'
+import { type RunId } from '../../ids'
+import { type BlockCommand } from '../../simulator/block'
 import { defineKind } from '../defineKind'
 
 /** A command as the instrument took it, at its own time; or how fast simulated time passes from there on. */

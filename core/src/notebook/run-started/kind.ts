@@ -1,4 +1,7 @@
-import type { BlockCharacter, InstrumentId, Packing, RunId, SimulatedSample } from '../../contract'
+import { type SimulatedSample } from '../../simulator/tube'
+import { type Packing } from '../../heating/observedRange'
+import { type InstrumentId, type RunId } from '../../ids'
+import { type BlockCharacter } from '../../simulator/characters'
 import { wholeCharacter } from '../../simulator/instruments'
 import { defineKind } from '../defineKind'
 

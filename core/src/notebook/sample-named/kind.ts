@@ -1,4 +1,5 @@
-import type { Compound, PrepId, SampleId } from '../../contract'
+import { type PrepId, type SampleId } from '../../ids'
+import { type Compound } from '../../reference/shelf'
 import { defineKind } from '../defineKind'
 
 export const SAMPLE_ROLES = [

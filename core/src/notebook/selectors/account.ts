@@ -1,4 +1,7 @@
-import type { Fusion, PrepId, Quantity, Result } from '../../contract'
+import { type Result } from '../../problems'
+import { type Quantity } from '../../units'
+import { type PrepId } from '../../ids'
+import { type Fusion } from '../../melting/liquidus'
 import { attempt, problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import { assayFromRange } from '../../solubility/assayFromRange'

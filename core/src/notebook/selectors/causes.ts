@@ -1,4 +1,4 @@
-import type { PrepId } from '../../contract'
+import { type PrepId } from '../../ids'
 import { latestLine, linesOf, type View } from '../fold'
 import type { Station } from '../stations'
 import { accountOf } from './account'

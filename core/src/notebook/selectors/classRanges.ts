@@ -1,4 +1,4 @@
-import type { MeltingRange } from '../../contract'
+import { type MeltingRange } from '../../melting/meltingRange'
 import { determinations, type Determinations } from '../../repeats/determinations'
 import { linesOf, type View } from '../fold'
 import { isComplete, type CompleteRow } from './mixtures'

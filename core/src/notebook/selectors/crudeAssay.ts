@@ -1,4 +1,6 @@
-import type { AssayFromRange, Compound, Result } from '../../contract'
+import { type Result } from '../../problems'
+import { type Compound } from '../../reference/shelf'
+import { type AssayFromRange } from '../../solubility/assayFromRange'
 import { attempt, problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import { assayFromRange } from '../../solubility/assayFromRange'

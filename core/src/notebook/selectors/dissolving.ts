@@ -1,4 +1,5 @@
-import type { Entry, EntryId } from '../../contract'
+import { type EntryId } from '../../ids'
+import { type Entry } from '../entry'
 import { dropsPerML } from '../../solubility/drops'
 import { gritMarkML, pastThePlanML } from '../../solubility/volume'
 import { attempt } from '../../problems'

@@ -1,4 +1,5 @@
-import type { Conventions, EpochMs } from '../../contract'
+import { type EpochMs } from '../../ids'
+import { type Conventions } from '../../conventions/conventions'
 import { isConstantMass } from '../../weighing/constantMass'
 import { netMass } from '../../weighing/netMass'
 import { attempt } from '../../problems'

@@ -1,13 +1,8 @@
-import type {
-  Compound,
-  Conventions,
-  EntryId,
-  JudgeInput,
-  Judgement,
-  PrepId,
-  Result,
-  SampleId,
-} from '../../contract'
+import { type Result } from '../../problems'
+import { type JudgeInput, type Judgement } from '../../judging/judgement'
+import { type EntryId, type PrepId, type SampleId } from '../../ids'
+import { type Conventions } from '../../conventions/conventions'
+import { type Compound } from '../../reference/shelf'
 import type { PlateOpinion } from '../../chromatography/readPlate'
 import { judgeRange } from '../../judging/judgeRange'
 import { attempt, problem } from '../../problems'

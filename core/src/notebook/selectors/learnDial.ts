@@ -1,5 +1,7 @@
+import { type Result } from '../../problems'
+import { type InstrumentId } from '../../ids'
+import { type Entry } from '../entry'
 import type { Bodies } from '../kinds'
-import type { Entry, InstrumentId, Result } from '../../contract'
 import { fitBlockModel } from '../../heating/fitBlockModel'
 import { attempt, problem } from '../../problems'
 import { CORE_VERSION } from '../../version'

@@ -1,4 +1,5 @@
-import type { Entry, KnownEntry, PrepId } from '../../contract'
+import { type PrepId } from '../../ids'
+import { type Entry, type KnownEntry } from '../entry'
 import { KINDS } from '../kinds'
 import type { KindDefinition } from '../defineKind'
 import type { View } from '../fold'

@@ -1,4 +1,6 @@
-import type { Entry, EntryId, MeltId, PrepId, Reading, RunId } from '../../contract'
+import { type Reading } from '../../units'
+import { type EntryId, type MeltId, type PrepId, type RunId } from '../../ids'
+import { type Entry } from '../entry'
 import { rateOf } from '../../heating/rateOf'
 import { atTheEvent } from '../../thermometer/atTheEvent'
 import { latestLine, linesOf, type View } from '../fold'

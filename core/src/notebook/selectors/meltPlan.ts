@@ -1,13 +1,10 @@
-import type {
-  Conventions,
-  DialPlanInput,
-  Entry,
-  Heating,
-  MeltWindow,
-  RampInput,
-  Result,
-  SampleId,
-} from '../../contract'
+import { type SampleId } from '../../ids'
+import { type Result } from '../../problems'
+import { type RampInput } from '../../heating/planRamp'
+import { type Heating, type MeltWindow } from '../../heating/heatingPlan'
+import { type Entry } from '../entry'
+import { type DialPlanInput } from '../../heating/planDial'
+import { type Conventions } from '../../conventions/conventions'
 import { dialForRate, modelledC } from '../../heating/dial'
 import { planDial } from '../../heating/planDial'
 import { LOOK_BEFORE_C, planRamp, ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/planRamp'

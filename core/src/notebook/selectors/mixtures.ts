@@ -1,4 +1,6 @@
-import type { EntryId, MeltingRange, Result, SampleId } from '../../contract'
+import { type Result } from '../../problems'
+import { type MeltingRange } from '../../melting/meltingRange'
+import { type EntryId, type SampleId } from '../../ids'
 import { heatingShare, withoutHeating } from '../../heating/heatingShare'
 import { mixedVerdict, type MixedVerdict } from '../../identity/mixedVerdict'
 import { attempt, problem } from '../../problems'

@@ -1,4 +1,6 @@
-import type { Compound, MeltingRange, SampleId } from '../../contract'
+import { type SampleId } from '../../ids'
+import { type MeltingRange } from '../../melting/meltingRange'
+import { type Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
 import { moleFractionFromMassFraction } from '../../melting/eutectic'
 import { meltingRange } from '../../melting/meltingRange'

@@ -1,4 +1,6 @@
-import type { Compound, Fusion, MeltingRange } from '../../contract'
+import { type MeltingRange } from '../../melting/meltingRange'
+import { type Fusion } from '../../melting/liquidus'
+import { type Compound } from '../../reference/shelf'
 import { assumedImpurity, compositionFromRange } from '../../melting/compositionFromRange'
 import { massFractionFromMoleFraction } from '../../melting/eutectic'
 import { fusionOf } from '../../reference/fusionOf'

@@ -1,4 +1,6 @@
-import type { Entry, PlateId, PrepId, Result, UnknownId } from '../../contract'
+import { type Result } from '../../problems'
+import { type PlateId, type PrepId, type UnknownId } from '../../ids'
+import { type Entry } from '../entry'
 import { readPlate, type Lane, type PlateOpinion } from '../../chromatography/readPlate'
 import { attempt } from '../../problems'
 import { latestLine, type View } from '../fold'

@@ -1,4 +1,7 @@
-import type { Entry, PrepId, Quantity, Result, SampleId } from '../../contract'
+import { type Result } from '../../problems'
+import { type Quantity } from '../../units'
+import { type PrepId, type SampleId } from '../../ids'
+import { type Entry } from '../entry'
 import { attempt, problem } from '../../problems'
 import type { Step } from '../../procedures/procedure'
 import { netMass } from '../../weighing/netMass'

@@ -1,4 +1,6 @@
-import type { Conventions, Entry, TubeRunInput } from '../../contract'
+import { type TubeRunInput } from '../../scheduling/planTubeRuns'
+import { type Entry } from '../entry'
+import { type Conventions } from '../../conventions/conventions'
 import { ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/planRamp'
 import type { Instrument } from '../../wire'
 import { linesOf, type View } from '../fold'

@@ -1,14 +1,9 @@
-import type {
-  Calibration,
-  Conventions,
-  EntryId,
-  Grain,
-  MeltId,
-  MeltingRange,
-  PrepId,
-  Reading,
-  SampleId,
-} from '../../contract'
+import { type Reading } from '../../units'
+import { type MeltingRange } from '../../melting/meltingRange'
+import { type Grain } from '../../heating/observedRange'
+import { type EntryId, type MeltId, type PrepId, type SampleId } from '../../ids'
+import { type Conventions } from '../../conventions/conventions'
+import { type Calibration } from '../../thermometer/correctReading'
 import type { Heated } from '../../heating/heatingShare'
 import { correctBy } from '../../thermometer/correctReading'
 import { linesOf, type View } from '../fold'

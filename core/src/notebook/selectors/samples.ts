@@ -1,4 +1,6 @@
-import type { Compound, Fusion, PrepId, SampleId } from '../../contract'
+import { type PrepId, type SampleId } from '../../ids'
+import { type Fusion } from '../../melting/liquidus'
+import { type Compound } from '../../reference/shelf'
 import { unlistedFusion } from '../../identity/likelihood'
 import { eutectic } from '../../melting/eutectic'
 import { fusionOf } from '../../reference/fusionOf'

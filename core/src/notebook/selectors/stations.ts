@@ -1,4 +1,4 @@
-import type { EpochMs, PrepId } from '../../contract'
+import { type EpochMs, type PrepId } from '../../ids'
 import type { View } from '../fold'
 import { STATIONS, type Station } from '../stations'
 import { odditiesOf } from './causes'

@@ -1,4 +1,4 @@
-import type { EntryId, EpochMs, PrepId } from '../../contract'
+import { type EntryId, type EpochMs, type PrepId } from '../../ids'
 import { linesOf, type View } from '../fold'
 import { TIMER_WORDS, type TimerStarted } from '../timer-started/kind'
 

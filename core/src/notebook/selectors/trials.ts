@@ -1,4 +1,5 @@
-import type { Entry, PrepId } from '../../contract'
+import { type PrepId } from '../../ids'
+import { type Entry } from '../entry'
 import { judgeTrial, type TrialVerdict } from '../../solubility/trial'
 import { linesOf, type View } from '../fold'
 

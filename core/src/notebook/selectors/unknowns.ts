@@ -1,13 +1,8 @@
-import type {
-  Candidate,
-  Compound,
-  Entry,
-  EntryId,
-  IdentityInput,
-  RankOptions,
-  Result,
-  UnknownId,
-} from '../../contract'
+import { type Result } from '../../problems'
+import { type EntryId, type UnknownId } from '../../ids'
+import { type Entry } from '../entry'
+import { type Compound } from '../../reference/shelf'
+import { type Candidate, type IdentityInput, type RankOptions } from '../../identity/likelihood'
 import { RANK_OPTIONS } from '../../identity/likelihood'
 import { problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'

@@ -1,4 +1,5 @@
-import type { Grain, Reading } from '../../contract'
+import { type Reading } from '../../units'
+import { type Grain } from '../../heating/observedRange'
 import { defineKind } from '../defineKind'
 
 /** A known temperature read on this thermometer: ice water, or a melting standard beside its literature range. */

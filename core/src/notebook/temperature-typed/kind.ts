@@ -1,4 +1,5 @@
-import type { EntryId, Reading, RunId } from '../../contract'
+import { type Reading } from '../../units'
+import { type EntryId, type RunId } from '../../ids'
 import { defineKind } from '../defineKind'
 
 /** A thermometer read by eye during a run, in passing or for a mark pressed a moment before. */

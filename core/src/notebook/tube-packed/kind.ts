@@ -1,4 +1,5 @@
-import type { Grain, SampleId } from '../../contract'
+import { type SampleId } from '../../ids'
+import { type Grain } from '../../heating/observedRange'
 import { defineKind } from '../defineKind'
 
 /** A tube is packed and labelled; it waits in the rack until a melt is planned with it. */

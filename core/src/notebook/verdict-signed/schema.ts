@@ -1,5 +1,5 @@
+import { ACTION_CODES, FINDING_CODES } from '../../judging/judgement'
 import Joi from 'joi'
-import { ACTION_CODES, FINDING_CODES } from '../../contract'
 import {
   celsius,
   conventions,

@@ -1,4 +1,5 @@
-import type { Reading, Weighing } from '../../contract'
+import { type Weighing } from '../../weighing/netMass'
+import { type Reading } from '../../units'
 import { defineKind } from '../defineKind'
 
 interface Balance {

@@ -1,0 +1,23 @@
+export interface Conventions {
+  readonly name: string
+  readonly startBelowC: number
+  readonly meltRate: {
+    readonly min: number
+    readonly target: number
+    readonly max: number
+  }
+  readonly approachRateMaxCPerMin: number
+  readonly stopAboveC: number
+  readonly tubeIn: 'cold' | 'at start temperature'
+  readonly dialUse: 'one setting, nudged' | 'stepped'
+  readonly fillMm: readonly [number, number]
+  readonly onsetRule: 'first wetness' | 'distinct drop'
+  readonly sharpWidthC: number
+  readonly broadWidthC: number
+  readonly literatureWithinC: number
+  readonly repeatWithinC: number
+  readonly readingErrorC: number
+  readonly drying: { readonly atLeastMin: number; readonly constantMassToleranceG: number | null }
+  readonly boilingStones: 'in both flasks' | 'in the solvent only'
+  readonly crudeRange: 'before dissolving' | 'beside the product'
+}

@@ -1,0 +1,44 @@
+import type { EntryId, EpochMs, LedgerId, NotebookId, SubjectId } from '../ids'
+import type { Bodies, Kind } from './kinds'
+
+export interface Envelope {
+  readonly id: EntryId
+  /** Version of this kind's body. */
+  readonly v: number
+  /** The ledger it was written on. */
+  readonly ledger: LedgerId
+  readonly notebook: NotebookId
+  readonly subject: SubjectId
+  /** When the writer says it happened. */
+  readonly at: EpochMs
+  /** Bench code of whoever wrote it. */
+  readonly author: string
+  readonly device: string
+}
+export interface Entry<K extends Kind = Kind> extends Envelope {
+  readonly kind: K
+  readonly body: Bodies[K]
+}
+/** A line as it comes off the wire or the disk: perhaps of a kind or version this build does not know. */
+export interface RawEntry extends Envelope {
+  readonly kind: string
+  readonly body: unknown
+}
+/** The union that narrows on `kind`. */
+export type KnownEntry = { [K in Kind]: Entry<K> }[Kind]
+/** What the server answers for each entry of a batch. */
+export type Answer =
+  | {
+      readonly id: EntryId
+      readonly outcome: 'stored'
+      readonly seq: number
+      readonly recordedAt: EpochMs
+    }
+  | { readonly id: EntryId; readonly outcome: 'duplicate'; readonly seq: number }
+  | { readonly id: EntryId; readonly outcome: 'conflict' | 'refused'; readonly sentence: string }
+/** An entry as the server keeps it. */
+export interface StoredEntry {
+  readonly seq: number
+  readonly recordedAt: EpochMs
+  readonly entry: RawEntry
+}

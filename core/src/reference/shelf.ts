@@ -1,0 +1,40 @@
+export type Confidence = 'high' | 'medium' | 'low'
+export interface Compound {
+  readonly id: string
+  readonly name: string
+  readonly smiles: string
+  readonly formula: string
+  readonly molarMassGPerMol: number
+  readonly cas: string | null
+  readonly meltLowC: number
+  readonly meltHighC: number
+  readonly meltConfidence: Confidence
+  readonly behaviour: string
+  readonly fusionEnthalpyKJPerMol: number | null
+  readonly fusionConfidence: Confidence | null
+  readonly colour: string
+  readonly hazards: readonly string[]
+  readonly synonyms: readonly string[]
+  readonly source: string
+}
+export interface Solvent {
+  readonly id: string
+  readonly name: string
+  readonly boilingPointC: number | null
+  readonly freezingPointC: number | null
+  readonly densityGPerML20: number
+  readonly flashPointC: number | null
+  readonly group: string
+  readonly waterMiscible: 'full' | 'partial' | 'no'
+  readonly hazards: readonly string[]
+  readonly source: string
+}
+export interface SolubilityRow {
+  readonly compound: string
+  readonly solvent: string
+  readonly temperatureC: number
+  readonly gPer100ML: number
+  /** null for the bench's own measurement. */
+  readonly confidence: Confidence | null
+  readonly source: string
+}
