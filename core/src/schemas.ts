@@ -1,5 +1,5 @@
 /** What needs Joi: kept apart from the public face, so that a browser never loads it with the first screen. */
-export { refusalOf, sentence } from './notebook/entrySchema'
-export { blockCommand } from './notebook/run-command/schema'
-export * as pieces from './notebook/commonSchema'
+export { refusalOf, sentence } from './notebook/refusal'
+export { blockCommand } from './notebook/kinds/run-command/schema'
+export * as pieces from './notebook/kinds/pieces'
 export { OWN_SORTS, shelfRefusal, type OwnSort } from './reference/shelfSchema'

@@ -16,7 +16,7 @@ import {
   type Candidate,
   type MixtureRun,
 } from '../index'
-import { logNormalCdf } from './normal'
+import { logNormalCdf } from '../math/normal'
 
 interface Vector {
   options: typeof RANK_OPTIONS

@@ -4,7 +4,7 @@ import { requireRange } from '../heating/observedRange'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
 import { ImpossibleInput, requireFraction } from '../problems'
-import { logDepressed, normalDensity } from './normal'
+import { logDepressed, normalDensity } from '../math/normal'
 
 export interface Candidate {
   readonly id: string

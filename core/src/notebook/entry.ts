@@ -1,5 +1,5 @@
 import type { EntryId, EpochMs, LedgerId, NotebookId, SubjectId } from '../ids'
-import type { Bodies, Kind } from './kinds'
+import type { Bodies, Kind } from './kinds/list'
 
 export interface Envelope {
   readonly id: EntryId

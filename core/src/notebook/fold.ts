@@ -1,8 +1,8 @@
 import { type EntryId, type SubjectId } from '../ids'
 import { type Entry, type KnownEntry, type RawEntry } from './entry'
 import { latestOf } from './clock'
-import type { KindDefinition } from './defineKind'
-import { KINDS, type Kind } from './kinds'
+import type { KindDefinition } from './kinds/defineKind'
+import { KINDS, type Kind } from './kinds/list'
 
 type Live = { readonly [K in Kind]?: readonly Entry<K>[] }
 

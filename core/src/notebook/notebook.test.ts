@@ -49,7 +49,7 @@ import {
   goldenV2,
   ledgerContract,
 } from '../../golden/contract'
-import type { KindDefinition } from './defineKind'
+import type { KindDefinition } from './kinds/defineKind'
 
 const expected = expectedView as { preps: object[] }
 const whole = fold(golden.entries)

@@ -1,6 +1,6 @@
-import type { Station } from '../notebook/stations'
-import type { TimerStarted } from '../notebook/timer-started/kind'
-import type { PortionUse } from '../notebook/solvent-added/kind'
+import type { Station } from '../notebook/views/stationNames'
+import type { TimerStarted } from '../notebook/kinds/timer-started/kind'
+import type { PortionUse } from '../notebook/kinds/solvent-added/kind'
 
 /** What a step may depend on; it stands in the list when all of its conditions hold for this batch. */
 export const CONDITIONS = [

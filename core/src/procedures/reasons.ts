@@ -1,4 +1,4 @@
-import type { PlanFixed } from '../notebook/plan-fixed/kind'
+import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
 import { attempt } from '../problems'
 import { solubilityAt } from '../solubility/solubilityAt'
 

@@ -1,7 +1,7 @@
 import Joi from 'joi'
-import { name, number, shortName } from '../notebook/commonSchema'
-import { PORTION_USES } from '../notebook/solvent-added/kind'
-import { STATIONS } from '../notebook/stations'
+import { name, number, shortName } from '../notebook/kinds/pieces'
+import { PORTION_USES } from '../notebook/kinds/solvent-added/kind'
+import { STATIONS } from '../notebook/views/stationNames'
 import { COLLECTS, CONDITIONS, STEP_ASKS } from './procedure'
 import { AMOUNTS, unknownAmounts } from './render'
 

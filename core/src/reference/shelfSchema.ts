@@ -1,7 +1,7 @@
 import Joi from 'joi'
-import { celsius, compound, conventions, name, number, shortName, solvent } from '../notebook/commonSchema'
-import { sentence } from '../notebook/entrySchema'
-import { character } from '../notebook/run-started/schema'
+import { celsius, compound, conventions, name, number, shortName, solvent } from '../notebook/kinds/pieces'
+import { sentence } from '../notebook/refusal'
+import { character } from '../notebook/kinds/run-started/schema'
 import { procedure } from '../procedures/schema'
 import { INSTRUMENT_SORTS } from '../wire'
 

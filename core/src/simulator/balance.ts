@@ -1,5 +1,5 @@
 import { type Reading } from '../units'
-import { nextRandom } from './random'
+import { nextRandom } from '../math/random'
 
 /** A simulated balance's own character. */
 export interface BalanceCharacter {

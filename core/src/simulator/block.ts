@@ -2,7 +2,7 @@ import type { TubeReading } from './tube'
 import type { Reading } from '../units'
 import { type BlockCharacter } from './characters'
 import { ImpossibleInput } from '../problems'
-import { nextNormal } from './random'
+import { nextNormal } from '../math/random'
 import { look, putIn, warm, type TubeState } from './tube'
 
 export type BlockCommand =

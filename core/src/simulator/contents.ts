@@ -5,13 +5,13 @@ import { type Compound } from '../reference/shelf'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { assumedImpurity } from '../melting/compositionFromRange'
 import { fusionOf } from '../reference/fusionOf'
-import type { PlanFixed } from '../notebook/plan-fixed/kind'
-import type { SampleRole } from '../notebook/sample-named/kind'
+import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
+import type { SampleRole } from '../notebook/kinds/sample-named/kind'
 import { liquorOf } from '../solubility/cycles'
-import { nextRandom } from './random'
+import { nextRandom } from '../math/random'
 import { latestLine, type View } from '../notebook/fold'
-import { prepOf } from '../notebook/selectors/prep'
-import { sampleNamedAs } from '../notebook/selectors/samples'
+import { prepOf } from '../notebook/views/prep'
+import { sampleNamedAs } from '../notebook/views/samples'
 
 /** Liquor that clings to the crystals leaves this mass fraction of impurity behind, at least. */
 const CLINGING = 0.003

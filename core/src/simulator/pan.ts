@@ -1,7 +1,7 @@
 import { type EpochMs } from '../ids'
-import type { PlanFixed } from '../notebook/plan-fixed/kind'
-import type { SampleRole } from '../notebook/sample-named/kind'
-import { nextRandom } from './random'
+import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
+import type { SampleRole } from '../notebook/kinds/sample-named/kind'
+import { nextRandom } from '../math/random'
 
 export type PanLoad = 'nothing' | 'empty vessel' | 'vessel with sample' | 'boat with sample'
 

@@ -5,7 +5,7 @@ import { meltMin } from '../heating/observedRange'
 import { eutectic } from '../melting/eutectic'
 import { liquidFractionAbout } from '../melting/meltingRange'
 import { lookOfLiquid } from '../melting/phasePoint'
-import { nextRandom } from './random'
+import { nextRandom } from '../math/random'
 
 export interface SimulatedSample {
   readonly a: Fusion

@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { sentenceOf, upcast } from '@ivory-crystal/core'
-import { dismissRefused, useNotebook } from '../state/notebook'
+import { dismissRefused, useNotebook } from '../ledger/notebook'
 
 /** Lines the server would not take: shown until someone has read why. */
 export function Refusals() {

@@ -1,5 +1,5 @@
 import { Navigate, useLocation } from 'react-router'
-import { useNotebook } from '../state/notebook'
+import { useNotebook } from '../ledger/notebook'
 
 /** An address without a notebook leads to the open notebook's own, so that what is shared names it. */
 export function ToNotebook({ place }: { place: string }) {

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
-import { clock as pageClock } from '../state/clock'
+import { clock as pageClock } from '../app/clock'
 import { clock, day, dayAndClock, netMassText, span, withUncertainty } from './format'
 
 describe('how numbers look', () => {

@@ -1,5 +1,5 @@
 import { decimalsOf, type Quantity, type Weighed } from '@ivory-crystal/core'
-import { clock as pageClock } from '../state/clock'
+import { clock as pageClock } from '../app/clock'
 
 /** Everything a number looks like on screen is decided here. */
 const MINUS = '−'

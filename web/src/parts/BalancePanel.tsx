@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { PanLoad, Reading, SampleId, SampleRole } from '@ivory-crystal/core'
 import { useKey } from '../app/useKey'
-import { api } from '../state/api'
-import { hearBalance, useNotebook } from '../state/notebook'
+import { api } from '../ledger/api'
+import { hearBalance, useNotebook } from '../ledger/notebook'
 
 /** How much crude a simulated boat is given when the plan does not say, g. */
 const ABOUT_G = 1.8

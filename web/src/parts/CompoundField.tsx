@@ -1,7 +1,7 @@
 import { useId, type ReactNode } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { Compound, Shelf } from '@ivory-crystal/core'
-import { useNotebook } from '../state/notebook'
+import { useNotebook } from '../ledger/notebook'
 
 /** A compound of the shelf by its name or another name of it; null while what is typed is none. */
 export function compoundNamed(shelf: Pick<Shelf, 'compounds'> | null, typed: string): Compound | null {

@@ -14,8 +14,8 @@ import {
   type NamedSample,
 } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import { EQUAL_BY_EYE, nextSet, packMixedRun, type Grinding } from '../state/mixing'
-import { useNotebook } from '../state/notebook'
+import { EQUAL_BY_EYE, nextSet, packMixedRun, type Grinding } from '../ledger/mixing'
+import { useNotebook } from '../ledger/notebook'
 import { Field } from './Field'
 
 /** Grinds a sample with one authentic sample or more, and packs the tubes of one run side by side. */

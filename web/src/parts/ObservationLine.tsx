@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { PrepFacts, Station } from '@ivory-crystal/core'
 import { clock } from '../format/format'
-import { strike, write } from '../state/notebook'
+import { strike, write } from '../ledger/notebook'
 
 /** A line for what is seen, and the lines written at this station so far. */
 export function ObservationLine({ prep, station }: { prep: PrepFacts; station: Station }) {

@@ -1,7 +1,7 @@
 import { eutecticOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import { RangeLadder } from '../signature/RangeLadder'
-import { useNotebook } from '../state/notebook'
+import { RangeLadder } from '../drawings/RangeLadder'
+import { useNotebook } from '../ledger/notebook'
 import { ladderRows } from './ladderRows'
 
 /** The ladder of one prep, with what is known of its eutectic and what is wrong with a range. */

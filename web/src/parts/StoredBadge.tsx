@@ -1,4 +1,4 @@
-import { useNotebook } from '../state/notebook'
+import { useNotebook } from '../ledger/notebook'
 
 /** Says what is not yet stored. */
 export function StoredBadge() {

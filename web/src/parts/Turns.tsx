@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { turnsOf, type Instrument, type Turn } from '@ivory-crystal/core'
 import { clock as clockText } from '../format/format'
-import { useNotebook, write } from '../state/notebook'
+import { useNotebook, write } from '../ledger/notebook'
 
 /** Who has the slots of a shared instrument, who is next, and how a turn ends. */
 export function Turns({ instrument }: { instrument: Instrument }) {

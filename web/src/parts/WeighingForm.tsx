@@ -14,7 +14,7 @@ import {
   type Weighed,
 } from '@ivory-crystal/core'
 import { netMassText } from '../format/format'
-import { write } from '../state/notebook'
+import { write } from '../ledger/notebook'
 import { BalancePanel } from './BalancePanel'
 import { NumberField } from './NumberField'
 

@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { phasePoint, type Fusion, type PhasePoint } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import { PhaseMap, type MapPoint, type Probe } from '../signature/PhaseMap'
-import { RangeLadder, type LadderRow } from '../signature/RangeLadder'
-import { TubeDrawing } from '../signature/TubeDrawing'
+import { PhaseMap, type MapPoint, type Probe } from '../drawings/PhaseMap'
+import { RangeLadder, type LadderRow } from '../drawings/RangeLadder'
+import { TubeDrawing } from '../drawings/TubeDrawing'
 
 export interface MapSide {
   readonly name: string

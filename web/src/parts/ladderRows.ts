@@ -7,7 +7,7 @@ import {
   type View,
 } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import type { LadderRow } from '../signature/RangeLadder'
+import type { LadderRow } from '../drawings/RangeLadder'
 
 /** A prep's ranges as rungs of the ladder. */
 export function ladderRows(view: View, prep: PrepId): readonly LadderRow[] {

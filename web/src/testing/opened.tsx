@@ -80,7 +80,7 @@ export function restingAt(blockC: Readonly<Record<string, number>> = {}): Instru
   }))
 }
 
-jest.unstable_mockModule('../state/api', () => ({
+jest.unstable_mockModule('../ledger/api', () => ({
   api: {
     ...server,
     about: () => Promise.resolve({ ledger: LEDGER, demo: true, byHand: true }),
@@ -92,7 +92,7 @@ jest.unstable_mockModule('../state/api', () => ({
   Refused: class extends Error {},
   Unreachable: class extends Error {},
 }))
-jest.unstable_mockModule('../state/outbox', () => ({
+jest.unstable_mockModule('../ledger/outbox', () => ({
   openOutbox: () =>
     Promise.resolve({
       put: () => Promise.resolve(),
@@ -101,18 +101,18 @@ jest.unstable_mockModule('../state/outbox', () => ({
       drain: () => new Promise(() => undefined),
     }),
 }))
-jest.unstable_mockModule('../state/tabs', () => ({
+jest.unstable_mockModule('../ledger/tabs', () => ({
   openTabs: () => ({ tell: () => undefined, listen: () => undefined }),
 }))
 // Drawings by the chart package need a real browser.
-jest.unstable_mockModule('../signature/Chart', () => ({
+jest.unstable_mockModule('../drawings/Chart', () => ({
   Chart: () => null,
   themeColour: () => '#000',
   isDark: () => false,
   plainChart: () => ({}),
   plainAxis: () => ({ title: {}, labels: {} }),
 }))
-const { openNotebook, useNotebook } = await import('../state/notebook')
+const { openNotebook, useNotebook } = await import('../ledger/notebook')
 export { PROCEDURES, useNotebook }
 
 /** Opens the demo notebook anew, as it was. */

@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router'
 import { authenticWithinC, houseRulesOf, RANK_OPTIONS } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 
 /** How the reasoning works and where it fails, for those who answer for it. */
 export function Instructors() {

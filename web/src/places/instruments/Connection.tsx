@@ -2,8 +2,8 @@ import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Instrument } from '@ivory-crystal/core'
-import { api } from '../../state/api'
-import { clock } from '../../state/clock'
+import { api } from '../../ledger/api'
+import { clock } from '../../app/clock'
 import { readPort, type LinePort, type SerialReader } from './serial'
 
 const BAUD_RATES = [1200, 2400, 4800, 9600, 19_200, 115_200] as const

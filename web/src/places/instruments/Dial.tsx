@@ -14,12 +14,12 @@ import { Field } from '../../parts/Field'
 import { Figure } from '../../parts/Figure'
 import { InlineField } from '../../parts/InlineField'
 import { Why } from '../../parts/Why'
-import { strike, useNotebook, write } from '../../state/notebook'
+import { strike, useNotebook, write } from '../../ledger/notebook'
 import { compute } from '../../workers/compute'
 import { useComputed } from '../../workers/useComputed'
 import { readPairs } from './table'
 
-const DialCharts = lazy(async () => ({ default: (await import('../../signature/DialCharts')).DialCharts }))
+const DialCharts = lazy(async () => ({ default: (await import('../../drawings/DialCharts')).DialCharts }))
 
 /** Heatings logged, what the dial does worked out from them, and the two charts that go beside the instrument. */
 export function Dial({ instrument }: { instrument: Instrument }) {

@@ -3,8 +3,8 @@ import Button from 'react-bootstrap/Button'
 import { BENCH, houseRulesOf, type Conventions } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
 import { Title } from '../../parts/Title'
-import { useNotebook, write } from '../../state/notebook'
-import { useSaving } from '../../state/useSaving'
+import { useNotebook, write } from '../../ledger/notebook'
+import { useSaving } from '../../parts/useSaving'
 
 /** Sets of house rules, the schools among them; which one this notebook goes by; and the lab's own. */
 export function HouseRules() {

@@ -11,9 +11,9 @@ import {
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Title } from '../../parts/Title'
-import { clock } from '../../state/clock'
-import { useInstruments } from '../../state/instruments'
-import { useNotebook } from '../../state/notebook'
+import { clock } from '../../app/clock'
+import { useInstruments } from '../../ledger/instruments'
+import { useNotebook } from '../../ledger/notebook'
 import { NewInstrument } from './NewInstrument'
 
 const Rack = lazy(async () => ({ default: (await import('./Rack')).Rack }))

@@ -8,7 +8,7 @@ import {
   type InstrumentSort,
 } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
-import { useSaving } from '../../state/useSaving'
+import { useSaving } from '../../parts/useSaving'
 
 const THERMOMETERS = ['metal probe', 'glass, total immersion', 'glass, partial immersion'] as const
 const FILLINGS = ['mercury', 'spirit'] as const

@@ -18,11 +18,11 @@ import { day, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { InlineField } from '../../parts/InlineField'
 import { Why } from '../../parts/Why'
-import { clock } from '../../state/clock'
-import { strike, useNotebook, write } from '../../state/notebook'
+import { clock } from '../../app/clock'
+import { strike, useNotebook, write } from '../../ledger/notebook'
 
 const CalibrationChart = lazy(async () => ({
-  default: (await import('../../signature/CalibrationChart')).CalibrationChart,
+  default: (await import('../../drawings/CalibrationChart')).CalibrationChart,
 }))
 const METHODS: readonly Calibration['method'][] = ['between the points', 'straight line']
 

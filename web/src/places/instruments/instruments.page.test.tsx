@@ -9,8 +9,8 @@ await Promise.all([
   import('./Rack'),
   import('./HouseRules'),
   import('./InstrumentPage'),
-  import('../../signature/DialCharts'),
-  import('../../signature/CalibrationChart'),
+  import('../../drawings/DialCharts'),
+  import('../../drawings/CalibrationChart'),
 ])
 
 beforeEach(() => openDemo())

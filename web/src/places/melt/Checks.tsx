@@ -1,6 +1,6 @@
 import { checksFor, type Instrument, type MeltFacts } from '@ivory-crystal/core'
-import { SetUpPicture } from '../../signature/SetUpPicture'
-import { write } from '../../state/notebook'
+import { SetUpPicture } from '../../drawings/SetUpPicture'
+import { write } from '../../ledger/notebook'
 
 /** What is looked at before the start: what the app can tell is told, the rest is ticked. */
 export function Checks({

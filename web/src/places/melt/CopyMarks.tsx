@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { readReading, type MeltFacts, type Reading, type RunId } from '@ivory-crystal/core'
 import { InlineField } from '../../parts/InlineField'
-import { newSubject, write } from '../../state/notebook'
+import { newSubject, write } from '../../ledger/notebook'
 
 /** Marks the instrument stored itself, copied in tube by tube: both ends of each, or none. */
 export function CopyMarks({ melt }: { melt: MeltFacts }) {

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { GIVE_UP_REASONS, markOf, type GiveUpReason, type MeltFacts } from '@ivory-crystal/core'
-import { write } from '../../state/notebook'
+import { write } from '../../ledger/notebook'
 import type { Run } from './useRun'
 
 /** Before a run ends: both numbers of every tube or a reason why not, never one number. */

@@ -11,9 +11,9 @@ import {
 } from '@ivory-crystal/core'
 import { span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'
-import { sound } from '../../signature/sounds'
-import { useNow } from '../../state/now'
-import { useNotebook, write } from '../../state/notebook'
+import { sound } from '../../drawings/sounds'
+import { useNow } from '../../app/now'
+import { useNotebook, write } from '../../ledger/notebook'
 import { runSeconds } from './useRun'
 
 /** The thermometer wants to be read about this often, s. */

@@ -3,7 +3,7 @@ import { dialCurve, type Heating, type MeltPlanned, type RampPlan } from '@ivory
 import { fixed } from '../../format/format'
 
 const TemperatureChart = lazy(async () => ({
-  default: (await import('../../signature/TemperatureChart')).TemperatureChart,
+  default: (await import('../../drawings/TemperatureChart')).TemperatureChart,
 }))
 
 /** The list to follow, how ever it is heated, with when to watch and when it ends. */

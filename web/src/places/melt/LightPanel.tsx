@@ -9,8 +9,8 @@ import {
   type MeltingRange,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { LightChart } from '../../signature/LightChart'
-import { useNotebook, write } from '../../state/notebook'
+import { LightChart } from '../../drawings/LightChart'
+import { useNotebook, write } from '../../ledger/notebook'
 
 const SHARES = { onsetAt: 0.05, clearAt: 0.95 } as const
 

@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { meltOf, meltRangesOf, rackOf, type MeltFacts, type MeltId } from '@ivory-crystal/core'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from './MeltPlan'
 
 const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }))

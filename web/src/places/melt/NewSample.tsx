@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { NamedSample, SampleId } from '@ivory-crystal/core'
 import { compoundNamed, CompoundField } from '../../parts/CompoundField'
-import { newSubject, useNotebook, write } from '../../state/notebook'
+import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 const SORTS = ['authentic', 'mixture', 'unknown'] as const
 type Sort = (typeof SORTS)[number]

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { liveRate, nextTurn, readReading, type Instrument, type MeltFacts } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { runSeconds, type Run } from './useRun'
 
 /** How many times faster simulated time passes while nothing is to be seen. */

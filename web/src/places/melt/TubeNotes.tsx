@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button'
 import { TUBE_NOTES, type MeltFacts } from '@ivory-crystal/core'
 import { useState } from 'react'
-import { write } from '../../state/notebook'
+import { write } from '../../ledger/notebook'
 import { runSeconds } from './useRun'
 
 /** What else was seen of a tube: turned, slush, decomposing, solid that does not melt. As many as are seen. */

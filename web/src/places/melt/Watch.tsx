@@ -15,12 +15,12 @@ import {
   type MeltFacts,
 } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
-import { Lens } from '../../signature/Lens'
-import { MarkPad } from '../../signature/MarkPad'
-import { sound } from '../../signature/sounds'
-import { Thermometer } from '../../signature/Thermometer'
-import { useNow } from '../../state/now'
-import { useNotebook } from '../../state/notebook'
+import { Lens } from '../../drawings/Lens'
+import { MarkPad } from '../../drawings/MarkPad'
+import { sound } from '../../drawings/sounds'
+import { Thermometer } from '../../drawings/Thermometer'
+import { useNow } from '../../app/now'
+import { useNotebook } from '../../ledger/notebook'
 import { EndPanel } from './EndPanel'
 import { EyeReading } from './EyeReading'
 import { LightPanel } from './LightPanel'
@@ -33,7 +33,7 @@ import { useMarking, type Marking } from './useMarking'
 import { runSeconds, useRun, type Run } from './useRun'
 
 const TemperatureChart = lazy(async () => ({
-  default: (await import('../../signature/TemperatureChart')).TemperatureChart,
+  default: (await import('../../drawings/TemperatureChart')).TemperatureChart,
 }))
 
 /** One purpose: to catch both ends of every range without looking up. */

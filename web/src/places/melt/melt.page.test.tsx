@@ -26,8 +26,8 @@ import {
 
 const { Melt } = await import('../prep/Melt')
 const { MeltPage } = await import('./MeltPage')
-const { hearReading } = await import('../../state/notebook')
-const { clock } = await import('../../state/clock')
+const { hearReading } = await import('../../ledger/notebook')
+const { clock } = await import('../../app/clock')
 // What the screen would load when it is opened.
 await import('./Watch')
 
@@ -399,7 +399,7 @@ describe('the dial while it runs', () => {
       reading,
     })
     server.command.mockResolvedValue(standing(null))
-    const { write } = await import('../../state/notebook')
+    const { write } = await import('../../ledger/notebook')
     const instrument = 'dial-block' as InstrumentId
     act(() => {
       useNotebook.setState({ connected: true })

@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useState } from 'react'
 import { markOf, type EntryId, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
 import { isTyping } from '../../app/KeysHelp'
-import { padKey } from '../../signature/MarkPad'
-import { sound } from '../../signature/sounds'
-import { strike, useNotebook, write } from '../../state/notebook'
+import { padKey } from '../../drawings/MarkPad'
+import { sound } from '../../drawings/sounds'
+import { strike, useNotebook, write } from '../../ledger/notebook'
 import { runSeconds } from './useRun'
 
 export interface Marking {

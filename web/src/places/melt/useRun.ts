@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { type BlockCommand, type MeltFacts, type RunId } from '@ivory-crystal/core'
-import { api } from '../../state/api'
-import { clock } from '../../state/clock'
+import { api } from '../../ledger/api'
+import { clock } from '../../app/clock'
 import {
   allStored,
   hearReading,
@@ -9,7 +9,7 @@ import {
   useNotebook,
   write,
   type HeardReading,
-} from '../../state/notebook'
+} from '../../ledger/notebook'
 
 export interface Run {
   /** Heard over the stream, or by hand: then nothing is heard, and time is this page's. */

@@ -1,6 +1,6 @@
 import type { ReadLane } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { letter } from '../../signature/PlateDrawing'
+import { letter } from '../../drawings/PlateDrawing'
 
 /** Every spot with its retention factor and what reading leaves open in it (95 %). */
 export function LaneTable({ lanes, frontText }: { lanes: readonly ReadLane[]; frontText: string }) {

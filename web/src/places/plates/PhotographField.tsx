@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Photograph } from '../../signature/PlateDrawing'
+import type { Photograph } from '../../drawings/PlateDrawing'
 import { smallJpeg } from './photograph'
 
 const EDGES = [

@@ -12,7 +12,7 @@ import {
   type SpotShape,
 } from '@ivory-crystal/core'
 import { Field } from '../../parts/Field'
-import { letter, PlateDrawing, type Photograph } from '../../signature/PlateDrawing'
+import { letter, PlateDrawing, type Photograph } from '../../drawings/PlateDrawing'
 import { LaneTable } from './LaneTable'
 import { PhotographField } from './PhotographField'
 import { readDraft, spread, type LaneDraft, type PlateDraft } from './plateDraft'

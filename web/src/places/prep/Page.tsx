@@ -18,7 +18,7 @@ import {
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { Findings, headline } from './Judge'
 import type { StationProps } from './Prep'
 

@@ -4,7 +4,7 @@ import { prepOf, STATIONS, stationsOf, type PrepFacts, type PrepId, type Station
 import { day } from '../../format/format'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 
 export interface StationProps {
   readonly prep: PrepFacts

@@ -4,7 +4,7 @@ import { latestLine, type Bodies } from '@ivory-crystal/core'
 import { openDemo, prepNamed, show, useNotebook, written } from '../../testing/opened'
 
 const { Judge } = await import('./Judge')
-const { strike } = await import('../../state/notebook')
+const { strike } = await import('../../ledger/notebook')
 
 beforeEach(async () => {
   localStorage.clear()

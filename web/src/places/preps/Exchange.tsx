@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
-import { api } from '../../state/api'
+import { api } from '../../ledger/api'
 import type { NotebookRow } from '@ivory-crystal/core'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 
 /** A whole notebook out as one JSON file, and in again. */
 export function Exchange() {

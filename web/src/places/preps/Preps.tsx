@@ -2,7 +2,7 @@ import { Link } from 'react-router'
 import { prepsOf, recoveryOf, stationsOf } from '@ivory-crystal/core'
 import { capital, day, withUncertainty } from '../../format/format'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { Exchange } from './Exchange'
 import { NewPrep } from './NewPrep'
 

@@ -4,7 +4,7 @@ import type { Compound } from '@ivory-crystal/core'
 import { Structure } from '../../parts/Structure'
 import { cellsOf, rowOf, shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
-import { useSaving } from '../../state/useSaving'
+import { useSaving } from '../../parts/useSaving'
 
 const EMPTY = { meltConfidence: 'low', behaviour: 'melts', source: '' }
 const CONFIDENCES = ['high', 'medium', 'low'] as const

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { Shelf, ShelfReport } from '@ivory-crystal/core'
-import { shelfChanged } from '../../state/notebook'
+import { shelfChanged } from '../../ledger/notebook'
 import type { ExchangeSort, ReadFile } from './exchange'
 
 type Stage =

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { AMOUNTS, type Procedure, type StepTemplate } from '@ivory-crystal/core'
 import { shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
-import { useSaving } from '../../state/useSaving'
+import { useSaving } from '../../parts/useSaving'
 
 const STATIONS = ['dissolve', 'crystallize', 'collect', 'weigh'] as const
 

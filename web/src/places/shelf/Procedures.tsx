@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router'
 import { PROCEDURES, type Procedure, type Shelf } from '@ivory-crystal/core'
 import { Confirm } from '../../parts/Confirm'
 import { ProcedureForm } from './ProcedureForm'
-import { useSaving } from '../../state/useSaving'
+import { useSaving } from '../../parts/useSaving'
 
 /** The procedures the app ships with and the lab's own; a shipped one is copied, and the copy edited. */
 export function Procedures({ shelf }: { shelf: Shelf }) {

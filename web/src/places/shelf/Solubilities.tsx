@@ -9,10 +9,10 @@ import { readPoints, shelfPoints, typedPoints } from '../prep/plan/draft'
 import { PointsField, type TypedPoint } from '../prep/plan/PointsField'
 import { Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
-import { useSaving } from '../../state/useSaving'
+import { useSaving } from '../../parts/useSaving'
 
 const SolubilityChart = lazy(async () => ({
-  default: (await import('../../signature/SolubilityChart')).SolubilityChart,
+  default: (await import('../../drawings/SolubilityChart')).SolubilityChart,
 }))
 
 interface Pair {

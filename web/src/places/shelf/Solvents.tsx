@@ -6,7 +6,7 @@ import { fixed } from '../../format/format'
 import { cellsOf, rowOf, shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
-import { useSaving } from '../../state/useSaving'
+import { useSaving } from '../../parts/useSaving'
 
 const known = (value: number | null) => (value === null ? 'not known' : fixed(value, 1))
 const COLUMNS: ColumnDef<Solvent>[] = [

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ShelfVersion } from '@ivory-crystal/core'
 import { day } from '../../format/format'
-import { api, type ShelfSort } from '../../state/api'
+import { api, type ShelfSort } from '../../ledger/api'
 
 /** The versions a thing has had, on asking. */
 export function Versions({ sort, id }: { sort: ShelfSort; id: string }) {

@@ -1,5 +1,5 @@
 import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core'
-import type { ShelfSort } from '../../state/api'
+import type { ShelfSort } from '../../ledger/api'
 
 /** How a value of a shelf row stands in a CSV cell. */
 type Cell = 'text' | 'number' | 'number or nothing' | 'text or nothing' | 'list'

@@ -5,7 +5,7 @@ import { matches, readSearch } from './search'
 
 const putOnShelf =
   jest.fn<(sort: string, rows: readonly unknown[], dryRun: boolean) => Promise<ShelfReport>>()
-jest.unstable_mockModule('../../state/api', () => ({ api: { putOnShelf } }))
+jest.unstable_mockModule('../../ledger/api', () => ({ api: { putOnShelf } }))
 const { fileOf, readFile, sendRows } = await import('./exchange')
 
 const benzil: Compound = {

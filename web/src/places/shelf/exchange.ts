@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import type { Compound, Shelf, ShelfReport, SolubilityRow, Solvent } from '@ivory-crystal/core'
-import { api, type ShelfSort } from '../../state/api'
+import { api, type ShelfSort } from '../../ledger/api'
 import { cellsOf, COLUMNS, rowOf } from './columns'
 
 export type ExchangeSort = keyof typeof COLUMNS

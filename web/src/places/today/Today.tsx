@@ -11,8 +11,8 @@ import {
 } from '@ivory-crystal/core'
 import { capital, clock, fixed, span } from '../../format/format'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../state/notebook'
-import { useNow } from '../../state/now'
+import { useNotebook } from '../../ledger/notebook'
+import { useNow } from '../../app/now'
 
 /** What is open, what is next, which clocks run. */
 export function Today() {

@@ -4,7 +4,7 @@ import { meltsOf, type Bodies, type MeltId } from '@ivory-crystal/core'
 import { NOTEBOOK, openDemo, showAt, useNotebook } from '../../testing/opened'
 
 const { Today } = await import('./Today')
-const { newSubject, write } = await import('../../state/notebook')
+const { newSubject, write } = await import('../../ledger/notebook')
 
 beforeEach(() => openDemo())
 afterEach(cleanup)

@@ -9,7 +9,7 @@ import {
 } from '@ivory-crystal/core'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { Candidates } from './Candidates'
 import { CaseLadder } from './CaseLadder'
 import { CaseMelt } from './CaseMelt'

@@ -1,7 +1,7 @@
 import { rowsOfSample, type RangeRow, type UnknownFacts } from '@ivory-crystal/core'
 import { ladderRow } from '../../parts/ladderRows'
-import { RangeLadder } from '../../signature/RangeLadder'
-import { useNotebook } from '../../state/notebook'
+import { RangeLadder } from '../../drawings/RangeLadder'
+import { useNotebook } from '../../ledger/notebook'
 
 /** The unknown alone, its mixtures, and the authentic samples beside it, over what the candidates' literature spans. */
 export function CaseLadder({ unknown }: { unknown: UnknownFacts }) {

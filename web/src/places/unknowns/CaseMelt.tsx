@@ -2,8 +2,8 @@ import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams } from 'react-router'
 import { houseRulesOf, isComplete, meltsOf, type UnknownFacts } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { tubeLines } from '../../state/mixing'
-import { useNotebook, write } from '../../state/notebook'
+import { tubeLines } from '../../ledger/mixing'
+import { useNotebook, write } from '../../ledger/notebook'
 import { RepeatsTable } from '../melt/RepeatsTable'
 
 /** A fast run for a rough value, then a careful one from what it found. */

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router'
 import { platesOf, type UnknownFacts } from '@ivory-crystal/core'
-import { useNotebook } from '../../state/notebook'
+import { useNotebook } from '../../ledger/notebook'
 
 /** Thin-layer plates run as a second opinion on this unknown. */
 export function CasePlates({ unknown }: { unknown: UnknownFacts }) {

@@ -4,8 +4,8 @@ import { Link, useParams } from 'react-router'
 import type { ClassLadder, Result } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { ladderRow } from '../../parts/ladderRows'
-import { RangeLadder } from '../../signature/RangeLadder'
-import { useNotebook } from '../../state/notebook'
+import { RangeLadder } from '../../drawings/RangeLadder'
+import { useNotebook } from '../../ledger/notebook'
 import { readClass } from './readClass'
 
 /** One sample's ranges from every notebook of this ledger, on one ladder, by bench code. */

@@ -11,7 +11,7 @@ import {
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
-import { useNotebook, write } from '../../state/notebook'
+import { useNotebook, write } from '../../ledger/notebook'
 import { SealAnswer } from './SealAnswer'
 
 /** Where the candidates come from: handed out by the instructor, or what the shelf holds within a window. */

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
 import type { SampleId, UnknownId } from '@ivory-crystal/core'
 import { Field } from '../../parts/Field'
-import { newSubject, useNotebook, write } from '../../state/notebook'
+import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Opens a case: the unknown's code and how it looks. */
 export function NewCase() {

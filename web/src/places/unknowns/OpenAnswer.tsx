@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { UnknownFacts } from '@ivory-crystal/core'
 import { capital } from '../../format/format'
-import { api } from '../../state/api'
-import { useNotebook, write } from '../../state/notebook'
+import { api } from '../../ledger/api'
+import { useNotebook, write } from '../../ledger/notebook'
 
 /** The sealed answer, once the case is signed; with whether it is the one that was sealed. */
 export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfter: boolean }) {

@@ -6,8 +6,8 @@ import {
   type UnknownFacts,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { RangeLadder, type LadderRow } from '../../signature/RangeLadder'
-import { useNotebook } from '../../state/notebook'
+import { RangeLadder, type LadderRow } from '../../drawings/RangeLadder'
+import { useNotebook } from '../../ledger/notebook'
 
 /** What the mixture's range would look like, candidate by candidate. */
 export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: UnknownFacts }) {

@@ -3,8 +3,8 @@ import Button from 'react-bootstrap/Button'
 import { readReading, type UnknownFacts } from '@ivory-crystal/core'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
-import { api } from '../../state/api'
-import { useNotebook, write } from '../../state/notebook'
+import { api } from '../../ledger/api'
+import { useNotebook, write } from '../../ledger/notebook'
 
 /** For whoever hands the unknown out: the answer goes to the server and stays there until the case is signed. */
 export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {

@@ -19,8 +19,8 @@ import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
 import { WhereItSits } from '../../parts/WhereItSits'
 import { ladderRow } from '../../parts/ladderRows'
-import { authenticLines, mixtureLines, nextSet, tubeLines } from '../../state/mixing'
-import { useNotebook, write } from '../../state/notebook'
+import { authenticLines, mixtureLines, nextSet, tubeLines } from '../../ledger/mixing'
+import { useNotebook, write } from '../../ledger/notebook'
 
 /** The exercise: two standards of nearly the same melting point, and what their mixtures do. */
 export function TwoStandards() {

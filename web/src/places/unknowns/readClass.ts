@@ -6,7 +6,7 @@ import {
   type Result,
   type View,
 } from '@ivory-crystal/core'
-import { api } from '../../state/api'
+import { api } from '../../ledger/api'
 
 /** Folds every notebook of the ledger, the open one as it stands on this page. */
 export async function readClass(

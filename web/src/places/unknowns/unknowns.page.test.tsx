@@ -13,7 +13,7 @@ import { NOTEBOOK, openDemo, server, showAt, useNotebook, written } from '../../
 
 const { Unknowns } = await import('./Unknowns')
 const { Case } = await import('./Case')
-const { write } = await import('../../state/notebook')
+const { write } = await import('../../ledger/notebook')
 // The worker is not there: the page computes itself.
 await import('../../workers/heavy')
 

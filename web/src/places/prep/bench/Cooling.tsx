@@ -7,9 +7,9 @@ import {
   type PrepFacts,
 } from '@ivory-crystal/core'
 import { clock, fixed } from '../../../format/format'
-import { useWidth } from '../../../signature/useWidth'
+import { useWidth } from '../../../drawings/useWidth'
 import { Why } from '../../../parts/Why'
-import { strike, useNotebook } from '../../../state/notebook'
+import { strike, useNotebook } from '../../../ledger/notebook'
 import Button from 'react-bootstrap/Button'
 
 const HEIGHT = 190

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
 import { liquorStanding, wasteOf, type PrepFacts } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useHere } from '../useHere'
 
 /** The mother liquor: kept until the yield is known, and asked about before it goes. */

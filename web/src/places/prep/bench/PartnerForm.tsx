@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { attempt, linesOf, partnerTrouble, readReading, type PrepFacts } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 /** A centrifuge tube and its partner, by mass: not balanced until they agree. */
 export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: string; isOpen: boolean }) {

@@ -14,7 +14,7 @@ import {
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 type Unit = 'mL' | 'drops'
 /** Below this volume drops are the natural measure, mL. */

@@ -11,7 +11,7 @@ import {
 } from '@ivory-crystal/core'
 import { useKey } from '../../../app/useKey'
 import { clock } from '../../../format/format'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 /** When it goes wrong: one key opens the cards for where the work is; each try is logged. */
 export function Rescue({ prep, station }: { prep: PrepFacts; station: Station }) {

@@ -2,7 +2,7 @@ import { useEffect } from 'react'
 import { createPortal } from 'react-dom'
 import { hazardLine, type PrepFacts, type Step } from '@ivory-crystal/core'
 import { day } from '../../../format/format'
-import { clock } from '../../../state/clock'
+import { clock } from '../../../app/clock'
 
 /** A label for what is set aside, alone on the paper. */
 export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Step; onDone: () => void }) {

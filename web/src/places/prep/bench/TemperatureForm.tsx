@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { readReading, type PrepFacts } from '@ivory-crystal/core'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { write } from '../../../state/notebook'
+import { write } from '../../../ledger/notebook'
 
 /** The temperature of the solution, if someone reads it; optional. */
 export function TemperatureForm({ prep }: { prep: PrepFacts }) {

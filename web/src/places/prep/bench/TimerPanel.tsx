@@ -1,8 +1,8 @@
 import Button from 'react-bootstrap/Button'
 import { timersOf, type PrepFacts, type Timer } from '@ivory-crystal/core'
 import { capital, clock, span } from '../../../format/format'
-import { strike, useNotebook } from '../../../state/notebook'
-import { useNow } from '../../../state/now'
+import { strike, useNotebook } from '../../../ledger/notebook'
+import { useNow } from '../../../app/now'
 
 /** Timers are entries: they go on while the page is closed. */
 export function TimerPanel({

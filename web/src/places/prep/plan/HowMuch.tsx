@@ -17,7 +17,7 @@ import {
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
-import { TradeoffChart } from '../../../signature/TradeoffChart'
+import { TradeoffChart } from '../../../drawings/TradeoffChart'
 import { Why } from '../../../parts/Why'
 import type { Draft, Planned } from './draft'
 

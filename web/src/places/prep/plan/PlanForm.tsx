@@ -23,8 +23,8 @@ import { fixed } from '../../../format/format'
 import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
 import { NumberField } from '../../../parts/NumberField'
 import { Tabs } from '../../../parts/Tabs'
-import { SolventColumn } from '../../../signature/SolventColumn'
-import { useNotebook, write } from '../../../state/notebook'
+import { SolventColumn } from '../../../drawings/SolventColumn'
+import { useNotebook, write } from '../../../ledger/notebook'
 import { Again } from './Again'
 import {
   candidatesOf,

@@ -12,7 +12,7 @@ import { OWN_POINTS, readPoints, shelfPoints, type Draft, type DraftField } from
 import { PointsField } from './PointsField'
 
 const SolubilityChart = lazy(async () => ({
-  default: (await import('../../../signature/SolubilityChart')).SolubilityChart,
+  default: (await import('../../../drawings/SolubilityChart')).SolubilityChart,
 }))
 
 /** Points of product and impurity, and the curves through them. */

@@ -15,7 +15,7 @@ import {
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 /** Solvents tried in test tubes: tick what is seen, and the grid says which to use and how much at first. */
 export function TubeTrial({

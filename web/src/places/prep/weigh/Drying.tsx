@@ -1,6 +1,6 @@
 import { drynessOf, type PrepFacts } from '@ivory-crystal/core'
 import { clock, fixed } from '../../../format/format'
-import { useNotebook } from '../../../state/notebook'
+import { useNotebook } from '../../../ledger/notebook'
 import { StepLine } from '../bench/StepLine'
 import { TimerPanel } from '../bench/TimerPanel'
 

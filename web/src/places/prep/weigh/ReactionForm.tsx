@@ -4,7 +4,7 @@ import { readReading, type PrepFacts } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { strike, useNotebook, write } from '../../../state/notebook'
+import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 /** The reaction the crude came from, for a percent yield: limiting reagent, its mass, molecules of product each. */
 export function ReactionForm({ prep }: { prep: PrepFacts }) {

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { massOf, type SampleFacts } from '@ivory-crystal/core'
 import { clock, netMassText } from '../../../format/format'
 import { WeighingForm } from '../../../parts/WeighingForm'
-import { strike } from '../../../state/notebook'
+import { strike } from '../../../ledger/notebook'
 
 /** The latest mass of one sample, and a form for the first or the next. */
 export function SampleMass({

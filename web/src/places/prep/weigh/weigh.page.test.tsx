@@ -4,7 +4,7 @@ import type { BalanceStanding, SampleId } from '@ivory-crystal/core'
 import { openDemo, prepNamed, server, show, useNotebook, written } from '../../../testing/opened'
 
 const { Weigh } = await import('./Weigh')
-const { write } = await import('../../../state/notebook')
+const { write } = await import('../../../ledger/notebook')
 
 beforeEach(() => openDemo())
 afterEach(cleanup)

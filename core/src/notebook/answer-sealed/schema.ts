@@ -1,9 +1,0 @@
-import Joi from 'joi'
-import { uuid } from '../commonSchema'
-
-export const answerSealedV1 = Joi.object({
-  seal: uuid.required(),
-  commitment: Joi.string()
-    .pattern(/^[0-9a-f]{64}$/)
-    .required(),
-})

@@ -1,8 +1,0 @@
-import Joi from 'joi'
-import { reading, shortName } from '../commonSchema'
-
-export const balancedV1 = Joi.object({
-  step: shortName.required(),
-  tube: reading.required(),
-  partner: reading.required(),
-})

@@ -1,0 +1,17 @@
+import Joi from 'joi'
+import { celsius, number, slot, uuid } from '../pieces'
+
+const share = number.min(0).max(1).required()
+export const meltDetectedV1 = Joi.object({
+  run: uuid.allow(null).required(),
+  slot: slot.required(),
+  onsetC: celsius.required(),
+  clearC: celsius.min(Joi.ref('onsetC')).required(),
+  shares: Joi.object({ onsetAt: share, clearAt: share }).allow(null).required(),
+  decimals: Joi.number().integer().min(0).max(4).required(),
+  light: Joi.array()
+    .items(Joi.array().ordered(celsius.required(), number.min(-1e9).max(1e9).required()).length(2))
+    .max(4000)
+    .required(),
+  rateCPerMin: number.positive().max(100).allow(null).required(),
+})

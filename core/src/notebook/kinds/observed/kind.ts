@@ -1,0 +1,14 @@
+import { defineKind } from '../defineKind'
+import type { Station } from '../../views/stationNames'
+
+/** A line of observation, as the student wrote it. */
+export interface Observed {
+  readonly station: Station
+  readonly text: string
+}
+export const observed = defineKind<Observed>()({
+  kind: 'observed',
+  version: 1,
+  about: 'prep',
+  sentence: (body) => `Observed: ${body.text}`,
+})

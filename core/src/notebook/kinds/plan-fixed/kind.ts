@@ -1,0 +1,74 @@
+import { type SolubilityPoint } from '../../../solubility/solubilityAt'
+import { type EntryId } from '../../../ids'
+import { type CrystallizationInput, type CrystallizationPlan } from '../../../solubility/planCrystallization'
+import { type Conventions } from '../../../conventions/conventions'
+import { type Compound, type Solvent } from '../../../reference/shelf'
+import { PROCEDURES } from '../../../procedures/shipped'
+import type { Insert, Procedure, Step } from '../../../procedures/procedure'
+import { renderWaste } from '../../../procedures/render'
+import { defineKind } from '../defineKind'
+import { stepsOfV1, type PlanFixedV1 } from './stepsOfV1'
+
+export interface PlannedPair {
+  readonly solvent: Solvent
+  readonly points: readonly SolubilityPoint[]
+  readonly goodML: number
+  readonly poorML: number
+}
+/** The plan as decided, with the shelf values, house rules and steps it rested on. */
+export interface PlanFixed {
+  readonly procedure: Pick<Procedure, 'id' | 'name' | 'collect'>
+  /** With this batch's amounts in them, as they read when the plan was fixed. */
+  readonly steps: readonly Step[]
+  readonly waste: readonly string[]
+  readonly inserts: readonly Insert[]
+  /** Mass of the crude, g, as the balance gave it. */
+  readonly crudeText: string
+  readonly amount: 'least hot solvent' | 'measured volume'
+  readonly compound: Compound
+  readonly impurity: Compound | null
+  readonly solvent: Solvent
+  /** The second of two solvents; input and result are then of the mixture. */
+  readonly pair: PlannedPair | null
+  /** Where the solubilities came from, in words. */
+  readonly solubilitySource: string
+  readonly input: CrystallizationInput
+  readonly result: CrystallizationPlan
+  readonly conventions: Conventions
+  readonly coreVersion: string
+  readonly restsOn: readonly EntryId[]
+}
+
+/** Version 1 knew one procedure and worked its steps out on reading: they stay as they were. */
+function fromV1(body: unknown): PlanFixed {
+  const old = body as PlanFixedV1
+  const procedure = PROCEDURES.find(({ id }) => id === 'small-funnel') as Procedure
+  const plan = {
+    ...old,
+    procedure: { id: procedure.id, name: procedure.name, collect: procedure.collect },
+    inserts: [],
+    crudeText: String(old.input.crudeG),
+    amount: 'least hot solvent' as const,
+    pair: null,
+  }
+  return { ...plan, steps: stepsOfV1(old), waste: renderWaste(procedure, plan) }
+}
+
+export const planFixed = defineKind<PlanFixed>()({
+  kind: 'plan fixed',
+  version: 2,
+  about: 'prep',
+  upcasts: { 1: fromV1 },
+  sentence: ({ result, solvent, pair, procedure, amount }) => {
+    const how = pair
+      ? `dissolve near ${pair.goodML.toFixed(1)} mL of hot ${solvent.name}, cloud with about ${pair.poorML.toFixed(1)} mL of ${pair.solvent.name}`
+      : amount === 'measured volume'
+        ? `dissolve in a measured ${volume(result.hotML)} mL of hot ${solvent.name}`
+        : `dissolve near ${volume(result.minimumHotML)} mL of hot ${solvent.name}, then ${volume(result.hotML)} mL in all`
+    return `Fixed the plan: ${how}; ${procedure.name.toLowerCase()}.`
+  },
+})
+
+function volume(ml: number): string {
+  return ml.toFixed(ml < 1 ? 2 : 1)
+}

@@ -1,0 +1,106 @@
+import Joi from 'joi'
+import { COLLECTS, INSERTS, STEP_ASKS } from '../../../procedures/procedure'
+import {
+  celsius,
+  compound,
+  conventions,
+  coreVersion,
+  name,
+  number,
+  restsOn,
+  shortName,
+  solvent,
+} from '../pieces'
+import { PORTION_USES } from '../solvent-added/kind'
+import { STATIONS } from '../../views/stationNames'
+
+const points = Joi.array()
+  .items(Joi.array().ordered(celsius.required(), number.positive().max(1e5).required()))
+  .max(200)
+const basis = Joi.string().valid('between points', 'beyond points', 'single point').required()
+const amount = number.min(0).max(1e7).required()
+
+export const planFixedV1 = Joi.object({
+  procedure: Joi.string().valid('small flask and suction funnel').required(),
+  compound: compound.required(),
+  impurity: compound.allow(null).required(),
+  solvent: solvent.required(),
+  solubilitySource: Joi.string().max(500).required(),
+  input: Joi.object({
+    crudeG: number.positive().max(1e6).required(),
+    assay: number.min(0).max(1).required(),
+    product: points.min(1).required(),
+    impurity: points,
+    productFusionKJPerMol: number.positive().max(1000),
+    hotC: celsius.required(),
+    coldC: celsius.required(),
+    excess: number.min(0).max(1e6).required(),
+    washML: number.min(0).max(1e5).required(),
+  }).required(),
+  result: Joi.object({
+    minimumHotML: amount,
+    hotML: amount,
+    gritG: amount,
+    productInLiquorG: amount,
+    productCrystalsG: amount,
+    impurityInCrystalsG: amount,
+    crystalMassG: amount,
+    crystalMassFraction: number.min(0).max(1).required(),
+    recoveryPercentOfCrude: amount,
+    recoveryPercentOfProduct: amount,
+    washLossUpToG: amount,
+    impurityStaysDissolvedML: number.min(0).max(1e7).allow(null).required(),
+    impurityAssumedDissolved: Joi.boolean().required(),
+    hotBasis: basis,
+    coldBasis: basis,
+  }).required(),
+  conventions: conventions.required(),
+  coreVersion: coreVersion.required(),
+  restsOn: restsOn.required(),
+})
+
+const sentence = Joi.string().max(1500)
+const step = Joi.object({
+  id: shortName.required(),
+  station: Joi.string()
+    .valid(...STATIONS)
+    .required(),
+  text: sentence.required(),
+  caution: sentence,
+  timer: Joi.object({
+    timer: Joi.string().valid('cool', 'ice', 'air', 'spin', 'boil', 'dry').required(),
+    minutes: number.positive().max(10_000).required(),
+  }),
+  portions: Joi.string().valid(...PORTION_USES),
+  asks: Joi.string().valid(...STEP_ASKS),
+  meanwhile: sentence,
+  stop: sentence,
+})
+export const planFixedV2 = planFixedV1.keys({
+  procedure: Joi.object({
+    id: shortName.required(),
+    name: name.required(),
+    collect: Joi.string()
+      .valid(...COLLECTS)
+      .required(),
+  }).required(),
+  steps: Joi.array().items(step).min(1).max(80).unique('id').required(),
+  waste: Joi.array().items(sentence).max(20).required(),
+  inserts: Joi.array()
+    .items(Joi.string().valid(...INSERTS))
+    .max(5)
+    .required(),
+  crudeText: Joi.string()
+    .pattern(/^(\d+\.?\d*|\.\d+)$/)
+    .max(20)
+    .required(),
+  amount: Joi.string().valid('least hot solvent', 'measured volume').required(),
+  pair: Joi.object({
+    solvent: solvent.required(),
+    points: points.required(),
+    goodML: amount,
+    poorML: amount,
+  })
+    .allow(null)
+    .required(),
+})

@@ -1,0 +1,17 @@
+import Joi from 'joi'
+import { number } from '../pieces'
+
+/** Characters of base64: about 220 kB of picture. */
+const JPEG_MOST = 300_000
+
+const part = number.min(0).max(1).required()
+export const platePhotographedV1 = Joi.object({
+  jpeg: Joi.string()
+    .pattern(/^[A-Za-z0-9+/]+=*$/)
+    .max(JPEG_MOST)
+    .required(),
+  left: part,
+  right: part,
+  top: part,
+  bottom: part,
+})

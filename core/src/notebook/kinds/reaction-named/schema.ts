@@ -1,0 +1,15 @@
+import Joi from 'joi'
+import { name, number, reading } from '../pieces'
+
+export const reactionNamedV1 = Joi.object({
+  limiting: Joi.object({
+    name: name.required(),
+    molarMassGPerMol: number.positive().max(1e6).required(),
+  }).required(),
+  limitingMass: reading
+    .custom((value: { value: number }, helpers) =>
+      value.value > 0 ? value : helpers.message({ custom: 'The limiting reagent weighs more than nothing.' }),
+    )
+    .required(),
+  productPerLimiting: number.positive().max(100).required(),
+})

@@ -1,0 +1,30 @@
+import { type Reading } from '../../../units'
+import { defineKind } from '../defineKind'
+
+export const PORTION_USES = ['dissolve', 'dilute', 'rinse', 'second'] as const
+export type PortionUse = (typeof PORTION_USES)[number]
+
+/** One portion of solvent. Drops are kept as counted, with how many make a mL. */
+export interface SolventAdded {
+  /** mL, as measured, or worked out from the drops. */
+  readonly volume: Reading
+  readonly drops: { readonly count: number; readonly perML: number } | null
+  readonly use: PortionUse
+  readonly hot: boolean
+}
+export const solventAdded = defineKind<SolventAdded>()({
+  kind: 'solvent added',
+  version: 2,
+  about: 'prep',
+  upcasts: {
+    1: (body) => {
+      const old = body as Pick<SolventAdded, 'volume' | 'use'>
+      return { ...old, drops: null, hot: old.use !== 'rinse' }
+    },
+  },
+  sentence: ({ volume, drops, use, hot }) => {
+    const amount = drops ? `${drops.count} drops (${volume.text} mL)` : `${volume.text} mL`
+    if (use === 'rinse') return `Rinsed with ${amount}, ice-cold.`
+    return `Added ${amount}${use === 'second' ? ' of the second solvent' : ''}, ${hot ? 'hot' : 'cold'}.`
+  },
+})

@@ -1,0 +1,27 @@
+import Joi from 'joi'
+import { number, reading } from '../pieces'
+import { PORTION_USES } from './kind'
+
+export const solventAddedV1 = Joi.object({
+  volume: reading
+    .custom((value: { value: number }, helpers) =>
+      value.value > 0 && value.value <= 10_000
+        ? value
+        : helpers.message({ custom: `A portion of ${value.value} mL cannot have been added.` }),
+    )
+    .required(),
+  use: Joi.string().valid('dissolve', 'dilute', 'rinse').required(),
+})
+
+export const solventAddedV2 = solventAddedV1.keys({
+  drops: Joi.object({
+    count: Joi.number().integer().min(1).max(10_000).required(),
+    perML: number.min(5).max(200).required(),
+  })
+    .allow(null)
+    .required(),
+  use: Joi.string()
+    .valid(...PORTION_USES)
+    .required(),
+  hot: Joi.boolean().required(),
+})

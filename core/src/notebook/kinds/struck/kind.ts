@@ -1,0 +1,14 @@
+import { type EntryId } from '../../../ids'
+import { defineKind } from '../defineKind'
+
+/** Strikes one line of the same notebook, with a reason. Final; may arrive before its target. */
+export interface Struck {
+  readonly target: EntryId
+  readonly reason: string
+}
+export const struck = defineKind<Struck>()({
+  kind: 'struck',
+  version: 1,
+  about: 'any',
+  sentence: (body) => `Struck a line: ${body.reason}.`,
+})

@@ -1,0 +1,15 @@
+import Joi from 'joi'
+import { number, reading, uuid } from '../pieces'
+
+export const temperatureTypedV1 = Joi.object({
+  run: uuid.required(),
+  temperature: reading
+    .custom((value: { value: number }, helpers) =>
+      value.value > -100 && value.value < 600
+        ? value
+        : helpers.message({ custom: `No thermometer here reads ${value.value} °C.` }),
+    )
+    .required(),
+  atS: number.min(0).max(1e7).required(),
+  mark: uuid.allow(null).required(),
+})

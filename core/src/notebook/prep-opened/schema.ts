@@ -1,4 +1,0 @@
-import Joi from 'joi'
-import { compound, name } from '../commonSchema'
-
-export const prepOpenedV1 = Joi.object({ title: name.required(), compound: compound.required() })

@@ -1,4 +1,0 @@
-import Joi from 'joi'
-import { text, uuid } from '../commonSchema'
-
-export const struckV1 = Joi.object({ target: uuid.required(), reason: text.required() })

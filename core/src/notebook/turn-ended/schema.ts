@@ -1,8 +1,0 @@
-import Joi from 'joi'
-import { uuid } from '../commonSchema'
-
-export const turnEndedV1 = Joi.object({
-  turn: uuid.required(),
-  glassCleared: Joi.boolean().required(),
-  switchedOff: Joi.boolean().required(),
-})

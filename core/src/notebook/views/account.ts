@@ -1,0 +1,284 @@
+import { type Result } from '../../problems'
+import { type Quantity } from '../../units'
+import { type PrepId } from '../../ids'
+import { type Fusion } from '../../melting/liquidus'
+import { attempt, problem } from '../../problems'
+import { fusionOf } from '../../reference/fusionOf'
+import { assayFromRange } from '../../solubility/assayFromRange'
+import { liquorOf } from '../../solubility/cycles'
+import { planCrystallization } from '../../solubility/planCrystallization'
+import { rinseLossUpToG } from '../../solubility/rinse'
+import { withVolumeML } from '../../solubility/volume'
+import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '../../weighing/recovery'
+import type { View } from '../fold'
+import type { SampleRole } from '../kinds/sample-named/kind'
+import { massOf, prepOf, sampleOf, solventSoFarML, type PrepFacts } from './prep'
+import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
+
+export type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
+export interface AccountRow {
+  readonly part: AccountPart
+  readonly name: string
+  /** null where nothing is predicted. */
+  readonly predictedG: number | null
+  /** null where nothing was weighed. */
+  readonly found: Quantity | null
+  readonly why: string
+  /** True when found and predicted differ by more than two standard uncertainties of the weighing. */
+  readonly beyondWeighing: boolean
+}
+export interface ResidueSplit {
+  readonly productG: number
+  readonly impurityG: number
+  readonly basis: string
+}
+export interface Account {
+  readonly crude: Quantity
+  readonly rows: readonly AccountRow[]
+  /** All that was found, of the crude, per cent; null while the liquor has not been weighed. */
+  readonly closurePercent: number | null
+  readonly residue: ResidueSplit | null
+  /** Percent recovery of the crude, from all crops. */
+  readonly ofCrude: Quantity
+  /** Of the product thought to be in the crude; null without a plan. */
+  readonly ofProduct: Quantity | null
+  readonly yield: { readonly percent: number; readonly theoreticalG: number; readonly from: string } | null
+}
+
+/** Every gram from crude to crystals, predicted beside found. */
+export function accountOf(view: View, id: PrepId): Result<Account> {
+  const prep = prepOf(view, id)
+  if (!prep) return problem('nothing-weighed', 'There is no such prep in this notebook.')
+  const crude = massOf(sampleOf(prep, 'crude'))
+  if (!crude.ok) return crude
+  const crystals = massOf(sampleOf(prep, 'product'))
+  if (!crystals.ok) return crystals
+  const found = foundOf(prep)
+  const crops = sum([crystals.value, found['second crop']])
+  const ofCrude = attempt(() => percentRecovery(crops, crude.value))
+  if (!ofCrude.ok) return ofCrude
+  const predicted = predictedOf(prep)
+  const rows = rowsOf(crude.value, { ...found, crystals: crystals.value }, predicted, prep)
+  return {
+    ok: true,
+    value: {
+      crude: crude.value,
+      rows,
+      closurePercent: found.liquor
+        ? massClosure({
+            crudeG: crude.value.value,
+            accountedG: [crops.value, found.liquor.value, found.grit?.value ?? 0],
+          }).percent
+        : null,
+      residue: found.liquor ? splitOf(view, prep, found.liquor.value, predicted) : null,
+      ofCrude: ofCrude.value,
+      ofProduct: ofProduct(prep, crops, crude.value),
+      yield: yieldOf(prep, crops.value),
+    },
+  }
+}
+
+interface Found {
+  readonly 'second crop': Quantity | null
+  readonly liquor: Quantity | null
+  readonly grit: Quantity | null
+}
+const ROLE_OF: Readonly<Record<keyof Found, SampleRole>> = {
+  'second crop': 'second crop',
+  liquor: 'residue',
+  grit: 'grit',
+}
+function foundOf(prep: PrepFacts): Found {
+  const of = (part: keyof Found) => {
+    const mass = massOf(sampleOf(prep, ROLE_OF[part]))
+    return mass.ok ? mass.value : null
+  }
+  return { 'second crop': of('second crop'), liquor: of('liquor'), grit: of('grit') }
+}
+
+interface Predicted {
+  readonly crystalsG: number
+  readonly productInLiquorG: number
+  readonly impurityInLiquorG: number
+  readonly rinseG: number
+  readonly gritG: number
+  /** In words: the volume it was worked out for. */
+  readonly volume: string
+}
+
+/** The plan worked out again for the solvent that was really used. */
+function predictedOf(prep: PrepFacts): Predicted | null {
+  const plan = prep.plan?.body
+  if (!plan) return null
+  const { hotML, rinseML } = solventSoFarML(prep)
+  const asUsed = hotML > 0 && plan.procedure.collect !== 'watch glass'
+  const again = attempt(() => {
+    const input = withVolumeML(plan.input, Math.max(hotML, plan.result.minimumHotML))
+    return { input, result: planCrystallization(input) }
+  })
+  const { input, result } = asUsed && again.ok ? again.value : { input: plan.input, result: plan.result }
+  const liquor = liquorOf(input, result)
+  const rinseG = rinseLossUpToG(plan.input, result, rinseML)
+  return {
+    crystalsG: result.crystalMassG,
+    productInLiquorG: result.productInLiquorG,
+    impurityInLiquorG: liquor.crudeG - result.productInLiquorG,
+    rinseG,
+    gritG: result.gritG,
+    volume: `${result.hotML.toFixed(1)} mL`,
+  }
+}
+
+function rowsOf(
+  crude: Quantity,
+  found: Found & { readonly crystals: Quantity },
+  predicted: Predicted | null,
+  prep: PrepFacts,
+): AccountRow[] {
+  const product = prep.opened.body.compound.name
+  const second = found['second crop']
+  const liquorG = predicted
+    ? Math.max(
+        0,
+        predicted.productInLiquorG + predicted.impurityInLiquorG + predicted.rinseG - (second?.value ?? 0),
+      )
+    : null
+  const restG =
+    crude.value -
+    found.crystals.value -
+    (second?.value ?? 0) -
+    (found.liquor?.value ?? liquorG ?? 0) -
+    (found.grit?.value ?? predicted?.gritG ?? 0)
+  const rows = [
+    row(
+      'crystals',
+      'Crystals',
+      predicted?.crystalsG ?? null,
+      found.crystals,
+      predicted
+        ? `predicted for ${predicted.volume}, without any loss on glass and paper`
+        : 'no plan to compare with',
+    ),
+    row('second crop', 'Second crop', null, second, 'from the evaporated liquor'),
+    row(
+      'liquor',
+      'Liquor and rinse',
+      liquorG,
+      found.liquor,
+      predicted
+        ? `${predicted.productInLiquorG.toFixed(3)} g ${product} and ${predicted.impurityInLiquorG.toFixed(3)} g impurity dissolved; the rinse took at most ${predicted.rinseG.toFixed(3)} g`
+        : 'not predicted',
+    ),
+    row('grit', 'Grit left behind hot', predicted?.gritG ?? null, found.grit, 'what did not dissolve'),
+    {
+      ...row(
+        'unaccounted',
+        'Transfers and unaccounted',
+        0,
+        {
+          value: restG,
+          standardUncertainty: spread([crude, found.crystals, second, found.liquor, found.grit]),
+        },
+        found.liquor
+          ? 'glass, paper, tubes packed for melting'
+          : 'glass, paper, tubes; the liquor is taken as predicted, since it was not weighed',
+      ),
+    },
+  ]
+  return rows.filter(
+    ({ part, predictedG, found: mass }) =>
+      part === 'crystals' || part === 'unaccounted' || mass !== null || (predictedG ?? 0) > 5e-5,
+  )
+}
+
+function row(
+  part: AccountPart,
+  name: string,
+  predictedG: number | null,
+  found: Quantity | null,
+  why: string,
+): AccountRow {
+  const beyondWeighing =
+    predictedG !== null &&
+    found !== null &&
+    Math.abs(found.value - predictedG) > 2 * found.standardUncertainty
+  return { part, name, predictedG, found, why, beyondWeighing }
+}
+
+function sum(masses: readonly (Quantity | null)[]): Quantity {
+  const known = masses.filter((mass) => mass !== null)
+  return {
+    value: known.reduce((g, mass) => g + mass.value, 0),
+    standardUncertainty: spread(known),
+  }
+}
+
+function spread(masses: readonly (Quantity | null)[]): number {
+  return Math.hypot(...masses.map((mass) => mass?.standardUncertainty ?? 0))
+}
+
+function ofProduct(prep: PrepFacts, crops: Quantity, crude: Quantity): Quantity | null {
+  const plan = prep.plan?.body
+  if (!plan) return null
+  const pure = plan.result.crystalMassFraction
+  const part = (mass: Quantity, fraction: number): Quantity => ({
+    value: mass.value * fraction,
+    standardUncertainty: mass.standardUncertainty * fraction,
+  })
+  const recovered = attempt(() => percentRecovery(part(crops, pure), part(crude, plan.input.assay)))
+  return recovered.ok ? recovered.value : null
+}
+
+function yieldOf(prep: PrepFacts, actualG: number): Account['yield'] {
+  const reaction = prep.reaction?.body
+  if (!reaction) return null
+  const worked = attempt(() => {
+    const theoreticalG = theoreticalYieldG({
+      limitingG: reaction.limitingMass.value,
+      limitingMolarMass: reaction.limiting.molarMassGPerMol,
+      productMolarMass: prep.opened.body.compound.molarMassGPerMol,
+      productPerLimiting: reaction.productPerLimiting,
+    })
+    return { theoreticalG, percent: percentYield(actualG, theoreticalG) }
+  })
+  return worked.ok
+    ? { ...worked.value, from: `${reaction.limitingMass.text} g of ${reaction.limiting.name}` }
+    : null
+}
+
+/** What dried out of the liquor is impurity and the product that stayed dissolved, never impurity alone. */
+function splitOf(
+  view: View,
+  prep: PrepFacts,
+  residueG: number,
+  predicted: Predicted | null,
+): ResidueSplit | null {
+  const fraction = residueFraction(view, prep)
+  if (fraction !== null)
+    return {
+      productG: residueG * fraction,
+      impurityG: residueG * (1 - fraction),
+      basis: 'from the residue’s own melting range',
+    }
+  if (!predicted) return null
+  const productG = Math.min(residueG, predicted.productInLiquorG + predicted.rinseG)
+  return {
+    productG,
+    impurityG: residueG - productG,
+    basis: `predicted: what ${predicted.volume} of cold solvent and the rinse hold`,
+  }
+}
+
+function residueFraction(view: View, prep: PrepFacts): number | null {
+  const range = latestRange(rangesOf(view, prep.id), 'residue')
+  const impurity = prep.plan?.body.impurity
+  if (!range || !impurity) return null
+  const fusions: readonly [Fusion, Fusion] = [fusionOf(prep.opened.body.compound), fusionOf(impurity)]
+  const assay = attempt(() =>
+    assayFromRange(...fusions, judgedRange(range), {
+      ...heatedOf(range),
+      readingErrorC: range.conventions.readingErrorC,
+    }),
+  )
+  return assay.ok && assay.value ? assay.value.assay : null
+}

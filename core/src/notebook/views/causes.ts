@@ -1,0 +1,163 @@
+import { type PrepId } from '../../ids'
+import { latestLine, linesOf, type View } from '../fold'
+import type { Station } from './stationNames'
+import { accountOf } from './account'
+import { drynessOf } from './dryness'
+import { prepOf, sampleOf, solventSoFarML, type PrepFacts } from './prep'
+
+export interface Cause {
+  readonly sentence: string
+  /** Where to look at it. */
+  readonly station: Station
+}
+export interface Oddity {
+  readonly code: 'over-100' | 'under-half' | 'closure-over-102'
+  readonly sentence: string
+  /** Likely causes in order, from this prep's own entries first. */
+  readonly causes: readonly Cause[]
+}
+
+const CLOSURE_REMARKED_ABOVE = 102
+
+/** What is odd about the account of a prep, and the likely causes. */
+export function odditiesOf(view: View, id: PrepId): readonly Oddity[] {
+  const prep = prepOf(view, id)
+  const account = accountOf(view, id)
+  if (!prep || !account.ok) return []
+  const { ofCrude, closurePercent } = account.value
+  const predicted = prep.plan?.body.result.recoveryPercentOfCrude
+  const found: Oddity[] = []
+  if (ofCrude.value > 100)
+    found.push({
+      code: 'over-100',
+      sentence: `${ofCrude.value.toFixed(1)} % is more than went in. Dry it, look it over and weigh again.`,
+      causes: whyOver(view, prep),
+    })
+  if (predicted !== undefined && ofCrude.value < predicted / 2)
+    found.push({
+      code: 'under-half',
+      sentence: `${ofCrude.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned.${prep.discarded ? '' : ' Do not throw the liquor away.'}`,
+      causes: whyUnder(view, prep),
+    })
+  if (closurePercent !== null && closurePercent > CLOSURE_REMARKED_ABOVE)
+    found.push({
+      code: 'closure-over-102',
+      sentence: `Crystals and residue come to ${closurePercent.toFixed(1)} % of the crude: something is counted that was not in it.`,
+      causes: [
+        cause('The residue still holds solvent: dry it on and weigh it again.', 'weigh'),
+        ...whyOver(view, prep),
+      ],
+    })
+  return found
+}
+
+function cause(sentence: string, station: Station): Cause {
+  return { sentence, station }
+}
+
+function whyOver(view: View, prep: PrepFacts): Cause[] {
+  const dryness = drynessOf(view, prep)
+  const product = sampleOf(prep, 'product')?.weighing
+  const crude = sampleOf(prep, 'crude')?.weighing
+  const stones = prep.steps.find((step) => step.id === 'pick-out-stones')
+  const causes: Cause[] = []
+  if (!dryness.isDry) causes.push(cause(`Damp crystals: ${lower(dryness.sentence)}`, 'weigh'))
+  if (stones && !prep.ticked.has(stones.id))
+    causes.push(cause('Boiling stones went into the sample flask and are not ticked as picked out.', 'weigh'))
+  if (product?.body.method === 'difference')
+    causes.push(
+      cause(
+        `The wrong vessel: ${product.body.loaded.text} g loaded, ${product.body.empty.text} g empty. Weigh that vessel empty again.`,
+        'weigh',
+      ),
+    )
+  if (product && crude && product.body.readabilityG !== crude.body.readabilityG)
+    causes.push(cause('Crude and crystals were weighed on different balances.', 'weigh'))
+  if (dryness.isDry) causes.push(cause('Solvent held inside the crystals: dry to constant mass.', 'weigh'))
+  return causes
+}
+
+function whyUnder(view: View, prep: PrepFacts): Cause[] {
+  const plan = prep.plan?.body
+  if (!plan) return []
+  const { hotML, rinseML, removedML } = solventSoFarML(prep)
+  const causes: Cause[] = []
+  if (hotML > 1.15 * plan.result.hotML)
+    causes.push(
+      cause(
+        `${hotML.toFixed(1)} mL was used where ${plan.result.hotML.toFixed(1)} was planned: more stays dissolved. Evaporate some and chill again.`,
+        'dissolve',
+      ),
+    )
+  if (rinseML > 1.5 * plan.input.washML)
+    causes.push(
+      cause(
+        `It was rinsed with ${rinseML.toFixed(1)} mL where ${plan.input.washML} mL was planned; a rinse that is not ice-cold takes more.`,
+        'collect',
+      ),
+    )
+  const warmest = coldestRead(view, prep)
+  if (warmest !== null && warmest > plan.input.coldC + 5)
+    causes.push(
+      cause(
+        `It was last read at ${warmest.toFixed(0)} °C, and planned for ${plan.input.coldC} °C: chill the liquor longer.`,
+        'crystallize',
+      ),
+    )
+  if (plan.steps.some(({ id }) => id === 'into-ice') && !prep.ticked.has('into-ice'))
+    causes.push(cause('The ice bath is not ticked: chill the liquor and look for more.', 'crystallize'))
+  for (const { body } of linesOf(view, prep.id, 'rescue tried'))
+    if (
+      ['boiled-over', 'through-the-paper', 'stays-in-the-flask', 'boiled-dry', 'in-the-pipette'].includes(
+        body.rescue,
+      )
+    )
+      causes.push(cause(`It was noted: ${body.rescue.replaceAll('-', ' ')}.`, body.station))
+  if (plan.inserts.length > 0)
+    causes.push(cause('Hot filtration and charcoal keep a share of the product.', 'dissolve'))
+  if (removedML === 0 && hotML === 0)
+    causes.push(
+      cause('No solvent was logged, so the plan cannot be compared with what was done.', 'dissolve'),
+    )
+  causes.push(
+    cause(
+      'Crystals left in the flask or on the paper; or the crude held less product than estimated.',
+      'plan',
+    ),
+  )
+  return causes
+}
+
+function coldestRead(view: View, prep: PrepFacts): number | null {
+  const read = linesOf(view, prep.id, 'temperature read').map(({ body }) => body.temperature.value)
+  return read.length > 0 ? Math.min(...read) : null
+}
+
+function lower(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1)
+}
+
+/** Whether the mother liquor may be thrown away, and what to ask before it is. */
+export function liquorStanding(
+  view: View,
+  prep: PrepFacts,
+): { readonly kept: boolean; readonly yieldKnown: boolean; readonly question: string | null } {
+  const kept = prep.ticked.has('keep-the-liquor') && prep.discarded === null
+  const account = accountOf(view, prep.id)
+  const yieldKnown = account.ok
+  const residue = sampleOf(prep, 'residue')?.weighing ?? null
+  const low = odditiesOf(view, prep.id).some(({ code }) => code === 'under-half')
+  const question = !yieldKnown
+    ? 'The crystals have not been weighed: the liquor may still hold what is missing. Throw it away all the same?'
+    : low
+      ? 'The recovery is under half of the plan: the liquor probably holds the rest. Throw it away all the same?'
+      : residue === null
+        ? 'The liquor has not been evaporated and weighed, so the balance of masses stays open. Throw it away?'
+        : null
+  return { kept, yieldKnown, question }
+}
+
+/** What the student wrote about the recovery, the latest. */
+export function ownWordsOf(view: View, id: PrepId): string {
+  return latestLine(view, id, 'explained')?.body.text ?? ''
+}

@@ -1,0 +1,70 @@
+import { type EntryId } from '../../ids'
+import { type Entry } from '../entry'
+import { dropsPerML } from '../../solubility/drops'
+import { gritMarkML, pastThePlanML } from '../../solubility/volume'
+import { attempt } from '../../problems'
+import { latestLine, linesOf, type View } from '../fold'
+import type { PortionSeen } from '../kinds/portion-seen/kind'
+import { solventSoFarML, type PrepFacts } from './prep'
+
+export interface Portion {
+  readonly entry: Entry<'solvent added'>
+  readonly effect: PortionSeen['effect'] | null
+}
+export interface Dissolving {
+  readonly portions: readonly Portion[]
+  readonly state: 'not begun' | 'dissolving' | 'dissolved' | 'grit'
+  /** What to make of it now, or null. */
+  readonly remark: string | null
+}
+
+/** Portions that in a row changed nothing before what is left is called grit. */
+const PORTIONS_WITHOUT_CHANGE = 2
+
+/** Where the dissolving stands, from the portions and what each was seen to do. */
+export function dissolvingOf(view: View, prep: PrepFacts): Dissolving {
+  const effects = new Map<EntryId, PortionSeen['effect']>(
+    linesOf(view, prep.id, 'portion seen').map(({ body }) => [body.portion, body.effect]),
+  )
+  const portions = prep.portions
+    .filter(({ body }) => body.use === 'dissolve')
+    .map((entry) => ({ entry, effect: effects.get(entry.id) ?? null }))
+  const state = stateOf(portions)
+  return { portions, state, remark: remarkOf(prep, state) }
+}
+
+function stateOf(portions: readonly Portion[]): Dissolving['state'] {
+  const judged = portions.flatMap(({ effect }) => (effect ? [effect] : []))
+  const last = judged.slice(-PORTIONS_WITHOUT_CHANGE)
+  if (judged.at(-1) === 'all dissolved') return 'dissolved'
+  if (last.length === PORTIONS_WITHOUT_CHANGE && last.every((effect) => effect === 'no change')) return 'grit'
+  return portions.length === 0 ? 'not begun' : 'dissolving'
+}
+
+function remarkOf(prep: PrepFacts, state: Dissolving['state']): string | null {
+  const plan = prep.plan?.body
+  if (!plan) return null
+  const { hotML } = solventSoFarML(prep)
+  const leastML = plan.pair?.goodML ?? plan.result.minimumHotML
+  const past = pastThePlanML(plan.result, hotML)
+  if (state === 'grit')
+    return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it.'
+  if (past !== null)
+    return `Past the plan by ${past.toFixed(1)} mL. Each mL more keeps product in the liquor: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
+  if (
+    state === 'dissolving' &&
+    plan.amount === 'least hot solvent' &&
+    hotML > gritMarkML(leastML) &&
+    !plan.pair
+  )
+    return `Twice the least volume is in and not all is dissolved: what is left is likely grit.`
+  return null
+}
+
+/** Drops per mL of this bench's pipette, as last counted; null before it was. */
+export function pipetteOf(view: View, prep: PrepFacts): number | null {
+  const counted = latestLine(view, prep.id, 'pipette counted')
+  if (!counted) return null
+  const perML = attempt(() => dropsPerML(counted.body.drops, counted.body.volume.value))
+  return perML.ok ? perML.value : null
+}

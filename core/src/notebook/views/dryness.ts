@@ -1,0 +1,77 @@
+import { type EpochMs } from '../../ids'
+import { type Conventions } from '../../conventions/conventions'
+import { isConstantMass } from '../../weighing/constantMass'
+import { netMass } from '../../weighing/netMass'
+import { attempt } from '../../problems'
+import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
+import { linesOf, type View } from '../fold'
+import { weighingOf } from '../kinds/weighed/kind'
+import { sampleOf, type PrepFacts } from './prep'
+
+export interface DryPoint {
+  readonly at: EpochMs
+  readonly massG: number
+  readonly readabilityG: number
+}
+export interface Dryness {
+  readonly rule: Conventions['drying']
+  readonly isDry: boolean
+  /** Weighings of the product, in the order made. */
+  readonly trend: readonly DryPoint[]
+  /** Loss between the last two, g; null with fewer than two. */
+  readonly lastLossG: number | null
+  /** What house rules still ask for, or what was met. */
+  readonly sentence: string
+}
+
+/** How dry the product is by house rules: so many minutes of air, or two weighings that agree. */
+export function drynessOf(view: View, prep: PrepFacts): Dryness {
+  const rule = (prep.plan?.body.conventions ?? DEFAULT_HOUSE_RULES).drying
+  const product = sampleOf(prep, 'product')
+  const trend = (product?.weighings ?? []).flatMap(({ at, body }) => {
+    const mass = attempt(() => netMass(weighingOf(body)))
+    return mass.ok ? [{ at, massG: mass.value.value, readabilityG: body.readabilityG }] : []
+  })
+  const [before, last] = trend.slice(-2)
+  const lastLossG = before && last ? before.massG - last.massG : null
+  if (rule.constantMassToleranceG === null) {
+    const isDry = airTimed(view, prep, rule.atLeastMin)
+    return { rule, trend, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
+  }
+  const isDry = isConstantMass(trend, {
+    toleranceG: rule.constantMassToleranceG,
+    dryingMin: rule.atLeastMin,
+  })
+  return { rule, trend, lastLossG, isDry, sentence: constantSentence(isDry, trend.length, lastLossG, rule) }
+}
+
+function airTimed(view: View, prep: PrepFacts, atLeastMin: number): boolean {
+  const weighed = sampleOf(prep, 'product')?.weighing
+  if (!weighed) return false
+  return linesOf(view, prep.id, 'timer started').some(
+    ({ body, at }) =>
+      (body.timer === 'air' || body.timer === 'dry') &&
+      weighed.at - at >= Math.min(body.minutes, atLeastMin) * 60_000,
+  )
+}
+
+function airSentence(isDry: boolean, atLeastMin: number): string {
+  return isDry
+    ? `Drawn with air for at least ${atLeastMin} min, as house rules ask. Two weighings that agree would show that it is dry.`
+    : `House rules ask for ${atLeastMin} min of air before it is weighed; no timer shows that.`
+}
+
+function constantSentence(
+  isDry: boolean,
+  weighings: number,
+  lastLossG: number | null,
+  rule: Conventions['drying'],
+): string {
+  if (isDry) return 'Two weighings with drying between them agree: constant mass.'
+  const wanted = `within ${rule.constantMassToleranceG ?? 0} g, with ${rule.atLeastMin} min of drying between`
+  if (weighings < 2 || lastLossG === null)
+    return `House rules ask for constant mass: two weighings that agree ${wanted}.`
+  return lastLossG < 0
+    ? `It gained ${(-lastLossG).toFixed(4)} g: was it weighed warm, or in another vessel? Weigh again.`
+    : `It lost ${lastLossG.toFixed(4)} g since the weighing before, or too little time lay between: dry on; they must agree ${wanted}.`
+}

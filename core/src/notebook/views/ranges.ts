@@ -1,0 +1,214 @@
+import { type Reading } from '../../units'
+import { type MeltingRange } from '../../melting/meltingRange'
+import { type Grain } from '../../heating/observedRange'
+import { type EntryId, type MeltId, type PrepId, type SampleId } from '../../ids'
+import { type Conventions } from '../../conventions/conventions'
+import { type Calibration } from '../../thermometer/correctReading'
+import type { Heated } from '../../heating/heatingShare'
+import { correctBy } from '../../thermometer/correctReading'
+import { linesOf, type View } from '../fold'
+import type { SampleRole } from '../kinds/sample-named/kind'
+import { markOf, meltsOf, rateBetween, readingsOf, type Mark, type MeltFacts } from './melt'
+
+/** Both ends corrected by the calibration the run was planned with. */
+export interface CorrectedRange extends MeltingRange {
+  readonly onsetCorrectionC: number
+  readonly clearCorrectionC: number
+  /** True where a reading lies beyond the calibration's points. */
+  readonly extrapolated: boolean
+  readonly calibration: Calibration
+}
+
+/** One measured range: a tube of a sample in a run. `onset` and `clear` are raw, as they were read. */
+export interface RangeRow {
+  readonly melt: MeltId
+  readonly slot: number
+  readonly sample: SampleId
+  readonly role: SampleRole | null
+  readonly label: string
+  readonly onset: Reading | null
+  readonly clear: Reading | null
+  /** null when no calibration was on hand: the range is raw. */
+  readonly corrected: CorrectedRange | null
+  /** How the ends were caught. */
+  readonly by: 'eye' | 'light' | 'the instrument'
+  readonly purpose: 'careful' | 'scouting'
+  readonly instrumentName: string
+  readonly notes: readonly string[]
+  readonly signs: readonly { readonly temperature: Reading; readonly word: string | null }[]
+  /** Measured over the melting where both ends are on record, else as planned, °C/min. */
+  readonly rateCPerMin: number
+  readonly rateMeasured: boolean
+  readonly fillMm: number
+  readonly grain: Grain
+  readonly conventions: Conventions
+  /** Melted on a simulated instrument. */
+  readonly isSimulated: boolean
+  readonly hasRun: boolean
+  readonly runEnded: boolean
+  /** A sentence when the range cannot be used as it stands. */
+  readonly trouble: string | null
+  readonly restsOn: readonly EntryId[]
+}
+
+/** Every range of a prep's samples, tube by tube, in the order they were planned. */
+export function rangesOf(view: View, prep: PrepId): readonly RangeRow[] {
+  return meltsOf(view, prep).flatMap((melt) =>
+    meltRangesOf(view, melt).filter(({ sample }) => {
+      const named = linesOf(view, sample, 'sample named')[0]?.body
+      return named?.prep === prep || ((named?.prep ?? null) === null && melt.planned.body.prep === prep)
+    }),
+  )
+}
+
+/** Every range of one melt, tube by tube. */
+export function meltRangesOf(view: View, melt: MeltFacts): readonly RangeRow[] {
+  return melt.planned.body.tubes.map((tube) => rangeOf(view, melt, tube.slot))
+}
+
+/** Readings by eye come once a minute: a rate is worked out over so much more on both sides, s. */
+const BY_EYE_ABOUT_S = 150
+
+function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
+  const { tubes, conventions, window, calibration, purpose, instrumentName } = melt.planned.body
+  const tube = tubes.find((one) => one.slot === slot) ?? {
+    slot,
+    sample: '' as SampleId,
+    label: '',
+    fillMm: 0,
+    grain: 'fine' as const,
+  }
+  const onsetMark = reportedOnset(melt, slot, conventions)
+  const clearMark = markOf(melt, slot, 'all liquid')
+  const readings = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
+  const light = onsetMark || clearMark ? null : (melt.detected.get(slot) ?? null)
+  const measured =
+    readings && onsetMark && clearMark
+      ? rateBetween(
+          readings,
+          onsetMark.entry.body.pressedAtS - (readings.byEye ? BY_EYE_ABOUT_S : 0),
+          clearMark.entry.body.pressedAtS + (readings.byEye ? BY_EYE_ABOUT_S : 0),
+        )
+      : (light?.body.rateCPerMin ?? null)
+  const signs = melt.marks.filter(
+    ({ entry }) => entry.body.slot === slot && entry.body.moment === 'early sign',
+  )
+  const onset = light ? readAs(light.body.onsetC, light.body.decimals) : (onsetMark?.temperature ?? null)
+  const clear = light ? readAs(light.body.clearC, light.body.decimals) : (clearMark?.temperature ?? null)
+  const given = melt.givenUp.find(({ body }) => body.slot === slot)
+  return {
+    melt: melt.id,
+    slot,
+    sample: tube.sample,
+    role: linesOf(view, tube.sample, 'sample named')[0]?.body.role ?? null,
+    label: tube.label,
+    onset,
+    clear,
+    corrected: calibration && onset && clear ? correctedRange(calibration, onset, clear) : null,
+    by: light ? 'light' : onsetMark?.entry.body.from === 'instrument' ? 'the instrument' : 'eye',
+    purpose,
+    instrumentName,
+    notes: melt.notes.filter(({ body }) => body.slot === slot).map(({ body }) => body.note),
+    signs: signs.flatMap(({ temperature, word }) => (temperature ? [{ temperature, word }] : [])),
+    rateCPerMin: measured ?? window.rateCPerMin,
+    rateMeasured: measured !== null,
+    fillMm: tube.fillMm,
+    grain: tube.grain,
+    conventions,
+    isSimulated: melt.run?.started.body.feed === 'simulated',
+    hasRun: melt.run !== null || light !== null,
+    runEnded: (melt.run?.ended ?? null) !== null || (melt.run === null && light !== null),
+    trouble: light ? null : given ? `No range: ${given.body.reason}.` : troubleOf(melt, onsetMark, clearMark),
+    restsOn: [
+      melt.planned.id,
+      ...[onsetMark, clearMark].flatMap((mark) => (mark ? [mark.entry.id] : [])),
+      ...(light ? [light.id] : []),
+      ...(calibration ? [calibration.entry] : []),
+    ],
+  }
+}
+
+function readAs(value: number, decimals: number): Reading {
+  const text = value.toFixed(decimals)
+  return { text, value: Number(text) }
+}
+
+/** Both ends corrected, by interpolation or by the straight line, as the calibration says. */
+export function correctedRange(calibration: Calibration, onset: Reading, clear: Reading): CorrectedRange {
+  const [low, high] = [correctBy(calibration, onset.value), correctBy(calibration, clear.value)]
+  return {
+    onsetC: low.temperatureC,
+    clearC: high.temperatureC,
+    onsetCorrectionC: low.correctionC,
+    clearCorrectionC: high.correctionC,
+    extrapolated: low.extrapolated || high.extrapolated,
+    calibration,
+  }
+}
+
+function reportedOnset(melt: MeltFacts, slot: number, conventions: Conventions): Mark | null {
+  const drop = markOf(melt, slot, 'first liquid')
+  if (conventions.onsetRule === 'distinct drop') return drop
+  const wet = melt.marks.find(({ entry, word }) => entry.body.slot === slot && word === 'wets')
+  return wet ?? drop
+}
+
+/** The temperatures a row is judged by: corrected where a calibration was on hand. */
+export function judgedRange(row: {
+  readonly onset: Reading
+  readonly clear: Reading
+  readonly corrected: CorrectedRange | null
+}): MeltingRange {
+  return row.corrected
+    ? { onsetC: row.corrected.onsetC, clearC: row.corrected.clearC }
+    : { onsetC: row.onset.value, clearC: row.clear.value }
+}
+
+function troubleOf(melt: MeltFacts, onset: Mark | null, clear: Mark | null): string | null {
+  if (!melt.run) return 'Planned, not yet melted.'
+  const over = melt.run.ended !== null
+  if (!onset && !clear) return over ? 'The run ended without a mark: nothing is known of this tube.' : null
+  if (!onset)
+    return over ? 'Only the clear point was caught. One number is not a range: melt a new tube.' : null
+  if (!clear) return over ? 'Only the onset was caught. One number is not a range: melt a new tube.' : null
+  if (!onset.temperature || !clear.temperature)
+    return readByEye(melt)
+      ? 'Marked; its temperature has not been typed yet.'
+      : 'Marked while the instrument could not be heard; waiting for its trace.'
+  if (onset.temperature.value > clear.temperature.value)
+    return `The onset of ${onset.temperature.text} °C lies above the clear point of ${clear.temperature.text} °C: were the two keys swapped? Strike the wrong mark.`
+  return null
+}
+
+function readByEye(melt: MeltFacts): boolean {
+  return melt.run?.started.body.recorded === false
+}
+
+/** The range both of whose ends are known, of the latest tube of this role. */
+export function latestRange(
+  rows: readonly RangeRow[],
+  role: SampleRole,
+): (RangeRow & { onset: Reading; clear: Reading }) | null {
+  for (const row of [...rows].reverse())
+    if (row.role === role && row.onset && row.clear && row.trouble === null && row.purpose === 'careful')
+      return { ...row, onset: row.onset, clear: row.clear }
+  return null
+}
+
+/** A calibration made at another rate than the run's holds another share of what heating does, °C/min. */
+const SAME_RATE_WITHIN = 0.5
+
+/** How a tube was heated and packed, and whether its calibration was made the same way: then what heating does is in it already. */
+export function heatedOf(row: Pick<RangeRow, 'corrected' | 'rateCPerMin' | 'fillMm' | 'grain'>): Heated {
+  const heating = row.corrected?.calibration.heating
+  return {
+    rateCPerMin: row.rateCPerMin,
+    fillMm: row.fillMm,
+    grain: row.grain,
+    calibration: !row.corrected
+      ? 'none'
+      : heating && Math.abs(heating.rateCPerMin - row.rateCPerMin) <= SAME_RATE_WITHIN
+        ? 'in place'
+        : 'at another rate',
+  }
+}

@@ -1,0 +1,112 @@
+import { type PrepId, type SampleId } from '../../ids'
+import { type Fusion } from '../../melting/liquidus'
+import { type Compound } from '../../reference/shelf'
+import { unlistedFusion } from '../../identity/likelihood'
+import { eutectic } from '../../melting/eutectic'
+import { fusionOf } from '../../reference/fusionOf'
+import { latestLine, type View } from '../fold'
+import type { SampleRole } from '../kinds/sample-named/kind'
+import { meltsOf } from './melt'
+import { prepOf } from './prep'
+import { judgedRange, meltRangesOf } from './ranges'
+
+/** A sample of the notebook, of a prep or of its own. */
+export interface NamedSample {
+  readonly id: SampleId
+  readonly role: SampleRole
+  readonly label: string
+  readonly prep: PrepId | null
+  readonly compound: Compound | null
+  /** Of a mixture. */
+  readonly of: readonly SampleId[]
+}
+
+/** Every sample named in the notebook, in the order they were named. */
+export function samplesNamed(view: View): readonly NamedSample[] {
+  return [...view.subjects.keys()]
+    .flatMap((id) => {
+      const line = latestLine(view, id, 'sample named')
+      return line ? [{ named: line.id, sample: sampleNamedAs(view, id as SampleId) }] : []
+    })
+    .sort((p, q) => (p.named < q.named ? -1 : 1))
+    .flatMap(({ sample }) => (sample ? [sample] : []))
+}
+
+/** One sample, or null when none of that id was named. */
+export function sampleNamedAs(view: View, id: SampleId): NamedSample | null {
+  const body = latestLine(view, id, 'sample named')?.body
+  if (!body) return null
+  const compound = body.compound ?? (body.prep ? prepOf(view, body.prep)?.opened.body.compound : null) ?? null
+  return { id, role: body.role, label: body.label, prep: body.prep, compound, of: body.of }
+}
+
+/** Where a sample is expected to melt, and why. */
+export interface Expected {
+  readonly lowC: number
+  readonly highC: number
+  /** Where an impure one may show its first liquid, °C; null when that is not known. */
+  readonly firstLiquidFromC: number | null
+  readonly source: string
+}
+
+/** Samples that hold enough impurity to begin melting at the eutectic. */
+const IMPURE: readonly SampleRole[] = ['crude', 'second crop', 'residue']
+
+/**
+ * Where a sample is expected to melt: the literature of what it is; for a mixture from where its parts meet;
+ * for an unknown what a scouting run has found.
+ *
+ * @returns null when nothing is known: it wants a scouting run
+ */
+export function expectedOf(view: View, id: SampleId): Expected | null {
+  const sample = sampleNamedAs(view, id)
+  if (!sample) return null
+  if (sample.of.length > 0) return expectedOfMixture(view, sample)
+  const { compound } = sample
+  if (!compound) return measuredBefore(view, id)
+  const impurity = sample.prep ? prepOf(view, sample.prep)?.plan?.body.impurity : null
+  const firstLiquidFromC =
+    impurity && IMPURE.includes(sample.role)
+      ? eutectic(fusionOf(compound), fusionOf(impurity)).temperatureC
+      : null
+  return {
+    lowC: compound.meltLowC,
+    highC: compound.meltHighC,
+    firstLiquidFromC,
+    source: compound.source,
+  }
+}
+
+function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {
+  const parts = of.map((id) => expectedOf(view, id))
+  if (parts.some((part) => part === null)) return null
+  const known = parts.filter((part) => part !== null)
+  const compounds = of.map((id) => sampleNamedAs(view, id)?.compound ?? null)
+  return {
+    lowC: Math.min(...known.map(({ lowC }) => lowC)),
+    highC: Math.max(...known.map(({ highC }) => highC)),
+    firstLiquidFromC: meetingC(compounds, known),
+    source: 'of its parts',
+  }
+}
+
+/** Where the two parts of a mixture would melt together, should they be two compounds; an unknown is taken by Walden's rule. */
+function meetingC([a, b]: readonly (Compound | null)[], [ofA, ofB]: readonly Expected[]): number | null {
+  if ((!a && !b) || !ofA || !ofB || a?.id === b?.id) return null
+  const other = fusionOf((a ?? b) as Compound)
+  const fusion = (compound: Compound | null | undefined, { highC }: Expected): Fusion =>
+    compound ? fusionOf(compound) : unlistedFusion({ clearC: highC }, other)
+  return eutectic(fusion(a, ofA), fusion(b, ofB)).temperatureC
+}
+
+/** The latest complete range of this sample, scouting runs included. */
+function measuredBefore(view: View, id: SampleId): Expected | null {
+  for (const melt of [...meltsOf(view)].reverse())
+    for (const row of meltRangesOf(view, melt)) {
+      if (row.sample !== id || !row.onset || !row.clear || row.trouble) continue
+      const { onsetC, clearC } = judgedRange({ ...row, onset: row.onset, clear: row.clear })
+      const source = row.purpose === 'scouting' ? 'a scouting run' : 'an earlier run'
+      return { lowC: onsetC, highC: clearC, firstLiquidFromC: null, source }
+    }
+  return null
+}

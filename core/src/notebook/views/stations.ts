@@ -1,0 +1,127 @@
+import { type EpochMs, type PrepId } from '../../ids'
+import type { View } from '../fold'
+import { STATIONS, type Station } from './stationNames'
+import { odditiesOf } from './causes'
+import { isStale } from './judgement'
+import { meltsOf } from './melt'
+import { massOf, prepOf, recoveryOf, sampleOf, type PrepFacts } from './prep'
+import { latestRange, rangesOf } from './ranges'
+import { timersOf } from './timers'
+
+export type StationState = 'not yet' | 'now' | 'done' | 'needs a look'
+export interface StationFacts {
+  readonly station: Station
+  readonly state: StationState
+  /** Why it needs a look, or null. */
+  readonly reason: string | null
+}
+
+type Told = Pick<StationFacts, 'reason'> & { readonly is: 'done' | 'open' | 'needs a look' }
+const DONE: Told = { is: 'done', reason: null }
+const OPEN: Told = { is: 'open', reason: null }
+
+/** How far each station of a prep is. The first that is neither done nor troubled is where the work is now. */
+export function stationsOf(view: View, id: PrepId): readonly StationFacts[] {
+  const prep = prepOf(view, id)
+  if (!prep) return []
+  const told = STATIONS.map((station) => tell(view, prep, station))
+  const now = told.findIndex(({ is }) => is === 'open')
+  return STATIONS.map((station, i) => {
+    const { is, reason } = told[i] as Told
+    return { station, reason, state: is !== 'open' ? is : i === now ? 'now' : 'not yet' }
+  })
+}
+
+function look(reason: string): Told {
+  return { is: 'needs a look', reason }
+}
+
+function tell(view: View, prep: PrepFacts, station: Station): Told {
+  switch (station) {
+    case 'plan':
+      return planTold(view, prep)
+    case 'weigh':
+      return weighTold(view, prep)
+    case 'melt':
+      return meltTold(view, prep)
+    case 'judge':
+      if (!prep.verdict) return OPEN
+      return isStale(view, prep.verdict) ? look('A reading it rests on was struck: sign again.') : DONE
+    case 'page':
+      return prep.verdict && !isStale(view, prep.verdict) && recoveryOf(prep).ok ? DONE : OPEN
+    default:
+      return stepsTold(prep, station)
+  }
+}
+
+function planTold(view: View, prep: PrepFacts): Told {
+  if (!prep.plan) return OPEN
+  if (isStale(view, prep.plan)) return look('The crude weighing it rests on was struck: fix the plan again.')
+  return DONE
+}
+
+function stepsTold(prep: PrepFacts, station: Station): Told {
+  const steps = prep.steps.filter((step) => step.station === station)
+  return steps.length > 0 && steps.every((step) => prep.ticked.has(step.id)) ? DONE : OPEN
+}
+
+function weighTold(view: View, prep: PrepFacts): Told {
+  const product = sampleOf(prep, 'product')
+  if (!product?.weighing) return OPEN
+  const recovery = recoveryOf(prep)
+  if (!recovery.ok) return look(recovery.problem.sentence)
+  const [oddity] = odditiesOf(view, prep.id)
+  return oddity ? look(oddity.sentence) : DONE
+}
+
+function meltTold(view: View, prep: PrepFacts): Told {
+  const rows = rangesOf(view, prep.id)
+  if (latestRange(rows, 'product')) return DONE
+  const trouble = rows.find((row) => row.runEnded && row.trouble)
+  return trouble?.trouble ? look(trouble.trouble) : OPEN
+}
+
+export interface NextStep {
+  readonly station: Station
+  readonly text: string
+  readonly urgent: boolean
+}
+
+/** The next thing to do in a prep, in one line; null when it is finished. */
+export function nextStep(view: View, id: PrepId, now: EpochMs): NextStep | null {
+  const prep = prepOf(view, id)
+  if (!prep) return null
+  const stations = stationsOf(view, id)
+  const at =
+    stations.find(({ state }) => state === 'needs a look') ?? stations.find(({ state }) => state === 'now')
+  if (!at) return null
+  if (at.state === 'needs a look') return { station: at.station, text: at.reason ?? '', urgent: true }
+  const over = timersOf(view, id, now).find((timer) => timer.leftMs <= 0 && isOpen(prep, timer.timer))
+  if (over)
+    return { station: at.station, text: `${over.minutes} min of ${over.words} are over.`, urgent: true }
+  return { station: at.station, text: stepText(view, prep, at.station), urgent: false }
+}
+
+function isOpen(prep: PrepFacts, timer: string): boolean {
+  const step = prep.steps.find((one) => one.timer?.timer === timer)
+  return step !== undefined && !prep.ticked.has(step.id)
+}
+
+function stepText(view: View, prep: PrepFacts, station: Station): string {
+  switch (station) {
+    case 'plan':
+      return massOf(sampleOf(prep, 'crude')).ok ? 'Choose the solvent and fix the plan.' : 'Weigh the crude.'
+    case 'weigh':
+      return 'Weigh the dry product.'
+    case 'melt':
+      return meltsOf(view, prep.id).some((melt) => melt.run && !melt.run.ended)
+        ? 'A melt is running: eye at the lens.'
+        : 'Pack tubes of crude and product and plan the melt.'
+    case 'judge':
+      return 'Read the findings and sign the verdict.'
+    case 'page':
+      return 'Print the page.'
+    default:
+      return prep.steps.find((step) => step.station === station && !prep.ticked.has(step.id))?.text ?? ''
+  }
+}
