@@ -1,6 +1,14 @@
 import Joi from 'joi'
-import { celsius, compound, conventions, name, number, shortName, solvent } from '../notebook/kinds/pieces'
-import { sentence } from '../notebook/refusal'
+import {
+  celsius,
+  compound,
+  conventions,
+  name,
+  number,
+  sentence,
+  shortName,
+  solvent,
+} from '../notebook/kinds/pieces'
 import { character } from '../notebook/kinds/run-started/schema'
 import { procedure } from '../procedures/schema'
 import { INSTRUMENT_SORTS } from '../wire'

@@ -1,156 +1,112 @@
-import { unknownOpened, type UnknownOpened } from './unknown-opened/kind'
-import { candidatesListed, type CandidatesListed } from './candidates-listed/kind'
-import { candidateRuledOut, type CandidateRuledOut } from './candidate-ruled-out/kind'
-import { mixtureGround, type MixtureGround } from './mixture-ground/kind'
-import { answerSealed, type AnswerSealed } from './answer-sealed/kind'
-import { answerOpened, type AnswerOpened } from './answer-opened/kind'
-import { unknownSigned, type UnknownSigned } from './unknown-signed/kind'
-import { plateDeveloped, type PlateDeveloped } from './plate-developed/kind'
-import { platePhotographed, type PlatePhotographed } from './plate-photographed/kind'
-import { tubePacked, type TubePacked } from './tube-packed/kind'
-import { rulesTaken, type RulesTaken } from './rules-taken/kind'
-import { turnTaken, type TurnTaken } from './turn-taken/kind'
-import { turnEnded, type TurnEnded } from './turn-ended/kind'
-import { heatingLogged, type HeatingLogged } from './heating-logged/kind'
-import { dialLearned, type DialLearned } from './dial-learned/kind'
-import { standardRead, type StandardRead } from './standard-read/kind'
-import { thermometerCalibrated, type ThermometerCalibrated } from './thermometer-calibrated/kind'
-import { checkMade, type CheckMade } from './check-made/kind'
-import { tubeNoted, type TubeNoted } from './tube-noted/kind'
-import { rangeGivenUp, type RangeGivenUp } from './range-given-up/kind'
-import { temperatureTyped, type TemperatureTyped } from './temperature-typed/kind'
-import { meltDetected, type MeltDetected } from './melt-detected/kind'
-import { portionSeen, type PortionSeen } from './portion-seen/kind'
-import { solventRemoved, type SolventRemoved } from './solvent-removed/kind'
-import { pipetteCounted, type PipetteCounted } from './pipette-counted/kind'
-import { temperatureRead, type TemperatureRead } from './temperature-read/kind'
-import { rescueTried, type RescueTried } from './rescue-tried/kind'
-import { balanced, type Balanced } from './balanced/kind'
-import { liquorDiscarded, type LiquorDiscarded } from './liquor-discarded/kind'
-import { reactionNamed, type ReactionNamed } from './reaction-named/kind'
-import { trialSeen, type TrialSeen } from './trial-seen/kind'
-import { explained, type Explained } from './explained/kind'
-import { markMade, type MarkMade } from './mark-made/kind'
-import { meltPlanned, type MeltPlanned } from './melt-planned/kind'
-import { observed, type Observed } from './observed/kind'
-import { planFixed, type PlanFixed } from './plan-fixed/kind'
-import { prepOpened, type PrepOpened } from './prep-opened/kind'
-import { runCommand, type RunCommand } from './run-command/kind'
-import { runEnded, type RunEnded } from './run-ended/kind'
-import { runStarted, type RunStarted } from './run-started/kind'
-import { sampleNamed, type SampleNamed } from './sample-named/kind'
-import { signNamed, type SignNamed } from './sign-named/kind'
-import { solventAdded, type SolventAdded } from './solvent-added/kind'
-import { stepTicked, type StepTicked } from './step-ticked/kind'
-import { struck, type Struck } from './struck/kind'
-import { timerStarted, type TimerStarted } from './timer-started/kind'
-import { trace, type Trace } from './trace/kind'
-import { verdictSigned, type VerdictSigned } from './verdict-signed/kind'
-import { weighed, type Weighed } from './weighed/kind'
-import type { KindDefinition } from './defineKind'
+import { entryKind, type BodyOf, type ListedKind } from './entryKind'
+import { prepOpened } from './prep-opened/kind'
+import { sampleNamed } from './sample-named/kind'
+import { weighed } from './weighed/kind'
+import { planFixed } from './plan-fixed/kind'
+import { stepTicked } from './step-ticked/kind'
+import { solventAdded } from './solvent-added/kind'
+import { timerStarted } from './timer-started/kind'
+import { observed } from './observed/kind'
+import { meltPlanned } from './melt-planned/kind'
+import { runStarted } from './run-started/kind'
+import { runCommand } from './run-command/kind'
+import { trace } from './trace/kind'
+import { markMade } from './mark-made/kind'
+import { signNamed } from './sign-named/kind'
+import { runEnded } from './run-ended/kind'
+import { verdictSigned } from './verdict-signed/kind'
+import { portionSeen } from './portion-seen/kind'
+import { solventRemoved } from './solvent-removed/kind'
+import { pipetteCounted } from './pipette-counted/kind'
+import { temperatureRead } from './temperature-read/kind'
+import { rescueTried } from './rescue-tried/kind'
+import { balanced } from './balanced/kind'
+import { liquorDiscarded } from './liquor-discarded/kind'
+import { reactionNamed } from './reaction-named/kind'
+import { trialSeen } from './trial-seen/kind'
+import { explained } from './explained/kind'
+import { rulesTaken } from './rules-taken/kind'
+import { turnTaken } from './turn-taken/kind'
+import { turnEnded } from './turn-ended/kind'
+import { heatingLogged } from './heating-logged/kind'
+import { dialLearned } from './dial-learned/kind'
+import { standardRead } from './standard-read/kind'
+import { thermometerCalibrated } from './thermometer-calibrated/kind'
+import { checkMade } from './check-made/kind'
+import { tubeNoted } from './tube-noted/kind'
+import { rangeGivenUp } from './range-given-up/kind'
+import { temperatureTyped } from './temperature-typed/kind'
+import { meltDetected } from './melt-detected/kind'
+import { tubePacked } from './tube-packed/kind'
+import { unknownOpened } from './unknown-opened/kind'
+import { candidatesListed } from './candidates-listed/kind'
+import { candidateRuledOut } from './candidate-ruled-out/kind'
+import { mixtureGround } from './mixture-ground/kind'
+import { answerSealed } from './answer-sealed/kind'
+import { answerOpened } from './answer-opened/kind'
+import { unknownSigned } from './unknown-signed/kind'
+import { plateDeveloped } from './plate-developed/kind'
+import { platePhotographed } from './plate-photographed/kind'
+import { struck } from './struck/kind'
 
+/** Every kind of entry, a line each: what it says, and where its schemas are when a line has to be checked. */
+const LIST = [
+  entryKind(prepOpened, () => import('./prep-opened/schema')),
+  entryKind(sampleNamed, () => import('./sample-named/schema')),
+  entryKind(weighed, () => import('./weighed/schema')),
+  entryKind(planFixed, () => import('./plan-fixed/schema')),
+  entryKind(stepTicked, () => import('./step-ticked/schema')),
+  entryKind(solventAdded, () => import('./solvent-added/schema')),
+  entryKind(timerStarted, () => import('./timer-started/schema')),
+  entryKind(observed, () => import('./observed/schema')),
+  entryKind(meltPlanned, () => import('./melt-planned/schema')),
+  entryKind(runStarted, () => import('./run-started/schema')),
+  entryKind(runCommand, () => import('./run-command/schema')),
+  entryKind(trace, () => import('./trace/schema')),
+  entryKind(markMade, () => import('./mark-made/schema')),
+  entryKind(signNamed, () => import('./sign-named/schema')),
+  entryKind(runEnded, () => import('./run-ended/schema')),
+  entryKind(verdictSigned, () => import('./verdict-signed/schema')),
+  entryKind(portionSeen, () => import('./portion-seen/schema')),
+  entryKind(solventRemoved, () => import('./solvent-removed/schema')),
+  entryKind(pipetteCounted, () => import('./pipette-counted/schema')),
+  entryKind(temperatureRead, () => import('./temperature-read/schema')),
+  entryKind(rescueTried, () => import('./rescue-tried/schema')),
+  entryKind(balanced, () => import('./balanced/schema')),
+  entryKind(liquorDiscarded, () => import('./liquor-discarded/schema')),
+  entryKind(reactionNamed, () => import('./reaction-named/schema')),
+  entryKind(trialSeen, () => import('./trial-seen/schema')),
+  entryKind(explained, () => import('./explained/schema')),
+  entryKind(rulesTaken, () => import('./rules-taken/schema')),
+  entryKind(turnTaken, () => import('./turn-taken/schema')),
+  entryKind(turnEnded, () => import('./turn-ended/schema')),
+  entryKind(heatingLogged, () => import('./heating-logged/schema')),
+  entryKind(dialLearned, () => import('./dial-learned/schema')),
+  entryKind(standardRead, () => import('./standard-read/schema')),
+  entryKind(thermometerCalibrated, () => import('./thermometer-calibrated/schema')),
+  entryKind(checkMade, () => import('./check-made/schema')),
+  entryKind(tubeNoted, () => import('./tube-noted/schema')),
+  entryKind(rangeGivenUp, () => import('./range-given-up/schema')),
+  entryKind(temperatureTyped, () => import('./temperature-typed/schema')),
+  entryKind(meltDetected, () => import('./melt-detected/schema')),
+  entryKind(tubePacked, () => import('./tube-packed/schema')),
+  entryKind(unknownOpened, () => import('./unknown-opened/schema')),
+  entryKind(candidatesListed, () => import('./candidates-listed/schema')),
+  entryKind(candidateRuledOut, () => import('./candidate-ruled-out/schema')),
+  entryKind(mixtureGround, () => import('./mixture-ground/schema')),
+  entryKind(answerSealed, () => import('./answer-sealed/schema')),
+  entryKind(answerOpened, () => import('./answer-opened/schema')),
+  entryKind(unknownSigned, () => import('./unknown-signed/schema')),
+  entryKind(plateDeveloped, () => import('./plate-developed/schema')),
+  entryKind(platePhotographed, () => import('./plate-photographed/schema')),
+  entryKind(struck, () => import('./struck/schema')),
+] as const
+
+type Listed = (typeof LIST)[number]
 /** The kinds of entry and the bodies this build writes. */
-export interface Bodies {
-  'prep opened': PrepOpened
-  'sample named': SampleNamed
-  weighed: Weighed
-  'plan fixed': PlanFixed
-  'step ticked': StepTicked
-  'solvent added': SolventAdded
-  'timer started': TimerStarted
-  observed: Observed
-  'melt planned': MeltPlanned
-  'run started': RunStarted
-  'run command': RunCommand
-  trace: Trace
-  'mark made': MarkMade
-  'sign named': SignNamed
-  'run ended': RunEnded
-  'verdict signed': VerdictSigned
-  'portion seen': PortionSeen
-  'solvent removed': SolventRemoved
-  'pipette counted': PipetteCounted
-  'temperature read': TemperatureRead
-  'rescue tried': RescueTried
-  balanced: Balanced
-  'liquor discarded': LiquorDiscarded
-  'reaction named': ReactionNamed
-  'trial seen': TrialSeen
-  explained: Explained
-  'rules taken': RulesTaken
-  'turn taken': TurnTaken
-  'turn ended': TurnEnded
-  'heating logged': HeatingLogged
-  'dial learned': DialLearned
-  'standard read': StandardRead
-  'thermometer calibrated': ThermometerCalibrated
-  'check made': CheckMade
-  'tube noted': TubeNoted
-  'range given up': RangeGivenUp
-  'temperature typed': TemperatureTyped
-  'melt detected': MeltDetected
-  'tube packed': TubePacked
-  'unknown opened': UnknownOpened
-  'candidates listed': CandidatesListed
-  'candidate ruled out': CandidateRuledOut
-  'mixture ground': MixtureGround
-  'answer sealed': AnswerSealed
-  'answer opened': AnswerOpened
-  'unknown signed': UnknownSigned
-  'plate developed': PlateDeveloped
-  'plate photographed': PlatePhotographed
-  struck: Struck
-}
+export type Bodies = { readonly [D in Listed as D['kind']]: BodyOf<D> }
 export type Kind = keyof Bodies
 
-export const KINDS: { readonly [K in Kind]: KindDefinition<Bodies[K]> } = {
-  'prep opened': prepOpened,
-  'sample named': sampleNamed,
-  weighed,
-  'plan fixed': planFixed,
-  'step ticked': stepTicked,
-  'solvent added': solventAdded,
-  'timer started': timerStarted,
-  observed,
-  'melt planned': meltPlanned,
-  'run started': runStarted,
-  'run command': runCommand,
-  trace,
-  'mark made': markMade,
-  'sign named': signNamed,
-  'run ended': runEnded,
-  'verdict signed': verdictSigned,
-  'portion seen': portionSeen,
-  'solvent removed': solventRemoved,
-  'pipette counted': pipetteCounted,
-  'temperature read': temperatureRead,
-  'rescue tried': rescueTried,
-  balanced,
-  'liquor discarded': liquorDiscarded,
-  'reaction named': reactionNamed,
-  'trial seen': trialSeen,
-  explained,
-  'rules taken': rulesTaken,
-  'turn taken': turnTaken,
-  'turn ended': turnEnded,
-  'heating logged': heatingLogged,
-  'dial learned': dialLearned,
-  'standard read': standardRead,
-  'thermometer calibrated': thermometerCalibrated,
-  'check made': checkMade,
-  'tube noted': tubeNoted,
-  'range given up': rangeGivenUp,
-  'temperature typed': temperatureTyped,
-  'melt detected': meltDetected,
-  'tube packed': tubePacked,
-  'unknown opened': unknownOpened,
-  'candidates listed': candidatesListed,
-  'candidate ruled out': candidateRuledOut,
-  'mixture ground': mixtureGround,
-  'answer sealed': answerSealed,
-  'answer opened': answerOpened,
-  'unknown signed': unknownSigned,
-  'plate developed': plateDeveloped,
-  'plate photographed': platePhotographed,
-  struck,
+export const KINDS = Object.fromEntries(LIST.map((listed) => [listed.kind, listed])) as unknown as {
+  readonly [K in Kind]: ListedKind<Bodies[K]>
 }

@@ -1,5 +1,35 @@
 import Joi from 'joi'
 
+/** A body without its readonly marks and brands, as a schema sees it. */
+type Plain<T> = T extends string | number | boolean | null | undefined
+  ? T extends string
+    ? string extends T
+      ? string
+      : T extends { readonly [brand: symbol]: unknown }
+        ? string
+        : T
+    : T
+  : T extends readonly (infer U)[]
+    ? Plain<U>[]
+    : { -readonly [K in keyof T]: Plain<T[K]> }
+
+declare const checked: unique symbol
+/** A schema that was held to its body by the compiler. */
+export type BodySchema<B> = Joi.Schema & { readonly [checked]: (body: B) => void }
+export type VersionSchemas = Readonly<Record<number, Joi.Schema>>
+
+/** An object schema that names every key of its body, each with its sort of schema. */
+export function shape<B>(keys: Joi.StrictSchemaMap<Plain<B>>): Joi.ObjectSchema & BodySchema<B> {
+  return Joi.object<Plain<B>, true>(keys) as Joi.ObjectSchema & BodySchema<B>
+}
+
+/** A body of one of two shapes, told apart by one of its keys. */
+export const either =
+  <B>() =>
+  (key: keyof B & string, is: string, one: BodySchema<never>, other: BodySchema<never>): BodySchema<B> =>
+    Joi.alternatives().conditional(`.${key}`, { is, then: one, otherwise: other }) as Joi.Schema &
+      BodySchema<B>
+
 /** Pieces the kinds' schemas share. Sizes are bounded everywhere; unknown keys are refused by Joi's default. */
 export const number = Joi.number().unsafe()
 export const celsius = number.greater(-273.15).max(5000)
@@ -107,7 +137,7 @@ export const packedHeating = Joi.object({
   fillMm: number.positive().max(50).required(),
   grain: grain.required(),
 })
-export const calibration = Joi.object({
+export const calibrationKeys = {
   method: Joi.string().valid('between the points', 'straight line').required(),
   points: Joi.array()
     .items(Joi.array().ordered(celsius.required(), celsius.required()).length(2))
@@ -116,4 +146,12 @@ export const calibration = Joi.object({
     .required(),
   errorC: number.min(0).max(1000).allow(null).required(),
   heating: packedHeating.allow(null).required(),
-})
+}
+export const calibration = Joi.object(calibrationKeys)
+
+/** What a schema found wrong, as a sentence. */
+export function sentence(error: Joi.ValidationError): string {
+  const [detail] = error.details
+  const said = (detail?.message ?? error.message).replace(/\.$/, '')
+  return `${said}.`
+}

@@ -1,7 +1,8 @@
 import Joi from 'joi'
-import { name, shortName, uuid } from '../pieces'
+import type { AnswerOpened } from './kind'
+import { name, shortName, uuid, shape } from '../pieces'
 
-export const answerOpenedV1 = Joi.object({
+export const answerOpenedV1 = shape<AnswerOpened>({
   seal: uuid.required(),
   compound: shortName.required(),
   name: name.required(),
@@ -9,3 +10,5 @@ export const answerOpenedV1 = Joi.object({
     .pattern(/^[0-9a-f]{64}$/)
     .required(),
 })
+
+export const schemas = { 1: answerOpenedV1 }

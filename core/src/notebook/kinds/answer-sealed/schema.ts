@@ -1,9 +1,12 @@
 import Joi from 'joi'
-import { uuid } from '../pieces'
+import type { AnswerSealed } from './kind'
+import { uuid, shape } from '../pieces'
 
-export const answerSealedV1 = Joi.object({
+export const answerSealedV1 = shape<AnswerSealed>({
   seal: uuid.required(),
   commitment: Joi.string()
     .pattern(/^[0-9a-f]{64}$/)
     .required(),
 })
+
+export const schemas = { 1: answerSealedV1 }

@@ -1,8 +1,10 @@
-import Joi from 'joi'
-import { reading, shortName } from '../pieces'
+import type { Balanced } from './kind'
+import { reading, shortName, shape } from '../pieces'
 
-export const balancedV1 = Joi.object({
+export const balancedV1 = shape<Balanced>({
   step: shortName.required(),
   tube: reading.required(),
   partner: reading.required(),
 })
+
+export const schemas = { 1: balancedV1 }

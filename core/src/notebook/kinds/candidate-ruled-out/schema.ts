@@ -1,8 +1,11 @@
 import Joi from 'joi'
-import { name, shortName } from '../pieces'
+import type { CandidateRuledOut } from './kind'
+import { name, shortName, shape } from '../pieces'
 
-export const candidateRuledOutV1 = Joi.object({
+export const candidateRuledOutV1 = shape<CandidateRuledOut>({
   candidate: shortName.required(),
   name: name.required(),
   reason: Joi.string().trim().min(1).max(500).required(),
 })
+
+export const schemas = { 1: candidateRuledOutV1 }

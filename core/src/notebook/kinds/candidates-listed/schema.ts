@@ -1,11 +1,13 @@
 import Joi from 'joi'
-import { celsius, compound } from '../pieces'
-import { CANDIDATES_MOST } from './kind'
+import { celsius, compound, shape } from '../pieces'
+import { CANDIDATES_MOST, type CandidatesListed } from './kind'
 
-export const candidatesListedV1 = Joi.object({
+export const candidatesListedV1 = shape<CandidatesListed>({
   candidates: Joi.array().items(compound).min(1).max(CANDIDATES_MOST).unique('id').required(),
   from: Joi.string().valid('the instructor', 'the shelf').required(),
   window: Joi.object({ lowC: celsius.required(), highC: celsius.min(Joi.ref('lowC')).required() })
     .allow(null)
     .required(),
 })
+
+export const schemas = { 1: candidatesListedV1 }

@@ -1,4 +1,6 @@
-import Joi from 'joi'
-import { shortName } from '../pieces'
+import type { CheckMade } from './kind'
+import { shortName, shape } from '../pieces'
 
-export const checkMadeV1 = Joi.object({ check: shortName.required() })
+export const checkMadeV1 = shape<CheckMade>({ check: shortName.required() })
+
+export const schemas = { 1: checkMadeV1 }

@@ -1,8 +1,9 @@
 import Joi from 'joi'
-import { blockModel, celsius, coreVersion, number, restsOn } from '../pieces'
+import type { DialLearned } from './kind'
+import { blockModel, celsius, coreVersion, number, restsOn, shape } from '../pieces'
 
 const error = number.min(0).max(1e6).required()
-export const dialLearnedV1 = Joi.object({
+export const dialLearnedV1 = shape<DialLearned>({
   model: blockModel.required(),
   residualC: error,
   standardErrors: Joi.object({ gain: error, exponent: error, timeConstantMin: error }).required(),
@@ -15,3 +16,5 @@ export const dialLearnedV1 = Joi.object({
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
 })
+
+export const schemas = { 1: dialLearnedV1 }

@@ -1,4 +1,6 @@
-import Joi from 'joi'
-import { text } from '../pieces'
+import type { Explained } from './kind'
+import { text, shape } from '../pieces'
 
-export const explainedV1 = Joi.object({ text: text.required() })
+export const explainedV1 = shape<Explained>({ text: text.required() })
+
+export const schemas = { 1: explainedV1 }

@@ -1,11 +1,11 @@
 import Joi from 'joi'
-import { celsius, number } from '../pieces'
-import { HEATING_SOURCES } from './kind'
+import { celsius, number, shape } from '../pieces'
+import { HEATING_SOURCES, type HeatingLogged } from './kind'
 
 /** What one body may hold; a longer file is thinned before it is logged. */
 const MOST_SAMPLES = 4000
 
-export const heatingLoggedV1 = Joi.object({
+export const heatingLoggedV1 = shape<HeatingLogged>({
   dial: number.positive().max(1000).required(),
   ambientC: celsius.required(),
   samples: Joi.array()
@@ -17,3 +17,5 @@ export const heatingLoggedV1 = Joi.object({
     .valid(...HEATING_SOURCES)
     .required(),
 })
+
+export const schemas = { 1: heatingLoggedV1 }

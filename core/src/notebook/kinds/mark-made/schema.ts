@@ -1,8 +1,8 @@
 import Joi from 'joi'
-import { number, reading, slot, uuid } from '../pieces'
-import { MOMENTS } from './kind'
+import { number, reading, slot, uuid, shape } from '../pieces'
+import { MOMENTS, type MarkMade } from './kind'
 
-export const markMadeV1 = Joi.object({
+const first = {
   run: uuid.required(),
   slot: slot.required(),
   moment: Joi.string()
@@ -11,9 +11,13 @@ export const markMadeV1 = Joi.object({
   pressedAtS: number.min(0).max(1e7).required(),
   lastSample: Joi.number().integer().min(0).max(1e7).required(),
   lastProbe: reading.required(),
-})
+}
+export const markMadeV1 = Joi.object(first)
 
-export const markMadeV2 = markMadeV1.keys({
+export const markMadeV2 = shape<MarkMade>({
+  ...first,
   lastProbe: reading.allow(null).required(),
   from: Joi.string().valid('key', 'instrument').required(),
 })
+
+export const schemas = { 1: markMadeV1, 2: markMadeV2 }

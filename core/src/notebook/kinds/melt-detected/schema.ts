@@ -1,8 +1,9 @@
 import Joi from 'joi'
-import { celsius, number, slot, uuid } from '../pieces'
+import type { MeltDetected } from './kind'
+import { celsius, number, slot, uuid, shape } from '../pieces'
 
 const share = number.min(0).max(1).required()
-export const meltDetectedV1 = Joi.object({
+export const meltDetectedV1 = shape<MeltDetected>({
   run: uuid.allow(null).required(),
   slot: slot.required(),
   onsetC: celsius.required(),
@@ -15,3 +16,5 @@ export const meltDetectedV1 = Joi.object({
     .required(),
   rateCPerMin: number.positive().max(100).allow(null).required(),
 })
+
+export const schemas = { 1: meltDetectedV1 }

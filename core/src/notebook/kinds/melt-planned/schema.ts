@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import type { MeltPlanned } from './kind'
 import {
   blockModel,
   calibration,
@@ -12,9 +13,15 @@ import {
   shortName,
   slot,
   uuid,
+  shape,
 } from '../pieces'
 
 const minutes = number.min(0).max(100_000).required()
+const literature = Joi.object({
+  lowC: celsius.required(),
+  highC: celsius.required(),
+  source: Joi.string().max(500).required(),
+}).required()
 export const meltPlannedV1 = Joi.object({
   prep: uuid.allow(null).required(),
   instrument: shortName.required(),
@@ -32,11 +39,7 @@ export const meltPlannedV1 = Joi.object({
     .max(3)
     .unique('slot')
     .required(),
-  literature: Joi.object({
-    lowC: celsius.required(),
-    highC: celsius.required(),
-    source: Joi.string().max(500).required(),
-  }).required(),
+  literature,
   input: Joi.object({
     apparatus: Joi.object({
       ambientC: celsius.required(),
@@ -149,13 +152,13 @@ const tubes = Joi.array()
   .unique('slot')
   .required()
 
-export const meltPlannedV2 = Joi.object({
+export const meltPlannedV2 = shape<MeltPlanned>({
   prep: uuid.allow(null).required(),
   instrument: shortName.required(),
   instrumentName: name.required(),
   purpose: Joi.string().valid('careful', 'scouting').required(),
   tubes,
-  literature: meltPlannedV1.extract('literature').required(),
+  literature,
   window: Joi.object({
     startC: celsius.required(),
     watchFromC: celsius.required(),
@@ -173,3 +176,5 @@ export const meltPlannedV2 = Joi.object({
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
 })
+
+export const schemas = { 1: meltPlannedV1, 2: meltPlannedV2 }

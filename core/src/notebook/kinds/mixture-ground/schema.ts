@@ -1,8 +1,11 @@
 import Joi from 'joi'
-import { number, reading } from '../pieces'
+import type { MixtureGround } from './kind'
+import { number, reading, shape } from '../pieces'
 
-export const mixtureGroundV1 = Joi.object({
+export const mixtureGroundV1 = shape<MixtureGround>({
   massFractionFirst: number.greater(0).less(1).required(),
   by: Joi.string().valid('mass', 'eye').required(),
   massesG: Joi.array().ordered(reading.required(), reading.required()).length(2).allow(null).required(),
 })
+
+export const schemas = { 1: mixtureGroundV1 }

@@ -1,10 +1,13 @@
 import Joi from 'joi'
-import { text } from '../pieces'
+import type { Observed } from './kind'
+import { text, shape } from '../pieces'
 import { STATIONS } from '../../views/stationNames'
 
-export const observedV1 = Joi.object({
+export const observedV1 = shape<Observed>({
   station: Joi.string()
     .valid(...STATIONS)
     .required(),
   text: text.required(),
 })
+
+export const schemas = { 1: observedV1 }

@@ -1,7 +1,10 @@
 import Joi from 'joi'
-import { reading } from '../pieces'
+import type { PipetteCounted } from './kind'
+import { reading, shape } from '../pieces'
 
-export const pipetteCountedV1 = Joi.object({
+export const pipetteCountedV1 = shape<PipetteCounted>({
   drops: Joi.number().integer().min(1).max(10_000).required(),
   volume: reading.required(),
 })
+
+export const schemas = { 1: pipetteCountedV1 }

@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import type { PlanFixed } from './kind'
 import { COLLECTS, INSERTS, STEP_ASKS } from '../../../procedures/procedure'
 import {
   celsius,
@@ -10,6 +11,7 @@ import {
   restsOn,
   shortName,
   solvent,
+  shape,
 } from '../pieces'
 import { PORTION_USES } from '../solvent-added/kind'
 import { STATIONS } from '../../views/stationNames'
@@ -20,7 +22,7 @@ const points = Joi.array()
 const basis = Joi.string().valid('between points', 'beyond points', 'single point').required()
 const amount = number.min(0).max(1e7).required()
 
-export const planFixedV1 = Joi.object({
+const first = {
   procedure: Joi.string().valid('small flask and suction funnel').required(),
   compound: compound.required(),
   impurity: compound.allow(null).required(),
@@ -57,7 +59,8 @@ export const planFixedV1 = Joi.object({
   conventions: conventions.required(),
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
-})
+}
+export const planFixedV1 = Joi.object(first)
 
 const sentence = Joi.string().max(1500)
 const step = Joi.object({
@@ -76,7 +79,8 @@ const step = Joi.object({
   meanwhile: sentence,
   stop: sentence,
 })
-export const planFixedV2 = planFixedV1.keys({
+export const planFixedV2 = shape<PlanFixed>({
+  ...first,
   procedure: Joi.object({
     id: shortName.required(),
     name: name.required(),
@@ -104,3 +108,5 @@ export const planFixedV2 = planFixedV1.keys({
     .allow(null)
     .required(),
 })
+
+export const schemas = { 1: planFixedV1, 2: planFixedV2 }

@@ -1,10 +1,10 @@
 import Joi from 'joi'
 import { LANE_KINDS } from '../../../chromatography/readPlate'
-import { name, number, reading, uuid } from '../pieces'
-import { SPOT_SHAPES, VISUALIZED } from './kind'
+import { name, number, reading, uuid, shape } from '../pieces'
+import { SPOT_SHAPES, VISUALIZED, type PlateDeveloped } from './kind'
 
 const mm = number.min(0).max(500)
-export const plateDevelopedV1 = Joi.object({
+export const plateDevelopedV1 = shape<PlateDeveloped>({
   of: uuid.allow(null).required(),
   stationary: name.required(),
   eluent: name.required(),
@@ -42,3 +42,5 @@ export const plateDevelopedV1 = Joi.object({
     .max(12)
     .required(),
 })
+
+export const schemas = { 1: plateDevelopedV1 }

@@ -1,11 +1,12 @@
 import Joi from 'joi'
-import { number } from '../pieces'
+import type { PlatePhotographed } from './kind'
+import { number, shape } from '../pieces'
 
 /** Characters of base64: about 220 kB of picture. */
 const JPEG_MOST = 300_000
 
 const part = number.min(0).max(1).required()
-export const platePhotographedV1 = Joi.object({
+export const platePhotographedV1 = shape<PlatePhotographed>({
   jpeg: Joi.string()
     .pattern(/^[A-Za-z0-9+/]+=*$/)
     .max(JPEG_MOST)
@@ -15,3 +16,5 @@ export const platePhotographedV1 = Joi.object({
   top: part,
   bottom: part,
 })
+
+export const schemas = { 1: platePhotographedV1 }

@@ -1,10 +1,12 @@
 import Joi from 'joi'
-import { uuid } from '../pieces'
-import { PORTION_EFFECTS } from './kind'
+import { uuid, shape } from '../pieces'
+import { PORTION_EFFECTS, type PortionSeen } from './kind'
 
-export const portionSeenV1 = Joi.object({
+export const portionSeenV1 = shape<PortionSeen>({
   portion: uuid.required(),
   effect: Joi.string()
     .valid(...PORTION_EFFECTS)
     .required(),
 })
+
+export const schemas = { 1: portionSeenV1 }

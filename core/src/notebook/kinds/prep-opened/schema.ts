@@ -1,4 +1,6 @@
-import Joi from 'joi'
-import { compound, name } from '../pieces'
+import type { PrepOpened } from './kind'
+import { compound, name, shape } from '../pieces'
 
-export const prepOpenedV1 = Joi.object({ title: name.required(), compound: compound.required() })
+export const prepOpenedV1 = shape<PrepOpened>({ title: name.required(), compound: compound.required() })
+
+export const schemas = { 1: prepOpenedV1 }

@@ -1,11 +1,13 @@
 import Joi from 'joi'
-import { slot, uuid } from '../pieces'
-import { GIVE_UP_REASONS } from './kind'
+import { slot, uuid, shape } from '../pieces'
+import { GIVE_UP_REASONS, type RangeGivenUp } from './kind'
 
-export const rangeGivenUpV1 = Joi.object({
+export const rangeGivenUpV1 = shape<RangeGivenUp>({
   run: uuid.required(),
   slot: slot.required(),
   reason: Joi.string()
     .valid(...GIVE_UP_REASONS)
     .required(),
 })
+
+export const schemas = { 1: rangeGivenUpV1 }

@@ -1,7 +1,8 @@
 import Joi from 'joi'
-import { name, number, reading } from '../pieces'
+import type { ReactionNamed } from './kind'
+import { name, number, reading, shape } from '../pieces'
 
-export const reactionNamedV1 = Joi.object({
+export const reactionNamedV1 = shape<ReactionNamed>({
   limiting: Joi.object({
     name: name.required(),
     molarMassGPerMol: number.positive().max(1e6).required(),
@@ -13,3 +14,5 @@ export const reactionNamedV1 = Joi.object({
     .required(),
   productPerLimiting: number.positive().max(100).required(),
 })
+
+export const schemas = { 1: reactionNamedV1 }

@@ -1,8 +1,9 @@
 import Joi from 'joi'
-import { shortName } from '../pieces'
+import type { RescueTried } from './kind'
+import { shortName, shape } from '../pieces'
 import { STATIONS } from '../../views/stationNames'
 
-export const rescueTriedV1 = Joi.object({
+export const rescueTriedV1 = shape<RescueTried>({
   station: Joi.string()
     .valid(...STATIONS)
     .required(),
@@ -10,3 +11,5 @@ export const rescueTriedV1 = Joi.object({
   remedy: shortName.required(),
   helped: Joi.string().valid('helped', 'did not help').required(),
 })
+
+export const schemas = { 1: rescueTriedV1 }

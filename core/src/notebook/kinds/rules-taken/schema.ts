@@ -1,4 +1,6 @@
-import Joi from 'joi'
-import { conventions } from '../pieces'
+import type { RulesTaken } from './kind'
+import { conventions, shape } from '../pieces'
 
-export const rulesTakenV1 = Joi.object({ conventions: conventions.required() })
+export const rulesTakenV1 = shape<RulesTaken>({ conventions: conventions.required() })
+
+export const schemas = { 1: rulesTakenV1 }

@@ -1,8 +1,9 @@
 import Joi from 'joi'
-import { celsius, number, uuid } from '../pieces'
+import type { RunCommand } from './kind'
+import { celsius, number, uuid, shape } from '../pieces'
 
 const only = (kind: string) => Joi.string().valid(kind).required()
-export const runCommandV1 = Joi.object({
+const first = {
   run: uuid.required(),
   atS: Joi.number().integer().min(0).max(1e7).required(),
   command: Joi.alternatives()
@@ -23,12 +24,16 @@ export const runCommandV1 = Joi.object({
       otherwise: Joi.object({ kind: only('stop') }),
     })
     .required(),
-})
+}
+export const runCommandV1 = Joi.object(first)
 const dialCommand = Joi.object({ kind: only('dial'), setting: number.min(0).max(1000).required() })
-export const runCommandV2 = runCommandV1.keys({
+export const runCommandV2 = shape<RunCommand>({
+  ...first,
   command: Joi.alternatives()
     .conditional('.kind', { is: 'dial', then: dialCommand, otherwise: runCommandV1.extract('command') })
     .required(),
 })
 /** What may be asked of a block over HTTP. */
 export const blockCommand = runCommandV2.extract('command')
+
+export const schemas = { 1: runCommandV1, 2: runCommandV2 }

@@ -1,7 +1,10 @@
 import Joi from 'joi'
-import { uuid } from '../pieces'
+import type { RunEnded } from './kind'
+import { uuid, shape } from '../pieces'
 
-export const runEndedV1 = Joi.object({
+export const runEndedV1 = shape<RunEnded>({
   run: uuid.required(),
   atS: Joi.number().integer().min(0).max(1e7).required(),
 })
+
+export const schemas = { 1: runEndedV1 }

@@ -1,5 +1,6 @@
 import Joi from 'joi'
-import { celsius, fusion, grain, name, number, shortName, slot, uuid } from '../pieces'
+import type { RunStarted } from './kind'
+import { celsius, fusion, grain, name, number, shortName, slot, uuid, shape } from '../pieces'
 
 const contents = Joi.object({
   a: fusion.required(),
@@ -57,7 +58,7 @@ export const character = (runStartedV1.extract('character') as Joi.ObjectSchema)
   readBy: Joi.string().valid('probe', 'eye').required(),
   readsLight: Joi.boolean().required(),
 })
-export const runStartedV2 = Joi.object({
+export const runStartedV2 = shape<RunStarted>({
   run: uuid.required(),
   instrument: shortName.required(),
   feed: Joi.string().valid('simulated', 'connected', 'by hand').required(),
@@ -81,3 +82,5 @@ export const runStartedV2 = Joi.object({
   blockC: celsius.allow(null).required(),
   recorded: Joi.boolean().required(),
 })
+
+export const schemas = { 1: runStartedV1, 2: runStartedV2 }

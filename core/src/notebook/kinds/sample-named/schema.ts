@@ -1,14 +1,15 @@
 import Joi from 'joi'
-import { compound, name, uuid } from '../pieces'
-import { SAMPLE_ROLES } from './kind'
+import { compound, name, uuid, shape } from '../pieces'
+import { SAMPLE_ROLES, type SampleNamed } from './kind'
 
-export const sampleNamedV1 = Joi.object({
+const first = {
   prep: uuid.allow(null).required(),
   role: Joi.string()
     .valid(...SAMPLE_ROLES.filter((role) => role !== 'grit'))
     .required(),
   label: name.required(),
-})
+}
+export const sampleNamedV1 = Joi.object(first)
 
 export const sampleNamedV2 = sampleNamedV1.keys({
   role: Joi.string()
@@ -16,7 +17,13 @@ export const sampleNamedV2 = sampleNamedV1.keys({
     .required(),
 })
 
-export const sampleNamedV3 = sampleNamedV2.keys({
+export const sampleNamedV3 = shape<SampleNamed>({
+  ...first,
+  role: Joi.string()
+    .valid(...SAMPLE_ROLES)
+    .required(),
   compound: compound.allow(null).required(),
   of: Joi.array().items(uuid).max(4).required(),
 })
+
+export const schemas = { 1: sampleNamedV1, 2: sampleNamedV2, 3: sampleNamedV3 }

@@ -1,10 +1,12 @@
 import Joi from 'joi'
-import { uuid } from '../pieces'
-import { SIGN_WORDS } from './kind'
+import { uuid, shape } from '../pieces'
+import { SIGN_WORDS, type SignNamed } from './kind'
 
-export const signNamedV1 = Joi.object({
+export const signNamedV1 = shape<SignNamed>({
   mark: uuid.required(),
   word: Joi.string()
     .valid(...SIGN_WORDS)
     .required(),
 })
+
+export const schemas = { 1: signNamedV1 }

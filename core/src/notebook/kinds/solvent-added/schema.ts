@@ -1,8 +1,8 @@
 import Joi from 'joi'
-import { number, reading } from '../pieces'
-import { PORTION_USES } from './kind'
+import { number, reading, shape } from '../pieces'
+import { PORTION_USES, type SolventAdded } from './kind'
 
-export const solventAddedV1 = Joi.object({
+const first = {
   volume: reading
     .custom((value: { value: number }, helpers) =>
       value.value > 0 && value.value <= 10_000
@@ -11,9 +11,11 @@ export const solventAddedV1 = Joi.object({
     )
     .required(),
   use: Joi.string().valid('dissolve', 'dilute', 'rinse').required(),
-})
+}
+export const solventAddedV1 = Joi.object(first)
 
-export const solventAddedV2 = solventAddedV1.keys({
+export const solventAddedV2 = shape<SolventAdded>({
+  ...first,
   drops: Joi.object({
     count: Joi.number().integer().min(1).max(10_000).required(),
     perML: number.min(5).max(200).required(),
@@ -25,3 +27,5 @@ export const solventAddedV2 = solventAddedV1.keys({
     .required(),
   hot: Joi.boolean().required(),
 })
+
+export const schemas = { 1: solventAddedV1, 2: solventAddedV2 }

@@ -1,7 +1,7 @@
-import Joi from 'joi'
-import { reading } from '../pieces'
+import type { SolventRemoved } from './kind'
+import { reading, shape } from '../pieces'
 
-export const solventRemovedV1 = Joi.object({
+export const solventRemovedV1 = shape<SolventRemoved>({
   volume: reading
     .custom((value: { value: number }, helpers) =>
       value.value > 0 && value.value <= 10_000
@@ -10,3 +10,5 @@ export const solventRemovedV1 = Joi.object({
     )
     .required(),
 })
+
+export const schemas = { 1: solventRemovedV1 }

@@ -1,7 +1,8 @@
 import Joi from 'joi'
-import { celsius, name, packedHeating, reading } from '../pieces'
+import type { StandardRead } from './kind'
+import { celsius, name, packedHeating, reading, shape } from '../pieces'
 
-export const standardReadV1 = Joi.object({
+export const standardReadV1 = shape<StandardRead>({
   standard: name.required(),
   literature: Joi.object({
     lowC: celsius.required(),
@@ -18,3 +19,5 @@ export const standardReadV1 = Joi.object({
     })
   return value
 })
+
+export const schemas = { 1: standardReadV1 }

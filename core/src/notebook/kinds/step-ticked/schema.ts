@@ -1,4 +1,6 @@
-import Joi from 'joi'
-import { shortName } from '../pieces'
+import type { StepTicked } from './kind'
+import { shortName, shape } from '../pieces'
 
-export const stepTickedV1 = Joi.object({ step: shortName.required() })
+export const stepTickedV1 = shape<StepTicked>({ step: shortName.required() })
+
+export const schemas = { 1: stepTickedV1 }

@@ -1,4 +1,6 @@
-import Joi from 'joi'
-import { text, uuid } from '../pieces'
+import type { Struck } from './kind'
+import { text, uuid, shape } from '../pieces'
 
-export const struckV1 = Joi.object({ target: uuid.required(), reason: text.required() })
+export const struckV1 = shape<Struck>({ target: uuid.required(), reason: text.required() })
+
+export const schemas = { 1: struckV1 }

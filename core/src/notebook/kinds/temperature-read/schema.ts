@@ -1,7 +1,7 @@
-import Joi from 'joi'
-import { reading } from '../pieces'
+import type { TemperatureRead } from './kind'
+import { reading, shape } from '../pieces'
 
-export const temperatureReadV1 = Joi.object({
+export const temperatureReadV1 = shape<TemperatureRead>({
   temperature: reading
     .custom((value: { value: number }, helpers) =>
       value.value > -100 && value.value < 300
@@ -10,3 +10,5 @@ export const temperatureReadV1 = Joi.object({
     )
     .required(),
 })
+
+export const schemas = { 1: temperatureReadV1 }

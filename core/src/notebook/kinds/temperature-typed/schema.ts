@@ -1,7 +1,7 @@
-import Joi from 'joi'
-import { number, reading, uuid } from '../pieces'
+import type { TemperatureTyped } from './kind'
+import { number, reading, uuid, shape } from '../pieces'
 
-export const temperatureTypedV1 = Joi.object({
+export const temperatureTypedV1 = shape<TemperatureTyped>({
   run: uuid.required(),
   temperature: reading
     .custom((value: { value: number }, helpers) =>
@@ -13,3 +13,5 @@ export const temperatureTypedV1 = Joi.object({
   atS: number.min(0).max(1e7).required(),
   mark: uuid.allow(null).required(),
 })
+
+export const schemas = { 1: temperatureTypedV1 }

@@ -1,6 +1,10 @@
-import { calibration, coreVersion, restsOn } from '../pieces'
+import { calibrationKeys, coreVersion, restsOn, shape } from '../pieces'
+import type { ThermometerCalibrated } from './kind'
 
-export const thermometerCalibratedV1 = calibration.keys({
+export const thermometerCalibratedV1 = shape<ThermometerCalibrated>({
+  ...calibrationKeys,
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
 })
+
+export const schemas = { 1: thermometerCalibratedV1 }

@@ -1,13 +1,14 @@
 import Joi from 'joi'
+import type { TrialSeen } from './kind'
 import { COLD_SEEN, COOLED_SEEN, HOT_SEEN } from '../../../solubility/trial'
-import { name, number, shortName } from '../pieces'
+import { name, number, shortName, shape } from '../pieces'
 
 const seen = (words: readonly string[]) =>
   Joi.string()
     .valid(...words)
     .allow(null)
     .required()
-export const trialSeenV1 = Joi.object({
+export const trialSeenV1 = shape<TrialSeen>({
   solvent: shortName.required(),
   solventName: name.required(),
   sampleMg: number.positive().max(10_000).required(),
@@ -16,3 +17,5 @@ export const trialSeenV1 = Joi.object({
   hot: seen(HOT_SEEN),
   cooled: seen(COOLED_SEEN),
 })
+
+export const schemas = { 1: trialSeenV1 }

@@ -1,8 +1,8 @@
 import Joi from 'joi'
-import { number, slot, uuid } from '../pieces'
-import { TUBE_NOTES } from './kind'
+import { number, slot, uuid, shape } from '../pieces'
+import { TUBE_NOTES, type TubeNoted } from './kind'
 
-export const tubeNotedV1 = Joi.object({
+export const tubeNotedV1 = shape<TubeNoted>({
   run: uuid.required(),
   slot: slot.required(),
   note: Joi.string()
@@ -10,3 +10,5 @@ export const tubeNotedV1 = Joi.object({
     .required(),
   atS: number.min(0).max(1e7).required(),
 })
+
+export const schemas = { 1: tubeNotedV1 }

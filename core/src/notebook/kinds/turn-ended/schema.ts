@@ -1,8 +1,11 @@
 import Joi from 'joi'
-import { uuid } from '../pieces'
+import type { TurnEnded } from './kind'
+import { uuid, shape } from '../pieces'
 
-export const turnEndedV1 = Joi.object({
+export const turnEndedV1 = shape<TurnEnded>({
   turn: uuid.required(),
   glassCleared: Joi.boolean().required(),
   switchedOff: Joi.boolean().required(),
 })
+
+export const schemas = { 1: turnEndedV1 }

@@ -1,7 +1,10 @@
 import Joi from 'joi'
-import { slot } from '../pieces'
+import type { TurnTaken } from './kind'
+import { slot, shape } from '../pieces'
 
-export const turnTakenV1 = Joi.object({
+export const turnTakenV1 = shape<TurnTaken>({
   who: Joi.string().trim().min(1).max(80).required(),
   slots: slot.required(),
 })
+
+export const schemas = { 1: turnTakenV1 }

@@ -1,8 +1,11 @@
 import Joi from 'joi'
-import { name, uuid } from '../pieces'
+import type { UnknownOpened } from './kind'
+import { name, uuid, shape } from '../pieces'
 
-export const unknownOpenedV1 = Joi.object({
+export const unknownOpenedV1 = shape<UnknownOpened>({
   code: name.required(),
   appearance: Joi.string().max(500).allow('').required(),
   sample: uuid.required(),
 })
+
+export const schemas = { 1: unknownOpenedV1 }

@@ -1,5 +1,6 @@
 import Joi from 'joi'
-import { celsius, conventions, coreVersion, name, number, range, restsOn, shortName } from '../pieces'
+import type { UnknownSigned } from './kind'
+import { celsius, conventions, coreVersion, name, number, range, restsOn, shortName, shape } from '../pieces'
 import { CANDIDATES_MOST } from '../candidates-listed/kind'
 
 const chance = number.min(0).max(1).required()
@@ -16,7 +17,7 @@ const options = Joi.object({
   visibleLiquidFraction: chance,
 })
 
-export const unknownSignedV1 = Joi.object({
+export const unknownSignedV1 = shape<UnknownSigned>({
   signedBy: name.required(),
   answer: Joi.alternatives(
     Joi.object({
@@ -47,3 +48,5 @@ export const unknownSignedV1 = Joi.object({
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
 })
+
+export const schemas = { 1: unknownSignedV1 }

@@ -1,5 +1,6 @@
 import { ACTION_CODES, FINDING_CODES } from '../../../judging/judgement'
 import Joi from 'joi'
+import type { VerdictSigned } from './kind'
 import {
   celsius,
   conventions,
@@ -11,10 +12,11 @@ import {
   range,
   restsOn,
   uuid,
+  shape,
 } from '../pieces'
 
 const sentence = Joi.string().max(1000).required()
-export const verdictSignedV1 = Joi.object({
+const first = {
   sample: uuid.required(),
   signedBy: name.required(),
   judgement: Joi.object({
@@ -65,11 +67,13 @@ export const verdictSignedV1 = Joi.object({
   conventions: conventions.required(),
   coreVersion: coreVersion.required(),
   restsOn: restsOn.required(),
-})
+}
+export const verdictSignedV1 = Joi.object(first)
 
 const judgeInput = verdictSignedV1.extract('input') as Joi.ObjectSchema
 /** The second version knows of mixed melts, plates, repeats and how good the thermometer is. */
-export const verdictSignedV2 = verdictSignedV1.keys({
+export const verdictSignedV2 = shape<VerdictSigned>({
+  ...first,
   input: judgeInput
     .keys({
       thermometerErrorC: number.min(0).max(1000).allow(null),
@@ -90,3 +94,5 @@ export const verdictSignedV2 = verdictSignedV1.keys({
     })
     .required(),
 })
+
+export const schemas = { 1: verdictSignedV1, 2: verdictSignedV2 }
