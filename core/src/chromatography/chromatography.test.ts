@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { poorEvidence, readLanes, readPlate, retentionFactor, spotsAgree, type Lane } from '../index'
+import { type Lane, poorEvidence, readLanes, readPlate, retentionFactor, spotsAgree } from '../index'
 
 const lane = (kind: Lane['kind'], ...spotsMm: number[]): Lane => ({ label: kind, kind, spotsMm })
 

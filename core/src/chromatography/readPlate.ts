@@ -1,5 +1,5 @@
 import { ImpossibleInput } from '../problems'
-import { poorEvidence, retentionFactor, spotsAgree, type RetentionFactor } from './retentionFactor'
+import { poorEvidence, retentionFactor, type RetentionFactor, spotsAgree } from './retentionFactor'
 
 export const LANE_KINDS = ['sample', 'authentic', 'co-spot'] as const
 export type LaneKind = (typeof LANE_KINDS)[number]

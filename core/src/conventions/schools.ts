@@ -1,4 +1,4 @@
-import { type Conventions } from './conventions'
+import type { Conventions } from './conventions'
 
 /** House rules a new notebook starts with; a lab replaces them with its own. */
 export const DEFAULT_HOUSE_RULES: Conventions = {

@@ -1,4 +1,4 @@
-import { type MeltWindow } from './heatingPlan'
+import type { MeltWindow } from './heatingPlan'
 import type { Instrument } from '../wire'
 
 /** A check before the heating begins. */

@@ -1,9 +1,7 @@
-import { type RampApparatus } from './planRamp'
-import { type Packing } from './observedRange'
-import { type MeltingRange } from '../melting/meltingRange'
-import { type Conventions } from '../conventions/conventions'
-import { meltMin, observedRange } from './observedRange'
-import { planRamp } from './planRamp'
+import { planRamp, type RampApparatus } from './planRamp'
+import { meltMin, observedRange, type Packing } from './observedRange'
+import type { MeltingRange } from '../melting/meltingRange'
+import type { Conventions } from '../conventions/conventions'
 
 export interface SchoolCost {
   readonly school: string

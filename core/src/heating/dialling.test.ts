@@ -1,13 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { BlockModel, DialPlanInput, DialTrace } from '../index'
 import {
   advance,
+  type BlockModel,
   coolDownMin,
   createBlock,
   DIAL_BLOCK,
   dialForRate,
+  type DialPlanInput,
+  type DialTrace,
   fitBlockModel,
   minutesToReach,
   modelledC,

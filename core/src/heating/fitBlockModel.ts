@@ -1,4 +1,4 @@
-import { type BlockModel } from './dial'
+import type { BlockModel } from './dial'
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 import { inverse, Matrix } from 'ml-matrix'
 import { ImpossibleInput, requireTemperature } from '../problems'

@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { RampInput } from '../index'
 import {
   DEFAULT_HOUSE_RULES,
   isTooFast,
@@ -8,6 +7,7 @@ import {
   minutesToWindow,
   observedRange,
   planRamp,
+  type RampInput,
   rateOf,
   zeroRateRange,
 } from '../index'

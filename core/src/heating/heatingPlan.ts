@@ -1,5 +1,5 @@
 import type { RampInput, RampPlan } from './planRamp'
-import type { DialPlanInput, DialPlan } from './planDial'
+import type { DialPlan, DialPlanInput } from './planDial'
 
 /** How a melt is to be heated. */
 export type Heating =

@@ -1,6 +1,5 @@
-import { type MeltingRange } from '../melting/meltingRange'
-import { type Grain } from './observedRange'
-import { meltMin } from './observedRange'
+import type { MeltingRange } from '../melting/meltingRange'
+import { type Grain, meltMin } from './observedRange'
 
 /**
  * Net lag of a fine powder behind a metal probe in the same block, min. Typical, and shown as such; an

@@ -1,4 +1,4 @@
-import { type MeltingRange } from '../melting/meltingRange'
+import type { MeltingRange } from '../melting/meltingRange'
 import { ImpossibleInput, requireNumber } from '../problems'
 
 export interface ObservedRangeTerms {

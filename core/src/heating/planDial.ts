@@ -1,7 +1,6 @@
 import type { Conventions } from '../conventions/conventions'
-import { type BlockModel } from './dial'
+import { type BlockModel, coolDownMin, minutesToReach, plateauC, rateCPerMin, requireModel } from './dial'
 import { ImpossibleInput, requireTemperature } from '../problems'
-import { coolDownMin, minutesToReach, plateauC, rateCPerMin, requireModel } from './dial'
 
 export interface DialPlanInput {
   readonly model: BlockModel

@@ -1,5 +1,5 @@
-import { type RampPlan } from './planRamp'
-import { type Conventions } from '../conventions/conventions'
+import type { RampPlan } from './planRamp'
+import type { Conventions } from '../conventions/conventions'
 
 /** A live rate is read to about a tenth, so that much over the rule is not yet too fast. */
 const RATE_SLACK = 1.1

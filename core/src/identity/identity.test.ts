@@ -2,19 +2,19 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
+  type Candidate,
   DEFAULT_HOUSE_RULES,
   depressionDoubt,
   meltingRange,
   mixedVerdict,
+  type MixtureRun,
   moleFractionFromMassFraction,
   nextMixture,
   outcomeWords,
-  rankCandidates,
   RANK_OPTIONS,
+  rankCandidates,
   whyHere,
   whyNoMixture,
-  type Candidate,
-  type MixtureRun,
 } from '../index'
 import { logNormalCdf } from '../math/normal'
 

@@ -1,8 +1,7 @@
-import { type MeltingRange } from '../melting/meltingRange'
-import { type Fusion } from '../melting/liquidus'
+import type { MeltingRange } from '../melting/meltingRange'
+import { type Fusion, liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
 import { requireRange } from '../heating/observedRange'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
-import { liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
 import { ImpossibleInput, requireFraction } from '../problems'
 import { logDepressed, normalDensity } from '../math/normal'
 

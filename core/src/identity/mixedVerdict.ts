@@ -1,5 +1,5 @@
-import { type MeltingRange } from '../melting/meltingRange'
-import { type Conventions } from '../conventions/conventions'
+import type { MeltingRange } from '../melting/meltingRange'
+import type { Conventions } from '../conventions/conventions'
 import { requireRange } from '../heating/observedRange'
 
 export interface MixedVerdict {

@@ -1,9 +1,14 @@
-import { type MeltingRange } from '../melting/meltingRange'
-import { type Conventions } from '../conventions/conventions'
-import { type Candidate, type IdentityInput } from './likelihood'
+import { type MeltingRange, meltingRange } from '../melting/meltingRange'
+import type { Conventions } from '../conventions/conventions'
+import {
+  type Candidate,
+  expectationOf,
+  type IdentityInput,
+  mixtureDensity,
+  optionsOf,
+  unlistedFusion,
+} from './likelihood'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
-import { meltingRange } from '../melting/meltingRange'
-import { expectationOf, mixtureDensity, optionsOf, unlistedFusion } from './likelihood'
 import { rankCandidates } from './rankCandidates'
 
 /** What grinding the unknown with one authentic sample would tell. */

@@ -1,5 +1,12 @@
-import { type Candidate, type IdentityInput } from './likelihood'
-import { expectationOf, logAlone, mixtureDensity, optionsOf, requireIdentity } from './likelihood'
+import {
+  type Candidate,
+  expectationOf,
+  type IdentityInput,
+  logAlone,
+  mixtureDensity,
+  optionsOf,
+  requireIdentity,
+} from './likelihood'
 
 /** A place in the ranking; null stands for a compound that is not on the list. */
 export interface Ranked {

@@ -1,5 +1,4 @@
-import { type Candidate, type IdentityInput } from './likelihood'
-import { expectationOf, optionsOf, requireIdentity } from './likelihood'
+import { type Candidate, expectationOf, type IdentityInput, optionsOf, requireIdentity } from './likelihood'
 
 /** Why a candidate stands where it does: what it leads one to expect, beside what was seen. */
 export interface WhyHere {

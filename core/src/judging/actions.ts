@@ -1,5 +1,5 @@
-import { type Conventions } from '../conventions/conventions'
-import { type Action, type JudgeInput, type Verdict } from './judgement'
+import type { Conventions } from '../conventions/conventions'
+import type { Action, JudgeInput, Verdict } from './judgement'
 import type { Evidence } from './judgeRange'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */

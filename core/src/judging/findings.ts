@@ -1,5 +1,5 @@
-import { type Finding, type JudgeInput } from './judgement'
-import { type Conventions } from '../conventions/conventions'
+import type { Finding, JudgeInput } from './judgement'
+import type { Conventions } from '../conventions/conventions'
 import type { Evidence } from './judgeRange'
 
 const c = (value: number) => value.toFixed(1)

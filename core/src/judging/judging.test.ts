@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { JudgeInput } from '../index'
 import {
   ACTION_CODES,
   DEFAULT_HOUSE_RULES,
   FINDING_CODES,
+  type JudgeInput,
   judgeRange,
   meltingRange,
   observedRange,

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
   advance,
+  type BlockCommand,
   commandOfLine,
   createBlock,
   createTube,
@@ -10,7 +11,6 @@ import {
   lineOfReading,
   readingOfLine,
   temperatureInLine,
-  type BlockCommand,
 } from '../index'
 
 describe('the line protocol', () => {

@@ -1,9 +1,7 @@
-import { type MeltingRange } from './meltingRange'
-import { type Fusion } from './liquidus'
+import { type MeltingRange, meltingRange } from './meltingRange'
+import { type Fusion, solubilityInMelt, waldenFusionEnthalpy } from './liquidus'
 import { requireRange } from '../heating/observedRange'
 import { eutectic } from './eutectic'
-import { solubilityInMelt, waldenFusionEnthalpy } from './liquidus'
-import { meltingRange } from './meltingRange'
 
 /** Half of the 3 °C within which simple aromatic pairs follow the ideal relation. */
 const MODEL_C = 1.5

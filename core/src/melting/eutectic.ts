@@ -1,6 +1,5 @@
-import { type Fusion } from './liquidus'
+import { type Fusion, liquidusC, requireFusion, solubilityInMelt } from './liquidus'
 import { ImpossibleInput, requireFraction, requireTemperature } from '../problems'
-import { liquidusC, requireFusion, solubilityInMelt } from './liquidus'
 
 export interface Eutectic {
   readonly temperatureC: number

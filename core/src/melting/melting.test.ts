@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Fusion } from '../index'
 import {
   assumedImpurity,
   compositionFromRange,
   compositionsFromClearPoint,
   eutectic,
+  type Fusion,
   idealSolubility,
   impurityFromClearPoint,
   liquidFraction,

@@ -1,8 +1,6 @@
-import { type Fusion } from './liquidus'
-import { type Eutectic } from './eutectic'
+import { type Fusion, liquidusC, solubilityInMelt } from './liquidus'
+import { type Eutectic, eutectic } from './eutectic'
 import { requireFraction, requireTemperature } from '../problems'
-import { eutectic } from './eutectic'
-import { liquidusC, solubilityInMelt } from './liquidus'
 
 export interface MeltingRange {
   readonly onsetC: number

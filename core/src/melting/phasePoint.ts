@@ -1,9 +1,8 @@
-import { type TubeLook } from '../simulator/tube'
-import { type MeltingRange } from './meltingRange'
-import { type Fusion } from './liquidus'
+import type { TubeLook } from '../simulator/tube'
+import { liquidFractionAbout, type MeltingRange, meltingRange } from './meltingRange'
+import type { Fusion } from './liquidus'
 import { requireFraction, requireTemperature } from '../problems'
 import { eutectic, massFractionFromMoleFraction } from './eutectic'
-import { liquidFractionAbout, meltingRange } from './meltingRange'
 
 /** What is at one point of a phase map: one composition at one temperature. */
 export interface PhasePoint {

@@ -1,7 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import type { Bodies, Compound, Entry, Kind, RawEntry, SampleId } from '../index'
-import { DEFAULT_HOUSE_RULES, KINDS, RANK_OPTIONS, sentenceOf, upcast } from '../index'
+import {
+  type Bodies,
+  type Compound,
+  DEFAULT_HOUSE_RULES,
+  type Entry,
+  type Kind,
+  KINDS,
+  RANK_OPTIONS,
+  type RawEntry,
+  type SampleId,
+  sentenceOf,
+  upcast,
+} from '../index'
 import { refusalOf } from '../schemas'
 
 const [home] = golden.entries as [RawEntry]

@@ -1,4 +1,4 @@
-import { type EntryId } from '../ids'
+import type { EntryId } from '../ids'
 
 /**
  * A hybrid logical clock kept in one UUIDv7 (RFC 9562): 48 bits of milliseconds, 12 of a counter, 62 random.

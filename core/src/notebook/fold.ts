@@ -1,8 +1,8 @@
-import { type EntryId, type SubjectId } from '../ids'
-import { type Entry, type KnownEntry, type RawEntry } from './entry'
+import type { EntryId } from '../ids'
+import type { Entry, KnownEntry, RawEntry } from './entry'
 import { latestOf } from './clock'
 import type { KindDefinition } from './kinds/defineKind'
-import { KINDS, type Kind } from './kinds/list'
+import { type Kind, KINDS } from './kinds/list'
 
 type Live = { readonly [K in Kind]?: readonly Entry<K>[] }
 
@@ -21,17 +21,23 @@ export interface View {
   readonly struck: ReadonlyMap<string, Entry<'struck'>>
   /** Lines of a kind or version this build does not know, kept untouched, in order of id. */
   readonly newer: readonly RawEntry[]
+  /** Subjects that have a standing line of a kind, in order of their ids. */
+  readonly holding: ReadonlyMap<Kind, readonly string[]>
   readonly count: number
   /** Greatest id seen: where the clock goes on from. */
   readonly latestId: string | null
+  /** The same object in every view that was folded onto this one: what is kept of one notebook hangs on it. */
+  readonly lineage: object
 }
 
 export const EMPTY_VIEW: View = {
   subjects: new Map(),
   struck: new Map(),
   newer: [],
+  holding: new Map(),
   count: 0,
   latestId: null,
+  lineage: {},
 }
 
 type Definitions = Readonly<Record<string, KindDefinition<never>>>
@@ -39,6 +45,7 @@ type Definitions = Readonly<Record<string, KindDefinition<never>>>
 /**
  * Folds entries into a view. Never throws; the order of arrival does not matter and a repeated entry counts once.
  *
+ * @returns the very view given when nothing of it is new
  * @param entries in any order
  * @param onto a view to append to; it is not changed
  * @param kinds the kinds this build knows
@@ -54,6 +61,8 @@ export function fold(
     newer: onto.newer,
     count: onto.count,
     latestId: onto.latestId,
+    holding: onto.holding,
+    lineage: onto === EMPTY_VIEW ? {} : onto.lineage,
   }
   const touched = new Map<string, Draft>()
   for (const raw of entries) {
@@ -66,8 +75,32 @@ export function fold(
     draft.latestId = latestOf(draft.latestId, raw.id)
     if (known?.kind === 'struck') draft.struck = withStrike(draft.struck, known, draft.subjects, touched)
   }
-  for (const [subject, record] of touched) draft.subjects.set(subject, record.finish(draft.struck))
+  if (draft.count === onto.count) return onto
+  const held = new Map<Kind, string[]>()
+  const holds = (kind: Kind) => {
+    const known = held.get(kind) ?? [...(onto.holding.get(kind) ?? [])]
+    held.set(kind, known)
+    return known
+  }
+  for (const [subject, record] of touched) {
+    const before = onto.subjects.get(subject)?.live ?? {}
+    const after = record.finish(draft.struck)
+    draft.subjects.set(subject, after)
+    for (const kind of kindsIn(after.live)) if (!before[kind]) holds(kind).push(subject)
+    for (const kind of kindsIn(before)) if (!after.live[kind]) remove(holds(kind), subject)
+  }
+  if (held.size > 0) {
+    const holding = new Map(onto.holding)
+    for (const [kind, subjects] of held) holding.set(kind, subjects.sort())
+    draft.holding = holding
+  }
   return draft
+}
+
+const kindsIn = (live: Live) => Object.keys(live) as Kind[]
+
+function remove(list: string[], item: string): void {
+  list.splice(list.indexOf(item), 1)
 }
 
 /** This build's reading of a line: upcast to the current version, or null when it is newer or unknown. */
@@ -142,13 +175,17 @@ function withStrike(
   const { target } = strike.body
   const standing = struck.get(target)
   if (standing && standing.id <= strike.id) return struck
-  // A strike carries its target's subject, but a stray one may not: whichever subject holds the target is folded again.
-  for (const [subject, record] of subjects) {
-    if (record.lines[placeOf(record.lines, target)]?.id === target)
-      draftOf(subject, subjects, touched).mustRefold()
-  }
+  // A strike carries its target's subject, but a stray one may not: then whichever subject holds it is folded again.
+  const holders = stands(subjects.get(strike.subject), target)
+    ? [strike.subject]
+    : [...subjects.keys()].filter((subject) => stands(subjects.get(subject), target))
+  for (const subject of holders) draftOf(subject, subjects, touched).mustRefold()
   for (const draft of touched.values()) draft.mustRefold()
   return new Map(struck).set(target, strike)
+}
+
+function stands(record: SubjectRecord | undefined, id: string): boolean {
+  return record !== undefined && record.lines[placeOf(record.lines, id)]?.id === id
 }
 
 function placeOf(lines: readonly { readonly id: EntryId }[], id: string): number {
@@ -165,23 +202,4 @@ function placeOf(lines: readonly { readonly id: EntryId }[], id: string): number
 function inserted<T extends { readonly id: EntryId }>(lines: readonly T[], line: T): readonly T[] {
   const at = placeOf(lines, line.id)
   return [...lines.slice(0, at), line, ...lines.slice(at)]
-}
-
-/** The standing lines of one kind about one subject, in order of id. */
-export function linesOf<K extends Kind>(
-  view: View,
-  subject: SubjectId | string,
-  kind: K,
-): readonly Entry<K>[] {
-  return view.subjects.get(subject)?.live[kind] ?? []
-}
-
-/** The latest standing line of one kind about one subject. */
-export function latestLine<K extends Kind>(
-  view: View,
-  subject: SubjectId | string,
-  kind: K,
-): Entry<K> | null {
-  const lines = linesOf(view, subject, kind)
-  return lines[lines.length - 1] ?? null
 }

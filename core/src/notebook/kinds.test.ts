@@ -1,7 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import type { Bodies, Entry, InstrumentId, Kind, RawEntry, RunId, SampleId } from '../index'
-import { DEFAULT_HOUSE_RULES, KINDS, sentenceOf, upcast } from '../index'
+import {
+  type Bodies,
+  DEFAULT_HOUSE_RULES,
+  type Entry,
+  type InstrumentId,
+  type Kind,
+  KINDS,
+  type RawEntry,
+  type RunId,
+  type SampleId,
+  sentenceOf,
+  upcast,
+} from '../index'
 import { refusalOf } from '../schemas'
 
 const [home] = golden.entries as [RawEntry]

@@ -1,5 +1,5 @@
-import { type RawEntry } from './entry'
-import { type EpochMs } from '../ids'
+import type { RawEntry } from './entry'
+import type { EpochMs } from '../ids'
 import { idMs } from './clock'
 
 /** The UUIDv7s of entries, wherever they stand in a line: heads, strikes, what a decision rests on. */

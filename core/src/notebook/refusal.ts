@@ -1,7 +1,7 @@
-import { type RawEntry } from './entry'
+import type { RawEntry } from './entry'
 import Joi from 'joi'
 import { sentence, shortName, uuid } from './kinds/pieces'
-import { KINDS, type Kind } from './kinds/list'
+import { type Kind, KINDS } from './kinds/list'
 
 /** Schemas by kind and version, all of them: whoever checks a line of any kind has loaded every one. */
 const BODIES = Object.fromEntries(

@@ -1,4 +1,4 @@
-import { type Compound, type Solvent } from '../reference/shelf'
+import type { Compound, Solvent } from '../reference/shelf'
 import { hazardLine, isFlammable } from '../reference/hazards'
 import { ORDINARY_WASTE } from './shared'
 

@@ -1,5 +1,5 @@
-import { type Solvent } from '../reference/shelf'
-import { type CrystallizationPlan } from '../solubility/planCrystallization'
+import type { Solvent } from '../reference/shelf'
+import type { CrystallizationPlan } from '../solubility/planCrystallization'
 import { glasswareFor } from './glassware'
 import type { Procedure } from './procedure'
 

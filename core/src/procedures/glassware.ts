@@ -1,4 +1,4 @@
-import { type CrystallizationPlan } from '../solubility/planCrystallization'
+import type { CrystallizationPlan } from '../solubility/planCrystallization'
 import { flaskForML } from '../solubility/glassware'
 import type { Procedure } from './procedure'
 

@@ -1,5 +1,8 @@
-import { type CrystallizationInput, type CrystallizationPlan } from '../solubility/planCrystallization'
-import { planCrystallization } from '../solubility/planCrystallization'
+import {
+  type CrystallizationInput,
+  type CrystallizationPlan,
+  planCrystallization,
+} from '../solubility/planCrystallization'
 import type { Procedure } from './procedure'
 
 /**

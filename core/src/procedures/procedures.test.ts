@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { golden, goldenV1 } from '../../golden/contract'
-import type { Batch, PlanFixed, Procedure } from '../index'
 import {
+  type Batch,
   chooseProcedure,
   glasswareFor,
   gritMarkML,
@@ -10,6 +10,8 @@ import {
   pastThePlanML,
   planBatch,
   planCrystallization,
+  type PlanFixed,
+  type Procedure,
   PROCEDURES,
   proposedVolumeML,
   renderSteps,

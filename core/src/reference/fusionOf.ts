@@ -1,6 +1,5 @@
-import { type Fusion } from '../melting/liquidus'
-import { type Compound } from './shelf'
-import { waldenFusionEnthalpy } from '../melting/liquidus'
+import { type Fusion, waldenFusionEnthalpy } from '../melting/liquidus'
+import type { Compound } from './shelf'
 
 /**
  * Fusion values of a shelf compound; the enthalpy by Walden's rule where none is known.

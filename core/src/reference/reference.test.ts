@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import {
   cautionsFor,
+  type Compound,
   disposalFor,
   fusionOf,
   hazardLine,
   hazardStatement,
-  type Compound,
   type Solvent,
 } from '../index'
 import { structureOf } from '../structures/structures'

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import type { Entry } from '../index'
-import { createBalance, passBalance, simulatedPan, TEACHING_BALANCE } from '../index'
+import { createBalance, type Entry, passBalance, simulatedPan, TEACHING_BALANCE } from '../index'
 
 const plan = (golden.entries.find(({ kind }) => kind === 'plan fixed') as Entry<'plan fixed'>).body
 const settled = (loadG: number, seed = 7) =>

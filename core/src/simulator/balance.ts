@@ -1,4 +1,4 @@
-import { type Reading } from '../units'
+import type { Reading } from '../units'
 import { nextRandom } from '../math/random'
 
 /** A simulated balance's own character. */

@@ -1,9 +1,8 @@
-import type { TubeReading } from './tube'
+import { look, putIn, type TubeReading, type TubeState, warm } from './tube'
 import type { Reading } from '../units'
-import { type BlockCharacter } from './characters'
+import type { BlockCharacter } from './characters'
 import { ImpossibleInput } from '../problems'
 import { nextNormal } from '../math/random'
-import { look, putIn, warm, type TubeState } from './tube'
 
 export type BlockCommand =
   | { readonly kind: 'preheat'; readonly toC: number }

@@ -1,6 +1,5 @@
-import { type Result } from '../problems'
-import { type BlockCharacter } from './characters'
-import { attempt } from '../problems'
+import { attempt, type Result } from '../problems'
+import type { BlockCharacter } from './characters'
 import { advance, createBlock } from './block'
 
 const SECONDS = 1200

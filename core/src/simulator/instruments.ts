@@ -1,7 +1,13 @@
-import { type InstrumentId } from '../ids'
-import { type BlockCharacter } from './characters'
+import type { InstrumentId } from '../ids'
+import {
+  type BlockCharacter,
+  DETECTING_BLOCK,
+  DIAL_BLOCK,
+  HOT_STAGE,
+  OIL_BATH_TUBE,
+  PROGRAMMABLE_BLOCK,
+} from './characters'
 import type { Instrument, Thermometer } from '../wire'
-import { DETECTING_BLOCK, DIAL_BLOCK, HOT_STAGE, OIL_BATH_TUBE, PROGRAMMABLE_BLOCK } from './characters'
 
 const probe = (lowC: number, highC: number): Thermometer => ({
   kind: 'metal probe',

@@ -1,4 +1,4 @@
-import { type EpochMs } from '../ids'
+import type { EpochMs } from '../ids'
 import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
 import type { SampleRole } from '../notebook/kinds/sample-named/kind'
 import { nextRandom } from '../math/random'

@@ -1,13 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
-import type { BlockReading, Fusion, Packing, SimulatedSample } from '../index'
 import {
   advance,
+  type BlockReading,
   createBlock,
   createTube,
+  type Fusion,
   meltingRange,
   meltMin,
   observedRange,
+  type Packing,
   PROGRAMMABLE_BLOCK,
+  type SimulatedSample,
 } from '../index'
 
 const BENZIL: Fusion = { meltingPointC: 94.9, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 }

@@ -1,6 +1,6 @@
-import { type MeltingRange } from '../melting/meltingRange'
-import { type Fusion } from '../melting/liquidus'
-import { heatingShare, withoutHeating, type Heated } from '../heating/heatingShare'
+import type { MeltingRange } from '../melting/meltingRange'
+import type { Fusion } from '../melting/liquidus'
+import { type Heated, heatingShare, withoutHeating } from '../heating/heatingShare'
 import { compositionFromRange } from '../melting/compositionFromRange'
 import { massFractionFromMoleFraction } from '../melting/eutectic'
 

@@ -1,6 +1,5 @@
-import type { SolubilityPoint, SolubilityAt } from './solubilityAt'
+import { type SolubilityAt, solubilityAt, type SolubilityPoint } from './solubilityAt'
 import { ImpossibleInput, requireFraction, requireNumber, requireTemperature } from '../problems'
-import { solubilityAt } from './solubilityAt'
 
 export interface CrystallizationInput {
   readonly crudeG: number

@@ -1,22 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { golden } from '../../golden/contract'
-import type {
-  Compound,
-  CrystallizationInput,
-  Entry,
-  SolubilityPoint,
-  Solvent,
-  SolventCandidate,
-  Trial,
-} from '../index'
 import {
   assayFromRange,
+  type Compound,
   crystallizationCycles,
+  type CrystallizationInput,
   crystallizedFraction,
   cyclesToReach,
   depositsFromC,
   dropsPerML,
+  type Entry,
   eutectic,
   fusionOf,
   judgeTrial,
@@ -35,7 +29,11 @@ import {
   saturationC,
   secondCrop,
   solubilityAt,
+  type SolubilityPoint,
+  type Solvent,
+  type SolventCandidate,
   solventTradeoff,
+  type Trial,
   trialPoint,
   withVolumeML,
 } from '../index'

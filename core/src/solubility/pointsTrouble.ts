@@ -1,5 +1,5 @@
-import { type Solvent } from '../reference/shelf'
-import { type SolubilityPoint } from './solubilityAt'
+import type { Solvent } from '../reference/shelf'
+import type { SolubilityPoint } from './solubilityAt'
 import { kelvin } from '../melting/kelvin'
 
 /** Points this far off a straight line (in ln S) are looked at, and a factor of ten must straighten them this much. */

@@ -1,13 +1,14 @@
-import type { OilingLevel } from './oilingRisk'
-import type { CrystallizationInput } from './planCrystallization'
+import { type OilingLevel, oilingRisk } from './oilingRisk'
+import {
+  type CrystallizationInput,
+  type CrystallizationPlan,
+  planCrystallization,
+} from './planCrystallization'
 import type { SolubilityPoint } from './solubilityAt'
 import type { Compound, Solvent } from '../reference/shelf'
-import { type CrystallizationPlan } from './planCrystallization'
 import { eutectic } from '../melting/eutectic'
 import { attempt } from '../problems'
 import { fusionOf } from '../reference/fusionOf'
-import { oilingRisk } from './oilingRisk'
-import { planCrystallization } from './planCrystallization'
 import { depositsFromC } from './saturation'
 import { proposedVolumeML, withVolumeML, workingTemperatures } from './volume'
 

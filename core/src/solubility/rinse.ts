@@ -1,4 +1,4 @@
-import { type CrystallizationInput, type CrystallizationPlan } from './planCrystallization'
+import type { CrystallizationInput, CrystallizationPlan } from './planCrystallization'
 
 /**
  * The most a rinse can take of the crystals: it leaves saturated cold. Nothing where none was planned for.

@@ -1,8 +1,6 @@
-import { type SolubilityPoint } from './solubilityAt'
-import { type CrystallizationInput } from './planCrystallization'
+import { solubilityAt, type SolubilityPoint } from './solubilityAt'
+import { type CrystallizationInput, planCrystallization } from './planCrystallization'
 import { ImpossibleInput } from '../problems'
-import { planCrystallization } from './planCrystallization'
-import { solubilityAt } from './solubilityAt'
 
 const COLDEST_C = -150
 const HOTTEST_C = 400

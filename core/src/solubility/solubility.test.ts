@@ -1,8 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { CrystallizationInput, CrystallizationPlan, SolubilityPoint } from '../index'
-import { flaskForML, planCrystallization, solubilityAt } from '../index'
+import {
+  type CrystallizationInput,
+  type CrystallizationPlan,
+  flaskForML,
+  planCrystallization,
+  solubilityAt,
+  type SolubilityPoint,
+} from '../index'
 
 interface Vectors {
   cases: { input: CrystallizationInput; curve: [number, number][]; output: Record<string, number> }[]

@@ -1,9 +1,11 @@
-import type { CrystallizationInput, CrystallizationPlan } from './planCrystallization'
-import { type Solvent } from '../reference/shelf'
-import { type SolubilityPoint } from './solubilityAt'
+import {
+  type CrystallizationInput,
+  type CrystallizationPlan,
+  planCrystallization,
+} from './planCrystallization'
+import type { Solvent } from '../reference/shelf'
+import { solubilityAt, type SolubilityPoint } from './solubilityAt'
 import { ImpossibleInput } from '../problems'
-import { planCrystallization } from './planCrystallization'
-import { solubilityAt } from './solubilityAt'
 
 /** A better and a poorer solvent that mix: dissolved hot in the first, the second added to cloudiness. */
 export interface SolventPairInput {

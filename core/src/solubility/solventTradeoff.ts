@@ -1,6 +1,9 @@
-import { type CrystallizationInput, type CrystallizationPlan } from './planCrystallization'
+import {
+  type CrystallizationInput,
+  type CrystallizationPlan,
+  planCrystallization,
+} from './planCrystallization'
 import { ImpossibleInput, requireFraction, requireNumber } from '../problems'
-import { planCrystallization } from './planCrystallization'
 import { solubilityAt } from './solubilityAt'
 import { withVolumeML } from './volume'
 

@@ -1,4 +1,4 @@
-import { type SolubilityPoint } from './solubilityAt'
+import type { SolubilityPoint } from './solubilityAt'
 import { ImpossibleInput, requireNumber } from '../problems'
 
 export const COLD_SEEN = ['does not dissolve', 'some dissolves', 'all dissolves'] as const

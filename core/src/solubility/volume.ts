@@ -1,7 +1,10 @@
-import { type CrystallizationInput, type CrystallizationPlan } from './planCrystallization'
-import { type Compound, type Solvent } from '../reference/shelf'
+import {
+  type CrystallizationInput,
+  type CrystallizationPlan,
+  planCrystallization,
+} from './planCrystallization'
+import type { Compound, Solvent } from '../reference/shelf'
 import { ImpossibleInput, requireNumber } from '../problems'
-import { planCrystallization } from './planCrystallization'
 
 /** Beyond this many times the least volume, keeping the impurity dissolved costs more product than it is worth. */
 const DILUTE_AT_MOST = 5

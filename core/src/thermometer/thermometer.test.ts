@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { CalibrationPoint } from '../index'
 import {
   atTheEvent,
   calibrationLine,
+  type CalibrationPoint,
   correctBy,
   correctReading,
   emergentStemCorrectionC,

@@ -1,4 +1,4 @@
-import { type Quantity } from '../units'
+import type { Quantity } from '../units'
 import { ImpossibleInput, requireNumber } from '../problems'
 
 export type Weighing =

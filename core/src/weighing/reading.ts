@@ -1,6 +1,5 @@
-import { type Result } from '../problems'
-import { type Reading } from '../units'
-import { problem } from '../problems'
+import { problem, type Result } from '../problems'
+import type { Reading } from '../units'
 
 /**
  * Reads a typed number and keeps it digit for digit.

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { ImpossibleInput, Weighing } from '../index'
 import {
+  type ImpossibleInput,
   isConstantMass,
   massClosure,
   netMass,
@@ -11,6 +11,7 @@ import {
   readFromBalance,
   readReading,
   theoreticalYieldG,
+  type Weighing,
 } from '../index'
 
 interface Case {

@@ -1,4 +1,4 @@
-import { entryKind, type BodyOf, type ListedKind } from './entryKind'
+import { type BodyOf, entryKind, type ListedKind } from './entryKind'
 import { prepOpened } from './prep-opened/kind'
 import { sampleNamed } from './sample-named/kind'
 import { weighed } from './weighed/kind'

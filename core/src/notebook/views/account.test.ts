@@ -1,22 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
-import type {
-  Bodies,
-  Entry,
-  Kind,
-  PrepFacts,
-  PrepId,
-  RawEntry,
-  SampleId,
-  SampleRole,
-  SubjectId,
-} from '../../index'
 import {
   accountOf,
+  type Bodies,
   crudeAssayOf,
   dissolvingOf,
   drynessOf,
+  type Entry,
   fold,
+  type Kind,
   KINDS,
   liquorStanding,
   lossesOf,
@@ -25,9 +17,15 @@ import {
   ownWordsOf,
   pipetteOf,
   planCrystallization,
+  type PrepFacts,
+  type PrepId,
   prepOf,
   prepsOf,
+  type RawEntry,
+  type SampleId,
+  type SampleRole,
   solventSoFarML,
+  type SubjectId,
   trialsOf,
   withVolumeML,
 } from '../../index'

@@ -1,8 +1,7 @@
-import { type Result } from '../../problems'
-import { type Quantity } from '../../units'
-import { type PrepId } from '../../ids'
-import { type Fusion } from '../../melting/liquidus'
-import { attempt, problem } from '../../problems'
+import { attempt, problem, type Result } from '../../problems'
+import type { Quantity } from '../../units'
+import type { PrepId } from '../../ids'
+import type { Fusion } from '../../melting/liquidus'
 import { fusionOf } from '../../reference/fusionOf'
 import { assayFromRange } from '../../solubility/assayFromRange'
 import { liquorOf } from '../../solubility/cycles'
@@ -11,8 +10,9 @@ import { rinseLossUpToG } from '../../solubility/rinse'
 import { withVolumeML } from '../../solubility/volume'
 import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '../../weighing/recovery'
 import type { View } from '../fold'
+import { remember } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { massOf, prepOf, sampleOf, solventSoFarML, type PrepFacts } from './prep'
+import { massOf, type PrepFacts, prepOf, sampleOf, solventSoFarML } from './prep'
 import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
 
 export type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
@@ -46,7 +46,7 @@ export interface Account {
 }
 
 /** Every gram from crude to crystals, predicted beside found. */
-export function accountOf(view: View, id: PrepId): Result<Account> {
+export const accountOf = remember((view: View, id: PrepId): Result<Account> => {
   const prep = prepOf(view, id)
   if (!prep) return problem('nothing-weighed', 'There is no such prep in this notebook.')
   const crude = massOf(sampleOf(prep, 'crude'))
@@ -76,7 +76,7 @@ export function accountOf(view: View, id: PrepId): Result<Account> {
       yield: yieldOf(prep, crops.value),
     },
   }
-}
+})
 
 interface Found {
   readonly 'second crop': Quantity | null

@@ -1,9 +1,10 @@
-import { type PrepId } from '../../ids'
-import { latestLine, linesOf, type View } from '../fold'
+import type { PrepId } from '../../ids'
+import type { View } from '../fold'
+import { latestLine, linesOf, remember } from '../read'
 import type { Station } from './stationNames'
 import { accountOf } from './account'
 import { drynessOf } from './dryness'
-import { prepOf, sampleOf, solventSoFarML, type PrepFacts } from './prep'
+import { type PrepFacts, prepOf, sampleOf, solventSoFarML } from './prep'
 
 export interface Cause {
   readonly sentence: string
@@ -20,7 +21,7 @@ export interface Oddity {
 const CLOSURE_REMARKED_ABOVE = 102
 
 /** What is odd about the account of a prep, and the likely causes. */
-export function odditiesOf(view: View, id: PrepId): readonly Oddity[] {
+export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] => {
   const prep = prepOf(view, id)
   const account = accountOf(view, id)
   if (!prep || !account.ok) return []
@@ -49,7 +50,7 @@ export function odditiesOf(view: View, id: PrepId): readonly Oddity[] {
       ],
     })
   return found
-}
+})
 
 function cause(sentence: string, station: Station): Cause {
   return { sentence, station }

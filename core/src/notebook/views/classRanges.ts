@@ -1,10 +1,11 @@
-import { type MeltingRange } from '../../melting/meltingRange'
+import type { MeltingRange } from '../../melting/meltingRange'
 import { determinations, type Determinations } from '../../repeats/determinations'
-import { linesOf, type View } from '../fold'
-import { isComplete, type CompleteRow } from './mixtures'
+import type { View } from '../fold'
+import { linesOf } from '../read'
+import { type CompleteRow, isComplete } from './mixtures'
 import { meltsOf } from './melt'
 import { judgedRange, meltRangesOf } from './ranges'
-import { sampleNamedAs, type NamedSample } from './samples'
+import { type NamedSample, sampleNamedAs } from './samples'
 import type { SampleRole } from '../kinds/sample-named/kind'
 
 /** What several notebooks call the same thing: an unknown by its code, anything else by compound and role. */

@@ -1,11 +1,12 @@
-import { type EntryId } from '../../ids'
-import { type Entry } from '../entry'
+import type { EntryId } from '../../ids'
+import type { Entry } from '../entry'
 import { dropsPerML } from '../../solubility/drops'
 import { gritMarkML, pastThePlanML } from '../../solubility/volume'
 import { attempt } from '../../problems'
-import { latestLine, linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { latestLine, linesOf } from '../read'
 import type { PortionSeen } from '../kinds/portion-seen/kind'
-import { solventSoFarML, type PrepFacts } from './prep'
+import { type PrepFacts, solventSoFarML } from './prep'
 
 export interface Portion {
   readonly entry: Entry<'solvent added'>

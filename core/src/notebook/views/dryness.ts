@@ -1,12 +1,13 @@
-import { type EpochMs } from '../../ids'
-import { type Conventions } from '../../conventions/conventions'
+import type { EpochMs } from '../../ids'
+import type { Conventions } from '../../conventions/conventions'
 import { isConstantMass } from '../../weighing/constantMass'
 import { netMass } from '../../weighing/netMass'
 import { attempt } from '../../problems'
 import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
-import { linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { linesOf, remember } from '../read'
 import { weighingOf } from '../kinds/weighed/kind'
-import { sampleOf, type PrepFacts } from './prep'
+import { type PrepFacts, sampleOf } from './prep'
 
 export interface DryPoint {
   readonly at: EpochMs
@@ -25,7 +26,7 @@ export interface Dryness {
 }
 
 /** How dry the product is by house rules: so many minutes of air, or two weighings that agree. */
-export function drynessOf(view: View, prep: PrepFacts): Dryness {
+export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   const rule = (prep.plan?.body.conventions ?? DEFAULT_HOUSE_RULES).drying
   const product = sampleOf(prep, 'product')
   const trend = (product?.weighings ?? []).flatMap(({ at, body }) => {
@@ -43,7 +44,7 @@ export function drynessOf(view: View, prep: PrepFacts): Dryness {
     dryingMin: rule.atLeastMin,
   })
   return { rule, trend, lastLossG, isDry, sentence: constantSentence(isDry, trend.length, lastLossG, rule) }
-}
+})
 
 function airTimed(view: View, prep: PrepFacts, atLeastMin: number): boolean {
   const weighed = sampleOf(prep, 'product')?.weighing

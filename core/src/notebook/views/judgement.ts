@@ -1,19 +1,19 @@
-import { type Result } from '../../problems'
-import { type JudgeInput, type Judgement } from '../../judging/judgement'
-import { type EntryId, type PrepId, type SampleId } from '../../ids'
-import { type Conventions } from '../../conventions/conventions'
-import { type Compound } from '../../reference/shelf'
+import { attempt, problem, type Result } from '../../problems'
+import type { JudgeInput, Judgement } from '../../judging/judgement'
+import type { EntryId, PrepId, SampleId } from '../../ids'
+import type { Conventions } from '../../conventions/conventions'
+import type { Compound } from '../../reference/shelf'
 import type { PlateOpinion } from '../../chromatography/readPlate'
 import { judgeRange } from '../../judging/judgeRange'
-import { attempt, problem } from '../../problems'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
+import { remember, strikeOf } from '../read'
 import { drynessOf } from './dryness'
 import { meltOf } from './melt'
-import { isComplete, mixturesOf, type CompleteRow } from './mixtures'
+import { type CompleteRow, isComplete, mixturesOf } from './mixtures'
 import { plateOpinionOf } from './plates'
 import { prepOf } from './prep'
-import { heatedOf, judgedRange, latestRange, meltRangesOf, rangesOf, type RangeRow } from './ranges'
+import { heatedOf, judgedRange, latestRange, meltRangesOf, type RangeRow, rangesOf } from './ranges'
 import { repeatsOf } from './repeats'
 import { sampleNamedAs } from './samples'
 
@@ -28,7 +28,7 @@ export interface PrepJudgement {
 }
 
 /** The product's latest range judged by the house rules its run was planned under. */
-export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
+export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgement> => {
   const prep = prepOf(view, id)
   if (!prep) return problem('too-few-samples', 'There is no such prep in this notebook.')
   const rows = rangesOf(view, id)
@@ -85,7 +85,7 @@ export function judgementOf(view: View, id: PrepId): Result<PrepJudgement> {
       ],
     },
   }
-}
+})
 
 /** An authentic sample of the compound in the same run. */
 function authenticBeside(view: View, product: RangeRow, compound: Compound): CompleteRow | null {
@@ -110,5 +110,5 @@ export function isStale(
   view: View,
   decision: { readonly body: { readonly restsOn: readonly EntryId[] } },
 ): boolean {
-  return decision.body.restsOn.some((id) => view.struck.has(id))
+  return decision.body.restsOn.some((id) => strikeOf(view, id) !== null)
 }

@@ -1,14 +1,13 @@
-import { type Result } from '../../problems'
-import { type InstrumentId } from '../../ids'
-import { type Entry } from '../entry'
+import { attempt, problem, type Result } from '../../problems'
+import type { InstrumentId } from '../../ids'
+import type { Entry } from '../entry'
 import type { Bodies } from '../kinds/list'
 import { fitBlockModel } from '../../heating/fitBlockModel'
-import { attempt, problem } from '../../problems'
 import { CORE_VERSION } from '../../version'
 import type { DialLearned } from '../kinds/dial-learned/kind'
 import type { View } from '../fold'
 import { heatingsOf } from './instruments'
-import { meltsOf, readingsOf, type MeltFacts } from './melt'
+import { type MeltFacts, meltsOf, readingsOf } from './melt'
 
 /** What would be learned from the heatings logged so far. */
 export function learnDial(view: View, instrument: InstrumentId): Result<DialLearned> {

@@ -1,8 +1,9 @@
-import { type PrepId } from '../../ids'
-import { type Entry, type KnownEntry } from '../entry'
+import type { PrepId } from '../../ids'
+import type { Entry, KnownEntry } from '../entry'
 import { KINDS } from '../kinds/list'
 import type { KindDefinition } from '../kinds/defineKind'
 import type { View } from '../fold'
+import { everyLineOf, remember, strikeOf } from '../read'
 import { meltsOf } from './melt'
 import { prepOf } from './prep'
 
@@ -14,7 +15,7 @@ export interface LogLine {
 }
 
 /** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
-export function logOf(view: View, id: PrepId): readonly LogLine[] {
+export const logOf = remember((view: View, id: PrepId): readonly LogLine[] => {
   const prep = prepOf(view, id)
   if (!prep) return []
   const subjects = [
@@ -23,11 +24,11 @@ export function logOf(view: View, id: PrepId): readonly LogLine[] {
     ...meltsOf(view, id).map((melt) => melt.id),
   ]
   return subjects
-    .flatMap((subject) => view.subjects.get(subject)?.lines ?? [])
+    .flatMap((subject) => everyLineOf(view, subject))
     .filter((line) => line.kind !== 'trace' && line.kind !== 'struck')
     .sort((p, q) => (p.id < q.id ? -1 : 1))
-    .map((entry) => ({ entry, sentence: sentenceOf(entry), strike: view.struck.get(entry.id) ?? null }))
-}
+    .map((entry) => ({ entry, sentence: sentenceOf(entry), strike: strikeOf(view, entry.id) }))
+})
 
 export function sentenceOf(entry: KnownEntry): string {
   return (KINDS[entry.kind] as KindDefinition<KnownEntry['body']>).sentence(entry.body)

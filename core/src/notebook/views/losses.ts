@@ -1,7 +1,7 @@
 import type { View } from '../fold'
 import { accountOf } from './account'
 import { odditiesOf } from './causes'
-import { recoveryOf, type PrepFacts } from './prep'
+import { type PrepFacts, recoveryOf } from './prep'
 
 /** Why the recovery is under 100 %, from this prep's own numbers, in sentences. */
 export function lossesOf(view: View, prep: PrepFacts): readonly string[] {

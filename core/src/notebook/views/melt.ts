@@ -1,9 +1,11 @@
-import { type Reading } from '../../units'
-import { type EntryId, type MeltId, type PrepId, type RunId } from '../../ids'
-import { type Entry } from '../entry'
+import type { Reading } from '../../units'
+import type { EntryId, MeltId, PrepId, RunId, SampleId } from '../../ids'
+import type { Entry } from '../entry'
 import { rateOf } from '../../heating/rateOf'
 import { atTheEvent } from '../../thermometer/atTheEvent'
-import { latestLine, linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { decimalsOf } from '../../weighing/reading'
+import { groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
 import type { Moment } from '../kinds/mark-made/kind'
 import type { Trace } from '../kinds/trace/kind'
 
@@ -40,26 +42,58 @@ export interface Mark {
   readonly word: string | null
 }
 
-/** Every melt of the notebook, or of one prep, in order of planning. */
-export function meltsOf(view: View, prep?: PrepId): readonly MeltFacts[] {
-  const melts: MeltFacts[] = []
-  for (const subject of view.subjects.keys()) {
-    const melt = meltOf(view, subject as MeltId)
-    if (melt && (prep === undefined || isOfPrep(view, melt, prep))) melts.push(melt)
-  }
-  return melts.sort((p, q) => (p.planned.id < q.planned.id ? -1 : 1))
-}
+/** How every melt stands planned, in order of planning. */
+const plannedMelts = remember((view: View): readonly Entry<'melt planned'>[] =>
+  subjectsWith(view, 'melt planned')
+    .flatMap((id) => latestLine(view, id, 'melt planned') ?? [])
+    .sort((p, q) => (p.id < q.id ? -1 : 1)),
+)
+const allMeltIds = remember(
+  (view: View): readonly MeltId[] => plannedMelts(view).map(({ subject }) => subject as MeltId),
+  sameItems,
+)
 
-/** Planned from this prep's page, or with a tube of one of its samples. */
-function isOfPrep(view: View, { planned }: MeltFacts, prep: PrepId): boolean {
-  return (
-    planned.body.prep === prep ||
-    planned.body.tubes.some(({ sample }) => latestLine(view, sample, 'sample named')?.body.prep === prep)
+/** Melts by prep: planned from its page, or with a tube of one of its samples. */
+const meltIdsByPrep = remember((view: View): ReadonlyMap<PrepId | null, readonly MeltId[]> => {
+  const pairs = plannedMelts(view).flatMap(({ subject, body }) => {
+    const ofTubes = body.tubes.map(
+      ({ sample }) => latestLine(view, sample, 'sample named')?.body.prep ?? null,
+    )
+    const preps = new Set([body.prep, ...ofTubes])
+    return [...preps].map((prep) => ({ prep, melt: subject as MeltId }))
+  })
+  const groups = groupedBy(pairs, ({ prep }) => prep)
+  return new Map([...groups].map(([prep, of]) => [prep, of.map(({ melt }) => melt)]))
+})
+const meltIdsOf = remember(
+  (view: View, prep: PrepId): readonly MeltId[] => meltIdsByPrep(view).get(prep) ?? [],
+  sameItems,
+)
+
+/** Melts with a tube of each sample, in order of planning. */
+const meltIdsBySample = remember((view: View): ReadonlyMap<SampleId, readonly MeltId[]> => {
+  const pairs = plannedMelts(view).flatMap(({ subject, body }) =>
+    [...new Set(body.tubes.map(({ sample }) => sample))].map((sample) => ({
+      sample,
+      melt: subject as MeltId,
+    })),
   )
-}
+  const groups = groupedBy(pairs, ({ sample }) => sample)
+  return new Map([...groups].map(([sample, of]) => [sample, of.map(({ melt }) => melt)]))
+})
+/** Ids of the melts with a tube of this sample, in order of planning. */
+export const meltIdsWith = remember(
+  (view: View, sample: SampleId): readonly MeltId[] => meltIdsBySample(view).get(sample) ?? [],
+  sameItems,
+)
+
+/** Every melt of the notebook, or of one prep, in order of planning. */
+export const meltsOf = remember((view: View, prep: PrepId | undefined): readonly MeltFacts[] =>
+  (prep === undefined ? allMeltIds(view) : meltIdsOf(view, prep)).flatMap((id) => meltOf(view, id) ?? []),
+)
 
 /** One melt with its latest run, or null. */
-export function meltOf(view: View, id: MeltId): MeltFacts | null {
+export const meltOf = remember((view: View, id: MeltId): MeltFacts | null => {
   const planned = latestLine(view, id, 'melt planned')
   if (!planned) return null
   const started = latestLine(view, id, 'run started')
@@ -80,7 +114,7 @@ export function meltOf(view: View, id: MeltId): MeltFacts | null {
     ),
     checks: new Set(linesOf(view, id, 'check made').map(({ body }) => body.check)),
   }
-}
+})
 
 function runOf(view: View, id: MeltId, started: Entry<'run started'>): RunFacts {
   const { run } = started.body
@@ -136,13 +170,9 @@ function takenBack(
 ): Pick<Mark, 'temperature' | 'typed'> {
   const lateS = Math.max(0, atS - body.pressedAtS)
   const rate = rateBetween(readings, body.pressedAtS - RATE_ABOUT_S, atS) ?? plannedRate
-  const decimals = decimalsOf(temperature.text)
+  const decimals = decimalsOf(temperature)
   const text = atTheEvent(temperature.value, lateS, rate).toFixed(decimals)
   return { temperature: { text, value: Number(text) }, typed: { reading: temperature, lateS } }
-}
-
-function decimalsOf(text: string): number {
-  return text.includes('.') ? text.length - text.indexOf('.') - 1 : 0
 }
 
 export interface Readings {
@@ -163,21 +193,16 @@ const NO_READINGS: Readings = {
   light: new Map(),
   byEye: false,
 }
-/** A live list of traces is made anew only when a trace arrives, so it can stand for its contents. */
-const flattened = new WeakMap<readonly Entry<'trace'>[], Map<RunId, Readings>>()
-
 /** Every recorded reading of a run. */
 export function readingsOf(view: View, melt: MeltId, run: RunId): Readings {
-  const traces = linesOf(view, melt, 'trace')
-  if (traces.length === 0) return typedReadings(view, melt, run)
-  const byRun = flattened.get(traces) ?? new Map<RunId, Readings>()
-  flattened.set(traces, byRun)
-  const known = byRun.get(run)
-  if (known) return known
-  const readings = flatten(traces.filter((line) => line.body.run === run).map((line) => line.body))
-  byRun.set(run, readings)
-  return readings
+  return readingsByRun(view, melt).get(run) ?? NO_READINGS
 }
+const readingsByRun = remember((view: View, melt: MeltId): ReadonlyMap<RunId, Readings> => {
+  const traces = linesOf(view, melt, 'trace')
+  if (traces.length === 0) return typedReadings(view, melt)
+  const groups = groupedBy(traces, ({ body }) => body.run)
+  return new Map([...groups].map(([run, lines]) => [run, flatten(lines.map(({ body }) => body))]))
+})
 
 function flatten(traces: readonly Trace[]): Readings {
   const probeC = new Map<number, number>()
@@ -192,17 +217,23 @@ function flatten(traces: readonly Trace[]): Readings {
 }
 
 /** What was read by eye, at the second it was read. */
-function typedReadings(view: View, melt: MeltId, run: RunId): Readings {
-  const typed = linesOf(view, melt, 'temperature typed').filter(({ body }) => body.run === run)
-  if (typed.length === 0) return NO_READINGS
-  const probeC = new Map(typed.map(({ body }) => [Math.round(body.atS), body.temperature.value]))
-  return {
-    probeC,
-    decimals: Math.max(...typed.map(({ body }) => decimalsOf(body.temperature.text))),
-    lastSample: Math.max(...probeC.keys()),
-    light: new Map(),
-    byEye: true,
-  }
+function typedReadings(view: View, melt: MeltId): ReadonlyMap<RunId, Readings> {
+  const groups = groupedBy(linesOf(view, melt, 'temperature typed'), ({ body }) => body.run)
+  return new Map(
+    [...groups].map(([run, typed]) => {
+      const probeC = new Map(typed.map(({ body }) => [Math.round(body.atS), body.temperature.value]))
+      return [
+        run,
+        {
+          probeC,
+          decimals: Math.max(...typed.map(({ body }) => decimalsOf(body.temperature))),
+          lastSample: Math.max(...probeC.keys()),
+          light: new Map(),
+          byEye: true,
+        },
+      ]
+    }),
+  )
 }
 
 /** Heating rate over a stretch of a run from instrument time, °C/min; null when too little is on record. */

@@ -4,18 +4,18 @@ import {
   DEFAULT_HOUSE_RULES,
   eutecticOf,
   fold,
+  type Instrument,
   liveRate,
   meltsOf,
   planMelt,
   plannedCurve,
+  type PlannedTube,
+  type PrepFacts,
   prepsOf,
   rateBetween,
   readCurve,
   readingsOf,
   SIMULATED_INSTRUMENTS,
-  type Instrument,
-  type PlannedTube,
-  type PrepFacts,
 } from '../../index'
 
 const view = fold(golden.entries)

@@ -1,13 +1,13 @@
-import { type Result } from '../../problems'
-import { type MeltingRange } from '../../melting/meltingRange'
-import { type EntryId, type SampleId } from '../../ids'
+import { attempt, problem, type Result } from '../../problems'
+import type { MeltingRange } from '../../melting/meltingRange'
+import type { EntryId, SampleId } from '../../ids'
 import { heatingShare, withoutHeating } from '../../heating/heatingShare'
 import { mixedVerdict, type MixedVerdict } from '../../identity/mixedVerdict'
-import { attempt, problem } from '../../problems'
-import { latestLine, type View } from '../fold'
-import { meltsOf } from './melt'
-import { heatedOf, judgedRange, meltRangesOf, type RangeRow } from './ranges'
-import { samplesNamed, type NamedSample } from './samples'
+import type { View } from '../fold'
+import { groupedBy, latestLine, remember, sameItems } from '../read'
+import { meltIdsWith } from './melt'
+import { heatedOf, judgedRange, type RangeRow, rangesOfMelt } from './ranges'
+import { type NamedSample, sampleNamedAs, samplesNamed } from './samples'
 
 /** A row both of whose ends are known. */
 export type CompleteRow = RangeRow & {
@@ -20,9 +20,13 @@ export function isComplete(row: RangeRow): row is CompleteRow {
 }
 
 /** Every row of this sample, of whatever melt, in the order they were planned. */
-export function rowsOfSample(view: View, sample: SampleId): readonly RangeRow[] {
-  return meltsOf(view).flatMap((melt) => meltRangesOf(view, melt).filter((row) => row.sample === sample))
-}
+export const rowsOfSample = remember(
+  (view: View, sample: SampleId): readonly RangeRow[] =>
+    meltIdsWith(view, sample).flatMap((melt) =>
+      rangesOfMelt(view, melt).filter((row) => row.sample === sample),
+    ),
+  sameItems,
+)
 
 /** The range with the share of heating and packing taken off. */
 export function slowRange(row: CompleteRow): MeltingRange {
@@ -45,22 +49,33 @@ export interface MixtureFacts {
   readonly restsOn: readonly EntryId[]
 }
 
+/** Mixtures by each of their parts, in the order they were named. */
+const mixturesByPart = remember((view: View) => {
+  const pairs = samplesNamed(view).flatMap((mixture) => mixture.of.map((part) => ({ part, mixture })))
+  return groupedBy(pairs, ({ part }) => part)
+})
+const mixturesWith = remember(
+  (view: View, part: SampleId): readonly NamedSample[] =>
+    mixturesByPart(view)
+      .get(part)
+      ?.map(({ mixture }) => mixture) ?? [],
+  sameItems,
+)
+
 /** Every mixture this sample is a part of with an authentic one, in the order they were named. */
-export function mixturesOf(view: View, sample: SampleId): readonly MixtureFacts[] {
-  const samples = samplesNamed(view)
-  return samples.flatMap((mixture) => {
-    if (!mixture.of.includes(sample)) return []
+export const mixturesOf = remember((view: View, sample: SampleId): readonly MixtureFacts[] =>
+  mixturesWith(view, sample).flatMap((mixture) => {
     const other = mixture.of.find((id) => id !== sample)
-    const reference = samples.find(({ id }) => id === other)
+    const reference = other ? sampleNamedAs(view, other) : null
     return reference?.role === 'authentic' ? [mixtureOf(view, sample, mixture, reference)] : []
-  })
-}
+  }),
+)
 
 function mixtureOf(view: View, sample: SampleId, mixture: NamedSample, reference: NamedSample): MixtureFacts {
   const ground = latestLine(view, mixture.id, 'mixture ground')
   const first = ground?.body.massFractionFirst ?? 0.5
   const row = latestCareful(rowsOfSample(view, mixture.id))
-  const beside = row ? besideOf(view, row) : []
+  const beside = row ? rangesOfMelt(view, row.melt) : []
   const of = (id: SampleId) => latestCareful(beside.filter((one) => one.sample === id))
   const alone = of(sample) ?? latestCareful(rowsOfSample(view, sample))
   const referenceBeside = of(reference.id)
@@ -87,12 +102,6 @@ function latestCareful(rows: readonly RangeRow[]): CompleteRow | null {
     [...rows].reverse().find((row): row is CompleteRow => isComplete(row) && row.purpose === 'careful') ??
     null
   )
-}
-
-/** Every tube of the run a row is of. */
-function besideOf(view: View, { melt }: RangeRow): readonly RangeRow[] {
-  const of = meltsOf(view).find(({ id }) => id === melt)
-  return of ? meltRangesOf(view, of) : []
 }
 
 function verdictOf(

@@ -1,13 +1,13 @@
-import { type SampleId } from '../../ids'
-import { type MeltingRange } from '../../melting/meltingRange'
-import { type Compound } from '../../reference/shelf'
+import type { SampleId } from '../../ids'
+import { type MeltingRange, meltingRange } from '../../melting/meltingRange'
+import type { Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
 import { moleFractionFromMassFraction } from '../../melting/eutectic'
-import { meltingRange } from '../../melting/meltingRange'
-import { latestLine, type View } from '../fold'
-import { isComplete, rowsOfSample, slowRange, type CompleteRow } from './mixtures'
+import type { View } from '../fold'
+import { latestLine } from '../read'
+import { type CompleteRow, isComplete, rowsOfSample, slowRange } from './mixtures'
 import { judgedRange } from './ranges'
-import { samplesNamed, type NamedSample } from './samples'
+import { type NamedSample, samplesNamed } from './samples'
 
 /** A sample of one standard, the other, or both, on the phase map of the pair. */
 export interface PairPoint {

@@ -1,9 +1,9 @@
-import { type Result } from '../../problems'
-import { type PlateId, type PrepId, type UnknownId } from '../../ids'
-import { type Entry } from '../entry'
-import { readPlate, type Lane, type PlateOpinion } from '../../chromatography/readPlate'
-import { attempt } from '../../problems'
-import { latestLine, type View } from '../fold'
+import { attempt, type Result } from '../../problems'
+import type { PlateId, PrepId, UnknownId } from '../../ids'
+import type { Entry } from '../entry'
+import { type Lane, type PlateOpinion, readPlate } from '../../chromatography/readPlate'
+import type { View } from '../fold'
+import { latestLine, remember, subjectsWith } from '../read'
 import type { PlateDeveloped } from '../kinds/plate-developed/kind'
 
 /** A plate as it stands in the notebook. */
@@ -16,14 +16,15 @@ export interface PlateFacts {
 }
 
 /** Every plate, or those that are a second opinion on one prep or unknown, in the order they were run. */
-export function platesOf(view: View, of?: PrepId | UnknownId): readonly PlateFacts[] {
-  return [...view.subjects.keys()]
-    .flatMap((id) => plateOf(view, id as PlateId) ?? [])
-    .filter(({ developed }) => of === undefined || developed.body.of === of)
-    .sort((p, q) => (p.developed.id < q.developed.id ? -1 : 1))
-}
+export const platesOf = remember((view: View, of: PrepId | UnknownId | undefined): readonly PlateFacts[] =>
+  subjectsWith(view, 'plate developed')
+    .flatMap((id) => latestLine(view, id, 'plate developed') ?? [])
+    .filter(({ body }) => of === undefined || body.of === of)
+    .sort((p, q) => (p.id < q.id ? -1 : 1))
+    .flatMap(({ subject }) => plateOf(view, subject as PlateId) ?? []),
+)
 
-export function plateOf(view: View, id: PlateId): PlateFacts | null {
+export const plateOf = remember((view: View, id: PlateId): PlateFacts | null => {
   const developed = latestLine(view, id, 'plate developed')
   if (!developed) return null
   return {
@@ -32,7 +33,7 @@ export function plateOf(view: View, id: PlateId): PlateFacts | null {
     photograph: latestLine(view, id, 'plate photographed'),
     opinion: attempt(() => readPlate(lanesOf(developed.body), developed.body.frontMm.value)),
   }
-}
+})
 
 /** The lanes of a plate as numbers. */
 export function lanesOf({ lanes }: Pick<PlateDeveloped, 'lanes'>): readonly Lane[] {

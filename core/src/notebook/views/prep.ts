@@ -1,12 +1,12 @@
-import { type Result } from '../../problems'
-import { type Quantity } from '../../units'
-import { type PrepId, type SampleId } from '../../ids'
-import { type Entry } from '../entry'
-import { attempt, problem } from '../../problems'
+import { attempt, problem, type Result } from '../../problems'
+import type { Quantity } from '../../units'
+import type { PrepId, SampleId } from '../../ids'
+import type { Entry } from '../entry'
 import type { Step } from '../../procedures/procedure'
 import { netMass } from '../../weighing/netMass'
 import { percentRecovery } from '../../weighing/recovery'
-import { latestLine, linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { firstLine, groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
 import type { PortionUse } from '../kinds/solvent-added/kind'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { weighingOf } from '../kinds/weighed/kind'
@@ -37,18 +37,15 @@ export interface PrepFacts {
 }
 
 /** Every prep of the notebook, the newest first. */
-export function prepsOf(view: View): readonly PrepFacts[] {
-  const preps: PrepFacts[] = []
-  for (const subject of view.subjects.keys()) {
-    const prep = prepOf(view, subject as PrepId)
-    if (prep) preps.push(prep)
-  }
-  return preps.sort((p, q) => (p.opened.id < q.opened.id ? 1 : -1))
-}
+export const prepsOf = remember((view: View): readonly PrepFacts[] =>
+  subjectsWith(view, 'prep opened')
+    .flatMap((id) => prepOf(view, id as PrepId) ?? [])
+    .sort((p, q) => (p.opened.id < q.opened.id ? 1 : -1)),
+)
 
 /** One prep, or null when no such prep stands in the notebook. */
-export function prepOf(view: View, id: PrepId): PrepFacts | null {
-  const opened = linesOf(view, id, 'prep opened')[0]
+export const prepOf = remember((view: View, id: PrepId): PrepFacts | null => {
+  const opened = firstLine(view, id, 'prep opened')
   if (!opened) return null
   const plan = latestLine(view, id, 'plan fixed')
   const ticked = new Map<string, Entry<'step ticked'>>()
@@ -57,7 +54,7 @@ export function prepOf(view: View, id: PrepId): PrepFacts | null {
   return {
     id,
     opened,
-    samples: samplesOf(view, id),
+    samples: sampleIdsOf(view, id).flatMap((sample) => sampleFactsOf(view, sample) ?? []),
     plan,
     steps: plan?.body.steps ?? [],
     ticked,
@@ -68,23 +65,31 @@ export function prepOf(view: View, id: PrepId): PrepFacts | null {
     reaction: latestLine(view, id, 'reaction named'),
     verdict: latestLine(view, id, 'verdict signed'),
   }
-}
+})
 
-function samplesOf(view: View, prep: PrepId): SampleFacts[] {
-  const samples: { facts: SampleFacts; named: string }[] = []
-  for (const [subject, record] of view.subjects) {
-    const named = record.live['sample named']?.[0]
-    if (named?.body.prep !== prep) continue
-    const { role, label } = named.body
-    const weighings = linesOf(view, subject, 'weighed')
-    const weighing = weighings[weighings.length - 1] ?? null
-    samples.push({
-      named: named.id,
-      facts: { id: subject as SampleId, role, label, weighing, weighings },
-    })
-  }
-  return samples.sort((p, q) => (p.named < q.named ? -1 : 1)).map((sample) => sample.facts)
-}
+/** Samples of each prep, in the order they were named. */
+const samplesByPrep = remember((view: View) =>
+  groupedBy(
+    subjectsWith(view, 'sample named')
+      .flatMap((id) => firstLine(view, id, 'sample named') ?? [])
+      .sort((p, q) => (p.id < q.id ? -1 : 1)),
+    ({ body }) => body.prep,
+  ),
+)
+const sampleIdsOf = remember(
+  (view: View, prep: PrepId): readonly SampleId[] =>
+    samplesByPrep(view)
+      .get(prep)
+      ?.map(({ subject }) => subject as SampleId) ?? [],
+  sameItems,
+)
+const sampleFactsOf = remember((view: View, id: SampleId): SampleFacts | null => {
+  const named = firstLine(view, id, 'sample named')
+  if (!named) return null
+  const { role, label } = named.body
+  const weighings = linesOf(view, id, 'weighed')
+  return { id, role, label, weighing: weighings.at(-1) ?? null, weighings }
+})
 
 export function sampleOf(prep: PrepFacts, role: SampleRole): SampleFacts | null {
   return prep.samples.find((sample) => sample.role === role) ?? null

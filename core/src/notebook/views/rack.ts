@@ -1,11 +1,12 @@
-import { type TubeRunInput } from '../../scheduling/planTubeRuns'
-import { type Entry } from '../entry'
-import { type Conventions } from '../../conventions/conventions'
+import type { TubeRunInput } from '../../scheduling/planTubeRuns'
+import type { Entry } from '../entry'
+import type { Conventions } from '../../conventions/conventions'
 import { ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/planRamp'
 import type { Instrument } from '../../wire'
-import { linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { linesOf, remember, subjectsWith } from '../read'
 import { meltsOf } from './melt'
-import { expectedOf, type Expected } from './samples'
+import { type Expected, expectedOf } from './samples'
 
 /** A tube that waits in the rack. */
 export interface RackTube {
@@ -15,16 +16,16 @@ export interface RackTube {
 }
 
 /** Tubes packed that no melt has been planned with yet, in the order they were packed. */
-export function rackOf(view: View): readonly RackTube[] {
+export const rackOf = remember((view: View): readonly RackTube[] => {
   const used = new Set(
     meltsOf(view).flatMap(({ planned }) => planned.body.tubes.flatMap(({ tube }) => tube ?? [])),
   )
-  const tubes: RackTube[] = []
-  for (const subject of view.subjects.keys())
-    for (const entry of linesOf(view, subject, 'tube packed'))
-      if (!used.has(entry.id)) tubes.push({ entry, expected: expectedOf(view, entry.body.sample) })
-  return tubes.sort((p, q) => (p.entry.id < q.entry.id ? -1 : 1))
-}
+  return subjectsWith(view, 'tube packed')
+    .flatMap((subject) => linesOf(view, subject, 'tube packed'))
+    .filter(({ id }) => !used.has(id))
+    .sort((p, q) => (p.id < q.id ? -1 : 1))
+    .map((entry) => ({ entry, expected: expectedOf(view, entry.body.sample) }))
+})
 
 /** Loading takes about this long: tubes in, seen to rest, turned to show well, min. */
 const LOAD_MIN = 2

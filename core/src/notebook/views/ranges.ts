@@ -1,14 +1,14 @@
-import { type Reading } from '../../units'
-import { type MeltingRange } from '../../melting/meltingRange'
-import { type Grain } from '../../heating/observedRange'
-import { type EntryId, type MeltId, type PrepId, type SampleId } from '../../ids'
-import { type Conventions } from '../../conventions/conventions'
-import { type Calibration } from '../../thermometer/correctReading'
+import type { Reading } from '../../units'
+import type { MeltingRange } from '../../melting/meltingRange'
+import type { Grain } from '../../heating/observedRange'
+import type { EntryId, MeltId, PrepId, SampleId } from '../../ids'
+import type { Conventions } from '../../conventions/conventions'
+import { type Calibration, correctBy } from '../../thermometer/correctReading'
 import type { Heated } from '../../heating/heatingShare'
-import { correctBy } from '../../thermometer/correctReading'
-import { linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { firstLine, remember } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { markOf, meltsOf, rateBetween, readingsOf, type Mark, type MeltFacts } from './melt'
+import { type Mark, markOf, type MeltFacts, meltOf, meltsOf, rateBetween, readingsOf } from './melt'
 
 /** Both ends corrected by the calibration the run was planned with. */
 export interface CorrectedRange extends MeltingRange {
@@ -52,18 +52,24 @@ export interface RangeRow {
 }
 
 /** Every range of a prep's samples, tube by tube, in the order they were planned. */
-export function rangesOf(view: View, prep: PrepId): readonly RangeRow[] {
+export const rangesOf = remember((view: View, prep: PrepId): readonly RangeRow[] => {
   return meltsOf(view, prep).flatMap((melt) =>
     meltRangesOf(view, melt).filter(({ sample }) => {
-      const named = linesOf(view, sample, 'sample named')[0]?.body
+      const named = firstLine(view, sample, 'sample named')?.body
       return named?.prep === prep || ((named?.prep ?? null) === null && melt.planned.body.prep === prep)
     }),
   )
-}
+})
 
 /** Every range of one melt, tube by tube. */
-export function meltRangesOf(view: View, melt: MeltFacts): readonly RangeRow[] {
+export const meltRangesOf = remember((view: View, melt: MeltFacts): readonly RangeRow[] => {
   return melt.planned.body.tubes.map((tube) => rangeOf(view, melt, tube.slot))
+})
+
+/** Every range of the melt of this id; none when there is no such melt. */
+export function rangesOfMelt(view: View, id: MeltId): readonly RangeRow[] {
+  const melt = meltOf(view, id)
+  return melt ? meltRangesOf(view, melt) : []
 }
 
 /** Readings by eye come once a minute: a rate is worked out over so much more on both sides, s. */
@@ -100,7 +106,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     melt: melt.id,
     slot,
     sample: tube.sample,
-    role: linesOf(view, tube.sample, 'sample named')[0]?.body.role ?? null,
+    role: firstLine(view, tube.sample, 'sample named')?.body.role ?? null,
     label: tube.label,
     onset,
     clear,

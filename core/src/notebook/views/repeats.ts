@@ -1,5 +1,5 @@
-import { type SampleId } from '../../ids'
-import { type MeltingRange } from '../../melting/meltingRange'
+import type { SampleId } from '../../ids'
+import type { MeltingRange } from '../../melting/meltingRange'
 import { zeroRateRange } from '../../heating/observedRange'
 import { determinations } from '../../repeats/determinations'
 import { judgedRange, type RangeRow } from './ranges'

@@ -1,14 +1,14 @@
-import { type PrepId, type SampleId } from '../../ids'
-import { type Fusion } from '../../melting/liquidus'
-import { type Compound } from '../../reference/shelf'
+import type { PrepId, SampleId } from '../../ids'
+import type { Fusion } from '../../melting/liquidus'
+import type { Compound } from '../../reference/shelf'
 import { unlistedFusion } from '../../identity/likelihood'
 import { eutectic } from '../../melting/eutectic'
 import { fusionOf } from '../../reference/fusionOf'
-import { latestLine, type View } from '../fold'
+import type { View } from '../fold'
+import { firstLine, latestLine, remember, subjectsWith } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { meltsOf } from './melt'
-import { prepOf } from './prep'
-import { judgedRange, meltRangesOf } from './ranges'
+import { meltIdsWith } from './melt'
+import { judgedRange, rangesOfMelt } from './ranges'
 
 /** A sample of the notebook, of a prep or of its own. */
 export interface NamedSample {
@@ -22,23 +22,32 @@ export interface NamedSample {
 }
 
 /** Every sample named in the notebook, in the order they were named. */
-export function samplesNamed(view: View): readonly NamedSample[] {
-  return [...view.subjects.keys()]
-    .flatMap((id) => {
-      const line = latestLine(view, id, 'sample named')
-      return line ? [{ named: line.id, sample: sampleNamedAs(view, id as SampleId) }] : []
-    })
-    .sort((p, q) => (p.named < q.named ? -1 : 1))
-    .flatMap(({ sample }) => (sample ? [sample] : []))
-}
+export const samplesNamed = remember((view: View): readonly NamedSample[] =>
+  subjectsWith(view, 'sample named')
+    .flatMap((id) => latestLine(view, id, 'sample named') ?? [])
+    .sort((p, q) => (p.id < q.id ? -1 : 1))
+    .flatMap(({ subject }) => sampleNamedAs(view, subject as SampleId) ?? []),
+)
+
+/** The first authentic sample named of each compound, by the compound's id. */
+export const authenticByCompound = remember(
+  (view: View): ReadonlyMap<string, NamedSample> =>
+    new Map(
+      samplesNamed(view)
+        .filter(({ role }) => role === 'authentic')
+        .reverse()
+        .flatMap((sample) => (sample.compound ? [[sample.compound.id, sample] as const] : [])),
+    ),
+)
 
 /** One sample, or null when none of that id was named. */
-export function sampleNamedAs(view: View, id: SampleId): NamedSample | null {
+export const sampleNamedAs = remember((view: View, id: SampleId): NamedSample | null => {
   const body = latestLine(view, id, 'sample named')?.body
   if (!body) return null
-  const compound = body.compound ?? (body.prep ? prepOf(view, body.prep)?.opened.body.compound : null) ?? null
+  const compound =
+    body.compound ?? (body.prep ? firstLine(view, body.prep, 'prep opened')?.body.compound : null) ?? null
   return { id, role: body.role, label: body.label, prep: body.prep, compound, of: body.of }
-}
+})
 
 /** Where a sample is expected to melt, and why. */
 export interface Expected {
@@ -58,13 +67,13 @@ const IMPURE: readonly SampleRole[] = ['crude', 'second crop', 'residue']
  *
  * @returns null when nothing is known: it wants a scouting run
  */
-export function expectedOf(view: View, id: SampleId): Expected | null {
+export const expectedOf = remember((view: View, id: SampleId): Expected | null => {
   const sample = sampleNamedAs(view, id)
   if (!sample) return null
   if (sample.of.length > 0) return expectedOfMixture(view, sample)
   const { compound } = sample
   if (!compound) return measuredBefore(view, id)
-  const impurity = sample.prep ? prepOf(view, sample.prep)?.plan?.body.impurity : null
+  const impurity = sample.prep ? latestLine(view, sample.prep, 'plan fixed')?.body.impurity : null
   const firstLiquidFromC =
     impurity && IMPURE.includes(sample.role)
       ? eutectic(fusionOf(compound), fusionOf(impurity)).temperatureC
@@ -75,7 +84,7 @@ export function expectedOf(view: View, id: SampleId): Expected | null {
     firstLiquidFromC,
     source: compound.source,
   }
-}
+})
 
 function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {
   const parts = of.map((id) => expectedOf(view, id))
@@ -101,8 +110,8 @@ function meetingC([a, b]: readonly (Compound | null)[], [ofA, ofB]: readonly Exp
 
 /** The latest complete range of this sample, scouting runs included. */
 function measuredBefore(view: View, id: SampleId): Expected | null {
-  for (const melt of [...meltsOf(view)].reverse())
-    for (const row of meltRangesOf(view, melt)) {
+  for (const melt of [...meltIdsWith(view, id)].reverse())
+    for (const row of rangesOfMelt(view, melt)) {
       if (row.sample !== id || !row.onset || !row.clear || row.trouble) continue
       const { onsetC, clearC } = judgedRange({ ...row, onset: row.onset, clear: row.clear })
       const source = row.purpose === 'scouting' ? 'a scouting run' : 'an earlier run'

@@ -1,10 +1,11 @@
-import { type EpochMs, type PrepId } from '../../ids'
+import type { EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
-import { STATIONS, type Station } from './stationNames'
+import { remember } from '../read'
+import { type Station, STATIONS } from './stationNames'
 import { odditiesOf } from './causes'
 import { isStale } from './judgement'
 import { meltsOf } from './melt'
-import { massOf, prepOf, recoveryOf, sampleOf, type PrepFacts } from './prep'
+import { massOf, type PrepFacts, prepOf, recoveryOf, sampleOf } from './prep'
 import { latestRange, rangesOf } from './ranges'
 import { timersOf } from './timers'
 
@@ -21,7 +22,7 @@ const DONE: Told = { is: 'done', reason: null }
 const OPEN: Told = { is: 'open', reason: null }
 
 /** How far each station of a prep is. The first that is neither done nor troubled is where the work is now. */
-export function stationsOf(view: View, id: PrepId): readonly StationFacts[] {
+export const stationsOf = remember((view: View, id: PrepId): readonly StationFacts[] => {
   const prep = prepOf(view, id)
   if (!prep) return []
   const told = STATIONS.map((station) => tell(view, prep, station))
@@ -30,7 +31,7 @@ export function stationsOf(view: View, id: PrepId): readonly StationFacts[] {
     const { is, reason } = told[i] as Told
     return { station, reason, state: is !== 'open' ? is : i === now ? 'now' : 'not yet' }
   })
-}
+})
 
 function look(reason: string): Told {
   return { is: 'needs a look', reason }

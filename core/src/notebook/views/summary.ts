@@ -1,4 +1,4 @@
-import { type EpochMs } from '../../ids'
+import type { EpochMs } from '../../ids'
 import type { View } from '../fold'
 import { rankCandidates } from '../../identity/rankCandidates'
 import { accountOf } from './account'

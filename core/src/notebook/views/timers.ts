@@ -1,5 +1,6 @@
-import { type EntryId, type EpochMs, type PrepId } from '../../ids'
-import { linesOf, type View } from '../fold'
+import type { EntryId, EpochMs, PrepId } from '../../ids'
+import type { View } from '../fold'
+import { linesOf } from '../read'
 import { TIMER_WORDS, type TimerStarted } from '../kinds/timer-started/kind'
 
 export interface Timer {

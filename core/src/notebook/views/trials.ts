@@ -1,7 +1,8 @@
-import { type PrepId } from '../../ids'
-import { type Entry } from '../entry'
+import type { PrepId } from '../../ids'
+import type { Entry } from '../entry'
 import { judgeTrial, type TrialVerdict } from '../../solubility/trial'
-import { linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { linesOf, remember } from '../read'
 
 export interface TrialFacts {
   readonly entry: Entry<'trial seen'>
@@ -9,10 +10,10 @@ export interface TrialFacts {
 }
 
 /** The latest trial of each solvent, the most promising first. */
-export function trialsOf(view: View, id: PrepId): readonly TrialFacts[] {
+export const trialsOf = remember((view: View, id: PrepId): readonly TrialFacts[] => {
   const latest = new Map<string, Entry<'trial seen'>>()
   for (const entry of linesOf(view, id, 'trial seen')) latest.set(entry.body.solvent, entry)
   return [...latest.values()]
     .map((entry) => ({ entry, verdict: judgeTrial(entry.body) }))
     .sort((p, q) => q.verdict.score - p.verdict.score)
-}
+})

@@ -1,24 +1,23 @@
-import { type Result } from '../../problems'
-import { type EntryId, type UnknownId } from '../../ids'
-import { type Entry } from '../entry'
-import { type Compound } from '../../reference/shelf'
-import { type Candidate, type IdentityInput, type RankOptions } from '../../identity/likelihood'
-import { RANK_OPTIONS } from '../../identity/likelihood'
-import { problem } from '../../problems'
+import { problem, type Result } from '../../problems'
+import type { EntryId, UnknownId } from '../../ids'
+import type { Entry } from '../entry'
+import type { Compound } from '../../reference/shelf'
+import { type Candidate, type IdentityInput, RANK_OPTIONS, type RankOptions } from '../../identity/likelihood'
 import { fusionOf } from '../../reference/fusionOf'
-import { latestLine, linesOf, type View } from '../fold'
+import type { View } from '../fold'
+import { everyLineOf, latestLine, linesOf, remember, subjectsWith } from '../read'
 import {
-  mixturesOf,
+  type CompleteRow,
   isComplete,
+  type MixtureFacts,
+  mixturesOf,
   rowsOfSample,
   slowRange,
-  type CompleteRow,
-  type MixtureFacts,
 } from './mixtures'
 import { isStale } from './judgement'
 import { plateOpinionOf, platesOf } from './plates'
 import type { RangeRow } from './ranges'
-import { sampleNamedAs, samplesNamed, type NamedSample } from './samples'
+import { authenticByCompound, type NamedSample, sampleNamedAs } from './samples'
 import type { StationState } from './stations'
 
 /** A candidate on the list of a case. */
@@ -47,14 +46,14 @@ export interface UnknownFacts {
 }
 
 /** Every case of the notebook, in the order they were opened. */
-export function unknownsOf(view: View): readonly UnknownFacts[] {
-  return [...view.subjects.keys()]
+export const unknownsOf = remember((view: View): readonly UnknownFacts[] =>
+  subjectsWith(view, 'unknown opened')
     .flatMap((id) => unknownOf(view, id as UnknownId) ?? [])
-    .sort((p, q) => (p.opened.id < q.opened.id ? -1 : 1))
-}
+    .sort((p, q) => (p.opened.id < q.opened.id ? -1 : 1)),
+)
 
 /** One case, or null when no such case was opened. */
-export function unknownOf(view: View, id: UnknownId): UnknownFacts | null {
+export const unknownOf = remember((view: View, id: UnknownId): UnknownFacts | null => {
   const opened = latestLine(view, id, 'unknown opened')
   const sample = opened ? sampleNamedAs(view, opened.body.sample) : null
   if (!opened || !sample) return null
@@ -76,15 +75,15 @@ export function unknownOf(view: View, id: UnknownId): UnknownFacts | null {
     careful: latest('careful'),
     mixtures: mixturesOf(view, sample.id),
   }
-}
+})
 
 function candidatesOf(view: View, id: UnknownId, compounds: readonly Compound[]): readonly CandidateFacts[] {
   const out = linesOf(view, id, 'candidate ruled out')
-  const authentic = samplesNamed(view).filter(({ role }) => role === 'authentic')
+  const authentic = authenticByCompound(view)
   return compounds.map((compound) => ({
     compound,
     ruledOut: out.find(({ body }) => body.candidate === compound.id) ?? null,
-    authentic: authentic.find((sample) => sample.compound?.id === compound.id) ?? null,
+    authentic: authentic.get(compound.id) ?? null,
   }))
 }
 
@@ -253,7 +252,7 @@ function doubtsOfCandidate(view: View, unknown: UnknownFacts, candidate: string)
 
 /** Whether the sealed answer was opened only after a verdict had been signed. */
 export function openedAfterSigning(view: View, { id, answer }: UnknownFacts): boolean {
-  const first = view.subjects.get(id)?.lines.find(({ kind }) => kind === 'unknown signed')
+  const first = everyLineOf(view, id).find(({ kind }) => kind === 'unknown signed')
   return answer !== null && first !== undefined && first.id < answer.id
 }
 

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { AnswerOpened } from './kind'
-import { name, shortName, uuid, shape } from '../pieces'
+import { name, shape, shortName, uuid } from '../pieces'
 
 export const answerOpenedV1 = shape<AnswerOpened>({
   seal: uuid.required(),

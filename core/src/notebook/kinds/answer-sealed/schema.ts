@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { AnswerSealed } from './kind'
-import { uuid, shape } from '../pieces'
+import { shape, uuid } from '../pieces'
 
 export const answerSealedV1 = shape<AnswerSealed>({
   seal: uuid.required(),

@@ -1,4 +1,4 @@
-import { type Reading } from '../../../units'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 /** A centrifuge tube and its partner, by mass, g. */

@@ -1,5 +1,5 @@
 import type { Balanced } from './kind'
-import { reading, shortName, shape } from '../pieces'
+import { reading, shape, shortName } from '../pieces'
 
 export const balancedV1 = shape<Balanced>({
   step: shortName.required(),

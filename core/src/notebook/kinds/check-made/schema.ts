@@ -1,5 +1,5 @@
 import type { CheckMade } from './kind'
-import { shortName, shape } from '../pieces'
+import { shape, shortName } from '../pieces'
 
 export const checkMadeV1 = shape<CheckMade>({ check: shortName.required() })
 

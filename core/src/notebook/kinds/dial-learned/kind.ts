@@ -1,5 +1,5 @@
-import { type EntryId } from '../../../ids'
-import { type BlockModel } from '../../../heating/dial'
+import type { EntryId } from '../../../ids'
+import type { BlockModel } from '../../../heating/dial'
 import { defineKind } from '../defineKind'
 
 /** What a dial does, fitted to logged heatings; with how well, and over which span it holds. */

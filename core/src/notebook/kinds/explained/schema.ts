@@ -1,5 +1,5 @@
 import type { Explained } from './kind'
-import { text, shape } from '../pieces'
+import { shape, text } from '../pieces'
 
 export const explainedV1 = shape<Explained>({ text: text.required() })
 

@@ -1,5 +1,5 @@
-import { type RunId } from '../../../ids'
-import { type Reading } from '../../../units'
+import type { RunId } from '../../../ids'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 export const MOMENTS = ['early sign', 'first liquid', 'all liquid'] as const

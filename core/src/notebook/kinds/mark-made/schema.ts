@@ -1,6 +1,6 @@
 import Joi from 'joi'
-import { number, reading, slot, uuid, shape } from '../pieces'
-import { MOMENTS, type MarkMade } from './kind'
+import { number, reading, shape, slot, uuid } from '../pieces'
+import { type MarkMade, MOMENTS } from './kind'
 
 const first = {
   run: uuid.required(),

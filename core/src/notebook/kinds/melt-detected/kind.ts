@@ -1,4 +1,4 @@
-import { type RunId } from '../../../ids'
+import type { RunId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** Onset and clear point of a tube off its light: from a run's own trace, or from a file brought in. */

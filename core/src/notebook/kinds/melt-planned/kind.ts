@@ -1,9 +1,9 @@
-import { type RampInput, type RampPlan } from '../../../heating/planRamp'
-import { type Heating, type MeltWindow } from '../../../heating/heatingPlan'
-import { type Grain } from '../../../heating/observedRange'
-import { type EntryId, type InstrumentId, type PrepId, type SampleId } from '../../../ids'
-import { type Conventions } from '../../../conventions/conventions'
-import { type Calibration } from '../../../thermometer/correctReading'
+import type { RampInput, RampPlan } from '../../../heating/planRamp'
+import type { Heating, MeltWindow } from '../../../heating/heatingPlan'
+import type { Grain } from '../../../heating/observedRange'
+import type { EntryId, InstrumentId, PrepId, SampleId } from '../../../ids'
+import type { Conventions } from '../../../conventions/conventions'
+import type { Calibration } from '../../../thermometer/correctReading'
 import { defineKind } from '../defineKind'
 
 export interface PlannedTube {

@@ -10,10 +10,10 @@ import {
   name,
   number,
   restsOn,
+  shape,
   shortName,
   slot,
   uuid,
-  shape,
 } from '../pieces'
 
 const minutes = number.min(0).max(100_000).required()

@@ -1,4 +1,4 @@
-import { type Reading } from '../../../units'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 /** In what proportion the two parts of a mixture were ground together. */

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { Observed } from './kind'
-import { text, shape } from '../pieces'
+import { shape, text } from '../pieces'
 import { STATIONS } from '../../views/stationNames'
 
 export const observedV1 = shape<Observed>({

@@ -1,4 +1,4 @@
-import { type Reading } from '../../../units'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 /** Drops counted into a known volume: how many of this pipette make a mL. */

@@ -1,13 +1,13 @@
-import { type SolubilityPoint } from '../../../solubility/solubilityAt'
-import { type EntryId } from '../../../ids'
-import { type CrystallizationInput, type CrystallizationPlan } from '../../../solubility/planCrystallization'
-import { type Conventions } from '../../../conventions/conventions'
-import { type Compound, type Solvent } from '../../../reference/shelf'
+import type { SolubilityPoint } from '../../../solubility/solubilityAt'
+import type { EntryId } from '../../../ids'
+import type { CrystallizationInput, CrystallizationPlan } from '../../../solubility/planCrystallization'
+import type { Conventions } from '../../../conventions/conventions'
+import type { Compound, Solvent } from '../../../reference/shelf'
 import { PROCEDURES } from '../../../procedures/shipped'
 import type { Insert, Procedure, Step } from '../../../procedures/procedure'
 import { renderWaste } from '../../../procedures/render'
 import { defineKind } from '../defineKind'
-import { stepsOfV1, type PlanFixedV1 } from './stepsOfV1'
+import { type PlanFixedV1, stepsOfV1 } from './stepsOfV1'
 
 export interface PlannedPair {
   readonly solvent: Solvent

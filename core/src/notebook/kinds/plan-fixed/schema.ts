@@ -9,9 +9,9 @@ import {
   name,
   number,
   restsOn,
+  shape,
   shortName,
   solvent,
-  shape,
 } from '../pieces'
 import { PORTION_USES } from '../solvent-added/kind'
 import { STATIONS } from '../../views/stationNames'

@@ -1,5 +1,5 @@
-import { type Reading } from '../../../units'
-import { type PrepId, type SampleId, type UnknownId } from '../../../ids'
+import type { Reading } from '../../../units'
+import type { PrepId, SampleId, UnknownId } from '../../../ids'
 import type { LaneKind } from '../../../chromatography/readPlate'
 import { defineKind } from '../defineKind'
 

@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import { LANE_KINDS } from '../../../chromatography/readPlate'
-import { name, number, reading, uuid, shape } from '../pieces'
-import { SPOT_SHAPES, VISUALIZED, type PlateDeveloped } from './kind'
+import { name, number, reading, shape, uuid } from '../pieces'
+import { type PlateDeveloped, SPOT_SHAPES, VISUALIZED } from './kind'
 
 const mm = number.min(0).max(500)
 export const plateDevelopedV1 = shape<PlateDeveloped>({

@@ -1,4 +1,4 @@
-import { type EntryId } from '../../../ids'
+import type { EntryId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 export const PORTION_EFFECTS = ['less solid', 'no change', 'all dissolved'] as const

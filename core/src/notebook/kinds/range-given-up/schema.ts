@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { slot, uuid, shape } from '../pieces'
+import { shape, slot, uuid } from '../pieces'
 import { GIVE_UP_REASONS, type RangeGivenUp } from './kind'
 
 export const rangeGivenUpV1 = shape<RangeGivenUp>({

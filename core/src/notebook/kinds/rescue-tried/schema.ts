@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { RescueTried } from './kind'
-import { shortName, shape } from '../pieces'
+import { shape, shortName } from '../pieces'
 import { STATIONS } from '../../views/stationNames'
 
 export const rescueTriedV1 = shape<RescueTried>({

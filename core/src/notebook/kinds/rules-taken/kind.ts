@@ -1,4 +1,4 @@
-import { type Conventions } from '../../../conventions/conventions'
+import type { Conventions } from '../../../conventions/conventions'
 import { defineKind } from '../defineKind'
 
 /** A set of house rules is taken for what is planned from here on. About the bench itself. */

@@ -1,4 +1,4 @@
-import { type RunId } from '../../../ids'
+import type { RunId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** The run is over and the tubes are out; the block cools on. */

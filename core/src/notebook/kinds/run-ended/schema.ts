@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { RunEnded } from './kind'
-import { uuid, shape } from '../pieces'
+import { shape, uuid } from '../pieces'
 
 export const runEndedV1 = shape<RunEnded>({
   run: uuid.required(),

@@ -1,7 +1,7 @@
-import { type SimulatedSample } from '../../../simulator/tube'
-import { type Packing } from '../../../heating/observedRange'
-import { type InstrumentId, type RunId } from '../../../ids'
-import { type BlockCharacter } from '../../../simulator/characters'
+import type { SimulatedSample } from '../../../simulator/tube'
+import type { Packing } from '../../../heating/observedRange'
+import type { InstrumentId, RunId } from '../../../ids'
+import type { BlockCharacter } from '../../../simulator/characters'
 import { wholeCharacter } from '../../../simulator/instruments'
 import { defineKind } from '../defineKind'
 

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { RunStarted } from './kind'
-import { celsius, fusion, grain, name, number, shortName, slot, uuid, shape } from '../pieces'
+import { celsius, fusion, grain, name, number, shape, shortName, slot, uuid } from '../pieces'
 
 const contents = Joi.object({
   a: fusion.required(),

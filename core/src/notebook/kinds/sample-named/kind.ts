@@ -1,5 +1,5 @@
-import { type PrepId, type SampleId } from '../../../ids'
-import { type Compound } from '../../../reference/shelf'
+import type { PrepId, SampleId } from '../../../ids'
+import type { Compound } from '../../../reference/shelf'
 import { defineKind } from '../defineKind'
 
 export const SAMPLE_ROLES = [

@@ -1,4 +1,4 @@
-import { type EntryId } from '../../../ids'
+import type { EntryId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 export const SIGN_WORDS = ['shrinks', 'sweats', 'wets', 'changes form', 'colours', 'bubbles'] as const

@@ -1,4 +1,4 @@
-import { type Reading } from '../../../units'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 export const PORTION_USES = ['dissolve', 'dilute', 'rinse', 'second'] as const

@@ -1,4 +1,4 @@
-import { type Reading } from '../../../units'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 /** Solvent that is no longer in the flask, mL: boiled away, read off the flask's marks or judged. */

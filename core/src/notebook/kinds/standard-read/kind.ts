@@ -1,5 +1,5 @@
-import { type Reading } from '../../../units'
-import { type Grain } from '../../../heating/observedRange'
+import type { Reading } from '../../../units'
+import type { Grain } from '../../../heating/observedRange'
 import { defineKind } from '../defineKind'
 
 /** A known temperature read on this thermometer: ice water, or a melting standard beside its literature range. */

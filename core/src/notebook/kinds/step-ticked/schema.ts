@@ -1,5 +1,5 @@
 import type { StepTicked } from './kind'
-import { shortName, shape } from '../pieces'
+import { shape, shortName } from '../pieces'
 
 export const stepTickedV1 = shape<StepTicked>({ step: shortName.required() })
 

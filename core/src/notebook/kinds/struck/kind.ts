@@ -1,4 +1,4 @@
-import { type EntryId } from '../../../ids'
+import type { EntryId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** Strikes one line of the same notebook, with a reason. Final; may arrive before its target. */

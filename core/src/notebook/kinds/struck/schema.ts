@@ -1,5 +1,5 @@
 import type { Struck } from './kind'
-import { text, uuid, shape } from '../pieces'
+import { shape, text, uuid } from '../pieces'
 
 export const struckV1 = shape<Struck>({ target: uuid.required(), reason: text.required() })
 

@@ -1,5 +1,5 @@
-import { type Reading } from '../../../units'
-import { type EntryId, type RunId } from '../../../ids'
+import type { Reading } from '../../../units'
+import type { EntryId, RunId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** A thermometer read by eye during a run, in passing or for a mark pressed a moment before. */

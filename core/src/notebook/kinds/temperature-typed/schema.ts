@@ -1,5 +1,5 @@
 import type { TemperatureTyped } from './kind'
-import { number, reading, uuid, shape } from '../pieces'
+import { number, reading, shape, uuid } from '../pieces'
 
 export const temperatureTypedV1 = shape<TemperatureTyped>({
   run: uuid.required(),

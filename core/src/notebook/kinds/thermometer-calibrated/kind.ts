@@ -1,5 +1,5 @@
-import { type EntryId } from '../../../ids'
-import { type Calibration } from '../../../thermometer/correctReading'
+import type { EntryId } from '../../../ids'
+import type { Calibration } from '../../../thermometer/correctReading'
 import { defineKind } from '../defineKind'
 
 /** The readings of standards made into a calibration, with the rate and packing they were taken at. */

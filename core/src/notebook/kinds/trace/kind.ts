@@ -1,4 +1,4 @@
-import { type RunId } from '../../../ids'
+import type { RunId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** Up to 60 readings of one run, one a second of instrument time, written by the recorder alone. */

@@ -1,4 +1,4 @@
-import { type RunId } from '../../../ids'
+import type { RunId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 export const TUBE_NOTES = [

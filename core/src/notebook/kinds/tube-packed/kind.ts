@@ -1,5 +1,5 @@
-import { type SampleId } from '../../../ids'
-import { type Grain } from '../../../heating/observedRange'
+import type { SampleId } from '../../../ids'
+import type { Grain } from '../../../heating/observedRange'
 import { defineKind } from '../defineKind'
 
 /** A tube is packed and labelled; it waits in the rack until a melt is planned with it. */

@@ -1,4 +1,4 @@
-import { type EntryId } from '../../../ids'
+import type { EntryId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** A turn on a shared instrument is over: glass cleared, and off only when nobody waits. */

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { TurnEnded } from './kind'
-import { uuid, shape } from '../pieces'
+import { shape, uuid } from '../pieces'
 
 export const turnEndedV1 = shape<TurnEnded>({
   turn: uuid.required(),

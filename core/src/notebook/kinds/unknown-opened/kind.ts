@@ -1,4 +1,4 @@
-import { type SampleId } from '../../../ids'
+import type { SampleId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** A case begins: an unknown with its code, how it looks, and the sample it is. */

@@ -1,7 +1,7 @@
-import { type RankOptions } from '../../../identity/likelihood'
-import { type MeltingRange } from '../../../melting/meltingRange'
-import { type EntryId } from '../../../ids'
-import { type Conventions } from '../../../conventions/conventions'
+import type { RankOptions } from '../../../identity/likelihood'
+import type { MeltingRange } from '../../../melting/meltingRange'
+import type { EntryId } from '../../../ids'
+import type { Conventions } from '../../../conventions/conventions'
 import { defineKind } from '../defineKind'
 
 /** What the unknown is, as signed, with the evidence and everything it rests on. */

@@ -1,6 +1,6 @@
-import { type JudgeInput, type Judgement } from '../../../judging/judgement'
-import { type EntryId, type SampleId } from '../../../ids'
-import { type Conventions } from '../../../conventions/conventions'
+import type { JudgeInput, Judgement } from '../../../judging/judgement'
+import type { EntryId, SampleId } from '../../../ids'
+import type { Conventions } from '../../../conventions/conventions'
 import { defineKind } from '../defineKind'
 
 /** A verdict as signed, with its result and everything it rests on. */

@@ -11,8 +11,8 @@ import {
   number,
   range,
   restsOn,
-  uuid,
   shape,
+  uuid,
 } from '../pieces'
 
 const sentence = Joi.string().max(1000).required()

@@ -1,5 +1,5 @@
-import { type Weighing } from '../../../weighing/netMass'
-import { type Reading } from '../../../units'
+import type { Weighing } from '../../../weighing/netMass'
+import type { Reading } from '../../../units'
 import { defineKind } from '../defineKind'
 
 interface Balance {
