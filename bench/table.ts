@@ -6,7 +6,7 @@ export interface Row {
   readonly aim: string
 }
 
-function median(values: readonly number[]): number {
+export function median(values: readonly number[]): number {
   const sorted = [...values].sort((p, q) => p - q)
   const middle = sorted.length >> 1
   return sorted.length % 2

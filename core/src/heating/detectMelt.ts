@@ -1,3 +1,4 @@
+import { median } from '../math/median'
 import type { MeltingRange } from '../melting/meltingRange'
 import { ImpossibleInput, requireFraction } from '../problems'
 
@@ -72,16 +73,11 @@ function crossing(
 }
 
 function medianAndScatter(samples: readonly LightSample[]): { median: number; scatter: number } {
-  const median = medianOf(samples.map(({ transmission }) => transmission))
+  const level = median(Float64Array.from(samples, ({ transmission }) => transmission).sort())
   return {
-    median,
-    scatter: 1.4826 * medianOf(samples.map(({ transmission }) => Math.abs(transmission - median))),
+    median: level,
+    scatter:
+      1.4826 *
+      median(Float64Array.from(samples, ({ transmission }) => Math.abs(transmission - level)).sort()),
   }
-}
-
-function medianOf(values: readonly number[]): number {
-  const sorted = [...values].sort((p, q) => p - q)
-  const middle = sorted.length >> 1
-  const upper = sorted[middle] as number
-  return sorted.length % 2 ? upper : (upper + (sorted[middle - 1] as number)) / 2
 }

@@ -1,3 +1,4 @@
+import { median } from '../math/median'
 import { ImpossibleInput } from '../problems'
 
 /**
@@ -16,17 +17,14 @@ export function rateOf(samples: readonly (readonly [number, number])[], overMin 
   if (!last) return null
   const recent = samples.filter(([minute]) => minute > last[0] - overMin - 1e-9)
   if (recent.length < 3) return null
-  const slopes: number[] = []
-  recent.forEach(([minuteI, temperatureI], i) => {
-    for (const [minuteJ, temperatureJ] of recent.slice(i + 1))
-      if (minuteJ > minuteI) slopes.push((temperatureJ - temperatureI) / (minuteJ - minuteI))
-  })
-  return slopes.length ? median(slopes) : null
-}
-
-function median(values: number[]): number {
-  const sorted = values.sort((p, q) => p - q)
-  const middle = sorted.length >> 1
-  const upper = sorted[middle] as number
-  return sorted.length % 2 ? upper : (upper + (sorted[middle - 1] as number)) / 2
+  const slopes = new Float64Array((recent.length * (recent.length - 1)) / 2)
+  let count = 0
+  for (let i = 0; i < recent.length; i++) {
+    const [minuteI, temperatureI] = recent[i] as readonly [number, number]
+    for (let j = i + 1; j < recent.length; j++) {
+      const [minuteJ, temperatureJ] = recent[j] as readonly [number, number]
+      if (minuteJ > minuteI) slopes[count++] = (temperatureJ - temperatureI) / (minuteJ - minuteI)
+    }
+  }
+  return count > 0 ? median(slopes.subarray(0, count).sort()) : null
 }

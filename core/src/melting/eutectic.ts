@@ -1,4 +1,5 @@
 import { type Fusion, liquidusC, requireFusion, solubilityInMelt } from './liquidus'
+import { bisect } from '../math/bisect'
 import { ImpossibleInput, requireFraction, requireTemperature } from '../problems'
 
 export interface Eutectic {
@@ -28,15 +29,10 @@ export function eutectic(a: Fusion, b: Fusion): Eutectic {
   requireFusion(a)
   requireFusion(b)
   const excess = (t: number) => solubilityInMelt(a, t) + solubilityInMelt(b, t) - 1
-  let high = Math.min(a.meltingPointC, b.meltingPointC)
+  const high = Math.min(a.meltingPointC, b.meltingPointC)
   let low = high - 1
   while (excess(low) > 0) low -= (high - low) * 1.5
-  while (high - low > 1e-10 && (low + high) / 2 > low && (low + high) / 2 < high) {
-    const middle = (low + high) / 2
-    if (excess(middle) > 0) high = middle
-    else low = middle
-  }
-  const temperatureC = (low + high) / 2
+  const temperatureC = bisect((t) => excess(t) > 0, low, high, 1e-10)
   return { temperatureC, moleFractionA: solubilityInMelt(a, temperatureC) }
 }
 

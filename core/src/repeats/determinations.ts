@@ -1,3 +1,4 @@
+import { median } from '../math/median'
 import { ImpossibleInput, requireNumber } from '../problems'
 
 /** Dixon's critical ratios at 95 %, two-sided, for 3 to 10 values (Rorabacher 1991, Analytical Chemistry 63, 139). */
@@ -48,7 +49,7 @@ export function determinations(values: readonly number[], resolution: number): D
   return {
     count: values.length,
     mean,
-    median: medianOf(sorted),
+    median: median(sorted),
     spread: (sorted.at(-1) ?? mean) - (sorted[0] ?? mean),
     sd: values.length > 1 ? Math.sqrt(squares / (values.length - 1)) : null,
     outliers: outliersOf(values, sorted, resolution),
@@ -57,7 +58,7 @@ export function determinations(values: readonly number[], resolution: number): D
 
 function outliersOf(values: readonly number[], sorted: readonly number[], resolution: number): number[] {
   const critical = DIXON_95[values.length]
-  const middle = medianOf(sorted)
+  const middle = median(sorted)
   const isFar = (value: number) => Math.abs(value - middle) > resolution
   const odd =
     critical !== undefined ? dixon(sorted, critical) : values.length > 10 ? robust(sorted, middle) : []
@@ -77,14 +78,8 @@ function dixon(sorted: readonly number[], critical: number): readonly number[] {
 }
 
 function robust(sorted: readonly number[], middle: number): readonly number[] {
-  const deviation = medianOf(sorted.map((value) => Math.abs(value - middle)).sort((p, q) => p - q))
+  const deviation = median(sorted.map((value) => Math.abs(value - middle)).sort((p, q) => p - q))
   return deviation === 0
     ? []
     : sorted.filter((value) => (ROBUST_SCALE * Math.abs(value - middle)) / deviation > ROBUST_MOST)
-}
-
-function medianOf(sorted: readonly number[]): number {
-  const half = sorted.length / 2
-  const [low, high] = [sorted[Math.ceil(half) - 1] ?? 0, sorted[Math.floor(half)] ?? 0]
-  return (low + high) / 2
 }

@@ -1,3 +1,4 @@
+import { bisect } from '../math/bisect'
 import { solubilityAt, type SolubilityPoint } from './solubilityAt'
 import { type CrystallizationInput, planCrystallization } from './planCrystallization'
 import { ImpossibleInput } from '../problems'
@@ -23,21 +24,14 @@ export function saturationC(
   if (!(gPer100ML > 0 && Number.isFinite(gPer100ML)))
     throw new ImpossibleInput('bad-solubility', `A concentration of ${gPer100ML} g per 100 mL cannot be.`)
   const at = (c: number) => solubilityAt(points, c, fusionEnthalpyKJPerMol).gPer100ML
-  let low = COLDEST_C
-  let high = HOTTEST_C
-  if (at(low) >= at(high))
+  if (at(COLDEST_C) >= at(HOTTEST_C))
     throw new ImpossibleInput(
       'bad-solubility',
       'This solubility does not rise with temperature, so cooling deposits nothing.',
     )
-  if (gPer100ML <= at(low)) return low
-  if (gPer100ML >= at(high)) return high
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2
-    if (at(middle) < gPer100ML) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
+  if (gPer100ML <= at(COLDEST_C)) return COLDEST_C
+  if (gPer100ML >= at(HOTTEST_C)) return HOTTEST_C
+  return bisect((c) => at(c) >= gPer100ML, COLDEST_C, HOTTEST_C)
 }
 
 /**

@@ -1,3 +1,4 @@
+import { bisect } from '../math/bisect'
 import {
   type CrystallizationInput,
   type CrystallizationPlan,
@@ -71,12 +72,7 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
         'The second solvent would not cloud the solution: it dissolves too much itself.',
       )
   }
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2
-    if (spareG(middle) > 0) low = middle
-    else high = middle
-  }
-  const poorML = (low + high) / 2
+  const poorML = bisect((ml) => spareG(ml) <= 0, low, high)
   const goodVolumeFraction = goodML / (goodML + poorML)
   const mixture = {
     crudeG,

@@ -236,6 +236,9 @@ function typedReadings(view: View, melt: MeltId): ReadonlyMap<RunId, Readings> {
   )
 }
 
+/** More samples than this tell nothing more of a rate. */
+const RATE_SAMPLES_MOST = 120
+
 /** Heating rate over a stretch of a run from instrument time, °C/min; null when too little is on record. */
 export function rateBetween(readings: Readings, fromS: number, toS: number): number | null {
   const from = Math.round(Math.min(fromS, toS - 60))
@@ -247,7 +250,9 @@ export function rateBetween(readings: Readings, fromS: number, toS: number): num
   const last = samples[samples.length - 1]
   const first = samples[0]
   if (!last || !first) return null
-  const thinned = samples.filter((_, i) => i % Math.max(1, Math.floor(samples.length / 120)) === 0)
+  const thinned = samples.filter(
+    (_, i) => i % Math.max(1, Math.ceil(samples.length / RATE_SAMPLES_MOST)) === 0,
+  )
   return rateOf(thinned, last[0] - first[0] + 1)
 }
 
