@@ -61,6 +61,7 @@ export {
   type Entry,
   type RawEntry,
   type KnownEntry,
+  type Line,
   type Answer,
   type StoredEntry,
 } from './notebook/entry'

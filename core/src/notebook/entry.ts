@@ -42,3 +42,8 @@ export interface StoredEntry {
   readonly recordedAt: EpochMs
   readonly entry: RawEntry
 }
+
+/** A line to be written: what it says and about what. */
+export type Line<K extends Kind = Kind> = {
+  [One in K]: { readonly kind: One; readonly subject: SubjectId; readonly body: Bodies[One] }
+}[K]

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
-import { correctBy, type Calibration } from '@ivory-crystal/core'
+import { type Calibration, correctBy } from '@ivory-crystal/core'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 
 const POINTS = 60

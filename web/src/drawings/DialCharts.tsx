@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
-import { attempt, dialForRate, isOutsideLogged, modelledC, type DialLearned } from '@ivory-crystal/core'
+import { attempt, dialForRate, type DialLearned, isOutsideLogged, modelledC } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { wideningByFillC, type Grain } from '@ivory-crystal/core'
+import { type Grain, wideningByFillC } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 
 const KEY = 'ivory-crystal pixels per mm'

@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import type { LightSample, MeltingRange } from '@ivory-crystal/core'
 
 const WIDTH = 560

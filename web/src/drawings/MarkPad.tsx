@@ -1,4 +1,4 @@
-import { MOMENTS, type Mark, type Moment } from '@ivory-crystal/core'
+import { type Mark, type Moment, MOMENTS } from '@ivory-crystal/core'
 import { span } from '../format/format'
 
 const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {

@@ -1,5 +1,5 @@
 import { useMemo, useRef } from 'react'
-import { phaseDiagram, type Fusion, type MeltingRange, type PhaseDiagram } from '@ivory-crystal/core'
+import { type Fusion, type MeltingRange, phaseDiagram, type PhaseDiagram } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { useWidth } from './useWidth'
 

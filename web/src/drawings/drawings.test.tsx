@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
-import { accountOf, fold, prepsOf, type AccountRow } from '@ivory-crystal/core'
+import { accountOf, type AccountRow, fold, prepsOf } from '@ivory-crystal/core'
 import { golden } from '../../../core/golden/contract'
 import { MassBalance } from './MassBalance'
 import { SolventColumn } from './SolventColumn'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { eutectic } from '@ivory-crystal/core'
-import { PhaseMap, type MapPoint } from './PhaseMap'
+import { type MapPoint, PhaseMap } from './PhaseMap'
 import { PlateDrawing } from './PlateDrawing'
 import { TubeDrawing } from './TubeDrawing'
 

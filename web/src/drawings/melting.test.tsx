@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
-import { planTubeRuns, type LightSample, type TubeRunInput } from '@ivory-crystal/core'
+import { type LightSample, planTubeRuns, type TubeRunInput } from '@ivory-crystal/core'
 import { LightChart } from './LightChart'
 import { RunStrip } from './RunStrip'
 import { SetUpPicture } from './SetUpPicture'

@@ -3,7 +3,7 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import type { EntryId, Mark, TubeLook } from '@ivory-crystal/core'
 import { Lens } from './Lens'
 import { MarkPad, padKey } from './MarkPad'
-import { RangeLadder, type LadderRow } from './RangeLadder'
+import { type LadderRow, RangeLadder } from './RangeLadder'
 import { SolventColumn } from './SolventColumn'
 
 const reading = (text: string) => ({ text, value: Number(text) })

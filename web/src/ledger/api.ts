@@ -109,3 +109,4 @@ export const api = {
       report: { line: number; sentence: string }[]
     }>('/import', file),
 }
+export type Api = typeof api

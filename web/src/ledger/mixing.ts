@@ -1,5 +1,5 @@
-import type { Compound, EntryId, NamedSample, Reading, SampleId } from '@ivory-crystal/core'
-import { newSubject, write, type Line } from './notebook'
+import type { Compound, EntryId, Line, NamedSample, Reading, SampleId } from '@ivory-crystal/core'
+import { newSubject, write } from './notebook'
 
 /** How two samples are ground together. */
 export interface Grinding {

@@ -1,4 +1,4 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { Answer, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 
 /** One line waiting for the server. Lines of one group go together or not at all. */

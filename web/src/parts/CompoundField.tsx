@@ -1,4 +1,4 @@
-import { useId, type ReactNode } from 'react'
+import { type ReactNode, useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { Compound, Shelf } from '@ivory-crystal/core'
 import { useNotebook } from '../ledger/notebook'

@@ -5,16 +5,16 @@ import { useNavigate, useParams } from 'react-router'
 import {
   attempt,
   BY_EYE_WITHIN,
+  type Compound,
   houseRulesOf,
   LOCAL_RULES,
   massFractionOf,
+  type NamedSample,
   rackOf,
   readReading,
-  type Compound,
-  type NamedSample,
 } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import { EQUAL_BY_EYE, nextSet, packMixedRun, type Grinding } from '../ledger/mixing'
+import { EQUAL_BY_EYE, type Grinding, nextSet, packMixedRun } from '../ledger/mixing'
 import { useNotebook } from '../ledger/notebook'
 import { Field } from './Field'
 

@@ -1,4 +1,4 @@
-import { eutecticOf, rangesOf, type PrepFacts } from '@ivory-crystal/core'
+import { eutecticOf, type PrepFacts, rangesOf } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { RangeLadder } from '../drawings/RangeLadder'
 import { useNotebook } from '../ledger/notebook'

@@ -1,4 +1,4 @@
-import { useEffect, type ReactNode } from 'react'
+import { type ReactNode, useEffect } from 'react'
 import { StoredBadge } from './StoredBadge'
 
 /** The heading of a place, its title in the window, and how much is stored. */

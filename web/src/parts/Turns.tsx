@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { turnsOf, type Instrument, type Turn } from '@ivory-crystal/core'
+import { type Instrument, type Turn, turnsOf } from '@ivory-crystal/core'
 import { clock as clockText } from '../format/format'
 import { useNotebook, write } from '../ledger/notebook'
 

@@ -6,12 +6,12 @@ import {
   attempt,
   netMass,
   readFromBalance,
-  readReading,
-  weighingOf,
   type Reading,
+  readReading,
   type SampleId,
   type SampleRole,
   type Weighed,
+  weighingOf,
 } from '@ivory-crystal/core'
 import { netMassText } from '../format/format'
 import { write } from '../ledger/notebook'

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { phasePoint, type Fusion, type PhasePoint } from '@ivory-crystal/core'
+import { type Fusion, phasePoint, type PhasePoint } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import { PhaseMap, type MapPoint, type Probe } from '../drawings/PhaseMap'
-import { RangeLadder, type LadderRow } from '../drawings/RangeLadder'
+import { type MapPoint, PhaseMap, type Probe } from '../drawings/PhaseMap'
+import { type LadderRow, RangeLadder } from '../drawings/RangeLadder'
 import { TubeDrawing } from '../drawings/TubeDrawing'
 
 export interface MapSide {

@@ -1,8 +1,8 @@
 import {
   decimalsOf,
-  rangesOf,
   type PrepId,
   type RangeRow,
+  rangesOf,
   type Reading,
   type View,
 } from '@ivory-crystal/core'

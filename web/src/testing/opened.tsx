@@ -4,22 +4,22 @@ import userEvent from '@testing-library/user-event'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { ComponentType } from 'react'
 import {
-  prepOf,
-  prepsOf,
-  PROCEDURES,
-  SCHOOLS,
-  SIMULATED_INSTRUMENTS,
   type Answer,
   type BalanceStanding,
-  type InstrumentState,
-  type RunState,
   type Compound,
+  type InstrumentState,
   type LedgerId,
   type NotebookId,
   type PrepFacts,
+  prepOf,
+  prepsOf,
+  PROCEDURES,
   type RawEntry,
+  type RunState,
+  SCHOOLS,
   type Shelf,
   type ShelfReport,
+  SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import { REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
 import { golden } from '../../../core/golden/contract'

@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink'
+import { type Remote, wrap } from 'comlink'
 import type { Heavy } from './heavy'
 
 let remote: Remote<Heavy> | null = null

@@ -1,19 +1,19 @@
 import {
   attempt,
-  dialFrom,
-  nextMixture,
-  planTubeRuns,
-  rankCandidates,
-  whyNoMixture,
   type Candidate,
+  dialFrom,
   type DialLearned,
   type Entry,
   type IdentityInput,
+  nextMixture,
   type NextMixture,
+  planTubeRuns,
+  rankCandidates,
   type Ranked,
   type Result,
   type TubeRunInput,
   type TubeRunPlan,
+  whyNoMixture,
 } from '@ivory-crystal/core'
 
 /** Which compound an unknown may be, and which mixture would tell most. */

@@ -4,7 +4,7 @@ import Form from 'react-bootstrap/Form'
 import type { Instrument } from '@ivory-crystal/core'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'
-import { readPort, type LinePort, type SerialReader } from './serial'
+import { type LinePort, readPort, type SerialReader } from './serial'
 
 const BAUD_RATES = [1200, 2400, 4800, 9600, 19_200, 115_200] as const
 const LINES_SHOWN = 8

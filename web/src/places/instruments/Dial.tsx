@@ -1,13 +1,13 @@
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
+  type DialLearned,
   dialOf,
+  type Entry,
   heatingsInRuns,
   heatingsOf,
-  simulatedHeating,
-  type DialLearned,
-  type Entry,
   type Instrument,
+  simulatedHeating,
 } from '@ivory-crystal/core'
 import { day, fixed } from '../../format/format'
 import { Field } from '../../parts/Field'

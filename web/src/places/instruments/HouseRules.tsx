@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { BENCH, houseRulesOf, type Conventions } from '@ivory-crystal/core'
+import { BENCH, type Conventions, houseRulesOf } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
 import { Title } from '../../parts/Title'
 import { useNotebook, write } from '../../ledger/notebook'

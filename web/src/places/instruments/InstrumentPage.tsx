@@ -1,5 +1,5 @@
 import { Link, useParams, useSearchParams } from 'react-router'
-import { meltOf, type Instrument } from '@ivory-crystal/core'
+import { type Instrument, meltOf } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { Figure } from '../../parts/Figure'
 import { Tabs } from '../../parts/Tabs'

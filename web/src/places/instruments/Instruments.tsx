@@ -3,10 +3,10 @@ import { Link, useParams } from 'react-router'
 import {
   calibrationOf,
   dialOf,
+  type InstrumentState,
   meltOf,
   TEACHING_BALANCE,
   turnsOf,
-  type InstrumentState,
   type View,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'

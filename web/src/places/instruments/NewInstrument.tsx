@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
-  INSTRUMENT_SORTS,
-  SIMULATED_INSTRUMENTS,
   type Instrument,
+  INSTRUMENT_SORTS,
   type InstrumentId,
   type InstrumentSort,
+  SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
 import { useSaving } from '../../parts/useSaving'

@@ -5,14 +5,14 @@ import { Link, useParams } from 'react-router'
 import {
   attempt,
   costOfRuns,
+  type Grain,
   houseRulesOf,
   rackOf,
+  type RackTube,
   readReading,
+  type SampleId,
   samplesNamed,
   tubeRunInput,
-  type Grain,
-  type RackTube,
-  type SampleId,
   type TubeRunInput,
   type TubeRunPlan,
 } from '@ivory-crystal/core'

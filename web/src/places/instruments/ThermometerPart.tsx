@@ -2,17 +2,17 @@ import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
+  type Bodies,
+  type Calibration,
   calibrationFrom,
   calibrationOf,
   calibrationPointOf,
   emergentStemCorrectionC,
+  type Grain,
+  type Instrument,
   readReading,
   standardsOf,
   THREAD_EXPANSION,
-  type Bodies,
-  type Calibration,
-  type Grain,
-  type Instrument,
 } from '@ivory-crystal/core'
 import { day, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
-import { SIMULATED_INSTRUMENTS, type Bodies, type Instrument } from '@ivory-crystal/core'
+import { type Bodies, type Instrument, SIMULATED_INSTRUMENTS } from '@ivory-crystal/core'
 import { NOTEBOOK, openDemo, restingAt, server, SHELF, showAt, written } from '../../testing/opened'
 
 const { Instruments } = await import('./Instruments')

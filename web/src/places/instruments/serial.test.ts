@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { readPort, type LinePort } from './serial'
+import { type LinePort, readPort } from './serial'
 import { readPairs } from './table'
 
 /** A port that says what a test tells it to, in pieces as a wire would cut them. */

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { readReading, type MeltFacts, type Reading, type RunId } from '@ivory-crystal/core'
+import { type MeltFacts, type Reading, readReading, type RunId } from '@ivory-crystal/core'
 import { InlineField } from '../../parts/InlineField'
 import { newSubject, write } from '../../ledger/notebook'
 

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { GIVE_UP_REASONS, markOf, type GiveUpReason, type MeltFacts } from '@ivory-crystal/core'
+import { GIVE_UP_REASONS, type GiveUpReason, markOf, type MeltFacts } from '@ivory-crystal/core'
 import { write } from '../../ledger/notebook'
 import type { Run } from './useRun'
 

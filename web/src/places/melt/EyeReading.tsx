@@ -2,12 +2,12 @@ import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   expectedReading,
-  readingDoubt,
-  readingsOf,
-  readReading,
   type Mark,
   type MeltFacts,
   type Reading,
+  readingDoubt,
+  readingsOf,
+  readReading,
 } from '@ivory-crystal/core'
 import { span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'

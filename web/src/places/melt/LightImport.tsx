@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { MeltFacts } from '@ivory-crystal/core'
-import { readLightFile, type LightFile } from './lightFile'
+import { type LightFile, readLightFile } from './lightFile'
 import { LightOfTube } from './LightPanel'
 
 /** A light trace an instrument wrote to a file, brought in for one tube. */

@@ -3,10 +3,10 @@ import Button from 'react-bootstrap/Button'
 import {
   attempt,
   detectMelt,
-  readingsOf,
   type LightSample,
   type MeltFacts,
   type MeltingRange,
+  readingsOf,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { LightChart } from '../../drawings/LightChart'

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import { meltOf, meltRangesOf, rackOf, type MeltFacts, type MeltId } from '@ivory-crystal/core'
+import { type MeltFacts, type MeltId, meltOf, meltRangesOf, rackOf } from '@ivory-crystal/core'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from './MeltPlan'

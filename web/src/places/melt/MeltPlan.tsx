@@ -4,21 +4,21 @@ import Form from 'react-bootstrap/Form'
 import {
   BENCH,
   calibrationOf,
+  type Conventions,
   CORE_VERSION,
   dialOf,
+  type EntryId,
   expectedOf,
   houseRulesOf,
-  planMelt,
-  samplesNamed,
-  unknownAmong,
-  type Conventions,
-  type EntryId,
   type Instrument,
   type MeltId,
   type MeltPlanned,
+  planMelt,
   type PlannedTube,
   type PrepFacts,
   type RackTube,
+  samplesNamed,
+  unknownAmong,
   type View,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
@@ -29,7 +29,7 @@ import { newSubject, useNotebook, write } from '../../ledger/notebook'
 import { HeatingPlan } from './HeatingPlan'
 import { PackingTrouble } from './PackingTrouble'
 import { Schools } from './Schools'
-import { readSlots, startingSlots, type SlotDraft } from './tubes'
+import { readSlots, type SlotDraft, startingSlots } from './tubes'
 import { TubeRows } from './TubeRows'
 
 const KEY = 'ivory-crystal instrument'

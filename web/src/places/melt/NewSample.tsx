@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { NamedSample, SampleId } from '@ivory-crystal/core'
-import { compoundNamed, CompoundField } from '../../parts/CompoundField'
+import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 const SORTS = ['authentic', 'mixture', 'unknown'] as const

@@ -1,4 +1,4 @@
-import { isTooFast, type Conventions } from '@ivory-crystal/core'
+import { type Conventions, isTooFast } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 
 const WIDTH = 190

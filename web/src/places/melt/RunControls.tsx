@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { liveRate, nextTurn, readReading, type Instrument, type MeltFacts } from '@ivory-crystal/core'
+import { type Instrument, liveRate, type MeltFacts, nextTurn, readReading } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'
 import { useNotebook } from '../../ledger/notebook'
-import { runSeconds, type Run } from './useRun'
+import { type Run, runSeconds } from './useRun'
 
 /** How many times faster simulated time passes while nothing is to be seen. */
 const HURRY = 20

@@ -3,16 +3,16 @@ import Button from 'react-bootstrap/Button'
 import {
   correctedRange,
   estimatedNow,
+  type Instrument,
   isTooFast,
   liveRate,
+  type MeltFacts,
   mendingSetting,
   minutesToWindow,
   nextTurn,
   plannedCurve,
   readCurve,
   SIGN_WORDS,
-  type Instrument,
-  type MeltFacts,
 } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { Lens } from '../../drawings/Lens'
@@ -29,8 +29,8 @@ import { Ready } from './Ready'
 import { RunControls } from './RunControls'
 import { TubeNotes } from './TubeNotes'
 import { useAwake } from './useAwake'
-import { useMarking, type Marking } from './useMarking'
-import { runSeconds, useRun, type Run } from './useRun'
+import { type Marking, useMarking } from './useMarking'
+import { type Run, runSeconds, useRun } from './useRun'
 
 const TemperatureChart = lazy(async () => ({
   default: (await import('../../drawings/TemperatureChart')).TemperatureChart,

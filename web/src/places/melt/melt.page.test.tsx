@@ -1,17 +1,18 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import {
-  meltsOf,
-  rangesOf,
-  rackOf,
-  SIMULATED_INSTRUMENTS,
   type BlockReading,
   type Bodies,
   type Instrument,
   type InstrumentId,
+  meltsOf,
+  rackOf,
+  rangesOf,
   type RunId,
+  SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import {
+  NOTEBOOK,
   openDemo,
   prepNamed,
   restingAt,
@@ -19,7 +20,6 @@ import {
   SHELF,
   show,
   showAt,
-  NOTEBOOK,
   useNotebook,
   written,
 } from '../../testing/opened'

@@ -1,9 +1,9 @@
 import {
-  readReading,
   type Grain,
   type NamedSample,
   type PlannedTube,
   type RackTube,
+  readReading,
   type SampleId,
 } from '@ivory-crystal/core'
 

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react'
-import { markOf, type EntryId, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
+import { type EntryId, markOf, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
 import { isTyping } from '../../app/KeysHelp'
 import { padKey } from '../../drawings/MarkPad'
 import { sound } from '../../drawings/sounds'

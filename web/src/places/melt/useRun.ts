@@ -1,15 +1,9 @@
 import { useEffect, useState } from 'react'
-import { type BlockCommand, type MeltFacts, type RunId } from '@ivory-crystal/core'
+import type { BlockCommand, MeltFacts, RunId } from '@ivory-crystal/core'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'
-import {
-  allStored,
-  hearReading,
-  newSubject,
-  useNotebook,
-  write,
-  type HeardReading,
-} from '../../ledger/notebook'
+import { allStored, hearReading, newSubject, useNotebook, write } from '../../ledger/notebook'
+import type { HeardReading } from '../../ledger/readings'
 
 export interface Run {
   /** Heard over the stream, or by hand: then nothing is heard, and time is this page's. */

@@ -3,19 +3,19 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   LANE_KINDS,
+  type LaneKind,
   LOCAL_RULES,
   PLATE_STEPS,
-  SPOT_SHAPES,
-  VISUALIZED,
-  type LaneKind,
   type PlateDeveloped,
+  SPOT_SHAPES,
   type SpotShape,
+  VISUALIZED,
 } from '@ivory-crystal/core'
 import { Field } from '../../parts/Field'
-import { letter, PlateDrawing, type Photograph } from '../../drawings/PlateDrawing'
+import { letter, type Photograph, PlateDrawing } from '../../drawings/PlateDrawing'
 import { LaneTable } from './LaneTable'
 import { PhotographField } from './PhotographField'
-import { readDraft, spread, type LaneDraft, type PlateDraft } from './plateDraft'
+import { type LaneDraft, type PlateDraft, readDraft, spread } from './plateDraft'
 
 const LANES_MOST = 6
 

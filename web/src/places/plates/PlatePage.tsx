@@ -2,13 +2,13 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import {
-  plateOf,
-  prepOf,
-  unknownOf,
   type PlateFacts,
   type PlateId,
+  plateOf,
   type PrepId,
+  prepOf,
   type UnknownId,
+  unknownOf,
   type View,
 } from '@ivory-crystal/core'
 import { capital, dayAndClock } from '../../format/format'

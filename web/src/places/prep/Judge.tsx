@@ -2,19 +2,19 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router'
 import {
+  type Action,
+  type Compound,
   CORE_VERSION,
+  type Entry,
   isStale,
+  type Judgement,
   judgementOf,
   phaseMapOf,
   platesOf,
-  samplesNamed,
-  type Action,
-  type Compound,
-  type Entry,
-  type Judgement,
   type PrepFacts,
   type PrepId,
   type SampleId,
+  samplesNamed,
 } from '@ivory-crystal/core'
 import { capital, dayAndClock, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
@@ -24,7 +24,8 @@ import { PrepLadder } from '../../parts/PrepLadder'
 import { SignedBy } from '../../parts/SignedBy'
 import { WhereItSits } from '../../parts/WhereItSits'
 import { Why } from '../../parts/Why'
-import { author, newSubject, setAuthor, strike, useNotebook, write } from '../../ledger/notebook'
+import { author, setAuthor } from '../../ledger/writer'
+import { newSubject, strike, useNotebook, write } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
 import { RepeatsTable } from '../melt/RepeatsTable'
 import type { StationProps } from './Prep'

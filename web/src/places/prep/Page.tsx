@@ -3,18 +3,18 @@ import {
   accountOf,
   cautionsFor,
   disposalFor,
-  judgementOf,
   isStale,
+  judgementOf,
   LOCAL_RULES,
   logOf,
   lossesOf,
   odditiesOf,
   ownWordsOf,
+  type PrepFacts,
   recoveryOf,
   sampleOf,
   solventSoFarML,
   whyThisSolvent,
-  type PrepFacts,
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'

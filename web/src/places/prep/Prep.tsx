@@ -1,6 +1,6 @@
-import { lazy, Suspense, type ComponentType, type LazyExoticComponent } from 'react'
+import { type ComponentType, lazy, type LazyExoticComponent, Suspense } from 'react'
 import { Link, Navigate, useParams } from 'react-router'
-import { prepOf, STATIONS, stationsOf, type PrepFacts, type PrepId, type Station } from '@ivory-crystal/core'
+import { type PrepFacts, type PrepId, prepOf, type Station, STATIONS, stationsOf } from '@ivory-crystal/core'
 import { day } from '../../format/format'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'

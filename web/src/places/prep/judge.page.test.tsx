@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen } from '@testing-library/react'
-import { latestLine, type Bodies } from '@ivory-crystal/core'
+import { type Bodies, latestLine } from '@ivory-crystal/core'
 import { openDemo, prepNamed, show, useNotebook, written } from '../../testing/opened'
 
 const { Judge } = await import('./Judge')

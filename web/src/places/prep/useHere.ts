@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { STATIONS, type Station } from '@ivory-crystal/core'
+import { type Station, STATIONS } from '@ivory-crystal/core'
 
 /** Station, prep address and notebook address of the page. */
 export function useHere(): { station: Station; base: string; home: string } {

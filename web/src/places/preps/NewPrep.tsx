@@ -5,7 +5,8 @@ import { useNavigate } from 'react-router'
 import type { PrepId, SampleId } from '@ivory-crystal/core'
 import { capital, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
-import { author, newSubject, setAuthor, useNotebook, write } from '../../ledger/notebook'
+import { author, setAuthor } from '../../ledger/writer'
+import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Names what is to be purified; crude and product get identities of their own. */
 export function NewPrep() {

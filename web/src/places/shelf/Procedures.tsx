@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router'
-import { PROCEDURES, type Procedure, type Shelf } from '@ivory-crystal/core'
+import { type Procedure, PROCEDURES, type Shelf } from '@ivory-crystal/core'
 import { Confirm } from '../../parts/Confirm'
 import { ProcedureForm } from './ProcedureForm'
 import { useSaving } from '../../parts/useSaving'

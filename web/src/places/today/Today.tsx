@@ -3,11 +3,11 @@ import {
   meltsOf,
   nextInCase,
   nextStep,
+  type PrepFacts,
   prepsOf,
   stationsOf,
   timersOf,
   unknownsOf,
-  type PrepFacts,
 } from '@ivory-crystal/core'
 import { capital, clock, fixed, span } from '../../format/format'
 import { Title } from '../../parts/Title'

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
-import { meltsOf, type Bodies, type MeltId } from '@ivory-crystal/core'
+import { type Bodies, type MeltId, meltsOf } from '@ivory-crystal/core'
 import { NOTEBOOK, openDemo, showAt, useNotebook } from '../../testing/opened'
 
 const { Today } = await import('./Today')

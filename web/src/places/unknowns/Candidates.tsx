@@ -2,12 +2,12 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
 import {
-  hazardLine,
-  whyHere,
   type CandidateFacts,
   type CaseForRanking,
+  hazardLine,
   type Ranked,
   type UnknownFacts,
+  whyHere,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { ReasonForm } from '../../parts/ReasonForm'

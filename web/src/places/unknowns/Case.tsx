@@ -3,9 +3,9 @@ import {
   CASE_STATIONS,
   caseStationsOf,
   nextInCase,
-  unknownOf,
   type UnknownFacts,
   type UnknownId,
+  unknownOf,
 } from '@ivory-crystal/core'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'

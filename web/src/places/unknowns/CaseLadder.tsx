@@ -1,4 +1,4 @@
-import { rowsOfSample, type RangeRow, type UnknownFacts } from '@ivory-crystal/core'
+import { type RangeRow, rowsOfSample, type UnknownFacts } from '@ivory-crystal/core'
 import { ladderRow } from '../../parts/ladderRows'
 import { RangeLadder } from '../../drawings/RangeLadder'
 import { useNotebook } from '../../ledger/notebook'

@@ -2,11 +2,11 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   CANDIDATES_MOST,
+  type Compound,
   compoundsWithin,
   readReading,
-  windowFor,
-  type Compound,
   type UnknownFacts,
+  windowFor,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'

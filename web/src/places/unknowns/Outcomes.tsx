@@ -1,12 +1,12 @@
 import {
   depressionDoubt,
   houseRulesOf,
-  outcomeWords,
   type NextMixture,
+  outcomeWords,
   type UnknownFacts,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { RangeLadder, type LadderRow } from '../../drawings/RangeLadder'
+import { type LadderRow, RangeLadder } from '../../drawings/RangeLadder'
 import { useNotebook } from '../../ledger/notebook'
 
 /** What the mixture's range would look like, candidate by candidate. */

@@ -3,6 +3,8 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import {
+  type CaseForRanking,
+  type Compound,
   CORE_VERSION,
   doubtsBeforeSigning,
   houseRulesOf,
@@ -10,8 +12,6 @@ import {
   judgedRange,
   openedAfterSigning,
   plateOpinionOf,
-  type CaseForRanking,
-  type Compound,
   type Ranked,
   type Result,
   type UnknownFacts,
@@ -19,7 +19,8 @@ import {
 } from '@ivory-crystal/core'
 import { capital, dayAndClock, fixed } from '../../format/format'
 import { SignedBy } from '../../parts/SignedBy'
-import { author, setAuthor, strike, useNotebook, write } from '../../ledger/notebook'
+import { author, setAuthor } from '../../ledger/writer'
+import { strike, useNotebook, write } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
 import { OpenAnswer } from './OpenAnswer'
 import { percent } from './ProbabilityBar'

@@ -7,12 +7,12 @@ import {
   fusionOf,
   houseRulesOf,
   massFractionOf,
+  type PairFacts,
   pairOf,
   rackOf,
   readReading,
-  samplesNamed,
-  type PairFacts,
   type SampleId,
+  samplesNamed,
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'

@@ -1,7 +1,7 @@
 import {
+  type ClassLadder,
   classLadders,
   fold,
-  type ClassLadder,
   type NotebookRow,
   type Result,
   type View,

@@ -1,13 +1,13 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
 import {
-  samplesNamed,
-  unknownsOf,
   type Bodies,
   type MeltId,
   type RunId,
   type SampleId,
+  samplesNamed,
   type UnknownFacts,
+  unknownsOf,
 } from '@ivory-crystal/core'
 import { NOTEBOOK, openDemo, server, showAt, useNotebook, written } from '../../testing/opened'
 

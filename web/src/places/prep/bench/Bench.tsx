@@ -5,11 +5,11 @@ import {
   cautionsFor,
   dissolvingOf,
   LOCAL_RULES,
+  type PlanFixed,
+  type PrepFacts,
   readReading,
   rinseLossUpToG,
   solventSoFarML,
-  type PlanFixed,
-  type PrepFacts,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { liquorStanding, wasteOf, type PrepFacts } from '@ivory-crystal/core'
+import { liquorStanding, type PrepFacts, wasteOf } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useHere } from '../useHere'

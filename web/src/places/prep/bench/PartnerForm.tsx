@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { attempt, linesOf, partnerTrouble, readReading, type PrepFacts } from '@ivory-crystal/core'
+import { attempt, linesOf, partnerTrouble, type PrepFacts, readReading } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { strike, useNotebook, write } from '../../../ledger/notebook'

@@ -3,14 +3,14 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   attempt,
+  type Bodies,
   dissolvingOf,
   dropsPerML,
   pipetteOf,
   PORTION_EFFECTS,
-  readReading,
-  type Bodies,
   type PortionUse,
   type PrepFacts,
+  readReading,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'

@@ -4,9 +4,9 @@ import Modal from 'react-bootstrap/Modal'
 import {
   linesOf,
   LOCAL_RULES,
-  rescuesAt,
   type PrepFacts,
   type Rescue as Card,
+  rescuesAt,
   type Station,
 } from '@ivory-crystal/core'
 import { useKey } from '../../../app/useKey'

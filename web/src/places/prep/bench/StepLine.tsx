@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { timersOf, type PrepFacts, type Step } from '@ivory-crystal/core'
+import { type PrepFacts, type Step, timersOf } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'

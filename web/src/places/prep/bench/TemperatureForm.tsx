@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { readReading, type PrepFacts } from '@ivory-crystal/core'
+import { type PrepFacts, readReading } from '@ivory-crystal/core'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { write } from '../../../ledger/notebook'
 

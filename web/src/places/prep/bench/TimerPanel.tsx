@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { timersOf, type PrepFacts, type Timer } from '@ivory-crystal/core'
+import { type PrepFacts, type Timer, timersOf } from '@ivory-crystal/core'
 import { capital, clock, span } from '../../../format/format'
 import { strike, useNotebook } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'

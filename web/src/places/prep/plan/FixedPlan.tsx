@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { cautionsFor, isStale, LOCAL_RULES, type Entry, type PlanFixed } from '@ivory-crystal/core'
+import { cautionsFor, type Entry, isStale, LOCAL_RULES, type PlanFixed } from '@ivory-crystal/core'
 import { dayAndClock, fixed } from '../../../format/format'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'

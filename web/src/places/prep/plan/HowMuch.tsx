@@ -5,15 +5,15 @@ import type { FieldErrors, UseFormRegister } from 'react-hook-form'
 import {
   AGAINST_OILING,
   attempt,
+  type Compound,
   depositsFromC,
   eutectic,
   fusionOf,
   HOT_EXCESS,
   leastSolventForPurity,
   oilingRisk,
-  solventTradeoff,
-  type Compound,
   type Solvent,
+  solventTradeoff,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'

@@ -1,7 +1,7 @@
 import {
-  glasswareFor,
   type CrystallizationInput,
   type CrystallizationPlan,
+  glasswareFor,
   type PlannedPair,
   type Procedure,
   type Solvent,

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useForm, useWatch, type FieldErrors } from 'react-hook-form'
+import { type FieldErrors, useForm, useWatch } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
 import {
   type Batch,
@@ -28,16 +28,16 @@ import { useNotebook, write } from '../../../ledger/notebook'
 import { Again } from './Again'
 import {
   candidatesOf,
+  type Draft,
+  type DraftField,
   outcomeOf,
+  type Planned,
   ruleFields,
   rulesOf,
   shelfPoints,
   solventsFor,
   typedPoints,
   withSolvent,
-  type Draft,
-  type DraftField,
-  type Planned,
 } from './draft'
 import { HowMuch } from './HowMuch'
 import { PlanFigures } from './PlanFigures'

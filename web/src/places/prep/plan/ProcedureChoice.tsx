@@ -1,6 +1,6 @@
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
-import { glasswareFor, INSERTS, type Insert, type Step } from '@ivory-crystal/core'
+import { glasswareFor, type Insert, INSERTS, type Step } from '@ivory-crystal/core'
 import { capital } from '../../../format/format'
 import type { Draft, Planned } from './draft'
 

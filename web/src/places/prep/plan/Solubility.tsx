@@ -1,14 +1,14 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import {
+  type Compound,
   fusionOf,
   pointsTrouble,
-  type Compound,
   type Shelf,
   type SolubilityPoint,
   type Solvent,
 } from '@ivory-crystal/core'
-import { OWN_POINTS, readPoints, shelfPoints, type Draft, type DraftField } from './draft'
+import { type Draft, type DraftField, OWN_POINTS, readPoints, shelfPoints } from './draft'
 import { PointsField } from './PointsField'
 
 const SolubilityChart = lazy(async () => ({

@@ -6,12 +6,12 @@ import {
   COOLED_SEEN,
   HOT_SEEN,
   LOCAL_RULES,
-  readReading,
-  trialPoint,
-  trialsOf,
   type PrepFacts,
+  readReading,
   type Shelf,
   type TrialFacts,
+  trialPoint,
+  trialsOf,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'

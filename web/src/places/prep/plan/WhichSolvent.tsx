@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
-  hazardLine,
-  rankSolvents,
   type Compound,
+  hazardLine,
   type RankedSolvent,
+  rankSolvents,
   type Shelf,
   type SolventPart,
 } from '@ivory-crystal/core'

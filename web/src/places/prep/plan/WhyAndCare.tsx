@@ -1,4 +1,4 @@
-import { cautionsFor, LOCAL_RULES, whyThisSolvent, type PlanFixed } from '@ivory-crystal/core'
+import { cautionsFor, LOCAL_RULES, type PlanFixed, whyThisSolvent } from '@ivory-crystal/core'
 
 /** Why this solvent works here, and what to take care of. */
 export function WhyAndCare(plan: Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'input' | 'result'>) {

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  type Compound,
   DEFAULT_HOUSE_RULES,
   planCrystallization,
-  PROCEDURES,
-  type Compound,
   type PlanFixed,
   type Procedure,
+  PROCEDURES,
   type Shelf,
   type SolubilityRow,
   type Solvent,
@@ -13,6 +13,8 @@ import {
 import { golden } from '../../../../../core/golden/contract'
 import {
   candidatesOf,
+  type Draft,
+  type Grounds,
   outcomeOf,
   ruleFields,
   rulesOf,
@@ -20,8 +22,6 @@ import {
   solventsFor,
   typedPoints,
   withSolvent,
-  type Draft,
-  type Grounds,
 } from './draft'
 
 const BENZIL = [

@@ -3,14 +3,14 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router'
 import {
+  type Account as AccountFacts,
   accountOf,
   lossesOf,
   odditiesOf,
   ownWordsOf,
-  sampleOf,
-  type Account as AccountFacts,
   type PrepFacts,
   type SampleId,
+  sampleOf,
   type SampleRole,
 } from '@ivory-crystal/core'
 import { capital, fixed, withUncertainty } from '../../../format/format'

@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router'
-import { odditiesOf, recoveryOf, sampleOf, type PrepFacts } from '@ivory-crystal/core'
+import { odditiesOf, type PrepFacts, recoveryOf, sampleOf } from '@ivory-crystal/core'
 import { fixed, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'

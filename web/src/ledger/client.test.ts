@@ -1,0 +1,372 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, jest, test } from '@jest/globals'
+import {
+  idMs,
+  meltsOf,
+  prepsOf,
+  type Answer,
+  type BalanceStanding,
+  type LedgerId,
+  type MeltId,
+  type NotebookId,
+  type PrepId,
+  type RawEntry,
+  type RunId,
+  type Shelf,
+} from '@ivory-crystal/core'
+import { golden } from '../../../core/golden/contract'
+import { Unreachable } from './api'
+import { createLedgerClient, type LedgerClient, type Surroundings } from './client'
+import { openOutbox } from './outbox'
+import type { Reading } from './readings'
+import type { StreamEvents } from './stream'
+import type { Tabs } from './tabs'
+
+const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
+const PREP = golden.entries[0]?.subject as PrepId
+const SHELF = {
+  compounds: [],
+  solvents: [],
+  solubilities: [],
+  instruments: [],
+  houseRules: [],
+} as unknown as Shelf
+
+/** One server and one browser: its tabs share outbox, locks and channel. */
+function browser() {
+  const ledger = crypto.randomUUID() as LedgerId
+  const kept = new Map<string, { seq: number; entry: RawEntry }>(
+    golden.entries.map((entry, i) => [entry.id, { seq: i + 1, entry }]),
+  )
+  const world = {
+    ledger,
+    kept,
+    isAway: false,
+    refuses: (_: RawEntry) => false,
+    /** The streams that are open now. */
+    streams: [] as { readonly after: number; readonly events: StreamEvents }[],
+    /** What is to be called back, by hand. */
+    later: [] as { readonly ms: number; readonly run: () => void }[],
+    now: golden.nowMs,
+    /** Held back until it resolves: how long the server takes to give the lines. */
+    reading: Promise.resolve() as Promise<unknown>,
+  }
+  const locks = lockTable()
+  const channel: ((message: never) => void)[] = []
+  const tab = (): LedgerClient => {
+    const answer = async <T>(value: () => T): Promise<T> => {
+      if (world.isAway) throw new Unreachable()
+      return value()
+    }
+    const surroundings: Surroundings = {
+      api: {
+        about: () => answer(() => ({ ledger, demo: true, byHand: false })),
+        notebooks: () => answer(() => ({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] })),
+        shelf: () => answer(() => SHELF),
+        async entries() {
+          const entries = [...kept.values()].map((line) => ({ ...line, recordedAt: 0 }))
+          await world.reading
+          return answer(() => ({ entries }))
+        },
+        post: (_, groups) =>
+          answer(() => ({
+            answers: (groups as RawEntry[][]).flat().map((entry): Answer => {
+              if (world.refuses(entry)) return { id: entry.id, outcome: 'refused', sentence: 'It cannot be.' }
+              const known = kept.get(entry.id)
+              if (known) return { id: entry.id, outcome: 'duplicate', seq: known.seq }
+              kept.set(entry.id, { seq: kept.size + 1, entry })
+              for (const { events } of world.streams) events.line({ seq: kept.size, entry })
+              return { id: entry.id, outcome: 'stored', seq: kept.size, recordedAt: 0 }
+            }),
+          })),
+      },
+      openOutbox,
+      openTabs: (): Tabs => {
+        let own: (message: never) => void = () => undefined
+        return {
+          tell(message) {
+            for (const hear of channel) if (hear !== own) hear(structuredClone(message) as never)
+          },
+          listen(hear) {
+            own = hear as typeof own
+            channel.push(own)
+          },
+        }
+      },
+      openStream: (_, after, events) => {
+        const stream = { after: after(), events }
+        world.streams.push(stream)
+        events.connected(true)
+        return () => {
+          world.streams.splice(world.streams.indexOf(stream), 1)
+        }
+      },
+      locks,
+      clock: { now: () => world.now, elapsed: () => 0 },
+      random: (bytes) => crypto.getRandomValues(new Uint8Array(bytes)),
+      writer: () => ({ author: 'bench 7', device: 'tablet' }),
+      later(ms, run) {
+        const call = { ms, run }
+        world.later.push(call)
+        return () => {
+          const at = world.later.indexOf(call)
+          if (at >= 0) world.later.splice(at, 1)
+        }
+      },
+    }
+    return createLedgerClient(surroundings)
+  }
+  return { world, tab }
+}
+
+/** Locks as a browser has them: first come, first served; who waits may give up. */
+function lockTable(): Surroundings['locks'] {
+  const last = new Map<string, Promise<unknown>>()
+  return {
+    request(name, _, work) {
+      const mine = (last.get(name) ?? Promise.resolve()).then(work, work)
+      last.set(
+        name,
+        mine.catch(() => undefined),
+      )
+      return mine
+    },
+  }
+}
+
+const observed = (text: string) =>
+  ({ kind: 'observed', subject: PREP, body: { station: 'plan', text } }) as const
+const textsOf = (client: LedgerClient) =>
+  prepsOf(client.getState().view)
+    .find(({ id }) => id === PREP)
+    ?.observations.map(({ body }) => body.text) ?? []
+/** Until everything that is on its way has arrived. */
+async function settled(of: () => boolean): Promise<void> {
+  for (let i = 0; i < 500 && !of(); i++) await new Promise((resolve) => setTimeout(resolve, 2))
+  expect(of()).toBe(true)
+}
+
+let world: ReturnType<typeof browser>['world']
+let tab: ReturnType<typeof browser>['tab']
+let client: LedgerClient
+beforeEach(async () => {
+  ;({ world, tab } = browser())
+  client = tab()
+  await client.open(null)
+})
+
+describe('the screen does not wait', () => {
+  test('a mark shows while nothing has been kept or sent', () => {
+    const [melt] = meltsOf(client.getState().view)
+    const before = melt?.marks.length ?? 0
+    const hear = jest.fn()
+    client.subscribe(hear)
+    const [id] = client.write({
+      kind: 'mark made',
+      subject: melt?.id as MeltId,
+      body: {
+        run: melt?.run?.id as RunId,
+        slot: 1,
+        moment: 'early sign',
+        pressedAtS: 300,
+        lastSample: 300,
+        lastProbe: { text: '77.0', value: 77 },
+        from: 'key',
+      },
+    })
+    const marks = meltsOf(client.getState().view)[0]?.marks ?? []
+    expect(marks).toHaveLength(before + 1)
+    expect(marks.at(-1)?.entry.id).toBe(id)
+    expect(client.getState().waiting).toBe(1)
+    expect(world.kept.has(id ?? '')).toBe(false)
+    expect(hear).toHaveBeenCalledTimes(1)
+  })
+  test('lines written together have ids in order, after everything seen', () => {
+    const { latestId } = client.getState().view
+    const ids = client.write(observed('one'), observed('two'))
+    expect([latestId, ...ids]).toEqual([latestId, ...ids].sort())
+  })
+  test('a clock that has gone back does not put a line before what was seen', () => {
+    const { latestId } = client.getState().view
+    world.now = 1000
+    const [id] = client.write(observed('late'))
+    const line = client.getState().view.subjects.get(PREP)?.lines.at(-1)
+    expect([line?.id, line?.at]).toEqual([id, 1000])
+    expect(idMs(id ?? '')).toBeGreaterThanOrEqual(idMs(latestId ?? ''))
+  })
+  test('a strike takes the line out at once', () => {
+    client.write(observed('by mistake'))
+    const line = client.getState().view.subjects.get(PREP)?.live.observed?.at(-1)
+    if (line) client.strike(line, 'written by mistake')
+    expect(textsOf(client)).not.toContain('by mistake')
+  })
+  test('before a notebook is open, nothing can be written', () => {
+    expect(() => tab().write(observed('too early'))).toThrow('No notebook is open.')
+  })
+})
+
+describe('what is written', () => {
+  test('is sent, counted down, and told back once without changing anything', async () => {
+    const [id] = client.write(observed('needles'))
+    await settled(() => client.getState().waiting === 0)
+    expect(world.kept.get(id ?? '')?.entry.body).toEqual({ station: 'plan', text: 'needles' })
+    expect(textsOf(client).filter((text) => text === 'needles')).toHaveLength(1)
+  })
+  test('waits while the server is away, is tried again after a while, and all of it arrives in order', async () => {
+    world.isAway = true
+    const ids = [...client.write(observed('one')), ...client.write(observed('two'))]
+    await settled(() => world.later.length === 1)
+    expect(client.getState().waiting).toBe(2)
+    await expect(client.allStored()).rejects.toThrow('cannot be reached')
+    world.isAway = false
+    for (const { run } of world.later.splice(0)) run()
+    await settled(() => client.getState().waiting === 0)
+    expect([...world.kept.keys()].slice(-2)).toEqual(ids)
+  })
+  test('goes at once when the stream comes back', async () => {
+    world.isAway = true
+    client.write(observed('offline'))
+    await settled(() => world.later.length === 1)
+    world.isAway = false
+    world.streams[0]?.events.connected(true)
+    await settled(() => client.getState().waiting === 0)
+  })
+  test('refused is set aside with its sentence, and nothing behind it is held up', async () => {
+    world.refuses = ({ body }) => (body as { text?: string }).text === 'impossible'
+    client.write(observed('impossible'))
+    const [id] = client.write(observed('fine'))
+    await settled(() => world.kept.has(id ?? '') && client.getState().quarantine.length === 1)
+    const [line] = client.getState().quarantine
+    expect(line?.sentence).toBe('It cannot be.')
+    expect(client.getState().waiting).toBe(0)
+    await client.dismissRefused(line?.id ?? '')
+    expect(client.getState().quarantine).toEqual([])
+  })
+  test('is still there when the tab is opened again before anything was sent', async () => {
+    world.isAway = true
+    client.write(observed('kept'))
+    await settled(() => world.later.length === 1)
+    world.isAway = false
+    const again = tab()
+    await again.open(null)
+    expect(textsOf(again)).toContain('kept')
+    await settled(() => again.getState().waiting === 0)
+  })
+})
+
+describe('two tabs of one browser', () => {
+  let other: LedgerClient
+  beforeEach(async () => {
+    other = tab()
+    await other.open(NOTEBOOK)
+  })
+  test('one hears the stream; the other is told, of the connection too', () => {
+    expect(world.streams).toHaveLength(1)
+    expect([client.getState().connected, other.getState().connected]).toEqual([true, true])
+    world.streams[0]?.events.connected(false)
+    expect([client.getState().connected, other.getState().connected]).toEqual([false, false])
+  })
+  test('what one writes stands in the other, before the server has it', async () => {
+    world.isAway = true
+    client.write(observed('from the first'))
+    await settled(() => textsOf(other).includes('from the first'))
+    await settled(() => other.getState().waiting === 1)
+  })
+  test('writing at once, neither loses a line, and none arrives twice', async () => {
+    const texts = Array.from({ length: 20 }, (_, i) => `line ${i}`)
+    texts.forEach((text, i) => (i % 2 ? client : other).write(observed(text)))
+    await settled(() => client.getState().waiting === 0 && other.getState().waiting === 0)
+    const stored = [...world.kept.values()].map(({ entry }) => (entry.body as { text?: string }).text)
+    for (const text of texts) expect(stored.filter((one) => one === text)).toHaveLength(1)
+    expect(textsOf(client).sort()).toEqual(textsOf(other).sort())
+  })
+  test('what one writes while the other is still reading the notebook is not lost', async () => {
+    let answer: (value: unknown) => void = () => undefined
+    world.reading = new Promise((resolve) => {
+      answer = resolve
+    })
+    const third = tab()
+    const opened = third.open(NOTEBOOK)
+    await new Promise((resolve) => setTimeout(resolve, 20))
+    client.write(observed('meanwhile'))
+    await settled(() => client.getState().waiting === 0)
+    answer(null)
+    await opened
+    expect(textsOf(third)).toContain('meanwhile')
+  })
+  test('a reading heard by one is shown by both', () => {
+    world.streams[0]?.events.reading(readingAt('run', 7))
+    expect(other.getState().readings['block']?.reading?.sample).toBe(7)
+    world.streams[0]?.events.rest('block')
+    expect(other.getState().readings['block']).toBeNull()
+  })
+})
+
+test('a notebook that is not there, or a server that is not, is said and can be tried again', async () => {
+  const fresh = tab()
+  await fresh.open('elsewhere')
+  expect(fresh.getState()).toMatchObject({
+    status: 'failed',
+    failure: expect.stringContaining('no such notebook'),
+  })
+  world.isAway = true
+  await fresh.open(null)
+  expect(fresh.getState().failure).toContain('cannot be reached')
+  world.isAway = false
+  await fresh.open(null)
+  expect(fresh.getState()).toMatchObject({ status: 'open', failure: null })
+})
+
+test('a line of the notebook that comes back from the server leaves the view as it is', () => {
+  const { view } = client.getState()
+  world.streams[0]?.events.line({ seq: 1, entry: golden.entries[0] as RawEntry })
+  expect(client.getState().view).toBe(view)
+})
+
+function readingAt(id: string, sample: number): Reading {
+  return {
+    instrument: 'block',
+    id: id as RunId,
+    melt: 'm' as MeltId,
+    notebook: NOTEBOOK,
+    pace: 1,
+    reading: {
+      sample,
+      atS: sample,
+      probe: { text: `${50 + sample}.0`, value: 50 + sample },
+      phase: 'ramping',
+      tubes: [],
+    },
+  }
+}
+
+test('readings that pass are kept for the live rate, and only of the run they belong to', () => {
+  const heard = () => client.getState().readings['block']
+  for (let sample = 1; sample <= 120; sample++) client.hearReading(readingAt('first', sample))
+  client.hearReading(readingAt('first', 120))
+  expect(heard()?.recent).toHaveLength(90)
+  expect(heard()?.recent.at(-1)).toEqual([120, 170])
+  client.hearReading(readingAt('first', 80))
+  expect(heard()?.reading?.sample).toBe(120)
+  client.hearReading(readingAt('second', 1))
+  expect(heard()?.recent).toEqual([[1, 51]])
+})
+
+test('an answer that comes late does not hide a newer reading of the balance', () => {
+  const heard = (text: string, order: number) => {
+    client.hearBalance({
+      name: 'teaching balance',
+      readabilityG: 0.001,
+      load: 'vessel with sample',
+      reading: { display: { text, value: Number(text) }, stable: true, overloaded: false },
+      order,
+    } satisfies BalanceStanding)
+    return client.getState().balance?.reading.display.text
+  }
+  expect([heard('0.000', 1), heard('0.196', 3), heard('0.000', 2), heard('0.195', 4)]).toEqual([
+    '0.000',
+    '0.196',
+    '0.196',
+    '0.195',
+  ])
+})

@@ -1,0 +1,40 @@
+import type { BalanceStanding, RunState } from '@ivory-crystal/core'
+
+export type Reading = RunState & { readonly instrument: string }
+export interface HeardReading extends RunState {
+  /** Milliseconds on this page's own clock when it was heard. */
+  readonly heardAt: number
+  /** The latest probe readings heard, by sample number; enough for a live rate. */
+  readonly recent: readonly (readonly [sample: number, temperatureC: number])[]
+}
+/** Latest reading of each instrument with a run. */
+export type Readings = Readonly<Record<string, HeardReading | null>>
+
+const RECENT_MOST = 90
+const sampleOf = (run: RunState) => run.reading?.sample ?? -1
+
+/**
+ * Takes in a reading as it passes. An answer to a command may come after a newer reading of the stream: what it
+ * says of the pace counts, its older reading does not.
+ */
+export function withReading(readings: Readings, reading: Reading, heardAt: number): Readings {
+  const before = readings[reading.instrument]
+  if (before?.id === reading.id && sampleOf(reading) < sampleOf(before)) {
+    const { pace } = reading
+    return { ...readings, [reading.instrument]: { ...before, pace } }
+  }
+  const recent = before?.id === reading.id ? before.recent : []
+  const now = reading.reading
+  const isNew = now !== null && recent[recent.length - 1]?.[0] !== now.sample
+  const heard: HeardReading = {
+    ...reading,
+    heardAt,
+    recent: isNew ? [...recent.slice(1 - RECENT_MOST), [now.sample, now.probe.value]] : recent,
+  }
+  return { ...readings, [reading.instrument]: heard }
+}
+
+/** The answer to a command may come after a newer reading came over the stream: the newer one stands. */
+export function newerBalance(heard: BalanceStanding | null, told: BalanceStanding): BalanceStanding {
+  return !heard || told.order >= heard.order ? told : heard
+}
