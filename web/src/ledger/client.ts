@@ -115,7 +115,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
   let opening: { readonly notebook: NotebookId; readonly entries: RawEntry[] } | null = null
 
   async function open(wanted: string | null): Promise<void> {
-    set({ status: 'opening', failure: null })
+    set({ status: 'opening', failure: null, readings: {}, balance: null })
     try {
       const [about, { notebooks }, shelf] = await Promise.all([api.about(), api.notebooks(), api.shelf()])
       const notebook =

@@ -120,7 +120,6 @@ export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
   for (const mock of Object.values(server)) mock.mockReset()
   server.shelf.mockResolvedValue(shelf)
   server.instruments.mockResolvedValue({ instruments: restingAt() })
-  useNotebook.setState({ balance: null, readings: {} })
   await act(() => openNotebook(null))
 }
 
