@@ -10,7 +10,7 @@ module.exports = class extends TestEnvironment {
     Object.assign(page, { TextEncoder, TextDecoder, structuredClone, fetch, Request, Response, Headers })
     Object.defineProperty(page, 'crypto', { value: crypto, configurable: true })
     Object.defineProperty(page.navigator, 'locks', {
-      value: { request: () => new Promise(() => undefined) },
+      value: { request: (_name, _options, work) => work() },
       configurable: true,
     })
     page.ResizeObserver = class {

@@ -22,6 +22,7 @@ import {
   SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import { REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
+import type { StreamEvents } from '../ledger/stream'
 import { golden } from '../../../core/golden/contract'
 
 const LEDGER = golden.entries[0]?.ledger as LedgerId
@@ -103,6 +104,14 @@ jest.unstable_mockModule('../ledger/outbox', () => ({
 }))
 jest.unstable_mockModule('../ledger/tabs', () => ({
   openTabs: () => ({ tell: () => undefined, listen: () => undefined }),
+}))
+/** The stream of the open notebook, under the test's hand: what it tells, the page hears. */
+export const stream: { tell: StreamEvents | null } = { tell: null }
+jest.unstable_mockModule('../ledger/stream', () => ({
+  openStream: (_: NotebookId, __: () => number, events: StreamEvents) => {
+    stream.tell = events
+    return () => undefined
+  },
 }))
 // Drawings by the chart package need a real browser.
 jest.unstable_mockModule('../drawings/Chart', () => ({

@@ -13,13 +13,14 @@ import {
 } from '@ivory-crystal/core'
 import {
   NOTEBOOK,
+  SHELF,
   openDemo,
   prepNamed,
   restingAt,
   server,
-  SHELF,
   show,
   showAt,
+  stream,
   useNotebook,
   written,
 } from '../../testing/opened'
@@ -402,7 +403,7 @@ describe('the dial while it runs', () => {
     const { write } = await import('../../ledger/notebook')
     const instrument = 'dial-block' as InstrumentId
     act(() => {
-      useNotebook.setState({ connected: true })
+      stream.tell?.connected(true)
       write({
         kind: 'run started',
         subject: melt?.id as never,
