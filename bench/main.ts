@@ -1,28 +1,45 @@
-import { firstScreenKB } from '../scripts/build-parts.mjs'
+import { FIRST_SCREEN_AIM_KB, firstScreenKB } from '../scripts/build-parts.mjs'
 import { PROJECT } from '../server/src/paths'
 import { measureFold } from './fold'
 import { measureIdentity, measureMap } from './identity'
 import { measureMelting } from './melting'
 import { measurePosting } from './posting'
+import { measurePress } from './press'
+import { measureScreens } from './screens'
 import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
 import { measureWatch } from './watch'
 
+const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
+  posting: measurePosting,
+  start: measureStart,
+  fold: measureFold,
+  screens: measureScreens,
+  shelf: measureShelf,
+  melting: measureMelting,
+  identity: measureIdentity,
+  map: measureMap,
+  press: measurePress,
+  watch: measureWatch,
+  'first-screen': () => [
+    {
+      what: 'first screen, gzipped JavaScript',
+      ours: `${firstScreenKB(PROJECT).toFixed(0)} kB`,
+      bare: '',
+      ratio: '',
+      aim: `at most ${FIRST_SCREEN_AIM_KB} kB`,
+    },
+  ],
+}
+
+const wanted = process.argv.slice(2)
+const unknown = wanted.filter((name) => !(name in MEASURES))
+if (unknown.length > 0)
+  throw new Error(
+    `There is no measure called ${unknown.join(', ')}; there are ${Object.keys(MEASURES).join(', ')}.`,
+  )
 const rows: Row[] = []
-rows.push(...(await measurePosting()))
-rows.push(...(await measureStart()))
-rows.push(...measureFold())
-rows.push(...measureShelf())
-rows.push(...measureMelting())
-rows.push(...measureIdentity())
-rows.push(...(await measureMap()))
-rows.push(...(await measureWatch()))
-rows.push({
-  what: 'first screen, gzipped JavaScript',
-  ours: `${firstScreenKB(PROJECT).toFixed(0)} kB`,
-  bare: '',
-  ratio: '',
-  aim: 'at most 200 kB',
-})
+for (const [name, measure] of Object.entries(MEASURES))
+  if (wanted.length === 0 || wanted.includes(name)) rows.push(...(await measure()))
 print(rows)

@@ -88,6 +88,7 @@ export { type BlockModel } from './heating/dial'
 export { type DialTrace } from './heating/fitBlockModel'
 export { type DialPlanInput, type DialPlan } from './heating/planDial'
 export { type RampApparatus, type RampInput, type RampSegment, type RampPlan } from './heating/planRamp'
+export { isTooFast, minutesToWindow } from './heating/watching'
 export { type ObservedRangeTerms, type Grain, type Packing } from './heating/observedRange'
 export { type SchoolCost } from './heating/compareSchools'
 export { type Heating, type MeltWindow } from './heating/heatingPlan'
@@ -143,7 +144,6 @@ export { heatingShare, withoutHeating } from './heating/heatingShare'
 export { VISIBLE_LIQUID_FRACTION } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
 export { flaskForML } from './solubility/glassware'
-export { isTooFast, minutesToWindow } from './heating/watching'
 export { modelledC } from './heating/dial'
 export { TYPICAL_LAGS } from './heating/compareSchools'
 export { wideningByFillC } from './heating/observedRange'
@@ -243,7 +243,17 @@ export * from './notebook/views/crudeAssay'
 export * from './notebook/views/dissolving'
 export * from './notebook/views/dryness'
 export * from './notebook/views/trials'
-export * from './notebook/views/meltPlan'
+export * from './planning/meltPlan'
+export { dialCurve, plannedCurve, readCurve } from './planning/curves'
+export * from './planning/dialTurns'
+export {
+  announcementOf,
+  estimatedNow,
+  expectedReading,
+  isSlowPart,
+  liveRate,
+  type Announcement,
+} from './planning/watching'
 export * from './notebook/views/instruments'
 export * from './notebook/views/learnDial'
 export * from './notebook/views/samples'

@@ -6,15 +6,15 @@ import {
   EMPTY_VIEW,
   fold,
   judgementOf,
+  type KnownEntry,
   meltsOf,
   nextId,
   prepsOf,
   rangesOf,
+  type RawEntry,
   rowsOfSample,
   summaryOf,
   unknownsOf,
-  type KnownEntry,
-  type RawEntry,
   type View,
 } from '../index'
 import { latestLine, linesOf, remember, subjectsWith } from './read'

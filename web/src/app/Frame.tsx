@@ -10,7 +10,9 @@ import { Refusals } from './Refusals'
 /** The rail and the place beside it. */
 export function Frame() {
   const { notebook: named } = useParams()
-  const { status, failure, notebook } = useNotebook()
+  const status = useNotebook((state) => state.status)
+  const failure = useNotebook((state) => state.failure)
+  const notebook = useNotebook((state) => state.notebook)
   const here = notebook ? `/n/${notebook}` : ''
   useEffect(() => {
     // The notebook of the address is opened when it is not the one that is open.

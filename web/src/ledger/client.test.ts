@@ -1,15 +1,15 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
 import {
-  idMs,
-  meltsOf,
-  prepsOf,
   type Answer,
   type BalanceStanding,
+  idMs,
   type LedgerId,
   type MeltId,
+  meltsOf,
   type NotebookId,
   type PrepId,
+  prepsOf,
   type RawEntry,
   type RunId,
   type Shelf,

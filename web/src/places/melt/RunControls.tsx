@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type Instrument, liveRate, type MeltFacts, nextTurn, readReading } from '@ivory-crystal/core'
+import { type Instrument, type MeltFacts, nextTurn, readReading } from '@ivory-crystal/core'
 import { fixed, span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'
-import { useNotebook } from '../../ledger/notebook'
-import { type Run, runSeconds } from './useRun'
+import type { MeltMoment } from './useMoment'
+import type { Run } from './useRun'
 
 /** How many times faster simulated time passes while nothing is to be seen. */
 const HURRY = 20
@@ -17,20 +17,20 @@ const ANNOUNCED_MIN = 0.5
 export function RunControls({
   melt,
   run,
-  nowC,
+  now,
   instrument,
   onEnd,
 }: {
   melt: MeltFacts
   run: Run
-  /** What the thermometer shows, or about; null while nobody knows. */
-  nowC: number | null
+  now: MeltMoment
   instrument: Instrument | undefined
   onEnd: () => void
 }) {
+  const { heard, nowC } = now
   const control = instrument?.character.control ?? 'program'
-  const pace = run.heard?.pace ?? 1
-  const phase = run.heard?.reading?.phase ?? 'idle'
+  const pace = heard?.pace ?? 1
+  const phase = heard?.reading?.phase ?? 'idle'
   const { watchFromC } = melt.planned.body.window
   const inWindow = (nowC ?? 0) >= watchFromC - 1
   const mayHurry =
@@ -45,10 +45,10 @@ export function RunControls({
           run.byHand ? (
             <ProgramByHand melt={melt} run={run} />
           ) : (
-            <ProgramCommand melt={melt} run={run} />
+            <ProgramCommand melt={melt} run={run} phase={phase} />
           )
         ) : (
-          <DialCommand melt={melt} run={run} nowC={nowC} control={control} />
+          <DialCommand melt={melt} run={run} now={now} control={control} />
         )}
         {mayHurry && (
           <Button
@@ -80,10 +80,9 @@ export function RunControls({
 }
 
 /** Preheat, tubes in, ramp; and past the stop, further. */
-function ProgramCommand({ melt, run }: { melt: MeltFacts; run: Run }) {
+function ProgramCommand({ melt, run, phase }: { melt: MeltFacts; run: Run; phase: string }) {
   const { window, heating, conventions } = melt.planned.body
   const given = new Set(melt.run?.commands.map((line) => line.body.command.kind))
-  const phase = run.heard?.reading?.phase ?? 'idle'
   const rampsAtOnce = heating.by !== 'ramp' || heating.plan.segments[0]?.kind === 'ramp'
   const cools = heating.by === 'ramp' && heating.plan.segments[0]?.kind === 'cool'
   const tubesFirst = conventions.tubeIn === 'cold'
@@ -172,19 +171,17 @@ function hint(needsPreheat: boolean, needsTubes: boolean, needsRamp: boolean, ph
 function DialCommand({
   melt,
   run,
-  nowC,
+  now: { nowC, atS, rateCPerMin },
   control,
 }: {
   melt: MeltFacts
   run: Run
-  nowC: number | null
+  now: MeltMoment
   control: string
 }) {
-  const view = useNotebook((state) => state.view)
   const given = new Set(melt.run?.commands.map((line) => line.body.command.kind))
   const { heating, conventions, window } = melt.planned.body
-  const rate = liveRate(view, melt, run.heard?.recent ?? [])
-  const turn = nextTurn(melt, nowC ?? window.startC, runSeconds(melt), rate)
+  const turn = nextTurn(melt, nowC ?? window.startC, atS, rateCPerMin)
   const needsTubes =
     !given.has('tubes in') &&
     (conventions.tubeIn === 'cold' || (nowC ?? 0) >= window.startC - 2 || heating.by === 'hand')

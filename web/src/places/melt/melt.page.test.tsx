@@ -13,11 +13,11 @@ import {
 } from '@ivory-crystal/core'
 import {
   NOTEBOOK,
-  SHELF,
   openDemo,
   prepNamed,
   restingAt,
   server,
+  SHELF,
   show,
   showAt,
   stream,

@@ -3,6 +3,7 @@ import type { BlockCommand, MeltFacts, RunId } from '@ivory-crystal/core'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'
 import { allStored, hearReading, newSubject, useNotebook, write } from '../../ledger/notebook'
+import type { LedgerState } from '../../ledger/client'
 import type { HeardReading } from '../../ledger/readings'
 
 export interface Run {
@@ -10,7 +11,6 @@ export interface Run {
   readonly byHand: boolean
   /** Whether its temperatures are on record; false for a thermometer read by eye. */
   readonly recorded: boolean
-  readonly heard: HeardReading | null
   /** A sentence when the instrument refused or could not be reached. */
   readonly trouble: string | null
   readonly busy: boolean
@@ -22,7 +22,6 @@ export interface Run {
 /** The run of a melt on its instrument: what is heard of it, and the commands it takes. */
 export function useRun(melt: MeltFacts): Run {
   const { instrument } = melt.planned.body
-  const heard = useNotebook((state) => state.readings[instrument] ?? null)
   const [trouble, setTrouble] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
   const run = melt.run
@@ -52,7 +51,6 @@ export function useRun(melt: MeltFacts): Run {
   return {
     byHand,
     recorded: run?.started.body.recorded ?? true,
-    heard: heard && run && heard.id === run.id ? heard : null,
     trouble,
     busy,
     start(by) {
@@ -106,14 +104,29 @@ function beginByHand(melt: MeltFacts): void {
   })
 }
 
+/** What is heard of the run of a melt, as it passes; null while nothing is. */
+export function useHeard(melt: MeltFacts): HeardReading | null {
+  return useNotebook((state) => heardOf(state, melt))
+}
+
+function heardOf({ readings }: Pick<LedgerState, 'readings'>, { planned, run }: MeltFacts) {
+  const heard = readings[planned.body.instrument]
+  return heard && heard.id === run?.id ? heard : null
+}
+
+/** Whether anything was heard of the run yet; changes once, and not with every reading. */
+export function useIsHeard(melt: MeltFacts): boolean {
+  return useNotebook((state) => heardOf(state, melt)?.reading != null)
+}
+
 /** Seconds into the run now: instrument time where it is heard, else this page's. */
 export function runSeconds(melt: MeltFacts): number {
-  const { readings, about } = useNotebook.getState()
+  const state = useNotebook.getState()
   const { run } = melt
   if (!run) return 0
   if (run.started.body.feed === 'by hand') return Math.max(0, (clock.now() - run.started.at) / 1000)
-  const heard = readings[melt.planned.body.instrument]
-  if (!heard?.reading || heard.id !== run.id) return 0
-  const sinceS = about?.byHand ? 0 : ((clock.elapsed() - heard.heardAt) / 1000) * heard.pace
+  const heard = heardOf(state, melt)
+  if (!heard?.reading) return 0
+  const sinceS = state.about?.byHand ? 0 : ((clock.elapsed() - heard.heardAt) / 1000) * heard.pace
   return heard.reading.atS + sinceS
 }

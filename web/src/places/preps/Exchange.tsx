@@ -7,7 +7,8 @@ import { useNotebook } from '../../ledger/notebook'
 
 /** A whole notebook out as one JSON file, and in again. */
 export function Exchange() {
-  const { notebook, notebooks } = useNotebook()
+  const notebook = useNotebook((state) => state.notebook)
+  const notebooks = useNotebook((state) => state.notebooks)
   const go = useNavigate()
   const input = useRef<HTMLInputElement>(null)
   const [said, setSaid] = useState<readonly string[]>([])

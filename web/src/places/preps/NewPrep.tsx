@@ -10,7 +10,8 @@ import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Names what is to be purified; crude and product get identities of their own. */
 export function NewPrep() {
-  const { shelf, notebook } = useNotebook()
+  const shelf = useNotebook((state) => state.shelf)
+  const notebook = useNotebook((state) => state.notebook)
   const go = useNavigate()
   const [name, setName] = useState('')
   const [title, setTitle] = useState('')

@@ -8,7 +8,8 @@ import { NewPrep } from './NewPrep'
 
 /** Every prep of the notebook, and the way to a new one. */
 export function Preps() {
-  const { view, notebook } = useNotebook()
+  const view = useNotebook((state) => state.view)
+  const notebook = useNotebook((state) => state.notebook)
   const base = `/n/${notebook ?? ''}/preps`
   const preps = prepsOf(view)
   return (

@@ -16,7 +16,11 @@ import { useNow } from '../../app/now'
 
 /** What is open, what is next, which clocks run. */
 export function Today() {
-  const { view, notebook, notebooks, readings, shelf } = useNotebook()
+  const view = useNotebook((state) => state.view)
+  const notebook = useNotebook((state) => state.notebook)
+  const notebooks = useNotebook((state) => state.notebooks)
+  const readings = useNotebook((state) => state.readings)
+  const shelf = useNotebook((state) => state.shelf)
   const now = useNow()
   const base = `/n/${notebook ?? ''}`
   const preps = prepsOf(view)

@@ -11,7 +11,8 @@ import { readClass } from './readClass'
 /** One sample's ranges from every notebook of this ledger, on one ladder, by bench code. */
 export function ClassLadders() {
   const { notebook } = useParams()
-  const { notebooks, view } = useNotebook()
+  const notebooks = useNotebook((state) => state.notebooks)
+  const view = useNotebook((state) => state.view)
   const [read, setRead] = useState<Result<readonly ClassLadder[]> | null>(null)
   const [key, setKey] = useState<string | null>(null)
   const ids = notebooks.map(({ id }) => id).join(' ')

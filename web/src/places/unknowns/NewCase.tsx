@@ -7,7 +7,7 @@ import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Opens a case: the unknown's code and how it looks. */
 export function NewCase() {
-  const { notebook } = useNotebook()
+  const notebook = useNotebook((state) => state.notebook)
   const go = useNavigate()
   const [code, setCode] = useState('')
   const [appearance, setAppearance] = useState('')

@@ -7,7 +7,8 @@ import { useNotebook, write } from '../../ledger/notebook'
 
 /** The sealed answer, once the case is signed; with whether it is the one that was sealed. */
 export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfter: boolean }) {
-  const { notebook, waiting } = useNotebook()
+  const notebook = useNotebook((state) => state.notebook)
+  const waiting = useNotebook((state) => state.waiting)
   const [said, setSaid] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
   const { answer, sealed, signed } = unknown

@@ -8,7 +8,8 @@ import { useNotebook, write } from '../../ledger/notebook'
 
 /** For whoever hands the unknown out: the answer goes to the server and stays there until the case is signed. */
 export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
-  const { notebook, shelf } = useNotebook()
+  const notebook = useNotebook((state) => state.notebook)
+  const shelf = useNotebook((state) => state.shelf)
   const [isOpen, setOpen] = useState(false)
   const [name, setName] = useState('')
   const [purity, setPurity] = useState('98')

@@ -35,7 +35,8 @@ export function Unknowns() {
 }
 
 function Cases() {
-  const { view, notebook } = useNotebook()
+  const view = useNotebook((state) => state.view)
+  const notebook = useNotebook((state) => state.notebook)
   const base = `/n/${notebook ?? ''}/unknowns`
   const cases = unknownsOf(view)
   return (

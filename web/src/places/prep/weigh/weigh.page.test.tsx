@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
 import type { BalanceStanding, SampleId } from '@ivory-crystal/core'
-import { openDemo, prepNamed, server, show, useNotebook, written } from '../../../testing/opened'
+import { openDemo, prepNamed, server, show, stream, written } from '../../../testing/opened'
 
 const { Weigh } = await import('./Weigh')
 const { write } = await import('../../../ledger/notebook')
@@ -55,7 +55,7 @@ describe('the simulated balance', () => {
   }
   const hear = (balance: BalanceStanding) => {
     act(() => {
-      useNotebook.setState({ balance })
+      stream.tell?.balance(balance)
     })
   }
   test('is cleared for this sample, loaded and tared on asking', async () => {

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
-import { golden } from '../../../golden/contract'
+import { golden } from '../../golden/contract'
 import {
+  announcementOf,
   DEFAULT_HOUSE_RULES,
+  isSlowPart,
   eutecticOf,
   fold,
   type Instrument,
@@ -16,7 +18,7 @@ import {
   readCurve,
   readingsOf,
   SIMULATED_INSTRUMENTS,
-} from '../../index'
+} from '../index'
 
 const view = fold(golden.entries)
 const [adipic, benzil] = prepsOf(view) as [PrepFacts, PrepFacts]
@@ -67,8 +69,9 @@ describe('curves for drawing', () => {
   })
   test('what was read keeps its ends and is thinned to what can be drawn', () => {
     const readings = readingsOf(view, melt.id, melt.run?.id as never)
-    const curve = readCurve(view, melt, 100)
-    expect(curve.length).toBeLessThanOrEqual(100)
+    const curve = readCurve(view, melt)
+    expect(readings.probeC.size).toBeGreaterThan(400)
+    expect(curve.length).toBeLessThanOrEqual(400)
     expect(curve[0]).toEqual([1 / 60, readings.probeC.get(1)])
     expect(curve.every(([minute], i) => i === 0 || minute > (curve[i - 1]?.[0] ?? 0))).toBe(true)
     expect(readCurve(view, { ...melt, run: null })).toEqual([])
@@ -89,5 +92,41 @@ describe('rates from instrument time', () => {
     expect(liveRate(view, melt, heard)).toBeCloseTo(2, 1)
     expect(liveRate(view, { ...melt, run: null }, heard)).toBeNull()
     expect(liveRate(view, melt, [])).toBeNull()
+  })
+})
+
+describe('what a watcher is told', () => {
+  const ramped = meltsOf(view).find(({ run }) =>
+    run?.commands.some(({ body }) => body.command.kind === 'ramp'),
+  )
+  if (!ramped) throw new Error('The golden ledger has a ramp.')
+  const { watchFromC, stopC, rateCPerMin } = ramped.planned.body.window
+  const at = (change: Partial<Parameters<typeof announcementOf>[1]>) =>
+    announcementOf(ramped, {
+      nowC: watchFromC + 1,
+      atS: 1e5,
+      phase: 'ramping',
+      rateCPerMin,
+      isConnected: true,
+      ...change,
+    })
+  test('follows the temperature: how long there is, to look, to end', () => {
+    expect(at({ nowC: watchFromC - 5 })).toEqual({ say: 'opens', atC: watchFromC, inMin: 5 / rateCPerMin })
+    expect(at({})).toEqual({ say: 'in the window' })
+    expect(at({ nowC: stopC + 0.1 })).toEqual({ say: 'past the stop' })
+    expect(at({ nowC: stopC - 0.5, phase: 'holding' })).toEqual({ say: 'at the stop' })
+  })
+  test('is nothing before it heats, and that it is not heard whatever else is known', () => {
+    expect(at({ phase: 'preheating' })).toBeNull()
+    expect(at({ nowC: null })).toBeNull()
+    expect(at({ isConnected: false, nowC: null })).toEqual({ say: 'not heard' })
+  })
+  test('is too fast only once the rate tells of what was asked for last', () => {
+    const fast = { rateCPerMin: 3 * rateCPerMin }
+    expect(at(fast)).toMatchObject({ say: 'too fast', rateCPerMin: 3 * rateCPerMin, setting: null })
+    const last = ramped.run?.commands.at(-1)?.body.atS ?? 0
+    expect(at({ ...fast, atS: last + 59 })).toEqual({ say: 'in the window' })
+    expect(isSlowPart(ramped, { nowC: watchFromC, atS: last + 59 })).toBe(false)
+    expect(isSlowPart(ramped, { nowC: watchFromC, atS: last + 60 })).toBe(true)
   })
 })

@@ -1,0 +1,145 @@
+import type { BlockReading } from '../simulator/block'
+import { isTooFast, minutesToWindow } from '../heating/watching'
+import { mendingSetting, modelledNow } from './dialTurns'
+import { rateOf } from '../heating/rateOf'
+import { ASKED_ABOUT_C } from '../thermometer/atTheEvent'
+import type { View } from '../notebook/fold'
+import { type MeltFacts, readingsOf } from '../notebook/views/melt'
+
+/**
+ * About where a thermometer read by eye stands now: by the learned dial, else carried on from the last readings.
+ *
+ * @returns °C; null before anything was read
+ */
+export function estimatedNow(view: View, melt: MeltFacts, atS: number): number | null {
+  if (!melt.run) return null
+  const { probeC, lastSample } = readingsOf(view, melt.id, melt.run.id)
+  const last = probeC.get(lastSample)
+  if (last === undefined) return modelledNow(melt, atS)
+  const modelledThen = modelledNow(melt, lastSample)
+  const modelled = modelledNow(melt, atS)
+  if (modelled !== null && modelledThen !== null) return last + modelled - modelledThen
+  return last + ((rateByEye(probeC) ?? 0) * (atS - lastSample)) / 60
+}
+
+/**
+ * Where a reading by eye is expected now, and how far it may lie from that before it is asked about: the longer
+ * ago and the faster the heating, the further.
+ *
+ * @returns null while too little was read to expect anything
+ */
+export function expectedReading(
+  view: View,
+  melt: MeltFacts,
+  atS: number,
+): { readonly temperatureC: number; readonly withinC: number } | null {
+  if (!melt.run) return null
+  const { probeC, lastSample } = readingsOf(view, melt.id, melt.run.id)
+  const last = probeC.get(lastSample)
+  if (last === undefined || (probeC.size < 2 && modelledNow(melt, atS) === null)) return null
+  const temperatureC = estimatedNow(view, melt, atS)
+  if (temperatureC === null) return null
+  return { temperatureC, withinC: Math.max(ASKED_ABOUT_C, MAY_CHANGE * Math.abs(temperatureC - last)) }
+}
+/** The dial may have been turned since: so much of what was expected on top may be missing. */
+const MAY_CHANGE = 0.9
+
+/** Live rate of a run, °C/min, from what is on record and the latest readings heard. */
+export function liveRate(
+  view: View,
+  melt: MeltFacts,
+  heard: readonly (readonly [sample: number, temperatureC: number])[],
+): number | null {
+  if (!melt.run) return null
+  const readings = readingsOf(view, melt.id, melt.run.id)
+  if (readings.byEye || melt.run.started.body.recorded === false) return rateByEye(readings.probeC)
+  const last = Math.max(heard[heard.length - 1]?.[0] ?? 0, 0)
+  const merged = new Map<number, number>(heard)
+  for (let s = Math.max(1, last - 60); s <= last; s++) {
+    const value = readings.probeC.get(s)
+    if (value !== undefined) merged.set(s, value)
+  }
+  return rateOf(
+    [...merged.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const),
+    1,
+  )
+}
+
+/** A rate by eye needs a longer look back: readings come once a minute or so. */
+const BY_EYE_OVER_MIN = 4
+
+function rateByEye(probeC: ReadonlyMap<number, number>): number | null {
+  const samples = [...probeC.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const)
+  const last = samples[samples.length - 1]
+  if (!last) return null
+  const recent = samples.filter(([minute]) => minute >= last[0] - BY_EYE_OVER_MIN)
+  const first = recent[0]
+  if (recent.length === 2 && first) return (last[1] - first[1]) / (last[0] - first[0])
+  return rateOf(samples, BY_EYE_OVER_MIN)
+}
+
+/** A live rate looks back a minute: before that has passed since the last command it tells of what was before. */
+const SETTLED_AFTER_S = 60
+
+/** Whether the live rate tells of the heating that was last asked for. */
+export function isSettled(melt: MeltFacts, atS: number): boolean {
+  const last = melt.run?.commands.filter(({ body }) => body.command.kind !== 'pace').at(-1)
+  return atS - (last?.body.atS ?? 0) >= SETTLED_AFTER_S
+}
+
+/** A melt as it stands at this moment, for whoever watches it. */
+export interface Moment {
+  /** What the thermometer shows, or about; null while nobody knows, °C. */
+  readonly nowC: number | null
+  readonly atS: number
+  /** What the instrument is doing; null where nothing is heard of it. */
+  readonly phase: BlockReading['phase'] | null
+  readonly rateCPerMin: number | null
+  readonly isConnected: boolean
+}
+/** What a watcher has to be told now. */
+export type Announcement =
+  | { readonly say: 'not heard' | 'at the stop' | 'past the stop' | 'in the window' }
+  | {
+      readonly say: 'too fast'
+      readonly rateCPerMin: number
+      /** The setting of the dial that mends it; null where none is known. */
+      readonly setting: number | null
+      readonly byHand: boolean
+    }
+  | { readonly say: 'opens'; readonly atC: number; readonly inMin: number }
+
+/** A setting within a degree of the stop counts as there, °C. */
+const AT_STOP_C = 1
+
+/** What is to be said of a melt that is watched: whether to look, to turn down, or how long there is; null when nothing is. */
+export function announcementOf(melt: MeltFacts, moment: Moment): Announcement | null {
+  const { window, conventions, heating } = melt.planned.body
+  const { nowC, phase, rateCPerMin } = moment
+  const byHand = melt.run?.started.body.feed === 'by hand'
+  if (!moment.isConnected && !byHand) return { say: 'not heard' }
+  if (nowC === null) return null
+  if (!byHand && phase !== 'ramping' && phase !== 'heating')
+    return phase === 'holding' && nowC >= window.stopC - AT_STOP_C ? { say: 'at the stop' } : null
+  if (nowC < window.watchFromC) {
+    const rate = Math.max(rateCPerMin ?? 0, window.rateCPerMin / 2)
+    return {
+      say: 'opens',
+      atC: window.watchFromC,
+      inMin: minutesToWindow({ ...window, rateCPerMin: rate }, nowC),
+    }
+  }
+  if (rateCPerMin !== null && isSettled(melt, moment.atS) && isTooFast(rateCPerMin, conventions.meltRate))
+    return {
+      say: 'too fast',
+      rateCPerMin,
+      setting: mendingSetting(melt, nowC),
+      byHand: heating.by === 'hand',
+    }
+  return { say: nowC > window.stopC ? 'past the stop' : 'in the window' }
+}
+
+/** Whether the rate shown is that of the slow part, where fast is too fast. */
+export function isSlowPart(melt: MeltFacts, { nowC, atS }: Pick<Moment, 'nowC' | 'atS'>): boolean {
+  return (nowC ?? 0) >= melt.planned.body.window.startC && isSettled(melt, atS)
+}

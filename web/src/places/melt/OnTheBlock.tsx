@@ -1,0 +1,165 @@
+import { useEffect, useRef } from 'react'
+import {
+  type Announcement,
+  announcementOf,
+  correctedRange,
+  type Instrument,
+  isSlowPart,
+  type MeltFacts,
+  nextTurn,
+} from '@ivory-crystal/core'
+import { fixed, span } from '../../format/format'
+import { sound } from '../../drawings/sounds'
+import { Thermometer } from '../../drawings/Thermometer'
+import { EndPanel } from './EndPanel'
+import { EyeReading } from './EyeReading'
+import { RateGauge } from './RateGauge'
+import { RunControls } from './RunControls'
+import { type MeltMoment, useMoment } from './useMoment'
+import type { Run } from './useRun'
+
+interface OnTheBlockProps {
+  melt: MeltFacts
+  run: Run
+  instrument: Instrument | undefined
+  muted: boolean
+  ending: boolean
+  setEnding: (ending: boolean) => void
+}
+/** The instrument as it stands: temperature, rate, what is to be said of it, and the next command. */
+export function OnTheBlock({ melt, run, instrument, muted, ending, setEnding }: OnTheBlockProps) {
+  const now = useMoment(melt, run)
+  const said = announcementOf(melt, now)
+  useCalls(melt, now, muted)
+  return (
+    <>
+      <Temperature melt={melt} run={run} instrument={instrument} now={now} />
+      {!run.recorded && <EyeReading melt={melt} muted={muted} />}
+      {said && (
+        <div
+          className={said.say === 'not heard' || said.say === 'opens' ? 'window wait' : 'window'}
+          role="status"
+        >
+          {sentenceOf(said)}
+        </div>
+      )}
+      {ending ? (
+        <EndPanel
+          melt={melt}
+          run={run}
+          onBack={() => {
+            setEnding(false)
+          }}
+        />
+      ) : (
+        <RunControls
+          melt={melt}
+          run={run}
+          now={now}
+          instrument={instrument}
+          onEnd={() => {
+            setEnding(true)
+          }}
+        />
+      )}
+    </>
+  )
+}
+
+function Temperature({
+  melt,
+  run,
+  instrument,
+  now,
+}: {
+  melt: MeltFacts
+  run: Run
+  instrument: Instrument | undefined
+  now: MeltMoment
+}) {
+  const reading = now.heard?.reading
+  const { conventions, calibration } = melt.planned.body
+  const corrected =
+    calibration && reading && run.recorded ? correctedRange(calibration, reading.probe, reading.probe) : null
+  return (
+    <div className="d-flex gap-4 align-items-end flex-wrap instrument-line">
+      {run.recorded ? (
+        <div>
+          <span className="quiet">
+            {melt.planned.body.instrumentName.toLowerCase()}, raw{' '}
+            {instrument?.simulated && <span className="simulated ms-1">simulated</span>}
+          </span>
+          <div className="block-c" data-testid="block-temperature">
+            {reading?.probe.text ?? '–'}
+            <small>°C</small>
+          </div>
+          {corrected && (
+            <span className="quiet">
+              corrected {fixed(corrected.onsetC, 1)} °C
+              {corrected.extrapolated ? ', beyond its standards' : ''}
+            </span>
+          )}
+        </div>
+      ) : (
+        <div style={{ width: 430, maxWidth: '100%' }}>
+          <span className="quiet">
+            {melt.planned.body.instrumentName.toLowerCase()}, read by eye{' '}
+            {instrument?.simulated && <span className="simulated ms-1">simulated</span>}
+          </span>
+          {reading && instrument && (
+            <Thermometer
+              valueC={reading.probe.value}
+              lowC={instrument.thermometer.lowC}
+              highC={instrument.thermometer.highC}
+            />
+          )}
+        </div>
+      )}
+      <div className="pb-2">
+        <span className="quiet">rate{run.recorded ? '' : ', from your readings'}</span>
+        <RateGauge rate={now.rateCPerMin} wanted={conventions.meltRate} ramping={isSlowPart(melt, now)} />
+        <span className="quiet">{span(now.atS * 1000)} into the run</span>
+      </div>
+    </div>
+  )
+}
+
+function sentenceOf(said: Announcement): string {
+  switch (said.say) {
+    case 'not heard':
+      return 'The instrument cannot be heard. Keep watching and keep pressing: each press is kept with its time, and the recorder’s trace gives the temperature.'
+    case 'at the stop':
+      return 'At the stop temperature. Not melted? Go on a little, or end the run and say so.'
+    case 'past the stop':
+      return 'Past the planned stop. Not melted? End the run and say so, or go on a little.'
+    case 'in the window':
+      return 'In the window. Eye at the lens, all tubes.'
+    case 'opens':
+      return `The window opens at ${fixed(said.atC, 1)} °C, in about ${span(said.inMin * 60_000)}.`
+    case 'too fast': {
+      const fast = `${fixed(said.rateCPerMin, 1)} °C/min is too fast in the window`
+      if (said.setting !== null) return `${fast}: turn down to ${fixed(said.setting, 2)} now.`
+      return said.byHand
+        ? `${fast}: turn it down now.`
+        : `${fast}; the range will read wide and late. Let it settle, or repeat slower.`
+    }
+  }
+}
+
+/** Three notes once when the window opens; two when a turn of the dial falls due. What is rung is also said on screen. */
+function useCalls(melt: MeltFacts, { nowC, atS, rateCPerMin }: MeltMoment, muted: boolean): void {
+  const rung = useRef(false)
+  const inside = nowC !== null && nowC >= melt.planned.body.window.watchFromC && melt.run !== null
+  const turn = nowC === null ? null : nextTurn(melt, nowC, atS, rateCPerMin)
+  const due = turn !== null && turn.dueInMin === 0 ? turn.atMin : null
+  useEffect(() => {
+    // Sound is outside React; it must ring once and not at every reading.
+    if (!inside || rung.current) return
+    rung.current = true
+    if (!muted) sound('window')
+  }, [inside, muted])
+  useEffect(() => {
+    // Once for each turn that falls due.
+    if (due !== null && !muted) sound('turn')
+  }, [due, muted])
+}

@@ -1,0 +1,74 @@
+import Button from 'react-bootstrap/Button'
+import { type MeltFacts, SIGN_WORDS } from '@ivory-crystal/core'
+import type { Marking } from './useMarking'
+
+/** What the last press was, by word, and what keys do. */
+export function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking: Marking; onset: string }) {
+  const unnamed = [...melt.marks]
+    .reverse()
+    .find((mark) => mark.entry.body.moment === 'early sign' && mark.word === null)
+  return (
+    <div className="mt-3">
+      {marking.said && (
+        <p className="look" role="alert">
+          {marking.said}
+        </p>
+      )}
+      {unnamed && (
+        <div className="row-of align-items-center mb-2" role="group" aria-label="Name the early sign">
+          <span className="quiet">
+            Tube {unnamed.entry.body.slot} at {unnamed.temperature?.text ?? '…'}: what was it?
+          </span>
+          {SIGN_WORDS.map((word) => (
+            <Button
+              key={word}
+              size="sm"
+              variant="outline-primary"
+              onClick={() => {
+                marking.nameSign(unnamed.entry.id, word)
+              }}
+            >
+              {word}
+            </Button>
+          ))}
+        </div>
+      )}
+      <div className="d-flex gap-3 align-items-start">
+        <p className="quiet mb-0">
+          A key stamps time
+          {melt.run?.started.body.recorded === false
+            ? '; the temperature is typed after'
+            : ' and temperature'}
+          . First liquid here is {onset}; shrinking and sweat on the glass are early signs. <b>Backspace</b>{' '}
+          strikes the last mark; nothing is erased.
+        </p>
+        <div className="d-flex gap-2 ms-auto">
+          <Button size="sm" variant="outline-primary" onClick={marking.strikeLast} className="text-nowrap">
+            Strike last
+          </Button>
+          <Button size="sm" variant="outline-primary" onClick={fillTheScreen} className="text-nowrap">
+            Full screen
+          </Button>
+          <Button
+            size="sm"
+            variant="outline-primary"
+            aria-pressed={marking.muted}
+            onClick={() => {
+              marking.setMuted(!marking.muted)
+            }}
+          >
+            {marking.muted ? 'Unmute' : 'Mute'}
+          </Button>
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** Nothing but the melt on the screen, and back. */
+function fillTheScreen(): void {
+  const asked = document.fullscreenElement
+    ? document.exitFullscreen()
+    : document.querySelector('.watch')?.requestFullscreen()
+  asked?.catch(() => undefined)
+}

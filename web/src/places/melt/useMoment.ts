@@ -1,0 +1,25 @@
+import { estimatedNow, liveRate, type MeltFacts } from '@ivory-crystal/core'
+import { useNow } from '../../app/now'
+import type { HeardReading } from '../../ledger/readings'
+import { useNotebook } from '../../ledger/notebook'
+import { type Run, runSeconds, useHeard } from './useRun'
+
+export type MeltMoment = ReturnType<typeof useMoment>
+
+/** A melt as it stands at this moment, and what was heard of it; asked anew at every reading and second. */
+export function useMoment(melt: MeltFacts, run: Run) {
+  const view = useNotebook((state) => state.view)
+  const isConnected = useNotebook((state) => state.connected)
+  const heard: HeardReading | null = useHeard(melt)
+  useNow()
+  const atS = runSeconds(melt)
+  return {
+    heard,
+    atS,
+    isConnected,
+    /** What the thermometer shows where it is recorded, about where it stands where it is read by eye; °C. */
+    nowC: run.recorded ? (heard?.reading?.probe.value ?? null) : estimatedNow(view, melt, atS),
+    phase: heard?.reading?.phase ?? null,
+    rateCPerMin: liveRate(view, melt, heard?.recent ?? []),
+  }
+}
