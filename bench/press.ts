@@ -4,7 +4,7 @@ import { GOLDEN } from './screens'
 import type { Row } from './table'
 
 const TIMES = 50
-const PRESSES = 20
+const PRESSES = 60
 
 /** From a key that marks a moment to the frame in which the mark stands, in a notebook fifty times the demo's. */
 export function measurePress(): Promise<Row[]> {
@@ -21,13 +21,21 @@ export function measurePress(): Promise<Row[]> {
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({ groups: lines.slice(from, from + 100).map((line) => [line]) }),
       })
+    await page.addInitScript(() => {
+      new MutationObserver((_, observer) => {
+        if (![...document.querySelectorAll('h2')].some((one) => one.textContent === 'Next at the bench'))
+          return
+        Object.assign(globalThis, { shownAt: performance.now() })
+        observer.disconnect()
+      }).observe(document, { childList: true, subtree: true })
+    })
     await page.goto(at)
     await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
     const opened = await page.evaluate(() => {
       const entries = performance.getEntriesByType('resource') as PerformanceResourceTiming[]
       const answer = entries.find(({ name }) => name.includes('/entries?after=0'))
-      const shown = performance.now()
-      return shown - (answer?.responseEnd ?? NaN)
+      const { shownAt } = globalThis as unknown as { shownAt: number }
+      return shownAt - (answer?.responseEnd ?? NaN)
     })
     await page.getByRole('link', { name: 'Preps', exact: true }).click()
     await page.getByRole('link', { name: 'Benzil, from benzoin' }).first().click()
@@ -59,7 +67,8 @@ export function measurePress(): Promise<Row[]> {
       )
     })
     for (let i = 0; i < PRESSES; i++) {
-      await page.keyboard.press('q')
+      // Marks of all three rows and tubes, so that no area grows without end.
+      await page.keyboard.press('qwe'[i % 3] ?? 'q')
       await page.waitForTimeout(150)
     }
     const took = await page.evaluate(() => (globalThis as unknown as { took: number[] }).took)
@@ -78,7 +87,7 @@ export function measurePress(): Promise<Row[]> {
         ours: `${p95.toFixed(1)} ms`,
         bare: '33.3 ms',
         ratio: `× ${(p95 / 33.3).toFixed(2)}`,
-        aim: 'one frame over the two counted',
+        aim: 'at most the two frames counted',
       },
     ]
   })

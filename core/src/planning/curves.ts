@@ -1,8 +1,9 @@
-import { remember } from '../notebook/read'
+import type { MeltId } from '../ids'
+import { latestLine, linesOf, remember } from '../notebook/read'
 import type { Heating } from '../heating/heatingPlan'
 import { modelledC } from '../heating/dial'
 import type { View } from '../notebook/fold'
-import { type MeltFacts, readingsOf } from '../notebook/views/melt'
+import { readingsOf } from '../notebook/views/melt'
 
 /** A point of a heating curve. */
 export type CurvePoint = readonly [minutes: number, temperatureC: number]
@@ -10,19 +11,26 @@ export type CurvePoint = readonly [minutes: number, temperatureC: number]
 /** More points than this no drawing of a run shows. */
 const DRAWN_MOST = 400
 
-/** A run as read, thinned for drawing, in minutes of instrument time. */
-export const readCurve = remember((view: View, melt: MeltFacts): readonly CurvePoint[] => {
-  if (!melt.run) return []
-  const { probeC } = readingsOf(view, melt.id, melt.run.id)
+/** The run of a melt that counts: the last begun. */
+const runIdOf = (view: View, melt: MeltId) => latestLine(view, melt, 'run started')?.body.run ?? null
+
+/** A run as read, thinned for drawing, in minutes of instrument time; the same object until more is read. */
+export const readCurve = remember((view: View, melt: MeltId): readonly CurvePoint[] => {
+  const run = runIdOf(view, melt)
+  if (!run) return []
+  const { probeC } = readingsOf(view, melt, run)
   const samples = [...probeC.entries()].sort((p, q) => p[0] - q[0])
   const every = Math.max(1, Math.ceil(samples.length / DRAWN_MOST))
   return samples.filter((_, i) => i % every === 0).map(([s, c]) => [s / 60, c])
 })
 
 /** The planned heating laid over the run: its ramp begins when the ramp of the run did. */
-export function plannedCurve(melt: MeltFacts): readonly CurvePoint[] {
-  const { heating } = melt.planned.body
-  const atS = (kind: string) => melt.run?.commands.find(({ body }) => body.command.kind === kind)?.body.atS
+export const plannedCurve = remember((view: View, melt: MeltId): readonly CurvePoint[] => {
+  const heating = latestLine(view, melt, 'melt planned')?.body.heating
+  if (!heating) return []
+  const run = runIdOf(view, melt)
+  const commands = linesOf(view, melt, 'run command').filter(({ body }) => body.run === run)
+  const atS = (kind: string) => commands.find(({ body }) => body.command.kind === kind)?.body.atS
   if (heating.by === 'dial') return dialCurve(heating, (atS('dial') ?? 0) / 60)
   if (heating.by === 'hand') return []
   const ramp = atS('ramp')
@@ -34,7 +42,7 @@ export function plannedCurve(melt: MeltFacts): readonly CurvePoint[] {
     minute += segment.minutes
   }
   return curve
-}
+})
 
 const CURVE_POINTS = 80
 

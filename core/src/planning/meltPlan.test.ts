@@ -3,10 +3,11 @@ import { golden } from '../../golden/contract'
 import {
   announcementOf,
   DEFAULT_HOUSE_RULES,
-  isSlowPart,
+  EMPTY_VIEW,
   eutecticOf,
   fold,
   type Instrument,
+  isSlowPart,
   liveRate,
   meltsOf,
   planMelt,
@@ -61,7 +62,7 @@ describe('planning a melt of a prep', () => {
 
 describe('curves for drawing', () => {
   test('the planned ramp begins when the run’s did, and joins up', () => {
-    const curve = plannedCurve(melt)
+    const curve = plannedCurve(view, melt.id)
     const ramp = melt.run?.commands.find(({ body }) => body.command.kind === 'ramp')?.body.atS ?? 0
     expect(curve.map(([minute]) => minute)).toContain(ramp / 60)
     expect(curve[curve.length - 1]?.[1]).toBe(melt.planned.body.window.stopC)
@@ -69,12 +70,12 @@ describe('curves for drawing', () => {
   })
   test('what was read keeps its ends and is thinned to what can be drawn', () => {
     const readings = readingsOf(view, melt.id, melt.run?.id as never)
-    const curve = readCurve(view, melt)
+    const curve = readCurve(view, melt.id)
     expect(readings.probeC.size).toBeGreaterThan(400)
     expect(curve.length).toBeLessThanOrEqual(400)
     expect(curve[0]).toEqual([1 / 60, readings.probeC.get(1)])
     expect(curve.every(([minute], i) => i === 0 || minute > (curve[i - 1]?.[0] ?? 0))).toBe(true)
-    expect(readCurve(view, { ...melt, run: null })).toEqual([])
+    expect(readCurve(EMPTY_VIEW, melt.id)).toEqual([])
   })
 })
 

@@ -25,6 +25,8 @@ export function TemperatureChart({
     const quiet = css('--ink-2')
     return {
       ...plainChart(),
+      // A mark makes the pad beside it grow; that must not draw the curve anew.
+      chart: { ...plainChart().chart, redrawOnParentResize: false },
       colors: [quiet, css('--ember')],
       stroke: { width: [1.5, 2.5], dashArray: [5, 0], curve: 'straight' },
       annotations: {

@@ -12,8 +12,9 @@ import { useAwake } from './useAwake'
 import { type Marking, useMarking } from './useMarking'
 import { type Run, useHeard, useIsHeard, useRun } from './useRun'
 
+// A chart is slow to draw anew: only with what it shows.
 const TemperatureChart = lazy(async () => ({
-  default: (await import('../../drawings/TemperatureChart')).TemperatureChart,
+  default: memo((await import('../../drawings/TemperatureChart')).TemperatureChart),
 }))
 
 /**
@@ -91,13 +92,13 @@ function Seen({ melt }: { melt: MeltFacts }) {
   return <Lens tubes={reading.tubes} slots={melt.planned.body.tubes.map((tube) => tube.slot)} />
 }
 
-const Curve = memo(function Curve({ melt }: { melt: MeltFacts }) {
-  const read = useNotebook((state) => readCurve(state.view, melt))
-  const planned = useMemo(() => plannedCurve(melt), [melt])
+function Curve({ melt }: { melt: MeltFacts }) {
+  const read = useNotebook((state) => readCurve(state.view, melt.id))
+  const planned = useNotebook((state) => plannedCurve(state.view, melt.id))
   const { watchFromC, stopC } = melt.planned.body.window
   return (
     <Suspense fallback={<div style={{ height: 265 }} />}>
       <TemperatureChart planned={planned} read={read} watchFromC={watchFromC} stopC={stopC} />
     </Suspense>
   )
-})
+}
