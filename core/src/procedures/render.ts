@@ -75,7 +75,10 @@ export function renderSteps(procedure: Procedure, batch: Batch): readonly Step[]
 }
 
 /** The waste a batch leaves, by stream. */
-export function renderWaste(procedure: Procedure, batch: Batch): readonly string[] {
+export function renderWaste(
+  procedure: Pick<Procedure, 'waste' | 'collect'>,
+  batch: Batch,
+): readonly string[] {
   const amounts = amountsOf(procedure, batch)
   return procedure.waste
     .filter((line) => batch.inserts.includes('charcoal') || !line.startsWith('Charcoal'))
@@ -133,7 +136,7 @@ function g(value: number): string {
   return `${value.toFixed(value < 0.1 ? 4 : 3)} g`
 }
 
-function amountsOf(procedure: Procedure, batch: Batch): Readonly<Record<Amount, string>> {
+function amountsOf(procedure: Pick<Procedure, 'collect'>, batch: Batch): Readonly<Record<Amount, string>> {
   const { solvent, pair, result, input, impurity, compound, conventions } = batch
   const glass = glasswareFor(procedure.collect, input.crudeG, result)
   const boilingC = solvent.boilingPointC

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { BookOpen, CircleDashed, FileQuestion, FlaskConical, Thermometer } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { NavLink, Outlet, useParams } from 'react-router'
@@ -36,7 +36,9 @@ export function Frame() {
       {status === 'open' && (
         <main className="desk">
           <Refusals />
-          <Outlet />
+          <Suspense fallback={<p aria-busy="true">Opening …</p>}>
+            <Outlet />
+          </Suspense>
         </main>
       )}
       {status === 'opening' && (

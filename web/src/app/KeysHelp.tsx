@@ -1,20 +1,6 @@
-import { useEffect, useState } from 'react'
-import Modal from 'react-bootstrap/Modal'
+import { lazy, Suspense, useEffect, useState } from 'react'
 
-const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['R', 'rescue cards, at the stations of the bench'],
-  ['B', 'the simulated balance sends its reading, while you weigh with it'],
-  ['← →', 'move the volume, when its mark is chosen'],
-  ['Q W E', 'while a melt is watched: early sign in tube 1, 2, 3 (as many as are seen)'],
-  ['A S D', 'first liquid in tube 1, 2, 3'],
-  ['Z X C', 'all liquid in tube 1, 2, 3'],
-  ['Backspace', 'strike the last mark'],
-  ['M', 'mute or unmute the sounds'],
-  ['Enter', 'record the reading typed off a thermometer'],
-  ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
-  ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],
-  ['?', 'this list'],
-]
+const KeysList = lazy(async () => ({ default: (await import('./KeysList')).KeysList }))
 
 /** Whether a key press is meant for a field and not for the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -44,37 +30,15 @@ export function KeysHelp() {
       >
         keys <b>?</b>
       </button>
-      <Modal
-        show={open}
-        onHide={() => {
-          setOpen(false)
-        }}
-        aria-labelledby="keys-title"
-      >
-        <Modal.Header closeButton>
-          <Modal.Title as="h2" id="keys-title">
-            Keys
-          </Modal.Title>
-        </Modal.Header>
-        <Modal.Body>
-          <table className="lines">
-            <tbody>
-              {KEYS.map(([keys, does]) => (
-                <tr key={does}>
-                  <td>
-                    {keys.split(' ').map((key) => (
-                      <kbd key={key} className="key me-1">
-                        {key}
-                      </kbd>
-                    ))}
-                  </td>
-                  <td>{does}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </Modal.Body>
-      </Modal>
+      {open && (
+        <Suspense>
+          <KeysList
+            onHide={() => {
+              setOpen(false)
+            }}
+          />
+        </Suspense>
+      )}
     </>
   )
 }

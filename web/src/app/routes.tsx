@@ -1,65 +1,53 @@
-import { createBrowserRouter } from 'react-router'
+import { lazy, type ComponentType } from 'react'
+import { BrowserRouter, Route, Routes } from 'react-router'
+import { Failed } from './Failed'
 import { Frame } from './Frame'
 import { Lost } from './Lost'
 import { ToNotebook } from './ToNotebook'
 
+const place = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) =>
+  lazy(async () => ({ default: (await load())[name] }))
+
+const Today = place(() => import('../places/today/Today'), 'Today')
+const Preps = place(() => import('../places/preps/Preps'), 'Preps')
+const Prep = place(() => import('../places/prep/Prep'), 'Prep')
+const Instruments = place(() => import('../places/instruments/Instruments'), 'Instruments')
+const MeltPage = place(() => import('../places/melt/MeltPage'), 'MeltPage')
+const Unknowns = place(() => import('../places/unknowns/Unknowns'), 'Unknowns')
+const Case = place(() => import('../places/unknowns/Case'), 'Case')
+const PlatePage = place(() => import('../places/plates/PlatePage'), 'PlatePage')
+const Explained = place(() => import('../places/explained/Explained'), 'Explained')
+const Instructors = place(() => import('../places/explained/Instructors'), 'Instructors')
+const Shelf = place(() => import('../places/shelf/Shelf'), 'Shelf')
+
 /** Every place is a chunk of its own; the address names notebook, prep and station, so a link lands in place. */
-export const router = createBrowserRouter([
-  {
-    path: '/',
-    element: <Frame />,
-    errorElement: <Lost />,
-    children: [
-      { index: true, element: <ToNotebook place="" /> },
-      ...['preps', 'unknowns', 'instruments', 'shelf'].map((place) => ({
-        path: place,
-        element: <ToNotebook place={`/${place}`} />,
-      })),
-      {
-        path: 'n/:notebook',
-        children: [
-          { index: true, lazy: async () => ({ Component: (await import('../places/today/Today')).Today }) },
-          { path: 'preps', lazy: async () => ({ Component: (await import('../places/preps/Preps')).Preps }) },
-          {
-            path: 'preps/:prep/:station?',
-            lazy: async () => ({ Component: (await import('../places/prep/Prep')).Prep }),
-          },
-          {
-            path: 'instruments/:instrument?',
-            lazy: async () => ({
-              Component: (await import('../places/instruments/Instruments')).Instruments,
-            }),
-          },
-          {
-            path: 'melts/:melt',
-            lazy: async () => ({ Component: (await import('../places/melt/MeltPage')).MeltPage }),
-          },
-          {
-            path: 'unknowns',
-            lazy: async () => ({ Component: (await import('../places/unknowns/Unknowns')).Unknowns }),
-          },
-          {
-            path: 'unknowns/:unknown/:station?',
-            lazy: async () => ({ Component: (await import('../places/unknowns/Case')).Case }),
-          },
-          {
-            path: 'plates/:plate',
-            lazy: async () => ({ Component: (await import('../places/plates/PlatePage')).PlatePage }),
-          },
-          {
-            path: 'explained',
-            lazy: async () => ({ Component: (await import('../places/explained/Explained')).Explained }),
-          },
-          {
-            path: 'for-instructors',
-            lazy: async () => ({
-              Component: (await import('../places/explained/Instructors')).Instructors,
-            }),
-          },
-          { path: 'shelf', lazy: async () => ({ Component: (await import('../places/shelf/Shelf')).Shelf }) },
-        ],
-      },
-      { path: '*', element: <Lost /> },
-    ],
-  },
-])
+export function App() {
+  return (
+    <BrowserRouter>
+      <Failed>
+        <Routes>
+          <Route path="/" element={<Frame />}>
+            <Route index element={<ToNotebook place="" />} />
+            {['preps', 'unknowns', 'instruments', 'shelf'].map((name) => (
+              <Route key={name} path={name} element={<ToNotebook place={`/${name}`} />} />
+            ))}
+            <Route path="n/:notebook">
+              <Route index element={<Today />} />
+              <Route path="preps" element={<Preps />} />
+              <Route path="preps/:prep/:station?" element={<Prep />} />
+              <Route path="instruments/:instrument?" element={<Instruments />} />
+              <Route path="melts/:melt" element={<MeltPage />} />
+              <Route path="unknowns" element={<Unknowns />} />
+              <Route path="unknowns/:unknown/:station?" element={<Case />} />
+              <Route path="plates/:plate" element={<PlatePage />} />
+              <Route path="explained" element={<Explained />} />
+              <Route path="for-instructors" element={<Instructors />} />
+              <Route path="shelf" element={<Shelf />} />
+            </Route>
+          </Route>
+          <Route path="*" element={<Lost />} />
+        </Routes>
+      </Failed>
+    </BrowserRouter>
+  )
+}

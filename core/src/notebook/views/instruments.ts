@@ -11,7 +11,7 @@ import type { View } from '../fold'
 import { latestLine, linesOf } from '../read'
 import type { StandardRead } from '../kinds/standard-read/kind'
 import type { ThermometerCalibrated } from '../kinds/thermometer-calibrated/kind'
-import { isStale } from './judgement'
+import { isStale } from './stale'
 
 /** What the bench itself has decided is written about this subject. */
 export const BENCH = 'bench' as SubjectId

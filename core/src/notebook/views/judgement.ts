@@ -7,7 +7,7 @@ import type { PlateOpinion } from '../../chromatography/readPlate'
 import { judgeRange } from '../../judging/judgeRange'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
-import { remember, strikeOf } from '../read'
+import { remember } from '../read'
 import { drynessOf } from './dryness'
 import { meltOf } from './melt'
 import { type CompleteRow, isComplete, mixturesOf } from './mixtures'
@@ -103,12 +103,4 @@ function authenticBeside(view: View, product: RangeRow, compound: Compound): Com
 
 function opinionFrom({ spots, agrees, isPoor, sentence }: PlateOpinion): JudgeInput['plate'] {
   return { spots, agrees, isPoor, sentence }
-}
-
-/** Whether a decision rests on a line that has been struck since. */
-export function isStale(
-  view: View,
-  decision: { readonly body: { readonly restsOn: readonly EntryId[] } },
-): boolean {
-  return decision.body.restsOn.some((id) => strikeOf(view, id) !== null)
 }

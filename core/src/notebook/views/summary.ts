@@ -12,7 +12,8 @@ import { rangesOf } from './ranges'
 import { nextStep, stationsOf } from './stations'
 import { timersOf } from './timers'
 import { trialsOf } from './trials'
-import { caseForRanking, unknownsOf } from './unknowns'
+import { caseForRanking } from './ranking'
+import { unknownsOf } from './unknowns'
 
 /** What a notebook comes to, in plain values: two views that tell the same have the same summary. */
 export function summaryOf(view: View, now: EpochMs): object {

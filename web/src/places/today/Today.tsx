@@ -1,18 +1,13 @@
+import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
-import {
-  meltsOf,
-  nextInCase,
-  nextStep,
-  type PrepFacts,
-  prepsOf,
-  stationsOf,
-  timersOf,
-  unknownsOf,
-} from '@ivory-crystal/core'
+import { meltsOf, nextStep, type PrepFacts, prepsOf, stationsOf, timersOf } from '@ivory-crystal/core'
 import { capital, clock, fixed, span } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
+
+// What tells of unknowns is loaded with the section that shows them.
+const OpenCases = lazy(async () => ({ default: (await import('./OpenCases')).OpenCases }))
 
 /** What is open, what is next, which clocks run. */
 export function Today() {
@@ -25,10 +20,6 @@ export function Today() {
   const base = `/n/${notebook ?? ''}`
   const preps = prepsOf(view)
   const open = preps.filter((prep) => nextStep(view, prep.id, now) !== null)
-  const cases = unknownsOf(view).flatMap((unknown) => {
-    const next = nextInCase(view, unknown)
-    return next ? [{ unknown, next }] : []
-  })
   const running = Object.entries(readings).flatMap(([instrument, heard]) =>
     heard ? [{ instrument: shelf?.instruments.find(({ id }) => id === instrument), heard }] : [],
   )
@@ -65,17 +56,9 @@ export function Today() {
           </ul>
         </section>
       )}
-      {cases.length > 0 && (
-        <section className="mt-4" aria-label="Open cases">
-          <h2>Unknowns</h2>
-          {cases.map(({ unknown, next }) => (
-            <p key={unknown.id} className="mt-2 mb-0">
-              <Link to={`${base}/unknowns/${unknown.id}/${next.station}`}>{unknown.opened.body.code}</Link>{' '}
-              <span className="quiet">{next.text}</span>
-            </p>
-          ))}
-        </section>
-      )}
+      <Suspense>
+        <OpenCases base={base} />
+      </Suspense>
       {melts.length > 0 && (
         <section className="mt-4" aria-label="Melts of the rack">
           <h2>Melts of the rack</h2>

@@ -3,9 +3,8 @@ import type { EntryId } from '../../../ids'
 import type { CrystallizationInput, CrystallizationPlan } from '../../../solubility/planCrystallization'
 import type { Conventions } from '../../../conventions/conventions'
 import type { Compound, Solvent } from '../../../reference/shelf'
-import { PROCEDURES } from '../../../procedures/shipped'
 import type { Insert, Procedure, Step } from '../../../procedures/procedure'
-import { renderWaste } from '../../../procedures/render'
+import { disposalFor } from '../../../procedures/cautions'
 import { defineKind } from '../defineKind'
 import { type PlanFixedV1, stepsOfV1 } from './stepsOfV1'
 
@@ -39,19 +38,28 @@ export interface PlanFixed {
   readonly restsOn: readonly EntryId[]
 }
 
+const ONLY_OF_V1: PlanFixed['procedure'] = {
+  id: 'small-funnel',
+  name: 'Small flask and suction funnel',
+  collect: 'small funnel',
+}
+
 /** Version 1 knew one procedure and worked its steps out on reading: they stay as they were. */
 function fromV1(body: unknown): PlanFixed {
   const old = body as PlanFixedV1
-  const procedure = PROCEDURES.find(({ id }) => id === 'small-funnel') as Procedure
   const plan = {
     ...old,
-    procedure: { id: procedure.id, name: procedure.name, collect: procedure.collect },
+    procedure: ONLY_OF_V1,
     inserts: [],
     crudeText: String(old.input.crudeG),
     amount: 'least hot solvent' as const,
     pair: null,
   }
-  return { ...plan, steps: stepsOfV1(old), waste: renderWaste(procedure, plan) }
+  return {
+    ...plan,
+    steps: stepsOfV1(old),
+    waste: disposalFor(old.solvent),
+  }
 }
 
 export const planFixed = defineKind<PlanFixed>()({
