@@ -24,8 +24,8 @@ interface Until {
   readonly not?: string
 }
 
-/** A real server on a folder of its own, that a test can kill and start again. */
-export class Bench {
+/** A real server on a folder of its own. */
+class BenchServer {
   readonly folder = mkdtempSync(join(tmpdir(), 'ivory-e2e-'))
   private process: ChildProcess | null = null
   private constructor(
@@ -33,13 +33,13 @@ export class Bench {
     private readonly demo: boolean,
   ) {}
 
-  static async open(demo: boolean): Promise<Bench> {
-    const bench = new Bench(await freePort(), demo)
-    await bench.start()
-    return bench
+  static async open(demo: boolean): Promise<BenchServer> {
+    const server = new BenchServer(await freePort(), demo)
+    await server.start()
+    return server
   }
 
-  get url(): string {
+  get origin(): string {
     return `http://127.0.0.1:${this.port}`
   }
 
@@ -77,10 +77,51 @@ export class Bench {
     await this.kill()
     rmSync(this.folder, { recursive: true, force: true })
   }
+}
+
+/** A fresh notebook on a server, with its instruments cold. */
+export class Bench {
+  private constructor(
+    private readonly server: BenchServer,
+    readonly notebook: string,
+  ) {}
+
+  /** The notebook a server starts with. */
+  static async first(server: BenchServer): Promise<Bench> {
+    const { notebooks } = (await (await fetch(`${server.origin}/api/notebooks`)).json()) as {
+      notebooks: { id: string }[]
+    }
+    return new Bench(server, notebooks[0]?.id ?? '')
+  }
+
+  static async fresh(server: BenchServer, demo: boolean): Promise<Bench> {
+    const response = await fetch(`${server.origin}/api/testing/notebooks`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ demo }),
+    })
+    if (!response.ok) throw new Error(await response.text())
+    return new Bench(server, ((await response.json()) as { id: string }).id)
+  }
+
+  /** Where the server answers. */
+  get origin(): string {
+    return this.server.origin
+  }
+  /** Where the notebook is. */
+  get url(): string {
+    return `${this.origin}/n/${this.notebook}`
+  }
+  kill(): Promise<void> {
+    return this.server.kill()
+  }
+  start(): Promise<void> {
+    return this.server.start()
+  }
 
   /** Lets instrument time pass, and gives the last reading. */
   async pass(seconds: number, instrument = 'programmable-block', until?: Until): Promise<Reading> {
-    const response = await fetch(`${this.url}/api/instruments/${instrument}/advance`, {
+    const response = await fetch(`${this.origin}/api/instruments/${instrument}/advance`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ seconds, ...(until ? { until } : {}) }),
@@ -107,7 +148,7 @@ export class Bench {
   /** Lets the simulated balance come to rest, and gives what it shows. */
   async settleBalance(): Promise<string> {
     for (let waited = 0; waited < 120; waited += 6) {
-      const response = await fetch(`${this.url}/api/balance/advance`, {
+      const response = await fetch(`${this.origin}/api/balance/advance`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({ seconds: 6 }),
@@ -123,29 +164,39 @@ export class Bench {
   async entries(): Promise<
     { seq: number; entry: { id: string; kind: string; body: Record<string, unknown> } }[]
   > {
-    const { notebooks } = (await (await fetch(`${this.url}/api/notebooks`)).json()) as {
-      notebooks: { id: string }[]
-    }
-    const path = `/api/notebooks/${notebooks[0]?.id ?? ''}/entries`
-    return ((await (await fetch(this.url + path)).json()) as { entries: never[] }).entries
+    const path = `/api/notebooks/${this.notebook}/entries`
+    return ((await (await fetch(this.origin + path)).json()) as { entries: never[] }).entries
   }
 }
 
-/** Tests get a server with the demo notebook, or one with an empty notebook of their own. */
-export const test = base.extend<{ demo: Bench; own: Bench }>({
+/**
+ * Tests get a fresh notebook, the demo's or an empty one, on the server of their worker. One that kills its server,
+ * or changes the shelf, says `test.use({ apart: true })` and gets a server of its own.
+ */
+export const test = base.extend<
+  { apart: boolean; demo: Bench; own: Bench },
+  { demoServer: BenchServer; ownServer: BenchServer }
+>({
+  apart: [false, { option: true }],
   // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from its first parameter
-  demo: async ({}, use) => {
-    const bench = await Bench.open(true)
-    await use(bench)
-    await bench.close()
-  },
+  demoServer: [({}, use) => serving(true, use), { scope: 'worker' }],
   // eslint-disable-next-line no-empty-pattern -- as above
-  own: async ({}, use) => {
-    const bench = await Bench.open(false)
-    await use(bench)
-    await bench.close()
+  ownServer: [({}, use) => serving(false, use), { scope: 'worker' }],
+  demo: async ({ apart, demoServer }, use) => {
+    if (apart) await serving(true, async (server) => use(await Bench.first(server)))
+    else await use(await Bench.fresh(demoServer, true))
+  },
+  own: async ({ apart, ownServer }, use) => {
+    if (apart) await serving(false, async (server) => use(await Bench.first(server)))
+    else await use(await Bench.fresh(ownServer, false))
   },
 })
+
+async function serving(demo: boolean, use: (server: BenchServer) => Promise<void>): Promise<void> {
+  const server = await BenchServer.open(demo)
+  await use(server)
+  await server.close()
+}
 export { expect }
 
 /** Goes to a station; the one before stands until the chunk of this one is there. */

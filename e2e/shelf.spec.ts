@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from './bench'
 
+test.use({ apart: true })
+
 test('the shelf takes a file in with a look first, a change as a new version, a house procedure', async ({
   page,
   own,

@@ -3,6 +3,7 @@
  * have written them, and the view it comes to. Run again only when the ledger gains kinds of entry; the files it
  * writes are committed and tested against, and those of earlier versions stay.
  */
+import { createHash } from 'node:crypto'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import {
@@ -66,8 +67,20 @@ const BENCH_7 = 'measured at bench 7 (sample data)'
 const INSTRUMENT = 'programmable-block' as InstrumentId
 
 const entries: RawEntry[] = []
-let latest: string | null = null
-let counter = 0
+/** Lines written at the same millisecond, so that they keep the order they are written in. */
+const writtenAt = new Map<number, number>()
+
+/**
+ * An id made of when the line was written and what it says: a line more, or another one, changes its own id and
+ * those of lines that rest on it, and no others.
+ */
+function idOf(kind: Kind, about: SubjectId, at: number, body: unknown): EntryId {
+  const nth = writtenAt.get(at) ?? 0
+  writtenAt.set(at, nth + 1)
+  const says = createHash('sha256').update(JSON.stringify([kind, about, body])).digest()
+  const head = nextId(null, at, says.subarray(0, 8))
+  return `${head.slice(0, 15)}${nth.toString(16).padStart(3, '0')}${head.slice(18)}` as EntryId
+}
 
 function write<K extends Kind>(
   kind: K,
@@ -76,10 +89,7 @@ function write<K extends Kind>(
   body: Bodies[K],
   by = 'bench 7',
 ): EntryId {
-  counter += 1
-  const random = Uint8Array.from({ length: 8 }, (_, i) => (counter * 37 + i * 101) & 0xff)
-  const id = nextId(latest, at, random)
-  latest = id
+  const id = idOf(kind, subject, at, body)
   const device = by === 'recorder' ? 'server' : 'laptop-7'
   entries.push({
     id,
@@ -671,6 +681,7 @@ const file = {
   sealed,
   entries,
 }
+entries.sort((p, q) => (p.id < q.id ? -1 : 1))
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
 writeFileSync(
   join(folder, 'ledger.v3.json'),

@@ -23,9 +23,13 @@ export async function readGolden(): Promise<GoldenFile> {
   return JSON.parse(await readFile(join(GOLDEN, 'ledger.v3.json'), 'utf8')) as GoldenFile
 }
 
-/** Writes the golden ledger as the demo notebook, its times moved to now. */
-export async function writeDemo(store: LedgerStore, golden: GoldenFile, clock: Clock): Promise<void> {
-  if ((await store.notebooks()).length > 0) return
+/** Writes the golden ledger as a demo notebook, its times moved to now, with its sealed answers; answers with its id. */
+export async function writeDemo(
+  store: LedgerStore,
+  shelf: ShelfStore,
+  golden: GoldenFile,
+  clock: Clock,
+): Promise<NotebookId> {
   const { id: notebook } = await store.createNotebook({ id: randomUUID() as NotebookId, title: golden.title })
   const entries = rebase(golden.entries, clock.now() - golden.nowMs, { ledger: store.ledger, notebook })
   const answers = await store.append(
@@ -34,16 +38,7 @@ export async function writeDemo(store: LedgerStore, golden: GoldenFile, clock: C
   )
   const refused = answers?.find((answer) => answer.outcome !== 'stored')
   if (refused) throw new Error(`The demo notebook does not fit this build: ${JSON.stringify(refused)}`)
-}
-
-/** Keeps the sealed answers of the demo's unknowns for the notebook they stand in. */
-export async function keepDemoAnswers(
-  shelf: ShelfStore,
-  store: LedgerStore,
-  golden: GoldenFile,
-): Promise<void> {
-  const notebook = (await store.notebooks()).find(({ title }) => title === golden.title)?.id
-  if (!notebook) return
   for (const { seal, ...answer } of golden.sealed)
     await shelf.keepSealed(seal, { notebook, ...answer } satisfies Sealed)
+  return notebook
 }

@@ -6,7 +6,7 @@ import { Router } from 'express'
 import { pino } from 'pino'
 import { SYSTEM_CLOCK, type Clock } from './clock'
 import { openPglite, openPostgres, type Database } from './db/open'
-import { keepDemoAnswers, readGolden, writeDemo } from './demo'
+import { readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
 import { balanceRoutes, openBalance } from './instruments/balance'
@@ -22,6 +22,7 @@ import { openShelfJournal, type ShelfJournal } from './shelf/journal'
 import { shelfRoutes } from './shelf/routes'
 import { addOwnPoints, seedShelf } from './shelf/seed'
 import { openShelf } from './shelf/shelf'
+import { testingRoutes } from './testing/routes'
 import { unknownRoutes } from './unknowns/routes'
 import { contentsFor } from './unknowns/seals'
 
@@ -67,12 +68,12 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const { db, store } = await openLedger(options, clock, say, closing)
     const golden = options.demo ? await readGolden() : null
     await seedShelf(db, clock)
-    if (golden) {
-      await addOwnPoints(db, clock, golden.solubilities)
-      await writeDemo(store, golden, clock)
-    } else if ((await store.notebooks()).length === 0) await store.createNotebook({ title: 'My notebook' })
+    if (golden) await addOwnPoints(db, clock, golden.solubilities)
     const shelf = openShelf(db, await ownShelf(options, db, closing), clock)
-    if (golden) await keepDemoAnswers(shelf, store, golden)
+    if ((await store.notebooks()).length === 0) {
+      if (golden) await writeDemo(store, shelf, golden, clock)
+      else await store.createNotebook({ title: 'My notebook' })
+    }
     const bench = await openBench(
       async () => (await shelf.read()).instruments,
       store,
@@ -89,6 +90,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), clock))
     api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store))
     api.use(instrumentRoutes(bench, clock, options.byHand), balanceRoutes(balance, options.byHand))
+    if (options.byHand) api.use(testingRoutes(store, shelf, bench, balance, clock))
     api.get('/about', (_request, response) => {
       response.json({ ledger: store.ledger, demo: options.demo, byHand: options.byHand, now: clock.now() })
     })

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
@@ -96,6 +97,15 @@ describe('the golden ledger', () => {
   })
   test('holds every kind of entry there is', () => {
     expect(new Set(golden.entries.map(({ kind }) => kind))).toEqual(new Set(Object.keys(KINDS)))
+  })
+  test('has ids made of what its lines say, so that a new line changes only itself', () => {
+    const tails = golden.entries.map(({ id }) => id.slice(20))
+    const says = golden.entries.map(({ kind, subject, body }) => {
+      const digest = createHash('sha256').update(JSON.stringify([kind, subject, body])).digest('hex')
+      return `${digest.slice(1, 4)}-${digest.slice(4, 16)}`
+    })
+    expect(tails).toEqual(says)
+    for (const { id, at } of golden.entries) expect(idMs(id)).toBe(at)
   })
   test('passes the schemas, every line', () => {
     expect(golden.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])

@@ -30,6 +30,8 @@ export interface SimulatedBalance extends PassingFeed {
   load(notebook: NotebookId, sample: string, load: PanLoad, aboutG: number): Promise<BalanceStanding>
   tare(): BalanceStanding
   pass(seconds: number): BalanceStanding
+  /** Empty and at rest, as when it was put up; for tests. */
+  clear(): void
   close(): void
 }
 
@@ -91,6 +93,11 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
     pass(seconds) {
       state = passBalance(state, [], seconds).state
       return publish()
+    },
+    clear() {
+      state = createBalance(TEACHING_BALANCE, clock.now() | 0)
+      onPan = 'nothing'
+      publish()
     },
     listen(hear) {
       hearers.add(hear)

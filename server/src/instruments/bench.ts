@@ -100,6 +100,8 @@ export interface SimulatedBench extends PassingFeed {
   line(instrument: string, line: string): Promise<string>
   /** Lets seconds pass where no clock drives the bench. */
   pass(instrument: string, seconds: number, until?: PassUntil): Promise<RunState>
+  /** Forgets every run and lets every block stand cold; for tests. */
+  clear(): void
   close(): Promise<void>
 }
 
@@ -349,6 +351,13 @@ export async function openBench(
       await advanceTo(stand, run, run.sample + seconds, until)
       await flush(run)
       return runState(run)
+    },
+    clear() {
+      for (const stand of stands.values()) {
+        stand.run = null
+        stand.heardC = null
+        stand.rest = { state: createBlock(stand.instrument.character, 1), atMs: clock.now() }
+      }
     },
     listen(hear) {
       hearers.add(hear)
