@@ -7,7 +7,8 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 30_000 },
   workers: 2,
-  fullyParallel: false,
+  // Tests share a server and not a notebook, so any two may run side by side.
+  fullyParallel: true,
   forbidOnly: Boolean(process.env['CI']),
   reporter: [['list']],
   use: {

@@ -66,60 +66,6 @@ test('marks made offline stand at once, survive a closed page, and arrive once',
   expect(await marks()).toHaveLength(2)
 })
 
-test('two tabs tell each other, and one of them holds the stream', async ({ page, context, demo }) => {
-  await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
-  // The address is read once the prep stands: Today says “all stored” too.
-  await expect(page.getByLabel('What do you see?')).toBeVisible()
-  await expect(page.getByText('all stored')).toBeVisible()
-  const other = await context.newPage()
-  await other.goto(page.url())
-  await expect(other.getByText('all stored')).toBeVisible()
-  await page.getByLabel('What do you see?').fill('told from the first tab')
-  await page.getByRole('button', { name: 'Write it down' }).click()
-  await expect(other.getByText('told from the first tab')).toBeVisible()
-  await other.getByRole('button', { name: 'Tick: Spin for 3 min.', exact: true }).click()
-  await expect(page.getByRole('button', { name: /^Done at .*: Spin for 3 min\.$/ })).toBeVisible()
-  await page.close()
-  await other.getByLabel('What do you see?').fill('after the first was closed')
-  await other.getByRole('button', { name: 'Write it down' }).click()
-  await expect(other.getByText('all stored')).toBeVisible()
-  const texts = (await demo.entries()).map((line) => line.entry.body['text'])
-  expect(texts.filter((text) => text === 'told from the first tab')).toHaveLength(1)
-  expect(texts.filter((text) => text === 'after the first was closed')).toHaveLength(1)
-})
-
-test('a line the server refuses is shown with its reason and holds up nothing', async ({ page, demo }) => {
-  await page.route('**/entries', async (route) => {
-    const { groups } = route.request().postDataJSON() as {
-      groups: { id: string; body: { text?: string } }[][]
-    }
-    const bad = groups.flat().find((entry) => entry.body.text === 'to be refused')
-    if (!bad) return route.continue()
-    const answers = groups
-      .flat()
-      .map((entry) => ({ id: entry.id, outcome: 'refused', sentence: 'It was not to be.' }))
-    return route.fulfill({ json: { answers } })
-  })
-  await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
-  const write = async (text: string) => {
-    await page.getByLabel('What do you see?').fill(text)
-    await page.getByRole('button', { name: 'Write it down' }).click()
-  }
-  await write('to be refused')
-  await expect(page.getByRole('alert')).toContainText('It was not to be.')
-  await write('and this goes through')
-  await expect(page.getByText('all stored')).toBeVisible()
-  expect((await demo.entries()).some((line) => line.entry.body['text'] === 'and this goes through')).toBe(
-    true,
-  )
-  await page.reload()
-  await expect(page.getByRole('alert')).toContainText('It was not to be.')
-  await page.getByRole('button', { name: 'I have read it' }).click()
-  await expect(page.getByRole('alert')).toHaveCount(0)
-})
-
 test('a struck reading stays visible, and what rested on it says so', async ({ page, demo }) => {
   await page.goto(demo.url)
   await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()

@@ -31,14 +31,23 @@ export async function writeDemo(
   clock: Clock,
 ): Promise<NotebookId> {
   const { id: notebook } = await store.createNotebook({ id: randomUUID() as NotebookId, title: golden.title })
-  const entries = rebase(golden.entries, clock.now() - golden.nowMs, { ledger: store.ledger, notebook })
+  // A seal is known by its id in the whole ledger, so every demo has its own.
+  const seals = golden.sealed.map((sealed) => ({ ...sealed, own: randomUUID() as string }))
+  const lines = seals.reduce(
+    (text, { seal, own }) => text.replaceAll(seal, own),
+    JSON.stringify(golden.entries),
+  )
+  const entries = rebase(JSON.parse(lines) as RawEntry[], clock.now() - golden.nowMs, {
+    ledger: store.ledger,
+    notebook,
+  })
   const answers = await store.append(
     notebook,
     entries.map((entry) => [entry]),
   )
   const refused = answers?.find((answer) => answer.outcome !== 'stored')
   if (refused) throw new Error(`The demo notebook does not fit this build: ${JSON.stringify(refused)}`)
-  for (const { seal, ...answer } of golden.sealed)
-    await shelf.keepSealed(seal, { notebook, ...answer } satisfies Sealed)
+  for (const { own, unknown, compound, purity, salt } of seals)
+    await shelf.keepSealed(own, { notebook, unknown, compound, purity, salt } satisfies Sealed)
   return notebook
 }

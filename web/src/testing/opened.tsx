@@ -22,6 +22,7 @@ import {
   SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import { REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
+import type { QuarantinedLine } from '../ledger/outbox'
 import type { StreamEvents } from '../ledger/stream'
 import { golden } from '../../../core/golden/contract'
 
@@ -93,12 +94,21 @@ jest.unstable_mockModule('../ledger/api', () => ({
   Refused: class extends Error {},
   Unreachable: class extends Error {},
 }))
+/** Lines the server refused, as the outbox keeps them. */
+export const refused: QuarantinedLine[] = []
 jest.unstable_mockModule('../ledger/outbox', () => ({
   openOutbox: () =>
     Promise.resolve({
       put: () => Promise.resolve(),
       waiting: () => Promise.resolve([]),
-      quarantined: () => Promise.resolve([]),
+      quarantined: () => Promise.resolve([...refused]),
+      dismiss: (id: string) => {
+        refused.splice(
+          refused.findIndex((line) => line.id === id),
+          1,
+        )
+        return Promise.resolve()
+      },
       drain: () => new Promise(() => undefined),
     }),
 }))
@@ -127,6 +137,7 @@ export { PROCEDURES, useNotebook }
 /** Opens the demo notebook anew, as it was. */
 export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
   for (const mock of Object.values(server)) mock.mockReset()
+  refused.length = 0
   server.shelf.mockResolvedValue(shelf)
   server.instruments.mockResolvedValue({ instruments: restingAt() })
   await act(() => openNotebook(null))

@@ -52,6 +52,24 @@ describe('how much', () => {
     for (let i = 0; i < 4; i++) fireEvent.keyDown(mark, { key: 'PageDown' })
     expect(heading()).toBe('Dissolve near 3.5, then 4.0 mL')
   })
+  test('below the least, of an impurity nobody knows, or colder than hot, is answered where it is typed', async () => {
+    const user = await changing()
+    const fill = async (name: string, text: string) => {
+      const field = screen.getByLabelText(name)
+      await user.clear(field)
+      if (text !== '') await user.type(field, text)
+    }
+    await fill('volume to use, mL', '2')
+    expect(screen.getByRole('alert').textContent).toContain('2 mL is below the least hot volume of 3.5 mL')
+    await fill('volume to use, mL', '')
+    await fill('impurity, if known', 'something')
+    screen.getByText(/not on the shelf; leave it empty/)
+    await fill('cold, °C', '99')
+    expect(screen.getAllByText(/99 °C cold is not below 78 °C hot/).length).toBeGreaterThan(0)
+    await user.click(screen.getByRole('button', { name: 'Keep the old one' }))
+    screen.getByRole('heading', { name: 'Dissolve near 3.5, then 11.0 mL' })
+    expect(written('plan fixed')).toHaveLength(0)
+  })
   test('takes the least for a purity, and one measured volume', async () => {
     const user = await changing()
     await user.click(screen.getByRole('button', { name: /^98 % at/ }))

@@ -28,6 +28,38 @@ describe('on the balance', () => {
     screen.getByText('77.13 ± 0.04 %')
     screen.getByRole('heading', { name: 'Dry, by house rules' })
   })
+  test.each([
+    ['', 'is still empty'],
+    ['0,512', 'Write the decimal with a point'],
+    ['half a gram', 'is not a plain number'],
+    ['-0.2', 'A mass below zero means the tare was off'],
+    ['0.51234', 'has 5 decimals, but this balance reads to 0.001 g'],
+    ['0', 'That comes to nothing at all'],
+  ])('“%s” as a net mass is answered at its field, and kept', async (typed, sentence) => {
+    const user = show(Weigh, prepNamed('Adipic'), 'weigh')
+    const form = within(screen.getByRole('form', { name: 'Weigh the product' }))
+    const net = form.getByRole('textbox', { name: 'net mass of the product, g' })
+    await user.clear(net)
+    if (typed !== '') await user.type(net, typed)
+    await user.click(form.getByRole('button', { name: /^Record/ }))
+    expect(form.getByRole('alert').textContent).toContain(sentence)
+    expect(net).toHaveProperty('value', typed)
+    expect(written('weighed')).toHaveLength(0)
+  })
+  test('more than went in, and far less than planned, are remarked on with what to do', async () => {
+    const user = show(Weigh, prepNamed('Adipic'), 'weigh')
+    const record = async (mass: string) => {
+      await user.type(screen.getByRole('textbox', { name: 'net mass of the product, g' }), mass)
+      await user.click(screen.getByRole('button', { name: `Record ${mass} g` }))
+    }
+    await record('0.700')
+    expect(screen.getByRole('alert').textContent).toContain('330.2 % is more than went in. Dry it')
+    await user.click(screen.getByRole('button', { name: 'Weigh the product again' }))
+    await record('0.061')
+    expect(screen.getByRole('alert').textContent).toContain(
+      'is under half of the 89 % planned. Do not throw the liquor away',
+    )
+  })
   test('a mass is recorded as typed, and its digits are held to the balance', async () => {
     const user = show(Weigh, prepNamed('Adipic'), 'weigh')
     const form = screen.getByRole('form', { name: 'Weigh the product' })
