@@ -107,7 +107,8 @@ export {
   type Judgement,
 } from './judging/judgement'
 export { type BlockCharacter } from './simulator/characters'
-export { type SimulatedSample, type TubeLook, type TubeReading } from './simulator/tube'
+export { type SimulatedSample, type TubeReading } from './simulator/tube'
+export type { TubeLook } from './melting/look'
 export { type BlockCommand, type BlockReading } from './simulator/block'
 export * from './wire'
 export { attempt, ImpossibleInput } from './problems'
@@ -141,7 +142,7 @@ export { authenticWithinC } from './judging/judgeRange'
 export { CANDIDATES_MOST } from './notebook/kinds/candidates-listed/kind'
 export { phasePoint, type PhasePoint } from './melting/phasePoint'
 export { heatingShare, withoutHeating } from './heating/heatingShare'
-export { VISIBLE_LIQUID_FRACTION } from './melting/meltingRange'
+export { VISIBLE_LIQUID_FRACTION, visibleUnder } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
 export { flaskForML } from './solubility/glassware'
 export { modelledC } from './heating/dial'
@@ -289,3 +290,18 @@ export {
   simulatedTube,
   type SealedContents,
 } from './simulator/contents'
+export {
+  candidatesOf,
+  OWN_POINTS,
+  readPoints,
+  ruleFields,
+  rulesOf,
+  shelfPoints,
+  solventsFor,
+  typedPoints,
+  withSolvent,
+  type Draft,
+  type DraftField,
+  type TypedPoint,
+} from './planning/draft'
+export { outcomeOf, type Outcome, type Planned } from './planning/planDraft'

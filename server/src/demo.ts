@@ -32,7 +32,7 @@ export async function writeDemo(
 ): Promise<NotebookId> {
   const { id: notebook } = await store.createNotebook({ id: randomUUID() as NotebookId, title: golden.title })
   // A seal is known by its id in the whole ledger, so every demo has its own.
-  const seals = golden.sealed.map((sealed) => ({ ...sealed, own: randomUUID() as string }))
+  const seals = golden.sealed.map((sealed) => ({ ...sealed, own: randomUUID() }))
   const lines = seals.reduce(
     (text, { seal, own }) => text.replaceAll(seal, own),
     JSON.stringify(golden.entries),

@@ -1,4 +1,4 @@
-import type { MeltingRange } from '../melting/meltingRange'
+import { type MeltingRange, VISIBLE_LIQUID_FRACTION } from '../melting/meltingRange'
 import { type Fusion, liquidusC, requireFusion, waldenFusionEnthalpy } from '../melting/liquidus'
 import { requireRange } from '../heating/observedRange'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
@@ -46,7 +46,7 @@ export const RANK_OPTIONS: RankOptions = {
   mishapSpanC: 60,
   unlistedPrior: 0.05,
   unlistedSpanC: 330,
-  visibleLiquidFraction: 0.2,
+  visibleLiquidFraction: VISIBLE_LIQUID_FRACTION['distinct drop'],
 }
 
 /** Equal masses, unless the mixture says otherwise. */

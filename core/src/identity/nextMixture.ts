@@ -6,6 +6,8 @@ import {
   type IdentityInput,
   mixtureDensity,
   optionsOf,
+  RANK_OPTIONS,
+  type RankOptions,
   unlistedFusion,
 } from './likelihood'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
@@ -47,14 +49,16 @@ export function nextMixture(
   input: IdentityInput & { readonly references: readonly Candidate[] },
 ): readonly NextMixture[] {
   const likely = likelyOf(input)
+  const options = { ...RANK_OPTIONS, ...input.options }
   return input.references
-    .map((reference) => ({
-      reference: reference.id,
-      bits: bitsOf(input, likely, reference),
-      outcomes: outcomesOf(input.unknown, input.candidates, reference),
-    }))
+    .map((reference) => ({ reference, bits: bitsOf(input, likely, reference) }))
     .filter(({ bits }) => bits >= WORTH_BITS)
     .sort((p, q) => q.bits - p.bits)
+    .map(({ reference, bits }) => ({
+      reference: reference.id,
+      bits,
+      outcomes: outcomesOf(input.unknown, input.candidates, reference, options),
+    }))
 }
 
 interface Likely {
@@ -96,16 +100,19 @@ function bitsOf(input: IdentityInput, likely: readonly Likely[], reference: Cand
   return bits
 }
 
+type Visible = Pick<RankOptions, 'visibleLiquidFraction'>
+
 /** The range of the mixture, candidate by candidate and for one nobody listed. */
 function outcomesOf(
   unknown: MeltingRange,
   candidates: readonly Candidate[],
   reference: Candidate,
+  options: Visible,
 ): NextMixture['outcomes'] {
   return [...candidates, null].map((candidate) => ({
     id: candidate?.id ?? null,
-    ...mixedRange(unknown, candidate, reference, 0.5),
-    clearByEyeC: byEye(unknown, candidate, reference),
+    ...mixedRange(unknown, candidate, reference, 0.5, options),
+    clearByEyeC: byEye(unknown, candidate, reference, options),
   }))
 }
 
@@ -114,9 +121,10 @@ function byEye(
   unknown: MeltingRange,
   candidate: Candidate | null,
   reference: Candidate,
+  options: Visible,
 ): readonly [number, number] {
   const clears = [0.5 - BY_EYE_WITHIN, 0.5, 0.5 + BY_EYE_WITHIN].map(
-    (share) => mixedRange(unknown, candidate, reference, share).clearC,
+    (share) => mixedRange(unknown, candidate, reference, share, options).clearC,
   )
   return [Math.min(...clears), Math.max(...clears)]
 }
@@ -126,6 +134,7 @@ function mixedRange(
   candidate: Candidate | null,
   reference: Candidate,
   massFractionUnknown: number,
+  options: Visible,
 ): MeltingRange {
   if (candidate?.id === reference.id)
     return {
@@ -138,7 +147,7 @@ function mixedRange(
     partner.molarMassGPerMol,
     reference.fusion.molarMassGPerMol,
   )
-  return meltingRange(partner, reference.fusion, x)
+  return meltingRange(partner, reference.fusion, x, options)
 }
 
 /** Entropy over the candidates under which the question counts as settled, bits. */

@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions/conventions'
 import type { Action, JudgeInput, Verdict } from './judgement'
-import type { Evidence } from './judgeRange'
+import type { Evidence } from './evidence'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */
 const PLATE_MIN = 20

@@ -1,6 +1,6 @@
 import type { Finding, JudgeInput } from './judgement'
 import type { Conventions } from '../conventions/conventions'
-import type { Evidence } from './judgeRange'
+import type { Evidence } from './evidence'
 
 const c = (value: number) => value.toFixed(1)
 

@@ -1,42 +1,15 @@
-import type { MeltingRange } from '../melting/meltingRange'
+import type { Evidence } from './evidence'
+import { type MeltingRange, visibleUnder } from '../melting/meltingRange'
 import type { JudgeInput, Judgement, Verdict } from './judgement'
 import { type Fusion, impurityFromClearPoint } from '../melting/liquidus'
 import type { Conventions } from '../conventions/conventions'
 import { heatingShare, ORDINARY_PACKING, withoutHeating } from '../heating/heatingShare'
 import { meltMin, requireRange } from '../heating/observedRange'
-import { compositionFromRange, type CompositionFromRange } from '../melting/compositionFromRange'
+import { compositionFromRange } from '../melting/compositionFromRange'
 import { eutectic } from '../melting/eutectic'
 import { ImpossibleInput, requireNumber } from '../problems'
 import { actionsFor } from './actions'
 import { findingsFor } from './findings'
-
-/** What the readings come to once heating rate and packing are taken off; all °C. */
-export interface Evidence {
-  readonly widthC: number
-  /** Width with what is beyond ordinary rate and packing taken off. */
-  readonly fairWidthC: number
-  /** Both ends as infinitely slow heating would give them. */
-  readonly slow: MeltingRange
-  readonly lagShiftC: number
-  readonly rateWideningC: number
-  readonly fillWideningC: number
-  /** The range to be met: the authentic sample's of the same run, or the literature's. */
-  readonly target: { readonly lowC: number; readonly highC: number; readonly withinC: number }
-  readonly onsetLowByC: number
-  readonly clearLowByC: number
-  readonly clearHighByC: number
-  readonly isSharp: boolean
-  readonly isBroad: boolean
-  readonly agrees: boolean
-  /** Upper bound from both ends, mole fraction; null without a fusion enthalpy. */
-  readonly impurityAtMost: number | null
-  /** What the range speaks for if it is of product and the impurity named; null where that cannot be said. */
-  readonly composition: CompositionFromRange | null
-  /** Where product and the impurity named melt together, °C; null when none is named. */
-  readonly eutecticC: number | null
-  /** True where a sharp range lies at that temperature. */
-  readonly isAtEutectic: boolean
-}
 
 /**
  * Judges a melting range as evidence of purity, with what the heating rate, packing and thermometer explain
@@ -101,9 +74,17 @@ function weigh(input: JudgeInput, conventions: Conventions): Evidence {
     isSharp,
     isBroad: tenths(fairWidthC) > conventions.broadWidthC,
     agrees: tenths(onsetLowByC) <= target.withinC && tenths(clearHighByC) <= target.withinC,
-    impurityAtMost: pure ? impurityBound(pure, slow, conventions.readingErrorC) : null,
+    impurityAtMost: pure ? impurityBound(pure, slow, conventions) : null,
     composition:
-      pure && impurity ? compositionFromRange(pure, impurity.fusion, slow, conventions.readingErrorC) : null,
+      pure && impurity
+        ? compositionFromRange(
+            pure,
+            impurity.fusion,
+            slow,
+            conventions.readingErrorC,
+            visibleUnder(conventions),
+          )
+        : null,
     eutecticC,
     isAtEutectic:
       isSharp &&
@@ -130,12 +111,20 @@ function targetOf(input: JudgeInput, conventions: Conventions): Evidence['target
 }
 
 /**
- * From the clear point 1 − x_sat(clear); from the onset, where a fraction 0.2 is liquid, 0.2·(1 − x_sat(onset)).
+ * From the clear point 1 − x_sat(clear); from the onset, where the fraction φ that the house's mark stands for is
+ * liquid, φ·(1 − x_sat(onset)).
  * Each end read two standard errors low; the larger bound stands.
  */
-function impurityBound(pure: Fusion, slow: MeltingRange, readingErrorC: number): number {
+function impurityBound(
+  pure: Fusion,
+  slow: MeltingRange,
+  { readingErrorC, onsetRule }: Pick<Conventions, 'readingErrorC' | 'onsetRule'>,
+): number {
   const lowered = (readC: number) => impurityFromClearPoint(pure, readC - 2 * readingErrorC)
-  return Math.max(lowered(slow.clearC), 0.2 * lowered(slow.onsetC))
+  return Math.max(
+    lowered(slow.clearC),
+    visibleUnder({ onsetRule }).visibleLiquidFraction * lowered(slow.onsetC),
+  )
 }
 
 function verdictOf(input: JudgeInput, evidence: Evidence, conventions: Conventions): Verdict {

@@ -28,6 +28,7 @@ export interface CompositionFromRange {
  * @param main the component in excess
  * @param slow °C, with the share of heating rate and packing taken off
  * @param readingErrorC standard error of one reading
+ * @param options visibleLiquidFraction: what the mark of the onset stands for, 0.2 (distinct drop) by default
  * @returns null when the clear point lies below the eutectic, where the relation has no answer
  * @throws ImpossibleInput on an inverted range
  * @example compositionFromRange(benzil, benzoin, { onsetC: 84, clearC: 89.92 }, 0.25)?.moleFractionA // 0.900
@@ -37,6 +38,7 @@ export function compositionFromRange(
   other: Fusion,
   slow: MeltingRange,
   readingErrorC: number,
+  options: { visibleLiquidFraction?: number } = {},
 ): CompositionFromRange | null {
   requireRange(slow)
   const meet = eutectic(main, other)
@@ -44,7 +46,7 @@ export function compositionFromRange(
   const at = (clearC: number) => Math.max(meet.moleFractionA, solubilityInMelt(main, clearC))
   const moleFractionA = at(slow.clearC)
   const spreadC = Math.hypot(2 * readingErrorC, MODEL_C)
-  const predictedOnsetC = meltingRange(main, other, moleFractionA).onsetC
+  const predictedOnsetC = meltingRange(main, other, moleFractionA, options).onsetC
   return {
     moleFractionA,
     low: at(slow.clearC - spreadC),

@@ -81,3 +81,10 @@ export function meltingRange(
 
 /** Liquid fraction taken as visible under each rule for what counts as the start. */
 export const VISIBLE_LIQUID_FRACTION = { 'first wetness': 0.1, 'distinct drop': 0.2 } as const
+
+/** The fraction that these house rules take as visible, as an option of what works with onsets. */
+export function visibleUnder({ onsetRule }: { readonly onsetRule: keyof typeof VISIBLE_LIQUID_FRACTION }): {
+  readonly visibleLiquidFraction: number
+} {
+  return { visibleLiquidFraction: VISIBLE_LIQUID_FRACTION[onsetRule] }
+}

@@ -1,4 +1,4 @@
-import type { TubeLook } from '../simulator/tube'
+import { lookOfLiquid, type TubeLook } from './look'
 import { liquidFractionAbout, type MeltingRange, meltingRange } from './meltingRange'
 import type { Fusion } from './liquidus'
 import { requireFraction, requireTemperature } from '../problems'
@@ -17,15 +17,6 @@ export interface PhasePoint {
   readonly look: TubeLook
 }
 
-/** How a tube looks with so much of it liquid and nothing else known of it. */
-export function lookOfLiquid(liquidFraction: number): TubeLook {
-  if (liquidFraction >= 1) return 'clear'
-  if (liquidFraction >= 0.85) return 'last crystals'
-  if (liquidFraction >= 0.5) return 'slush'
-  if (liquidFraction >= 0.2) return 'drops'
-  return liquidFraction >= 0.03 ? 'sweating' : 'powder'
-}
-
 /** An onset within so much of the eutectic is at it, °C. */
 const SEEN_TOGETHER_C = 0.05
 
@@ -34,14 +25,21 @@ const SEEN_TOGETHER_C = 0.05
  *
  * @param moleFractionA 0 to 1
  * @param temperatureC °C
+ * @param options visibleLiquidFraction: what the house's mark of the onset stands for, 0.2 (distinct drop) by default
  * @throws ImpossibleInput outside 0 to 1, below absolute zero, or on impossible fusion values
  * @example phasePoint(benzil, benzoin, 0.9, 83.17).liquidFraction // 0.448
  */
-export function phasePoint(a: Fusion, b: Fusion, moleFractionA: number, temperatureC: number): PhasePoint {
+export function phasePoint(
+  a: Fusion,
+  b: Fusion,
+  moleFractionA: number,
+  temperatureC: number,
+  options: { visibleLiquidFraction?: number } = {},
+): PhasePoint {
   requireFraction(moleFractionA, 'The mole fraction')
   requireTemperature(temperatureC, 'The temperature')
   const meet = eutectic(a, b)
-  const range = meltingRange(a, b, moleFractionA)
+  const range = meltingRange(a, b, moleFractionA, options)
   const liquidFraction = liquidFractionAbout(meet, a, b, moleFractionA, temperatureC)
   return {
     massFractionA: massFractionFromMoleFraction(moleFractionA, a.molarMassGPerMol, b.molarMassGPerMol),

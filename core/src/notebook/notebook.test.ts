@@ -101,7 +101,9 @@ describe('the golden ledger', () => {
   test('has ids made of what its lines say, so that a new line changes only itself', () => {
     const tails = golden.entries.map(({ id }) => id.slice(20))
     const says = golden.entries.map(({ kind, subject, body }) => {
-      const digest = createHash('sha256').update(JSON.stringify([kind, subject, body])).digest('hex')
+      const digest = createHash('sha256')
+        .update(JSON.stringify([kind, subject, body]))
+        .digest('hex')
       return `${digest.slice(1, 4)}-${digest.slice(4, 16)}`
     })
     expect(tails).toEqual(says)

@@ -82,7 +82,7 @@ function rateByEye(probeC: ReadonlyMap<number, number>): number | null {
 const SETTLED_AFTER_S = 60
 
 /** Whether the live rate tells of the heating that was last asked for. */
-export function isSettled(melt: MeltFacts, atS: number): boolean {
+function isSettled(melt: MeltFacts, atS: number): boolean {
   const last = melt.run?.commands.filter(({ body }) => body.command.kind !== 'pace').at(-1)
   return atS - (last?.body.atS ?? 0) >= SETTLED_AFTER_S
 }

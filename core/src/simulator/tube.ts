@@ -2,7 +2,7 @@ import type { Fusion } from '../melting/liquidus'
 import { meltMin, type Packing } from '../heating/observedRange'
 import { type Eutectic, eutectic } from '../melting/eutectic'
 import { liquidFractionAbout } from '../melting/meltingRange'
-import { lookOfLiquid } from '../melting/phasePoint'
+import { lookOfLiquid, type TubeLook } from '../melting/look'
 import { nextRandom } from '../math/random'
 
 export interface SimulatedSample {
@@ -11,8 +11,6 @@ export interface SimulatedSample {
   readonly moleFractionA: number
   readonly decomposesAtC?: number
 }
-export type TubeLook =
-  'not in' | 'powder' | 'shrunk' | 'sweating' | 'drops' | 'slush' | 'last crystals' | 'clear' | 'bubbling'
 export interface TubeReading {
   readonly look: TubeLook
   /** Of the whole sample, molar. */

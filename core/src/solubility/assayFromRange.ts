@@ -20,7 +20,8 @@ export interface AssayFromRange {
  * clear point speaks for (`compositionFromRange`), by mass.
  *
  * @param crude °C, corrected where a calibration is at hand
- * @param reading how it was heated and packed, standard error of one reading °C
+ * @param reading how it was heated and packed, standard error of one reading °C, and what the mark of the
+ *   onset stands for (0.2, a distinct drop, by default)
  * @returns mass fractions; null when the clear point lies below the eutectic, where the relation has no answer
  * @throws ImpossibleInput on an inverted range
  */
@@ -28,10 +29,10 @@ export function assayFromRange(
   product: Fusion,
   impurity: Fusion,
   crude: MeltingRange,
-  reading: Heated & { readonly readingErrorC: number },
+  reading: Heated & { readonly readingErrorC: number; readonly visibleLiquidFraction?: number },
 ): AssayFromRange | null {
   const slow = withoutHeating(crude, heatingShare(reading))
-  const found = compositionFromRange(product, impurity, slow, reading.readingErrorC)
+  const found = compositionFromRange(product, impurity, slow, reading.readingErrorC, reading)
   if (!found) return null
   const byMass = (moleFraction: number) =>
     massFractionFromMoleFraction(moleFraction, product.molarMassGPerMol, impurity.molarMassGPerMol)

@@ -1,4 +1,4 @@
-import { lazy, type ComponentType } from 'react'
+import { type ComponentType, lazy } from 'react'
 import { BrowserRouter, Route, Routes } from 'react-router'
 import { Failed } from './Failed'
 import { Frame } from './Frame'

@@ -1,6 +1,6 @@
 import { fixed } from '../format/format'
 
-export interface Tick {
+interface Tick {
   readonly value: number
   /** The value itself, to the digits the step needs. */
   readonly text: string

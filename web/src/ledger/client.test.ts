@@ -88,7 +88,7 @@ function browser() {
             for (const hear of channel) if (hear !== own) hear(structuredClone(message) as never)
           },
           listen(hear) {
-            own = hear as typeof own
+            own = hear
             channel.push(own)
           },
         }

@@ -39,7 +39,7 @@ export interface LedgerState {
   /** The simulated balance as last heard; null before. */
   readonly balance: BalanceStanding | null
 }
-export const CLOSED: LedgerState = {
+const CLOSED: LedgerState = {
   status: 'opening',
   failure: null,
   about: null,

@@ -1,3 +1,4 @@
+import { useHouseRules } from './useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -6,7 +7,6 @@ import {
   attempt,
   BY_EYE_WITHIN,
   type Compound,
-  houseRulesOf,
   LOCAL_RULES,
   massFractionOf,
   type NamedSample,
@@ -29,12 +29,11 @@ export function MixedMeltForm({
   const { notebook } = useParams()
   const go = useNavigate()
   const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
   const [by, setBy] = useState<Grinding['by']>('eye')
   const [masses, setMasses] = useState<readonly [string, string]>(['', ''])
   const [beside, setBeside] = useState(true)
   const [said, setSaid] = useState<string | null>(null)
-  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const rules = useHouseRules()
   const tubes = 1 + references.length * (beside ? 2 : 1)
   const [first] = references
   if (!first) return null

@@ -1,6 +1,7 @@
+import { useHouseRules } from './useHouseRules'
 import { useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { type Fusion, phasePoint, type PhasePoint } from '@ivory-crystal/core'
+import { type Fusion, phasePoint, type PhasePoint, visibleUnder } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { type MapPoint, PhaseMap, type Probe } from '../drawings/PhaseMap'
 import { type LadderRow, RangeLadder } from '../drawings/RangeLadder'
@@ -33,10 +34,12 @@ export function WhereItSits({
   path?: boolean
   literature: { readonly lowC: number; readonly highC: number }
 }) {
+  const { onsetRule } = useHouseRules()
   const [probe, setProbe] = useState<Probe>(() => startOf(points, a.fusion, b.fusion))
   const here = useMemo(
-    () => phasePoint(a.fusion, b.fusion, probe.moleFractionA, probe.temperatureC),
-    [a.fusion, b.fusion, probe],
+    () =>
+      phasePoint(a.fusion, b.fusion, probe.moleFractionA, probe.temperatureC, visibleUnder({ onsetRule })),
+    [a.fusion, b.fusion, probe, onsetRule],
   )
   const percent = 100 * (1 - probe.moleFractionA)
   const top = Math.ceil(Math.max(a.fusion.meltingPointC, b.fusion.meltingPointC) + 5)

@@ -1,3 +1,4 @@
+import { visibleUnder } from '../../melting/meltingRange'
 import { attempt, problem, type Result } from '../../problems'
 import type { Compound } from '../../reference/shelf'
 import { type AssayFromRange, assayFromRange } from '../../solubility/assayFromRange'
@@ -25,6 +26,7 @@ export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | n
     assayFromRange(product, other, judgedRange(crude), {
       ...heatedOf(crude),
       readingErrorC: crude.conventions.readingErrorC,
+      ...visibleUnder(crude.conventions),
     }),
   )
   if (!proposed.ok) return proposed

@@ -1,5 +1,5 @@
 import type { SampleId } from '../../ids'
-import { type MeltingRange, meltingRange } from '../../melting/meltingRange'
+import { type MeltingRange, meltingRange, visibleUnder } from '../../melting/meltingRange'
 import type { Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
 import { moleFractionFromMassFraction } from '../../melting/eutectic'
@@ -79,7 +79,7 @@ function pointOf(
     massFractionA,
     moleFractionA,
     by,
-    predicted: meltingRange(fusionA, fusionB, moleFractionA),
+    predicted: meltingRange(fusionA, fusionB, moleFractionA, row ? visibleUnder(row.conventions) : {}),
     row: row ?? null,
     range: row ? judgedRange(row) : null,
     slow: row ? slowRange(row) : null,

@@ -1,4 +1,4 @@
-import type { MeltingRange } from '../../melting/meltingRange'
+import { type MeltingRange, visibleUnder } from '../../melting/meltingRange'
 import type { Fusion } from '../../melting/liquidus'
 import type { Compound } from '../../reference/shelf'
 import { assumedImpurity, compositionFromRange } from '../../melting/compositionFromRange'
@@ -50,7 +50,9 @@ export function phaseMapOf(view: View, prep: PrepFacts, tried: Compound | null):
     const row = latestRange(rows, role)
     if (!row) continue
     const slow = slowRange(row)
-    const found = attempt(() => compositionFromRange(a, b, slow, row.conventions.readingErrorC))
+    const found = attempt(() =>
+      compositionFromRange(a, b, slow, row.conventions.readingErrorC, visibleUnder(row.conventions)),
+    )
     if (found.ok && found.value) {
       const { moleFractionA, low, high, doubt } = found.value
       const massFractionA = massFractionFromMoleFraction(

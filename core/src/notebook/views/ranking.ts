@@ -1,3 +1,4 @@
+import { visibleUnder } from '../../melting/meltingRange'
 import type { UnknownFacts } from './unknowns'
 import { problem, type Result } from '../../problems'
 import type { EntryId } from '../../ids'
@@ -49,7 +50,11 @@ export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
       ? [{ ...mixture, row: mixture.row, compound: mixture.reference.compound }]
       : [],
   )
-  const options: RankOptions = { ...RANK_OPTIONS, ...(isRough ? { sigmaC: SCOUTING_SIGMA_C } : {}) }
+  const options: RankOptions = {
+    ...RANK_OPTIONS,
+    ...visibleUnder(alone.conventions),
+    ...(isRough ? { sigmaC: SCOUTING_SIGMA_C } : {}),
+  }
   const onList = new Set(standing.map(({ compound }) => compound.id))
   return {
     ok: true,

@@ -1,16 +1,14 @@
+import { useHouseRules } from '../../parts/useHouseRules'
 import { Link, useParams } from 'react-router'
-import { authenticWithinC, houseRulesOf, RANK_OPTIONS } from '@ivory-crystal/core'
+import { authenticWithinC, RANK_OPTIONS } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../ledger/notebook'
 
 /** How the reasoning works and where it fails, for those who answer for it. */
 export function Instructors() {
   const { notebook } = useParams()
   const home = `/n/${notebook ?? ''}`
-  const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
-  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const rules = useHouseRules()
   const o = RANK_OPTIONS
   return (
     <>

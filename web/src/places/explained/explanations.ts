@@ -1,14 +1,6 @@
+import type { Explanation } from './explanation'
 import { MEANING_EXPLANATIONS } from './meaning'
 import { MELTING_EXPLANATIONS } from './melting'
-
-export interface Explanation {
-  readonly id: string
-  readonly title: string
-  readonly equation: readonly string[]
-  readonly text: readonly string[]
-  readonly example: string
-  readonly limits: string
-}
 
 /** Every equation behind a number, in the order of the work. */
 export const EXPLANATIONS: readonly Explanation[] = [

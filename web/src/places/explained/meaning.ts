@@ -1,4 +1,4 @@
-import type { Explanation } from './explanations'
+import type { Explanation } from './explanation'
 
 /** Every equation behind what a range, a mixture or a plate is taken to mean. */
 export const MEANING_EXPLANATIONS: readonly Explanation[] = [

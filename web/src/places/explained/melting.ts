@@ -1,4 +1,4 @@
-import type { Explanation } from './explanations'
+import type { Explanation } from './explanation'
 
 /** Every equation behind a number of the melting, in the order of the work. */
 export const MELTING_EXPLANATIONS: readonly Explanation[] = [

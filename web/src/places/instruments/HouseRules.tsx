@@ -1,6 +1,7 @@
+import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { BENCH, type Conventions, houseRulesOf } from '@ivory-crystal/core'
+import { BENCH, type Conventions } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
 import { Title } from '../../parts/Title'
 import { useNotebook, write } from '../../ledger/notebook'
@@ -9,8 +10,7 @@ import { useSaving } from '../../parts/useSaving'
 /** Sets of house rules, the schools among them; which one this notebook goes by; and the lab's own. */
 export function HouseRules() {
   const shelf = useNotebook((state) => state.shelf)
-  const view = useNotebook((state) => state.view)
-  const inForce = houseRulesOf(view, shelf?.houseRules ?? [])
+  const inForce = useHouseRules()
   const [editing, setEditing] = useState<Conventions | null>(null)
   if (!shelf) return <p aria-busy="true">Reading the shelf …</p>
   const rules = shelf.houseRules

@@ -1,3 +1,4 @@
+import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -6,7 +7,6 @@ import {
   attempt,
   costOfRuns,
   type Grain,
-  houseRulesOf,
   rackOf,
   type RackTube,
   readReading,
@@ -36,7 +36,7 @@ export function Rack() {
   const shelf = useNotebook((state) => state.shelf)
   const { states } = useInstruments()
   const tubes = rackOf(view)
-  const conventions = houseRulesOf(view, shelf?.houseRules ?? [])
+  const conventions = useHouseRules()
   const instruments = (shelf?.instruments ?? []).filter(({ character }) => character.slots > 1)
   const [chosen, setChosen] = useState<string | null>(null)
   const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
@@ -146,8 +146,7 @@ function RackTable({ tubes }: { tubes: readonly RackTube[] }) {
 
 function PackTube() {
   const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
-  const conventions = houseRulesOf(view, shelf?.houseRules ?? [])
+  const conventions = useHouseRules()
   const samples = samplesNamed(view)
   const [sample, setSample] = useState<SampleId | ''>('')
   const [fill, setFill] = useState(String(conventions.fillMm[0]))

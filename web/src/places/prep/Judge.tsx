@@ -28,7 +28,7 @@ import { author, setAuthor } from '../../ledger/writer'
 import { newSubject, strike, useNotebook, write } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
 import { RepeatsTable } from '../melt/RepeatsTable'
-import type { StationProps } from './Prep'
+import type { StationProps } from './station'
 import { useHere } from './useHere'
 
 /** What the range says about purity, why, where it sits on the phase map, and what to do next. */

@@ -5,7 +5,7 @@ import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from '../melt/MeltPlan'
 import { RepeatsTable } from '../melt/RepeatsTable'
-import type { StationProps } from './Prep'
+import type { StationProps } from './station'
 import { useHere } from './useHere'
 
 const Watch = lazy(async () => ({ default: (await import('../melt/Watch')).Watch }))

@@ -20,7 +20,7 @@ import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { Findings, headline } from './Judge'
-import type { StationProps } from './Prep'
+import type { StationProps } from './station'
 
 /** The whole prep on one page, as it is handed in. */
 export function Page({ prep }: StationProps) {

@@ -1,14 +1,12 @@
+import type { StationProps } from './station'
 import { type ComponentType, lazy, type LazyExoticComponent, Suspense } from 'react'
 import { Link, Navigate, useParams } from 'react-router'
-import { type PrepFacts, type PrepId, prepOf, type Station, STATIONS, stationsOf } from '@ivory-crystal/core'
+import { type PrepId, prepOf, type Station, STATIONS, stationsOf } from '@ivory-crystal/core'
 import { day } from '../../format/format'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
 
-export interface StationProps {
-  readonly prep: PrepFacts
-}
 type StationView = LazyExoticComponent<ComponentType<StationProps>>
 
 const bench: StationView = lazy(async () => ({ default: (await import('./bench/Bench')).Bench }))

@@ -2,11 +2,18 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { ColumnDef } from '@tanstack/react-table'
-import { pointsTrouble, type Shelf, type SolubilityRow } from '@ivory-crystal/core'
+import {
+  pointsTrouble,
+  readPoints,
+  type Shelf,
+  shelfPoints,
+  type SolubilityRow,
+  type TypedPoint,
+  typedPoints,
+} from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
-import { readPoints, shelfPoints, typedPoints } from '../prep/plan/draft'
-import { PointsField, type TypedPoint } from '../prep/plan/PointsField'
+import { PointsField } from '../prep/plan/PointsField'
 import { Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
 import { useSaving } from '../../parts/useSaving'

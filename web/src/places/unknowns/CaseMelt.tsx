@@ -1,6 +1,7 @@
+import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams } from 'react-router'
-import { houseRulesOf, isComplete, meltsOf, type UnknownFacts } from '@ivory-crystal/core'
+import { isComplete, meltsOf, type UnknownFacts } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { tubeLines } from '../../ledger/mixing'
 import { useNotebook, write } from '../../ledger/notebook'
@@ -12,8 +13,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
   const home = `/n/${notebook ?? ''}`
   const go = useNavigate()
   const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
-  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const rules = useHouseRules()
   const open = meltsOf(view).filter(
     ({ planned, run, detected }) =>
       planned.body.tubes.some(({ sample }) => sample === unknown.sample.id) &&

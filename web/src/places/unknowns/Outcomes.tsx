@@ -1,20 +1,12 @@
-import {
-  depressionDoubt,
-  houseRulesOf,
-  type NextMixture,
-  outcomeWords,
-  type UnknownFacts,
-} from '@ivory-crystal/core'
+import { useHouseRules } from '../../parts/useHouseRules'
+import { depressionDoubt, type NextMixture, outcomeWords, type UnknownFacts } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { type LadderRow, RangeLadder } from '../../drawings/RangeLadder'
-import { useNotebook } from '../../ledger/notebook'
 
 /** What the mixture's range would look like, candidate by candidate. */
 export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: UnknownFacts }) {
-  const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
   const reference = unknown.candidates.find(({ compound }) => compound.id === mixture.reference)?.compound
-  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const rules = useHouseRules()
   const rows = mixture.outcomes.map(({ id, onsetC, clearC }): LadderRow => {
     const name = unknown.candidates.find(({ compound }) => compound.id === id)?.compound.name
     return {

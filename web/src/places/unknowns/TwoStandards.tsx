@@ -1,3 +1,4 @@
+import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -5,7 +6,6 @@ import { Link, useParams, useSearchParams } from 'react-router'
 import {
   attempt,
   fusionOf,
-  houseRulesOf,
   massFractionOf,
   type PairFacts,
   pairOf,
@@ -241,11 +241,10 @@ function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
 function Pack({ pair }: { pair: PairFacts }) {
   const { notebook } = useParams()
   const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
   const rack = rackOf(view)
   const waiting = new Set(rack.map(({ entry }) => entry.body.sample))
   const left = pair.points.filter(({ row, sample }) => !row && !waiting.has(sample.id))
-  const rules = houseRulesOf(view, shelf?.houseRules ?? [])
+  const rules = useHouseRules()
   return (
     <p className="mt-3">
       {left.length > 0 && (

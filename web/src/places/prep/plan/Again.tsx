@@ -4,13 +4,13 @@ import {
   attempt,
   crystallizationCycles,
   cyclesToReach,
+  type Planned,
   proposedSecondCropML,
   readReading,
   secondCrop,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { Why } from '../../../parts/Why'
-import type { Planned } from './draft'
 
 const SHOWN = 4
 

@@ -7,11 +7,13 @@ import {
   attempt,
   type Compound,
   depositsFromC,
+  type Draft,
   eutectic,
   fusionOf,
   HOT_EXCESS,
   leastSolventForPurity,
   oilingRisk,
+  type Planned,
   type Solvent,
   solventTradeoff,
 } from '@ivory-crystal/core'
@@ -19,7 +21,6 @@ import { capital, fixed } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
 import { TradeoffChart } from '../../../drawings/TradeoffChart'
 import { Why } from '../../../parts/Why'
-import type { Draft, Planned } from './draft'
 
 const STEPS = 60
 

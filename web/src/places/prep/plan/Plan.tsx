@@ -3,7 +3,7 @@ import { massOf, type PrepFacts, sampleOf } from '@ivory-crystal/core'
 import { netMassText } from '../../../format/format'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { WeighingForm } from '../../../parts/WeighingForm'
-import type { StationProps } from '../Prep'
+import type { StationProps } from '../station'
 import { FixedPlan } from './FixedPlan'
 import { PlanForm } from './PlanForm'
 

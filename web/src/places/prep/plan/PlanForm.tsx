@@ -5,19 +5,30 @@ import { type FieldErrors, useForm, useWatch } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
 import {
   type Batch,
+  candidatesOf,
   type Compound,
   CORE_VERSION,
   crudeAssayOf,
+  type Draft,
+  type DraftField,
   houseRulesOf,
   latestRange,
   massOf,
+  outcomeOf,
+  type Planned,
   type PrepFacts,
   rangesOf,
   rankSolvents,
   renderSteps,
   renderWaste,
+  ruleFields,
+  rulesOf,
   sampleOf,
   type Shelf,
+  shelfPoints,
+  solventsFor,
+  typedPoints,
+  withSolvent,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
@@ -26,19 +37,6 @@ import { Tabs } from '../../../parts/Tabs'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { useNotebook, write } from '../../../ledger/notebook'
 import { Again } from './Again'
-import {
-  candidatesOf,
-  type Draft,
-  type DraftField,
-  outcomeOf,
-  type Planned,
-  ruleFields,
-  rulesOf,
-  shelfPoints,
-  solventsFor,
-  typedPoints,
-  withSolvent,
-} from './draft'
 import { HowMuch } from './HowMuch'
 import { PlanFigures } from './PlanFigures'
 import { ProcedureChoice } from './ProcedureChoice'

@@ -1,10 +1,6 @@
+import type { TypedPoint } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-
-export interface TypedPoint {
-  readonly temperature: string
-  readonly solubility: string
-}
 
 /** Solubility points, typed or taken from the shelf. */
 export function PointsField({

@@ -1,8 +1,7 @@
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
-import { glasswareFor, type Insert, INSERTS, type Step } from '@ivory-crystal/core'
+import { type Draft, glasswareFor, type Insert, INSERTS, type Planned, type Step } from '@ivory-crystal/core'
 import { capital } from '../../../format/format'
-import type { Draft, Planned } from './draft'
 
 /** How the crystals will be collected, and what is done on the way. */
 export function ProcedureChoice({

@@ -2,13 +2,17 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import {
   type Compound,
+  type Draft,
+  type DraftField,
   fusionOf,
+  OWN_POINTS,
   pointsTrouble,
+  readPoints,
   type Shelf,
+  shelfPoints,
   type SolubilityPoint,
   type Solvent,
 } from '@ivory-crystal/core'
-import { type Draft, type DraftField, OWN_POINTS, readPoints, shelfPoints } from './draft'
 import { PointsField } from './PointsField'
 
 const SolubilityChart = lazy(async () => ({

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
+  candidatesOf,
   type Compound,
   hazardLine,
   type RankedSolvent,
@@ -10,7 +11,6 @@ import {
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { Why } from '../../../parts/Why'
-import { candidatesOf } from './draft'
 
 const PART_NAMES: Readonly<Record<SolventPart, string>> = {
   recovery: 'recovery',

@@ -1,28 +1,26 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  candidatesOf,
   type Compound,
   DEFAULT_HOUSE_RULES,
+  type Draft,
+  outcomeOf,
   planCrystallization,
   type PlanFixed,
   type Procedure,
   PROCEDURES,
-  type Shelf,
-  type SolubilityRow,
-  type Solvent,
-} from '@ivory-crystal/core'
-import { golden } from '../../../../../core/golden/contract'
-import {
-  candidatesOf,
-  type Draft,
-  type Grounds,
-  outcomeOf,
   ruleFields,
   rulesOf,
+  type Shelf,
   shelfPoints,
+  type SolubilityRow,
+  type Solvent,
   solventsFor,
   typedPoints,
   withSolvent,
-} from './draft'
+} from '../index'
+import type { Grounds } from './draft'
+import { golden } from '../../golden/contract'
 
 const BENZIL = [
   { temperature: '20', solubility: '1.9' },

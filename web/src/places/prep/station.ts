@@ -1,0 +1,6 @@
+import type { PrepFacts } from '@ivory-crystal/core'
+
+/** What every station of a prep is shown with. */
+export interface StationProps {
+  readonly prep: PrepFacts
+}
