@@ -305,3 +305,16 @@ export {
   type TypedPoint,
 } from './planning/draft'
 export { outcomeOf, type Outcome, type Planned } from './planning/planDraft'
+export { beginPrep, fixPlan, nameSample, signVerdict } from './notebook/acts/preps'
+export { beginByHand, copyMarks, planTheMelt } from './notebook/acts/melts'
+export { openCase, signCase } from './notebook/acts/unknowns'
+export { measureAgain, recordPlate } from './notebook/acts/plates'
+export {
+  authenticAtHand,
+  EQUAL_BY_EYE,
+  grind,
+  nextSet,
+  packMixedRun,
+  packTubes,
+  type Grinding,
+} from './notebook/acts/samples'

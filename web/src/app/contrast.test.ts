@@ -6,7 +6,9 @@ const css = readFileSync(new URL('../theme.css', import.meta.url), 'utf8')
 /** The colours of a theme, by token; on paper those that print sets, else those of the light theme. */
 function tokensOf(block: RegExp): Readonly<Record<string, string>> {
   const [, body = ''] = block.exec(css) ?? []
-  return Object.fromEntries([...body.matchAll(/--([a-z0-9-]+): (#[0-9a-f]{3,6});/g)].map((m) => [m[1] ?? '', m[2] ?? '']))
+  return Object.fromEntries(
+    [...body.matchAll(/--([a-z0-9-]+): (#[0-9a-f]{3,6});/g)].map((m) => [m[1] ?? '', m[2] ?? '']),
+  )
 }
 const light = tokensOf(/\[data-bs-theme='light'\] \{([^}]*)\}/)
 const THEMES = {

@@ -7,15 +7,18 @@ import {
   attempt,
   BY_EYE_WITHIN,
   type Compound,
+  EQUAL_BY_EYE,
+  type Grinding,
   LOCAL_RULES,
   massFractionOf,
   type NamedSample,
+  nextSet,
+  packMixedRun,
   rackOf,
   readReading,
 } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
-import { EQUAL_BY_EYE, type Grinding, nextSet, packMixedRun } from '../ledger/mixing'
-import { useNotebook } from '../ledger/notebook'
+import { newSubject, useNotebook, write } from '../ledger/notebook'
 import { Field } from './Field'
 
 /** Grinds a sample with one authentic sample or more, and packs the tubes of one run side by side. */
@@ -45,7 +48,7 @@ export function MixedMeltForm({
         event.preventDefault()
         const grinding = by === 'eye' ? EQUAL_BY_EYE : weighed(masses)
         if (typeof grinding === 'string') return setSaid(grinding)
-        const ids = packMixedRun({
+        const { lines, tubes: packed } = packMixedRun(newSubject, {
           sample,
           references,
           grinding,
@@ -53,6 +56,7 @@ export function MixedMeltForm({
           fillMm: rules.fillMm[0],
           set: nextSet(rackOf(view).map(({ entry }) => entry.body.set)),
         })
+        const ids = write(...lines).slice(-packed)
         void go(`/n/${notebook ?? ''}/melts/new?tubes=${ids.join(',')}`)
       }}
     >

@@ -1,12 +1,12 @@
+import { copyMarks, type MeltFacts, type Reading, readReading } from '@ivory-crystal/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type MeltFacts, type Reading, readReading, type RunId } from '@ivory-crystal/core'
 import { InlineField } from '../../parts/InlineField'
 import { newSubject, write } from '../../ledger/notebook'
 
 /** Marks the instrument stored itself, copied in tube by tube: both ends of each, or none. */
 export function CopyMarks({ melt }: { melt: MeltFacts }) {
-  const { tubes, instrument } = melt.planned.body
+  const { tubes } = melt.planned.body
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
   const [said, setSaid] = useState<string | null>(null)
   const copy = () => {
@@ -29,27 +29,7 @@ export function CopyMarks({ melt }: { melt: MeltFacts }) {
       read.push({ slot, onset: onset.value, clear: clear.value })
     }
     if (read.length === 0) return setSaid('Copy both ends of one tube at least.')
-    const run = newSubject<RunId>()
-    write(
-      {
-        kind: 'run started',
-        subject: melt.id,
-        body: { run, instrument, feed: 'by hand', simulation: null, blockC: null, recorded: true },
-      },
-      ...read.flatMap(({ slot, onset, clear }) =>
-        (
-          [
-            ['first liquid', onset],
-            ['all liquid', clear],
-          ] as const
-        ).map(([moment, lastProbe]) => ({
-          kind: 'mark made' as const,
-          subject: melt.id,
-          body: { run, slot, moment, pressedAtS: 0, lastSample: 0, lastProbe, from: 'instrument' as const },
-        })),
-      ),
-      { kind: 'run ended', subject: melt.id, body: { run, atS: 0 } },
-    )
+    write(...copyMarks(newSubject, melt, read))
   }
   return (
     <details className="mt-2">

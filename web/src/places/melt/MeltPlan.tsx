@@ -1,13 +1,8 @@
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import {
   BENCH,
   calibrationOf,
   type Conventions,
-  CORE_VERSION,
   dialOf,
-  type EntryId,
   expectedOf,
   houseRulesOf,
   type Instrument,
@@ -15,12 +10,16 @@ import {
   type MeltPlanned,
   planMelt,
   type PlannedTube,
+  planTheMelt,
   type PrepFacts,
   type RackTube,
   samplesNamed,
   unknownAmong,
   type View,
 } from '@ivory-crystal/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { fixed } from '../../format/format'
 import { FillGauge } from '../../drawings/FillGauge'
 import { clock } from '../../app/clock'
@@ -90,24 +89,16 @@ export function MeltPlan({
       onSubmit={(event) => {
         event.preventDefault()
         if (!read.ok || !planned?.ok) return
-        const id = newSubject<MeltId>()
-        const calibration = calibrationUsed(view, instrument)
-        write({
-          kind: 'melt planned',
-          subject: id,
-          body: {
-            prep: prep?.id ?? null,
-            instrument: instrument.id,
-            instrumentName: instrument.name,
-            purpose,
-            tubes: read.tubes,
-            ...planned.value,
-            calibration,
-            conventions,
-            coreVersion: CORE_VERSION,
-            restsOn: restsOn(view, prep, instrument, planned.value.heating.by === 'dial', calibration),
-          },
+        const { id, line } = planTheMelt(newSubject, view, {
+          prep,
+          instrument,
+          tubes: read.tubes,
+          purpose,
+          heating: planned.value,
+          conventions,
+          now: clock.now(),
         })
+        write(line)
         onPlanned?.(id)
       }}
     >
@@ -225,28 +216,6 @@ const idsOf = (tubes: readonly PlannedTube[]) => tubes.map(({ sample }) => sampl
 function firstLiquid(view: View, tubes: readonly PlannedTube[]): number | null {
   const known = tubes.flatMap(({ sample }) => expectedOf(view, sample)?.firstLiquidFromC ?? [])
   return known.length > 0 ? Math.min(...known) : null
-}
-
-function calibrationUsed(view: View, instrument: Instrument): MeltPlanned['calibration'] {
-  const facts = calibrationOf(view, instrument.id, clock.now())
-  if (!facts) return null
-  const { method, points, errorC, heating } = facts.entry.body
-  return { method, points, errorC, heating, entry: facts.entry.id, at: facts.entry.at }
-}
-
-function restsOn(
-  view: View,
-  prep: PrepFacts | null,
-  instrument: Instrument,
-  byDial: boolean,
-  calibration: MeltPlanned['calibration'],
-): EntryId[] {
-  const dial = byDial ? dialOf(view, instrument.id)?.entry.id : undefined
-  return [
-    ...(prep ? [prep.opened.id] : []),
-    ...(dial ? [dial] : []),
-    ...(calibration ? [calibration.entry] : []),
-  ]
 }
 
 /** Whether readings of this run will be corrected, and by what. */

@@ -1,5 +1,5 @@
+import { beginByHand, type BlockCommand, type MeltFacts } from '@ivory-crystal/core'
 import { useEffect, useState } from 'react'
-import type { BlockCommand, MeltFacts, RunId } from '@ivory-crystal/core'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'
 import { allStored, hearReading, newSubject, useNotebook, write } from '../../ledger/notebook'
@@ -54,7 +54,7 @@ export function useRun(melt: MeltFacts): Run {
     trouble,
     busy,
     start(by) {
-      if (by === 'hand') return beginByHand(melt)
+      if (by === 'hand') return void write(beginByHand(newSubject, melt))
       ask(async () => {
         await allStored()
         const { notebook } = useNotebook.getState()
@@ -85,23 +85,6 @@ export function useRun(melt: MeltFacts): Run {
       else ask(() => api.endRun(instrument, run.id))
     },
   }
-}
-
-/** A run no server knows of: its times are this page's, its thermometer is read by eye. */
-function beginByHand(melt: MeltFacts): void {
-  const { heating, instrument } = melt.planned.body
-  write({
-    kind: 'run started',
-    subject: melt.id,
-    body: {
-      run: newSubject<RunId>(),
-      instrument,
-      feed: 'by hand',
-      simulation: null,
-      blockC: heating.by === 'dial' ? heating.input.startC : heating.by === 'hand' ? heating.blockC : null,
-      recorded: false,
-    },
-  })
 }
 
 /** What is heard of the run of a melt, as it passes; null while nothing is. */

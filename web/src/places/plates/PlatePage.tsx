@@ -1,16 +1,18 @@
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import {
+  measureAgain,
   type PlateFacts,
   type PlateId,
   plateOf,
   type PrepId,
   prepOf,
+  recordPlate,
   type UnknownId,
   unknownOf,
   type View,
 } from '@ivory-crystal/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { capital, dayAndClock } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { Why } from '../../parts/Why'
@@ -39,13 +41,8 @@ export function PlatePage() {
           keptAs={`ivory-crystal plate ${of ?? ''}`}
           photograph={null}
           onRecord={(body, photograph) => {
-            const plate = newSubject<PlateId>()
-            write(
-              { kind: 'plate developed', subject: plate, body: { of, ...body } },
-              ...(photograph
-                ? [{ kind: 'plate photographed' as const, subject: plate, body: photograph }]
-                : []),
-            )
+            const { id: plate, lines } = recordPlate(newSubject, of, body, photograph)
+            write(...lines)
             void go(`${home}/plates/${plate}`, { replace: true })
           }}
         />
@@ -78,18 +75,7 @@ export function PlatePage() {
             setCorrecting(false)
           }}
           onRecord={(body, photograph) => {
-            const { developed } = plate
-            write(
-              {
-                kind: 'struck',
-                subject: plate.id,
-                body: { target: developed.id, reason: 'measured again' },
-              },
-              { kind: 'plate developed', subject: plate.id, body: { of: developed.body.of, ...body } },
-              ...(photograph && photograph !== plate.photograph?.body
-                ? [{ kind: 'plate photographed' as const, subject: plate.id, body: photograph }]
-                : []),
-            )
+            write(...measureAgain(plate, body, photograph))
             setCorrecting(false)
           }}
         />

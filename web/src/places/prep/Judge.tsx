@@ -1,10 +1,7 @@
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import { Link, useNavigate } from 'react-router'
 import {
   type Action,
+  beginPrep,
   type Compound,
-  CORE_VERSION,
   type Entry,
   isStale,
   type Judgement,
@@ -12,10 +9,12 @@ import {
   phaseMapOf,
   platesOf,
   type PrepFacts,
-  type PrepId,
-  type SampleId,
   samplesNamed,
+  signVerdict,
 } from '@ivory-crystal/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link, useNavigate } from 'react-router'
 import { capital, dayAndClock, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { ladderRows } from '../../parts/ladderRows'
@@ -67,20 +66,7 @@ export function Judge({ prep }: StationProps) {
           ) : (
             <Sign
               onSign={(signedBy) => {
-                const { input, conventions, restsOn, sample } = judged.value
-                write({
-                  kind: 'verdict signed',
-                  subject: prep.id,
-                  body: {
-                    sample,
-                    signedBy,
-                    judgement,
-                    input,
-                    conventions,
-                    restsOn,
-                    coreVersion: CORE_VERSION,
-                  },
-                })
+                write(signVerdict(prep, judged.value, signedBy))
               }}
             />
           )}
@@ -186,25 +172,9 @@ function AgainFrom({ prep }: { prep: PrepFacts }) {
       size="sm"
       variant="outline-primary"
       onClick={() => {
-        const { compound } = prep.opened.body
-        const id = newSubject<PrepId>()
-        write(
-          {
-            kind: 'prep opened',
-            subject: id,
-            body: { title: `${prep.opened.body.title}, again`, compound },
-          },
-          {
-            kind: 'sample named',
-            subject: newSubject<SampleId>(),
-            body: { prep: id, role: 'crude', label: `Crude ${compound.name}`, compound: null, of: [] },
-          },
-          {
-            kind: 'sample named',
-            subject: newSubject<SampleId>(),
-            body: { prep: id, role: 'product', label: capital(compound.name), compound: null, of: [] },
-          },
-        )
+        const { compound, title } = prep.opened.body
+        const { id, lines } = beginPrep(newSubject, { title: `${title}, again`, compound })
+        write(...lines)
         const known = new URLSearchParams({
           ...(placed ? { assay: fixed(100 * placed.massFractionA, 1) } : {}),
           ...(map.isAssumed ? {} : { impurity: map.impurity.name }),

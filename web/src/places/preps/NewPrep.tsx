@@ -1,9 +1,9 @@
+import { beginPrep } from '@ivory-crystal/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router'
-import type { PrepId, SampleId } from '@ivory-crystal/core'
-import { capital, fixed } from '../../format/format'
+import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { author, setAuthor } from '../../ledger/writer'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
@@ -31,25 +31,9 @@ export function NewPrep() {
               : `“${name}” is not on the shelf. Look at the Shelf for the names there.`,
           )
         setAuthor(bench)
-        const prep = newSubject<PrepId>()
-        write(
-          {
-            kind: 'prep opened',
-            subject: prep,
-            body: { title: title.trim() || capital(compound.name), compound },
-          },
-          {
-            kind: 'sample named',
-            subject: newSubject<SampleId>(),
-            body: { prep, role: 'crude', label: `Crude ${compound.name}`, compound: null, of: [] },
-          },
-          {
-            kind: 'sample named',
-            subject: newSubject<SampleId>(),
-            body: { prep, role: 'product', label: capital(compound.name), compound: null, of: [] },
-          },
-        )
-        void go(`/n/${notebook ?? ''}/preps/${prep}/plan`)
+        const { id, lines } = beginPrep(newSubject, { title, compound })
+        write(...lines)
+        void go(`/n/${notebook ?? ''}/preps/${id}/plan`)
       }}
     >
       <h2>Begin a prep</h2>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
 import {
+  authenticAtHand,
   type CandidateFacts,
   type CaseForRanking,
   hazardLine,
@@ -12,8 +13,7 @@ import {
 import { fixed } from '../../format/format'
 import { ReasonForm } from '../../parts/ReasonForm'
 import { Why } from '../../parts/Why'
-import { authenticLines } from '../../ledger/mixing'
-import { strike, write } from '../../ledger/notebook'
+import { newSubject, strike, write } from '../../ledger/notebook'
 import { ListCandidates } from './ListCandidates'
 import { ProbabilityBar } from './ProbabilityBar'
 import { useRanking } from './useRanking'
@@ -154,7 +154,7 @@ function Row({
                 size="sm"
                 variant="link"
                 onClick={() => {
-                  write(...authenticLines(compound).lines)
+                  write(...authenticAtHand(newSubject, compound).lines)
                 }}
               >
                 An authentic sample is at hand

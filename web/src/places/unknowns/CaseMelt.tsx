@@ -1,9 +1,8 @@
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams } from 'react-router'
-import { isComplete, meltsOf, type UnknownFacts } from '@ivory-crystal/core'
+import { isComplete, meltsOf, packTubes, type UnknownFacts } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { tubeLines } from '../../ledger/mixing'
 import { useNotebook, write } from '../../ledger/notebook'
 import { RepeatsTable } from '../melt/RepeatsTable'
 
@@ -21,7 +20,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
   )
   const { scouting, careful } = unknown
   const pack = (purpose: 'scouting' | 'careful') => {
-    const [tube] = write(...tubeLines([unknown.sample], rules.fillMm[0], null))
+    const [tube] = write(...packTubes([unknown.sample], rules.fillMm[0], null))
     void go(`${home}/melts/new?tubes=${tube ?? ''}&purpose=${purpose}`)
   }
   return (

@@ -1,7 +1,7 @@
+import { openCase } from '@ivory-crystal/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
-import type { SampleId, UnknownId } from '@ivory-crystal/core'
 import { Field } from '../../parts/Field'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
@@ -20,21 +20,9 @@ export function NewCase() {
         event.preventDefault()
         const name = code.trim()
         if (name === '') return setSaid('An unknown has a code, such as K-14: it stands on its vial.')
-        const unknown = newSubject<UnknownId>()
-        const sample = newSubject<SampleId>()
-        write(
-          {
-            kind: 'sample named',
-            subject: sample,
-            body: { prep: null, role: 'unknown', label: name, compound: null, of: [] },
-          },
-          {
-            kind: 'unknown opened',
-            subject: unknown,
-            body: { code: name, appearance: appearance.trim(), sample },
-          },
-        )
-        void go(`/n/${notebook ?? ''}/unknowns/${unknown}`)
+        const { id, lines } = openCase(newSubject, name, appearance.trim())
+        write(...lines)
+        void go(`/n/${notebook ?? ''}/unknowns/${id}`)
       }}
     >
       <h2>Open a case</h2>

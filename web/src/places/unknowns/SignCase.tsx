@@ -1,22 +1,18 @@
+import {
+  type CaseForRanking,
+  doubtsBeforeSigning,
+  isStale,
+  openedAfterSigning,
+  type Ranked,
+  type Result,
+  signCase,
+  type UnknownFacts,
+} from '@ivory-crystal/core'
+import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
-import {
-  type CaseForRanking,
-  type Compound,
-  CORE_VERSION,
-  doubtsBeforeSigning,
-  houseRulesOf,
-  isStale,
-  judgedRange,
-  openedAfterSigning,
-  plateOpinionOf,
-  type Ranked,
-  type Result,
-  type UnknownFacts,
-  type UnknownSigned,
-} from '@ivory-crystal/core'
 import { capital, dayAndClock, fixed } from '../../format/format'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
@@ -25,8 +21,6 @@ import { useNow } from '../../app/now'
 import { OpenAnswer } from './OpenAnswer'
 import { percent } from './ProbabilityBar'
 import { useRanking } from './useRanking'
-
-type Answer = UnknownSigned['answer']
 
 /** What it is, with everything that rests on; or that it is not on the list, or cannot be told. */
 export function SignCase({ unknown }: { unknown: UnknownFacts }) {
@@ -56,11 +50,11 @@ function SignForm({
   ranked: readonly Ranked[]
 }) {
   const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
   const top = [...ranked].sort((p, q) => q.probability - p.probability)[0]
   const [chosen, setChosen] = useState<string | null>(
     top && top.probability >= PROPOSED_FROM ? (top.id ?? 'not on the list') : null,
   )
+  const rules = useHouseRules()
   const [name, setName] = useState(author)
   const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut).map(({ compound }) => compound)
   const doubts = chosen ? doubtsBeforeSigning(view, unknown, chosen, ranked) : []
@@ -73,23 +67,14 @@ function SignForm({
         event.preventDefault()
         if (!chosen || !evidence.ok) return
         setAuthor(name)
-        const { input, options, restsOn } = evidence.value
-        const plate = plateOpinionOf(view, unknown.id)
-        write({
-          kind: 'unknown signed',
-          subject: unknown.id,
-          body: {
-            signedBy: name.trim() || author(),
-            answer: answerOf(chosen, standing),
+        write(
+          signCase(view, unknown, evidence.value, {
+            chosen,
             ranked,
-            unknown: input.unknown,
-            mixtures: mixturesFor(unknown),
-            options,
-            conventions: unknown.careful?.conventions ?? houseRulesOf(view, shelf?.houseRules ?? []),
-            coreVersion: CORE_VERSION,
-            restsOn: [...new Set([...restsOn, ...(plate ? [plate.plate.developed.id] : [])])],
-          },
-        })
+            signedBy: name.trim() || author(),
+            rules,
+          }),
+        )
       }}
     >
       <fieldset>
@@ -145,27 +130,6 @@ function SignForm({
 
 function said(probability: number | undefined): string {
   return probability === undefined ? '' : `, ${percent(probability)}`
-}
-
-function answerOf(chosen: string, standing: readonly Compound[]): Answer {
-  if (chosen === 'not on the list' || chosen === 'cannot tell') return { is: chosen }
-  const compound = standing.find(({ id }) => id === chosen)
-  return compound ? { is: 'compound', compound: compound.id, name: compound.name } : { is: 'cannot tell' }
-}
-
-function mixturesFor({ mixtures }: UnknownFacts): UnknownSigned['mixtures'] {
-  return mixtures.flatMap(({ row, reference, verdict }) =>
-    row && reference.compound
-      ? [
-          {
-            reference: reference.compound.id,
-            name: reference.compound.name,
-            range: judgedRange(row),
-            verdict: verdict.ok ? verdict.value.verdict : null,
-          },
-        ]
-      : [],
-  )
 }
 
 function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullable<UnknownFacts['signed']> }) {

@@ -5,8 +5,12 @@ import Form from 'react-bootstrap/Form'
 import { Link, useParams, useSearchParams } from 'react-router'
 import {
   attempt,
+  authenticAtHand,
   fusionOf,
+  grind,
   massFractionOf,
+  nextSet,
+  packTubes,
   type PairFacts,
   pairOf,
   rackOf,
@@ -19,8 +23,7 @@ import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
 import { WhereItSits } from '../../parts/WhereItSits'
 import { ladderRow } from '../../parts/ladderRows'
-import { authenticLines, mixtureLines, nextSet, tubeLines } from '../../ledger/mixing'
-import { useNotebook, write } from '../../ledger/notebook'
+import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** The exercise: two standards of nearly the same melting point, and what their mixtures do. */
 export function TwoStandards() {
@@ -90,7 +93,7 @@ function NewStandard() {
       onSubmit={(event) => {
         event.preventDefault()
         if (!compound) return
-        write(...authenticLines(compound).lines)
+        write(...authenticAtHand(newSubject, compound).lines)
         setName('')
       }}
     >
@@ -196,7 +199,8 @@ function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
         const share = attempt(() => massFractionOf(first.value, second.value))
         if (!share.ok) return setSaid(share.problem.sentence)
         write(
-          ...mixtureLines(
+          ...grind(
+            newSubject,
             { id: a.id, label: a.compound.name },
             { id: b.id, label: b.compound.name },
             { massFractionFirst: share.value, by: 'mass', massesG: [first, second] },
@@ -251,7 +255,7 @@ function Pack({ pair }: { pair: PairFacts }) {
         <Button
           onClick={() => {
             write(
-              ...tubeLines(
+              ...packTubes(
                 left.map(({ sample }) => sample),
                 rules.fillMm[0],
                 left.length <= 3 ? nextSet(rack.map(({ entry }) => entry.body.set)) : null,

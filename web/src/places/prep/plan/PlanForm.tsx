@@ -1,16 +1,11 @@
-import { useMemo, useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import { type FieldErrors, useForm, useWatch } from 'react-hook-form'
-import { useSearchParams } from 'react-router'
 import {
   type Batch,
   candidatesOf,
   type Compound,
-  CORE_VERSION,
   crudeAssayOf,
   type Draft,
   type DraftField,
+  fixPlan,
   houseRulesOf,
   latestRange,
   massOf,
@@ -30,6 +25,11 @@ import {
   typedPoints,
   withSolvent,
 } from '@ivory-crystal/core'
+import { useMemo, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { type FieldErrors, useForm, useWatch } from 'react-hook-form'
+import { useSearchParams } from 'react-router'
 import { fixed } from '../../../format/format'
 import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
 import { NumberField } from '../../../parts/NumberField'
@@ -112,7 +112,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
         event.preventDefault()
         setTouched(true)
         if (!batch || !planned) return
-        fixPlan(prep, batch, planned, steps, sourceOf(shelf, draft, compound))
+        write(fixPlan(prep, batch, planned, sourceOf(shelf, draft, compound)))
         onFixed()
       }}
     >
@@ -548,28 +548,4 @@ function batchOf(
   chosen: Pick<Batch, 'crudeText' | 'compound' | 'impurity' | 'solvent' | 'conventions'>,
 ): Batch {
   return { ...chosen, pair, amount: draft.amount, inserts: draft.inserts, input, result: plan }
-}
-
-function fixPlan(
-  prep: PrepFacts,
-  batch: Batch,
-  { procedure, pair }: Planned,
-  steps: ReturnType<typeof renderSteps>,
-  solubilitySource: string,
-): void {
-  const weighing = sampleOf(prep, 'crude')?.weighing
-  write({
-    kind: 'plan fixed',
-    subject: prep.id,
-    body: {
-      ...batch,
-      pair,
-      procedure: { id: procedure.id, name: procedure.name, collect: procedure.collect },
-      steps,
-      waste: renderWaste(procedure, batch),
-      solubilitySource,
-      coreVersion: CORE_VERSION,
-      restsOn: weighing ? [weighing.id] : [],
-    },
-  })
 }

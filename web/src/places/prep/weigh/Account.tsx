@@ -1,18 +1,18 @@
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import { Link } from 'react-router'
 import {
   type Account as AccountFacts,
   accountOf,
   lossesOf,
+  nameSample,
   odditiesOf,
   ownWordsOf,
   type PrepFacts,
-  type SampleId,
   sampleOf,
   type SampleRole,
 } from '@ivory-crystal/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router'
 import { capital, fixed, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { Why } from '../../../parts/Why'
@@ -154,17 +154,8 @@ function LaterSample({
         variant="outline-primary"
         size="sm"
         onClick={() => {
-          write({
-            kind: 'sample named',
-            subject: newSubject<SampleId>(),
-            body: {
-              prep: prep.id,
-              role,
-              label: `${capital(what.replace('the ', ''))} of ${prep.opened.body.compound.name}`,
-              compound: null,
-              of: [],
-            },
-          })
+          const label = `${capital(what.replace('the ', ''))} of ${prep.opened.body.compound.name}`
+          write(nameSample(newSubject, prep.id, role, label))
         }}
       >
         Weigh {what}

@@ -1,5 +1,9 @@
-import type { Compound, EntryId, Line, NamedSample, Reading, SampleId } from '@ivory-crystal/core'
-import { newSubject, write } from './notebook'
+import type { SampleId } from '../../ids'
+import type { Compound } from '../../reference/shelf'
+import type { Reading } from '../../units'
+import type { Line } from '../entry'
+import type { NamedSample } from '../views/samples'
+import type { NewId } from './newId'
 
 /** How two samples are ground together. */
 export interface Grinding {
@@ -9,31 +13,32 @@ export interface Grinding {
 }
 export const EQUAL_BY_EYE: Grinding = { massFractionFirst: 0.5, by: 'eye', massesG: null }
 
-/** Lines that name an authentic sample of a compound, and its id. */
-export function authenticLines(compound: Compound): {
-  readonly id: SampleId
-  readonly lines: readonly Line[]
-} {
-  const id = newSubject<SampleId>()
-  return {
-    id,
-    lines: [
-      {
-        kind: 'sample named',
-        subject: id,
-        body: { prep: null, role: 'authentic', label: `Authentic ${compound.name}`, compound, of: [] },
-      },
-    ],
+type Named = Pick<NamedSample, 'id' | 'label'>
+
+/** An authentic sample of a compound is at hand. */
+export function authenticAtHand(
+  newId: NewId,
+  compound: Compound,
+): { readonly id: SampleId; readonly lines: readonly Line[] } {
+  const id = newId<SampleId>()
+  const body = {
+    prep: null,
+    role: 'authentic' as const,
+    label: `Authentic ${compound.name}`,
+    compound,
+    of: [],
   }
+  return { id, lines: [{ kind: 'sample named', subject: id, body }] }
 }
 
-/** Lines that name a mixture of two samples and say how it was ground. */
-export function mixtureLines(
-  first: { readonly id: SampleId; readonly label: string },
-  second: { readonly id: SampleId; readonly label: string },
+/** Two samples are ground together. */
+export function grind(
+  newId: NewId,
+  first: Named,
+  second: Named,
   grinding: Grinding,
 ): { readonly id: SampleId; readonly label: string; readonly lines: readonly Line[] } {
-  const id = newSubject<SampleId>()
+  const id = newId<SampleId>()
   const label = `${first.label} + ${second.label}`
   return {
     id,
@@ -49,12 +54,8 @@ export function mixtureLines(
   }
 }
 
-/** A tube of each, packed alike, of one set. */
-export function tubeLines(
-  samples: readonly { readonly id: SampleId; readonly label: string }[],
-  fillMm: number,
-  set: string | null,
-): readonly Line[] {
+/** A tube of each is packed, finely and alike, of one set. */
+export function packTubes(samples: readonly Named[], fillMm: number, set: string | null): readonly Line[] {
   return samples.map(({ id, label }) => ({
     kind: 'tube packed',
     subject: id,
@@ -64,7 +65,7 @@ export function tubeLines(
 
 /** What goes into one mixed run. */
 export interface MixedRun {
-  readonly sample: Pick<NamedSample, 'id' | 'label'>
+  readonly sample: Named
   readonly references: readonly { readonly compound: Compound; readonly authentic: NamedSample | null }[]
   readonly grinding: Grinding
   /** Whether the authentic samples get tubes of their own. */
@@ -73,22 +74,27 @@ export interface MixedRun {
   readonly set: string
 }
 
-/** Names and grinds the mixtures and packs their tubes, in one batch; answers with the tubes for the run. */
-export function packMixedRun(run: MixedRun): readonly EntryId[] {
+/**
+ * The mixtures of a run are named and ground, and a tube of each part and mixture is packed.
+ *
+ * @returns the lines, the packed tubes last, and how many those are
+ */
+export function packMixedRun(
+  newId: NewId,
+  run: MixedRun,
+): { readonly lines: readonly Line[]; readonly tubes: number } {
   const lines: Line[] = []
-  const tubes: { id: SampleId; label: string }[] = [run.sample]
+  const tubes: Named[] = [run.sample]
   for (const { compound, authentic } of run.references) {
-    const named = authentic ? null : authenticLines(compound)
+    const named = authentic ? null : authenticAtHand(newId, compound)
     if (named) lines.push(...named.lines)
     const reference = authentic ?? { id: named?.id as SampleId, label: `Authentic ${compound.name}` }
-    const mixture = mixtureLines(run.sample, { ...reference, label: compound.name }, run.grinding)
+    const mixture = grind(newId, run.sample, { ...reference, label: compound.name }, run.grinding)
     lines.push(...mixture.lines)
     if (run.authenticBeside) tubes.push({ id: reference.id, label: reference.label })
     tubes.push(mixture)
   }
-  const packed = tubeLines(tubes, run.fillMm, run.set)
-  const ids = write(...lines, ...packed)
-  return ids.slice(lines.length)
+  return { lines: [...lines, ...packTubes(tubes, run.fillMm, run.set)], tubes: tubes.length }
 }
 
 /** The first letter no waiting tube has as its set. */

@@ -1,0 +1,105 @@
+import type { Conventions } from '../../conventions/conventions'
+import type { EpochMs, MeltId, RunId } from '../../ids'
+import type { PlannedHeating } from '../../planning/meltPlan'
+import type { Reading } from '../../units'
+import { CORE_VERSION } from '../../version'
+import type { Instrument } from '../../wire'
+import type { Line } from '../entry'
+import type { View } from '../fold'
+import type { Moment } from '../kinds/mark-made/kind'
+import type { MeltPlanned, PlannedTube } from '../kinds/melt-planned/kind'
+import { calibrationOf, dialOf } from '../views/instruments'
+import type { MeltFacts } from '../views/melt'
+import type { PrepFacts } from '../views/prep'
+import type { NewId } from './newId'
+
+/** A melt as it is about to be planned. */
+export interface MeltToPlan {
+  /** The prep whose page it is planned from; null from rack or case. */
+  readonly prep: PrepFacts | null
+  readonly instrument: Instrument
+  readonly tubes: readonly PlannedTube[]
+  readonly purpose: MeltPlanned['purpose']
+  readonly heating: PlannedHeating
+  readonly conventions: Conventions
+  readonly now: EpochMs
+}
+
+/** A melt is planned; it rests on the prep, the dial it is heated by, and the calibration it will be read with. */
+export function planTheMelt(
+  newId: NewId,
+  view: View,
+  { prep, instrument, tubes, purpose, heating, conventions, now }: MeltToPlan,
+): { readonly id: MeltId; readonly line: Line<'melt planned'> } {
+  const id = newId<MeltId>()
+  const calibration = calibrationUsed(view, instrument, now)
+  const dial = heating.heating.by === 'dial' ? dialOf(view, instrument.id)?.entry.id : undefined
+  return {
+    id,
+    line: {
+      kind: 'melt planned',
+      subject: id,
+      body: {
+        prep: prep?.id ?? null,
+        instrument: instrument.id,
+        instrumentName: instrument.name,
+        purpose,
+        tubes,
+        ...heating,
+        calibration,
+        conventions,
+        coreVersion: CORE_VERSION,
+        restsOn: [
+          ...(prep ? [prep.opened.id] : []),
+          ...(dial ? [dial] : []),
+          ...(calibration ? [calibration.entry] : []),
+        ],
+      },
+    },
+  }
+}
+
+function calibrationUsed(view: View, instrument: Instrument, now: EpochMs): MeltPlanned['calibration'] {
+  const facts = calibrationOf(view, instrument.id, now)
+  if (!facts) return null
+  const { method, points, errorC, heating } = facts.entry.body
+  return { method, points, errorC, heating, entry: facts.entry.id, at: facts.entry.at }
+}
+
+/** A run begins that no server knows of: its times are the page's, its thermometer is read by eye. */
+export function beginByHand(newId: NewId, { id, planned }: MeltFacts): Line<'run started'> {
+  const { heating, instrument } = planned.body
+  const blockC = heating.by === 'dial' ? heating.input.startC : heating.by === 'hand' ? heating.blockC : null
+  return {
+    kind: 'run started',
+    subject: id,
+    body: { run: newId<RunId>(), instrument, feed: 'by hand', simulation: null, blockC, recorded: false },
+  }
+}
+
+/** Marks the instrument kept itself are copied in, as a run that has begun and ended. */
+export function copyMarks(
+  newId: NewId,
+  { id, planned }: MeltFacts,
+  kept: readonly { readonly slot: number; readonly onset: Reading; readonly clear: Reading }[],
+): readonly Line[] {
+  const run = newId<RunId>()
+  const mark = (slot: number, moment: Moment, lastProbe: Reading): Line<'mark made'> => ({
+    kind: 'mark made',
+    subject: id,
+    body: { run, slot, moment, pressedAtS: 0, lastSample: 0, lastProbe, from: 'instrument' },
+  })
+  const { instrument } = planned.body
+  return [
+    {
+      kind: 'run started',
+      subject: id,
+      body: { run, instrument, feed: 'by hand', simulation: null, blockC: null, recorded: true },
+    },
+    ...kept.flatMap(({ slot, onset, clear }) => [
+      mark(slot, 'first liquid', onset),
+      mark(slot, 'all liquid', clear),
+    ]),
+    { kind: 'run ended', subject: id, body: { run, atS: 0 } },
+  ]
+}
