@@ -53,7 +53,8 @@ export function glasswareFor(
         collector: 'beaker of boiling water',
         trouble: hotML <= 25 ? null : `${ml} is more than a watch glass holds: evaporate it in portions.`,
       }
-    default: {
+    case 'small funnel':
+    case 'large funnel': {
       const size = flaskForML(hotML)
       return {
         vessel: size === null ? null : `${size} mL Erlenmeyer flask`,

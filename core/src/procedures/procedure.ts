@@ -25,6 +25,22 @@ export type Condition = (typeof CONDITIONS)[number]
 export const STEP_ASKS = ['centrifuge partner', 'temperature', 'liquor kept'] as const
 export type StepAsk = (typeof STEP_ASKS)[number]
 
+/** What a step does that other parts of the notebook rest on, whatever the step is called. */
+export const STEP_MARKS = ['stones out', 'ice', 'liquor kept'] as const
+export type StepMark = (typeof STEP_MARKS)[number]
+
+/** Steps as they shipped before marks stood on them; a lab's own copies, and plans fixed then, still name them so. */
+const MEANT_BY_ID: Readonly<Record<string, StepMark>> = {
+  'pick-out-stones': 'stones out',
+  'into-ice': 'ice',
+  'keep-the-liquor': 'liquor kept',
+}
+
+/** The mark of a step: its own, or what a step of that name always did. */
+export function markOfStep(step: { readonly id: string; readonly means?: StepMark }): StepMark | null {
+  return step.means ?? MEANT_BY_ID[step.id] ?? null
+}
+
 export interface Caution {
   readonly text: string
   readonly when?: Condition
@@ -39,6 +55,7 @@ export interface StepTemplate {
   /** Portions of solvent are logged at this step. */
   readonly portions?: PortionUse
   readonly asks?: StepAsk
+  readonly means?: StepMark
   /** What to get ready while this step takes its time. */
   readonly meanwhile?: string
   /** A safe place to stop until next week: how it is left. */
@@ -76,6 +93,7 @@ export interface Step {
   readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: number }
   readonly portions?: PortionUse
   readonly asks?: StepAsk
+  readonly means?: StepMark
   readonly meanwhile?: string
   readonly stop?: string
 }

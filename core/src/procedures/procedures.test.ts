@@ -18,6 +18,7 @@ import {
   renderWaste,
   RESCUES,
   rescuesAt,
+  stepThat,
   STATIONS,
   unknownAmounts,
   upcast,
@@ -367,4 +368,35 @@ test('why this solvent', () => {
   expect(whyThisSolvent(benzil).at(-1)).toBe('At this volume benzoin stays in the cold liquor.')
   const toluene = { ...benzil, solvent: { ...benzil.solvent, boilingPointC: 110.6 } }
   expect(whyThisSolvent(toluene).join(' ')).toContain('may come out as an oil')
+})
+
+describe('what a step does', () => {
+  const golden2 = [...golden.entries, ...goldenV1.entries].filter(({ kind }) => kind === 'plan fixed')
+  test('stands on the step and not in its name: a lab’s renamed one keeps its meaning', () => {
+    const shipped = PROCEDURES.find(({ id }) => id === 'small-funnel') as Procedure
+    const renamed: Procedure = {
+      ...shipped,
+      id: 'ours',
+      steps: shipped.steps.map((step, i) => ({ ...step, id: `our-step-${i + 1}` })),
+    }
+    const plan = golden2.flatMap((entry) => upcast(entry) ?? [])[0]?.body as PlanFixed
+    const batch = { ...plan, conventions: { ...plan.conventions, boilingStones: 'in both flasks' as const } }
+    const marks = (procedure: Procedure) => renderSteps(procedure, batch).flatMap(({ means }) => means ?? [])
+    expect(marks(shipped)).toEqual(['ice', 'liquor kept', 'stones out'])
+    expect(marks(renamed)).toEqual(marks(shipped))
+    const steps = renderSteps(renamed, batch)
+    const kept = steps.find(({ means }) => means === 'liquor kept')
+    const ticked = new Map([[kept?.id ?? '', {} as never]])
+    expect(stepThat({ steps, ticked }, 'liquor kept')?.isTicked).toBe(true)
+    expect(stepThat({ steps, ticked }, 'ice')?.isTicked).toBe(false)
+    expect(stepThat({ steps: [], ticked }, 'ice')).toBeNull()
+  })
+  test('is read into plans that were fixed before steps had marks', () => {
+    for (const entry of golden2) {
+      const { steps } = upcast(entry)?.body as PlanFixed
+      expect(steps.filter(({ id }) => id === 'keep-the-liquor').map(({ means }) => means)).toEqual([
+        'liquor kept',
+      ])
+    }
+  })
 })

@@ -1,3 +1,11 @@
+import {
+  type Condition,
+  type Insert,
+  markOfStep,
+  type Procedure,
+  type Step,
+  type StepTemplate,
+} from './procedure'
 import type { CrystallizationInput, CrystallizationPlan } from '../solubility/planCrystallization'
 import type { Conventions } from '../conventions/conventions'
 import type { Compound, Solvent } from '../reference/shelf'
@@ -6,7 +14,6 @@ import { depositsFromC } from '../solubility/saturation'
 import { attempt } from '../problems'
 import { wasteOf } from './cautions'
 import { glasswareFor } from './glassware'
-import type { Condition, Insert, Procedure, Step, StepTemplate } from './procedure'
 
 export interface Batch {
   /** Mass of the crude, g, digit for digit as the balance gave it. */
@@ -96,6 +103,7 @@ function rendered(
     .map(({ text }) => filled(text, amounts))
     .join(' ')
   const { id, station, portions, asks } = step
+  const means = markOfStep(step)
   return {
     id,
     station,
@@ -114,6 +122,7 @@ function rendered(
       : {}),
     ...(portions ? { portions } : {}),
     ...(asks ? { asks } : {}),
+    ...(means ? { means } : {}),
     ...(step.meanwhile ? { meanwhile: filled(step.meanwhile, amounts) } : {}),
     ...(step.stop ? { stop: filled(step.stop, amounts) } : {}),
   }

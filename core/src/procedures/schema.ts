@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { name, number, shortName } from '../notebook/kinds/pieces'
 import { PORTION_USES } from '../notebook/kinds/solvent-added/kind'
 import { STATIONS } from '../notebook/views/stationNames'
-import { COLLECTS, CONDITIONS, STEP_ASKS } from './procedure'
+import { COLLECTS, CONDITIONS, STEP_ASKS, STEP_MARKS } from './procedure'
 import { AMOUNTS, unknownAmounts } from './render'
 
 const condition = Joi.string().valid(...CONDITIONS)
@@ -34,6 +34,7 @@ const step = Joi.object({
   }),
   portions: Joi.string().valid(...PORTION_USES),
   asks: Joi.string().valid(...STEP_ASKS),
+  means: Joi.string().valid(...STEP_MARKS),
   meanwhile: text,
   stop: text,
   when: Joi.array().items(condition).max(10),

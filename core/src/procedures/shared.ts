@@ -136,6 +136,7 @@ export const COOL: readonly StepTemplate[] = [
   {
     id: 'into-ice',
     station: 'crystallize',
+    means: 'ice',
     text: 'When no more appears, stand it in ice down to about {cold}.',
     timer: { timer: 'ice', minutes: 10 },
     asks: 'temperature',
@@ -172,6 +173,7 @@ export const SUCTION: readonly StepTemplate[] = [
   {
     id: 'keep-the-liquor',
     station: 'collect',
+    means: 'liquor kept',
     text: 'Break the suction at the trap, then keep the mother liquor in a labelled flask until the yield is known.',
     asks: 'liquor kept',
   },
@@ -181,6 +183,7 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'pick-out-stones',
     station: 'weigh',
+    means: 'stones out',
     text: 'Look the crystals over and pick out every boiling stone and fibre of paper.',
     when: ['stones in both flasks'],
   },

@@ -95,6 +95,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
   {
     id: 'into-ice',
     station: 'crystallize',
+    means: 'ice',
     text: 'Then into ice, down to about {cold}.',
     timer: { timer: 'ice', minutes: 5 },
     asks: 'temperature',
@@ -121,6 +122,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
   {
     id: 'keep-the-liquor',
     station: 'collect',
+    means: 'liquor kept',
     text: 'Keep the liquor in the tip of the centrifuge tube, labelled, until the yield is known.',
     asks: 'liquor kept',
   },
@@ -166,6 +168,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'into-ice',
     station: 'crystallize',
+    means: 'ice',
     text: 'When no more appears, into ice, down to about {cold}.',
     timer: { timer: 'ice', minutes: 5 },
     asks: 'temperature',
@@ -201,6 +204,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'keep-the-liquor',
     station: 'collect',
+    means: 'liquor kept',
     text: 'Keep liquor and rinse in labelled vials until the yield is known.',
     asks: 'liquor kept',
   },

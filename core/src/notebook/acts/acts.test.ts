@@ -2,15 +2,19 @@ import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import {
   beginPrep,
+  type Compound,
   copyMarks,
+  DEFAULT_HOUSE_RULES,
   EQUAL_BY_EYE,
   fold,
   judgementOf,
   KINDS,
+  type Line,
   linesOf,
   measureAgain,
-  meltRangesOf,
+  type MeltFacts,
   meltOf,
+  meltRangesOf,
   meltsOf,
   nextId,
   nextSet,
@@ -21,15 +25,11 @@ import {
   platesOf,
   prepOf,
   prepsOf,
+  type RawEntry,
   samplesNamed,
   signVerdict,
   SIMULATED_INSTRUMENTS,
-  DEFAULT_HOUSE_RULES,
   unknownOf,
-  type Compound,
-  type Line,
-  type MeltFacts,
-  type RawEntry,
   type View,
 } from '../../index'
 import { refusalOf } from '../refusal'
@@ -130,7 +130,7 @@ describe('what a person does becomes lines', () => {
     expect(meltOf(written([line]), id)?.planned.body.calibration?.entry).toBe(calibration?.id)
   })
   test('marks an instrument kept are copied in as a run that is over, both ends of each tube', () => {
-    const melt = meltsOf(view).find(({ run }) => run === null) ?? (meltsOf(view)[0] as MeltFacts)
+    const melt = meltsOf(view).find(({ run }) => run === null) ?? (meltsOf(view)[0])
     const slot = melt.planned.body.tubes[0]?.slot ?? 1
     const reading = (text: string) => ({ text, value: Number(text) })
     const after = written(copyMarks(newId, melt, [{ slot, onset: reading('94.0'), clear: reading('95.5') }]))

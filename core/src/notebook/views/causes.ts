@@ -1,10 +1,10 @@
+import { type PrepFacts, prepOf, sampleOf, solventSoFarML, stepThat } from './prep'
 import type { PrepId } from '../../ids'
 import type { View } from '../fold'
 import { latestLine, linesOf, remember } from '../read'
 import type { Station } from './stationNames'
 import { accountOf } from './account'
 import { drynessOf } from './dryness'
-import { type PrepFacts, prepOf, sampleOf, solventSoFarML } from './prep'
 
 export interface Cause {
   readonly sentence: string
@@ -60,10 +60,9 @@ function whyOver(view: View, prep: PrepFacts): Cause[] {
   const dryness = drynessOf(view, prep)
   const product = sampleOf(prep, 'product')?.weighing
   const crude = sampleOf(prep, 'crude')?.weighing
-  const stones = prep.steps.find((step) => step.id === 'pick-out-stones')
   const causes: Cause[] = []
   if (!dryness.isDry) causes.push(cause(`Damp crystals: ${lower(dryness.sentence)}`, 'weigh'))
-  if (stones && !prep.ticked.has(stones.id))
+  if (stepThat(prep, 'stones out')?.isTicked === false)
     causes.push(cause('Boiling stones went into the sample flask and are not ticked as picked out.', 'weigh'))
   if (product?.body.method === 'difference')
     causes.push(
@@ -105,7 +104,7 @@ function whyUnder(view: View, prep: PrepFacts): Cause[] {
         'crystallize',
       ),
     )
-  if (plan.steps.some(({ id }) => id === 'into-ice') && !prep.ticked.has('into-ice'))
+  if (stepThat(prep, 'ice')?.isTicked === false)
     causes.push(cause('The ice bath is not ticked: chill the liquor and look for more.', 'crystallize'))
   for (const { body } of linesOf(view, prep.id, 'rescue tried'))
     if (
@@ -143,7 +142,7 @@ export function liquorStanding(
   view: View,
   prep: PrepFacts,
 ): { readonly kept: boolean; readonly yieldKnown: boolean; readonly question: string | null } {
-  const kept = prep.ticked.has('keep-the-liquor') && prep.discarded === null
+  const kept = stepThat(prep, 'liquor kept')?.isTicked === true && prep.discarded === null
   const account = accountOf(view, prep.id)
   const yieldKnown = account.ok
   const residue = sampleOf(prep, 'residue')?.weighing ?? null

@@ -2,7 +2,7 @@ import { attempt, problem, type Result } from '../../problems'
 import type { Quantity } from '../../units'
 import type { PrepId, SampleId } from '../../ids'
 import type { Entry } from '../entry'
-import type { Step } from '../../procedures/procedure'
+import type { Step, StepMark } from '../../procedures/procedure'
 import { netMass } from '../../weighing/netMass'
 import { percentRecovery } from '../../weighing/recovery'
 import type { View } from '../fold'
@@ -90,6 +90,15 @@ const sampleFactsOf = remember((view: View, id: SampleId): SampleFacts | null =>
   const weighings = linesOf(view, id, 'weighed')
   return { id, role, label, weighing: weighings.at(-1) ?? null, weighings }
 })
+
+/** The step of a prep's plan that does this, whatever it is called, and whether it is ticked; null without one. */
+export function stepThat(
+  { steps, ticked }: Pick<PrepFacts, 'steps' | 'ticked'>,
+  mark: StepMark,
+): { readonly step: Step; readonly isTicked: boolean } | null {
+  const step = steps.find(({ means }) => means === mark)
+  return step ? { step, isTicked: ticked.has(step.id) } : null
+}
 
 export function sampleOf(prep: PrepFacts, role: SampleRole): SampleFacts | null {
   return prep.samples.find((sample) => sample.role === role) ?? null

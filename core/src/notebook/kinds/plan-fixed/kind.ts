@@ -3,7 +3,7 @@ import type { EntryId } from '../../../ids'
 import type { CrystallizationInput, CrystallizationPlan } from '../../../solubility/planCrystallization'
 import type { Conventions } from '../../../conventions/conventions'
 import type { Compound, Solvent } from '../../../reference/shelf'
-import type { Insert, Procedure, Step } from '../../../procedures/procedure'
+import { type Insert, markOfStep, type Procedure, type Step } from '../../../procedures/procedure'
 import { disposalFor } from '../../../procedures/cautions'
 import { defineKind } from '../defineKind'
 import { type PlanFixedV1, stepsOfV1 } from './stepsOfV1'
@@ -62,11 +62,23 @@ function fromV1(body: unknown): PlanFixed {
   }
 }
 
+/** Version 2 knew what a step does by its name alone. */
+function withMarks(body: unknown): PlanFixed {
+  const old = body as PlanFixed
+  return {
+    ...old,
+    steps: old.steps.map((step) => {
+      const means = markOfStep(step)
+      return means ? { ...step, means } : step
+    }),
+  }
+}
+
 export const planFixed = defineKind<PlanFixed>()({
   kind: 'plan fixed',
-  version: 2,
+  version: 3,
   about: 'prep',
-  upcasts: { 1: fromV1 },
+  upcasts: { 1: fromV1, 2: withMarks },
   sentence: ({ result, solvent, pair, procedure, amount }) => {
     const how = pair
       ? `dissolve near ${pair.goodML.toFixed(1)} mL of hot ${solvent.name}, cloud with about ${pair.poorML.toFixed(1)} mL of ${pair.solvent.name}`

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { PlanFixed } from './kind'
-import { COLLECTS, INSERTS, STEP_ASKS } from '../../../procedures/procedure'
+import { COLLECTS, INSERTS, STEP_ASKS, STEP_MARKS } from '../../../procedures/procedure'
 import {
   celsius,
   compound,
@@ -63,7 +63,7 @@ const first = {
 export const planFixedV1 = Joi.object(first)
 
 const sentence = Joi.string().max(1500)
-const step = Joi.object({
+const stepV2 = Joi.object({
   id: shortName.required(),
   station: Joi.string()
     .valid(...STATIONS)
@@ -79,7 +79,8 @@ const step = Joi.object({
   meanwhile: sentence,
   stop: sentence,
 })
-export const planFixedV2 = shape<PlanFixed>({
+const stepsOf = (step: Joi.ObjectSchema) => Joi.array().items(step).min(1).max(80).unique('id').required()
+const second = {
   ...first,
   procedure: Joi.object({
     id: shortName.required(),
@@ -88,7 +89,7 @@ export const planFixedV2 = shape<PlanFixed>({
       .valid(...COLLECTS)
       .required(),
   }).required(),
-  steps: Joi.array().items(step).min(1).max(80).unique('id').required(),
+  steps: stepsOf(stepV2),
   waste: Joi.array().items(sentence).max(20).required(),
   inserts: Joi.array()
     .items(Joi.string().valid(...INSERTS))
@@ -107,6 +108,13 @@ export const planFixedV2 = shape<PlanFixed>({
   })
     .allow(null)
     .required(),
+}
+export const planFixedV2 = Joi.object(second)
+
+/** The third version has marks on steps that other parts of the notebook rest on. */
+export const planFixedV3 = shape<PlanFixed>({
+  ...second,
+  steps: stepsOf(stepV2.keys({ means: Joi.string().valid(...STEP_MARKS) })),
 })
 
-export const schemas = { 1: planFixedV1, 2: planFixedV2 }
+export const schemas = { 1: planFixedV1, 2: planFixedV2, 3: planFixedV3 }

@@ -8,6 +8,7 @@ import {
   type PrepFacts,
   sampleOf,
   type SampleRole,
+  stepThat,
 } from '@ivory-crystal/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -62,7 +63,7 @@ export function Account({ prep }: { prep: PrepFacts }) {
         <LaterSample prep={prep} role="residue" offer="The liquor, evaporated" what="the residue" />
         <LaterSample prep={prep} role="second crop" offer="A second crop" what="the second crop" />
         <LaterSample prep={prep} role="grit" offer="The grit" what="the grit" />
-        {prep.ticked.has('keep-the-liquor') && <LiquorPanel prep={prep} />}
+        {stepThat(prep, 'liquor kept')?.isTicked && <LiquorPanel prep={prep} />}
         <ReactionForm prep={prep} />
       </aside>
     </div>
