@@ -77,7 +77,9 @@ const writtenAt = new Map<number, number>()
 function idOf(kind: Kind, about: SubjectId, at: number, body: unknown): EntryId {
   const nth = writtenAt.get(at) ?? 0
   writtenAt.set(at, nth + 1)
-  const says = createHash('sha256').update(JSON.stringify([kind, about, body])).digest()
+  const says = createHash('sha256')
+    .update(JSON.stringify([kind, about, body]))
+    .digest()
   const head = nextId(null, at, says.subarray(0, 8))
   return `${head.slice(0, 15)}${nth.toString(16).padStart(3, '0')}${head.slice(18)}` as EntryId
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { rebase, type NotebookId, type RawEntry, type SolubilityRow } from '@ivory-crystal/core'
+import { type NotebookId, type RawEntry, rebase, type SolubilityRow } from '@ivory-crystal/core'
 import type { Clock } from './clock'
 import type { LedgerStore } from './ledger/store'
 import { GOLDEN } from './paths'

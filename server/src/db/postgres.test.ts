@@ -2,8 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { RawEntry } from '@ivory-crystal/core'
 import { ledgerContract } from '../../../core/golden/contract'
 import { SYSTEM_CLOCK } from '../clock'
-import { openStore, type LedgerStore } from '../ledger/store'
-import { openPostgres, type OpenDatabase } from './open'
+import { type LedgerStore, openStore } from '../ledger/store'
+import { type OpenDatabase, openPostgres } from './open'
 
 /** A PostgreSQL server to try the contract on; without one there is nothing to test here. */
 const url = process.env['TEST_DATABASE_URL']

@@ -1,7 +1,7 @@
 import { createServer } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { fold, summaryOf, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
+import { fold, type NotebookId, type RawEntry, type Shelf, summaryOf } from '@ivory-crystal/core'
 import { ledgerContract } from '../../../core/golden/contract'
 import type { NotebookFile } from '../exchange/notebookFile'
 import { PortTaken, type RunningServer } from '../server'

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { fold, prepsOf, sampleOf, type BalanceStanding, type PrepFacts } from '@ivory-crystal/core'
+import { type BalanceStanding, fold, type PrepFacts, prepsOf, sampleOf } from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
 import { serve, tempFolder } from '../testing/bench'
 

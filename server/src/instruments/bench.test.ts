@@ -1,18 +1,18 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import {
-  fold,
-  meltsOf,
-  prepsOf,
-  readingsOf,
   type BlockReading,
+  fold,
   type MeltId,
+  meltsOf,
   type NotebookId,
+  prepsOf,
   type RawEntry,
+  readingsOf,
   type RunState,
 } from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
-import { handClock, line, serve, tempFolder, type HandClock } from '../testing/bench'
+import { handClock, type HandClock, line, serve, tempFolder } from '../testing/bench'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let server: RunningServer

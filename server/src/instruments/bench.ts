@@ -1,34 +1,35 @@
+import { queue } from '../queue'
 import { createHash } from 'node:crypto'
 import {
   advance,
-  commandOfLine,
-  createBlock,
-  createTube,
-  fold,
-  holdsUnknown,
-  KINDS,
-  lineOfCommand,
-  readingOfLine,
-  simulatedTube,
-  upcast,
   type BlockCommand,
   type BlockReading,
   type BlockState,
   type Bodies,
+  commandOfLine,
+  createBlock,
+  createTube,
   type Entry,
+  fold,
+  holdsUnknown,
   type Instrument,
   type InstrumentState,
   type Kind,
+  KINDS,
+  lineOfCommand,
   type MeltId,
   type MeltPlanned,
   type NotebookId,
   type RawEntry,
+  readingOfLine,
   type RunId,
   type RunState,
   type SealedContents,
+  simulatedTube,
   type Simulation,
   type TubeLook,
   type TubeState,
+  upcast,
   type View,
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
@@ -122,15 +123,17 @@ export async function openBench(
 ): Promise<SimulatedBench> {
   const hearers = new Set<(passing: Passing) => void>()
   const stands = new Map<string, Stand>()
-  const standing = inTurn(async () => {
-    for (const instrument of await listed()) {
-      const stand = stands.get(instrument.id)
-      // One whose values were changed on the shelf goes on with the new ones once it rests.
-      if (!stand) stands.set(instrument.id, await restore(instrument, store, clock, byHand, sealedIn))
-      else if (!stand.run) stand.instrument = instrument
-    }
-    return stands
-  })
+  const inTurn = queue()
+  const standing = () =>
+    inTurn(async () => {
+      for (const instrument of await listed()) {
+        const stand = stands.get(instrument.id)
+        // One whose values were changed on the shelf goes on with the new ones once it rests.
+        if (!stand) stands.set(instrument.id, await restore(instrument, store, clock, byHand, sealedIn))
+        else if (!stand.run) stand.instrument = instrument
+      }
+      return stands
+    })
   await standing()
   let ticking = Promise.resolve()
   const stop = byHand
@@ -381,16 +384,6 @@ function hasCome({ phase, probe, tubes }: BlockReading, until: PassUntil): boole
         (until.look !== undefined && seen.look === until.look) ||
         (until.not !== undefined && seen.look !== until.not)))
   )
-}
-
-/** One call at a time: what is asked for meanwhile waits its turn. */
-function inTurn<T>(work: () => Promise<T>): () => Promise<T> {
-  let last: Promise<unknown> = Promise.resolve()
-  return () => {
-    const mine = last.then(work)
-    last = mine.catch(() => undefined)
-    return mine
-  }
 }
 
 function runState(run: Run): RunState {

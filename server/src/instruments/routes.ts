@@ -1,6 +1,6 @@
-import { Router, text, type Request, type Response } from 'express'
+import { type Request, type Response, Router, text } from 'express'
 import Joi from 'joi'
-import { lineOfReading, type BlockCommand, type BlockReading, type MeltId } from '@ivory-crystal/core'
+import { type BlockCommand, type BlockReading, lineOfReading, type MeltId } from '@ivory-crystal/core'
 import { blockCommand } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'

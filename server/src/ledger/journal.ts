@@ -1,4 +1,4 @@
-import { open, readFile, type FileHandle } from 'node:fs/promises'
+import { type FileHandle, open, readFile } from 'node:fs/promises'
 import type { LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 
 /** One line of the journal. The whole notebook can be read back from these lines with nothing else. */

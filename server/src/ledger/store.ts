@@ -1,12 +1,13 @@
+import { queue } from '../queue'
 import { randomBytes, randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
-import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, sql, type SQL } from 'drizzle-orm'
 import {
-  latestOf,
-  nextId,
   type Answer,
   type EntryId,
+  latestOf,
   type LedgerId,
+  nextId,
   type NotebookId,
   type NotebookRow,
   type RawEntry,
@@ -16,7 +17,7 @@ import { refusalOf } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
-import { readJournal, type Journal, type JournalLine } from './journal'
+import { type Journal, type JournalLine, readJournal } from './journal'
 
 interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */
@@ -61,13 +62,50 @@ export async function openStore(
 ): Promise<LedgerStore> {
   if (journal) await reconcile(db, journal)
   const ledger = await ledgerId(db, journal?.file ?? null, clock)
-  const [newest] = await db.select({ id: entries.id }).from(entries).orderBy(desc(entries.id)).limit(1)
-  let latest: string | null = newest?.id ?? null
+  /** Greatest id that is stored: a later one cannot be known yet. */
+  let newest = await newestId(db)
+  let latest: string | null = newest
+  /** With a journal this process is the only writer, so it counts by itself. */
+  const nextSeq = new Map<NotebookId, number>()
   let suspect = false
   const listeners = new Set<(notebook: NotebookId, stored: readonly StoredEntry[]) => void>()
   const inTurn = queue()
 
   async function write(notebook: NotebookId, accepted: readonly RawEntry[]): Promise<StoredEntry[]> {
+    const stored = journal
+      ? await writeAlone(journal.file, notebook, accepted)
+      : await writeShared(notebook, accepted)
+    for (const { entry } of stored) newest = latestOf(newest, entry.id)
+    return stored
+  }
+
+  /** One flushed append to the journal, then one statement that the database takes whole or not at all. */
+  async function writeAlone(
+    file: Journal,
+    notebook: NotebookId,
+    accepted: readonly RawEntry[],
+  ): Promise<StoredEntry[]> {
+    const from = nextSeq.get(notebook) ?? (await countedSeq(db, notebook))
+    const recordedAt = clock.now()
+    const stored = accepted.map((entry, i) => ({ seq: from + i, recordedAt, entry }))
+    suspect = true
+    await file.append({
+      line: 'batch',
+      notebook,
+      recordedAt,
+      entries: stored.map(({ seq, entry }) => ({ seq, entry })),
+    })
+    await db.execute(sql`
+      with lines as (${inserted(notebook, stored)}),
+        counted as (update ${notebooks} set next_seq = ${from + stored.length} where id = ${notebook})
+      insert into ${ledgerMeta} (key, value) values (${META_BYTES}, ${String(file.bytes)})
+        on conflict (key) do update set value = excluded.value`)
+    nextSeq.set(notebook, from + stored.length)
+    return stored
+  }
+
+  /** A database that others may write to as well counts for all of them. */
+  async function writeShared(notebook: NotebookId, accepted: readonly RawEntry[]): Promise<StoredEntry[]> {
     return db.transaction(async (tx) => {
       const [row] = await tx
         .select({ nextSeq: notebooks.nextSeq })
@@ -76,15 +114,7 @@ export async function openStore(
         .for('update')
       const recordedAt = clock.now()
       const stored = accepted.map((entry, i) => ({ seq: (row?.nextSeq ?? 1) + i, recordedAt, entry }))
-      suspect = true
-      await journal?.file.append({
-        line: 'batch',
-        notebook,
-        recordedAt,
-        entries: stored.map(({ seq, entry }) => ({ seq, entry })),
-      })
       await insertLines(tx, notebook, stored)
-      if (journal) await setMeta(tx, META_BYTES, String(journal.file.bytes))
       return stored
     })
   }
@@ -110,11 +140,14 @@ export async function openStore(
       }),
     append: (notebook, groups, options = {}) =>
       inTurn(async () => {
-        if (suspect && journal) await reconcile(db, journal)
+        if (suspect && journal) {
+          await reconcile(db, journal)
+          nextSeq.clear()
+          newest = await newestId(db)
+        }
         suspect = false
-        const [row] = await db.select({ id: notebooks.id }).from(notebooks).where(eq(notebooks.id, notebook))
-        if (!row) return null
-        const known = await knownLines(db, groups)
+        if (!nextSeq.has(notebook) && !(await isThere(db, notebook))) return null
+        const known = await knownLines(db, groups, journal ? newest : null)
         const sorted = sortOut(groups, {
           ledger,
           notebook,
@@ -244,11 +277,16 @@ type Known = ReadonlyMap<string, { readonly seq: number; readonly entry: RawEntr
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 
-async function knownLines(db: Database, groups: readonly (readonly unknown[])[]): Promise<Known> {
+/** @param newest greatest id there is, so that later ones need not be asked for; null when that is not known */
+async function knownLines(
+  db: Database,
+  groups: readonly (readonly unknown[])[],
+  newest: string | null,
+): Promise<Known> {
   const ids = groups
     .flat()
     .map(idOf)
-    .filter((id) => UUID.test(id))
+    .filter((id) => UUID.test(id) && (newest === null || id <= newest))
   if (ids.length === 0) return new Map()
   const rows = await db
     .select({ id: entries.id, seq: entries.seq, entry: entries.entry })
@@ -257,31 +295,44 @@ async function knownLines(db: Database, groups: readonly (readonly unknown[])[])
   return new Map(rows.map((row) => [row.id, row]))
 }
 
+/** The lines as one parameter: their text reaches the table as it is. */
+function inserted(notebook: NotebookId, stored: readonly StoredEntry[]): SQL {
+  return sql`
+    insert into ${entries} (notebook, seq, recorded_at, id, kind, subject, entry)
+      select ${notebook}::uuid, (line->>'seq')::bigint, (line->>'recordedAt')::bigint,
+        (line->'entry'->>'id')::uuid, line->'entry'->>'kind', line->'entry'->>'subject', line->'entry'
+      from json_array_elements(${JSON.stringify(stored)}::json) as line
+      on conflict do nothing`
+}
+
 async function insertLines(
-  db: Pick<Database, 'insert' | 'update'>,
+  db: Pick<Database, 'execute' | 'update'>,
   notebook: NotebookId,
   stored: readonly StoredEntry[],
 ): Promise<void> {
-  const rows = stored.map(({ seq, recordedAt, entry }) => ({
-    notebook,
-    seq,
-    recordedAt,
-    entry,
-    id: entry.id,
-    kind: entry.kind,
-    subject: entry.subject,
-  }))
-  for (let i = 0; i < rows.length; i += 1000)
-    await db
-      .insert(entries)
-      .values(rows.slice(i, i + 1000))
-      .onConflictDoNothing()
+  for (let i = 0; i < stored.length; i += 1000)
+    await db.execute(inserted(notebook, stored.slice(i, i + 1000)))
   const last = stored[stored.length - 1]
   if (last)
     await db
       .update(notebooks)
       .set({ nextSeq: sql`greatest(${notebooks.nextSeq}, ${last.seq + 1})` })
       .where(eq(notebooks.id, notebook))
+}
+
+async function newestId(db: Database): Promise<string | null> {
+  const [row] = await db.select({ id: entries.id }).from(entries).orderBy(desc(entries.id)).limit(1)
+  return row?.id ?? null
+}
+
+async function isThere(db: Database, notebook: NotebookId): Promise<boolean> {
+  const rows = await db.select({ id: notebooks.id }).from(notebooks).where(eq(notebooks.id, notebook))
+  return rows.length > 0
+}
+
+async function countedSeq(db: Database, notebook: NotebookId): Promise<number> {
+  const [row] = await db.select({ next: notebooks.nextSeq }).from(notebooks).where(eq(notebooks.id, notebook))
+  return row?.next ?? 1
 }
 
 async function setMeta(db: Pick<Database, 'insert'>, key: string, value: string): Promise<void> {
@@ -366,15 +417,5 @@ async function completeJournal(db: Database, journal: Journal, lines: readonly J
         recordedAt: missing[0].recordedAt,
         entries: missing.map(({ seq, entry }) => ({ seq, entry })),
       })
-  }
-}
-
-/** Runs what it is given one after the other. */
-function queue(): <T>(run: () => Promise<T>) => Promise<T> {
-  let last: Promise<unknown> = Promise.resolve()
-  return (run) => {
-    const next = last.then(run, run)
-    last = next.catch(() => undefined)
-    return next
   }
 }

@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE_RULES, type Conventions } from '@ivory-crystal/core'
+import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core'
 import { desc } from 'drizzle-orm'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'

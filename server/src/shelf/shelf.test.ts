@@ -1,8 +1,8 @@
-import { readFile, rm, appendFile } from 'node:fs/promises'
+import { appendFile, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { PROCEDURES, type Compound, type Shelf, type ShelfReport } from '@ivory-crystal/core'
+import { type Compound, PROCEDURES, type Shelf, type ShelfReport } from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
 import { serve, tempFolder } from '../testing/bench'
 

@@ -1,23 +1,24 @@
+import { queue } from '../queue'
 import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
 import {
-  DEFAULT_HOUSE_RULES,
-  SIMULATED_INSTRUMENTS,
-  wholeInstrument,
   type Compound,
   type Conventions,
+  DEFAULT_HOUSE_RULES,
   type Instrument,
   type Shelf,
   type ShelfReport,
   type ShelfVersion,
+  SIMULATED_INSTRUMENTS,
   type Solvent,
+  wholeInstrument,
 } from '@ivory-crystal/core'
-import { shelfRefusal, type OwnSort } from '@ivory-crystal/core/schemas'
+import { type OwnSort, shelfRefusal } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
 import { HttpProblem } from '../http/problem'
-import { idOf, isOn, newestRows, putRows, shelfKey, TAKEN_OFF, type ShelfRow } from './items'
+import { idOf, isOn, newestRows, putRows, shelfKey, type ShelfRow, TAKEN_OFF } from './items'
 import type { ShelfJournal } from './journal'
 
 export interface ShelfStore {
@@ -34,13 +35,8 @@ export interface ShelfStore {
 
 /** The shelf: ordinary rows, changed by new versions only. Plans keep the values they were made with. */
 export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clock): ShelfStore {
-  let writing: Promise<unknown> = Promise.resolve()
   /** One writer at a time, so that versions are counted without gaps. */
-  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-    const mine = writing.then(work)
-    writing = mine.catch(() => undefined)
-    return mine
-  }
+  const inTurn = queue()
 
   /** With a journal this process is the only writer, so the shelf is read once and kept up to date here. */
   let known: Map<string, ShelfRow> | null = null

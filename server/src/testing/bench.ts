@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { EntryId, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
-import { startServer, type RunningServer, type ServerOptions } from '../server'
+import { type RunningServer, type ServerOptions, startServer } from '../server'
 
 /** A clock that stands until it is moved. */
 export interface HandClock extends Clock {

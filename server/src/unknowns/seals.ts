@@ -1,14 +1,14 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import {
+  type Compound,
   fold,
   latestLine,
-  sealedContents,
-  unknownOf,
-  unknownsOf,
-  type Compound,
   type NotebookId,
+  sealedContents,
   type SealedContents,
   type UnknownId,
+  unknownOf,
+  unknownsOf,
   type View,
 } from '@ivory-crystal/core'
 import { HttpProblem } from '../http/problem'
