@@ -256,7 +256,9 @@ describe('situations', () => {
     for (const [, change] of SITUATIONS)
       for (const finding of judge(change).findings) {
         expect(FINDING_CODES).toContain(finding.code)
-        expect(finding.headline.length * finding.sentence.length).toBeGreaterThan(0)
+        expect(finding.headline).toMatch(/\S/)
+        expect(finding.sentence).toMatch(/\S/)
+        expect(finding.sentence).not.toMatch(/NaN|undefined|\[object/)
         for (const value of Object.values(finding.numbers)) expect(Number.isFinite(value)).toBe(true)
       }
   })

@@ -1,3 +1,4 @@
+import * as pieces from './kinds/pieces'
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import {
@@ -368,4 +369,21 @@ describe('bodies of the first version', () => {
   test('that cannot be read are kept and not thrown at anyone', () => {
     expect(upcast(lineOf('plan fixed', { nothing: 'in it' }, 1))).toBeNull()
   })
+})
+
+test('a schema that is not its body’s does not compile', () => {
+  interface Stirred {
+    readonly minutes: number
+    readonly by: string | null
+  }
+  const minutes = pieces.number.required()
+  // @ts-expect-error -- a key of the body is missing
+  pieces.shape<Stirred>({ minutes })
+  // @ts-expect-error -- a key is of another sort than in the body
+  pieces.shape<Stirred>({ minutes: pieces.text, by: pieces.text.allow(null) })
+  // @ts-expect-error -- a key the body does not have
+  pieces.shape<Stirred>({ minutes, by: pieces.text.allow(null), with: pieces.text })
+  const schema = pieces.shape<Stirred>({ minutes, by: pieces.text.allow(null).required() })
+  expect(schema.validate({ minutes: 5, by: null }).error).toBeUndefined()
+  expect(schema.validate({ minutes: 5 }).error?.message).toContain('by')
 })

@@ -140,9 +140,10 @@ describe('the golden ledger', () => {
   })
   test('every line has a sentence', () => {
     const log = logOf(whole, benzil)
-    expect(log.every(({ sentence }) => sentence.length > 5 && !/undefined|NaN|\[object/.test(sentence))).toBe(
-      true,
-    )
+    for (const { sentence } of log) {
+      expect(sentence).toMatch(/^\S.*[.!?”]$/)
+      expect(sentence).not.toMatch(/undefined|NaN|\[object/)
+    }
     expect(log.filter(({ strike }) => strike !== null).map(({ sentence }) => sentence)).toEqual([
       'Added 73 mL, hot.',
     ])
