@@ -1,12 +1,11 @@
 import type { RawEntry } from './entry'
 import Joi from 'joi'
-import { sentence, shortName, uuid } from './kinds/pieces'
+import { sentence, shortName, uuid, type VersionSchemas } from './kinds/pieces'
 import { type Kind, KINDS } from './kinds/list'
 
 /** Schemas by kind and version, all of them: whoever checks a line of any kind has loaded every one. */
-const BODIES = Object.fromEntries(
-  await Promise.all(Object.values(KINDS).map(async ({ kind, schemas }) => [kind, await schemas()] as const)),
-)
+const BODIES: Record<string, VersionSchemas> = {}
+for (const { kind, schemas } of Object.values(KINDS)) BODIES[kind] = await schemas()
 
 const envelope = Joi.object({
   id: uuid

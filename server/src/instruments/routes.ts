@@ -5,7 +5,8 @@ import { blockCommand } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'
-import type { PassUntil, SimulatedBench } from './bench'
+import type { SimulatedBench } from './bench'
+import type { PassUntil } from './run'
 
 const startBody = Joi.object({
   notebook: Joi.string().uuid().required(),

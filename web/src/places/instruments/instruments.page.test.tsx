@@ -5,13 +5,11 @@ import { NOTEBOOK, openDemo, restingAt, server, SHELF, showAt, written } from '.
 
 const { Instruments } = await import('./Instruments')
 // What the parts would load when they are opened.
-await Promise.all([
-  import('./Rack'),
-  import('./HouseRules'),
-  import('./InstrumentPage'),
-  import('../../drawings/DialCharts'),
-  import('../../drawings/CalibrationChart'),
-])
+await import('./Rack')
+await import('./HouseRules')
+await import('./InstrumentPage')
+await import('../../drawings/DialCharts')
+await import('../../drawings/CalibrationChart')
 
 beforeEach(() => openDemo())
 afterEach(cleanup)
