@@ -232,7 +232,7 @@ function simulatedTubes(
 }
 
 /** Each run of a melt has an id of its own, made from the melt's and its number. */
-export function runId(melt: MeltId, number: number): RunId {
+function runId(melt: MeltId, number: number): RunId {
   const hex = createHash('sha256').update(`${melt} ${number}`).digest('hex')
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}` as RunId
 }
