@@ -1,6 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react'
-
-const KeysList = lazy(async () => ({ default: (await import('./KeysList')).KeysList }))
+import { useEffect, useState, type ComponentType } from 'react'
 
 /** Whether a key press is meant for a field and not for the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -10,6 +8,20 @@ export function isTyping(event: KeyboardEvent): boolean {
 
 export function KeysHelp() {
   const [open, setOpen] = useState(false)
+  const [List, setList] = useState<ComponentType<{ onHide: () => void }> | null>(null)
+  useEffect(() => {
+    // The list comes after the first screen and before it is asked for: a server that is gone later takes nothing away.
+    if (List) return
+    import('./KeysList').then(
+      ({ KeysList }) => {
+        setList(() => KeysList)
+      },
+      // Asked for again with the next press of the key.
+      () => {
+        setOpen(false)
+      },
+    )
+  }, [List, open])
   useEffect(() => {
     // The question mark is heard anywhere on the page.
     const hear = (event: KeyboardEvent) => {
@@ -30,14 +42,12 @@ export function KeysHelp() {
       >
         keys <b>?</b>
       </button>
-      {open && (
-        <Suspense>
-          <KeysList
-            onHide={() => {
-              setOpen(false)
-            }}
-          />
-        </Suspense>
+      {open && List && (
+        <List
+          onHide={() => {
+            setOpen(false)
+          }}
+        />
       )}
     </>
   )
