@@ -19,6 +19,7 @@ const shared = {
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
+  moduleNameMapper: { '\\.module\\.css$': '<rootDir>/web/styles.mjs' },
 }
 
 /** What computes runs bare; what is on screen runs in a page without a browser. */

@@ -1,3 +1,4 @@
+import css from './Frame.module.css'
 import { Suspense, useEffect, useState } from 'react'
 import { BookOpen, CircleDashed, FileQuestion, FlaskConical, Thermometer } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
@@ -20,15 +21,15 @@ export function Frame() {
     if (state.notebook === null || (named && named !== state.notebook)) void openNotebook(named ?? null)
   }, [named])
   return (
-    <div className="frame">
-      <nav className="rail" aria-label="Places">
+    <div className={css.frame}>
+      <nav className={css.rail} aria-label="Places">
         <Crystal />
         <Place to={here || '/'} name="Today" end icon={<CircleDashed size={20} aria-hidden />} />
         <Place to={`${here}/preps`} name="Preps" icon={<FlaskConical size={20} aria-hidden />} />
         <Place to={`${here}/unknowns`} name="Unknowns" icon={<FileQuestion size={20} aria-hidden />} />
         <Place to={`${here}/instruments`} name="Instruments" icon={<Thermometer size={20} aria-hidden />} />
         <Place to={`${here}/shelf`} name="Shelf" icon={<BookOpen size={20} aria-hidden />} />
-        <div className="bottom">
+        <div className={css.bottom}>
           <ThemeButton />
           <KeysHelp />
         </div>
@@ -71,7 +72,7 @@ function Place({
   end?: boolean
 }) {
   return (
-    <NavLink className="place" to={to} end={end}>
+    <NavLink className={css.place} to={to} end={end}>
       {icon}
       {name}
     </NavLink>
@@ -97,7 +98,7 @@ function ThemeButton() {
 function Crystal() {
   return (
     <svg
-      className="crystal"
+      className={css.crystal}
       viewBox="0 0 32 40"
       fill="none"
       stroke="currentColor"

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ComponentType } from 'react'
+import { type ComponentType, useEffect, useState } from 'react'
 
 /** Whether a key press is meant for a field and not for the screen. */
 export function isTyping(event: KeyboardEvent): boolean {

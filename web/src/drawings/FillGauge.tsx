@@ -1,3 +1,5 @@
+import css from './FillGauge.module.css'
+import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type Grain, wideningByFillC } from '@ivory-crystal/core'
@@ -35,7 +37,7 @@ export function FillGauge({
   const widerC = fillMm > 0 ? wideningByFillC({ fillMm, grain }, wished[0], rateCPerMin) : 0
   const width = 8 + BORE_MM * scale + 64
   return (
-    <figure className="fill-gauge m-0" aria-label="Fill gauge, true to size">
+    <figure className={classNames(css.fillGauge, 'm-0')} aria-label="Fill gauge, true to size">
       <svg
         width={width}
         height={SHOWN_MM * scale + 10}

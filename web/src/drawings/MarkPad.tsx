@@ -1,3 +1,5 @@
+import css from './MarkPad.module.css'
+import classNames from 'classnames'
 import { type Mark, type Moment, MOMENTS } from '@ivory-crystal/core'
 import { span } from '../format/format'
 
@@ -35,12 +37,12 @@ export function padKey(key: string): { readonly slot: number; readonly moment: M
 /** Nine areas, three tubes across and three moments down. Open areas all look alike: the pad expects nothing. */
 export function MarkPad({ tubes, marks, onset, disabled, onPress }: PadProps) {
   return (
-    <div className="pad" role="group" aria-label="Mark pad">
+    <div className={css.pad} role="group" aria-label="Mark pad">
       <span />
       {SLOTS.map((slot) => {
         const tube = tubes.find((one) => one.slot === slot)
         return (
-          <div key={slot} className="tube-head">
+          <div key={slot} className={css.tubeHead}>
             {tube ? tube.label : <span>no tube</span>}
             <span>{tube ? tube.note : `slot ${slot}`}</span>
           </div>
@@ -64,7 +66,7 @@ export function MarkPad({ tubes, marks, onset, disabled, onPress }: PadProps) {
 function PadRow({ moment, tubes, marks, onset, disabled, onPress }: PadProps & { moment: Moment }) {
   return (
     <>
-      <div className="row-name" title={moment === 'first liquid' ? onset : undefined}>
+      <div className={css.rowName} title={moment === 'first liquid' ? onset : undefined}>
         {moment}
       </div>
       {SLOTS.map((slot, column) => {
@@ -75,7 +77,7 @@ function PadRow({ moment, tubes, marks, onset, disabled, onPress }: PadProps & {
           <button
             key={slot}
             type="button"
-            className="cell"
+            className={css.cell}
             disabled={disabled || !tube}
             aria-label={`${moment}, tube ${slot}${tube ? `, ${tube.label}` : ''}, key ${key}${made.map((mark) => `, marked at ${mark.temperature?.text ?? 'a temperature still to come'} °C`).join('')}`}
             onClick={() => {
@@ -84,10 +86,10 @@ function PadRow({ moment, tubes, marks, onset, disabled, onPress }: PadProps & {
           >
             {made.map((mark) => (
               <span key={mark.entry.id} className="d-block">
-                <span className={made.length > 1 ? 'said fw-bold' : 'at'}>
+                <span data-reading className={made.length > 1 ? classNames(css.said, 'fw-bold') : css.at}>
                   {mark.temperature?.text ?? '…'}
                 </span>{' '}
-                <span className="said">
+                <span className={css.said}>
                   {mark.word ? `${mark.word} · ` : ''}
                   {span(mark.entry.body.pressedAtS * 1000)}
                 </span>

@@ -1,3 +1,4 @@
+import css from './PhaseMap.module.css'
 import { useMemo, useRef } from 'react'
 import { type Fusion, type MeltingRange, phaseDiagram, type PhaseDiagram } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
@@ -71,7 +72,7 @@ export function PhaseMap({
     <figure className="m-0" ref={ref}>
       <svg
         ref={svg}
-        className="phase-map"
+        className={css.phaseMap}
         width={width}
         height={HEIGHT}
         role="img"

@@ -1,3 +1,5 @@
+import css from './PlateDrawing.module.css'
+import classNames from 'classnames'
 import { useState } from 'react'
 import type { LaneKind, SpotShape } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
@@ -87,7 +89,7 @@ export function PlateDrawing({
       : undefined
   return (
     <svg
-      className={hands ? 'plate handled' : 'plate'}
+      className={hands ? classNames(css.plate, css.handled) : css.plate}
       width={w + EDGE.left + EDGE.right}
       height={h + EDGE.top + EDGE.bottom}
       role="img"
@@ -108,14 +110,14 @@ export function PlateDrawing({
     >
       <rect x={EDGE.left} y={EDGE.top} width={w} height={h} fill="var(--paper)" stroke="var(--ink-2)" />
       {photograph && <Under photograph={photograph} width={w} height={h} />}
-      <g className="spot" onPointerDown={hold({ what: 'line' })}>
+      <g className={css.spot} onPointerDown={hold({ what: 'line' })}>
         <path d={`M${EDGE.left} ${y(0)}h${w}`} stroke="var(--ink-2)" strokeWidth="1" />
         <path d={`M${EDGE.left} ${y(0)}h${w}`} stroke="transparent" strokeWidth="8" />
       </g>
       {lanes.map((lane, i) => (
         <g key={i}>
           <path d={`M${x(lane.acrossMm)} ${y(0) - 4}v8`} stroke="var(--ink-2)" />
-          <g className="lane" onPointerDown={hold({ what: 'lane', lane: i })}>
+          <g className={css.lane} onPointerDown={hold({ what: 'lane', lane: i })}>
             <rect x={x(lane.acrossMm) - 10} y={EDGE.top + h + 2} width={20} height={18} fill="transparent" />
             <text
               x={x(lane.acrossMm)}
@@ -128,7 +130,7 @@ export function PlateDrawing({
             </text>
           </g>
           {lane.spots.map((spot, j) => (
-            <g key={j} className="spot" onPointerDown={hold({ what: 'spot', lane: i, spot: j })}>
+            <g key={j} className={css.spot} onPointerDown={hold({ what: 'spot', lane: i, spot: j })}>
               <ellipse
                 cx={x(lane.acrossMm)}
                 cy={y(spot.mm)}
@@ -162,7 +164,7 @@ export function PlateDrawing({
         </g>
       ))}
       {frontMm !== null && (
-        <g className="spot" onPointerDown={hold({ what: 'front' })}>
+        <g className={css.spot} onPointerDown={hold({ what: 'front' })}>
           <path
             d={`M${EDGE.left} ${y(frontMm)}h${w}`}
             stroke="var(--ice)"

@@ -1,3 +1,4 @@
+import css from './TradeoffChart.module.css'
 import { useRef } from 'react'
 import { fixed } from '../format/format'
 import { useWidth } from './useWidth'
@@ -71,7 +72,7 @@ export function TradeoffChart({
         ref={drawing}
         width={width}
         height={HEIGHT}
-        className="tradeoff"
+        className={css.tradeoff}
         style={onChange ? { touchAction: 'none', cursor: 'ew-resize' } : undefined}
         onPointerDown={(event) => {
           if (!onChange) return
@@ -143,7 +144,7 @@ export function TradeoffChart({
               x={width - AFTER - 2}
               y={y(last.recoveryPercent) + (last.recoveryPercent < (last.purityPercent ?? 100) ? 18 : -8)}
               textAnchor="end"
-              className="on-line"
+              className={css.onLine}
             >
               {product} recovered, %
             </text>
@@ -151,7 +152,7 @@ export function TradeoffChart({
               x={width - AFTER - 2}
               y={y(last.purityPercent ?? 100) - 8}
               textAnchor="end"
-              className={last.purityPercent === null ? 'tiny' : 'on-line'}
+              className={last.purityPercent === null ? 'tiny' : css.onLine}
               style={last.purityPercent === null ? undefined : { fill: 'var(--teal)' }}
             >
               {last.purityPercent === null

@@ -1,3 +1,4 @@
+import css from './BalancePanel.module.css'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { PanLoad, Reading, SampleId, SampleRole } from '@ivory-crystal/core'
@@ -50,8 +51,8 @@ export function BalancePanel({
   useKey('b', send)
   const vessel: PanLoad = role === 'crude' ? 'boat with sample' : 'vessel with sample'
   return (
-    <section className="balance" aria-label="Simulated balance">
-      <div className="display">
+    <section className={css.balance} aria-label="Simulated balance">
+      <div className={css.display}>
         <span data-testid="balance-display">{reading ? reading.display.text : '– – –'}</span> g
         <small>
           {!reading ? 'silent' : reading.overloaded ? 'overloaded' : reading.stable ? 'at rest' : 'moving'}

@@ -1,3 +1,5 @@
+import css from './StationString.module.css'
+import classNames from 'classnames'
 import { Link } from 'react-router'
 import type { StationState } from '@ivory-crystal/core'
 import { capital } from '../format/format'
@@ -14,13 +16,16 @@ export function StationString<S extends string>({
 }) {
   return (
     <nav aria-label="Stations">
-      <ol className="string" style={{ gridTemplateColumns: `repeat(${stations.length}, minmax(0, 1fr))` }}>
+      <ol
+        className={css.string}
+        style={{ gridTemplateColumns: `repeat(${stations.length}, minmax(0, 1fr))` }}
+      >
         {stations.map(({ station, state }) => (
           <li key={station}>
             <Link to={`${base}/${station}`} aria-current={station === here ? 'step' : undefined}>
               <Bead state={state} here={station === here} />
               {capital(station)}
-              <span className={state === 'needs a look' ? 'said look-said' : 'said'}>
+              <span className={state === 'needs a look' ? classNames(css.said, css.lookSaid) : css.said}>
                 {state === 'not yet' ? <>&nbsp;</> : state}
               </span>
             </Link>

@@ -1,3 +1,4 @@
+import css from './Structure.module.css'
 import { useEffect, useState } from 'react'
 
 type Drawing = { readonly svg: string } | { readonly sentence: string } | null
@@ -40,7 +41,7 @@ export function Structure({
   if ('sentence' in drawing) return <p className="trouble">{drawing.sentence}</p>
   return (
     <div
-      className="structure"
+      className={css.structure}
       role="img"
       aria-label={`Structure of ${name}`}
       // The drawing is made here, from a structure, by the package; no text of the user's is in it.

@@ -1,3 +1,5 @@
+import css from './Tabs.module.css'
+import classNames from 'classnames'
 /** Parts of one screen, one at a time; which one is in the address. */
 export function Tabs<T extends string>({
   tabs,
@@ -11,7 +13,7 @@ export function Tabs<T extends string>({
   onTab: (tab: T) => void
 }) {
   return (
-    <div className="tabs no-print" role="group" aria-label={name}>
+    <div className={classNames(css.tabs, 'no-print')} role="group" aria-label={name}>
       {tabs.map((tab) => (
         <button
           key={tab}

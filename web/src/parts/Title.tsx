@@ -1,3 +1,4 @@
+import css from './Title.module.css'
 import { type ReactNode, useEffect } from 'react'
 import { StoredBadge } from './StoredBadge'
 
@@ -8,9 +9,9 @@ export function Title({ title, aside }: { title: string; aside?: ReactNode }) {
     document.title = `${title} · Ivory Crystal`
   }, [title])
   return (
-    <header className="head">
+    <header className={css.head}>
       <h1>{title}</h1>
-      {aside !== undefined && <span className="aside">{aside}</span>}
+      {aside !== undefined && <span className={css.aside}>{aside}</span>}
       <StoredBadge />
     </header>
   )

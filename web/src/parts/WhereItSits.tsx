@@ -1,3 +1,4 @@
+import css from './WhereItSits.module.css'
 import { useHouseRules } from './useHouseRules'
 import { useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
@@ -54,10 +55,10 @@ export function WhereItSits({
     tone: 'other',
   }
   return (
-    <div className="where">
+    <div className={css.where}>
       <div>
         <PhaseMap a={a} b={b} points={points} path={path} probe={probe} onProbe={setProbe} />
-        <div className="where-sliders">
+        <div className={css.whereSliders}>
           <label htmlFor="map-composition">composition</label>
           <Form.Range
             id="map-composition"
@@ -86,7 +87,7 @@ export function WhereItSits({
           <span>{fixed(probe.temperatureC, 1)} °C</span>
         </div>
       </div>
-      <div className="where-here">
+      <div className={css.whereHere}>
         <TubeDrawing
           tube={{ look: here.look, liquidFraction: here.liquidFraction }}
           name="A tube of this mixture, drawn"

@@ -1,3 +1,4 @@
+import css from './Explained.module.css'
 import { useEffect } from 'react'
 import { useLocation } from 'react-router'
 import { Title } from '../../parts/Title'
@@ -16,7 +17,7 @@ export function Explained() {
         title="How it is worked out"
         aside="what goes in, what comes out, and where it stops being true"
       />
-      <div className="explained">
+      <div className={css.explained}>
         <nav aria-label="On this page">
           {EXPLANATIONS.map(({ id, title }) => (
             <a key={id} href={`#${id}`}>
@@ -26,10 +27,10 @@ export function Explained() {
         </nav>
         <div>
           {EXPLANATIONS.map(({ id, title, equation, text, limits, example }) => (
-            <section key={id} id={id} className={hash === `#${id}` ? 'here' : undefined}>
+            <section key={id} id={id} className={hash === `#${id}` ? css.here : undefined}>
               <h2>{title}</h2>
               {equation.map((line) => (
-                <p key={line} className="equation">
+                <p key={line} className={css.equation}>
                   {line}
                 </p>
               ))}

@@ -1,3 +1,4 @@
+import css from './Instructors.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
 import { Link, useParams } from 'react-router'
 import { authenticWithinC, RANK_OPTIONS } from '@ivory-crystal/core'
@@ -13,7 +14,7 @@ export function Instructors() {
   return (
     <>
       <Title title="For instructors" aside="how the reasoning works, and where it fails" />
-      <div className="prose">
+      <div className={css.prose}>
         <h2>Purity: the order of the argument</h2>
         <ol>
           <li>What heating rate, fill and grain add is taken off, once.</li>

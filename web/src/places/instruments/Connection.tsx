@@ -1,3 +1,5 @@
+import css from './Connection.module.css'
+import classNames from 'classnames'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -27,7 +29,7 @@ export function Connection({ instrument }: { instrument: Instrument }) {
     <div className="columns two mt-2">
       <div>
         <h2>What it says</h2>
-        <pre className="lines-said mt-1" aria-label="Lines heard" tabIndex={0}>
+        <pre className={classNames(css.linesSaid, 'mt-1')} aria-label="Lines heard" tabIndex={0}>
           {lines.length > 0 ? lines.join('\n') : 'Nothing yet: it speaks while a run is on.'}
         </pre>
         {!instrument.simulated && <Serial instrument={instrument} />}

@@ -1,3 +1,5 @@
+import css from '../../parts/Tabs.module.css'
+import classNames from 'classnames'
 import { lazy, Suspense } from 'react'
 import { Link, useParams } from 'react-router'
 import {
@@ -26,7 +28,7 @@ export function Instruments() {
   const base = `/n/${notebook ?? ''}/instruments`
   return (
     <>
-      <nav className="tabs no-print" aria-label="Instruments, rack and rules">
+      <nav className={classNames(css.tabs, 'no-print')} aria-label="Instruments, rack and rules">
         {(
           [
             ['', 'the bench'],

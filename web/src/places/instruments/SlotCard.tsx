@@ -1,10 +1,12 @@
+import css from './SlotCard.module.css'
+import classNames from 'classnames'
 import type { RackTube } from '@ivory-crystal/core'
 
 /** A card to print, with a hole drawn for each tube to be stuck through beside its label. */
 export function SlotCard({ tubes }: { tubes: readonly RackTube[] }) {
   if (tubes.length === 0) return null
   return (
-    <section className="slot-card mt-3" aria-label="Slot card">
+    <section className={classNames(css.slotCard, 'mt-3')} aria-label="Slot card">
       <div className="row-of align-items-center no-print">
         <h3>Slot card</h3>
         <button
@@ -20,13 +22,13 @@ export function SlotCard({ tubes }: { tubes: readonly RackTube[] }) {
           Stick each tube through its two slits, beside its name, before the next is packed.
         </span>
       </div>
-      <ol className="card-rows">
+      <ol className={css.cardRows}>
         {tubes.map(({ entry }, i) => (
           <li key={entry.id}>
-            <span className="slit" aria-hidden />
+            <span className={css.slit} aria-hidden />
             <b>{i + 1}</b> {entry.body.label} · {entry.body.fillMm} mm {entry.body.grain}
             {entry.body.set ? ` · set ${entry.body.set}` : ''}
-            <span className="slit" aria-hidden />
+            <span className={css.slit} aria-hidden />
           </li>
         ))}
       </ol>

@@ -1,3 +1,5 @@
+import css from '../../parts/steps.module.css'
+import classNames from 'classnames'
 import { checksFor, type Instrument, type MeltFacts } from '@ivory-crystal/core'
 import { SetUpPicture } from '../../drawings/SetUpPicture'
 import { write } from '../../ledger/notebook'
@@ -18,7 +20,7 @@ export function Checks({
   return (
     <section aria-label="Before you start">
       <h2>Before you start</h2>
-      <ul className="step-list steps mt-1">
+      <ul className={classNames(css.steps, 'step-list mt-1')}>
         {checks.map(({ id, sentence, told }) => {
           const isMade = melt.checks.has(id)
           return (
@@ -26,7 +28,7 @@ export function Checks({
               {told === 'ask' ? (
                 <button
                   type="button"
-                  className={isMade ? 'tick done' : 'tick'}
+                  className={isMade ? classNames(css.tick, css.done) : css.tick}
                   aria-label={`${isMade ? 'Checked' : 'Check'}: ${sentence}`}
                   disabled={isMade}
                   onClick={() => {
@@ -39,7 +41,7 @@ export function Checks({
                 </span>
               )}
               <div>
-                <span className={isMade ? 'done-text' : told === 'trouble' ? 'trouble' : undefined}>
+                <span className={isMade ? css.doneText : told === 'trouble' ? 'trouble' : undefined}>
                   {sentence}
                 </span>
                 {id === next && <SetUpPicture of={id} />}

@@ -1,3 +1,5 @@
+import css from './OnTheBlock.module.css'
+import classNames from 'classnames'
 import { useEffect, useRef } from 'react'
 import {
   type Announcement,
@@ -37,7 +39,9 @@ export function OnTheBlock({ melt, run, instrument, muted, ending, setEnding }: 
       {!run.recorded && <EyeReading melt={melt} muted={muted} />}
       {said && (
         <div
-          className={said.say === 'not heard' || said.say === 'opens' ? 'window wait' : 'window'}
+          className={
+            said.say === 'not heard' || said.say === 'opens' ? classNames(css.window, css.wait) : css.window
+          }
           role="status"
         >
           {sentenceOf(said)}
@@ -82,7 +86,7 @@ function Temperature({
   const corrected =
     calibration && reading && run.recorded ? correctedRange(calibration, reading.probe, reading.probe) : null
   return (
-    <div className="d-flex gap-4 align-items-end flex-wrap instrument-line">
+    <div className={classNames(css.instrumentLine, 'd-flex gap-4 align-items-end flex-wrap')}>
       {run.recorded ? (
         <div>
           <span className="quiet">

@@ -1,3 +1,4 @@
+import css from './Watch.module.css'
 import { lazy, memo, Suspense, useMemo, useState } from 'react'
 import { type MeltFacts, plannedCurve, readCurve } from '@ivory-crystal/core'
 import { Lens } from '../../drawings/Lens'
@@ -30,8 +31,8 @@ export function Watch({ melt }: { melt: MeltFacts }) {
   useAwake(melt.run !== null && melt.run.ended === null)
   if (!melt.run) return <Ready melt={melt} run={run} instrument={instrument} />
   return (
-    <div className="watch">
-      <section aria-label="Instrument" className="on-block">
+    <div className={css.watch}>
+      <section aria-label="Instrument" className={css.onBlock}>
         <OnTheBlock
           melt={melt}
           run={run}
@@ -41,11 +42,11 @@ export function Watch({ melt }: { melt: MeltFacts }) {
           setEnding={setEnding}
         />
       </section>
-      <section aria-label="Tubes" className="on-tubes">
+      <section aria-label="Tubes" className={css.onTubes}>
         <Tubes melt={melt} run={run} marking={marking} />
         <TubeNotes melt={melt} />
       </section>
-      <section aria-label="Temperature over time" className="on-curve">
+      <section aria-label="Temperature over time" className={css.onCurve}>
         <Curve melt={melt} />
         {instrument?.character.readsLight && <LightPanel melt={melt} />}
       </section>

@@ -1,3 +1,4 @@
+import css from './PhotographField.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -50,7 +51,7 @@ export function PhotographField({
         <>
           <p className="form-text mb-1">Move its edges until they lie on the plate’s.</p>
           {EDGES.map(([edge, name]) => (
-            <div key={edge} className="edge-slider">
+            <div key={edge} className={css.edgeSlider}>
               <label htmlFor={`edge-${edge}`}>{name}</label>
               <Form.Range
                 id={`edge-${edge}`}

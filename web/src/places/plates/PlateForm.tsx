@@ -1,3 +1,4 @@
+import css from './PlateForm.module.css'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -124,7 +125,7 @@ export function PlateForm({
           </Button>
         </h2>
         {showSteps && (
-          <ol className="plate-steps">
+          <ol className={css.plateSteps}>
             {PLATE_STEPS.map(({ text, caution }) => (
               <li key={text}>
                 {text}
@@ -272,7 +273,7 @@ function LaneFields({
   onOut: (() => void) | null
 }) {
   return (
-    <div className="lane-fields">
+    <div className={css.laneFields}>
       <b>{letter(at)}</b>
       <Form.Control
         size="sm"
@@ -306,9 +307,9 @@ function LaneFields({
           onChange({ acrossMm: Math.min(500, Math.max(0, Number(event.target.value))) })
         }}
       />
-      <div className="lane-spots">
+      <div className={css.laneSpots}>
         {lane.spots.map(({ mm, shape }, j) => (
-          <span key={j} className="lane-spot">
+          <span key={j} className={css.laneSpot}>
             <Form.Control
               size="sm"
               inputMode="decimal"

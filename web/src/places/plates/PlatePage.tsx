@@ -1,3 +1,5 @@
+import css from './PlatePage.module.css'
+import classNames from 'classnames'
 import {
   measureAgain,
   type PlateFacts,
@@ -117,7 +119,7 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
       : { to: `${home}/unknowns/${of}/sign`, name: 'To its case' }
     : null
   return (
-    <div className="plate-page mt-3">
+    <div className={classNames(css.platePage, 'mt-3')}>
       <PlateDrawing
         size={body.size}
         lineMm={body.lineMm}

@@ -1,3 +1,4 @@
+import css from './Judge.module.css'
 import {
   type Action,
   beginPrep,
@@ -138,7 +139,7 @@ function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
   return (
     <>
       <h3>What to do next</h3>
-      <ol className="next-steps">
+      <ol className={css.nextSteps}>
         {judgement.actions
           .filter(({ code }) => code !== 'sign')
           .map((action) => (
@@ -295,7 +296,7 @@ export function headline(verdict: Judgement['verdict'], name: string): string {
 
 export function Findings({ judgement }: { judgement: Judgement }) {
   return (
-    <dl className="findings">
+    <dl className={css.findings}>
       {judgement.findings.map((finding) => [
         <dt key={`${finding.code} head`}>{capital(finding.headline)}</dt>,
         <dd key={finding.code}>{finding.sentence}</dd>,

@@ -1,3 +1,4 @@
+import css from './Page.module.css'
 import Button from 'react-bootstrap/Button'
 import {
   accountOf,
@@ -32,7 +33,7 @@ export function Page({ prep }: StationProps) {
   const words = ownWordsOf(view, prep.id)
   const plan = prep.plan?.body
   return (
-    <article className="page-sheet">
+    <article className={css.pageSheet}>
       <div className="d-flex align-items-baseline gap-3 mb-3">
         <p className="mb-0">
           <b>{prep.opened.body.title}</b>, {title}, {day(prep.opened.at)}, {prep.opened.author}
@@ -217,7 +218,7 @@ function Log({ prep }: { prep: PrepFacts }) {
   return (
     <section>
       <h2>As it was done</h2>
-      <ol className="log">
+      <ol className={css.log}>
         {logOf(view, prep.id).map(({ entry, sentence, strike }) => (
           <li key={entry.id}>
             <span className="quiet">{clock(entry.at)}</span>

@@ -1,3 +1,4 @@
+import css from './ProcedureForm.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { AMOUNTS, type Procedure, type StepTemplate } from '@ivory-crystal/core'
@@ -86,7 +87,7 @@ export function ProcedureForm({
           ))}
         </ul>
       </details>
-      <ol className="editor">
+      <ol className={css.editor}>
         {steps.map((step, i) => (
           <li key={step.id}>
             <div className="row-of align-items-end">

@@ -1,3 +1,5 @@
+import css from './VirtualTable.module.css'
+import classNames from 'classnames'
 import { useRef, useState } from 'react'
 import {
   type ColumnDef,
@@ -49,7 +51,7 @@ export function VirtualTable<T>({
   const before = items[0]?.start ?? 0
   const after = virtual.getTotalSize() - (items[items.length - 1]?.end ?? 0)
   return (
-    <div ref={frame} className="scroll tall" role="region" tabIndex={0} aria-label={name}>
+    <div ref={frame} className={classNames(css.tall, 'scroll')} role="region" tabIndex={0} aria-label={name}>
       <table className="lines" aria-rowcount={model.length}>
         <thead>
           {table.getHeaderGroups().map((group) => (

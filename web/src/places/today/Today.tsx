@@ -1,3 +1,5 @@
+import css from '../../parts/steps.module.css'
+import classNames from 'classnames'
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import { meltsOf, nextStep, type PrepFacts, prepsOf, stationsOf, timersOf } from '@ivory-crystal/core'
@@ -49,7 +51,7 @@ export function Today() {
               Every prep is finished. <Link to={`${base}/preps`}>Begin another</Link>
             </p>
           )}
-          <ul className="steps mt-3">
+          <ul className={classNames(css.steps, 'mt-3')}>
             {open.map((prep) => (
               <OpenPrep key={prep.id} prep={prep} base={base} now={now} />
             ))}

@@ -1,3 +1,5 @@
+import css from './Candidates.module.css'
+import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
@@ -45,7 +47,7 @@ export function Candidates({ unknown }: { unknown: UnknownFacts }) {
           />
         ))}
         {ranked && (
-          <div className="candidate">
+          <div className={css.candidate}>
             <div>
               <b>Not on the list</b>
               <p className="mb-0 quiet">Some other compound that melts here.</p>
@@ -123,7 +125,7 @@ function Row({
 }) {
   const [striking, setStriking] = useState(false)
   return (
-    <div className={ruledOut ? 'candidate out' : 'candidate'}>
+    <div className={ruledOut ? classNames(css.candidate, css.out) : css.candidate}>
       <div>
         <b>{compound.name}</b>{' '}
         <span className="quiet">

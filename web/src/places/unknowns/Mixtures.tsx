@@ -1,3 +1,4 @@
+import css from './Mixtures.module.css'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
@@ -91,7 +92,7 @@ function Choice({
     ({ row, reference }) => row && reference.compound?.id === mixture.reference,
   )
   return (
-    <div className="mixture-choice">
+    <div className={css.mixtureChoice}>
       <Form.Check
         id={`mix ${mixture.reference}`}
         label={
@@ -168,7 +169,7 @@ function Result({
   const chance = ranked.find(({ id }) => id === reference.compound?.id)?.probability
   const disagreement = disagreementOf(mixture, ranked)
   return (
-    <div className="mixture-result">
+    <div className={css.mixtureResult}>
       <h3>{sample.label}</h3>
       <p className="quiet mb-1">
         {fixed(100 * massFractionOfSample, 0)} % of it the unknown, by {by}

@@ -1,3 +1,4 @@
+import css from './SignCase.module.css'
 import {
   type CaseForRanking,
   doubtsBeforeSigning,
@@ -82,7 +83,7 @@ function SignForm({
         {standing.map((compound) => (
           <Form.Check
             key={compound.id}
-            className="answer"
+            className={css.answer}
             type="radio"
             name="answer"
             id={`answer ${compound.id}`}
@@ -96,7 +97,7 @@ function SignForm({
         {(['not on the list', 'cannot tell'] as const).map((one) => (
           <Form.Check
             key={one}
-            className="answer"
+            className={css.answer}
             type="radio"
             name="answer"
             id={`answer ${one}`}

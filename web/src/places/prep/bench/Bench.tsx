@@ -1,3 +1,4 @@
+import css from '../../../parts/steps.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
@@ -49,7 +50,7 @@ export function Bench({ prep }: StationProps) {
         />
       </div>
       <div>
-        <ol className="steps">
+        <ol className={css.steps}>
           {steps.map((step) => (
             <StepLine key={step.id} step={step} prep={prep} isNext={step === next} />
           ))}

@@ -1,3 +1,4 @@
+import css from './Rescue.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
@@ -47,7 +48,7 @@ export function Rescue({ prep, station }: { prep: PrepFacts; station: Station })
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>
-          <div className="rescues">
+          <div className={css.rescues}>
             {cards.map((one) => (
               <section key={one.id}>
                 <button

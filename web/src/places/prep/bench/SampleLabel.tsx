@@ -1,3 +1,4 @@
+import css from './SampleLabel.module.css'
 import { useEffect } from 'react'
 import { createPortal } from 'react-dom'
 import { hazardLine, type PrepFacts, type Step } from '@ivory-crystal/core'
@@ -25,7 +26,7 @@ export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Ste
   const plan = prep.plan?.body
   const flask = step.station === 'weigh' ? 'crystals, drying' : 'crystals in their liquor'
   return createPortal(
-    <section className="sample-label" aria-label="Sample label">
+    <section className={css.sampleLabel} aria-label="Sample label">
       <b>{title}</b>
       <span>
         {compound.name}, {flask}

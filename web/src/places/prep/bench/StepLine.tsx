@@ -1,3 +1,5 @@
+import css from '../../../parts/steps.module.css'
+import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type PrepFacts, type Step, timersOf } from '@ivory-crystal/core'
@@ -19,10 +21,10 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
     (timer) => timer.timer === step.timer?.timer && timer.leftMs > 0,
   )
   return (
-    <li className={isNext ? 'next' : undefined}>
+    <li className={isNext ? css.next : undefined}>
       <button
         type="button"
-        className={tick ? 'tick done' : 'tick'}
+        className={tick ? classNames(css.tick, css.done) : css.tick}
         aria-pressed={tick !== undefined}
         aria-label={tick ? `Done at ${clock(tick.at)}: ${step.text}` : `Tick: ${step.text}`}
         disabled={tick !== undefined}
@@ -32,11 +34,11 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       >
         {tick ? '✓' : ''}
       </button>
-      <div className={tick ? 'done-text' : undefined}>
+      <div className={tick ? css.doneText : undefined}>
         {step.text}
         {step.caution && !tick && <p className="caution">{step.caution}</p>}
       </div>
-      <div className="stamp">
+      <div className={css.stamp}>
         {tick && (
           <>
             {clock(tick.at)}
@@ -54,7 +56,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
         )}
       </div>
       {step.timer && !tick && !running && (
-        <div className="under">
+        <div className={css.under}>
           <Button
             variant="outline-primary"
             size="sm"
@@ -67,12 +69,12 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
         </div>
       )}
       {step.portions && (!tick || isNext) && (
-        <div className="under">
+        <div className={css.under}>
           <Portions prep={prep} use={step.portions} />
         </div>
       )}
       {step.asks && (
-        <div className="under">
+        <div className={css.under}>
           {step.asks === 'temperature' && !tick && isNext && <TemperatureForm prep={prep} />}
           {step.asks === 'centrifuge partner' && (
             <PartnerForm prep={prep} step={step.id} isOpen={isNext && !tick} />
@@ -81,7 +83,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
         </div>
       )}
       {isNext && !tick && step.meanwhile && (
-        <p className="under quiet mb-0">
+        <p className={classNames(css.under, 'quiet mb-0')}>
           <b>Meanwhile.</b> {step.meanwhile}
         </p>
       )}
@@ -94,7 +96,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
 function Stop({ step, prep, ticked }: { step: Step; prep: PrepFacts; ticked: boolean }) {
   const [label, setLabel] = useState(false)
   return (
-    <p className="under quiet mb-0">
+    <p className={classNames(css.under, 'quiet mb-0')}>
       <b>Safe place to stop.</b> {ticked ? '' : step.stop}{' '}
       <Button
         variant="link"

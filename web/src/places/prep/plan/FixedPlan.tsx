@@ -1,3 +1,5 @@
+import css from './FixedPlan.module.css'
+import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
 import { cautionsFor, type Entry, isStale, LOCAL_RULES, type PlanFixed } from '@ivory-crystal/core'
@@ -123,9 +125,9 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
     ['Melts', `${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source})`],
   ]
   return (
-    <section className="print-only plan-sheet">
+    <section className={classNames(css.planSheet, 'print-only')}>
       <h2>{procedure.name}</h2>
-      <dl className="facts">
+      <dl className={css.facts}>
         {facts.map(([name, value]) => [<dt key={`${name} name`}>{name}</dt>, <dd key={name}>{value}</dd>])}
       </dl>
       <StepList steps={steps} />

@@ -1,3 +1,5 @@
+import css from './PlanForm.module.css'
+import classNames from 'classnames'
 import {
   type Batch,
   candidatesOf,
@@ -134,7 +136,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
         <h2>
           {crudeText} g of crude {compound.name}
         </h2>
-        <div className="plan-inputs mt-2">
+        <div className={classNames(css.planInputs, 'mt-2')}>
           <div>
             <NumberField
               label={`${compound.name} in it, %`}

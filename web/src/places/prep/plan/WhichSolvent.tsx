@@ -1,3 +1,5 @@
+import css from './WhichSolvent.module.css'
+import classNames from 'classnames'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
@@ -61,7 +63,7 @@ export function WhichSolvent({
         </p>
       )}
       {scored.length > 0 && (
-        <table className="lines solvents">
+        <table className={classNames(css.solvents, 'lines')}>
           <thead>
             <tr>
               <th>solvent</th>
@@ -69,7 +71,7 @@ export function WhichSolvent({
                 score <Why of="ranking" />
               </th>
               {Object.values(PART_NAMES).map((name) => (
-                <th key={name} className="part">
+                <th key={name} className={css.part}>
                   {name}
                 </th>
               ))}
@@ -120,7 +122,7 @@ function SolventRow({
   const { solvent, score, parts, plan, sentence } = one
   return (
     <>
-      <tr className={isChosen ? 'chosen first' : 'first'}>
+      <tr className={isChosen ? classNames(css.first, 'chosen') : css.first}>
         <td>
           <button type="button" className="opener text-nowrap" aria-expanded={isOpen} onClick={onOpen}>
             {isOpen ? '▾' : '▸'} {capital(solvent.name)}
@@ -128,7 +130,7 @@ function SolventRow({
         </td>
         <td className="num fw-bold">{fixed(100 * (score ?? 0), 0)}</td>
         {parts.map((part) => (
-          <td key={part.part} className="part">
+          <td key={part.part} className={css.part}>
             <Score score={part.score} name={`${PART_NAMES[part.part]}: ${part.sentence}`} />
           </td>
         ))}

@@ -1,3 +1,5 @@
+import css from '../../../parts/steps.module.css'
+import classNames from 'classnames'
 import { drynessOf, type PrepFacts } from '@ivory-crystal/core'
 import { clock, fixed } from '../../../format/format'
 import { useNotebook } from '../../../ledger/notebook'
@@ -40,7 +42,7 @@ export function Drying({ prep }: { prep: PrepFacts }) {
       )}
       <TimerPanel prep={prep} only={['air', 'dry']} />
       {steps.length > 0 && (
-        <ol className="steps mt-2">
+        <ol className={classNames(css.steps, 'mt-2')}>
           {steps.map((step) => (
             <StepLine key={step.id} step={step} prep={prep} isNext={step === next} />
           ))}
