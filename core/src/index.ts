@@ -93,7 +93,7 @@ export { type ObservedRangeTerms, type Grain, type Packing } from './heating/obs
 export { type SchoolCost } from './heating/compareSchools'
 export { type Heating, type MeltWindow } from './heating/heatingPlan'
 export { type Calibration } from './thermometer/correctReading'
-export { type TubeRunInput, type TubeRunPlan } from './scheduling/planTubeRuns'
+export { type TubeRunInput, type TubeRunPlan } from './scheduling/runGroups'
 export { type Candidate, type MixtureRun, type RankOptions, type IdentityInput } from './identity/likelihood'
 export {
   type Verdict,
@@ -204,6 +204,7 @@ export { weighingOf } from './notebook/kinds/weighed/kind'
 export { idMs, latestOf, nextId } from './notebook/clock'
 export { EMPTY_VIEW, fold, upcast, type SubjectRecord, type View } from './notebook/fold'
 export { latestLine, linesOf } from './notebook/read'
+export { bodyRefusal } from './notebook/kinds/bodyRefusal'
 export { KINDS, type Bodies, type Kind } from './notebook/kinds/list'
 export { STATIONS, type Station } from './notebook/views/stationNames'
 export { MOMENTS, type Moment } from './notebook/kinds/mark-made/kind'

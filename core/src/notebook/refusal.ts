@@ -1,6 +1,7 @@
 import type { RawEntry } from './entry'
 import Joi from 'joi'
-import { sentence, shortName, uuid, type VersionSchemas } from './kinds/pieces'
+import { shortName, uuid, type VersionSchemas } from './kinds/pieces'
+import { sentence, STRICT } from './kinds/said'
 import { type Kind, KINDS } from './kinds/list'
 
 /** Schemas by kind and version, all of them: whoever checks a line of any kind has loaded every one. */
@@ -23,7 +24,6 @@ const envelope = Joi.object({
   device: Joi.string().min(1).max(80).required(),
 })
 
-const STRICT: Joi.ValidationOptions = { convert: false, abortEarly: true, errors: { wrap: { label: '“”' } } }
 /** A body of a kind this build does not know is kept as it is, up to this size. */
 const UNKNOWN_BODY_MOST = 64_000
 

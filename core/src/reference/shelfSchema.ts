@@ -1,14 +1,6 @@
+import { sentence } from '../notebook/kinds/said'
 import Joi from 'joi'
-import {
-  celsius,
-  compound,
-  conventions,
-  name,
-  number,
-  sentence,
-  shortName,
-  solvent,
-} from '../notebook/kinds/pieces'
+import { celsius, compound, conventions, name, number, shortName, solvent } from '../notebook/kinds/pieces'
 import { character } from '../notebook/kinds/run-started/schema'
 import { procedure } from '../procedures/schema'
 import { INSTRUMENT_SORTS } from '../wire'

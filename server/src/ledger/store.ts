@@ -1,34 +1,13 @@
-import {
-  countedSeq,
-  inserted,
-  insertLines,
-  isThere,
-  ledgerId,
-  META_BYTES,
-  newestId,
-  reconcile,
-  setMeta,
-} from './tables'
+import { countedSeq, inserted, insertLines, isThere, ledgerId, META_BYTES, newestId, reconcile, setMeta } from './tables'
 import { queue } from '../queue'
 import { randomBytes, randomUUID } from 'node:crypto'
-import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
-import {
-  type Answer,
-  type EntryId,
-  latestOf,
-  type LedgerId,
-  nextId,
-  type NotebookId,
-  type NotebookRow,
-  type RawEntry,
-  type StoredEntry,
-} from '@ivory-crystal/core'
-import { refusalOf } from '@ivory-crystal/core/schemas'
+import { type Answer, type EntryId, latestOf, type LedgerId, nextId, type NotebookId, type NotebookRow, type RawEntry, type StoredEntry } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
-import { type Journal } from './journal'
+import type { Journal } from './journal'
+import { idOf, type Known, sortOut, UUID } from './sortOut'
 
 interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */
@@ -212,78 +191,6 @@ export async function openStore(
     },
   }
 }
-
-interface SortedLine {
-  readonly accepted?: RawEntry
-  readonly answer?: Answer
-}
-
-function sortOut(
-  groups: readonly (readonly unknown[])[],
-  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
-): SortedLine[] {
-  const taken = new Map<string, RawEntry>()
-  return groups.flatMap((group) => {
-    const lines = group.map((raw) => sortLine(raw, home, taken))
-    const bad = lines.find(({ answer }) => answer && answer.outcome !== 'duplicate')
-    if (!bad) {
-      for (const { accepted } of lines) if (accepted) taken.set(accepted.id, accepted)
-      return lines
-    }
-    return lines.map(({ accepted, answer }): SortedLine => {
-      if (!accepted) return answer ? { answer } : {}
-      return {
-        answer: {
-          id: accepted.id,
-          outcome: 'refused',
-          sentence: 'Another line that belongs with it was refused, so neither was stored.',
-        },
-      }
-    })
-  })
-}
-
-function sortLine(
-  raw: unknown,
-  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
-  taken: ReadonlyMap<string, RawEntry>,
-): SortedLine {
-  const refusal = refusalOf(raw)
-  const id = idOf(raw)
-  if (refusal) return { answer: { id, outcome: 'refused', sentence: refusal } }
-  const entry = raw as RawEntry
-  if (entry.notebook !== home.notebook)
-    return { answer: { id, outcome: 'refused', sentence: 'This line belongs to another notebook.' } }
-  if (!home.fromElsewhere && entry.ledger !== home.ledger)
-    return {
-      answer: {
-        id,
-        outcome: 'refused',
-        sentence: 'This line was written on another ledger; import its notebook instead.',
-      },
-    }
-  const stored = home.known.get(id)
-  const same = stored?.entry ?? taken.get(id)
-  if (!same) return { accepted: entry }
-  if (!isDeepStrictEqual(same, entry))
-    return {
-      answer: {
-        id,
-        outcome: 'conflict',
-        sentence: 'Another line with this id is in the ledger already, and it says something else.',
-      },
-    }
-  return { answer: { id, outcome: 'duplicate', seq: stored?.seq ?? 0 } }
-}
-
-function idOf(raw: unknown): EntryId {
-  const id = (raw as { id?: unknown } | null)?.id
-  return (typeof id === 'string' ? id.slice(0, 64) : '') as EntryId
-}
-
-type Known = ReadonlyMap<string, { readonly seq: number; readonly entry: RawEntry }>
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 
 /** @param newest greatest id there is, so that later ones need not be asked for; null when that is not known */
 async function knownLines(

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { asc, desc, eq, sql, type SQL } from 'drizzle-orm'
-import { type LedgerId, type NotebookId, type StoredEntry } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId, StoredEntry } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'

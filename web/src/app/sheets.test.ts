@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { describe, expect, test } from '@jest/globals'
 
 const WEB = fileURLToPath(new URL('..', import.meta.url))
+const BOOTSTRAP = fileURLToPath(import.meta.resolve('bootstrap/dist/css/bootstrap.min.css'))
 const FILES = readdirSync(WEB, { recursive: true, encoding: 'utf8' }).map((file) => join(WEB, file))
 const SCREENS = FILES.filter((file) => file.endsWith('.tsx') && !file.endsWith('.test.tsx')).map((file) => ({
   file,
@@ -14,14 +15,18 @@ const SHEETS = FILES.filter((file) => file.endsWith('.module.css'))
 /** The names a sheet gives, without those it only leans on. */
 function namesOf(sheet: string): Set<string> {
   const own = readFileSync(sheet, 'utf8').replace(/:global\([^)]*\)/g, '')
-  const selectors = [...own.matchAll(/([^{}]*)\{/g)].map((m) => m[1] ?? '').filter((one) => !one.includes('@'))
+  const selectors = [...own.matchAll(/([^{}]*)\{/g)]
+    .map((m) => m[1] ?? '')
+    .filter((one) => !one.includes('@'))
   return new Set(selectors.flatMap((one) => [...one.matchAll(/\.([a-zA-Z]\w*)/g)].map((m) => m[1] ?? '')))
 }
 
 /** The names the components that import a sheet take from it. */
 function takenFrom(sheet: string): Set<string> {
   const importers = SCREENS.filter(({ file, text }) =>
-    [...text.matchAll(/import css from '([^']+)'/g)].some((m) => resolve(dirname(file), m[1] ?? '') === sheet),
+    [...text.matchAll(/import css from '([^']+)'/g)].some(
+      (m) => resolve(dirname(file), m[1] ?? '') === sheet,
+    ),
   )
   return new Set(importers.flatMap(({ text }) => [...text.matchAll(/\bcss\.(\w+)/g)].map((m) => m[1] ?? '')))
 }
@@ -44,5 +49,31 @@ describe('What dresses one component stands beside it', () => {
       (name) => !bootstraps.test(name) && !new RegExp(`['"\`\\s]${name}['"\`\\s]`).test(screens),
     )
     expect(unspoken).toEqual([])
+  })
+
+  test('every name a screen wears is given by the theme or by Bootstrap', () => {
+    const given = new Set(
+      [join(WEB, 'theme.css'), BOOTSTRAP]
+        .flatMap((sheet) => [...readFileSync(sheet, 'utf8').matchAll(/\.(-?[a-zA-Z_][\w-]*)/g)])
+        .map((m) => m[1] ?? ''),
+    )
+    const worn = SCREENS.flatMap(({ file, text }) =>
+      [...text.matchAll(/className=(?:"([^"]*)"|\{((?:[^{}]|\{[^{}]*\})*)\})/g)].flatMap(
+        ([, plain, worked]) =>
+          plain === undefined
+            ? [...(worked ?? '').replace(/[=!]== '[^']*'/g, '').matchAll(/'([^']*)'/g)].map(
+                (m) => `${relative(WEB, file)}: ${m[1] ?? ''}`,
+              )
+            : [`${relative(WEB, file)}: ${plain}`],
+      ),
+    )
+    const unknown = worn.flatMap((line) => {
+      const [file = '', names = ''] = line.split(': ')
+      return names
+        .split(/\s+/)
+        .filter((name) => name !== '' && !given.has(name))
+        .map((name) => `${file}: ${name}`)
+    })
+    expect(unknown).toEqual([])
   })
 })

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { eutectic } from '@ivory-crystal/core'
-import { type MapPoint, PhaseMap } from './PhaseMap'
+import type { MapPoint } from './PhaseMapParts'
+import { PhaseMap } from './PhaseMap'
 import { PlateDrawing } from './PlateDrawing'
 import { TubeDrawing } from './TubeDrawing'
 

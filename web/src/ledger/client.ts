@@ -1,100 +1,19 @@
 import {
-  type About,
   type BalanceStanding,
-  EMPTY_VIEW,
   type Entry,
   type EntryId,
   fold,
   KINDS,
-  type LedgerId,
   type Line,
   nextId,
   type NotebookId,
-  type NotebookRow,
   type RawEntry,
-  type Shelf,
-  type SubjectId,
-  type View,
 } from '@ivory-crystal/core'
-import { type Api, Refused, Unreachable } from './api'
-import type { Outbox, QuarantinedLine } from './outbox'
-import { newerBalance, type Reading, type Readings, withReading } from './readings'
-import type { OpenStream } from './stream'
+import { Refused, Unreachable } from './api'
+import type { Outbox } from './outbox'
+import { newerBalance, type Reading, withReading } from './readings'
 import type { Tabs } from './tabs'
-
-export interface LedgerState {
-  readonly status: 'opening' | 'open' | 'failed'
-  /** Why it could not be opened. */
-  readonly failure: string | null
-  readonly about: About | null
-  readonly notebooks: readonly NotebookRow[]
-  readonly notebook: NotebookId | null
-  readonly view: View
-  readonly shelf: Shelf | null
-  /** Lines kept on this device that the server has not acknowledged. */
-  readonly waiting: number
-  readonly quarantine: readonly QuarantinedLine[]
-  readonly connected: boolean
-  readonly readings: Readings
-  /** The simulated balance as last heard; null before. */
-  readonly balance: BalanceStanding | null
-}
-const CLOSED: LedgerState = {
-  status: 'opening',
-  failure: null,
-  about: null,
-  notebooks: [],
-  notebook: null,
-  view: EMPTY_VIEW,
-  shelf: null,
-  waiting: 0,
-  quarantine: [],
-  connected: false,
-  readings: {},
-  balance: null,
-}
-
-/** Everything the client leans on, so that a test can stand in for each. */
-export interface Surroundings {
-  readonly api: Pick<Api, 'about' | 'notebooks' | 'shelf' | 'entries' | 'post'>
-  readonly openOutbox: (ledger: LedgerId) => Promise<Outbox>
-  readonly openTabs: (ledger: LedgerId) => Tabs
-  readonly openStream: OpenStream
-  /** One holder at a time among the tabs of a browser, as `navigator.locks` has it. */
-  readonly locks: {
-    request<T>(name: string, options: { signal?: AbortSignal }, work: () => Promise<T>): Promise<T>
-  }
-  readonly clock: { now(): number; elapsed(): number }
-  readonly random: (bytes: number) => Uint8Array
-  /** Who writes, and on which device. */
-  readonly writer: () => { readonly author: string; readonly device: string }
-  /** Calls back after so many milliseconds; the answer calls it off. */
-  readonly later: (ms: number, run: () => void) => () => void
-}
-
-export interface LedgerClient {
-  getState(): LedgerState
-  /** Hears every change of state; the answer ends it. */
-  subscribe(hear: (state: LedgerState) => void): () => void
-  /** Opens a notebook of this server's ledger; the first when none is named. */
-  open(wanted: string | null): Promise<void>
-  /**
-   * Writes lines that belong together. They stand on the screen at once, and are kept on this device before
-   * anything is sent; the screen never waits for the network.
-   */
-  write(...lines: readonly Line[]): readonly EntryId[]
-  /** Strikes one line, with a reason. */
-  strike(target: { readonly id: EntryId; readonly subject: SubjectId }, reason: string): void
-  /** Resolves when nothing waits; rejects with a sentence when the server cannot be reached. */
-  allStored(): Promise<void>
-  /** Takes a refused line out of sight, for good. */
-  dismissRefused(id: string): Promise<void>
-  /** Takes in a reading, from the stream or as the answer to a command. */
-  hearReading(reading: Reading): void
-  hearBalance(balance: BalanceStanding): void
-  /** Reads the shelf again, here and in the other tabs. */
-  shelfChanged(): Promise<void>
-}
+import { CLOSED, type LedgerClient, type LedgerState, type Surroundings } from './ledgerClient'
 
 const RETRY_MS = 2000
 

@@ -8,6 +8,7 @@ export function Field({
   help,
   width,
   rows,
+  invalid = false,
   onChange,
 }: {
   label: string
@@ -15,6 +16,7 @@ export function Field({
   help?: string
   width?: number | string
   rows?: number
+  invalid?: boolean
   onChange: (value: string) => void
 }) {
   const id = useId()
@@ -26,6 +28,7 @@ export function Field({
         {...(rows ? { as: 'textarea' as const, rows } : {})}
         value={value}
         autoComplete="off"
+        isInvalid={invalid}
         aria-describedby={help ? `${id}-help` : undefined}
         onChange={(event) => {
           onChange(event.target.value)
@@ -45,12 +48,14 @@ export function Choice<T extends string>({
   value,
   options,
   width,
+  invalid = false,
   onChange,
 }: {
   label: string
   value: T
   options: readonly T[]
   width?: number
+  invalid?: boolean
   onChange: (value: T) => void
 }) {
   const id = useId()
@@ -60,6 +65,7 @@ export function Choice<T extends string>({
       <Form.Select
         id={id}
         value={value}
+        isInvalid={invalid}
         onChange={(event) => {
           onChange(event.target.value as T)
         }}

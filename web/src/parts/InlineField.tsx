@@ -50,3 +50,13 @@ export function Refusal({ sentence }: { sentence: string | null }) {
     </span>
   )
 }
+
+/** The same, as a paragraph of its own. */
+export function SaidWrong({ sentence, className = 'look' }: { sentence: string | null; className?: string }) {
+  if (sentence === null) return null
+  return (
+    <p className={className} role="alert">
+      {sentence}
+    </p>
+  )
+}

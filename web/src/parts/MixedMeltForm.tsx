@@ -1,5 +1,6 @@
+import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
+import { SaidWrong } from './InlineField'
 import { useHouseRules } from './useHouseRules'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate, useParams } from 'react-router'
@@ -21,6 +22,14 @@ import { fixed } from '../format/format'
 import { newSubject, useNotebook, write } from '../ledger/notebook'
 import { Field } from './Field'
 
+interface Typed {
+  by: Grinding['by']
+  first: string
+  second: string
+  beside: boolean
+}
+type Packed = ReturnType<typeof packMixedRun>
+
 /** Grinds a sample with one authentic sample or more, and packs the tubes of one run side by side. */
 export function MixedMeltForm({
   sample,
@@ -32,34 +41,35 @@ export function MixedMeltForm({
   const { notebook } = useParams()
   const go = useNavigate()
   const view = useNotebook((state) => state.view)
-  const [by, setBy] = useState<Grinding['by']>('eye')
-  const [masses, setMasses] = useState<readonly [string, string]>(['', ''])
-  const [beside, setBeside] = useState(true)
-  const [said, setSaid] = useState<string | null>(null)
   const rules = useHouseRules()
-  const tubes = 1 + references.length * (beside ? 2 : 1)
   const [first] = references
-  if (!first) return null
-  return (
-    <form
-      aria-label="Mixed melt"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        const grinding = by === 'eye' ? EQUAL_BY_EYE : weighed(masses)
-        if (typeof grinding === 'string') return setSaid(grinding)
-        const { lines, tubes: packed } = packMixedRun(newSubject, {
+  const form = useTyped<Typed, Packed>({
+    start: { by: 'eye', first: '', second: '', beside: true },
+    make(typed) {
+      const grinding = typed.by === 'eye' ? comesTo(EQUAL_BY_EYE) : weighed(typed)
+      if (!grinding.ok) return grinding
+      return comesTo(
+        packMixedRun(newSubject, {
           sample,
           references,
-          grinding,
-          authenticBeside: beside,
+          grinding: grinding.value,
+          authenticBeside: typed.beside,
           fillMm: rules.fillMm[0],
           set: nextSet(rackOf(view).map(({ entry }) => entry.body.set)),
-        })
-        const ids = write(...lines).slice(-packed)
-        void go(`/n/${notebook ?? ''}/melts/new?tubes=${ids.join(',')}`)
-      }}
-    >
+        }),
+      )
+    },
+    check: ({ lines }) => checkLines(lines),
+    keep({ lines, tubes: packed }) {
+      const ids = write(...lines).slice(-packed)
+      void go(`/n/${notebook ?? ''}/melts/new?tubes=${ids.join(',')}`)
+    },
+  })
+  const { by, beside } = form.typed
+  const tubes = 1 + references.length * (beside ? 2 : 1)
+  if (!first) return null
+  return (
+    <form aria-label="Mixed melt" noValidate onSubmit={form.onSubmit}>
       <p className="mb-2">
         Grind {sample.label} with authentic{' '}
         {references.map(({ compound }) => compound.name).join(', and with ')} until no grain of either shows.
@@ -79,29 +89,14 @@ export function MixedMeltForm({
             label={one === 'eye' ? 'equal parts by eye' : 'weighed'}
             checked={by === one}
             onChange={() => {
-              setBy(one)
-              setSaid(null)
+              form.set({ by: one })
             }}
           />
         ))}
         {by === 'mass' && (
           <>
-            <Field
-              label={`${sample.label}, g`}
-              width={110}
-              value={masses[0]}
-              onChange={(value) => {
-                setMasses([value, masses[1]])
-              }}
-            />
-            <Field
-              label={`authentic ${first.compound.name}, g`}
-              width={210}
-              value={masses[1]}
-              onChange={(value) => {
-                setMasses([masses[0], value])
-              }}
-            />
+            <Field label={`${sample.label}, g`} width={110} {...form.of('first')} />
+            <Field label={`authentic ${first.compound.name}, g`} width={210} {...form.of('second')} />
           </>
         )}
       </fieldset>
@@ -116,14 +111,10 @@ export function MixedMeltForm({
         label="with the authentic sample in a tube of its own, so that the thermometer cancels"
         checked={beside}
         onChange={(event) => {
-          setBeside(event.target.checked)
+          form.set({ beside: event.target.checked })
         }}
       />
-      {said && (
-        <p className="look" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
       <Button type="submit" className="mt-2">
         Pack {tubes} tubes and plan the run
       </Button>
@@ -132,14 +123,13 @@ export function MixedMeltForm({
 }
 
 /** Both masses read, or the sentence about what is wrong with them. */
-function weighed([firstText, secondText]: readonly [string, string]): Grinding | string {
-  const [first, second] = [
-    readReading(firstText, 'The mass of the first part'),
-    readReading(secondText, 'The mass of the second part'),
-  ]
-  if (!first.ok) return first.problem.sentence
-  if (!second.ok) return second.problem.sentence
+function weighed(typed: Typed): Made<Grinding, keyof Typed> {
+  const first = readReading(typed.first, 'The mass of the first part')
+  if (!first.ok) return wrong(first.problem.sentence, 'first')
+  const second = readReading(typed.second, 'The mass of the second part')
+  if (!second.ok) return wrong(second.problem.sentence, 'second')
   const [p, q] = [first.value, second.value]
   const share = attempt(() => massFractionOf(p.value, q.value))
-  return share.ok ? { massFractionFirst: share.value, by: 'mass', massesG: [p, q] } : share.problem.sentence
+  if (!share.ok) return wrong(share.problem.sentence)
+  return comesTo({ massFractionFirst: share.value, by: 'mass', massesG: [p, q] })
 }

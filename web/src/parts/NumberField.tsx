@@ -1,19 +1,21 @@
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
-import type { FieldError, UseFormRegisterReturn } from 'react-hook-form'
 
 /** A typed number with its unit in the label. It stays text: the digits are the reading. */
 export function NumberField({
   label,
+  value,
   error,
   help,
-  field,
+  onChange,
   className = 'narrow',
 }: {
   label: string
-  error?: FieldError | undefined
+  value: string
+  /** What is wrong with it, said under it. */
+  error: string | null
   help?: string
-  field: UseFormRegisterReturn
+  onChange: (value: string) => void
   className?: string
 }) {
   const id = useId()
@@ -25,13 +27,16 @@ export function NumberField({
         id={id}
         inputMode="decimal"
         autoComplete="off"
-        isInvalid={error !== undefined}
+        isInvalid={error !== null}
         aria-describedby={said}
-        {...field}
+        value={value}
+        onChange={(event) => {
+          onChange(event.target.value)
+        }}
       />
       {error && (
         <div className="invalid-feedback" id={`${id}-error`} role="alert">
-          {error.message}
+          {error}
         </div>
       )}
       {!error && help && (

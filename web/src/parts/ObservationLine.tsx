@@ -1,13 +1,19 @@
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { PrepFacts, Station } from '@ivory-crystal/core'
 import { clock } from '../format/format'
-import { strike, write } from '../ledger/notebook'
+import { Refusal } from './InlineField'
+import { comesTo, useLines } from './useTyped'
+import { strike } from '../ledger/notebook'
 
 /** A line for what is seen, and the lines written at this station so far. */
 export function ObservationLine({ prep, station }: { prep: PrepFacts; station: Station }) {
-  const [text, setText] = useState('')
+  const form = useLines({
+    start: { text: '' },
+    make: ({ text }) =>
+      comesTo([{ kind: 'observed', subject: prep.id, body: { station, text: text.trim() } }]),
+  })
+  const { text } = form.typed
   const lines = prep.observations.filter((line) => line.body.station === station)
   return (
     <section className="mt-4" aria-label="Observations">
@@ -26,28 +32,20 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
           </Button>
         </p>
       ))}
-      <form
-        className="row-of flex-nowrap mt-1"
-        onSubmit={(event) => {
-          event.preventDefault()
-          const said = text.trim()
-          if (said === '') return
-          write({ kind: 'observed', subject: prep.id, body: { station, text: said } })
-          setText('')
-        }}
-      >
+      <form className="row-of flex-nowrap mt-1" onSubmit={form.onSubmit}>
         <Form.Control
           aria-label="What do you see?"
           placeholder="Colour, crystals, smell: what do you see?"
           maxLength={2000}
           value={text}
           onChange={(event) => {
-            setText(event.target.value)
+            form.set({ text: event.target.value })
           }}
         />
         <Button type="submit" variant="outline-primary" disabled={text.trim() === ''} className="text-nowrap">
           Write it down
         </Button>
+        <Refusal sentence={form.said} />
       </form>
     </section>
   )

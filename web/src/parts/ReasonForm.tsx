@@ -1,6 +1,8 @@
-import { useId, useState } from 'react'
+import { useId } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+
+import { comesTo, useTyped, wrong } from './useTyped'
 
 /** A reason in a few words, without which nothing is done. */
 export function ReasonForm({
@@ -13,15 +15,15 @@ export function ReasonForm({
   onReason: (reason: string) => void
 }) {
   const id = useId()
-  const [reason, setReason] = useState('')
+  const form = useTyped({
+    start: { reason: '' },
+    make: ({ reason }) =>
+      reason.trim() === '' ? wrong('Say why, in a few words.', 'reason') : comesTo(reason.trim()),
+    keep: onReason,
+  })
+  const { reason } = form.typed
   return (
-    <form
-      className="row-of align-items-end mt-1"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (reason.trim() !== '') onReason(reason.trim())
-      }}
-    >
+    <form className="row-of align-items-end mt-1" onSubmit={form.onSubmit}>
       <div className="flex-grow-1">
         <Form.Label htmlFor={id}>{label}</Form.Label>
         <Form.Control
@@ -31,7 +33,7 @@ export function ReasonForm({
           autoComplete="off"
           value={reason}
           onChange={(event) => {
-            setReason(event.target.value)
+            form.set({ reason: event.target.value })
           }}
         />
       </div>

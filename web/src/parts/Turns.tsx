@@ -3,15 +3,27 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type Instrument, type Turn, turnsOf } from '@ivory-crystal/core'
 import { clock as clockText } from '../format/format'
+import { SaidWrong } from './InlineField'
+import { comesTo, useLines, wrong } from './useTyped'
 import { useNotebook, write } from '../ledger/notebook'
 
 /** Who has the slots of a shared instrument, who is next, and how a turn ends. */
 export function Turns({ instrument }: { instrument: Instrument }) {
   const view = useNotebook((state) => state.view)
   const turns = turnsOf(view, instrument.id, instrument.character.slots)
-  const [who, setWho] = useState('')
-  const [slots, setSlots] = useState('1')
-  const [said, setSaid] = useState<string | null>(null)
+  const form = useLines({
+    start: { who: '', slots: '1' },
+    make: ({ who, slots }) =>
+      who.trim() === ''
+        ? wrong('Say who: a bench code is enough.', 'who')
+        : comesTo([
+            {
+              kind: 'turn taken',
+              subject: instrument.id,
+              body: { who: who.trim(), slots: Number(slots) },
+            },
+          ]),
+  })
   return (
     <section aria-label={`Turns on the ${instrument.name}`}>
       <h3>Who has it</h3>
@@ -21,38 +33,25 @@ export function Turns({ instrument }: { instrument: Instrument }) {
           <TurnRow key={turn.entry.id} turn={turn} instrument={instrument} others={turns.length - 1} />
         ))}
       </ul>
-      <form
-        className="row-of align-items-center mt-1"
-        aria-label="Ask for a turn"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (who.trim() === '') return setSaid('Say who: a bench code is enough.')
-          write({
-            kind: 'turn taken',
-            subject: instrument.id,
-            body: { who: who.trim(), slots: Number(slots) },
-          })
-          setWho('')
-          setSaid(null)
-        }}
-      >
+      <form className="row-of align-items-center mt-1" aria-label="Ask for a turn" onSubmit={form.onSubmit}>
         <Form.Control
           size="sm"
           style={{ width: 130 }}
           aria-label="who"
           placeholder="bench code"
-          value={who}
+          maxLength={80}
+          value={form.typed.who}
           onChange={(event) => {
-            setWho(event.target.value)
+            form.set({ who: event.target.value })
           }}
         />
         <Form.Select
           size="sm"
           style={{ width: 100 }}
           aria-label="slots"
-          value={slots}
+          value={form.typed.slots}
           onChange={(event) => {
-            setSlots(event.target.value)
+            form.set({ slots: event.target.value })
           }}
         >
           {Array.from({ length: instrument.character.slots }, (_, i) => (
@@ -65,11 +64,7 @@ export function Turns({ instrument }: { instrument: Instrument }) {
           Ask for a turn
         </Button>
       </form>
-      {said && (
-        <p className="look mb-0" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} className="look mb-0" />
     </section>
   )
 }

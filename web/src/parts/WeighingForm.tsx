@@ -1,7 +1,7 @@
+import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useForm, useWatch } from 'react-hook-form'
 import {
   attempt,
   netMass,
@@ -43,38 +43,37 @@ export function WeighingForm({
 }) {
   const [method, setMethod] = useState<Weighed['method']>('tared')
   const [readability, setReadability] = useState(localStorage.getItem(BALANCE) ?? '0.001')
-  const { register, handleSubmit, setError, setValue, reset, control, formState } = useForm<Typed>({
-    defaultValues: { net: '', empty: '', loaded: '' },
-  })
   const [simulated, setSimulated] = useState(false)
   /** What the balance sent, field by field; a digit typed over makes it a typed reading again. */
   const [sent, setSent] = useState<Partial<Typed>>({})
-  const typed = useWatch({ control }) as Typed
-  const record = handleSubmit((values) => {
-    const body = bodyOf(values, method, Number(readability), what, fromOf(values), (field, message) => {
-      setError(field, { message })
-    })
-    if (!body) return
-    localStorage.setItem(BALANCE, readability)
-    write({ kind: 'weighed', subject: sample, body })
-    reset()
-    setSent({})
-    onDone?.()
-  })
   const fromOf = (values: Typed): Weighed['from'] => {
     const fields = method === 'tared' ? (['net'] as const) : (['empty', 'loaded'] as const)
     return fields.every((field) => sent[field] === values[field]) ? 'simulated balance' : 'typed'
   }
-  const preview = bodyOf(typed, method, Number(readability), what, fromOf(typed), () => undefined)
+  const make = (values: Typed) => bodyOf(values, method, Number(readability), what, fromOf(values))
+  const form = useTyped<Typed, Weighed>({
+    start: { net: '', empty: '', loaded: '' },
+    make,
+    check: (body) => checkLines([{ kind: 'weighed', subject: sample, body }]),
+    keep(body) {
+      localStorage.setItem(BALANCE, readability)
+      write({ kind: 'weighed', subject: sample, body })
+      form.reset()
+      setSent({})
+      onDone?.()
+    },
+  })
+  const { typed } = form
+  const preview = make(typed)
   const receive = (reading: Reading): string => {
     const field = method === 'tared' ? 'net' : typed.empty === '' ? 'empty' : 'loaded'
     setReadability('0.001')
-    setValue(field, reading.text)
+    form.set({ [field]: reading.text })
     setSent({ ...sent, [field]: reading.text })
     return `${reading.text} g is now ${field === 'net' ? 'the net mass' : `the ${field} vessel`}.`
   }
   return (
-    <form onSubmit={(event) => void record(event)} noValidate aria-label={`Weigh ${what}`}>
+    <form onSubmit={form.onSubmit} noValidate aria-label={`Weigh ${what}`}>
       <div className="row-of mb-2">
         <Form.Check
           inline
@@ -113,32 +112,19 @@ export function WeighingForm({
       </div>
       <div className="row-of align-items-start">
         {method === 'tared' ? (
-          <NumberField
-            className="flex-fill"
-            label={`net mass of ${what}, g`}
-            field={register('net')}
-            error={formState.errors.net}
-          />
+          <NumberField className="flex-fill" label={`net mass of ${what}, g`} {...form.of('net')} />
         ) : (
           <>
-            <NumberField
-              className="flex-fill"
-              label="empty vessel, g"
-              field={register('empty')}
-              error={formState.errors.empty}
-            />
-            <NumberField
-              className="flex-fill"
-              label="loaded vessel, g"
-              field={register('loaded')}
-              error={formState.errors.loaded}
-            />
+            <NumberField className="flex-fill" label="empty vessel, g" {...form.of('empty')} />
+            <NumberField className="flex-fill" label="loaded vessel, g" {...form.of('loaded')} />
           </>
         )}
       </div>
       {simulated && <BalancePanel sample={sample} role={role} aboutG={aboutG} onSend={receive} />}
       <div className="row-of align-items-center mt-3">
-        <Button type="submit">{preview ? `Record ${netMassText(preview)} g` : 'Record the mass'}</Button>
+        <Button type="submit">
+          {preview.ok ? `Record ${netMassText(preview.value)} g` : 'Record the mass'}
+        </Button>
         <Button
           variant="link"
           size="sm"
@@ -159,37 +145,26 @@ function bodyOf(
   readabilityG: number,
   what: string,
   from: Weighed['from'],
-  refuse: (field: keyof Typed, message: string) => void,
-): Weighed | null {
-  const read = (field: keyof Typed, name: string): Reading | null => {
+): Made<Weighed, keyof Typed> {
+  const read = (field: keyof Typed, name: string): Made<Reading, keyof Typed> => {
     const reading = readReading(typed[field], name)
     const fits = reading.ok ? readFromBalance(reading.value, readabilityG, name) : reading
-    if (fits.ok) return fits.value
-    refuse(field, fits.problem.sentence)
-    return null
+    return fits.ok ? comesTo(fits.value) : wrong(fits.problem.sentence, field)
   }
   if (method === 'tared') {
     const net = read('net', `The mass of ${what}`)
-    if (!net) return null
-    return possible({ method, net, readabilityG, from }, (message) => {
-      refuse('net', message)
-    })
+    return net.ok ? possible({ method, net: net.value, readabilityG, from }, 'net') : net
   }
   const empty = read('empty', 'The empty vessel')
   const loaded = read('loaded', 'The loaded vessel')
-  if (!empty || !loaded) return null
-  return possible({ method, empty, loaded, readabilityG, from }, (message) => {
-    refuse('loaded', message)
-  })
+  if (!empty.ok) return empty
+  if (!loaded.ok) return loaded
+  return possible({ method, empty: empty.value, loaded: loaded.value, readabilityG, from }, 'loaded')
 }
 
-function possible(body: Weighed, refuse: (message: string) => void): Weighed | null {
+function possible(body: Weighed, field: keyof Typed): Made<Weighed, keyof Typed> {
   const net = attempt(() => netMass(weighingOf(body)))
-  if (!net.ok) {
-    refuse(net.problem.sentence)
-    return null
-  }
-  if (net.value.value > 0) return body
-  refuse('That comes to nothing at all. Was the sample on the balance?')
-  return null
+  if (!net.ok) return wrong(net.problem.sentence, field)
+  if (net.value.value > 0) return comesTo(body)
+  return wrong('That comes to nothing at all. Was the sample on the balance?', field)
 }

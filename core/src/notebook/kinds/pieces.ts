@@ -148,10 +148,3 @@ export const calibrationKeys = {
   heating: packedHeating.allow(null).required(),
 }
 export const calibration = Joi.object(calibrationKeys)
-
-/** What a schema found wrong, as a sentence. */
-export function sentence(error: Joi.ValidationError): string {
-  const [detail] = error.details
-  const said = (detail?.message ?? error.message).replace(/\.$/, '')
-  return `${said}.`
-}

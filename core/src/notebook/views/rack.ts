@@ -1,4 +1,4 @@
-import type { TubeRunInput } from '../../scheduling/planTubeRuns'
+import type { TubeRunInput } from '../../scheduling/runGroups'
 import type { Entry } from '../entry'
 import type { Conventions } from '../../conventions/conventions'
 import { ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/planRamp'

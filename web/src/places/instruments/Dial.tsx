@@ -1,4 +1,6 @@
-import { lazy, Suspense, useState } from 'react'
+import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
+import { InlineField, SaidWrong } from '../../parts/InlineField'
+import { lazy, Suspense } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   type DialLearned,
@@ -12,7 +14,6 @@ import {
 import { day, fixed } from '../../format/format'
 import { Field } from '../../parts/Field'
 import { Figure } from '../../parts/Figure'
-import { InlineField } from '../../parts/InlineField'
 import { Why } from '../../parts/Why'
 import { strike, useNotebook, write } from '../../ledger/notebook'
 import { compute } from '../../workers/compute'
@@ -151,64 +152,43 @@ function HeatingList({ heatings }: { heatings: readonly Entry<'heating logged'>[
 
 /** A heating typed, from a file, or of the simulated stand-in. */
 function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC: number }) {
-  const [dial, setDial] = useState('')
-  const [ambient, setAmbient] = useState(String(ambientC))
-  const [text, setText] = useState('')
-  const [fromFile, setFromFile] = useState(false)
-  const [said, setSaid] = useState<string | null>(null)
-  const settings = () => {
-    const [d, a] = [Number(dial), Number(ambient)]
-    if (!(d > 0)) {
-      setSaid('A heating is logged at a setting above 0.')
-      return null
-    }
-    if (!Number.isFinite(a) || ambient.trim() === '') {
-      setSaid('Say how warm the room is, °C.')
-      return null
-    }
-    return { dial: d, ambientC: a }
-  }
-  const keep = (
-    samples: readonly (readonly [number, number])[],
-    from: 'typed' | 'file' | 'simulated run',
-  ) => {
-    const set = settings()
-    if (!set) return
-    write({ kind: 'heating logged', subject: instrument.id, body: { ...set, samples, from } })
-    setText('')
-    setDial('')
-    setFromFile(false)
-    setSaid(null)
+  const form = useLines<{ dial: string; ambient: string; text: string; fromFile: boolean }>({
+    start: { dial: '', ambient: String(ambientC), text: '', fromFile: false },
+    make({ dial, ambient, text, fromFile }) {
+      const set = settings({ dial, ambient })
+      if (!set.ok) return set
+      const read = readPairs(text)
+      if (!read.ok) return wrong(read.sentence, 'text')
+      if (read.pairs.length < 5)
+        return wrong(`${read.pairs.length} readings are too few; log five at least.`, 'text')
+      const from = fromFile ? 'file' : 'typed'
+      return comesTo([
+        {
+          kind: 'heating logged',
+          subject: instrument.id,
+          body: { ...set.value, samples: read.pairs, from },
+        },
+      ])
+    },
+    stays: ['ambient'],
+  })
+  const simulate = () => {
+    const set = settings(form.typed)
+    if (!set.ok) return form.say(set.sentence)
+    const logged = simulatedHeating(instrument.character, set.value.dial, Math.round(set.value.dial * 977))
+    if (!logged.ok) return form.say(logged.problem.sentence)
+    const body = { ...set.value, samples: logged.value, from: 'simulated run' as const }
+    write({ kind: 'heating logged', subject: instrument.id, body })
+    form.set({ dial: '', text: '', fromFile: false })
   }
   return (
-    <form
-      className="mt-3"
-      aria-label="Log a heating"
-      onSubmit={(event) => {
-        event.preventDefault()
-        const read = readPairs(text)
-        if (!read.ok) return setSaid(read.sentence)
-        if (read.pairs.length < 5)
-          return setSaid(`${read.pairs.length} readings are too few; log five at least.`)
-        keep(read.pairs, fromFile ? 'file' : 'typed')
-      }}
-    >
+    <form className="mt-3" aria-label="Log a heating" onSubmit={form.onSubmit}>
       <h3>Log a heating</h3>
       <div className="row-of align-items-end mt-1">
-        <InlineField label="setting" value={dial} onChange={setDial} />
-        <InlineField label="room, °C" value={ambient} onChange={setAmbient} />
+        <InlineField label="setting" {...form.of('dial')} />
+        <InlineField label="room, °C" {...form.of('ambient')} />
         {instrument.simulated && (
-          <Button
-            size="sm"
-            variant="outline-primary"
-            onClick={() => {
-              const set = settings()
-              if (!set) return
-              const logged = simulatedHeating(instrument.character, set.dial, Math.round(set.dial * 977))
-              if (!logged.ok) return setSaid(logged.problem.sentence)
-              keep(logged.value, 'simulated run')
-            }}
-          >
+          <Button size="sm" variant="outline-primary" onClick={simulate}>
             Log a simulated heating of 20 min
           </Button>
         )}
@@ -217,10 +197,9 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
         <Field
           label="or its readings, one a line: minutes and °C"
           rows={4}
-          value={text}
-          onChange={(value) => {
-            setText(value)
-            setFromFile(false)
+          {...form.of('text')}
+          onChange={(text) => {
+            form.set({ text, fromFile: false })
           }}
         />
       </div>
@@ -236,20 +215,28 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
             aria-label="file of minutes and temperature"
             onChange={(event) => {
               void event.target.files?.[0]?.text().then((read) => {
-                setText(read)
-                setFromFile(true)
+                form.set({ text: read, fromFile: true })
               })
             }}
           />
         </label>
       </div>
-      {said && (
-        <p className="look" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </form>
   )
+}
+
+function settings({
+  dial,
+  ambient,
+}: {
+  dial: string
+  ambient: string
+}): Made<{ dial: number; ambientC: number }, 'dial' | 'ambient'> {
+  if (!(Number(dial) > 0)) return wrong('A heating is logged at a setting above 0.', 'dial')
+  if (!Number.isFinite(Number(ambient)) || ambient.trim() === '')
+    return wrong('Say how warm the room is, °C.', 'ambient')
+  return comesTo({ dial: Number(dial), ambientC: Number(ambient) })
 }
 
 function Fit({ learned, control }: { learned: DialLearned; control: string }) {

@@ -1,3 +1,6 @@
+import { comesTo, wrong } from '../../parts/useTyped'
+import { useShelving } from '../../parts/useShelving'
+import { SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -5,7 +8,6 @@ import { BENCH, type Conventions } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
 import { Title } from '../../parts/Title'
 import { useNotebook, write } from '../../ledger/notebook'
-import { useSaving } from '../../parts/useSaving'
 
 /** Sets of house rules, the schools among them; which one this notebook goes by; and the lab's own. */
 export function HouseRules() {
@@ -114,49 +116,47 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
   ['crude’s range', (set) => set.crudeRange],
 ]
 
+type Typed = Pick<Conventions, 'tubeIn' | 'dialUse' | 'onsetRule' | 'crudeRange' | 'boilingStones'> & {
+  readonly name: string
+  readonly numbers: Readonly<Record<string, string>>
+}
+
 /** A set changed, or put on the shelf under a new name. */
 function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
-  const saving = useSaving()
-  const [name, setName] = useState(set.name)
-  const [numbers, setNumbers] = useState<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(FIELDS.map(({ label, of }) => [label, String(of(set))])),
-  )
-  const [tubeIn, setTubeIn] = useState(set.tubeIn)
-  const [dialUse, setDialUse] = useState(set.dialUse)
-  const [onsetRule, setOnsetRule] = useState(set.onsetRule)
-  const [crudeRange, setCrudeRange] = useState(set.crudeRange)
-  const [boilingStones, setBoilingStones] = useState(set.boilingStones)
-  const save = async () => {
-    const bad = FIELDS.find(
-      ({ label }) => !Number.isFinite(Number(numbers[label])) || numbers[label]?.trim() === '',
-    )
-    if (bad) return saving.say(`“${bad.label}” is not a number.`)
-    const changed = FIELDS.reduce((rules, { label, put }) => put(rules, Number(numbers[label])), {
-      ...set,
-      name: name.trim(),
-      tubeIn,
-      dialUse,
-      onsetRule,
-      crudeRange,
-      boilingStones,
-    })
-    if (await saving.save('house rules', [changed])) onClose()
-  }
+  const form = useShelving<Typed>({
+    sort: 'house rules',
+    start: {
+      name: set.name,
+      numbers: Object.fromEntries(FIELDS.map(({ label, of }) => [label, String(of(set))])),
+      tubeIn: set.tubeIn,
+      dialUse: set.dialUse,
+      onsetRule: set.onsetRule,
+      crudeRange: set.crudeRange,
+      boilingStones: set.boilingStones,
+    },
+    make({ name, numbers, ...chosen }) {
+      const bad = FIELDS.find(
+        ({ label }) => !Number.isFinite(Number(numbers[label])) || numbers[label]?.trim() === '',
+      )
+      if (bad) return wrong(`“${bad.label}” is not a number.`, 'numbers')
+      const changed = FIELDS.reduce((rules, { label, put }) => put(rules, Number(numbers[label])), {
+        ...set,
+        ...chosen,
+        name: name.trim(),
+      })
+      return comesTo({ rows: [{ ...changed }] })
+    },
+    saved: onClose,
+  })
+  const { numbers } = form.typed
   return (
-    <form
-      className="mt-3"
-      aria-label={`Edit ${set.name}`}
-      onSubmit={(event) => {
-        event.preventDefault()
-        void save()
-      }}
-    >
+    <form className="mt-3" aria-label={`Edit ${set.name}`} onSubmit={form.onSubmit}>
       <h2>Edit “{set.name}”</h2>
       <p className="quiet mt-1">
         Under its own name it becomes a new version; under another, a set of its own beside it.
       </p>
       <div className="row-of align-items-end">
-        <Field label="name" width={230} value={name} onChange={setName} />
+        <Field label="name" width={230} {...form.of('name')} />
         {FIELDS.map(({ label }) => (
           <Field
             key={label}
@@ -164,54 +164,33 @@ function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
             width={150}
             value={numbers[label] ?? ''}
             onChange={(value) => {
-              setNumbers({ ...numbers, [label]: value })
+              form.set({ numbers: { ...numbers, [label]: value } })
             }}
           />
         ))}
-        <Choice
-          label="tube goes in"
-          options={['cold', 'at start temperature']}
-          value={tubeIn}
-          onChange={setTubeIn}
-        />
-        <Choice
-          label="dial"
-          options={['one setting, nudged', 'stepped']}
-          value={dialUse}
-          onChange={setDialUse}
-        />
-        <Choice
-          label="onset is the"
-          options={['first wetness', 'distinct drop']}
-          value={onsetRule}
-          onChange={setOnsetRule}
-        />
+        <Choice label="tube goes in" options={['cold', 'at start temperature']} {...form.of('tubeIn')} />
+        <Choice label="dial" options={['one setting, nudged', 'stepped']} {...form.of('dialUse')} />
+        <Choice label="onset is the" options={['first wetness', 'distinct drop']} {...form.of('onsetRule')} />
         <Choice
           label="boiling stones"
           options={['in both flasks', 'in the solvent only']}
-          value={boilingStones}
-          onChange={setBoilingStones}
+          {...form.of('boilingStones')}
         />
         <Choice
           label="crude’s range"
           options={['before dissolving', 'beside the product']}
-          value={crudeRange}
-          onChange={setCrudeRange}
+          {...form.of('crudeRange')}
         />
       </div>
       <div className="row-of mt-2">
-        <Button type="submit" disabled={saving.busy}>
+        <Button type="submit" disabled={form.busy}>
           Save this set
         </Button>
         <Button variant="link" onClick={onClose}>
           Never mind
         </Button>
       </div>
-      {saving.said && (
-        <p className="look" role="alert">
-          {saving.said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </form>
   )
 }

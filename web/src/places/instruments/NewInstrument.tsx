@@ -1,3 +1,6 @@
+import { comesTo, wrong } from '../../parts/useTyped'
+import { useShelving } from '../../parts/useShelving'
+import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
@@ -8,24 +11,49 @@ import {
   SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
-import { useSaving } from '../../parts/useSaving'
 
 const THERMOMETERS = ['metal probe', 'glass, total immersion', 'glass, partial immersion'] as const
 const FILLINGS = ['mercury', 'spirit'] as const
 
+interface Typed {
+  sort: InstrumentSort
+  name: string
+  maxC: string
+  slots: string
+  scaleHigh: string
+  thermometer: (typeof THERMOMETERS)[number]
+  filling: (typeof FILLINGS)[number]
+  dialMax: string
+  dialStep: string
+}
+
 /** An instrument of the lab's own. What it does not say is typical, until its dial is learned. */
 export function NewInstrument() {
-  const saving = useSaving()
   const [open, setOpen] = useState(false)
-  const [sort, setSort] = useState<InstrumentSort>('dial block')
-  const [name, setName] = useState('')
-  const [maxC, setMaxC] = useState('250')
-  const [slots, setSlots] = useState('3')
-  const [scaleHigh, setScaleHigh] = useState('300')
-  const [thermometer, setThermometer] = useState<(typeof THERMOMETERS)[number]>('metal probe')
-  const [filling, setFilling] = useState<(typeof FILLINGS)[number]>('mercury')
-  const [dialMax, setDialMax] = useState('10')
-  const [dialStep, setDialStep] = useState('0.5')
+  const form = useShelving<Typed>({
+    sort: 'instrument',
+    start: {
+      sort: 'dial block',
+      name: '',
+      maxC: '250',
+      slots: '3',
+      scaleHigh: '300',
+      thermometer: 'metal probe',
+      filling: 'mercury',
+      dialMax: '10',
+      dialStep: '0.5',
+    },
+    make(typed) {
+      const instrument = instrumentOf(typed)
+      return instrument.id === ''
+        ? wrong('Give it a name, such as “Dial block by the window”.', 'name')
+        : comesTo({ rows: [{ ...instrument }] })
+    },
+    saved() {
+      setOpen(false)
+      form.reset()
+    },
+  })
   if (!open)
     return (
       <Button
@@ -38,65 +66,24 @@ export function NewInstrument() {
         Add an instrument of your own
       </Button>
     )
-  const like = SIMULATED_INSTRUMENTS.find((one) => one.sort === sort) as Instrument
-  const isGlass = thermometer !== 'metal probe'
-  const hasDial = like.character.dial !== null
-  const save = async () => {
-    const instrument: Instrument = {
-      id: name
-        .trim()
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-|-$/g, '')
-        .slice(0, 60) as InstrumentId,
-      name: name.trim(),
-      sort,
-      simulated: false,
-      character: {
-        ...like.character,
-        name: sort,
-        maxC: Number(maxC),
-        slots: Number(slots),
-        readBy: isGlass ? 'eye' : 'probe',
-        dial: like.character.dial && { ...like.character.dial, max: Number(dialMax), step: Number(dialStep) },
-      },
-      thermometer: {
-        kind: isGlass ? 'glass' : 'metal probe',
-        lowC: like.thermometer.lowC,
-        highC: Number(scaleHigh),
-        immersion: isGlass ? (thermometer.endsWith('total immersion') ? 'total' : 'partial') : null,
-        filling: isGlass ? filling : null,
-      },
-      highRangeAboveC: null,
-    }
-    if (instrument.id === ('' as InstrumentId))
-      return saving.say('Give it a name, such as “Dial block by the window”.')
-    if (await saving.save('instrument', [instrument])) setOpen(false)
-  }
+  const isGlass = form.typed.thermometer !== 'metal probe'
   return (
-    <form
-      className="mt-3"
-      aria-label="A new instrument"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void save()
-      }}
-    >
+    <form className="mt-3" aria-label="A new instrument" onSubmit={form.onSubmit}>
       <h2>An instrument of your own</h2>
       <div className="row-of align-items-end mt-1">
-        <Field label="name" width={220} value={name} onChange={setName} />
-        <Choice label="sort" options={INSTRUMENT_SORTS} value={sort} onChange={setSort} />
-        <Field label="goes up to, °C" width={120} value={maxC} onChange={setMaxC} />
-        <Field label="slots" width={80} value={slots} onChange={setSlots} />
+        <Field label="name" width={220} {...form.of('name')} />
+        <Choice label="sort" options={INSTRUMENT_SORTS} {...form.of('sort')} />
+        <Field label="goes up to, °C" width={120} {...form.of('maxC')} />
+        <Field label="slots" width={80} {...form.of('slots')} />
       </div>
       <div className="row-of align-items-end mt-2">
-        <Choice label="thermometer" options={THERMOMETERS} value={thermometer} onChange={setThermometer} />
-        {isGlass && <Choice label="filled with" options={FILLINGS} value={filling} onChange={setFilling} />}
-        <Field label="its scale ends at, °C" width={160} value={scaleHigh} onChange={setScaleHigh} />
-        {hasDial && (
+        <Choice label="thermometer" options={THERMOMETERS} {...form.of('thermometer')} />
+        {isGlass && <Choice label="filled with" options={FILLINGS} {...form.of('filling')} />}
+        <Field label="its scale ends at, °C" width={160} {...form.of('scaleHigh')} />
+        {likeOf(form.typed.sort).character.dial && (
           <>
-            <Field label="dial goes to" width={110} value={dialMax} onChange={setDialMax} />
-            <Field label="smallest turn" width={110} value={dialStep} onChange={setDialStep} />
+            <Field label="dial goes to" width={110} {...form.of('dialMax')} />
+            <Field label="smallest turn" width={110} {...form.of('dialStep')} />
           </>
         )}
       </div>
@@ -105,7 +92,7 @@ export function NewInstrument() {
         values.
       </p>
       <div className="row-of">
-        <Button type="submit" size="sm" disabled={saving.busy}>
+        <Button type="submit" size="sm" disabled={form.busy}>
           Add it
         </Button>
         <Button
@@ -118,11 +105,44 @@ export function NewInstrument() {
           Never mind
         </Button>
       </div>
-      {saving.said && (
-        <p className="look" role="alert">
-          {saving.said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </form>
   )
+}
+
+/** The simulated instrument of the same sort, whose character stands in until its own is learned. */
+const likeOf = (sort: InstrumentSort) => SIMULATED_INSTRUMENTS.find((one) => one.sort === sort) as Instrument
+
+function instrumentOf(typed: Typed): Instrument {
+  const { name, sort, thermometer, filling } = typed
+  const like = likeOf(sort)
+  const isGlass = thermometer !== 'metal probe'
+  const { dial } = like.character
+  return {
+    id: name
+      .trim()
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 60) as InstrumentId,
+    name: name.trim(),
+    sort,
+    simulated: false,
+    character: {
+      ...like.character,
+      name: sort,
+      maxC: Number(typed.maxC),
+      slots: Number(typed.slots),
+      readBy: isGlass ? 'eye' : 'probe',
+      dial: dial && { ...dial, max: Number(typed.dialMax), step: Number(typed.dialStep) },
+    },
+    thermometer: {
+      kind: isGlass ? 'glass' : 'metal probe',
+      lowC: like.thermometer.lowC,
+      highC: Number(typed.scaleHigh),
+      immersion: isGlass ? (thermometer.endsWith('total immersion') ? 'total' : 'partial') : null,
+      filling: isGlass ? filling : null,
+    },
+    highRangeAboveC: null,
+  }
 }

@@ -1,12 +1,12 @@
-import { lazy, Suspense, useState } from 'react'
-import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
+import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
+import { InlineField, SaidWrong } from '../../parts/InlineField'
 import {
   type Bodies,
   type Calibration,
   calibrationFrom,
   calibrationOf,
   calibrationPointOf,
+  type Compound,
   emergentStemCorrectionC,
   type Grain,
   type Instrument,
@@ -14,9 +14,11 @@ import {
   standardsOf,
   THREAD_EXPANSION,
 } from '@ivory-crystal/core'
+import { lazy, Suspense, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { day, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
-import { InlineField } from '../../parts/InlineField'
 import { Why } from '../../parts/Why'
 import { clock } from '../../app/clock'
 import { strike, useNotebook, write } from '../../ledger/notebook'
@@ -159,75 +161,35 @@ const ICE: Pick<Bodies['standard read'], 'standard' | 'literature' | 'heating'> 
 
 function ReadStandard({ instrument }: { instrument: Instrument }) {
   const shelf = useNotebook((state) => state.shelf)
-  const [standard, setStandard] = useState('')
-  const [onset, setOnset] = useState('')
-  const [clear, setClear] = useState('')
-  const [rate, setRate] = useState('1')
-  const [fill, setFill] = useState('2')
-  const [grain, setGrain] = useState<Grain>('fine')
-  const [said, setSaid] = useState<string | null>(null)
-  const isIce = standard.trim().toLowerCase() === 'ice water'
-  const compound = compoundNamed(shelf, standard)
-  const record = () => {
-    if (!isIce && !compound)
-      return setSaid(
-        'Name a standard of the shelf, or “ice water”. Its literature range is what the reading is set against.',
-      )
-    const low = readReading(onset, isIce ? 'The reading in ice water' : 'The onset')
-    if (!low.ok) return setSaid(low.problem.sentence)
-    const head = compound && {
-      standard: compound.name,
-      literature: { lowC: compound.meltLowC, highC: compound.meltHighC, source: compound.source },
-    }
-    if (isIce || !head) {
-      write({ kind: 'standard read', subject: instrument.id, body: { ...ICE, read: [low.value] } })
-    } else {
-      const high = readReading(clear, 'The clear point')
-      if (!high.ok) return setSaid(high.problem.sentence)
-      if (high.value.value < low.value.value)
-        return setSaid(
-          `An onset of ${low.value.text} °C lies above the clear point of ${high.value.text} °C: were the two swapped?`,
-        )
-      const [rateCPerMin, fillMm] = [Number(rate), Number(fill)]
-      if (!(rateCPerMin > 0) || !(fillMm > 0))
-        return setSaid('Say how fast it was heated and how much was packed.')
-      write({
-        kind: 'standard read',
-        subject: instrument.id,
-        body: { ...head, read: [low.value, high.value], heating: { rateCPerMin, fillMm, grain } },
-      })
-    }
-    setStandard('')
-    setOnset('')
-    setClear('')
-    setSaid(null)
-  }
+  const form = useLines<TypedStandard>({
+    start: { standard: '', onset: '', clear: '', rate: '1', fill: '2', grain: 'fine' },
+    make(typed) {
+      const body = standardOf(typed, compoundNamed(shelf, typed.standard))
+      return body.ok ? comesTo([{ kind: 'standard read', subject: instrument.id, body: body.value }]) : body
+    },
+    stays: ['rate', 'fill', 'grain'],
+  })
+  const { grain } = form.typed
+  const isIce = isIceWater(form.typed.standard)
   return (
-    <form
-      className="mt-3"
-      aria-label="Read a standard"
-      onSubmit={(event) => {
-        event.preventDefault()
-        record()
-      }}
-    >
+    <form className="mt-3" aria-label="Read a standard" onSubmit={form.onSubmit}>
       <h3>Read another</h3>
       <div className="row-of align-items-end mt-1">
-        <CompoundField label="standard, or ice water" value={standard} onChange={setStandard} />
-        <InlineField label={isIce ? 'read, °C' : 'onset, °C'} value={onset} onChange={setOnset} />
-        {!isIce && <InlineField label="clear, °C" value={clear} onChange={setClear} />}
+        <CompoundField label="standard, or ice water" {...form.of('standard')} />
+        <InlineField label={isIce ? 'read, °C' : 'onset, °C'} {...form.of('onset')} />
+        {!isIce && <InlineField label="clear, °C" {...form.of('clear')} />}
       </div>
       {!isIce && (
         <div className="row-of align-items-end mt-1">
-          <InlineField label="°C/min" value={rate} onChange={setRate} />
-          <InlineField label="fill, mm" value={fill} onChange={setFill} />
+          <InlineField label="°C/min" {...form.of('rate')} />
+          <InlineField label="fill, mm" {...form.of('fill')} />
           <Form.Select
             style={{ width: 140 }}
             size="sm"
             aria-label="grain of the standard"
             value={grain}
             onChange={(event) => {
-              setGrain(event.target.value as Grain)
+              form.set({ grain: event.target.value as Grain })
             }}
           >
             <option value="fine">fine powder</option>
@@ -238,13 +200,50 @@ function ReadStandard({ instrument }: { instrument: Instrument }) {
       <Button type="submit" size="sm" className="mt-2">
         Record this standard
       </Button>
-      {said && (
-        <p className="look" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </form>
   )
+}
+
+interface TypedStandard {
+  standard: string
+  onset: string
+  clear: string
+  rate: string
+  fill: string
+  grain: Grain
+}
+const isIceWater = (standard: string) => standard.trim().toLowerCase() === 'ice water'
+
+/** What was read of a standard: one reading in ice water, else both ends of its range with its heating. */
+function standardOf(
+  typed: TypedStandard,
+  compound: Compound | null,
+): Made<Bodies['standard read'], keyof TypedStandard> {
+  const isIce = isIceWater(typed.standard)
+  if (!isIce && !compound)
+    return wrong(
+      'Name a standard of the shelf, or “ice water”. Its literature range is what the reading is set against.',
+      'standard',
+    )
+  const low = readReading(typed.onset, isIce ? 'The reading in ice water' : 'The onset')
+  if (!low.ok) return wrong(low.problem.sentence, 'onset')
+  if (isIce || !compound) return comesTo({ ...ICE, read: [low.value] })
+  const high = readReading(typed.clear, 'The clear point')
+  if (!high.ok) return wrong(high.problem.sentence, 'clear')
+  if (high.value.value < low.value.value)
+    return wrong(
+      `An onset of ${low.value.text} °C lies above the clear point of ${high.value.text} °C: were the two swapped?`,
+      'onset',
+    )
+  const [rateCPerMin, fillMm] = [Number(typed.rate), Number(typed.fill)]
+  if (!(rateCPerMin > 0) || !(fillMm > 0)) return wrong('Say how fast it was heated and how much was packed.')
+  return comesTo({
+    standard: compound.name,
+    literature: { lowC: compound.meltLowC, highC: compound.meltHighC, source: compound.source },
+    read: [low.value, high.value],
+    heating: { rateCPerMin, fillMm, grain: typed.grain },
+  })
 }
 
 /** Only where it belongs: a total-immersion thermometer partly out of the bath, and no calibration made in place. */

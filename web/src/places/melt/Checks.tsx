@@ -36,7 +36,7 @@ export function Checks({
                   }}
                 />
               ) : (
-                <span className={told === 'fine' ? 'told fine' : 'told trouble'}>
+                <span className={told === 'fine' ? 'told' : 'told trouble'}>
                   {told === 'fine' ? 'fine' : 'stop'}
                 </span>
               )}

@@ -1,10 +1,10 @@
+import { comesTo, useLines, wrong } from '../../parts/useTyped'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   expectedReading,
   type Mark,
   type MeltFacts,
-  type Reading,
   readingDoubt,
   readingsOf,
   readReading,
@@ -13,7 +13,7 @@ import { span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'
 import { sound } from '../../drawings/sounds'
 import { useNow } from '../../app/now'
-import { useNotebook, write } from '../../ledger/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { runSeconds } from './useRun'
 
 /** The thermometer wants to be read about this often, s. */
@@ -26,9 +26,8 @@ const MARK_WAITS_S = 120
 export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean }) {
   useNow()
   const view = useNotebook((state) => state.view)
-  const [text, setText] = useState('')
-  const [said, setSaid] = useState<string | null>(null)
-  const [doubted, setDoubted] = useState<Reading | null>(null)
+  /** A reading that was doubted: handed in once more as it is, it is kept. */
+  const [doubted, setDoubted] = useState<string | null>(null)
   const field = useRef<HTMLDivElement>(null)
   const nowS = runSeconds(melt)
   const waiting = melt.marks.find(
@@ -46,42 +45,38 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
     // Rings once each time the thermometer falls due; sound is outside React.
     if (isDue && !muted) sound('read')
   }, [isDue, muted])
-  const keep = (reading: Reading) => {
-    if (!melt.run) return
-    write({
-      kind: 'temperature typed',
-      subject: melt.id,
-      body: {
-        run: melt.run.id,
-        temperature: reading,
-        atS: Math.round(runSeconds(melt) * 10) / 10,
-        mark: waiting?.entry.id ?? null,
-      },
-    })
-    setText('')
-    setSaid(null)
-    setDoubted(null)
-  }
-  const take = () => {
-    const read = readReading(text, 'The reading')
-    if (!read.ok) return setSaid(read.problem.sentence)
-    const expected = expectedReading(view, melt, runSeconds(melt))
-    const doubt = readingDoubt(read.value.value, expected?.temperatureC ?? null, expected?.withinC)
-    if (doubt && doubted?.text !== read.value.text) {
-      setDoubted(read.value)
-      return setSaid(doubt)
-    }
-    keep(read.value)
-  }
+  const form = useLines({
+    start: { text: '' },
+    make({ text }) {
+      const read = readReading(text, 'The reading')
+      if (!read.ok) return wrong(read.problem.sentence, 'text')
+      if (!melt.run) return wrong('The run is over: nothing heats.', 'text')
+      const expected = expectedReading(view, melt, runSeconds(melt))
+      const doubt = readingDoubt(read.value.value, expected?.temperatureC ?? null, expected?.withinC)
+      if (doubt && doubted !== read.value.text) {
+        setDoubted(read.value.text)
+        return wrong(doubt, 'text')
+      }
+      return comesTo([
+        {
+          kind: 'temperature typed',
+          subject: melt.id,
+          body: {
+            run: melt.run.id,
+            temperature: read.value,
+            atS: Math.round(runSeconds(melt) * 10) / 10,
+            mark: waiting?.entry.id ?? null,
+          },
+        },
+      ])
+    },
+    written() {
+      setDoubted(null)
+    },
+  })
+  const { text } = form.typed
   return (
-    <form
-      className="eye-reading my-2"
-      aria-label="Read the thermometer"
-      onSubmit={(event) => {
-        event.preventDefault()
-        take()
-      }}
-    >
+    <form className="my-2" aria-label="Read the thermometer" onSubmit={form.onSubmit}>
       <div className="row-of align-items-center" ref={field}>
         <span className={wants ? 'trouble' : 'quiet'} role="status">
           {waiting
@@ -90,21 +85,16 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
               ? 'Read the thermometer.'
               : `Next reading in ${span((READ_EVERY_S - (nowS - lastS)) * 1000)}.`}
         </span>
-        <InlineField
-          label="read off the thermometer, °C"
-          hint="°C"
-          value={text}
-          invalid={said !== null}
-          onChange={(value) => {
-            setText(value)
-            setSaid(null)
-          }}
-        />
+        <InlineField label="read off the thermometer, °C" hint="°C" {...form.of('text')} />
         <Button type="submit" size="sm">
-          {doubted?.text === text ? 'It does read that' : text === '' ? 'Record' : `Record ${text} °C`}
+          {doubted !== null && doubted === text.trim()
+            ? 'It does read that'
+            : text === ''
+              ? 'Record'
+              : `Record ${text} °C`}
         </Button>
       </div>
-      <Refusal sentence={said} />
+      <Refusal sentence={form.said} />
     </form>
   )
 }

@@ -6,6 +6,7 @@ import {
   expectedOf,
   houseRulesOf,
   type Instrument,
+  type Line,
   type MeltId,
   type MeltPlanned,
   planMelt,
@@ -17,6 +18,8 @@ import {
   unknownAmong,
   type View,
 } from '@ivory-crystal/core'
+import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -32,6 +35,11 @@ import { readSlots, type SlotDraft, startingSlots } from './tubes'
 import { TubeRows } from './TubeRows'
 
 const KEY = 'ivory-crystal instrument'
+
+interface Typed {
+  purpose: MeltPlanned['purpose']
+  drafts: readonly SlotDraft[]
+}
 
 /** Which sample in which slot of which instrument, how it is packed, and the heating that follows from it. */
 export function MeltPlan({
@@ -58,15 +66,32 @@ export function MeltPlan({
   const [chosen, setChosen] = useState(() => on ?? localStorage.getItem(KEY))
   const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
   const [taken, setTaken] = useState<Conventions | null>(null)
-  const [purpose, setPurpose] = useState<MeltPlanned['purpose']>(begunAs)
   const samples = samplesNamed(view)
-  const [drafts, setDrafts] = useState<readonly SlotDraft[]>(() =>
-    startingSlots(3, rack, samples, prep?.id ?? null),
-  )
-  if (!instrument) return <p>No instrument is on the shelf of this ledger.</p>
   const conventions = taken ?? houseRulesOf(view, shelf?.houseRules ?? [])
-  const state = states?.find((one) => one.instrument.id === instrument.id)
+  const state = states?.find((one) => one.instrument.id === instrument?.id)
   const blockC = state?.blockC ?? null
+  const form = useTyped<Typed, { readonly id: MeltId; readonly line: Line }>({
+    start: { purpose: begunAs, drafts: startingSlots(3, rack, samples, prep?.id ?? null) },
+    make(typed) {
+      if (!instrument) return wrong('No instrument is on the shelf of this ledger.')
+      const tubes = readSlots(typed.drafts.slice(0, instrument.character.slots), samples)
+      if (!tubes.ok) return wrong(tubes.sentence, 'drafts')
+      const wish = { tubes: tubes.tubes, instrument, conventions, purpose: typed.purpose }
+      const heating = planMelt(view, { ...wish, blockC: blockC ?? instrument.character.ambientC })
+      if (!heating.ok) return wrong(heating.problem.sentence)
+      return comesTo(
+        planTheMelt(newSubject, view, { ...wish, prep, heating: heating.value, now: clock.now() }),
+      )
+    },
+    check: ({ line }) => checkLines([line]),
+    keep({ id, line }) {
+      write(line)
+      onPlanned?.(id)
+    },
+  })
+  const { purpose, drafts } = form.typed
+  const setPurpose = form.of('purpose').onChange
+  if (!instrument) return <p>No instrument is on the shelf of this ledger.</p>
   const slots = drafts.slice(0, instrument.character.slots)
   const left = drafts.slice(instrument.character.slots).filter(({ sample }) => sample !== '')
   const read = readSlots(slots, samples)
@@ -82,26 +107,7 @@ export function MeltPlan({
   const sentence = !read.ok ? read.sentence : planned && !planned.ok ? planned.problem.sentence : null
   const first = read.ok ? read.tubes[0] : undefined
   return (
-    <form
-      className="columns two"
-      aria-label="Plan the melt"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!read.ok || !planned?.ok) return
-        const { id, line } = planTheMelt(newSubject, view, {
-          prep,
-          instrument,
-          tubes: read.tubes,
-          purpose,
-          heating: planned.value,
-          conventions,
-          now: clock.now(),
-        })
-        write(line)
-        onPlanned?.(id)
-      }}
-    >
+    <form className="columns two" aria-label="Plan the melt" noValidate onSubmit={form.onSubmit}>
       <div>
         <h2>{again ? 'Melt again' : 'Pack the tubes'}</h2>
         <p className="quiet mt-1">
@@ -113,7 +119,7 @@ export function MeltPlan({
           samples={samples}
           prep={prep?.id ?? null}
           onChange={(changed) => {
-            setDrafts([...changed, ...drafts.slice(changed.length)])
+            form.set({ drafts: [...changed, ...drafts.slice(changed.length)] })
           }}
         />
         {left.length > 0 && (
@@ -188,6 +194,7 @@ export function MeltPlan({
             )}
           </p>
         )}
+        <SaidWrong sentence={sentence ? null : form.said} />
         <Button type="submit" disabled={!planned?.ok} className="mt-2">
           Plan this {purpose === 'scouting' ? 'scouting run' : 'melt'}
         </Button>

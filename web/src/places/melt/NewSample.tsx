@@ -1,12 +1,20 @@
-import { useState } from 'react'
+import type { Line, NamedSample, SampleId, Shelf } from '@ivory-crystal/core'
+import { checkLines, comesTo, type Made, useTyped, wrong } from '../../parts/useTyped'
+import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { NamedSample, SampleId } from '@ivory-crystal/core'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 const SORTS = ['authentic', 'mixture', 'unknown'] as const
 type Sort = (typeof SORTS)[number]
+
+interface Typed {
+  sort: Sort | null
+  text: string
+  first: SampleId | ''
+  second: SampleId | ''
+}
 
 /** Names a sample that no prep made: an authentic one off the shelf, a mixture of two, or an unknown. */
 export function NewSample({
@@ -17,10 +25,17 @@ export function NewSample({
   onNamed: (id: SampleId) => void
 }) {
   const shelf = useNotebook((state) => state.shelf)
-  const [sort, setSort] = useState<Sort | null>(null)
-  const [text, setText] = useState('')
-  const [parts, setParts] = useState<readonly [SampleId | '', SampleId | '']>(['', ''])
-  const [said, setSaid] = useState<string | null>(null)
+  const form = useTyped<Typed, Line<'sample named'>>({
+    start: { sort: null, text: '', first: '', second: '' },
+    make: (typed) => sampleLine(typed, shelf, samples),
+    check: (line) => checkLines([line]),
+    keep(line) {
+      write(line)
+      onNamed(line.subject as SampleId)
+      form.reset()
+    },
+  })
+  const { sort } = form.typed
   if (!sort)
     return (
       <p className="row-of align-items-center mt-2 mb-0">
@@ -31,9 +46,7 @@ export function NewSample({
             size="sm"
             variant="link"
             onClick={() => {
-              setSort(one)
-              setText('')
-              setSaid(null)
+              form.set({ sort: one, text: '' })
             }}
           >
             {one === 'unknown' ? 'an unknown' : one === 'mixture' ? 'a mixture' : 'an authentic one'}
@@ -41,57 +54,32 @@ export function NewSample({
         ))}
       </p>
     )
-  const named = (label: string, rest: Pick<NamedSample, 'compound' | 'of'>) => {
-    const id = newSubject<SampleId>()
-    write({ kind: 'sample named', subject: id, body: { prep: null, role: sort, label, ...rest } })
-    onNamed(id)
-    setSort(null)
-  }
-  const name = () => {
-    if (sort === 'authentic') {
-      const compound = compoundNamed(shelf, text)
-      if (!compound)
-        return setSaid(
-          `The shelf knows no “${text.trim()}”. Put it on the shelf first, with its melting range.`,
-        )
-      return named(`Authentic ${compound.name}`, { compound, of: [] })
-    }
-    if (sort === 'unknown') {
-      if (text.trim() === '') return setSaid('An unknown has a code, such as K-14.')
-      return named(text.trim(), { compound: null, of: [] })
-    }
-    const [p, q] = parts
-    if (p === '' || q === '' || p === q) return setSaid('A mixture is made of two different samples.')
-    const label = (id: SampleId) => samples.find((one) => one.id === id)?.label ?? ''
-    named(`${label(p)} + ${label(q)}`, { compound: null, of: [p, q] })
-  }
   return (
     <fieldset className="mt-2">
       <legend className="h3">A new {sort === 'authentic' ? 'authentic sample' : sort}</legend>
       <div className="row-of align-items-end">
-        {sort === 'authentic' && <CompoundField label="of" value={text} onChange={setText} />}
+        {sort === 'authentic' && <CompoundField label="of" {...form.of('text')} />}
         {sort === 'unknown' && (
           <div>
             <Form.Label htmlFor="unknown-code">code</Form.Label>
             <Form.Control
               id="unknown-code"
-              value={text}
+              value={form.typed.text}
               onChange={(event) => {
-                setText(event.target.value)
+                form.set({ text: event.target.value })
               }}
             />
           </div>
         )}
         {sort === 'mixture' &&
-          ([0, 1] as const).map((i) => (
+          (['first', 'second'] as const).map((part, i) => (
             <Form.Select
-              key={i}
+              key={part}
               style={{ width: 190 }}
               aria-label={`part ${i + 1} of the mixture`}
-              value={parts[i]}
+              value={form.typed[part]}
               onChange={(event) => {
-                const id = event.target.value as SampleId | ''
-                setParts(i === 0 ? [id, parts[1]] : [parts[0], id])
+                form.set({ [part]: event.target.value as SampleId | '' })
               }}
             >
               <option value="">equal parts of …</option>
@@ -104,24 +92,53 @@ export function NewSample({
                 ))}
             </Form.Select>
           ))}
-        <Button size="sm" onClick={name}>
+        <Button size="sm" onClick={form.submit}>
           Name it
         </Button>
         <Button
           size="sm"
           variant="link"
           onClick={() => {
-            setSort(null)
+            form.reset()
           }}
         >
           Never mind
         </Button>
       </div>
-      {said && (
-        <p className="look" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </fieldset>
   )
+}
+
+function sampleLine(
+  { sort, text, first, second }: Typed,
+  shelf: Shelf | null,
+  samples: readonly NamedSample[],
+): Made<Line<'sample named'>, keyof Typed> {
+  const named = (label: string, rest: Pick<NamedSample, 'compound' | 'of'>): Line<'sample named'> => ({
+    kind: 'sample named',
+    subject: newSubject<SampleId>(),
+    body: { prep: null, role: sort ?? 'unknown', label, ...rest },
+  })
+  switch (sort) {
+    case 'authentic': {
+      const compound = compoundNamed(shelf, text)
+      return compound
+        ? comesTo(named(`Authentic ${compound.name}`, { compound, of: [] }))
+        : wrong(
+            `The shelf knows no “${text.trim()}”. Put it on the shelf first, with its melting range.`,
+            'text',
+          )
+    }
+    case 'mixture': {
+      if (first === '' || second === '' || first === second)
+        return wrong('A mixture is made of two different samples.', 'first')
+      const label = (id: SampleId) => samples.find((one) => one.id === id)?.label ?? ''
+      return comesTo(named(`${label(first)} + ${label(second)}`, { compound: null, of: [first, second] }))
+    }
+    default:
+      return text.trim() === ''
+        ? wrong('An unknown has a code, such as K-14.', 'text')
+        : comesTo(named(text.trim(), { compound: null, of: [] }))
+  }
 }

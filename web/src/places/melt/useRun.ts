@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'
 import { allStored, hearReading, newSubject, useNotebook, write } from '../../ledger/notebook'
-import type { LedgerState } from '../../ledger/client'
+import type { LedgerState } from '../../ledger/ledgerClient'
 import type { HeardReading } from '../../ledger/readings'
 
 export interface Run {

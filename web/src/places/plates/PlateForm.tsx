@@ -1,24 +1,30 @@
+import classNames from 'classnames'
+import page from './PlatePage.module.css'
+import { LOCAL_RULES, PLATE_STEPS, type PlateDeveloped, type PlateId, VISUALIZED } from '@ivory-crystal/core'
+import { newSubject } from '../../ledger/notebook'
+import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { SaidWrong } from '../../parts/InlineField'
 import css from './PlateForm.module.css'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import {
-  LANE_KINDS,
-  type LaneKind,
-  LOCAL_RULES,
-  PLATE_STEPS,
-  type PlateDeveloped,
-  SPOT_SHAPES,
-  type SpotShape,
-  VISUALIZED,
-} from '@ivory-crystal/core'
 import { Field } from '../../parts/Field'
-import { letter, type Photograph, PlateDrawing } from '../../drawings/PlateDrawing'
+import { type Photograph, PlateDrawing } from '../../drawings/PlateDrawing'
 import { LaneTable } from './LaneTable'
 import { PhotographField } from './PhotographField'
 import { type LaneDraft, type PlateDraft, readDraft, spread } from './plateDraft'
+import { LaneFields } from './LaneFields'
 
 const LANES_MOST = 6
+
+interface Typed {
+  draft: PlateDraft
+  photograph: Photograph | null
+}
+interface Measured {
+  readonly body: Omit<PlateDeveloped, 'of'>
+  readonly photograph: Photograph | null
+}
 
 /** Measures a plate: by dragging on a drawing to scale, or by typing; a photograph may lie under it. */
 export function PlateForm({
@@ -35,8 +41,23 @@ export function PlateForm({
   onRecord: (body: Omit<PlateDeveloped, 'of'>, photograph: Photograph | null) => void
   onCancel?: () => void
 }) {
-  const [draft, setDraft] = useState<PlateDraft>(() => kept(keptAs) ?? first)
-  const [photograph, setPhotograph] = useState(firstPhotograph)
+  const form = useTyped<Typed, Measured>({
+    start: { draft: kept(keptAs) ?? first, photograph: firstPhotograph },
+    make({ draft, photograph }) {
+      const { body, sentence } = readDraft(draft)
+      return body ? comesTo({ body, photograph }) : wrong(sentence ?? '', 'draft')
+    },
+    check: ({ body }) =>
+      checkLines([{ kind: 'plate developed', subject: newSubject<PlateId>(), body: { ...body, of: null } }]),
+    keep({ body, photograph }) {
+      if (keptAs) sessionStorage.removeItem(keptAs)
+      onRecord(body, photograph)
+    },
+  })
+  const { draft, photograph } = form.typed
+  const setDraft = (changed: PlateDraft) => {
+    form.set({ draft: changed })
+  }
   const [showSteps, setShowSteps] = useState(first.frontMm === '')
   useEffect(() => {
     // Kept beside React, for a reload in the middle of measuring.
@@ -61,15 +82,10 @@ export function PlateForm({
   }
   return (
     <form
-      className="plate-page mt-3"
+      className={classNames(page.platePage, 'mt-3')}
       aria-label="Measure the plate"
       noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!read.body) return
-        if (keptAs) sessionStorage.removeItem(keptAs)
-        onRecord(read.body, photograph)
-      }}
+      onSubmit={form.onSubmit}
     >
       <div>
         <PlateDrawing
@@ -108,7 +124,7 @@ export function PlateForm({
           Click in a lane to set a spot; drag spots, front, line, and lanes by their letters. To the half
           millimetre.
         </p>
-        <PhotographField photograph={photograph} onPhotograph={setPhotograph} />
+        <PhotographField photograph={photograph} onPhotograph={form.of('photograph').onChange} />
       </div>
       <div>
         <h2>
@@ -239,6 +255,7 @@ export function PlateForm({
             {read.sentence}
           </p>
         )}
+        <SaidWrong sentence={read.sentence ? null : form.said} />
         <p className="row-of mt-2">
           <Button type="submit" disabled={!read.body}>
             Record this plate
@@ -257,112 +274,4 @@ export function PlateForm({
 function kept(keptAs: string | null): PlateDraft | null {
   const text = keptAs ? sessionStorage.getItem(keptAs) : null
   return text ? (JSON.parse(text) as PlateDraft) : null
-}
-
-function LaneFields({
-  lane,
-  at,
-  onChange,
-  onSpot,
-  onOut,
-}: {
-  lane: LaneDraft
-  at: number
-  onChange: (change: Partial<LaneDraft>) => void
-  onSpot: (spot: number, mm: string) => void
-  onOut: (() => void) | null
-}) {
-  return (
-    <div className={css.laneFields}>
-      <b>{letter(at)}</b>
-      <Form.Control
-        size="sm"
-        aria-label={`lane ${letter(at)}: what was spotted`}
-        value={lane.label}
-        onChange={(event) => {
-          onChange({ label: event.target.value })
-        }}
-      />
-      <Form.Select
-        size="sm"
-        aria-label={`lane ${letter(at)}: sort`}
-        value={lane.kind}
-        onChange={(event) => {
-          onChange({ kind: event.target.value as LaneKind })
-        }}
-      >
-        {LANE_KINDS.map((kind) => (
-          <option key={kind}>{kind}</option>
-        ))}
-      </Form.Select>
-      <Form.Control
-        size="sm"
-        type="number"
-        min={0}
-        max={500}
-        step={0.5}
-        aria-label={`lane ${letter(at)}: mm from the left edge`}
-        value={lane.acrossMm}
-        onChange={(event) => {
-          onChange({ acrossMm: Math.min(500, Math.max(0, Number(event.target.value))) })
-        }}
-      />
-      <div className={css.laneSpots}>
-        {lane.spots.map(({ mm, shape }, j) => (
-          <span key={j} className={css.laneSpot}>
-            <Form.Control
-              size="sm"
-              inputMode="decimal"
-              aria-label={`lane ${letter(at)}, spot ${j + 1}, mm`}
-              value={mm}
-              onChange={(event) => {
-                onSpot(j, event.target.value)
-              }}
-            />
-            <Form.Select
-              size="sm"
-              aria-label={`lane ${letter(at)}, spot ${j + 1}, shape`}
-              value={shape}
-              onChange={(event) => {
-                onChange({
-                  spots: lane.spots.map((spot, k) =>
-                    k === j ? { ...spot, shape: event.target.value as SpotShape } : spot,
-                  ),
-                })
-              }}
-            >
-              {SPOT_SHAPES.map((one) => (
-                <option key={one}>{one}</option>
-              ))}
-            </Form.Select>
-            <Button
-              size="sm"
-              variant="link"
-              aria-label={`take spot ${j + 1} of lane ${letter(at)} out`}
-              onClick={() => {
-                onChange({ spots: lane.spots.filter((_, k) => k !== j) })
-              }}
-            >
-              out
-            </Button>
-          </span>
-        ))}
-        <Button
-          size="sm"
-          variant="link"
-          aria-label={`add a spot to lane ${letter(at)}`}
-          onClick={() => {
-            onChange({ spots: [...lane.spots, { mm: '', shape: 'round' }] })
-          }}
-        >
-          add a spot
-        </Button>
-      </div>
-      {onOut && (
-        <Button size="sm" variant="link" aria-label={`take lane ${letter(at)} out`} onClick={onOut}>
-          lane out
-        </Button>
-      )}
-    </div>
-  )
 }

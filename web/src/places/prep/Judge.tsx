@@ -2,9 +2,6 @@ import css from './Judge.module.css'
 import {
   type Action,
   beginPrep,
-  type Compound,
-  type Entry,
-  isStale,
   type Judgement,
   judgementOf,
   phaseMapOf,
@@ -16,20 +13,17 @@ import {
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router'
-import { capital, dayAndClock, fixed } from '../../format/format'
-import { CompoundField, compoundNamed } from '../../parts/CompoundField'
-import { ladderRows } from '../../parts/ladderRows'
+import { fixed } from '../../format/format'
 import { MixedMeltForm } from '../../parts/MixedMeltForm'
 import { PrepLadder } from '../../parts/PrepLadder'
-import { SignedBy } from '../../parts/SignedBy'
-import { WhereItSits } from '../../parts/WhereItSits'
 import { Why } from '../../parts/Why'
-import { author, setAuthor } from '../../ledger/writer'
-import { newSubject, strike, useNotebook, write } from '../../ledger/notebook'
-import { useNow } from '../../app/now'
+import { newSubject, useNotebook, write } from '../../ledger/notebook'
 import { RepeatsTable } from '../melt/RepeatsTable'
 import type { StationProps } from './station'
 import { useHere } from './useHere'
+import { Findings, headline } from './Findings'
+import { Sign, Signed } from './Sign'
+import { Where } from './Where'
 
 /** What the range says about purity, why, where it sits on the phase map, and what to do next. */
 export function Judge({ prep }: StationProps) {
@@ -188,78 +182,6 @@ function AgainFrom({ prep }: { prep: PrepFacts }) {
   )
 }
 
-/** The ranges on the phase map of product and impurity. */
-function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
-  const view = useNotebook((state) => state.view)
-  const shelf = useNotebook((state) => state.shelf)
-  const [typed, setTyped] = useState('')
-  const tried: Compound | null = compoundNamed(shelf, typed)
-  const isSame = tried?.id === prep.opened.body.compound.id
-  const map = phaseMapOf(view, prep, isSame ? null : tried)
-  const { compound } = prep.opened.body
-  return (
-    <aside aria-label="Where it sits">
-      <h2>
-        Where it sits <Why of="phase-map" />
-      </h2>
-      <div className="mt-2">
-        <WhereItSits
-          key={map.impurity.name}
-          a={map.product}
-          b={map.impurity}
-          path
-          points={map.placed.map(({ role, moleFractionA, between, slow }) => ({
-            key: role,
-            label: `${role}, ${aboutPercent(moleFractionA, role === 'product' ? judgement : null)}`,
-            moleFractionA,
-            between,
-            range: slow,
-            tone: role,
-          }))}
-          rows={ladderRows(view, prep.id)
-            .filter(({ tone, onset, clear }) => tone !== 'other' && onset !== null && clear !== null)
-            .map((row) => ({ ...row, signs: [] }))}
-          literature={{ lowC: compound.meltLowC, highC: compound.meltHighC }}
-        />
-      </div>
-      {map.unplaced.map((row) => (
-        <p key={row.label} className="look">
-          {row.label} clears below the eutectic of the two: it cannot be this pair alone.
-        </p>
-      ))}
-      {map.placed.map(({ role, doubt }) =>
-        doubt ? (
-          <p key={role} className="look">
-            {capital(role)}: {doubt}
-          </p>
-        ) : null,
-      )}
-      <div className="mt-2">
-        <CompoundField
-          label={map.isAssumed ? 'which impurity? (none is named in the plan)' : 'try another impurity'}
-          value={typed}
-          help={
-            map.isAssumed
-              ? `Drawn with an assumed one: as heavy as ${compound.name}, melting 20 °C higher (${fixed(map.impurity.fusion.meltingPointC, 0)} °C), Walden’s enthalpy. The composition read off ${compound.name}’s own line does not depend on it; the eutectic does.`
-              : isSame
-                ? 'That is the product itself.'
-                : 'any compound of the shelf'
-          }
-          onChange={setTyped}
-        />
-      </div>
-    </aside>
-  )
-}
-
-/** Where the judging gives only a bound, the bound is said. */
-function aboutPercent(moleFractionA: number, judgement: Judgement | null): string {
-  const most = judgement?.findings.find(({ code }) => code === 'impurity-at-most')?.numbers['molPercent']
-  return most === undefined
-    ? `about ${fixed(100 * (1 - moleFractionA), 0)} %`
-    : `at most ${Math.max(1, Math.ceil(most))} %`
-}
-
 /** Thin-layer plates run for this prep. */
 function SecondOpinions({ prep }: { prep: PrepFacts }) {
   const { home } = useHere()
@@ -276,78 +198,5 @@ function SecondOpinions({ prep }: { prep: PrepFacts }) {
         </p>
       ))}
     </section>
-  )
-}
-
-export function headline(verdict: Judgement['verdict'], name: string): string {
-  switch (verdict) {
-    case 'consistent with pure':
-      return `Consistent with pure ${name}`
-    case 'nearly pure':
-      return `Nearly pure ${name}`
-    case 'impure':
-      return `Impure ${name}`
-    case 'not this compound':
-      return `Not ${name}, by this range`
-    case 'cannot tell':
-      return 'Cannot tell from this range'
-  }
-}
-
-export function Findings({ judgement }: { judgement: Judgement }) {
-  return (
-    <dl className={css.findings}>
-      {judgement.findings.map((finding) => [
-        <dt key={`${finding.code} head`}>{capital(finding.headline)}</dt>,
-        <dd key={finding.code}>{finding.sentence}</dd>,
-      ])}
-    </dl>
-  )
-}
-
-function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
-  const [name, setName] = useState(author)
-  return (
-    <form
-      aria-label="Sign the verdict"
-      onSubmit={(event) => {
-        event.preventDefault()
-        setAuthor(name)
-        onSign(name.trim() || author())
-      }}
-    >
-      <SignedBy name={name} onName={setName}>
-        Keeps the readings, literature values and house rules it rests on.
-      </SignedBy>
-    </form>
-  )
-}
-
-function Signed({ verdict }: { verdict: Entry<'verdict signed'> }) {
-  const view = useNotebook((state) => state.view)
-  const now = useNow(60_000)
-  return (
-    <div>
-      <h3>Signed</h3>
-      <p className="mt-1 mb-1">
-        “{capital(verdict.body.judgement.verdict)}”, by {verdict.body.signedBy},{' '}
-        {dayAndClock(verdict.at, now)}.{' '}
-        <span className="quiet">Rests on {verdict.body.restsOn.length} lines of this notebook.</span>
-      </p>
-      {isStale(view, verdict) && (
-        <p className="look" role="alert">
-          A line it rests on has been struck since. The signed verdict stands as it was written; strike it and
-          sign again.
-        </p>
-      )}
-      <Button
-        variant="link"
-        onClick={() => {
-          strike(verdict, 'to be signed again')
-        }}
-      >
-        Strike this verdict
-      </Button>
-    </div>
   )
 }

@@ -20,7 +20,7 @@ import {
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
-import { Findings, headline } from './Judge'
+import { Findings, headline } from './Findings'
 import type { StationProps } from './station'
 
 /** The whole prep on one page, as it is handed in. */

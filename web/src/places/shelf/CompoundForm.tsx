@@ -1,10 +1,11 @@
-import { useState } from 'react'
+import { comesTo, wrong } from '../../parts/useTyped'
+import { useShelving } from '../../parts/useShelving'
+import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'
 import type { Compound } from '@ivory-crystal/core'
 import { Structure } from '../../parts/Structure'
 import { cellsOf, rowOf, shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
-import { useSaving } from '../../parts/useSaving'
 
 const EMPTY = { meltConfidence: 'low', behaviour: 'melts', source: '' }
 const CONFIDENCES = ['high', 'medium', 'low'] as const
@@ -19,35 +20,37 @@ export function CompoundForm({
   /** Told the id that was saved, or null when nothing was. */
   onDone: (id: string | null) => void
 }) {
-  const [cells, setCells] = useState<Readonly<Record<string, string>>>(
-    before ? cellsOf('compound', before) : EMPTY,
-  )
-  const { said, busy, save, say } = useSaving()
+  const form = useShelving<{ cells: Readonly<Record<string, string>> }>({
+    sort: 'compound',
+    start: { cells: before ? cellsOf('compound', before) : EMPTY },
+    make({ cells }) {
+      if ((cells['name'] ?? '').trim() === '') return wrong('What is it called?')
+      if ((cells['source'] ?? '').trim() === '')
+        return wrong('Where are the values from? A source makes them worth keeping.')
+      const id = before?.id ?? shortNameOf(cells['name'] ?? '')
+      return comesTo({ rows: [{ ...rowOf('compound', cells), id }] })
+    },
+    saved({ rows: [row] }) {
+      onDone(row?.['id'] as string)
+    },
+  })
+  const { cells } = form.typed
   const of = (name: string) => cells[name] ?? ''
   const set = (name: string) => (value: string) => {
-    setCells({
-      ...cells,
-      [name]: value,
-      // Another structure, another formula and mass: both follow from it anew.
-      ...(name === 'smiles' ? { formula: '', molarMassGPerMol: '' } : {}),
+    form.set({
+      cells: {
+        ...cells,
+        [name]: value,
+        // Another structure, another formula and mass: both follow from it anew.
+        ...(name === 'smiles' ? { formula: '', molarMassGPerMol: '' } : {}),
+      },
     })
-    say(null)
   }
   return (
     <form
       aria-label={before ? `Change ${before.name}` : 'A new compound'}
       className="stack"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (of('name').trim() === '') return say('What is it called?')
-        if (of('source').trim() === '')
-          return say('Where are the values from? A source makes them worth keeping.')
-        const row = rowOf('compound', cells)
-        const id = before?.id ?? shortNameOf(of('name'))
-        void save('compound', [{ ...row, id }]).then((saved) => {
-          if (saved) onDone(id)
-        })
-      }}
+      onSubmit={form.onSubmit}
     >
       <h2>{before ? `Change ${before.name}` : 'A new compound'}</h2>
       <Field label="name" value={of('name')} onChange={set('name')} />
@@ -95,10 +98,12 @@ export function CompoundForm({
           label="enthalpy of fusion, kJ/mol"
           value={of('fusionEnthalpyKJPerMol')}
           onChange={(value) => {
-            setCells({
-              ...cells,
-              fusionEnthalpyKJPerMol: value,
-              fusionConfidence: value.trim() === '' ? '' : of('fusionConfidence') || 'low',
+            form.set({
+              cells: {
+                ...cells,
+                fusionEnthalpyKJPerMol: value,
+                fusionConfidence: value.trim() === '' ? '' : of('fusionConfidence') || 'low',
+              },
             })
           }}
           help="empty if not known"
@@ -115,13 +120,9 @@ export function CompoundForm({
         onChange={set('source')}
         help="handbook and edition, or who measured it"
       />
-      {said && (
-        <p className="trouble mb-0" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
-        <Button type="submit" disabled={busy}>
+        <Button type="submit" disabled={form.busy}>
           {before ? 'Save as a new version' : 'Put it on the shelf'}
         </Button>
         <Button

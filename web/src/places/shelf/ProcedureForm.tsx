@@ -1,12 +1,22 @@
+import { comesTo, wrong } from '../../parts/useTyped'
+import { useShelving } from '../../parts/useShelving'
+import { SaidWrong } from '../../parts/InlineField'
 import css from './ProcedureForm.module.css'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { AMOUNTS, type Procedure, type StepTemplate } from '@ivory-crystal/core'
 import { shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
-import { useSaving } from '../../parts/useSaving'
 
 const STATIONS = ['dissolve', 'crystallize', 'collect', 'weigh'] as const
+
+interface Typed {
+  name: string
+  suits: string
+  from: string
+  to: string
+  steps: readonly StepTemplate[]
+  waste: string
+}
 
 /** A house procedure: the steps of a shipped one, in the lab's words and order. */
 export function ProcedureForm({
@@ -16,16 +26,47 @@ export function ProcedureForm({
   procedure: Procedure
   onDone: (id: string | null) => void
 }) {
-  const [name, setName] = useState(procedure.name)
-  const [suits, setSuits] = useState(procedure.suits)
-  const [from, setFrom] = useState(String(procedure.scaleG[0]))
-  const [to, setTo] = useState(String(procedure.scaleG[1]))
-  const [steps, setSteps] = useState<readonly StepTemplate[]>(procedure.steps)
-  const [waste, setWaste] = useState(procedure.waste.join('\n'))
-  const { said, busy, save, say } = useSaving()
+  const form = useShelving<Typed>({
+    sort: 'procedure',
+    start: {
+      name: procedure.name,
+      suits: procedure.suits,
+      from: String(procedure.scaleG[0]),
+      to: String(procedure.scaleG[1]),
+      steps: procedure.steps,
+      waste: procedure.waste.join('\n'),
+    },
+    make({ name, suits, from, to, steps, waste }) {
+      const scaleG = [Number(from), Number(to)] as const
+      if (name.trim() === '') return wrong('What is it called?', 'name')
+      if (!(scaleG[0] >= 0 && scaleG[1] > scaleG[0]))
+        return wrong('The scale runs from a smaller mass to a larger one, in g.', 'from')
+      const empty = steps.findIndex((step) => step.text.trim() === '')
+      if (empty >= 0) return wrong(`Step ${empty + 1} says nothing yet.`)
+      const streams = waste.split('\n').map((line) => line.trim())
+      return comesTo({
+        rows: [
+          {
+            ...procedure,
+            name: name.trim(),
+            suits: suits.trim(),
+            scaleG,
+            steps: steps.map(trimmed),
+            waste: streams.filter((line) => line !== ''),
+          },
+        ],
+      })
+    },
+    saved() {
+      onDone(procedure.id)
+    },
+  })
+  const { steps } = form.typed
+  const setSteps = (changed: readonly StepTemplate[]) => {
+    form.set({ steps: changed })
+  }
   const change = (at: number, step: StepTemplate | null) => {
     setSteps(step ? steps.map((one, i) => (i === at ? step : one)) : steps.filter((_, i) => i !== at))
-    say(null)
   }
   const move = (at: number, by: number) => {
     const moved = [...steps]
@@ -43,39 +84,13 @@ export function ProcedureForm({
     ])
   }
   return (
-    <form
-      className="stack"
-      aria-label="House procedure"
-      onSubmit={(event) => {
-        event.preventDefault()
-        const scaleG = [Number(from), Number(to)] as const
-        if (name.trim() === '') return say('What is it called?')
-        if (!(scaleG[0] >= 0 && scaleG[1] > scaleG[0]))
-          return say('The scale runs from a smaller mass to a larger one, in g.')
-        const empty = steps.findIndex((step) => step.text.trim() === '')
-        if (empty >= 0) return say(`Step ${empty + 1} says nothing yet.`)
-        const body = {
-          ...procedure,
-          name: name.trim(),
-          suits: suits.trim(),
-          scaleG,
-          steps: steps.map(trimmed),
-          waste: waste
-            .split('\n')
-            .map((line) => line.trim())
-            .filter((line) => line !== ''),
-        }
-        void save('procedure', [body]).then((saved) => {
-          if (saved) onDone(procedure.id)
-        })
-      }}
-    >
+    <form className="stack" aria-label="House procedure" onSubmit={form.onSubmit}>
       <h2>House procedure</h2>
       <div className="row-of align-items-start">
-        <Field label="name" width={280} value={name} onChange={setName} />
-        <Field label="suits" width={280} value={suits} onChange={setSuits} />
-        <Field label="from, g" width={80} value={from} onChange={setFrom} />
-        <Field label="to, g" width={80} value={to} onChange={setTo} />
+        <Field label="name" width={280} {...form.of('name')} />
+        <Field label="suits" width={280} {...form.of('suits')} />
+        <Field label="from, g" width={80} {...form.of('from')} />
+        <Field label="to, g" width={80} {...form.of('to')} />
       </div>
       <details className="quiet">
         <summary>The app fills in amounts that stand in braces: which ones?</summary>
@@ -177,14 +192,10 @@ export function ProcedureForm({
           </li>
         ))}
       </ol>
-      <Field label="waste, a stream a line" rows={4} value={waste} onChange={setWaste} />
-      {said && (
-        <p className="trouble mb-0" role="alert">
-          {said}
-        </p>
-      )}
+      <Field label="waste, a stream a line" rows={4} {...form.of('waste')} />
+      <SaidWrong sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
-        <Button type="submit" disabled={busy}>
+        <Button type="submit" disabled={form.busy}>
           Save this house procedure
         </Button>
         <Button

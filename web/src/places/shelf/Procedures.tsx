@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router'
 import { type Procedure, PROCEDURES, type Shelf } from '@ivory-crystal/core'
 import { Confirm } from '../../parts/Confirm'
 import { ProcedureForm } from './ProcedureForm'
-import { useSaving } from '../../parts/useSaving'
+import { putOnShelf } from '../../parts/useShelving'
 
 /** The procedures the app ships with and the lab's own; a shipped one is copied, and the copy edited. */
 export function Procedures({ shelf }: { shelf: Shelf }) {
@@ -83,7 +83,7 @@ function Reading({
   onCopy: () => void
   onEdit: () => void
 }) {
-  const { said, save } = useSaving()
+  const [said, setSaid] = useState<string | null>(null)
   return (
     <section aria-label={procedure.name}>
       <h2>{procedure.name}</h2>
@@ -101,7 +101,7 @@ function Reading({
             <Confirm
               offer="Take it off the shelf"
               question="Preps that used it keep their steps. Take it off?"
-              onYes={() => void save('procedure', [], [procedure.id])}
+              onYes={() => void putOnShelf('procedure', { rows: [], off: [procedure.id] }).then(setSaid)}
             />
           </>
         )}

@@ -1,3 +1,6 @@
+import { comesTo, type Made, wrong } from '../../parts/useTyped'
+import { type Shelved, useShelving } from '../../parts/useShelving'
+import { SaidWrong } from '../../parts/InlineField'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -16,7 +19,6 @@ import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { PointsField } from '../prep/plan/PointsField'
 import { Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
-import { useSaving } from '../../parts/useSaving'
 
 const SolubilityChart = lazy(async () => ({
   default: (await import('../../drawings/SolubilityChart')).SolubilityChart,
@@ -119,6 +121,39 @@ function pairsOf(shelf: Shelf): readonly Pair[] {
     .sort((p, q) => `${p.compoundName} ${p.solventName}`.localeCompare(`${q.compoundName} ${q.solventName}`))
 }
 
+interface Typed {
+  compoundName: string
+  solventId: string
+  points: readonly TypedPoint[]
+  source: string
+}
+
+/** The points as they go on the shelf; those no longer typed come off it. */
+function shelved(typed: Typed, shelf: Shelf): Made<Shelved, keyof Typed> {
+  const compound = compoundNamed(shelf, typed.compoundName)
+  if (!compound)
+    return wrong(`“${typed.compoundName}” is not on the shelf. Add the compound first.`, 'compoundName')
+  const read = readPoints(typed.points)
+  if (typeof read === 'string') return wrong(read, 'points')
+  if (read.some(([, s]) => s <= 0))
+    return wrong('A solubility is above zero: leave a point out rather than type 0.', 'points')
+  if (typed.source.trim() === '')
+    return wrong('Where are these points from? A source makes them worth keeping.', 'source')
+  const rows = read.map(([temperatureC, gPer100ML]) => ({
+    compound: compound.id,
+    solvent: typed.solventId,
+    temperatureC,
+    gPer100ML,
+    confidence: null,
+    source: typed.source.trim(),
+  }))
+  const kept = new Set(rows.map(({ temperatureC }) => temperatureC))
+  const off = shelfPoints(shelf, compound.id, typed.solventId)
+    .filter(({ temperatureC }) => !kept.has(temperatureC))
+    .map(({ temperatureC }) => `${compound.id}/${typed.solventId}/${temperatureC}`)
+  return comesTo({ rows, off })
+}
+
 function PairForm({
   shelf,
   pair,
@@ -128,15 +163,21 @@ function PairForm({
   pair: Pair | null
   onSaved: (key: string) => void
 }) {
-  const [compoundName, setCompoundName] = useState(pair?.compoundName ?? '')
-  const [solventId, setSolventId] = useState(pair?.solvent ?? shelf.solvents[0]?.id ?? '')
-  const [points, setPoints] = useState<readonly TypedPoint[]>(
-    pair ? typedPoints(pair.rows) : [{ temperature: '', solubility: '' }],
-  )
-  const [source, setSource] = useState('')
   const [logarithmic, setLogarithmic] = useState(false)
-  const { said, busy, save, say } = useSaving()
-  const compound = compoundNamed(shelf, compoundName)
+  const form = useShelving<Typed>({
+    sort: 'solubility',
+    start: {
+      compoundName: pair?.compoundName ?? '',
+      solventId: pair?.solvent ?? shelf.solvents[0]?.id ?? '',
+      points: pair ? typedPoints(pair.rows) : [{ temperature: '', solubility: '' }],
+      source: '',
+    },
+    make: (typed) => shelved(typed, shelf),
+    saved({ rows: [row] }) {
+      if (row) onSaved(`${String(row['compound'])}/${String(row['solvent'])}`)
+    },
+  })
+  const { compoundName, solventId, points } = form.typed
   const solvent = shelf.solvents.find(({ id }) => id === solventId)
   const read = readPoints(points)
   const drawn = useMemo(() => {
@@ -146,55 +187,19 @@ function PairForm({
       : [{ name: compoundName, points: now.filter(([, s]) => s > 0), tone: '--ink' as const }]
   }, [points, compoundName])
   const trouble = typeof read === 'string' ? [] : pointsTrouble(read, solvent)
-  const submit = () => {
-    if (!compound) return say(`“${compoundName}” is not on the shelf. Add the compound first.`)
-    if (typeof read === 'string') return say(read)
-    if (read.some(([, s]) => s <= 0))
-      return say('A solubility is above zero: leave a point out rather than type 0.')
-    if (source.trim() === '') return say('Where are these points from? A source makes them worth keeping.')
-    const rows = read.map(([temperatureC, gPer100ML]) => ({
-      compound: compound.id,
-      solvent: solventId,
-      temperatureC,
-      gPer100ML,
-      confidence: null,
-      source: source.trim(),
-    }))
-    const kept = new Set(rows.map(({ temperatureC }) => temperatureC))
-    const off = shelfPoints(shelf, compound.id, solventId)
-      .filter(({ temperatureC }) => !kept.has(temperatureC))
-      .map(({ temperatureC }) => `${compound.id}/${solventId}/${temperatureC}`)
-    void save('solubility', rows, off).then((saved) => {
-      if (saved) onSaved(`${compound.id}/${solventId}`)
-    })
-  }
   return (
-    <form
-      className="stack"
-      aria-label="Solubility points"
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit()
-      }}
-    >
+    <form className="stack" aria-label="Solubility points" onSubmit={form.onSubmit}>
       <h2>{pair ? `${pair.compoundName} in ${pair.solventName}` : 'New points'}</h2>
       {!pair && (
         <div className="row-of flex-nowrap">
-          <CompoundField
-            label="compound"
-            value={compoundName}
-            onChange={(typed) => {
-              setCompoundName(typed)
-              say(null)
-            }}
-          />
+          <CompoundField label="compound" {...form.of('compoundName')} />
           <div>
             <Form.Label htmlFor="pair-solvent">solvent</Form.Label>
             <Form.Select
               id="pair-solvent"
               value={solventId}
               onChange={(event) => {
-                setSolventId(event.target.value)
+                form.set({ solventId: event.target.value })
               }}
             >
               {shelf.solvents.map(({ id, name }) => (
@@ -228,10 +233,9 @@ function PairForm({
         legend={`${compoundName || 'compound'} in ${solvent?.name ?? 'solvent'}`}
         points={points}
         source={`${points.length} points`}
-        error={typeof read === 'string' && said !== null ? read : null}
+        error={typeof read === 'string' && form.said !== null ? read : null}
         onChange={(changed) => {
-          setPoints(changed)
-          say(null)
+          form.set({ points: changed })
         }}
       />
       {trouble.map((sentence) => (
@@ -241,16 +245,11 @@ function PairForm({
       ))}
       <Field
         label="source of these points"
-        value={source}
-        onChange={setSource}
+        {...form.of('source')}
         help="handbook and edition, or who measured them and when"
       />
-      {said && (
-        <p className="trouble mb-0" role="alert">
-          {said}
-        </p>
-      )}
-      <Button type="submit" disabled={busy} className="align-self-start">
+      <SaidWrong sentence={form.said} className="trouble mb-0" />
+      <Button type="submit" disabled={form.busy} className="align-self-start">
         Save these points
       </Button>
     </form>

@@ -1,3 +1,6 @@
+import { comesTo, wrong } from '../../parts/useTyped'
+import { useShelving } from '../../parts/useShelving'
+import { SaidWrong } from '../../parts/InlineField'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ColumnDef } from '@tanstack/react-table'
@@ -6,7 +9,6 @@ import { fixed } from '../../format/format'
 import { cellsOf, rowOf, shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
 import { ShelfList } from './ShelfList'
-import { useSaving } from '../../parts/useSaving'
 
 const known = (value: number | null) => (value === null ? 'not known' : fixed(value, 1))
 const COLUMNS: ColumnDef<Solvent>[] = [
@@ -90,29 +92,35 @@ const GROUPS = [
 const MIXES = ['full', 'partial', 'no'] as const
 
 function SolventForm({ before, onDone }: { before: Solvent | null; onDone: (id: string | null) => void }) {
-  const [cells, setCells] = useState<Readonly<Record<string, string>>>(
-    before ? cellsOf('solvent', before) : { group: 'other', waterMiscible: 'partial' },
-  )
-  const { said, busy, save, say } = useSaving()
+  const form = useShelving<{ cells: Readonly<Record<string, string>> }>({
+    sort: 'solvent',
+    start: { cells: before ? cellsOf('solvent', before) : { group: 'other', waterMiscible: 'partial' } },
+    make({ cells }) {
+      if ((cells['name'] ?? '').trim() === '') return wrong('What is it called?')
+      if ((cells['source'] ?? '').trim() === '')
+        return wrong('Where are the values from? A source makes them worth keeping.')
+      const id = before?.id ?? shortNameOf(cells['name'] ?? '')
+      return comesTo({ rows: [{ ...rowOf('solvent', cells), id }] })
+    },
+    saved({ rows: [row] }) {
+      onDone(row?.['id'] as string)
+    },
+  })
+  const { cells } = form.typed
   const of = (name: string) => cells[name] ?? ''
   const set = (name: string) => (value: string) => {
-    setCells({ ...cells, [name]: value })
-    say(null)
+    form.set({
+      cells: {
+        ...cells,
+        [name]: value,
+      },
+    })
   }
   return (
     <form
       className="stack"
       aria-label={before ? `Change ${before.name}` : 'A new solvent'}
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (of('name').trim() === '') return say('What is it called?')
-        if (of('source').trim() === '')
-          return say('Where are the values from? A source makes them worth keeping.')
-        const id = before?.id ?? shortNameOf(of('name'))
-        void save('solvent', [{ ...rowOf('solvent', cells), id }]).then((saved) => {
-          if (saved) onDone(id)
-        })
-      }}
+      onSubmit={form.onSubmit}
     >
       <h2>{before?.name ?? 'A new solvent'}</h2>
       {before && <p className="quiet mb-0">{hazardLine(before.hazards)}</p>}
@@ -143,12 +151,8 @@ function SolventForm({ before, onDone }: { before: Solvent | null; onDone: (id: 
       </div>
       <Field label="hazard codes" value={of('hazards')} onChange={set('hazards')} help="H225; H319" />
       <Field label="source of these values" value={of('source')} onChange={set('source')} />
-      {said && (
-        <p className="trouble mb-0" role="alert">
-          {said}
-        </p>
-      )}
-      <Button type="submit" disabled={busy} className="align-self-start">
+      <SaidWrong sentence={form.said} className="trouble mb-0" />
+      <Button type="submit" disabled={form.busy} className="align-self-start">
         {before ? 'Save as a new version' : 'Put it on the shelf'}
       </Button>
     </form>

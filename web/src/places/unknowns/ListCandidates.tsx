@@ -1,6 +1,7 @@
-import { useState } from 'react'
-import Button from 'react-bootstrap/Button'
+import { checkLines, comesTo, type Made, useLines, useTyped, wrong } from '../../parts/useTyped'
+import { SaidWrong } from '../../parts/InlineField'
 import {
+  type Bodies,
   CANDIDATES_MOST,
   type Compound,
   compoundsWithin,
@@ -8,6 +9,7 @@ import {
   type UnknownFacts,
   windowFor,
 } from '@ivory-crystal/core'
+import Button from 'react-bootstrap/Button'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
@@ -17,48 +19,39 @@ import { SealAnswer } from './SealAnswer'
 /** Where the candidates come from: handed out by the instructor, or what the shelf holds within a window. */
 export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
   const shelf = useNotebook((state) => state.shelf)
-  const [typed, setTyped] = useState('')
-  const [said, setSaid] = useState<string | null>(null)
   const listed = unknown.candidates.map(({ compound }) => compound)
-  const list = (candidates: readonly Compound[]) => {
-    write({
-      kind: 'candidates listed',
-      subject: unknown.id,
-      body: { candidates, from: 'the instructor', window: null },
-    })
-  }
+  const form = useLines({
+    start: { name: '' },
+    make({ name }) {
+      const compound = compoundNamed(shelf, name)
+      if (!compound)
+        return wrong(
+          `The shelf knows no “${name.trim()}”. Put it on the shelf first, with its melting range.`,
+          'name',
+        )
+      if (listed.some(({ id }) => id === compound.id))
+        return wrong(`${compound.name} stands on the list already.`, 'name')
+      if (listed.length >= CANDIDATES_MOST) return wrong(`A list of ${CANDIDATES_MOST} is full.`, 'name')
+      return comesTo([
+        {
+          kind: 'candidates listed',
+          subject: unknown.id,
+          body: { candidates: [...listed, compound], from: 'the instructor', window: null },
+        },
+      ])
+    },
+  })
   return (
     <aside className="stack">
-      <form
-        aria-label="Add a candidate"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault()
-          const compound = compoundNamed(shelf, typed)
-          if (!compound)
-            return setSaid(
-              `The shelf knows no “${typed.trim()}”. Put it on the shelf first, with its melting range.`,
-            )
-          if (listed.some(({ id }) => id === compound.id))
-            return setSaid(`${compound.name} stands on the list already.`)
-          if (listed.length >= CANDIDATES_MOST) return setSaid(`A list of ${CANDIDATES_MOST} is full.`)
-          list([...listed, compound])
-          setTyped('')
-          setSaid(null)
-        }}
-      >
+      <form aria-label="Add a candidate" noValidate onSubmit={form.onSubmit}>
         <h3>The list you were given</h3>
         <div className="row-of align-items-start mt-2">
           <div className="flex-grow-1">
             <CompoundField
               label="add a candidate"
-              value={typed}
-              invalid={said === null ? false : 'alert'}
-              help={said ?? 'by its name or another name of it'}
-              onChange={(value) => {
-                setTyped(value)
-                setSaid(null)
-              }}
+              {...form.of('name')}
+              invalid={form.said === null ? false : 'alert'}
+              help={form.said ?? 'by its name or another name of it'}
             />
           </div>
           <Button type="submit" variant="outline-primary" style={{ marginTop: 23 }}>
@@ -82,42 +75,24 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
   const shelf = useNotebook((state) => state.shelf)
   const found = unknown.careful ?? unknown.scouting
   const proposed = found ? windowFor({ clearC: found.clear.value }) : null
-  const [low, setLow] = useState(proposed ? String(proposed.lowC) : '')
-  const [high, setHigh] = useState(proposed ? String(proposed.highC) : '')
-  const [said, setSaid] = useState<string | null>(null)
-  const [lowC, highC] = [readReading(low, 'The lower end'), readReading(high, 'The upper end')]
-  const window = lowC.ok && highC.ok ? { lowC: lowC.value.value, highC: highC.value.value } : null
-  const within = window && shelf ? compoundsWithin(shelf.compounds, window) : []
+  const form = useTyped({
+    start: { low: proposed ? String(proposed.lowC) : '', high: proposed ? String(proposed.highC) : '' },
+    make: (typed) => within(typed, shelf?.compounds ?? []),
+    check: (body) => checkLines([{ kind: 'candidates listed', subject: unknown.id, body }]),
+    keep(body) {
+      write({ kind: 'candidates listed', subject: unknown.id, body })
+    },
+  })
+  const window = windowOf(form.typed)
+  const near = window.ok && shelf ? compoundsWithin(shelf.compounds, window.value) : []
   return (
-    <form
-      aria-label="Candidates from the shelf"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!lowC.ok) return setSaid(lowC.problem.sentence)
-        if (!highC.ok) return setSaid(highC.problem.sentence)
-        if (!window || window.lowC > window.highC)
-          return setSaid('The window runs backwards: its lower end lies above the upper.')
-        if (within.length === 0)
-          return setSaid('The shelf holds nothing that melts there. Widen the window, or add a compound.')
-        if (within.length > CANDIDATES_MOST)
-          return setSaid(
-            `${within.length} compounds melt there, too many to test by mixture. Narrow the window.`,
-          )
-        setSaid(null)
-        write({
-          kind: 'candidates listed',
-          subject: unknown.id,
-          body: { candidates: within, from: 'the shelf', window },
-        })
-      }}
-    >
+    <form aria-label="Candidates from the shelf" noValidate onSubmit={form.onSubmit}>
       <h3>Or all the shelf holds near it</h3>
       <div className="row-of align-items-end mt-2">
-        <Field label="from, °C" width={90} value={low} onChange={setLow} />
-        <Field label="to, °C" width={90} value={high} onChange={setHigh} />
+        <Field label="from, °C" width={90} {...form.of('low')} />
+        <Field label="to, °C" width={90} {...form.of('high')} />
         <Button type="submit" variant="outline-primary">
-          List {within.length} compounds
+          List {near.length} compounds
         </Button>
       </div>
       <p className="form-text mb-0">
@@ -126,11 +101,36 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
           : 'After the scouting run a window is proposed here.'}{' '}
         Reference values are general: check them against your handbook.
       </p>
-      {said && (
-        <p className="look" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </form>
   )
+}
+
+interface TypedWindow {
+  readonly low: string
+  readonly high: string
+}
+
+function windowOf({ low, high }: TypedWindow): Made<{ lowC: number; highC: number }, keyof TypedWindow> {
+  const lowC = readReading(low, 'The lower end')
+  if (!lowC.ok) return wrong(lowC.problem.sentence, 'low')
+  const highC = readReading(high, 'The upper end')
+  if (!highC.ok) return wrong(highC.problem.sentence, 'high')
+  if (lowC.value.value > highC.value.value)
+    return wrong('The window runs backwards: its lower end lies above the upper.', 'low')
+  return comesTo({ lowC: lowC.value.value, highC: highC.value.value })
+}
+
+function within(
+  typed: TypedWindow,
+  compounds: readonly Compound[],
+): Made<Bodies['candidates listed'], keyof TypedWindow> {
+  const window = windowOf(typed)
+  if (!window.ok) return window
+  const candidates = compoundsWithin(compounds, window.value)
+  if (candidates.length === 0)
+    return wrong('The shelf holds nothing that melts there. Widen the window, or add a compound.')
+  if (candidates.length > CANDIDATES_MOST)
+    return wrong(`${candidates.length} compounds melt there, too many to test by mixture. Narrow the window.`)
+  return comesTo({ candidates, from: 'the shelf', window: window.value })
 }

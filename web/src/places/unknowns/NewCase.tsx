@@ -1,51 +1,38 @@
 import { openCase } from '@ivory-crystal/core'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
 import { Field } from '../../parts/Field'
+import { SaidWrong } from '../../parts/InlineField'
+import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Opens a case: the unknown's code and how it looks. */
 export function NewCase() {
   const notebook = useNotebook((state) => state.notebook)
   const go = useNavigate()
-  const [code, setCode] = useState('')
-  const [appearance, setAppearance] = useState('')
-  const [said, setSaid] = useState<string | null>(null)
+  const form = useTyped({
+    start: { code: '', appearance: '' },
+    make: ({ code, appearance }) =>
+      code.trim() === ''
+        ? wrong('An unknown has a code, such as K-14: it stands on its vial.', 'code')
+        : comesTo(openCase(newSubject, code.trim(), appearance.trim())),
+    check: ({ lines }) => checkLines(lines),
+    keep({ id, lines }) {
+      write(...lines)
+      void go(`/n/${notebook ?? ''}/unknowns/${id}`)
+    },
+  })
   return (
-    <form
-      aria-label="Open a case"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        const name = code.trim()
-        if (name === '') return setSaid('An unknown has a code, such as K-14: it stands on its vial.')
-        const { id, lines } = openCase(newSubject, name, appearance.trim())
-        write(...lines)
-        void go(`/n/${notebook ?? ''}/unknowns/${id}`)
-      }}
-    >
+    <form aria-label="Open a case" noValidate onSubmit={form.onSubmit}>
       <h2>Open a case</h2>
       <div className="stack mt-3">
-        <Field
-          label="code on the vial"
-          value={code}
-          onChange={(value) => {
-            setCode(value)
-            setSaid(null)
-          }}
-        />
+        <Field label="code on the vial" {...form.of('code')} />
         <Field
           label="what it looks like"
           help="colour, crystals or powder; never smell it closely, never taste it"
-          value={appearance}
-          onChange={setAppearance}
+          {...form.of('appearance')}
         />
-        {said && (
-          <p className="look" role="alert">
-            {said}
-          </p>
-        )}
+        <SaidWrong sentence={form.said} />
         <Button type="submit" className="align-self-start">
           Open this case
         </Button>

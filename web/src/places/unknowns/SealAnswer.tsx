@@ -1,3 +1,5 @@
+import { comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { readReading, type UnknownFacts } from '@ivory-crystal/core'
@@ -11,31 +13,29 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
   const notebook = useNotebook((state) => state.notebook)
   const shelf = useNotebook((state) => state.shelf)
   const [isOpen, setOpen] = useState(false)
-  const [name, setName] = useState('')
-  const [purity, setPurity] = useState('98')
-  const [said, setSaid] = useState<string | null>(null)
-  const [busy, setBusy] = useState(false)
-  const seal = async () => {
-    const compound = compoundNamed(shelf, name)
-    const percent = readReading(purity, 'The purity')
-    if (!compound) return setSaid(`The shelf knows no “${name.trim()}”.`)
-    if (!percent.ok) return setSaid(percent.problem.sentence)
-    if (percent.value.value < 50 || percent.value.value > 100)
-      return setSaid('A purity runs from 50 to 100 mol %.')
-    if (!notebook) return
-    setBusy(true)
-    try {
-      const sealed = await api.seal(notebook, unknown.id, compound.id, percent.value.value / 100)
-      write({ kind: 'answer sealed', subject: unknown.id, body: sealed })
-      setOpen(false)
-      setName('')
-      setSaid(null)
-    } catch (error) {
-      setSaid(`${(error as Error).message} Nothing typed here is lost: try again.`)
-    } finally {
-      setBusy(false)
-    }
-  }
+  const form = useTyped({
+    start: { name: '', purity: '98' },
+    make({ name, purity }) {
+      const compound = compoundNamed(shelf, name)
+      if (!compound) return wrong(`The shelf knows no “${name.trim()}”.`, 'name')
+      const percent = readReading(purity, 'The purity')
+      if (!percent.ok) return wrong(percent.problem.sentence, 'purity')
+      if (percent.value.value < 50 || percent.value.value > 100)
+        return wrong('A purity runs from 50 to 100 mol %.', 'purity')
+      return comesTo({ compound: compound.id, purity: percent.value.value / 100 })
+    },
+    async keep({ compound, purity }) {
+      if (!notebook) return
+      try {
+        const sealed = await api.seal(notebook, unknown.id, compound, purity)
+        write({ kind: 'answer sealed', subject: unknown.id, body: sealed })
+        setOpen(false)
+        form.reset()
+      } catch (error) {
+        return `${(error as Error).message} Nothing typed here is lost: try again.`
+      }
+    },
+  })
   if (unknown.signed) return null
   return (
     <section aria-label="Sealed answer">
@@ -56,26 +56,15 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
           {unknown.sealed ? 'Seal another answer (instructor)' : 'Seal an answer (instructor)'}
         </Button>
       ) : (
-        <form
-          aria-label="Seal an answer"
-          noValidate
-          onSubmit={(event) => {
-            event.preventDefault()
-            void seal()
-          }}
-        >
-          <CompoundField label="what it is" value={name} onChange={setName} />
+        <form aria-label="Seal an answer" noValidate onSubmit={form.onSubmit}>
+          <CompoundField label="what it is" {...form.of('name')} />
           <div className="row-of align-items-end mt-2">
-            <Field label="purity, mol %" width={110} value={purity} onChange={setPurity} />
-            <Button type="submit" variant="outline-primary" disabled={busy}>
+            <Field label="purity, mol %" width={110} {...form.of('purity')} />
+            <Button type="submit" variant="outline-primary" disabled={form.busy}>
               Seal it
             </Button>
           </div>
-          {said && (
-            <p className="look" role="alert">
-              {said}
-            </p>
-          )}
+          <SaidWrong sentence={form.said} />
         </form>
       )}
     </section>

@@ -1,16 +1,18 @@
-import css from './SignCase.module.css'
+import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { SaidWrong } from '../../parts/InlineField'
 import {
   type CaseForRanking,
   doubtsBeforeSigning,
   isStale,
+  type Line,
   openedAfterSigning,
   type Ranked,
   type Result,
   signCase,
   type UnknownFacts,
 } from '@ivory-crystal/core'
+import css from './SignCase.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
@@ -52,32 +54,36 @@ function SignForm({
 }) {
   const view = useNotebook((state) => state.view)
   const top = [...ranked].sort((p, q) => q.probability - p.probability)[0]
-  const [chosen, setChosen] = useState<string | null>(
-    top && top.probability >= PROPOSED_FROM ? (top.id ?? 'not on the list') : null,
-  )
   const rules = useHouseRules()
-  const [name, setName] = useState(author)
+  const form = useTyped<
+    { chosen: string | null; name: string },
+    { readonly line: Line; readonly name: string }
+  >({
+    start: {
+      chosen: top && top.probability >= PROPOSED_FROM ? (top.id ?? 'not on the list') : null,
+      name: author(),
+    },
+    make({ chosen, name }) {
+      if (!evidence.ok) return wrong(evidence.problem.sentence)
+      if (chosen === null) return wrong('Choose what it is, or that it cannot be told.', 'chosen')
+      const signedBy = name.trim() || author()
+      return comesTo({
+        line: signCase(view, unknown, evidence.value, { chosen, ranked, signedBy, rules }),
+        name: signedBy,
+      })
+    },
+    check: ({ line }) => checkLines([line]),
+    keep({ line, name }) {
+      setAuthor(name)
+      write(line)
+    },
+  })
+  const { chosen, name } = form.typed
   const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut).map(({ compound }) => compound)
   const doubts = chosen ? doubtsBeforeSigning(view, unknown, chosen, ranked) : []
   const chance = (id: string | null) => ranked.find((one) => one.id === id)?.probability
   return (
-    <form
-      className="columns two mt-2"
-      aria-label="Sign the case"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!chosen || !evidence.ok) return
-        setAuthor(name)
-        write(
-          signCase(view, unknown, evidence.value, {
-            chosen,
-            ranked,
-            signedBy: name.trim() || author(),
-            rules,
-          }),
-        )
-      }}
-    >
+    <form className="columns two mt-2" aria-label="Sign the case" onSubmit={form.onSubmit}>
       <fieldset>
         <legend className="h2">What is it?</legend>
         {standing.map((compound) => (
@@ -90,7 +96,7 @@ function SignForm({
             label={`${capital(compound.name)}${said(chance(compound.id))}`}
             checked={chosen === compound.id}
             onChange={() => {
-              setChosen(compound.id)
+              form.set({ chosen: compound.id })
             }}
           />
         ))}
@@ -108,7 +114,7 @@ function SignForm({
             }
             checked={chosen === one}
             onChange={() => {
-              setChosen(one)
+              form.set({ chosen: one })
             }}
           />
         ))}
@@ -120,10 +126,11 @@ function SignForm({
           </p>
         ))}
         {!evidence.ok && <p className="look">{evidence.problem.sentence}</p>}
-        <SignedBy name={name} isReady={chosen !== null && evidence.ok} onName={setName}>
+        <SignedBy name={name} isReady={chosen !== null && evidence.ok} onName={form.of('name').onChange}>
           Keeps the ranges, mixtures, probabilities and house rules it rests on.
           {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
         </SignedBy>
+        <SaidWrong sentence={form.said} />
       </aside>
     </form>
   )

@@ -1,5 +1,6 @@
+import { comesTo, useLines, wrong } from '../../parts/useTyped'
+import { Refusal, SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams, useSearchParams } from 'react-router'
@@ -84,23 +85,26 @@ export function TwoStandards() {
 
 function NewStandard() {
   const shelf = useNotebook((state) => state.shelf)
-  const [name, setName] = useState('')
-  const compound = compoundNamed(shelf, name)
+  const form = useLines({
+    start: { name: '' },
+    make({ name }) {
+      const compound = compoundNamed(shelf, name)
+      return compound
+        ? comesTo(authenticAtHand(newSubject, compound).lines)
+        : wrong(`The shelf knows no “${name.trim()}”.`, 'name')
+    },
+  })
   return (
-    <form
-      className="row-of align-items-end"
-      aria-label="Name a standard"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!compound) return
-        write(...authenticAtHand(newSubject, compound).lines)
-        setName('')
-      }}
-    >
-      <CompoundField label="or name another at hand" value={name} onChange={setName} />
-      <Button type="submit" variant="outline-primary" disabled={!compound}>
+    <form className="row-of align-items-end" aria-label="Name a standard" onSubmit={form.onSubmit}>
+      <CompoundField label="or name another at hand" {...form.of('name')} />
+      <Button
+        type="submit"
+        variant="outline-primary"
+        disabled={compoundNamed(shelf, form.typed.name) === null}
+      >
         Name it
       </Button>
+      <Refusal sentence={form.said} />
     </form>
   )
 }
@@ -180,63 +184,36 @@ function Exercise({ pair }: { pair: PairFacts }) {
 }
 
 function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
-  const [masses, setMasses] = useState<readonly [string, string]>(['', ''])
-  const [said, setSaid] = useState<string | null>(null)
+  const form = useLines({
+    start: { first: '', second: '' },
+    make(typed) {
+      const first = readReading(typed.first, `The mass of ${a.compound.name}`)
+      if (!first.ok) return wrong(first.problem.sentence, 'first')
+      const second = readReading(typed.second, `The mass of ${b.compound.name}`)
+      if (!second.ok) return wrong(second.problem.sentence, 'second')
+      const share = attempt(() => massFractionOf(first.value.value, second.value.value))
+      if (!share.ok) return wrong(share.problem.sentence)
+      return comesTo(
+        grind(
+          newSubject,
+          { id: a.id, label: a.compound.name },
+          { id: b.id, label: b.compound.name },
+          { massFractionFirst: share.value, by: 'mass', massesG: [first.value, second.value] },
+        ).lines,
+      )
+    },
+  })
   return (
-    <form
-      className="mt-3"
-      aria-label="Grind a mixture"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        const [p, q] = [
-          readReading(masses[0], `The mass of ${a.compound.name}`),
-          readReading(masses[1], `The mass of ${b.compound.name}`),
-        ]
-        if (!p.ok) return setSaid(p.problem.sentence)
-        if (!q.ok) return setSaid(q.problem.sentence)
-        const [first, second] = [p.value, q.value]
-        const share = attempt(() => massFractionOf(first.value, second.value))
-        if (!share.ok) return setSaid(share.problem.sentence)
-        write(
-          ...grind(
-            newSubject,
-            { id: a.id, label: a.compound.name },
-            { id: b.id, label: b.compound.name },
-            { massFractionFirst: share.value, by: 'mass', massesG: [first, second] },
-          ).lines,
-        )
-        setMasses(['', ''])
-        setSaid(null)
-      }}
-    >
+    <form className="mt-3" aria-label="Grind a mixture" noValidate onSubmit={form.onSubmit}>
       <h3>Grind another proportion</h3>
       <div className="row-of align-items-end mt-1">
-        <Field
-          label={`${a.compound.name}, g`}
-          width={150}
-          value={masses[0]}
-          onChange={(value) => {
-            setMasses([value, masses[1]])
-          }}
-        />
-        <Field
-          label={`${b.compound.name}, g`}
-          width={180}
-          value={masses[1]}
-          onChange={(value) => {
-            setMasses([masses[0], value])
-          }}
-        />
+        <Field label={`${a.compound.name}, g`} width={150} {...form.of('first')} />
+        <Field label={`${b.compound.name}, g`} width={180} {...form.of('second')} />
         <Button type="submit" variant="outline-primary">
           Grind it
         </Button>
       </div>
-      {said && (
-        <p className="look" role="alert">
-          {said}
-        </p>
-      )}
+      <SaidWrong sentence={form.said} />
     </form>
   )
 }

@@ -1,3 +1,4 @@
+import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 import css from '../../../parts/steps.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -16,7 +17,7 @@ import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'
-import { strike, useNotebook, write } from '../../../ledger/notebook'
+import { strike, useNotebook } from '../../../ledger/notebook'
 import type { StationProps } from '../station'
 import { useHere } from '../useHere'
 import { Cooling } from './Cooling'
@@ -123,8 +124,24 @@ function SoFar({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
 
 function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
   const [open, setOpen] = useState(false)
-  const [typed, setTyped] = useState('')
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const form = useLines({
+    start: { ml: '' },
+    make({ ml }) {
+      const read = readReading(ml, 'What boiled away')
+      if (!read.ok) return wrong(read.problem.sentence, 'ml')
+      if (read.value.value <= 0) return wrong('What boiled away is more than nothing.', 'ml')
+      if (read.value.value >= mostML)
+        return wrong(
+          `${read.value.text} mL is all there was (${fixed(mostML, 1)} mL): if it is dry, see “Boiled dry” in the rescue cards.`,
+          'ml',
+        )
+      return comesTo([{ kind: 'solvent removed', subject: prep.id, body: { volume: read.value } }])
+    },
+    written() {
+      setOpen(false)
+    },
+  })
+  const typed = form.typed.ml
   const last = prep.removals[prep.removals.length - 1]
   if (mostML <= 0) return null
   return (
@@ -144,35 +161,14 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
         <form
           className="row-of align-items-center mt-1"
           aria-label="Solvent boiled away"
-          onSubmit={(event) => {
-            event.preventDefault()
-            const read = readReading(typed, 'What boiled away')
-            if (!read.ok) return setRefusal(read.problem.sentence)
-            if (read.value.value <= 0) return setRefusal('What boiled away is more than nothing.')
-            if (read.value.value >= mostML)
-              return setRefusal(
-                `${read.value.text} mL is all there was (${fixed(mostML, 1)} mL): if it is dry, see “Boiled dry” in the rescue cards.`,
-              )
-            write({ kind: 'solvent removed', subject: prep.id, body: { volume: read.value } })
-            setTyped('')
-            setOpen(false)
-          }}
+          onSubmit={form.onSubmit}
         >
-          <InlineField
-            label="boiled away, mL"
-            hint="mL"
-            value={typed}
-            invalid={refusal !== null}
-            onChange={(text) => {
-              setTyped(text)
-              setRefusal(null)
-            }}
-          />
+          <InlineField label="boiled away, mL" hint="mL" {...form.of('ml')} />
           <Button type="submit" size="sm" variant="outline-primary" disabled={typed === ''}>
             Take off {typed || '…'} mL
           </Button>
           <span className="quiet">A fresh boiling stone before it is heated again.</span>
-          <Refusal sentence={refusal} />
+          <Refusal sentence={form.said} />
         </form>
       )}
       {last && (

@@ -1,16 +1,29 @@
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { attempt, linesOf, partnerTrouble, type PrepFacts, readReading } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { strike, useNotebook, write } from '../../../ledger/notebook'
+import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { strike, useNotebook } from '../../../ledger/notebook'
 
 /** A centrifuge tube and its partner, by mass: not balanced until they agree. */
 export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: string; isOpen: boolean }) {
   const view = useNotebook((state) => state.view)
-  const [tube, setTube] = useState('')
-  const [partner, setPartner] = useState('')
-  const [said, setSaid] = useState<string | null>(null)
+  const form = useLines({
+    start: { tube: '', partner: '' },
+    make({ tube, partner }) {
+      const one = readReading(tube, 'The tube')
+      if (!one.ok) return wrong(one.problem.sentence, 'tube')
+      const other = readReading(partner, 'The partner')
+      if (!other.ok) return wrong(other.problem.sentence, 'partner')
+      const trouble = attempt(() => partnerTrouble(one.value.value, other.value.value))
+      if (!trouble.ok) return wrong(trouble.problem.sentence)
+      if (trouble.value !== null) return wrong(trouble.value)
+      return comesTo([
+        { kind: 'balanced', subject: prep.id, body: { step, tube: one.value, partner: other.value } },
+      ])
+    },
+  })
+  const { tube, partner } = form.typed
   const made = linesOf(view, prep.id, 'balanced').filter(({ body }) => body.step === step)
   const last = made[made.length - 1]
   const lastTrouble = last && attempt(() => partnerTrouble(last.body.tube.value, last.body.partner.value))
@@ -32,52 +45,13 @@ export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: str
         </p>
       )}
       {isOpen && (
-        <form
-          className="row-of align-items-center"
-          aria-label="Centrifuge partner"
-          onSubmit={(event) => {
-            event.preventDefault()
-            const one = readReading(tube, 'The tube')
-            const other = readReading(partner, 'The partner')
-            if (!one.ok) return setSaid(one.problem.sentence)
-            if (!other.ok) return setSaid(other.problem.sentence)
-            const trouble = attempt(() => partnerTrouble(one.value.value, other.value.value))
-            if (!trouble.ok) return setSaid(trouble.problem.sentence)
-            if (trouble.value !== null) return setSaid(trouble.value)
-            write({
-              kind: 'balanced',
-              subject: prep.id,
-              body: { step, tube: one.value, partner: other.value },
-            })
-            setTube('')
-            setPartner('')
-            setSaid(null)
-          }}
-        >
-          <InlineField
-            label="mass of the tube, g"
-            hint="tube, g"
-            width={104}
-            value={tube}
-            onChange={(typed) => {
-              setTube(typed)
-              setSaid(null)
-            }}
-          />
-          <InlineField
-            label="mass of the partner, g"
-            hint="partner, g"
-            width={104}
-            value={partner}
-            onChange={(typed) => {
-              setPartner(typed)
-              setSaid(null)
-            }}
-          />
+        <form className="row-of align-items-center" aria-label="Centrifuge partner" onSubmit={form.onSubmit}>
+          <InlineField label="mass of the tube, g" hint="tube, g" width={104} {...form.of('tube')} />
+          <InlineField label="mass of the partner, g" hint="partner, g" width={104} {...form.of('partner')} />
           <Button type="submit" size="sm" variant="outline-primary" disabled={tube === '' || partner === ''}>
             They balance
           </Button>
-          <Refusal sentence={said} />
+          <Refusal sentence={form.said} />
         </form>
       )}
     </>

@@ -14,6 +14,7 @@ import {
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
+import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 type Unit = 'mL' | 'drops'
@@ -27,22 +28,24 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const small = (plan?.result.hotML ?? 10) < BY_DROPS_BELOW_ML
   const [unit, setUnit] = useState<Unit>(small ? 'drops' : 'mL')
   const [cold, setCold] = useState(false)
-  const [typed, setTyped] = useState('')
-  const [refusal, setRefusal] = useState<string | null>(null)
   const perML = pipetteOf(view, prep)
   const made = prep.portions.filter((portion) => portion.body.use === use)
   const last = made[made.length - 1]
   const hot = use !== 'rinse' && !cold
-  const add = (text: string): string | null => {
-    const read = readReading(text, 'The portion')
-    if (!read.ok) return read.problem.sentence
-    if (read.value.value <= 0) return 'A portion is more than nothing. Strike one that was logged by mistake.'
-    const body = bodyOf(read.value, unit, perML, use, hot)
-    if (typeof body === 'string') return body
-    if (body.volume.value > 10_000) return `${read.value.text} mL fits no flask here.`
-    write({ kind: 'solvent added', subject: prep.id, body })
-    return null
-  }
+  const form = useLines({
+    start: { portion: '' },
+    make({ portion }) {
+      const read = readReading(portion, 'The portion')
+      if (!read.ok) return wrong(read.problem.sentence, 'portion')
+      if (read.value.value <= 0)
+        return wrong('A portion is more than nothing. Strike one that was logged by mistake.', 'portion')
+      const body = bodyOf(read.value, unit, perML, use, hot)
+      if (typeof body === 'string') return wrong(body, 'portion')
+      if (body.volume.value > 10_000) return wrong(`${read.value.text} mL fits no flask here.`, 'portion')
+      return comesTo([{ kind: 'solvent added', subject: prep.id, body }])
+    },
+  })
+  const typed = form.typed.portion
   if (unit === 'drops' && perML === null)
     return (
       <CountPipette
@@ -56,12 +59,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
     <form
       className="row-of align-items-center mt-1"
       aria-label={`Log solvent to ${use}`}
-      onSubmit={(event) => {
-        event.preventDefault()
-        const said = add(typed)
-        setRefusal(said)
-        if (said === null) setTyped('')
-      }}
+      onSubmit={form.onSubmit}
     >
       {presetsFor(use, unit, plan).map((text) => (
         <Button
@@ -69,23 +67,14 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           variant="outline-primary"
           size="sm"
           onClick={() => {
-            setRefusal(add(text))
+            form.set({ portion: text })
+            form.submit()
           }}
         >
           + {text} {unit}
         </Button>
       ))}
-      <InlineField
-        label={`other volume, ${unit}`}
-        hint={unit}
-        width={78}
-        value={typed}
-        invalid={refusal !== null}
-        onChange={(text) => {
-          setTyped(text)
-          setRefusal(null)
-        }}
-      />
+      <InlineField label={`other volume, ${unit}`} hint={unit} width={78} {...form.of('portion')} />
       <Button type="submit" variant="outline-primary" size="sm" disabled={typed === ''}>
         Add {typed || '…'} {unit}
       </Button>
@@ -94,8 +83,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
         size="sm"
         onClick={() => {
           setUnit(unit === 'mL' ? 'drops' : 'mL')
-          setTyped('')
-          setRefusal(null)
+          form.set({ portion: '' })
         }}
       >
         in {unit === 'mL' ? 'drops' : 'mL'}
@@ -123,7 +111,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           strike the last {last.body.drops ? `${last.body.drops.count} drops` : `${last.body.volume.text} mL`}
         </Button>
       )}
-      <Refusal sentence={refusal} />
+      <Refusal sentence={form.said} />
       {use === 'dissolve' && <Effect prep={prep} />}
     </form>
   )
@@ -175,49 +163,34 @@ function Effect({ prep }: { prep: PrepFacts }) {
 }
 
 function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres: () => void }) {
-  const [drops, setDrops] = useState('')
-  const [ml, setMl] = useState('1.00')
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const form = useLines({
+    start: { drops: '', ml: '1.00' },
+    make({ drops, ml }) {
+      const counted = readReading(drops, 'The number of drops')
+      if (!counted.ok) return wrong(counted.problem.sentence, 'drops')
+      const volume = readReading(ml, 'The volume')
+      if (!volume.ok) return wrong(volume.problem.sentence, 'ml')
+      const perML = attempt(() => dropsPerML(counted.value.value, volume.value.value))
+      if (!perML.ok) return wrong(perML.problem.sentence)
+      if (!Number.isInteger(counted.value.value)) return wrong('Drops are counted whole.', 'drops')
+      return comesTo([
+        {
+          kind: 'pipette counted',
+          subject: prep.id,
+          body: { drops: counted.value.value, volume: volume.value },
+        },
+      ])
+    },
+  })
   return (
     <form
       className="row-of align-items-end mt-1"
       aria-label="Count the drops of this pipette"
-      onSubmit={(event) => {
-        event.preventDefault()
-        const counted = readReading(drops, 'The number of drops')
-        const volume = readReading(ml, 'The volume')
-        if (!counted.ok) return setRefusal(counted.problem.sentence)
-        if (!volume.ok) return setRefusal(volume.problem.sentence)
-        const perML = attempt(() => dropsPerML(counted.value.value, volume.value.value))
-        if (!perML.ok) return setRefusal(perML.problem.sentence)
-        if (!Number.isInteger(counted.value.value)) return setRefusal('Drops are counted whole.')
-        write({
-          kind: 'pipette counted',
-          subject: prep.id,
-          body: { drops: counted.value.value, volume: volume.value },
-        })
-      }}
+      onSubmit={form.onSubmit}
     >
-      <InlineField
-        label="drops"
-        width={90}
-        whole
-        value={drops}
-        onChange={(text) => {
-          setDrops(text)
-          setRefusal(null)
-        }}
-      />
-      <InlineField
-        label="came to, mL"
-        width={90}
-        value={ml}
-        onChange={(text) => {
-          setMl(text)
-          setRefusal(null)
-        }}
-      />
-      <Button type="submit" size="sm" variant="outline-primary" disabled={drops.trim() === ''}>
+      <InlineField label="drops" width={90} whole {...form.of('drops')} />
+      <InlineField label="came to, mL" width={90} {...form.of('ml')} />
+      <Button type="submit" size="sm" variant="outline-primary" disabled={form.typed.drops.trim() === ''}>
         This pipette counts so
       </Button>
       <Button variant="link" size="sm" onClick={onMillilitres}>
@@ -227,7 +200,7 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
         Once for each pipette and solvent: count drops into a measuring tube. Pipettes differ, so none is
         assumed.
       </span>
-      <Refusal sentence={refusal} />
+      <Refusal sentence={form.said} />
     </form>
   )
 }

@@ -1,42 +1,33 @@
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type PrepFacts, readReading } from '@ivory-crystal/core'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { write } from '../../../ledger/notebook'
+import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 
 /** The temperature of the solution, if someone reads it; optional. */
 export function TemperatureForm({ prep }: { prep: PrepFacts }) {
-  const [typed, setTyped] = useState('')
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const form = useLines({
+    start: { temperature: '' },
+    make({ temperature }) {
+      const read = readReading(temperature, 'The temperature')
+      if (!read.ok) return wrong(read.problem.sentence, 'temperature')
+      if (read.value.value <= -100 || read.value.value >= 300)
+        return wrong(`A solution at ${read.value.text} °C cannot be. Was it typed in °F?`, 'temperature')
+      return comesTo([{ kind: 'temperature read', subject: prep.id, body: { temperature: read.value } }])
+    },
+  })
+  const typed = form.typed.temperature
   return (
     <form
       className="row-of align-items-center"
       aria-label="Temperature of the solution"
-      onSubmit={(event) => {
-        event.preventDefault()
-        const read = readReading(typed, 'The temperature')
-        if (!read.ok) return setRefusal(read.problem.sentence)
-        if (read.value.value <= -100 || read.value.value >= 300)
-          return setRefusal(`A solution at ${read.value.text} °C cannot be. Was it typed in °F?`)
-        write({ kind: 'temperature read', subject: prep.id, body: { temperature: read.value } })
-        setTyped('')
-      }}
+      onSubmit={form.onSubmit}
     >
-      <InlineField
-        label="temperature of the solution, °C"
-        hint="°C"
-        value={typed}
-        invalid={refusal !== null}
-        onChange={(text) => {
-          setTyped(text)
-          setRefusal(null)
-        }}
-      />
+      <InlineField label="temperature of the solution, °C" hint="°C" {...form.of('temperature')} />
       <Button type="submit" size="sm" variant="outline-primary" disabled={typed.trim() === ''}>
         Read {typed || '…'} °C
       </Button>
       <span className="quiet">optional</span>
-      <Refusal sentence={refusal} />
+      <Refusal sentence={form.said} />
     </form>
   )
 }

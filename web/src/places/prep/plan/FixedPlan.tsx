@@ -12,7 +12,7 @@ import type { StationProps } from '../station'
 import { useHere } from '../useHere'
 import { Tradeoff } from './HowMuch'
 import { PlanFigures } from './PlanFigures'
-import { planHeading } from './PlanForm'
+import { planHeading } from './planHeading'
 import { StepList } from './ProcedureChoice'
 import { WhyAndCare } from './WhyAndCare'
 

@@ -1,7 +1,6 @@
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { FieldErrors, UseFormRegister } from 'react-hook-form'
 import {
   AGAINST_OILING,
   attempt,
@@ -32,8 +31,7 @@ export function HowMuch({
   solvent,
   amount,
   crudeOnsetC,
-  register,
-  errors,
+  numberAt,
   onVolume,
   onAmount,
 }: {
@@ -43,8 +41,11 @@ export function HowMuch({
   solvent: Solvent | undefined
   amount: Draft['amount']
   crudeOnsetC: number | undefined
-  register: UseFormRegister<Draft>
-  errors: FieldErrors<Draft>
+  numberAt: (field: 'hotC' | 'coldC' | 'washML' | 'volumeML') => {
+    readonly value: string
+    readonly error: string | null
+    readonly onChange: (value: string) => void
+  }
   onVolume: (ml: number) => void
   onAmount: (amount: Draft['amount']) => void
 }) {
@@ -52,14 +53,13 @@ export function HowMuch({
     <>
       {planned && <Tradeoff planned={planned} compound={compound} impurity={impurity} onVolume={onVolume} />}
       <div className="row-of align-items-start mt-2">
-        <NumberField label="hot, °C" field={register('hotC')} error={errors.hotC} />
-        <NumberField label="cold, °C" field={register('coldC')} error={errors.coldC} />
-        <NumberField label="cold rinse, mL" field={register('washML')} error={errors.washML} />
+        <NumberField label="hot, °C" {...numberAt('hotC')} />
+        <NumberField label="cold, °C" {...numberAt('coldC')} />
+        <NumberField label="cold rinse, mL" {...numberAt('washML')} />
         {!planned?.pair && (
           <NumberField
             label="volume to use, mL"
-            field={register('volumeML')}
-            error={errors.volumeML}
+            {...numberAt('volumeML')}
             help={
               planned
                 ? `proposed: ${fixed(planned.proposedML, planned.proposedML < 1 ? 2 : 1)}`

@@ -1,5 +1,4 @@
 import css from './ProcedureChoice.module.css'
-import classNames from 'classnames'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import { type Draft, glasswareFor, type Insert, INSERTS, type Planned, type Step } from '@ivory-crystal/core'
@@ -33,7 +32,7 @@ export function ProcedureChoice({
       <fieldset>
         <legend className="form-label">procedure, the one for this scale first</legend>
         {choices.map(({ procedure: one, fit, because }) => (
-          <div key={one.id} className={fit === 'not for this' ? classNames(css.choice, 'off') : css.choice}>
+          <div key={one.id} className={css.choice}>
             <Form.Check
               type="radio"
               name="procedure"

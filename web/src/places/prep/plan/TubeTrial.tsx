@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
@@ -173,35 +173,36 @@ function Seen<T extends string>({
 
 function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried: readonly string[] }) {
   const offered = shelf.solvents.filter(({ id }) => !tried.includes(id))
-  const [solvent, setSolvent] = useState('')
-  const [mg, setMg] = useState('40')
-  const [ml, setMl] = useState('0.5')
-  const [said, setSaid] = useState<string | null>(null)
-  const picked = offered.find(({ id }) => id === solvent) ?? offered[0]
-  const add = () => {
-    const sample = readReading(mg, 'The sample')
-    const volume = readReading(ml, 'The solvent')
-    if (!sample.ok) return setSaid(sample.problem.sentence)
-    if (!volume.ok) return setSaid(volume.problem.sentence)
-    if (sample.value.value <= 0 || volume.value.value <= 0)
-      return setSaid('A trial needs some sample and some solvent.')
-    if (!picked) return
-    setSaid(null)
-    setSolvent('')
-    write({
-      kind: 'trial seen',
-      subject: prep.id,
-      body: {
-        solvent: picked.id,
-        solventName: picked.name,
-        sampleMg: sample.value.value,
-        solventML: volume.value.value,
-        cold: null,
-        hot: null,
-        cooled: null,
-      },
-    })
-  }
+  const form = useLines({
+    start: { solvent: '', mg: '40', ml: '0.5' },
+    make({ solvent, mg, ml }) {
+      const picked = offered.find(({ id }) => id === solvent) ?? offered[0]
+      if (!picked) return wrong('Every solvent of the shelf has been tried.')
+      const sample = readReading(mg, 'The sample')
+      if (!sample.ok) return wrong(sample.problem.sentence, 'mg')
+      const volume = readReading(ml, 'The solvent')
+      if (!volume.ok) return wrong(volume.problem.sentence, 'ml')
+      if (sample.value.value <= 0 || volume.value.value <= 0)
+        return wrong('A trial needs some sample and some solvent.')
+      return comesTo([
+        {
+          kind: 'trial seen',
+          subject: prep.id,
+          body: {
+            solvent: picked.id,
+            solventName: picked.name,
+            sampleMg: sample.value.value,
+            solventML: volume.value.value,
+            cold: null,
+            hot: null,
+            cooled: null,
+          },
+        },
+      ])
+    },
+    stays: ['mg', 'ml'],
+  })
+  const picked = offered.find(({ id }) => id === form.typed.solvent) ?? offered[0]
   return (
     <div className="row-of mt-2" role="group" aria-label="A new trial">
       <div>
@@ -210,7 +211,7 @@ function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried
           id="trial-solvent"
           value={picked?.id ?? ''}
           onChange={(event) => {
-            setSolvent(event.target.value)
+            form.set({ solvent: event.target.value })
           }}
         >
           {offered.map((one) => (
@@ -220,12 +221,12 @@ function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried
           ))}
         </Form.Select>
       </div>
-      <InlineField label="crude, mg" width={96} value={mg} onChange={setMg} />
-      <InlineField label="solvent, mL" width={96} value={ml} onChange={setMl} />
-      <Button variant="outline-primary" onClick={add}>
+      <InlineField label="crude, mg" width={96} {...form.of('mg')} />
+      <InlineField label="solvent, mL" width={96} {...form.of('ml')} />
+      <Button variant="outline-primary" onClick={form.submit}>
         Add a tube
       </Button>
-      <Refusal sentence={said} />
+      <Refusal sentence={form.said} />
     </div>
   )
 }

@@ -25,7 +25,7 @@ describe('a fixed plan', () => {
     screen.getByText('86 %')
     screen.getByText('over 99 %')
     expect(screen.queryByRole('slider')).toBeNull()
-    const sheet = document.querySelector('.plan-sheet')
+    const sheet = document.querySelector('.planSheet')
     expect(sheet?.textContent).toContain('1.804 g, about 90 % benzil')
     expect(sheet?.querySelectorAll('.step-list li')).toHaveLength(12)
     expect(sheet?.textContent).toContain('halogen-free organic waste, never the sink')

@@ -1,3 +1,5 @@
+import { comesTo, useLines } from '../../../parts/useTyped'
+import { Refusal } from '../../../parts/InlineField'
 import {
   type Account as AccountFacts,
   accountOf,
@@ -10,7 +12,6 @@ import {
   type SampleRole,
   stepThat,
 } from '@ivory-crystal/core'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router'
@@ -170,8 +171,12 @@ function LaterSample({
 function WhyLess({ prep }: { prep: PrepFacts }) {
   const view = useNotebook((state) => state.view)
   const words = ownWordsOf(view, prep.id)
-  const [typed, setTyped] = useState<string | null>(null)
-  const shown = typed ?? words
+  const form = useLines<{ text: string | null }>({
+    start: { text: null },
+    make: ({ text }) =>
+      comesTo([{ kind: 'explained', subject: prep.id, body: { text: (text ?? words).trim() } }]),
+  })
+  const shown = form.typed.text ?? words
   return (
     <section aria-label="Why less than 100 %">
       <h2>Why less than 100 %</h2>
@@ -180,17 +185,7 @@ function WhyLess({ prep }: { prep: PrepFacts }) {
           {line}
         </p>
       ))}
-      <form
-        className="mt-2"
-        aria-label="In your own words"
-        onSubmit={(event) => {
-          event.preventDefault()
-          const text = shown.trim()
-          if (text === '' || text === words) return
-          write({ kind: 'explained', subject: prep.id, body: { text } })
-          setTyped(null)
-        }}
-      >
+      <form className="mt-2" aria-label="In your own words" onSubmit={form.onSubmit}>
         <Form.Label htmlFor="own-words">in your own words, for the page</Form.Label>
         <Form.Control
           as="textarea"
@@ -199,7 +194,7 @@ function WhyLess({ prep }: { prep: PrepFacts }) {
           maxLength={2000}
           value={shown}
           onChange={(event) => {
-            setTyped(event.target.value)
+            form.set({ text: event.target.value })
           }}
         />
         <Button
@@ -211,6 +206,7 @@ function WhyLess({ prep }: { prep: PrepFacts }) {
         >
           Write it down
         </Button>
+        <Refusal sentence={form.said} />
       </form>
     </section>
   )

@@ -1,0 +1,217 @@
+import { createHash } from 'node:crypto'
+import { advance, type BlockReading, type BlockState, type Bodies, createBlock, createTube, type Entry, fold, holdsUnknown, type Instrument, type Kind, type MeltId, type MeltPlanned, type NotebookId, type RawEntry, type RunId, type SealedContents, simulatedTube, type Simulation, type TubeState, upcast, type View } from '@ivory-crystal/core'
+import type { Clock } from '../clock'
+import { HttpProblem } from '../http/problem'
+import type { LedgerStore } from '../ledger/store'
+import { atRest, dueS, mustSlowDown, type Run, type SealedIn, type Stand, stateOf } from './run'
+
+export async function describeRun(
+  stand: Stand,
+  store: LedgerStore,
+  clock: Clock,
+  notebook: NotebookId,
+  melt: MeltId,
+  sealedIn: SealedIn,
+) {
+  const lines = await store.ofSubject(notebook, melt)
+  const planned = lastOf(lines, 'melt planned')
+  if (!planned)
+    throw new HttpProblem(
+      409,
+      'Not planned',
+      'This melt’s plan has not reached the server yet. Wait until all is stored, then start.',
+    )
+  const { instrument } = stand
+  const seed = createHash('sha256').update(melt).digest().readInt32BE(0)
+  const view = fold((await store.after(notebook, 0)).map((line) => line.entry))
+  const sealed = await sealedIn(notebook, view)
+  const runs = lines.filter((line) => line.kind === 'run started').length
+  const body: Bodies['run started'] = {
+    run: runId(melt, runs),
+    instrument: instrument.id,
+    feed: instrument.simulated ? 'simulated' : 'connected',
+    simulation: instrument.simulated
+      ? { seed, character: instrument.character, tubes: simulatedTubes(view, planned.body, seed, sealed) }
+      : null,
+    blockC: stateOf(stand, clock).blockC,
+    // What a bridge hears is on record whatever it reads; a simulated glass thermometer is read by eye.
+    recorded: !instrument.simulated || instrument.character.readBy === 'probe',
+  }
+  return { body, planned: planned.body }
+}
+
+/** What each tube holds; an unknown's contents stay out of the ledger, where anyone could read them. */
+function simulatedTubes(
+  view: View,
+  planned: MeltPlanned,
+  seed: number,
+  sealed: SealedContents,
+): Simulation['tubes'] {
+  return planned.tubes.map(({ slot, sample, fillMm, grain, label }) => {
+    const held = simulatedTube(view, sample, seed, sealed)
+    if (!held)
+      throw new HttpProblem(
+        409,
+        'Nothing to simulate',
+        `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing. Seal its answer under Unknowns.`,
+      )
+    return { slot, sample: holdsUnknown(view, sample) ? null : held, packing: { fillMm, grain } }
+  })
+}
+
+/** Each run of a melt has an id of its own, made from the melt's and its number. */
+function runId(melt: MeltId, number: number): RunId {
+  const hex = createHash('sha256').update(`${melt} ${number}`).digest('hex')
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}` as RunId
+}
+
+export function beginRun(
+  body: Bodies['run started'],
+  planned: MeltPlanned,
+  melt: MeltId,
+  notebook: NotebookId,
+  atMs: number,
+  tubes: readonly TubeState[],
+): Run {
+  return {
+    id: body.run,
+    melt,
+    notebook,
+    planned,
+    decimals: body.simulation?.character.decimals ?? 1,
+    recorded: body.recorded,
+    simulated: body.simulation ? beginSimulation(body.simulation, body.blockC, tubes) : null,
+    sample: 0,
+    last: null,
+    turns: 0,
+    anchor: { atS: 0, atMs, pace: 1 },
+    clockAtStartS: null,
+    unwritten: [],
+    flushedAt: atMs,
+  }
+}
+
+function beginSimulation(
+  { character, seed }: Simulation,
+  blockC: number | null,
+  tubes: readonly TubeState[],
+): BlockState {
+  return createBlock(character, seed, { ...(blockC === null ? {} : { blockC }), tubes })
+}
+
+/** The tubes of a simulated run; what is sealed is looked up where it is kept. */
+export async function heldTubes(
+  { simulation }: Bodies['run started'],
+  planned: MeltPlanned,
+  store: LedgerStore,
+  notebook: NotebookId,
+  sealedIn: SealedIn,
+): Promise<readonly TubeState[]> {
+  if (!simulation) return []
+  const { character, seed, tubes } = simulation
+  const view = tubes.some(({ sample }) => sample === null)
+    ? fold((await store.after(notebook, 0)).map((line) => line.entry))
+    : null
+  const sealed = view ? await sealedIn(notebook, view) : null
+  return tubes.map(({ slot, sample, packing }) => {
+    const of = planned.tubes.find((tube) => tube.slot === slot)?.sample
+    const held = sample ?? (view && sealed && of ? simulatedTube(view, of, seed, sealed) : null)
+    if (!held) throw new Error(`What slot ${slot} holds is not kept on this computer.`)
+    return createTube(held, packing, { sampleLagMin: character.sampleLagMin, seed: seed + slot })
+  })
+}
+
+/** The instrument as the ledger left it: resting, or in a run that is resumed by replaying its commands. */
+export async function restore(
+  instrument: Instrument,
+  store: LedgerStore,
+  clock: Clock,
+  byHand: boolean,
+  sealedIn: SealedIn,
+): Promise<Stand> {
+  const started = (await store.ofKind('run started')).flatMap((raw) => asKnown(raw, 'run started'))
+  const latest = started
+    .filter(({ body }) => body.instrument === instrument.id && body.feed !== 'by hand')
+    .at(-1)
+  const cold: Stand = {
+    instrument,
+    run: null,
+    rest: { state: createBlock(instrument.character, 1), atMs: clock.now() },
+    heardC: null,
+  }
+  if (!latest) return cold
+  const melt = latest.subject as string as MeltId
+  const lines = await store.ofSubject(latest.notebook, melt)
+  const planned = lastOf(lines, 'melt planned')?.body
+  if (!planned) return cold
+  // A run whose sealed answer is kept elsewhere cannot be played on: the instrument then stands cold.
+  const tubes = await heldTubes(latest.body, planned, store, latest.notebook, sealedIn).catch(() => null)
+  if (!tubes) return cold
+  const run = beginRun(latest.body, planned, melt, latest.notebook, latest.at, tubes)
+  const ofRun = <K extends 'run command' | 'run ended' | 'trace'>(kind: K) =>
+    lines.flatMap((raw) => asKnown(raw, kind)).filter((line) => (line.body as { run: RunId }).run === run.id)
+  const kept: BlockReading[] = []
+  const playTo = (sample: number) => {
+    if (!run.simulated) return
+    const played = advance(run.simulated, [], Math.max(0, sample - run.sample))
+    run.simulated = played.state
+    run.sample = played.state.sample
+    kept.push(...played.readings)
+  }
+  for (const { body, at } of ofRun('run command')) {
+    playTo(body.atS)
+    if (body.command.kind === 'pace') run.anchor = { atS: body.atS, atMs: at, pace: body.command.pace }
+    else if (run.simulated) run.simulated = advance(run.simulated, [body.command], 0).state
+    if (body.command.kind === 'dial') run.turns += 1
+  }
+  const ended = ofRun('run ended')[0]
+  if (ended) {
+    playTo(ended.body.atS)
+    const rest = run.simulated ? { state: atRest(run.simulated), atMs: ended.at } : cold.rest
+    return { ...cold, rest }
+  }
+  const written = ofRun('trace').reduce(
+    (last, { body }) => Math.max(last, body.firstSample + body.probeC.length - 1),
+    0,
+  )
+  if (!run.simulated) {
+    run.sample = written
+    return { ...cold, run }
+  }
+  // Nothing is written of a thermometer read by eye, so by hand such a run stands at its last command.
+  const reached = run.recorded ? written : run.sample
+  const due = byHand ? reached : dueS(run, clock.now())
+  resume(run, Math.max(reached, due), playTo, kept, clock)
+  run.unwritten = run.recorded ? kept.filter((reading) => reading.sample > written) : []
+  run.last = kept.at(-1) ?? null
+  run.flushedAt = 0
+  return { ...cold, run }
+}
+
+/** Plays on to now. Where hurried time should have ended on the way, it does. */
+function resume(
+  run: Run,
+  due: number,
+  playTo: (sample: number) => void,
+  kept: BlockReading[],
+  clock: Clock,
+): void {
+  if (run.anchor.pace > 1) {
+    while (run.sample < due) {
+      playTo(run.sample + 1)
+      const reading = kept.at(-1)
+      if (reading && mustSlowDown(run, reading)) break
+    }
+    run.anchor = { atS: run.sample, atMs: clock.now(), pace: 1 }
+  } else playTo(due)
+}
+
+/** A line of this kind as this build reads it; old versions come up to date. */
+function asKnown<K extends Kind>(raw: RawEntry, kind: K): Entry<K>[] {
+  const known = raw.kind === kind ? upcast(raw) : null
+  return known ? [known as Entry & Entry<K>] : []
+}
+
+function lastOf<K extends Kind>(lines: readonly RawEntry[], kind: K): Entry<K> | null {
+  return lines.flatMap((raw) => asKnown(raw, kind)).at(-1) ?? null
+}

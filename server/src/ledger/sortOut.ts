@@ -1,0 +1,75 @@
+import { isDeepStrictEqual } from 'node:util'
+import type { Answer, EntryId, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import { refusalOf } from '@ivory-crystal/core/schemas'
+
+interface SortedLine {
+  readonly accepted?: RawEntry
+  readonly answer?: Answer
+}
+
+export function sortOut(
+  groups: readonly (readonly unknown[])[],
+  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
+): SortedLine[] {
+  const taken = new Map<string, RawEntry>()
+  return groups.flatMap((group) => {
+    const lines = group.map((raw) => sortLine(raw, home, taken))
+    const bad = lines.find(({ answer }) => answer && answer.outcome !== 'duplicate')
+    if (!bad) {
+      for (const { accepted } of lines) if (accepted) taken.set(accepted.id, accepted)
+      return lines
+    }
+    return lines.map(({ accepted, answer }): SortedLine => {
+      if (!accepted) return answer ? { answer } : {}
+      return {
+        answer: {
+          id: accepted.id,
+          outcome: 'refused',
+          sentence: 'Another line that belongs with it was refused, so neither was stored.',
+        },
+      }
+    })
+  })
+}
+
+function sortLine(
+  raw: unknown,
+  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
+  taken: ReadonlyMap<string, RawEntry>,
+): SortedLine {
+  const refusal = refusalOf(raw)
+  const id = idOf(raw)
+  if (refusal) return { answer: { id, outcome: 'refused', sentence: refusal } }
+  const entry = raw as RawEntry
+  if (entry.notebook !== home.notebook)
+    return { answer: { id, outcome: 'refused', sentence: 'This line belongs to another notebook.' } }
+  if (!home.fromElsewhere && entry.ledger !== home.ledger)
+    return {
+      answer: {
+        id,
+        outcome: 'refused',
+        sentence: 'This line was written on another ledger; import its notebook instead.',
+      },
+    }
+  const stored = home.known.get(id)
+  const same = stored?.entry ?? taken.get(id)
+  if (!same) return { accepted: entry }
+  if (!isDeepStrictEqual(same, entry))
+    return {
+      answer: {
+        id,
+        outcome: 'conflict',
+        sentence: 'Another line with this id is in the ledger already, and it says something else.',
+      },
+    }
+  return { answer: { id, outcome: 'duplicate', seq: stored?.seq ?? 0 } }
+}
+
+export function idOf(raw: unknown): EntryId {
+  const id = (raw as { id?: unknown } | null)?.id
+  return (typeof id === 'string' ? id.slice(0, 64) : '') as EntryId
+}
+
+export type Known = ReadonlyMap<string, { readonly seq: number; readonly entry: RawEntry }>
+
+export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/

@@ -1,0 +1,163 @@
+import { bodyRefusal, type Line } from '@ivory-crystal/core'
+import type { FormEvent } from 'react'
+import {
+  type DefaultValues,
+  type FieldErrors,
+  type Path,
+  type PathValue,
+  type ResolverResult,
+  useForm,
+  useWatch,
+} from 'react-hook-form'
+import { write } from '../ledger/notebook'
+
+/** What is typed comes to something, or it is said what is wrong and, where it is one field's, in which. */
+export type Made<M, F extends string = never> =
+  | { readonly ok: true; readonly value: M }
+  | { readonly ok: false; readonly sentence: string; readonly field?: F }
+
+export const comesTo = <const M>(value: M): Made<M> => ({ ok: true, value })
+export const wrong = <const F extends string = never>(sentence: string, field?: F): Made<never, F> => ({
+  ok: false,
+  sentence,
+  ...(field === undefined ? {} : { field }),
+})
+type FieldOf<T> = keyof T & string
+
+/** What one control of a form needs. */
+interface Held<V> {
+  readonly value: V
+  readonly invalid: boolean
+  /** What is wrong with it. */
+  readonly error: string | null
+  readonly onChange: (value: V) => void
+}
+export interface TypedForm<T> {
+  /** All that is typed, as it stands. */
+  readonly typed: T
+  readonly of: <K extends FieldOf<T>>(name: K) => Held<T[K]>
+  readonly set: (change: Partial<T>) => void
+  /** What is wrong with it, since it was last handed in; null while nothing is. */
+  readonly said: string | null
+  readonly say: (sentence: string) => void
+  readonly busy: boolean
+  readonly onSubmit: (event: FormEvent) => void
+  /** Hands it in without a form's own event. */
+  readonly submit: () => void
+  readonly reset: () => void
+}
+
+/** Where a problem that is no single field’s is kept among the errors. */
+const ALL = 'all of it'
+
+/**
+ * One way to hold a form. What is typed stays as it was typed; handed in, it is made into something, checked, and
+ * kept. At the first thing wrong nothing is kept and nothing typed is lost.
+ */
+export function useTyped<T extends object, M>({
+  start,
+  make,
+  check,
+  keep,
+}: {
+  start: T
+  make: (typed: T) => Made<M, FieldOf<T>>
+  /** A last look before it is kept: a sentence when it cannot be. */
+  check?: (made: M) => Promise<string | null>
+  /** Keeps it; may tell in a sentence why it could not. */
+  keep: (made: M) => unknown
+}): TypedForm<T> {
+  const form = useForm<T, unknown, { made: M }>({
+    defaultValues: start as DefaultValues<T>,
+    shouldFocusError: false,
+    reValidateMode: 'onSubmit',
+    async resolver(values): Promise<ResolverResult<T, { made: M }>> {
+      const made = make(values)
+      const refused = made.ok ? ((await check?.(made.value)) ?? null) : made.sentence
+      if (made.ok && refused === null) return { values: { made: made.value }, errors: {} }
+      const field = (made.ok ? undefined : made.field) ?? ALL
+      return { values: {}, errors: { [field]: { type: 'typed', message: refused } } as FieldErrors<T> }
+    },
+  })
+  const { control, clearErrors, handleSubmit, setError, setValue, formState } = form
+  const typed = useWatch({ control }) as T
+  const errors = formState.errors as Readonly<Record<string, { readonly message?: string } | undefined>>
+  const said = Object.values(errors).find((error) => error)?.message ?? null
+  const say = (sentence: string) => {
+    setError(ALL as Path<T>, { message: sentence })
+  }
+  const set = (change: Partial<T>) => {
+    for (const [name, value] of Object.entries(change))
+      setValue(name as Path<T>, value as PathValue<T, Path<T>>)
+    clearErrors()
+  }
+  const submit = () => {
+    if (formState.isSubmitting) return
+    void handleSubmit(async ({ made }) => {
+      const refused: unknown = await keep(made)
+      if (typeof refused === 'string') say(refused)
+    })()
+  }
+  return {
+    typed,
+    of: (name) => ({
+      value: typed[name],
+      invalid: errors[name] !== undefined,
+      error: errors[name]?.message ?? null,
+      onChange(value) {
+        set({ [name]: value } as unknown as Partial<T>)
+      },
+    }),
+    set,
+    said,
+    say,
+    busy: formState.isSubmitting,
+    onSubmit(event) {
+      event.preventDefault()
+      submit()
+    },
+    submit,
+    reset: () => {
+      form.reset()
+    },
+  }
+}
+
+/** Whether lines may be written, each by its kind’s own schema. Where that cannot be had, the server’s word has to do. */
+export async function checkLines(lines: readonly Line[]): Promise<string | null> {
+  for (const { kind, body } of lines) {
+    const refused = await bodyRefusal(kind, body).catch(() => null)
+    if (refused !== null) return refused
+  }
+  return null
+}
+
+/** A form that writes lines into the notebook, and is empty again once it has. */
+export function useLines<T extends object>({
+  start,
+  make,
+  stays = [],
+  written,
+}: {
+  start: T
+  make: (typed: T) => Made<readonly Line[], FieldOf<T>>
+  /** What is not emptied: most tubes are packed alike. */
+  stays?: readonly FieldOf<T>[] | 'everything'
+  written?: () => void
+}): TypedForm<T> {
+  const form = useTyped<T, readonly Line[]>({
+    start,
+    make,
+    check: checkLines,
+    keep(lines) {
+      write(...lines)
+      if (stays !== 'everything') {
+        const kept = stays.map((name) => [name, form.typed[name]])
+        form.reset()
+        form.set(Object.fromEntries(kept) as Partial<T>)
+      }
+      written?.()
+    },
+  })
+  return form
+}

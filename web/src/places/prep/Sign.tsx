@@ -1,0 +1,55 @@
+import { comesTo, useTyped } from '../../parts/useTyped'
+import { type Entry, isStale } from '@ivory-crystal/core'
+import Button from 'react-bootstrap/Button'
+import { capital, dayAndClock } from '../../format/format'
+import { SignedBy } from '../../parts/SignedBy'
+import { author, setAuthor } from '../../ledger/writer'
+import { strike, useNotebook } from '../../ledger/notebook'
+import { useNow } from '../../app/now'
+
+export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
+  const form = useTyped({
+    start: { name: author() },
+    make: ({ name }) => comesTo(name.trim() || author()),
+    keep(name) {
+      setAuthor(name)
+      onSign(name)
+    },
+  })
+  return (
+    <form aria-label="Sign the verdict" onSubmit={form.onSubmit}>
+      <SignedBy name={form.typed.name} onName={form.of('name').onChange}>
+        Keeps the readings, literature values and house rules it rests on.
+      </SignedBy>
+    </form>
+  )
+}
+
+export function Signed({ verdict }: { verdict: Entry<'verdict signed'> }) {
+  const view = useNotebook((state) => state.view)
+  const now = useNow(60_000)
+  return (
+    <div>
+      <h3>Signed</h3>
+      <p className="mt-1 mb-1">
+        “{capital(verdict.body.judgement.verdict)}”, by {verdict.body.signedBy},{' '}
+        {dayAndClock(verdict.at, now)}.{' '}
+        <span className="quiet">Rests on {verdict.body.restsOn.length} lines of this notebook.</span>
+      </p>
+      {isStale(view, verdict) && (
+        <p className="look" role="alert">
+          A line it rests on has been struck since. The signed verdict stands as it was written; strike it and
+          sign again.
+        </p>
+      )}
+      <Button
+        variant="link"
+        onClick={() => {
+          strike(verdict, 'to be signed again')
+        }}
+      >
+        Strike this verdict
+      </Button>
+    </div>
+  )
+}

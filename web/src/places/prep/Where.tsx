@@ -1,0 +1,80 @@
+import { type Compound, type Judgement, phaseMapOf, type PrepFacts } from '@ivory-crystal/core'
+import { useState } from 'react'
+import { capital, fixed } from '../../format/format'
+import { CompoundField, compoundNamed } from '../../parts/CompoundField'
+import { ladderRows } from '../../parts/ladderRows'
+import { WhereItSits } from '../../parts/WhereItSits'
+import { Why } from '../../parts/Why'
+import { useNotebook } from '../../ledger/notebook'
+
+/** The ranges on the phase map of product and impurity. */
+export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const [typed, setTyped] = useState('')
+  const tried: Compound | null = compoundNamed(shelf, typed)
+  const isSame = tried?.id === prep.opened.body.compound.id
+  const map = phaseMapOf(view, prep, isSame ? null : tried)
+  const { compound } = prep.opened.body
+  return (
+    <aside aria-label="Where it sits">
+      <h2>
+        Where it sits <Why of="phase-map" />
+      </h2>
+      <div className="mt-2">
+        <WhereItSits
+          key={map.impurity.name}
+          a={map.product}
+          b={map.impurity}
+          path
+          points={map.placed.map(({ role, moleFractionA, between, slow }) => ({
+            key: role,
+            label: `${role}, ${aboutPercent(moleFractionA, role === 'product' ? judgement : null)}`,
+            moleFractionA,
+            between,
+            range: slow,
+            tone: role,
+          }))}
+          rows={ladderRows(view, prep.id)
+            .filter(({ tone, onset, clear }) => tone !== 'other' && onset !== null && clear !== null)
+            .map((row) => ({ ...row, signs: [] }))}
+          literature={{ lowC: compound.meltLowC, highC: compound.meltHighC }}
+        />
+      </div>
+      {map.unplaced.map((row) => (
+        <p key={row.label} className="look">
+          {row.label} clears below the eutectic of the two: it cannot be this pair alone.
+        </p>
+      ))}
+      {map.placed.map(({ role, doubt }) =>
+        doubt ? (
+          <p key={role} className="look">
+            {capital(role)}: {doubt}
+          </p>
+        ) : null,
+      )}
+      <div className="mt-2">
+        <CompoundField
+          label={map.isAssumed ? 'which impurity? (none is named in the plan)' : 'try another impurity'}
+          value={typed}
+          help={
+            map.isAssumed
+              ? `Drawn with an assumed one: as heavy as ${compound.name}, melting 20 °C higher (${fixed(map.impurity.fusion.meltingPointC, 0)} °C), Walden’s enthalpy. The composition read off ${compound.name}’s own line does not depend on it; the eutectic does.`
+              : isSame
+                ? 'That is the product itself.'
+                : 'any compound of the shelf'
+          }
+          onChange={setTyped}
+        />
+      </div>
+    </aside>
+  )
+}
+
+/** Where the judging gives only a bound, the bound is said. */
+function aboutPercent(moleFractionA: number, judgement: Judgement | null): string {
+  const most = judgement?.findings.find(({ code }) => code === 'impurity-at-most')?.numbers['molPercent']
+  return most === undefined
+    ? `about ${fixed(100 * (1 - moleFractionA), 0)} %`
+    : `at most ${Math.max(1, Math.ceil(most))} %`
+}
