@@ -148,11 +148,15 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   const later = await demo.pass(10, OIL)
   await heard(later)
   await read(half(later.probe.value))
-  const shown = Number((await cell(page, 'first liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN)
+  const shown = Number(
+    (await cell(page, 'first liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN,
+  )
   // Typed 15 s late to the half degree, and back within a reading's error of what stood there at the press.
   expect(shown).toBeLessThan(Number(half(late.probe.value)))
   expect(Math.abs(shown - wet.probe.value)).toBeLessThan(0.5)
-  const top = Number((await cell(page, 'all liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN)
+  const top = Number(
+    (await cell(page, 'all liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN,
+  )
   expect(Math.abs(top - clear.probe.value)).toBeLessThan(0.5)
   const kinds = (await demo.entries()).filter(({ entry }) => entry.kind === 'temperature typed')
   expect(kinds.filter(({ entry }) => entry.body['mark'] !== null).length).toBeGreaterThanOrEqual(4)

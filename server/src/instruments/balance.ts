@@ -1,7 +1,20 @@
 import { createHash } from 'node:crypto'
 import { Router } from 'express'
 import Joi from 'joi'
-import { type BalanceStanding, type BalanceState, createBalance, fold, linesOf, type NotebookId, type PanLoad, passBalance, prepOf, type RawEntry, simulatedPan, TEACHING_BALANCE } from '@ivory-crystal/core'
+import {
+  type BalanceStanding,
+  type BalanceState,
+  createBalance,
+  fold,
+  linesOf,
+  type NotebookId,
+  type PanLoad,
+  passBalance,
+  prepOf,
+  type RawEntry,
+  simulatedPan,
+  TEACHING_BALANCE,
+} from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'

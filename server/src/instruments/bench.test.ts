@@ -1,6 +1,16 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { type BlockReading, fold, type MeltId, meltsOf, type NotebookId, prepsOf, type RawEntry, readingsOf, type RunState } from '@ivory-crystal/core'
+import {
+  type BlockReading,
+  fold,
+  type MeltId,
+  meltsOf,
+  type NotebookId,
+  prepsOf,
+  type RawEntry,
+  readingsOf,
+  type RunState,
+} from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
 import { handClock, type HandClock, line, serve, tempFolder } from '../testing/bench'
 

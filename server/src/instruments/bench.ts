@@ -1,7 +1,38 @@
-import { atRest, chunkBytes, dueS, hasCome, mustSlowDown, type PassUntil, type Run, runState, type SealedIn, type Stand, stateOf, TRACE_MOST, tried, tryAdvance, unbroken } from './run'
+import {
+  atRest,
+  chunkBytes,
+  dueS,
+  hasCome,
+  mustSlowDown,
+  type PassUntil,
+  type Run,
+  runState,
+  type SealedIn,
+  type Stand,
+  stateOf,
+  TRACE_MOST,
+  tried,
+  tryAdvance,
+  unbroken,
+} from './run'
 import { beginRun, describeRun, heldTubes, restore } from './startRun'
 import { queue } from '../queue'
-import { advance, type BlockReading, type Bodies, commandOfLine, createBlock, type Entry, type Instrument, type InstrumentState, KINDS, lineOfCommand, type MeltId, type NotebookId, readingOfLine, type RunState } from '@ivory-crystal/core'
+import {
+  advance,
+  type BlockReading,
+  type Bodies,
+  commandOfLine,
+  createBlock,
+  type Entry,
+  type Instrument,
+  type InstrumentState,
+  KINDS,
+  lineOfCommand,
+  type MeltId,
+  type NotebookId,
+  readingOfLine,
+  type RunState,
+} from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'

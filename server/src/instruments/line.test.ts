@@ -1,6 +1,22 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { type BlockReading, type Bodies, fold, type Instrument, type InstrumentId, type InstrumentState, KINDS, type MeltId, meltOf, meltsOf, type NotebookId, prepsOf, readingsOf, type RunState, SIMULATED_INSTRUMENTS } from '@ivory-crystal/core'
+import {
+  type BlockReading,
+  type Bodies,
+  fold,
+  type Instrument,
+  type InstrumentId,
+  type InstrumentState,
+  KINDS,
+  type MeltId,
+  meltOf,
+  meltsOf,
+  type NotebookId,
+  prepsOf,
+  readingsOf,
+  type RunState,
+  SIMULATED_INSTRUMENTS,
+} from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 

@@ -1,5 +1,21 @@
 import { createHash } from 'node:crypto'
-import { advance, type BlockCommand, type BlockReading, type BlockState, createBlock, type Instrument, type InstrumentState, type MeltId, type MeltPlanned, type NotebookId, type RunId, type RunState, type SealedContents, type TubeLook, type View } from '@ivory-crystal/core'
+import {
+  advance,
+  type BlockCommand,
+  type BlockReading,
+  type BlockState,
+  createBlock,
+  type Instrument,
+  type InstrumentState,
+  type MeltId,
+  type MeltPlanned,
+  type NotebookId,
+  type RunId,
+  type RunState,
+  type SealedContents,
+  type TubeLook,
+  type View,
+} from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 

@@ -1,5 +1,28 @@
 import { createHash } from 'node:crypto'
-import { advance, type BlockReading, type BlockState, type Bodies, createBlock, createTube, type Entry, fold, holdsUnknown, type Instrument, type Kind, type MeltId, type MeltPlanned, type NotebookId, type RawEntry, type RunId, type SealedContents, simulatedTube, type Simulation, type TubeState, upcast, type View } from '@ivory-crystal/core'
+import {
+  advance,
+  type BlockReading,
+  type BlockState,
+  type Bodies,
+  createBlock,
+  createTube,
+  type Entry,
+  fold,
+  holdsUnknown,
+  type Instrument,
+  type Kind,
+  type MeltId,
+  type MeltPlanned,
+  type NotebookId,
+  type RawEntry,
+  type RunId,
+  type SealedContents,
+  simulatedTube,
+  type Simulation,
+  type TubeState,
+  upcast,
+  type View,
+} from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'

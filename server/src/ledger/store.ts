@@ -1,8 +1,28 @@
-import { countedSeq, inserted, insertLines, isThere, ledgerId, META_BYTES, newestId, reconcile, setMeta } from './tables'
+import {
+  countedSeq,
+  inserted,
+  insertLines,
+  isThere,
+  ledgerId,
+  META_BYTES,
+  newestId,
+  reconcile,
+  setMeta,
+} from './tables'
 import { queue } from '../queue'
 import { randomBytes, randomUUID } from 'node:crypto'
 import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
-import { type Answer, type EntryId, latestOf, type LedgerId, nextId, type NotebookId, type NotebookRow, type RawEntry, type StoredEntry } from '@ivory-crystal/core'
+import {
+  type Answer,
+  type EntryId,
+  latestOf,
+  type LedgerId,
+  nextId,
+  type NotebookId,
+  type NotebookRow,
+  type RawEntry,
+  type StoredEntry,
+} from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'

@@ -1,7 +1,18 @@
 import { queue } from '../queue'
 import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
-import { type Compound, type Conventions, DEFAULT_HOUSE_RULES, type Instrument, type Shelf, type ShelfReport, type ShelfVersion, SIMULATED_INSTRUMENTS, type Solvent, wholeInstrument } from '@ivory-crystal/core'
+import {
+  type Compound,
+  type Conventions,
+  DEFAULT_HOUSE_RULES,
+  type Instrument,
+  type Shelf,
+  type ShelfReport,
+  type ShelfVersion,
+  SIMULATED_INSTRUMENTS,
+  type Solvent,
+  wholeInstrument,
+} from '@ivory-crystal/core'
 import { type OwnSort, shelfRefusal } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'

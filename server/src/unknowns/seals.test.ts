@@ -1,7 +1,24 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { type BlockReading, DEFAULT_HOUSE_RULES, fold, type Kind, KINDS, type MeltId, meltOf, meltsOf, type NotebookId, RANK_OPTIONS, type SampleId, type SubjectId, type UnknownFacts, type UnknownId, unknownOf, unknownsOf } from '@ivory-crystal/core'
+import {
+  type BlockReading,
+  DEFAULT_HOUSE_RULES,
+  fold,
+  type Kind,
+  KINDS,
+  type MeltId,
+  meltOf,
+  meltsOf,
+  type NotebookId,
+  RANK_OPTIONS,
+  type SampleId,
+  type SubjectId,
+  type UnknownFacts,
+  type UnknownId,
+  unknownOf,
+  unknownsOf,
+} from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { commitmentOf } from './seals'

@@ -1,5 +1,16 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
-import { type Compound, fold, latestLine, type NotebookId, sealedContents, type SealedContents, type UnknownId, unknownOf, unknownsOf, type View } from '@ivory-crystal/core'
+import {
+  type Compound,
+  fold,
+  latestLine,
+  type NotebookId,
+  sealedContents,
+  type SealedContents,
+  type UnknownId,
+  unknownOf,
+  unknownsOf,
+  type View,
+} from '@ivory-crystal/core'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'
 import type { ShelfStore } from '../shelf/shelf'
