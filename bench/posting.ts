@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { nextId, type NotebookId, type RawEntry } from '@ivory-crystal/core'
 import { SYSTEM_CLOCK } from '../server/src/clock'
 import { openPglite } from '../server/src/db/open'
+import { freeMB } from '../server/src/disk'
 import { startServer } from '../server/src/server'
 import { ms, ratio, type Row } from './table'
 
@@ -22,9 +23,9 @@ export async function measurePosting(): Promise<Row[]> {
     byHand: true,
     say: quiet,
   })
-  const bare = await openPglite(join(folder, 'bare'), quiet)
+  const bare = await openPglite(join(folder, 'bare'), { say: quiet, free: freeMB }, (db) => Promise.resolve(db))
   const client = (
-    bare.db as unknown as { $client: { query(sql: string, values: unknown[]): Promise<unknown> } }
+    bare.begun as unknown as { $client: { query(sql: string, values: unknown[]): Promise<unknown> } }
   ).$client
   await client.query(
     'create table bare (seq int, id uuid primary key, notebook uuid, kind text, subject text, recorded_at bigint, entry json)',

@@ -41,7 +41,7 @@ export function ledgerContract(
   home: () => Home | Promise<Home>,
   keep: (lines: readonly RawEntry[]) => Promise<readonly RawEntry[]>,
 ): void {
-  const moved = async () => rebase(golden.entries, ++day * DAY_MS, await home())
+  const moved = async () => rebase(golden.entries, --day * DAY_MS, await home())
   const viewOf = (lines: readonly RawEntry[]) => told(summaryOf(fold(lines), golden.nowMs + day * DAY_MS))
 
   describe(`the ledger’s contract, kept by ${name}`, () => {
@@ -56,7 +56,7 @@ export function ledgerContract(
     })
     test('a line of a newer build comes back untouched, and a strike before its target strikes it', async () => {
       const first = (await moved())[3] as RawEntry
-      const id = (ms: number) => nextId(null, 1_900_000_000_000 + day * DAY_MS + ms, new Uint8Array(8))
+      const id = (ms: number) => nextId(null, golden.nowMs + day * DAY_MS + ms, new Uint8Array(8))
       const newer: RawEntry = {
         ...first,
         id: id(1),

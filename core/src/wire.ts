@@ -83,10 +83,14 @@ export interface RunState {
   /** How many times faster than a clock simulated time passes. */
   readonly pace: number
   readonly reading: BlockReading | null
+  /** Why its readings are not written down or do not go on; null while they do. */
+  readonly trouble?: string | null
 }
 export interface InstrumentState {
   readonly instrument: Instrument
   /** null for a real instrument nobody has heard yet. */
   readonly blockC: number | null
   readonly run: RunState | null
+  /** What went wrong with it, as a sentence; null while nothing is. */
+  readonly trouble?: string | null
 }

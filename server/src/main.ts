@@ -4,7 +4,8 @@ import { prepareTemplate } from './db/open'
 import { FolderHeld } from './ledger/lock'
 import { PROJECT } from './paths'
 import { seedShelf } from './shelf/seed'
-import { PortTaken, startServer } from './server'
+import { NoRoom } from './disk'
+import { FolderUnusable, PortTaken, startServer } from './server'
 
 const DEFAULT_PORT = 4321
 const say = (sentence: string) => {
@@ -12,6 +13,8 @@ const say = (sentence: string) => {
 }
 
 async function main(): Promise<void> {
+  // What is written here is its user's alone.
+  process.umask(0o077)
   if (process.argv.includes('--prepare-template')) return prepareTemplate((db) => seedShelf(db, SYSTEM_CLOCK))
   const demo = process.argv.includes('--demo')
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
@@ -26,7 +29,11 @@ async function main(): Promise<void> {
     say,
   })
   const stop = () => {
-    void server.close().then(() => process.exit(0))
+    // Pressed again it is the same ending: what was acknowledged is flushed, and the lock given back, once.
+    void server.close().then(
+      () => process.exit(0),
+      () => process.exit(1),
+    )
   }
   process.on('SIGINT', stop)
   process.on('SIGTERM', stop)
@@ -36,7 +43,7 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  const expected = error instanceof FolderHeld || error instanceof PortTaken
-  process.stderr.write(`${expected ? error.message : String((error as Error).stack ?? error)}\n`)
+  const expected = [FolderHeld, PortTaken, FolderUnusable, NoRoom].some((known) => error instanceof known)
+  process.stderr.write(`${expected ? (error as Error).message : String((error as Error).stack ?? error)}\n`)
   process.exit(1)
 })

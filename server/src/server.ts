@@ -1,4 +1,4 @@
-import { mkdir } from 'node:fs/promises'
+import { chmod, mkdir } from 'node:fs/promises'
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { join } from 'node:path'
@@ -12,16 +12,19 @@ import { createApp } from './http/app'
 import { balanceRoutes, openBalance } from './instruments/balance'
 import { openBench } from './instruments/bench'
 import { instrumentRoutes } from './instruments/routes'
-import { openJournal } from './ledger/journal'
-import { takeLock } from './ledger/lock'
+import { type FreeMB, freeMB, requireRoom } from './disk'
+import { openLineFile } from './lineFile'
+import type { Damage } from './ledger/journal'
+import { FolderHeld, takeLock } from './ledger/lock'
+import type { OpenJournal } from './ledger/reconcile'
+import { createStreams, type Streams } from './http/streams'
 import { ledgerRoutes } from './ledger/routes'
 import { type LedgerStore, openStore } from './ledger/store'
 import { both, streamRoutes } from './ledger/stream'
-import { putRows } from './shelf/items'
-import { openShelfJournal, type ShelfJournal } from './shelf/journal'
+import { openShelfJournal } from './shelf/journal'
 import { shelfRoutes } from './shelf/routes'
 import { addOwnPoints, seedShelf } from './shelf/seed'
-import { openShelf } from './shelf/shelf'
+import { openShelf, type ShelfStore } from './shelf/shelf'
 import { testingRoutes } from './testing/routes'
 import { unknownRoutes } from './unknowns/routes'
 import { contentsFor } from './unknowns/seals'
@@ -35,6 +38,8 @@ export interface ServerOptions {
   readonly databaseUrl?: string | undefined
   readonly say: (sentence: string) => void
   readonly clock?: Clock
+  /** Room on a disk; for tests. */
+  readonly free?: FreeMB
 }
 
 export interface RunningServer {
@@ -52,47 +57,73 @@ export class PortTaken extends Error {
   }
 }
 
-export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const { folder, say, clock = SYSTEM_CLOCK } = options
-  await mkdir(folder, { recursive: true })
-  const unlock = await takeLock(folder, { port: options.port, startedAt: clock.now() })
-  const closing: (() => Promise<unknown>)[] = [unlock]
-  const close = async () => {
-    for (const step of closing.splice(0).reverse()) await step()
+/** The data folder cannot be used as it is. */
+export class FolderUnusable extends Error {
+  constructor(folder: string, error: NodeJS.ErrnoException) {
+    const why =
+      error.code === 'EACCES' || error.code === 'EPERM'
+        ? 'it belongs to someone else'
+        : error.code === 'EROFS'
+          ? 'it lies on a disk that can only be read'
+          : error.code === 'ENOTDIR' || error.code === 'EEXIST'
+            ? 'there is a file in its place'
+            : error.message
+    super(`${folder} cannot hold the notebook: ${why}. Name another folder with IVORY_CRYSTAL_DATA=… .`)
   }
+}
+
+/** How long a request that was taken may go on once the server is told to end, ms. */
+const LAST_REQUESTS_MS = 5000
+
+export async function startServer(options: ServerOptions): Promise<RunningServer> {
+  const { folder, say, clock = SYSTEM_CLOCK, free = freeMB } = options
+  const unlock = await ownFolder(folder, { port: options.port, startedAt: clock.now() })
+  /** What is to be ended, the last begun first. */
+  const steps: (() => Promise<unknown> | void)[] = [unlock]
+  let ending: Promise<void> | null = null
+  const end = async () => {
+    for (const step of steps.splice(0).reverse()) await step()
+  }
+  const close = () => (ending ??= end())
   try {
-    const http = createServer()
+    if (!options.databaseUrl) await requireRoom(folder, free)
+    const http = createServer(TIMES)
     const serve = holdRequests(http)
     const port = await listen(http, options.port)
-    closing.push(() => stopListening(http))
-    const { db, store } = await openLedger(options, clock, say, closing)
-    const golden = options.demo ? await readGolden() : null
-    await seedShelf(db, clock)
-    if (golden) await addOwnPoints(db, clock, golden.solubilities)
-    const shelf = openShelf(db, await ownShelf(options, db, closing), clock)
-    if ((await store.notebooks()).length === 0) {
-      if (golden) await writeDemo(store, shelf, golden, clock)
-      else await store.createNotebook({ title: 'My notebook' })
-    }
+    const streams = createStreams()
+    steps.push(() => stopListening(http, streams))
+    const { store, shelf, damages } = await openLedger(options, { clock, free }, steps)
     const bench = await openBench(
       async () => (await shelf.read()).instruments,
       store,
       clock,
       options.byHand,
       (notebook, view) => contentsFor(shelf, notebook, view),
+      say,
     )
-    closing.push(() => bench.close())
     const balance = openBalance(store, clock, options.byHand)
-    closing.push(async () => {
-      balance.close()
-    })
+    steps.push(
+      () => store.settled(),
+      () => bench.close(),
+      () => {
+        balance.close()
+      },
+      // Before anything behind it ends: no more is taken, and what was taken is answered.
+      () => stopListening(http, streams),
+    )
     const api = Router()
-    api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), clock))
-    api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store))
-    api.use(instrumentRoutes(bench, clock, options.byHand), balanceRoutes(balance, options.byHand))
+    api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), streams, clock))
+    api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store, clock))
+    api.use(instrumentRoutes(bench, streams, clock, options.byHand), balanceRoutes(balance, options.byHand))
     if (options.byHand) api.use(testingRoutes(store, shelf, bench, balance, clock))
     api.get('/about', (_request, response) => {
-      response.json({ ledger: store.ledger, demo: options.demo, byHand: options.byHand, now: clock.now() })
+      response.json({
+        ledger: store.ledger,
+        demo: options.demo,
+        byHand: options.byHand,
+        now: clock.now(),
+        setAside: [...store.setAside, ...damages].map(({ line, reason }) => ({ line, reason })),
+      })
     })
     const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
     serve(createApp({ api, port: () => port, log }))
@@ -103,36 +134,66 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   }
 }
 
-async function openLedger(
-  { folder, databaseUrl }: ServerOptions,
-  clock: Clock,
-  say: (sentence: string) => void,
-  closing: (() => Promise<unknown>)[],
-) {
-  if (databaseUrl) {
-    const { db, close } = await openPostgres(databaseUrl)
-    closing.push(close)
-    return { db, store: await openStore(db, null, clock) }
-  }
-  const path = join(folder, 'journal.jsonl')
-  const file = await openJournal(path, say)
-  closing.push(() => file.close())
-  const { db, close } = await openPglite(join(folder, 'database'), say)
-  closing.push(close)
-  return { db, store: await openStore(db, { file, path }, clock) }
+/** Headers and bodies that come too slowly are not waited for; an idle connection is closed. */
+const TIMES = {
+  headersTimeout: 10_000,
+  requestTimeout: 60_000,
+  keepAliveTimeout: 10_000,
+  connectionsCheckingInterval: 5_000,
 }
 
-/** The journal of what the lab put on the shelf; a database that lacks any of it is brought up to it. */
-async function ownShelf(
-  { folder, databaseUrl }: ServerOptions,
-  db: Database,
-  closing: (() => Promise<unknown>)[],
-): Promise<ShelfJournal | null> {
-  if (databaseUrl) return null
-  const { journal, rows } = await openShelfJournal(join(folder, 'shelf.jsonl'))
-  closing.push(() => journal.close())
-  await putRows(db, rows)
-  return journal
+/** Makes the folder its user's alone, and takes it. */
+async function ownFolder(
+  folder: string,
+  holder: { port: number; startedAt: number },
+): Promise<() => Promise<void>> {
+  try {
+    await mkdir(folder, { recursive: true, mode: 0o700 })
+    await chmod(folder, 0o700)
+    return await takeLock(folder, holder)
+  } catch (error) {
+    if (error instanceof FolderHeld) throw error
+    throw new FolderUnusable(folder, error as NodeJS.ErrnoException)
+  }
+}
+
+async function openLedger(
+  { folder, databaseUrl, demo, say }: ServerOptions,
+  { clock, free }: { clock: Clock; free: FreeMB },
+  steps: (() => Promise<unknown> | void)[],
+): Promise<{ store: LedgerStore; shelf: ShelfStore; damages: readonly Damage[] }> {
+  const golden = demo ? await readGolden() : null
+  /** All that a start asks of the database. */
+  const begin = async (db: Database, journal: OpenJournal | null) => {
+    const mayWrite = journal ? () => requireRoom(folder, free) : undefined
+    const store = await openStore(db, journal, { clock, say, ...(mayWrite ? { mayWrite } : {}) })
+    await seedShelf(db, clock)
+    if (golden) await addOwnPoints(db, clock, golden.solubilities)
+    const own = journal ? await openShelfJournal(join(folder, 'shelf.jsonl'), db, say) : null
+    const shelf = openShelf(db, own?.journal ?? null, clock)
+    await shelf.read()
+    if ((await store.notebooks()).length === 0) {
+      if (golden) await writeDemo(store, shelf, golden, clock)
+      else await store.createNotebook({ title: 'My notebook' })
+    }
+    return { store, shelf, own }
+  }
+  if (databaseUrl) {
+    const { db, close } = await openPostgres(databaseUrl)
+    steps.push(close)
+    return { ...(await begin(db, null)), damages: [] }
+  }
+  const path = join(folder, 'journal.jsonl')
+  const file = await openLineFile(path, say)
+  steps.push(() => file.close())
+  const { begun, close } = await openPglite(join(folder, 'database'), { say, free }, (db) =>
+    begin(db, { file, path }),
+  )
+  steps.push(
+    () => begun.own?.journal.close(),
+    () => close(),
+  )
+  return { ...begun, damages: begun.own?.damages ?? [] }
 }
 
 type Answerer = (request: IncomingMessage, response: ServerResponse) => void
@@ -162,11 +223,19 @@ function listen(http: Server, port: number): Promise<number> {
   })
 }
 
-function stopListening(http: Server): Promise<void> {
-  return new Promise((resolve) => {
+/** Takes no more requests, ends the streams, and waits for what was taken; once only. */
+async function stopListening(http: Server, streams: Streams): Promise<void> {
+  if (!http.listening) return
+  const closed = new Promise<void>((resolve) => {
     http.close(() => {
       resolve()
     })
-    http.closeAllConnections()
   })
+  streams.endAll('The server ends.')
+  http.closeIdleConnections()
+  const late = setTimeout(() => {
+    http.closeAllConnections()
+  }, LAST_REQUESTS_MS)
+  await closed
+  clearTimeout(late)
 }

@@ -5,6 +5,8 @@ import type { EntryId } from '../ids'
  * A new id is never earlier than any id seen, so id order is the order of truth even when a clock is wrong.
  */
 const COUNTER_MOST = 0xfff
+/** Milliseconds that 48 bits can say. */
+const MS_MOST = 2 ** 48 - 1
 
 /** Milliseconds in the head of a UUIDv7. */
 export function idMs(id: string): number {
@@ -26,14 +28,15 @@ function idCounter(id: string): number {
  */
 export function nextId(latest: string | null, nowMs: number, random: Uint8Array): EntryId {
   if (random.length !== 8) throw new RangeError('A UUIDv7 needs 8 random bytes.')
-  let ms = Math.floor(nowMs)
+  let ms = Math.min(MS_MOST, Math.max(0, Math.floor(nowMs)))
   let counter = 0
   if (latest !== null && idMs(latest) >= ms) {
     ms = idMs(latest)
     counter = idCounter(latest) + 1
     if (counter > COUNTER_MOST) {
-      ms += 1
-      counter = 0
+      // At the very end of what an id can say it stays well formed, and no longer grows.
+      counter = ms < MS_MOST ? 0 : COUNTER_MOST
+      ms = Math.min(ms + 1, MS_MOST)
     }
   }
   const time = ms.toString(16).padStart(12, '0')

@@ -2,6 +2,7 @@ import type { RawEntry } from './entry'
 import Joi from 'joi'
 import { shortName, uuid, type VersionSchemas } from './kinds/pieces'
 import { sentence, STRICT } from './kinds/said'
+import { unstorable } from './storable'
 import { type Kind, KINDS } from './kinds/list'
 
 /** Schemas by kind and version, all of them: whoever checks a line of any kind has loaded every one. */
@@ -33,6 +34,8 @@ const UNKNOWN_BODY_MOST = 64_000
  * @returns null when it may, else what is wrong with it, as a sentence
  */
 export function refusalOf(raw: unknown): string | null {
+  const cannot = unstorable(raw)
+  if (cannot) return cannot
   const { error } = envelope.validate(raw, STRICT)
   if (error) return sentence(error)
   const { kind, v, body } = raw as RawEntry
@@ -43,5 +46,11 @@ export function refusalOf(raw: unknown): string | null {
   const schema = BODIES[kind]?.[v]
   if (!schema) return `“${kind}” was never written in version ${v}.`
   const refused = schema.validate(body, STRICT).error
-  return refused ? `In “${kind}”: ${sentence(refused)}` : null
+  if (refused) return `In “${kind}”: ${sentence(refused)}`
+  return ofItself(raw as RawEntry) ? 'A sample cannot be made of itself.' : null
+}
+
+/** A mixture among its own parts: whatever asks what it is made of would never come to an end. */
+function ofItself({ kind, subject, body }: RawEntry): boolean {
+  return kind === 'sample named' && (body as { of?: readonly string[] }).of?.includes(subject) === true
 }

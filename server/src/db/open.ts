@@ -1,56 +1,97 @@
-import { copyFile, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
+import { chmod, copyFile, mkdir, readdir, readFile, rename, rm } from 'node:fs/promises'
 import { existsSync } from 'node:fs'
-import { join, relative } from 'node:path'
+import { dirname, join, relative } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle as drizzlePglite } from 'drizzle-orm/pglite'
 import { migrate as migratePglite } from 'drizzle-orm/pglite/migrator'
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
 import { MIGRATIONS, TEMPLATE } from '../paths'
+import { type FreeMB, NoRoom, requireRoom, ROOM_LEAST_MB } from '../disk'
+import { freeName } from '../lineFile'
 import * as schema from './schema'
 
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>
 
 export interface OpenDatabase {
   readonly db: Database
-  /** True when the database was made anew and holds nothing yet. */
-  readonly fresh: boolean
   close(): Promise<void>
 }
 
 type Say = (sentence: string) => void
 
+/** What a new database needs, with room to spare, MB. */
+const NEW_DATABASE_MB = ROOM_LEAST_MB + 80
+
 /**
- * Opens the PGlite folder, from the prepared template on a first start. One that is broken or of another
- * major version is moved aside: the journal rebuilds it.
+ * Opens the PGlite folder, from the prepared template on a first start, and does with it what a start does. One that
+ * is broken (its tables as well as its catalogue: whatever fails then), differs from the journal, or is of another
+ * major version is moved aside, and the journal builds it again. Nothing is moved while there is no room for a new one.
  */
-export async function openPglite(folder: string, say: Say): Promise<OpenDatabase> {
-  if (existsSync(folder) && (await isOtherMajor(folder))) {
-    say('The database is of another version and is built again from the journal.')
-    await moveAside(folder, 'old')
+export async function openPglite<T>(
+  folder: string,
+  given: { readonly say: Say; readonly free: FreeMB },
+  begin: (db: Database) => Promise<T>,
+): Promise<{ readonly close: () => Promise<void>; readonly begun: T }> {
+  const { say } = given
+  const again = async (why: string, as: string) => {
+    await requireRoom(dirname(folder), given.free, NEW_DATABASE_MB)
+    say(`${why} It is built again from the journal.`)
+    await rename(folder, freeName(folder, as))
+    return openFolder(folder, say, begin)
   }
+  if (existsSync(folder) && (await isOtherMajor(folder)))
+    return again('The database is of another version.', 'old')
+  if (!existsSync(folder)) await requireRoom(dirname(folder), given.free, NEW_DATABASE_MB)
   try {
-    return await openFolder(folder, say)
+    return await openFolder(folder, say, begin)
   } catch (error) {
-    if (!existsSync(folder)) throw error
-    say(`The database could not be opened (${(error as Error).message}); it is built again from the journal.`)
-    await moveAside(folder, 'broken')
-    return openFolder(folder, say)
+    if (error instanceof NoRoom || !existsSync(folder)) throw error
+    return again(`The database could not be used (${reasonOf(error)}).`, 'broken')
   }
 }
 
-async function openFolder(folder: string, say: Say): Promise<OpenDatabase> {
-  const fresh = !existsSync(folder)
-  if (fresh) {
+/** What a database says, without the statement it was asked. */
+function reasonOf(error: unknown): string {
+  const { message, cause } = error as Error
+  return cause instanceof Error ? cause.message : message
+}
+
+/** A folder left by a process that was killed while opening it may never open: after this long it is given up, ms. */
+const OPEN_MOST_MS = 60_000
+
+async function openFolder<T>(
+  folder: string,
+  say: Say,
+  begin: (db: Database) => Promise<T>,
+): Promise<{ readonly close: () => Promise<void>; readonly begun: T }> {
+  if (!existsSync(folder)) {
     say('Preparing the database for its first start …')
     if (existsSync(TEMPLATE)) await copyTree(TEMPLATE, folder)
   }
-  const client = await PGlite.create(folder)
-  const db = drizzlePglite(client, { schema })
-  await migratePglite(db, { migrationsFolder: MIGRATIONS })
-  return {
-    db: db as unknown as Database,
-    fresh,
-    close: () => client.close(),
+  const client = await inTime(PGlite.create(folder))
+  try {
+    const db = drizzlePglite(client, { schema })
+    await migratePglite(db, { migrationsFolder: MIGRATIONS })
+    return { begun: await begin(db as unknown as Database), close: () => client.close() }
+  } catch (error) {
+    await client.close().catch(() => undefined)
+    throw error
+  }
+}
+
+async function inTime<T>(opening: Promise<T>): Promise<T> {
+  let timer: NodeJS.Timeout | undefined
+  try {
+    return await Promise.race([
+      opening,
+      new Promise<never>((_, reject) => {
+        timer = setTimeout(() => {
+          reject(new Error('it did not open in time'))
+        }, OPEN_MOST_MS)
+      }),
+    ])
+  } finally {
+    clearTimeout(timer)
   }
 }
 
@@ -63,7 +104,12 @@ async function copyTree(from: string, to: string): Promise<void> {
   for (const folder of entries.filter((entry) => entry.isDirectory()))
     await mkdir(join(to, within(folder)), { recursive: true })
   const files = entries.filter((entry) => entry.isFile()).map(within)
-  await Promise.all(files.map((file) => copyFile(join(from, file), join(to, file))))
+  await Promise.all(
+    files.map(async (file) => {
+      await copyFile(join(from, file), join(to, file))
+      await chmod(join(to, file), 0o600)
+    }),
+  )
 }
 
 /** Makes the template folder a first start copies: a database with every migration in it, and what `fill` puts there. */
@@ -89,12 +135,6 @@ async function isOtherMajor(folder: string): Promise<boolean> {
   return ours !== null && templates !== null && ours !== templates
 }
 
-async function moveAside(folder: string, why: string): Promise<void> {
-  let number = 1
-  while (existsSync(`${folder}.${why}-${number}`)) number++
-  await rename(folder, `${folder}.${why}-${number}`)
-}
-
 /** A PostgreSQL server in place of PGlite and journal. */
 export async function openPostgres(url: string): Promise<OpenDatabase> {
   const [{ Pool }, { drizzle }, { migrate }] = await Promise.all([
@@ -105,5 +145,5 @@ export async function openPostgres(url: string): Promise<OpenDatabase> {
   const pool = new Pool({ connectionString: url, max: 8 })
   const db = drizzle(pool, { schema })
   await migrate(db, { migrationsFolder: MIGRATIONS })
-  return { db: db as unknown as Database, fresh: false, close: () => pool.end() }
+  return { db: db as unknown as Database, close: () => pool.end() }
 }

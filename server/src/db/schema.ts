@@ -25,6 +25,8 @@ export const entries = pgTable(
     recordedAt: bigint('recorded_at', { mode: 'number' }).notNull(),
     /** json and not jsonb: a line is kept as it came. */
     entry: json('entry').$type<RawEntry>().notNull(),
+    /** Of this line and the one before it, SHA-256; null only in a database of before there were hashes. */
+    hash: text('hash'),
   },
   (table) => [primaryKey({ columns: [table.notebook, table.seq] }), index('entries_kind').on(table.kind)],
 )

@@ -1,10 +1,12 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import { CORE_VERSION, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import { type Answer, CORE_VERSION, type NotebookId, type RawEntry } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { existing } from '../ledger/routes'
 import type { LedgerStore } from '../ledger/store'
+import { pieces, refusalOf, unstorable } from '@ivory-crystal/core/schemas'
+import { sendList } from '../http/sendList'
 
 /** A whole notebook as a file: every line as it was written, nothing computed. */
 export interface NotebookFile {
@@ -22,42 +24,53 @@ const fileBody = Joi.object({
   coreVersion: Joi.string().max(40).required(),
   exportedAt: Joi.number().integer().required(),
   notebook: Joi.object({
-    id: Joi.string().uuid().required(),
+    id: pieces.uuid.required(),
     title: Joi.string().min(1).max(200).required(),
   }).required(),
   entries: Joi.array().items(Joi.any()).max(500_000).required(),
 })
+
+/** Lines of an import stored together. */
+const LINES_AT_ONCE = 1000
+
+async function* entriesOf(store: LedgerStore, id: NotebookId): AsyncGenerator<readonly RawEntry[]> {
+  for await (const lines of store.after(id, 0)) yield lines.map(({ entry }) => entry)
+}
 
 export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
   const router = Router()
   router.get('/notebooks/:notebook/export', async (request, response) => {
     const id = await existing(store, request.params.notebook)
     const title = (await store.notebooks()).find((row) => row.id === id)?.title ?? ''
-    const file: NotebookFile = {
+    const head: Omit<NotebookFile, 'entries'> = {
       format: 'ivory-crystal notebook',
       version: 1,
       coreVersion: CORE_VERSION,
       exportedAt: clock.now(),
       notebook: { id, title },
-      entries: (await store.after(id, 0)).map((line) => line.entry),
     }
     const name =
       title
         .toLowerCase()
         .replaceAll(/[^a-z0-9]+/g, '-')
         .replaceAll(/^-|-$/g, '') || 'notebook'
-    response.attachment(`${name}.ivory-crystal.json`).json(file)
+    response.attachment(`${name}.ivory-crystal.json`)
+    await sendList(response, head, 'entries', entriesOf(store, id))
   })
   router.post('/import', async (request, response) => {
     const file = checked<NotebookFile>(fileBody, request.body)
+    const cannot = unstorable(file.notebook)
+    if (cannot) throw new HttpProblem(400, 'This file cannot be read', cannot)
+    // A file of nonsense leaves no empty notebook behind.
+    if (file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
+      throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is a line of a notebook.')
     if (!(await store.notebooks()).some((row) => row.id === file.notebook.id))
       await store.createNotebook({ id: file.notebook.id, title: file.notebook.title })
-    const answers = await store.append(
-      file.notebook.id,
-      file.entries.map((entry) => [entry]),
-      { fromElsewhere: true },
-    )
-    if (!answers) throw new HttpProblem(500, 'Import failed', 'The notebook could not be made.')
+    const answers: Answer[] = []
+    for (let i = 0; i < file.entries.length; i += LINES_AT_ONCE) {
+      const groups = file.entries.slice(i, i + LINES_AT_ONCE).map((entry) => [entry])
+      answers.push(...((await store.append(file.notebook.id, groups, { fromElsewhere: true })) ?? []))
+    }
     const counted = { stored: 0, duplicate: 0, conflict: 0, refused: 0 }
     for (const { outcome } of answers) counted[outcome] += 1
     const report = answers.flatMap((answer, i) =>

@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express'
 import type Joi from 'joi'
+import { NoRoom } from '../disk'
 import { sentence } from '@ivory-crystal/core/schemas'
 
 /** An error that is the caller's to mend, with the sentence to show. */
@@ -53,6 +54,7 @@ export function handleErrors(onUnexpected: (error: unknown) => void): ErrorReque
       return
     }
     if (error instanceof HttpProblem) sendProblem(response, error.status, error.title, error.detail)
+    else if (error instanceof NoRoom) sendProblem(response, 507, 'Disk nearly full', error.message)
     else if (error.type === 'entity.parse.failed')
       sendProblem(response, 400, 'This request cannot be read', 'The body is not JSON.')
     else if (error.type === 'entity.too.large')

@@ -14,8 +14,8 @@ beforeAll(async () => {
   folder = await tempFolder()
   server = await serve(folder.path, { demo: true })
   notebook = (await server.store.notebooks())[0]?.id ?? ''
-  const lines = await server.store.after(notebook as never, 0)
-  adipic = prepsOf(fold(lines.map(({ entry }) => entry)))[0] as PrepFacts
+  const lines = await server.store.all(notebook as never)
+  adipic = prepsOf(fold([...lines]))[0] as PrepFacts
 })
 afterAll(async () => {
   await server.close()

@@ -79,7 +79,7 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
     standing,
     async load(notebook, sample, load, aboutG) {
       touch()
-      const lines = (await store.after(notebook, 0)).map(({ entry }) => entry)
+      const lines = await store.all(notebook)
       const g = panMassG(lines, sample, load, aboutG, clock.now())
       state = passBalance(state, [{ kind: 'load', g }], 0).state
       onPan = load

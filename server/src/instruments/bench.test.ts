@@ -22,7 +22,7 @@ const MELT = '0a5a1c7e-0000-4000-8000-0000000000aa' as MeltId
 const BLOCK = '/api/instruments/programmable-block'
 
 const at = () => `http://127.0.0.1:${server.port}`
-const view = async () => fold((await server.store.after(notebook, 0)).map((one) => one.entry))
+const view = async () => fold([...(await server.store.all(notebook))])
 const post = (path: string, body: object) => request(at()).post(path).send(body)
 
 async function open(byHand: boolean): Promise<void> {

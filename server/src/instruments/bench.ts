@@ -3,6 +3,9 @@ import {
   chunkBytes,
   dueS,
   hasCome,
+  isOver,
+  requireWithin,
+  RUN_MOST_S,
   mustSlowDown,
   type PassUntil,
   type Run,
@@ -40,6 +43,8 @@ import type { Passing, PassingFeed } from '../ledger/stream'
 
 const TICK_MS = 1000
 const FLUSH_EVERY_MS = 5000
+/** Between two readings of a connected instrument, s; more is no pause but a clock that jumped. */
+const CLOCK_JUMP_MOST_S = 3600
 const WRITTEN_BY = { author: 'recorder', device: 'server' } as const
 
 export interface SimulatedBench extends PassingFeed {
@@ -70,6 +75,7 @@ export async function openBench(
   clock: Clock,
   byHand: boolean,
   sealedIn: SealedIn,
+  say: (sentence: string) => void,
 ): Promise<SimulatedBench> {
   const hearers = new Set<(passing: Passing) => void>()
   const stands = new Map<string, Stand>()
@@ -79,21 +85,39 @@ export async function openBench(
       for (const instrument of await listed()) {
         const stand = stands.get(instrument.id)
         // One whose values were changed on the shelf goes on with the new ones once it rests.
-        if (!stand) stands.set(instrument.id, await restore(instrument, store, clock, byHand, sealedIn))
+        if (!stand) stands.set(instrument.id, await restored(instrument))
         else if (!stand.run) stand.instrument = instrument
       }
       return stands
     })
+  /** Each by itself: one whose run cannot be played on stands cold, and says why. */
+  async function restored(instrument: Instrument): Promise<Stand> {
+    const stand = await restore(instrument, store, clock, byHand, sealedIn)
+    if (stand.trouble) say(`${instrument.name}: ${stand.trouble}`)
+    return stand
+  }
   await standing()
-  let ticking = Promise.resolve()
   const stop = byHand
     ? () => undefined
     : clock.every(TICK_MS, () => {
-        ticking = ticking.then(() => tick()).catch(() => undefined)
+        for (const stand of stands.values()) if (stand.run && !stand.ticking) void tick(stand)
       })
 
-  async function tick(): Promise<void> {
-    for (const stand of stands.values()) if (stand.run) await catchUp(stand, stand.run)
+  async function tick(stand: Stand): Promise<void> {
+    stand.ticking = true
+    try {
+      await stand.inTurn(async () => {
+        if (stand.run) await catchUp(stand, stand.run)
+      })
+      stand.trouble = null
+    } catch (error) {
+      const trouble = `Its readings could not be written down: ${(error as Error).message}`
+      if (trouble !== stand.trouble) say(`${stand.instrument.name}: ${trouble}`)
+      stand.trouble = trouble
+      if (stand.run) publish(stand, stand.run)
+    } finally {
+      stand.ticking = false
+    }
   }
 
   async function catchUp(stand: Stand, run: Run): Promise<void> {
@@ -102,6 +126,15 @@ export async function openBench(
       if (due > run.sample) await advanceTo(stand, run, due)
     }
     if (clock.now() - run.flushedAt >= FLUSH_EVERY_MS || run.unwritten.length >= TRACE_MOST) await flush(run)
+    if (run.simulated && isOver(run)) await endRun(stand, run)
+  }
+
+  async function endRun(stand: Stand, run: Run): Promise<void> {
+    await flush(run)
+    await write(run, 'run ended', { run: run.id, atS: run.sample })
+    if (run.simulated) stand.rest = { state: atRest(run.simulated), atMs: clock.now() }
+    stand.run = null
+    for (const hear of hearers) hear({ event: 'rest', data: { instrument: stand.instrument.id } })
   }
 
   async function advanceTo(stand: Stand, run: Run, sample: number, until?: PassUntil): Promise<void> {
@@ -135,7 +168,7 @@ export async function openBench(
   }
 
   function publish(stand: Stand, run: Run): void {
-    const data = { instrument: stand.instrument.id, ...runState(run) }
+    const data = { instrument: stand.instrument.id, ...runState(run, stand.trouble) }
     for (const hear of hearers) hear({ event: 'reading', data })
   }
 
@@ -170,6 +203,7 @@ export async function openBench(
       const light = chunk[0]?.light ? chunk.map((reading) => reading.light ?? []) : null
       const body = { run: run.id, firstSample, decimals: run.decimals, probeC, light }
       await write(run, 'trace', body, chunkBytes(run.id, firstSample))
+      // Read again: while it was being written, more may have come.
       run.unwritten = run.unwritten.slice(chunk.length)
     }
   }
@@ -191,12 +225,14 @@ export async function openBench(
 
   async function command(stand: Stand, run: Run, what: Bodies['run command']['command']): Promise<void> {
     if (!byHand) await catchUp(stand, run)
+    runOf(stand, run.id)
     if (what.kind === 'pace') {
       if (!run.simulated)
         throw new HttpProblem(400, 'The instrument refused', 'Only simulated time can be hurried.')
       await setPace(run, what.pace)
     } else {
       const obeyed = run.simulated ? tryAdvance(run.simulated, what) : null
+      if (!run.simulated) requireWithin(stand.instrument, what)
       await flush(run)
       await write(run, 'run command', { run: run.id, atS: run.sample, command: what })
       run.simulated = obeyed
@@ -219,6 +255,12 @@ export async function openBench(
     const sample = Math.floor(atS - run.clockAtStartS)
     if (sample < run.sample)
       throw new HttpProblem(400, 'The line was refused', 'The seconds of this instrument run backwards.')
+    if (sample - run.sample > CLOCK_JUMP_MOST_S || sample > RUN_MOST_S)
+      throw new HttpProblem(
+        400,
+        'The line was refused',
+        `The clock of this instrument jumped ahead by ${sample - run.sample} s. End the run and start another.`,
+      )
     // The first reading of each second is kept; more pass by.
     if (sample === run.sample && run.last) return
     run.sample = sample
@@ -245,65 +287,73 @@ export async function openBench(
     },
     async start(id, notebook, melt) {
       const stand = await standOf(id)
-      if (stand.run)
-        throw new HttpProblem(
-          409,
-          'Instrument in use',
-          'A run is going on this instrument. End it first; its tubes are in the block.',
-        )
-      const started = await describeRun(stand, store, clock, notebook, melt, sealedIn)
-      await write({ notebook, melt }, 'run started', started.body)
-      const tubes = await heldTubes(started.body, started.planned, store, notebook, sealedIn)
-      stand.run = beginRun(started.body, started.planned, melt, notebook, clock.now(), tubes)
-      publish(stand, stand.run)
-      return runState(stand.run)
+      return stand.inTurn(async () => {
+        if (stand.run)
+          throw new HttpProblem(
+            409,
+            'Instrument in use',
+            'A run is going on this instrument. End it first; its tubes are in the block.',
+          )
+        const started = await describeRun(stand, store, clock, notebook, melt, sealedIn)
+        const tubes = await heldTubes(started.body, started.planned, store, notebook, sealedIn)
+        await write({ notebook, melt }, 'run started', started.body)
+        stand.trouble = null
+        stand.run = beginRun(started.body, started.planned, melt, notebook, clock.now(), tubes)
+        publish(stand, stand.run)
+        return runState(stand.run, null)
+      })
     },
     async command(id, runId, what) {
       const stand = await standOf(id)
-      const run = runOf(stand, runId)
-      await command(stand, run, what)
-      return runState(run)
+      return stand.inTurn(async () => {
+        const run = runOf(stand, runId)
+        await command(stand, run, what)
+        return runState(run, stand.trouble)
+      })
     },
     async end(id, runId) {
       const stand = await standOf(id)
-      const run = runOf(stand, runId)
-      if (!byHand) await catchUp(stand, run)
-      await flush(run)
-      await write(run, 'run ended', { run: run.id, atS: run.sample })
-      if (run.simulated) stand.rest = { state: atRest(run.simulated), atMs: clock.now() }
-      stand.run = null
-      for (const hear of hearers) hear({ event: 'rest', data: { instrument: id } })
-      return stateOf(stand, clock)
+      return stand.inTurn(async () => {
+        const run = runOf(stand, runId)
+        if (!byHand) await catchUp(stand, run)
+        // Catching up may have ended it.
+        if (stand.run) await endRun(stand, run)
+        return stateOf(stand, clock)
+      })
     },
     async line(id, line) {
       const stand = await standOf(id)
-      if (line.trim().startsWith('reading')) {
-        if (stand.instrument.simulated)
+      return stand.inTurn(async () => {
+        if (line.trim().startsWith('reading')) {
+          if (stand.instrument.simulated)
+            throw new HttpProblem(
+              400,
+              'The line was refused',
+              'This instrument is simulated: it reads for itself.',
+            )
+          await hearReading(stand, line)
+          return 'ok'
+        }
+        const what = tried(() => commandOfLine(line))
+        if (!stand.run)
           throw new HttpProblem(
-            400,
-            'The line was refused',
-            'This instrument is simulated: it reads for itself.',
+            409,
+            'No run',
+            'Nothing runs on this instrument: start a run in the notebook first.',
           )
-        await hearReading(stand, line)
-        return 'ok'
-      }
-      const what = tried(() => commandOfLine(line))
-      if (!stand.run)
-        throw new HttpProblem(
-          409,
-          'No run',
-          'Nothing runs on this instrument: start a run in the notebook first.',
-        )
-      await command(stand, stand.run, what)
-      return `ok ${lineOfCommand(what)}`
+        await command(stand, stand.run, what)
+        return `ok ${lineOfCommand(what)}`
+      })
     },
     async pass(id, seconds, until) {
       const stand = await standOf(id)
-      const run = stand.run
-      if (!run?.simulated) throw new HttpProblem(409, 'No run', 'Nothing runs on this instrument.')
-      await advanceTo(stand, run, run.sample + seconds, until)
-      await flush(run)
-      return runState(run)
+      return stand.inTurn(async () => {
+        const run = stand.run
+        if (!run?.simulated) throw new HttpProblem(409, 'No run', 'Nothing runs on this instrument.')
+        await advanceTo(stand, run, run.sample + seconds, until)
+        await flush(run)
+        return runState(run, stand.trouble)
+      })
     },
     clear() {
       for (const stand of stands.values()) {
@@ -318,8 +368,10 @@ export async function openBench(
     },
     async close() {
       stop()
-      await ticking
-      for (const { run } of stands.values()) if (run) await flush(run)
+      for (const stand of stands.values())
+        await stand.inTurn(async () => {
+          if (stand.run) await flush(stand.run)
+        })
     },
   }
 }

@@ -34,7 +34,7 @@ const OWN: Instrument = {
 }
 
 const at = () => `http://127.0.0.1:${server.port}`
-const view = async () => fold((await server.store.after(notebook, 0)).map((one) => one.entry))
+const view = async () => fold([...(await server.store.all(notebook))])
 const post = (path: string, body: object) => request(at()).post(path).send(body)
 const detailOf = (response: { text: string }) => (JSON.parse(response.text) as { detail: string }).detail
 const instrumentPath = (id: string) => `/api/instruments/${id}`

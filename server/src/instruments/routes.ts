@@ -4,6 +4,7 @@ import { type BlockCommand, type BlockReading, lineOfReading, type MeltId } from
 import { blockCommand } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
+import type { Streams } from '../http/streams'
 import { notebookIn } from '../ledger/routes'
 import type { SimulatedBench } from './bench'
 import type { PassUntil } from './run'
@@ -26,13 +27,18 @@ const passBody = Joi.object({
 })
 
 /** @param byHand adds the endpoint that lets time pass, for tests only */
-export function instrumentRoutes(bench: SimulatedBench, clock: Clock, byHand: boolean): Router {
+export function instrumentRoutes(
+  bench: SimulatedBench,
+  streams: Streams,
+  clock: Clock,
+  byHand: boolean,
+): Router {
   const router = Router()
   router.get('/instruments', async (_request, response) => {
     response.json({ instruments: await bench.states() })
   })
   router.get('/instruments/:instrument/line/stream', (request, response) => {
-    speakLine(bench, request.params.instrument, clock, request, response)
+    speakLine(bench, request.params.instrument, streams, clock, request, response)
   })
   router.post('/instruments/:instrument/line', text({ limit: LINES_MOST }), async (request, response) => {
     const answers: string[] = []
@@ -63,7 +69,6 @@ export function instrumentRoutes(bench: SimulatedBench, clock: Clock, byHand: bo
 
 const LINES_MOST = '100kb'
 const LINES_AT_ONCE = 600
-const HEARTBEAT_MS = 15_000
 
 function linesIn(body: unknown): string[] {
   if (typeof body !== 'string')
@@ -78,30 +83,18 @@ function linesIn(body: unknown): string[] {
 function speakLine(
   bench: SimulatedBench,
   instrument: string,
+  streams: Streams,
   clock: Clock,
   request: Request,
   response: Response,
 ): void {
-  response.writeHead(200, {
-    'Content-Type': 'text/event-stream',
-    'Cache-Control': 'no-store',
-    'X-Accel-Buffering': 'no',
-  })
-  const say = (line: string) => response.write(`event: line\ndata: ${line}\n\n`)
-  response.write('retry: 1000\n\n')
-  const deaf = [
+  streams.open(request, response, clock, (stream) => [
     bench.listen(({ event, data }) => {
       const about = data as { instrument: string; reading?: BlockReading | null; line?: string }
       if (about.instrument !== instrument) return
-      if (event === 'reading' && about.reading) say(lineOfReading(about.reading))
-      else if (event === 'rest') say('rest')
-      else if (event === 'line' && about.line) say(about.line)
+      if (event === 'reading' && about.reading) stream.send('line', lineOfReading(about.reading))
+      else if (event === 'rest') stream.send('line', 'rest')
+      else if (event === 'line' && about.line) stream.send('line', about.line)
     }),
-    clock.every(HEARTBEAT_MS, () => response.write(': still here\n\n')),
-  ]
-  request.on('close', () => {
-    deaf.forEach((stop) => {
-      stop()
-    })
-  })
+  ])
 }

@@ -16,6 +16,7 @@ import {
   type TubeLook,
   type View,
 } from '@ivory-crystal/core'
+import type { queue } from '../queue'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 
@@ -45,10 +46,18 @@ export interface Run {
   clockAtStartS: number | null
   unwritten: BlockReading[]
   flushedAt: number
+  /** Since when the block has been at the end of its plan, its own seconds; null before. */
+  doneSinceS: number | null
 }
 
 export interface Stand {
   instrument: Instrument
+  /** What is asked of one instrument happens one after the other. */
+  readonly inTurn: ReturnType<typeof queue>
+  /** True while a tick of the clock is being worked off. */
+  ticking: boolean
+  /** What went wrong with it, until it goes right again; null while nothing is. */
+  trouble: string | null
   run: Run | null
   /** The block at rest, as of this wall time. */
   rest: { state: BlockState; atMs: number }
@@ -83,21 +92,23 @@ export function hasCome({ phase, probe, tubes }: BlockReading, until: PassUntil)
   )
 }
 
-export function runState(run: Run): RunState {
-  return { id: run.id, melt: run.melt, notebook: run.notebook, pace: run.anchor.pace, reading: run.last }
+export function runState(run: Run, trouble: string | null): RunState {
+  const { id, melt, notebook, anchor, last } = run
+  return { id, melt, notebook, pace: anchor.pace, reading: last, trouble }
 }
 
 export function stateOf(stand: Stand, clock: Clock): InstrumentState {
   const { instrument, run } = stand
   if (run) {
     const blockC = run.last?.probe.value ?? run.simulated?.probeC ?? stand.heardC
-    return { instrument, blockC, run: runState(run) }
+    return { instrument, blockC, run: runState(run, stand.trouble), trouble: stand.trouble }
   }
-  if (!instrument.simulated) return { instrument, blockC: stand.heardC, run: null }
+  const { trouble } = stand
+  if (!instrument.simulated) return { instrument, blockC: stand.heardC, run: null, trouble }
   const { rest } = stand
   const now = clock.now()
   stand.rest = { state: restedFor(rest.state, now - rest.atMs), atMs: now }
-  return { instrument, blockC: stand.rest.state.blockC, run: null }
+  return { instrument, blockC: stand.rest.state.blockC, run: null, trouble }
 }
 
 /** Instrument time that should have been reached by now. */
@@ -132,6 +143,20 @@ function isTurnDue({ planned: { heating }, turns }: Run, probeC: number): boolea
     : probeC >= next.atC - SLOW_DOWN_BEFORE_C
 }
 
+/** A run that has been at the end of its plan for this long ends itself, s. */
+const DONE_MOST_S = 30 * 60
+/** No run of one set of tubes goes on for longer, s. */
+export const RUN_MOST_S = 12 * 3600
+
+/** Whether a simulated run has gone on for long enough after its end for nobody to be waiting for it. */
+export function isOver(run: Run): boolean {
+  const { sample, last, planned } = run
+  const isDone = last !== null && last.probe.value >= planned.window.stopC - 1
+  if (!isDone) run.doneSinceS = null
+  else run.doneSinceS ??= sample
+  return sample > RUN_MOST_S || (run.doneSinceS !== null && sample - run.doneSinceS > DONE_MOST_S)
+}
+
 /** How many readings from the first follow one another second by second, up to what one line holds. */
 export function unbroken(readings: readonly BlockReading[]): number {
   const first = readings[0]?.sample ?? 0
@@ -155,6 +180,23 @@ function restedFor(state: BlockState, ms: number): BlockState {
   const seconds = Math.max(0, Math.floor(ms / 1000))
   if (seconds > REST_MOST_S) return createBlock(state.character, state.random)
   return advance(state, [], seconds).state
+}
+
+/** @throws HttpProblem when a connected instrument cannot be asked for that */
+export function requireWithin({ character }: Instrument, what: BlockCommand): void {
+  const toC = what.kind === 'ramp' || what.kind === 'preheat' ? what.toC : null
+  if (toC !== null && toC > character.maxC)
+    throw new HttpProblem(
+      400,
+      'The instrument refused',
+      `This instrument goes up to ${character.maxC} °C; ${toC} °C lies outside.`,
+    )
+  if (what.kind === 'dial' && character.dial && what.setting > character.dial.max)
+    throw new HttpProblem(
+      400,
+      'The instrument refused',
+      `The dial goes to ${character.dial.max}; ${what.setting} lies outside.`,
+    )
 }
 
 export function tryAdvance(state: BlockState, command: BlockCommand): BlockState {

@@ -25,8 +25,9 @@ import {
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
+import { queue } from '../queue'
 import type { LedgerStore } from '../ledger/store'
-import { atRest, dueS, mustSlowDown, type Run, type SealedIn, type Stand, stateOf } from './run'
+import { atRest, dueS, mustSlowDown, type Run, RUN_MOST_S, type SealedIn, type Stand, stateOf } from './run'
 
 export async function describeRun(
   stand: Stand,
@@ -46,7 +47,7 @@ export async function describeRun(
     )
   const { instrument } = stand
   const seed = createHash('sha256').update(melt).digest().readInt32BE(0)
-  const view = fold((await store.after(notebook, 0)).map((line) => line.entry))
+  const view = fold(await store.all(notebook))
   const sealed = await sealedIn(notebook, view)
   const runs = lines.filter((line) => line.kind === 'run started').length
   const body: Bodies['run started'] = {
@@ -71,14 +72,20 @@ function simulatedTubes(
   sealed: SealedContents,
 ): Simulation['tubes'] {
   return planned.tubes.map(({ slot, sample, fillMm, grain, label }) => {
-    const held = simulatedTube(view, sample, seed, sealed)
+    // Whether anything sealed went into it is seen by asking: no way of naming samples gets round it.
+    let isSealed = false
+    const held = simulatedTube(view, sample, seed, (asked) => {
+      const contents = sealed(asked)
+      isSealed ||= contents !== null
+      return contents
+    })
     if (!held)
       throw new HttpProblem(
         409,
         'Nothing to simulate',
         `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing. Seal its answer under Unknowns.`,
       )
-    return { slot, sample: holdsUnknown(view, sample) ? null : held, packing: { fillMm, grain } }
+    return { slot, sample: isSealed || holdsUnknown(view, sample) ? null : held, packing: { fillMm, grain } }
   })
 }
 
@@ -111,6 +118,7 @@ export function beginRun(
     clockAtStartS: null,
     unwritten: [],
     flushedAt: atMs,
+    doneSinceS: null,
   }
 }
 
@@ -132,9 +140,7 @@ export async function heldTubes(
 ): Promise<readonly TubeState[]> {
   if (!simulation) return []
   const { character, seed, tubes } = simulation
-  const view = tubes.some(({ sample }) => sample === null)
-    ? fold((await store.after(notebook, 0)).map((line) => line.entry))
-    : null
+  const view = tubes.some(({ sample }) => sample === null) ? fold(await store.all(notebook)) : null
   const sealed = view ? await sealedIn(notebook, view) : null
   return tubes.map(({ slot, sample, packing }) => {
     const of = planned.tubes.find((tube) => tube.slot === slot)?.sample
@@ -144,7 +150,10 @@ export async function heldTubes(
   })
 }
 
-/** The instrument as the ledger left it: resting, or in a run that is resumed by replaying its commands. */
+/**
+ * The instrument as the ledger left it: resting, or in a run that is resumed by replaying its commands. One whose
+ * run cannot be played on stands cold, and says why: what stands in a ledger must not stop a start.
+ */
 export async function restore(
   instrument: Instrument,
   store: LedgerStore,
@@ -152,16 +161,39 @@ export async function restore(
   byHand: boolean,
   sealedIn: SealedIn,
 ): Promise<Stand> {
-  const started = (await store.ofKind('run started')).flatMap((raw) => asKnown(raw, 'run started'))
-  const latest = started
-    .filter(({ body }) => body.instrument === instrument.id && body.feed !== 'by hand')
-    .at(-1)
   const cold: Stand = {
     instrument,
+    inTurn: queue(),
+    ticking: false,
+    trouble: null,
     run: null,
     rest: { state: createBlock(instrument.character, 1), atMs: clock.now() },
     heardC: null,
   }
+  try {
+    return await resumed(cold, store, clock, byHand, sealedIn)
+  } catch (error) {
+    return {
+      ...cold,
+      trouble: `Its last run could not be taken up again and is over: ${(error as Error).message}`,
+    }
+  }
+}
+
+async function resumed(
+  cold: Stand,
+  store: LedgerStore,
+  clock: Clock,
+  byHand: boolean,
+  sealedIn: SealedIn,
+): Promise<Stand> {
+  const { instrument } = cold
+  const latest = (await store.ofKind('run started'))
+    // A run that came with a notebook from elsewhere was on another bench.
+    .filter(({ ledger }) => ledger === store.ledger)
+    .flatMap((raw) => asKnown(raw, 'run started'))
+    .filter(({ body }) => body.instrument === instrument.id && body.feed !== 'by hand')
+    .at(-1)
   if (!latest) return cold
   const melt = latest.subject as string as MeltId
   const lines = await store.ofSubject(latest.notebook, melt)
@@ -173,30 +205,25 @@ export async function restore(
   const run = beginRun(latest.body, planned, melt, latest.notebook, latest.at, tubes)
   const ofRun = <K extends 'run command' | 'run ended' | 'trace'>(kind: K) =>
     lines.flatMap((raw) => asKnown(raw, kind)).filter((line) => (line.body as { run: RunId }).run === run.id)
-  const kept: BlockReading[] = []
-  const playTo = (sample: number) => {
-    if (!run.simulated) return
-    const played = advance(run.simulated, [], Math.max(0, sample - run.sample))
-    run.simulated = played.state
-    run.sample = played.state.sample
-    kept.push(...played.readings)
-  }
-  for (const { body, at } of ofRun('run command')) {
-    playTo(body.atS)
-    if (body.command.kind === 'pace') run.anchor = { atS: body.atS, atMs: at, pace: body.command.pace }
-    else if (run.simulated) run.simulated = advance(run.simulated, [body.command], 0).state
-    if (body.command.kind === 'dial') run.turns += 1
-  }
-  const ended = ofRun('run ended')[0]
-  if (ended) {
-    playTo(ended.body.atS)
-    const rest = run.simulated ? { state: atRest(run.simulated), atMs: ended.at } : cold.rest
-    return { ...cold, rest }
-  }
   const written = ofRun('trace').reduce(
     (last, { body }) => Math.max(last, body.firstSample + body.probeC.length - 1),
     0,
   )
+  const ended = ofRun('run ended')[0]
+  for (const atS of [written, ended?.body.atS ?? 0, ...ofRun('run command').map(({ body }) => body.atS)])
+    if (atS > PLAYED_MOST_S) throw new Error(`a line of it speaks of its second ${atS}.`)
+  const played = player(run, written)
+  for (const { body, at } of ofRun('run command')) {
+    played.to(body.atS)
+    if (body.command.kind === 'pace') run.anchor = { atS: body.atS, atMs: at, pace: body.command.pace }
+    else if (run.simulated) run.simulated = advance(run.simulated, [body.command], 0).state
+    if (body.command.kind === 'dial') run.turns += 1
+  }
+  if (ended) {
+    played.to(ended.body.atS)
+    const rest = run.simulated ? { state: atRest(run.simulated), atMs: ended.at } : cold.rest
+    return { ...cold, rest }
+  }
   if (!run.simulated) {
     run.sample = written
     return { ...cold, run }
@@ -204,29 +231,54 @@ export async function restore(
   // Nothing is written of a thermometer read by eye, so by hand such a run stands at its last command.
   const reached = run.recorded ? written : run.sample
   const due = byHand ? reached : dueS(run, clock.now())
-  resume(run, Math.max(reached, due), playTo, kept, clock)
-  run.unwritten = run.recorded ? kept.filter((reading) => reading.sample > written) : []
-  run.last = kept.at(-1) ?? null
+  playOn(run, Math.min(Math.max(reached, due), PLAYED_MOST_S), played, clock)
+  run.unwritten = run.recorded ? played.kept : []
+  run.last = played.last()
   run.flushedAt = 0
   return { ...cold, run }
 }
 
+/** No run is played on for longer than it could have gone on by itself, s. */
+const PLAYED_MOST_S = 2 * RUN_MOST_S
+/** Seconds played at once. */
+const PLAYED_AT_ONCE_S = 3600
+
+/** Plays a run on, and keeps what was read beyond what is written. */
+interface Player {
+  readonly kept: BlockReading[]
+  last(): BlockReading | null
+  to(sample: number): void
+}
+
+function player(run: Run, written: number): Player {
+  const kept: BlockReading[] = []
+  let last: BlockReading | null = null
+  return {
+    kept,
+    last: () => last,
+    to(sample) {
+      while (run.simulated && run.sample < sample) {
+        const seconds = Math.min(PLAYED_AT_ONCE_S, sample - run.sample)
+        const { state, readings } = advance(run.simulated, [], seconds)
+        run.simulated = state
+        run.sample = state.sample
+        for (const reading of readings) if (reading.sample > written) kept.push(reading)
+        last = readings[readings.length - 1] ?? last
+      }
+    },
+  }
+}
+
 /** Plays on to now. Where hurried time should have ended on the way, it does. */
-function resume(
-  run: Run,
-  due: number,
-  playTo: (sample: number) => void,
-  kept: BlockReading[],
-  clock: Clock,
-): void {
+function playOn(run: Run, due: number, played: Player, clock: Clock): void {
   if (run.anchor.pace > 1) {
     while (run.sample < due) {
-      playTo(run.sample + 1)
-      const reading = kept.at(-1)
+      played.to(run.sample + 1)
+      const reading = played.last()
       if (reading && mustSlowDown(run, reading)) break
     }
     run.anchor = { atS: run.sample, atMs: clock.now(), pace: 1 }
-  } else playTo(due)
+  } else played.to(due)
 }
 
 /** A line of this kind as this build reads it; old versions come up to date. */

@@ -1,98 +1,139 @@
-import { type FileHandle, open, readFile } from 'node:fs/promises'
 import type { LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import { readLines } from '../lineFile'
+import { beginningOf, hashAfter, type HashedLine, hashOf } from './chain'
 
 /** One line of the journal. The whole notebook can be read back from these lines with nothing else. */
 export type JournalLine =
-  | { readonly line: 'ledger'; readonly id: LedgerId; readonly createdAt: number }
-  | { readonly line: 'notebook'; readonly id: NotebookId; readonly title: string; readonly createdAt: number }
+  | { readonly line: 'ledger'; readonly id: LedgerId; readonly createdAt: number; readonly hash?: string }
+  | {
+      readonly line: 'notebook'
+      readonly id: NotebookId
+      readonly title: string
+      readonly createdAt: number
+      readonly hash?: string
+    }
   | {
       readonly line: 'batch'
       readonly notebook: NotebookId
       readonly recordedAt: number
-      readonly entries: readonly { readonly seq: number; readonly entry: RawEntry }[]
+      /** Hash of the line before the first; journals of before there were hashes have none. */
+      readonly before?: string
+      readonly entries: readonly { readonly seq: number; readonly entry: RawEntry; readonly hash?: string }[]
     }
 
-export interface Journal {
-  /** Bytes on disk. */
-  readonly bytes: number
-  /** Appends one line and flushes it: when this resolves, the line outlives a power cut. */
-  append(line: JournalLine): Promise<void>
-  close(): Promise<void>
+/** Something in the journal that is not as it was written. */
+export interface Damage {
+  /** Line of the file, from 1. */
+  readonly line: number
+  readonly reason: string
+  readonly text: string
 }
+/** The last line of a notebook. */
+export interface Head {
+  readonly seq: number
+  readonly hash: string
+}
+/** What is read of a journal, in its order. */
+export type JournalStep =
+  | { readonly step: 'ledger'; readonly id: LedgerId }
+  | { readonly step: 'notebook'; readonly id: NotebookId; readonly title: string; readonly createdAt: number }
+  | { readonly step: 'lines'; readonly notebook: NotebookId; readonly lines: readonly HashedLine[] }
+  | { readonly step: 'damage'; readonly damage: Damage }
 
-/**
- * Opens a journal for appending. A last line torn by a crash was never acknowledged: it is cut off, after a
- * copy of it is put beside the journal.
- */
-export async function openJournal(path: string, say: (sentence: string) => void): Promise<Journal> {
-  const file = await open(path, 'a+')
-  let { size } = await file.stat()
-  const torn = await tornBytes(file, size)
-  if (torn > 0) {
-    const bytes = Buffer.alloc(torn)
-    await file.read(bytes, 0, torn, size - torn)
-    const aside = await open(`${path}.torn`, 'a')
-    await aside.write(Buffer.concat([bytes, Buffer.from('\n')]))
-    await aside.close()
-    size -= torn
-    await file.truncate(size)
-    await file.datasync()
-    say(
-      `The last line of the journal was torn by a crash (${torn} bytes, never acknowledged); it was set aside.`,
-    )
-  }
+export function ledgerLine(id: LedgerId, createdAt: number): JournalLine {
+  const line = { line: 'ledger', id, createdAt } as const
+  return { ...line, hash: hashOf(line) }
+}
+export function notebookLine(id: NotebookId, title: string, createdAt: number): JournalLine {
+  const line = { line: 'notebook', id, title, createdAt } as const
+  return { ...line, hash: hashOf(line) }
+}
+/** Lines as they go into the journal together; all of them recorded at one moment. */
+export function batchLine(notebook: NotebookId, before: string, lines: readonly HashedLine[]): JournalLine {
   return {
-    get bytes() {
-      return size
-    },
-    async append(line) {
-      const bytes = Buffer.from(`${JSON.stringify(line)}\n`)
-      try {
-        await file.appendFile(bytes)
-        await file.datasync()
-      } catch (error) {
-        // Whatever part reached the disk was not acknowledged: the next line must not be glued to it.
-        await file.truncate(size).catch(() => undefined)
-        throw error
-      }
-      size += bytes.length
-    },
-    close: () => file.close(),
+    line: 'batch',
+    notebook,
+    recordedAt: lines[0]?.recordedAt ?? 0,
+    before,
+    entries: lines.map(({ seq, hash, entry }) => ({ seq, hash, entry })),
   }
-}
-
-async function tornBytes(file: FileHandle, size: number): Promise<number> {
-  const chunk = 65_536
-  for (let end = size; end > 0; end -= chunk) {
-    const start = Math.max(0, end - chunk)
-    const buffer = Buffer.alloc(end - start)
-    await file.read(buffer, 0, buffer.length, start)
-    const newline = buffer.lastIndexOf(10)
-    if (newline >= 0) return size - (start + newline + 1)
-  }
-  return size
 }
 
 /**
- * Reads a whole journal.
- *
- * @throws Error naming the line when one in the middle cannot be read
+ * Reads a journal and walks its chains of hashes. A line that cannot be read, or is not as it was written, is told
+ * as damage and left out; the rest stands. Lines of before there were hashes are chained as they are read.
  */
-export async function readJournal(path: string): Promise<JournalLine[]> {
-  const text = await readFile(path, 'utf8').catch((error: NodeJS.ErrnoException) => {
-    if (error.code === 'ENOENT') return ''
-    throw error
-  })
-  return text
-    .split('\n')
-    .filter((line) => line !== '')
-    .map((line, i) => {
-      try {
-        return JSON.parse(line) as JournalLine
-      } catch {
-        throw new Error(
-          `Line ${i + 1} of ${path} cannot be read. Restore the journal from a backup, or remove that line.`,
-        )
-      }
+export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
+  const heads = new Map<NotebookId, Head>()
+  for await (const { number, text, said } of readLines(path)) {
+    const damaged = (reason: string): JournalStep => ({
+      step: 'damage',
+      damage: { line: number, reason, text },
     })
+    if (!isJournalLine(said)) yield damaged('It cannot be read.')
+    else if (said.line !== 'batch') {
+      if (said.hash !== undefined && said.hash !== hashOf(said)) yield damaged('It is not as it was written.')
+      else if (said.line === 'ledger') yield { step: 'ledger', id: said.id }
+      else yield { step: 'notebook', id: said.id, title: said.title, createdAt: said.createdAt }
+    } else {
+      const { notebook } = said
+      const { lines, bad } = checked(said, heads.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) })
+      const last = said.entries[said.entries.length - 1]
+      const kept = lines[lines.length - 1]
+      const isKept = kept !== undefined && kept.seq === last?.seq
+      if (last) heads.set(notebook, { seq: last.seq, hash: isKept ? kept.hash : (last.hash ?? '') })
+      if (lines.length > 0) yield { step: 'lines', notebook, lines }
+      for (const seq of bad) yield damaged(`Entry ${seq} of notebook ${notebook} is not as it was written.`)
+    }
+  }
+}
+
+function isJournalLine(said: unknown): said is JournalLine {
+  const line = said as Partial<JournalLine> | null | undefined
+  switch (line?.line) {
+    case 'ledger':
+      return typeof line.id === 'string'
+    case 'notebook':
+      return typeof line.id === 'string' && typeof line.title === 'string'
+    case 'batch':
+      return (
+        typeof line.notebook === 'string' &&
+        typeof line.recordedAt === 'number' &&
+        Array.isArray(line.entries) &&
+        line.entries.every(
+          (one: { seq?: unknown; entry?: { id?: unknown } } | null) =>
+            typeof one?.seq === 'number' && typeof one.entry?.id === 'string',
+        )
+      )
+    default:
+      return false
+  }
+}
+
+/** The lines of a batch that are as they were written, and the numbers of those that are not. */
+function checked(
+  batch: JournalLine & { line: 'batch' },
+  head: Head,
+): { lines: readonly HashedLine[]; bad: readonly number[] } {
+  const lines: HashedLine[] = []
+  const bad: number[] = []
+  // After a line that is gone, what came before is known by the batch's own word for it.
+  let befores = [head.hash, ...(batch.before === undefined ? [] : [batch.before])]
+  for (const [i, { seq, entry, hash }] of batch.entries.entries()) {
+    const line = { seq, recordedAt: batch.recordedAt, entry }
+    const worked = befores.map((before) => hashAfter(before, line))
+    const [first = ''] = worked
+    if (hash === undefined || worked.includes(hash)) {
+      lines.push({ ...line, hash: hash ?? first })
+      befores = [hash ?? first]
+      continue
+    }
+    const next = batch.entries[i + 1]
+    const follows = next && hashAfter(first, { ...next, recordedAt: batch.recordedAt }) === next.hash
+    // What follows vouches for this one: only its hash was damaged.
+    if (follows) lines.push({ ...line, hash: first })
+    else bad.push(seq)
+    befores = follows ? [first] : [hash, first]
+  }
+  return { lines, bad }
 }

@@ -2,6 +2,7 @@ import { Router } from 'express'
 import Joi from 'joi'
 import type { NotebookId } from '@ivory-crystal/core'
 import { checked, HttpProblem } from '../http/problem'
+import { sendList } from '../http/sendList'
 import type { LedgerStore } from './store'
 
 /** Lines a request may carry. */
@@ -39,7 +40,10 @@ export function ledgerRoutes(store: LedgerStore): Router {
   router.get('/notebooks/:notebook/entries', async (request, response) => {
     const notebook = await existing(store, request.params.notebook)
     const after = sequenceIn(request.query['after'])
-    response.json({ entries: await store.after(notebook, after) })
+    await sendList(response, {}, 'entries', store.after(notebook, after))
+  })
+  router.get('/notebooks/:notebook/head', async (request, response) => {
+    response.json(await store.head(await existing(store, request.params.notebook)))
   })
   return router
 }

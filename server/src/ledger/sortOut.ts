@@ -1,19 +1,32 @@
-import { isDeepStrictEqual } from 'node:util'
 import type { Answer, EntryId, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import { idMs } from '@ivory-crystal/core'
 import { refusalOf } from '@ivory-crystal/core/schemas'
+import { canonicalText } from './chain'
 
-interface SortedLine {
+export interface SortedLine {
   readonly accepted?: RawEntry
   readonly answer?: Answer
 }
 
-export function sortOut(
-  groups: readonly (readonly unknown[])[],
-  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
-): SortedLine[] {
-  const taken = new Map<string, RawEntry>()
+/** Where lines are to go, and what is there. */
+interface Home {
+  readonly ledger: LedgerId
+  readonly notebook: NotebookId
+  readonly known: Known
+  /** Lines taken in the same write; those of this one are added. */
+  readonly taken: Map<string, RawEntry>
+  /** The server's clock, ms. */
+  readonly now: number
+  readonly fromElsewhere: boolean
+}
+
+/** A device's clock may be ahead by this much: later ids would push every later one ahead with them, ms. */
+const AHEAD_MOST_MS = 24 * 3600 * 1000
+
+export function sortOut(groups: readonly (readonly unknown[])[], home: Home): SortedLine[] {
+  const { taken } = home
   return groups.flatMap((group) => {
-    const lines = group.map((raw) => sortLine(raw, home, taken))
+    const lines = group.map((raw) => sortLine(raw, home))
     const bad = lines.find(({ answer }) => answer && answer.outcome !== 'duplicate')
     if (!bad) {
       for (const { accepted } of lines) if (accepted) taken.set(accepted.id, accepted)
@@ -32,15 +45,20 @@ export function sortOut(
   })
 }
 
-function sortLine(
-  raw: unknown,
-  home: { ledger: LedgerId; notebook: NotebookId; known: Known; fromElsewhere: boolean },
-  taken: ReadonlyMap<string, RawEntry>,
-): SortedLine {
+function sortLine(raw: unknown, home: Home): SortedLine {
   const refusal = refusalOf(raw)
   const id = idOf(raw)
   if (refusal) return { answer: { id, outcome: 'refused', sentence: refusal } }
   const entry = raw as RawEntry
+  if (idMs(entry.id) > home.now + AHEAD_MOST_MS)
+    return {
+      answer: {
+        id,
+        outcome: 'refused',
+        sentence:
+          'This line is dated more than a day ahead of the server. Set the clock of this device right.',
+      },
+    }
   if (entry.notebook !== home.notebook)
     return { answer: { id, outcome: 'refused', sentence: 'This line belongs to another notebook.' } }
   if (!home.fromElsewhere && entry.ledger !== home.ledger)
@@ -52,9 +70,9 @@ function sortLine(
       },
     }
   const stored = home.known.get(id)
-  const same = stored?.entry ?? taken.get(id)
+  const same = stored?.entry ?? home.taken.get(id)
   if (!same) return { accepted: entry }
-  if (!isDeepStrictEqual(same, entry))
+  if (canonicalText(same) !== canonicalText(entry))
     return {
       answer: {
         id,

@@ -1,17 +1,5 @@
-import {
-  countedSeq,
-  inserted,
-  insertLines,
-  isThere,
-  ledgerId,
-  META_BYTES,
-  newestId,
-  reconcile,
-  setMeta,
-} from './tables'
-import { queue } from '../queue'
 import { randomBytes, randomUUID } from 'node:crypto'
-import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
+import { asc, eq, inArray, sql } from 'drizzle-orm'
 import {
   type Answer,
   type EntryId,
@@ -25,9 +13,21 @@ import {
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
-import { entries, ledgerMeta, notebooks } from '../db/schema'
-import type { Journal } from './journal'
-import { idOf, type Known, sortOut, UUID } from './sortOut'
+import { entries, notebooks } from '../db/schema'
+import { queue } from '../queue'
+import { beginningOf, chained, hashAfter, type HashedLine, type Linked } from './chain'
+import { batchLine, type Damage, type Head, ledgerLine, notebookLine } from './journal'
+import { type OpenJournal, reconcile, replay } from './reconcile'
+import { idOf, type Known, sortOut, type SortedLine, UUID } from './sortOut'
+import {
+  linesAfter,
+  newestId,
+  type PlacedLine,
+  putNotebook,
+  setLedgerId,
+  surveyDatabase,
+  upserted,
+} from './tables'
 
 interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */
@@ -36,6 +36,8 @@ interface AppendOptions {
 
 export interface LedgerStore {
   readonly ledger: LedgerId
+  /** Lines of the journal that are not as they were written, and had to be set aside. */
+  readonly setAside: readonly Damage[]
   notebooks(): Promise<readonly NotebookRow[]>
   createNotebook(row: { id?: NotebookId; title: string }): Promise<NotebookRow>
   /**
@@ -47,14 +49,39 @@ export interface LedgerStore {
     groups: readonly (readonly unknown[])[],
     options?: AppendOptions,
   ): Promise<readonly Answer[] | null>
-  /** Lines after a sequence number, in order. */
-  after(notebook: NotebookId, seq: number, most?: number): Promise<readonly StoredEntry[]>
-  /** Latest line of a kind in any notebook, by id; null when there is none. */
+  /** Lines after a sequence number, in order, some at a time. */
+  after(notebook: NotebookId, seq: number): AsyncGenerator<readonly StoredEntry[]>
+  /** All lines of a notebook. */
+  all(notebook: NotebookId): Promise<readonly RawEntry[]>
+  /** The last line of a notebook: its hash stands for every line before it. */
+  head(notebook: NotebookId): Promise<Head>
+  /** Lines of a kind in any notebook, by id. */
   ofKind(kind: string): Promise<readonly RawEntry[]>
   ofSubject(notebook: NotebookId, subject: string): Promise<readonly RawEntry[]>
   /** A new id after everything this ledger holds. */
   newId(random?: Uint8Array): EntryId
   onStored(listen: (notebook: NotebookId, stored: readonly StoredEntry[]) => void): () => void
+  /** Resolves once everything taken so far is answered. */
+  settled(): Promise<void>
+}
+
+/** What a store needs beside its database. */
+export interface StoreSurroundings {
+  readonly clock: Clock
+  readonly say: (sentence: string) => void
+  /** Throws when nothing more may be written, as on a disk that is nearly full. */
+  readonly mayWrite?: () => Promise<void>
+}
+
+/** Lines that go into one flushed append together. */
+const TOGETHER_MOST = 2000
+
+interface Waiting {
+  readonly notebook: NotebookId
+  readonly groups: readonly (readonly unknown[])[]
+  readonly options: AppendOptions
+  readonly answer: (answers: readonly Answer[] | null) => void
+  readonly fail: (error: unknown) => void
 }
 
 /**
@@ -64,125 +91,245 @@ export interface LedgerStore {
  */
 export async function openStore(
   db: Database,
-  journal: { file: Journal; path: string } | null,
-  clock: Clock,
+  journal: OpenJournal | null,
+  { clock, say, mayWrite = () => Promise.resolve() }: StoreSurroundings,
 ): Promise<LedgerStore> {
-  if (journal) await reconcile(db, journal)
-  const ledger = await ledgerId(db, journal?.file ?? null, clock)
+  const setAside = journal ? await reconcile(db, journal, say) : []
+  const ledger = await ownLedgerId()
   /** Greatest id that is stored: a later one cannot be known yet. */
   let newest = await newestId(db)
   let latest: string | null = newest
-  /** With a journal this process is the only writer, so it counts by itself. */
-  const nextSeq = new Map<NotebookId, number>()
+  /** With a journal this process is the only writer, so it knows every notebook and its last line. */
+  const heads = new Map<NotebookId, Head>()
+  await readHeads()
+  /** Up to which line each notebook was found to be as it was written. */
+  const verified = new Map<NotebookId, Head>()
   let suspect = false
   const listeners = new Set<(notebook: NotebookId, stored: readonly StoredEntry[]) => void>()
   const inTurn = queue()
+  let waiting: Waiting[] = []
 
-  async function write(notebook: NotebookId, accepted: readonly RawEntry[]): Promise<StoredEntry[]> {
-    const stored = journal
-      ? await writeAlone(journal.file, notebook, accepted)
-      : await writeShared(notebook, accepted)
-    for (const { entry } of stored) newest = latestOf(newest, entry.id)
-    return stored
+  async function ownLedgerId(): Promise<LedgerId> {
+    const known = (await surveyDatabase(db)).ledger
+    if (known) return known
+    const id = randomUUID() as LedgerId
+    await journal?.file.append([ledgerLine(id, clock.now())])
+    await setLedgerId(db, id)
+    return id
+  }
+
+  async function readHeads(): Promise<void> {
+    heads.clear()
+    for (const [id, { seq, hash }] of (await surveyDatabase(db)).notebooks)
+      heads.set(id, { seq, hash: hash || beginningOf(id) })
+  }
+
+  /** After a write that failed half way, database and journal are brought to say the same before the next. */
+  async function recover(): Promise<void> {
+    if (!suspect) return
+    if (journal) await reconcile(db, journal, say)
+    await readHeads()
+    newest = await newestId(db)
+    suspect = false
+  }
+
+  /** Everything that waits goes into one flushed append and one statement; each line is answered by itself. */
+  async function writeWaiting(): Promise<void> {
+    const taken: Waiting[] = []
+    for (let lines = 0; waiting[0] && lines < TOGETHER_MOST;) {
+      const next = waiting.shift() as Waiting
+      taken.push(next)
+      lines += next.groups.reduce((sum, group) => sum + group.length, 0)
+    }
+    if (taken.length === 0) return
+    try {
+      await mayWrite()
+      await recover()
+      if (!journal) await readHeadsOf(taken)
+      const known = await knownLines(
+        db,
+        taken.flatMap(({ groups }) => groups),
+        journal ? newest : null,
+      )
+      const fresh = new Map<string, RawEntry>()
+      const sorted = taken.map(({ notebook, groups, options }) =>
+        heads.has(notebook)
+          ? sortOut(groups, {
+              ledger,
+              notebook,
+              known,
+              taken: fresh,
+              now: clock.now(),
+              fromElsewhere: options.fromElsewhere === true,
+            })
+          : null,
+      )
+      const stored = await write(taken, sorted)
+      suspect = false
+      const byId = new Map(stored.map((line) => [line.entry.id, line]))
+      taken.forEach(({ answer }, i) => {
+        answer(sorted[i]?.map((line) => answerOf(line, byId)) ?? null)
+      })
+      tell(stored)
+    } catch (error) {
+      for (const { fail } of taken) fail(error)
+    }
+  }
+
+  function tell(stored: readonly PlacedLine[]): void {
+    const byNotebook = new Map<NotebookId, StoredEntry[]>()
+    for (const { notebook, seq, recordedAt, entry } of stored) {
+      newest = latestOf(newest, entry.id)
+      latest = latestOf(latest, entry.id)
+      const of = byNotebook.get(notebook) ?? []
+      of.push({ seq, recordedAt, entry })
+      byNotebook.set(notebook, of)
+    }
+    for (const [notebook, lines] of byNotebook) for (const listen of listeners) listen(notebook, lines)
+  }
+
+  async function write(
+    taken: readonly Waiting[],
+    sorted: readonly (readonly SortedLine[] | null)[],
+  ): Promise<readonly PlacedLine[]> {
+    const accepted = new Map<NotebookId, RawEntry[]>()
+    taken.forEach(({ notebook }, i) => {
+      const lines = (sorted[i] ?? []).flatMap((one) => (one.accepted ? [one.accepted] : []))
+      if (lines.length > 0) accepted.set(notebook, [...(accepted.get(notebook) ?? []), ...lines])
+    })
+    if (accepted.size === 0) return []
+    return journal ? writeAlone(journal, accepted) : writeShared(accepted)
   }
 
   /** One flushed append to the journal, then one statement that the database takes whole or not at all. */
   async function writeAlone(
-    file: Journal,
-    notebook: NotebookId,
-    accepted: readonly RawEntry[],
-  ): Promise<StoredEntry[]> {
-    const from = nextSeq.get(notebook) ?? (await countedSeq(db, notebook))
+    { file }: OpenJournal,
+    accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>,
+  ): Promise<readonly PlacedLine[]> {
     const recordedAt = clock.now()
-    const stored = accepted.map((entry, i) => ({ seq: from + i, recordedAt, entry }))
-    suspect = true
-    await file.append({
-      line: 'batch',
-      notebook,
-      recordedAt,
-      entries: stored.map(({ seq, entry }) => ({ seq, entry })),
+    const batches = [...accepted].map(([notebook, lines]) => {
+      const head = headOf(notebook)
+      const linked = lines.map((entry, i): Linked => ({ seq: head.seq + 1 + i, recordedAt, entry }))
+      return { notebook, before: head.hash, lines: chained(head.hash, linked) }
     })
-    await db.execute(sql`
-      with lines as (${inserted(notebook, stored)}),
-        counted as (update ${notebooks} set next_seq = ${from + stored.length} where id = ${notebook})
-      insert into ${ledgerMeta} (key, value) values (${META_BYTES}, ${String(file.bytes)})
-        on conflict (key) do update set value = excluded.value`)
-    nextSeq.set(notebook, from + stored.length)
-    return stored
+    suspect = true
+    await file.append(batches.map(({ notebook, before, lines }) => batchLine(notebook, before, lines)))
+    const placed = batches.flatMap(({ notebook, lines }) => lines.map((line) => ({ ...line, notebook })))
+    await db.execute(upserted(placed))
+    for (const { notebook, lines } of batches) moveHead(notebook, lines)
+    return placed
+  }
+
+  function headOf(notebook: NotebookId): Head {
+    return heads.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) }
+  }
+
+  function moveHead(notebook: NotebookId, lines: readonly HashedLine[]): void {
+    const last = lines[lines.length - 1]
+    if (last) heads.set(notebook, { seq: last.seq, hash: last.hash })
   }
 
   /** A database that others may write to as well counts for all of them. */
-  async function writeShared(notebook: NotebookId, accepted: readonly RawEntry[]): Promise<StoredEntry[]> {
+  async function writeShared(
+    accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>,
+  ): Promise<readonly PlacedLine[]> {
     return db.transaction(async (tx) => {
-      const [row] = await tx
-        .select({ nextSeq: notebooks.nextSeq })
-        .from(notebooks)
-        .where(eq(notebooks.id, notebook))
-        .for('update')
-      const recordedAt = clock.now()
-      const stored = accepted.map((entry, i) => ({ seq: (row?.nextSeq ?? 1) + i, recordedAt, entry }))
-      await insertLines(tx, notebook, stored)
-      return stored
+      const placed: PlacedLine[] = []
+      for (const [notebook, lines] of [...accepted].sort(([p], [q]) => (p < q ? -1 : 1))) {
+        await tx.select().from(notebooks).where(eq(notebooks.id, notebook)).for('update')
+        const [last] = await tx
+          .select({ seq: entries.seq, hash: entries.hash })
+          .from(entries)
+          .where(eq(entries.notebook, notebook))
+          .orderBy(sql`${entries.seq} desc`)
+          .limit(1)
+        const recordedAt = clock.now()
+        const head = { seq: last?.seq ?? 0, hash: last?.hash ?? beginningOf(notebook) }
+        const linked = lines.map((entry, i): Linked => ({ seq: head.seq + 1 + i, recordedAt, entry }))
+        const hashed = chained(head.hash, linked).map((line) => ({ ...line, notebook }))
+        await tx.execute(upserted(hashed))
+        placed.push(...hashed)
+      }
+      return placed
     })
+  }
+
+  async function readHeadsOf(taken: readonly Waiting[]): Promise<void> {
+    if (taken.every(({ notebook }) => heads.has(notebook))) return
+    await readHeads()
+  }
+
+  /**
+   * Lines as they were written: the first time they are read each is held against its hash. One that differs is
+   * put right from the journal.
+   */
+  async function* after(notebook: NotebookId, seq: number): AsyncGenerator<readonly StoredEntry[]> {
+    await verify(notebook)
+    for await (const lines of linesAfter(db, notebook, seq))
+      yield lines.map(({ seq: number, recordedAt, entry }) => ({ seq: number, recordedAt, entry }))
+  }
+
+  async function verify(notebook: NotebookId): Promise<void> {
+    if (await isAsWritten(notebook)) return
+    if (!journal) throw new LineDamaged(notebook)
+    say(
+      `Lines of notebook ${notebook} in the database are not as they were written; they are put right from the journal.`,
+    )
+    await inTurn(async () => {
+      suspect = true
+      await replay(db, journal.path)
+      await recover()
+    })
+    if (!(await isAsWritten(notebook))) throw new LineDamaged(notebook)
+  }
+
+  async function isAsWritten(notebook: NotebookId): Promise<boolean> {
+    let last = verified.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) }
+    for await (const lines of linesAfter(db, notebook, last.seq))
+      for (const line of lines) {
+        // After a line that was set aside the chain goes on with what the line itself says.
+        const isNext = line.seq === last.seq + 1
+        if (isNext ? line.hash !== hashAfter(last.hash, line) : setAside.length === 0) return false
+        last = line
+      }
+    verified.set(notebook, { seq: last.seq, hash: last.hash })
+    return true
   }
 
   return {
     ledger,
+    setAside,
     async notebooks() {
       const rows = await db.select().from(notebooks).orderBy(asc(notebooks.createdAt), asc(notebooks.id))
       return rows.map(({ id, title, createdAt }) => ({ id: id as NotebookId, title, createdAt }))
     },
     createNotebook: (row) =>
       inTurn(async () => {
+        await mayWrite()
+        await recover()
         const made = { id: row.id ?? (randomUUID() as NotebookId), title: row.title, createdAt: clock.now() }
-        await journal?.file.append({ line: 'notebook', ...made })
-        await db.transaction(async (tx) => {
-          await tx
-            .insert(notebooks)
-            .values({ ...made, nextSeq: 1 })
-            .onConflictDoNothing()
-          if (journal) await setMeta(tx, META_BYTES, String(journal.file.bytes))
-        })
+        if (heads.has(made.id)) return made
+        suspect = true
+        await journal?.file.append([notebookLine(made.id, made.title, made.createdAt)])
+        await putNotebook(db, made)
+        suspect = false
+        heads.set(made.id, { seq: 0, hash: beginningOf(made.id) })
         return made
       }),
     append: (notebook, groups, options = {}) =>
-      inTurn(async () => {
-        if (suspect && journal) {
-          await reconcile(db, journal)
-          nextSeq.clear()
-          newest = await newestId(db)
-        }
-        suspect = false
-        if (!nextSeq.has(notebook) && !(await isThere(db, notebook))) return null
-        const known = await knownLines(db, groups, journal ? newest : null)
-        const sorted = sortOut(groups, {
-          ledger,
-          notebook,
-          known,
-          fromElsewhere: options.fromElsewhere === true,
-        })
-        const accepted = sorted.flatMap((one) => (one.accepted ? [one.accepted] : []))
-        if (accepted.length === 0) return sorted.map((one) => one.answer as Answer)
-        const stored = await write(notebook, accepted)
-        suspect = false
-        const byId = new Map(stored.map((line) => [line.entry.id, line]))
-        for (const line of stored) latest = latestOf(latest, line.entry.id)
-        for (const listen of listeners) listen(notebook, stored)
-        return sorted.map(({ accepted: entry, answer }) => {
-          const line = entry && byId.get(entry.id)
-          return line
-            ? { id: line.entry.id, outcome: 'stored', seq: line.seq, recordedAt: line.recordedAt }
-            : (answer as Answer)
-        })
+      new Promise((answer, fail) => {
+        waiting.push({ notebook, groups, options, answer, fail })
+        void inTurn(writeWaiting)
       }),
-    async after(notebook, seq, most = 100_000) {
-      const rows = await db
-        .select({ seq: entries.seq, recordedAt: entries.recordedAt, entry: entries.entry })
-        .from(entries)
-        .where(and(eq(entries.notebook, notebook), gt(entries.seq, seq)))
-        .orderBy(asc(entries.seq))
-        .limit(most)
-      return rows
+    after,
+    async all(notebook) {
+      const found: RawEntry[] = []
+      for await (const lines of after(notebook, 0)) for (const { entry } of lines) found.push(entry)
+      return found
+    },
+    async head(notebook) {
+      if (!journal) await readHeads()
+      return headOf(notebook)
     },
     async ofKind(kind) {
       const rows = await db
@@ -196,7 +343,7 @@ export async function openStore(
       const rows = await db
         .select({ entry: entries.entry })
         .from(entries)
-        .where(and(eq(entries.notebook, notebook), eq(entries.subject, subject)))
+        .where(sql`${entries.notebook} = ${notebook} and ${entries.subject} = ${subject}`)
         .orderBy(asc(entries.id))
       return rows.map((row) => row.entry)
     },
@@ -209,8 +356,26 @@ export async function openStore(
       listeners.add(listen)
       return () => listeners.delete(listen)
     },
+    settled: () => inTurn(() => Promise.resolve()),
   }
 }
+
+/** Lines of a notebook are not as they were written, and there is nothing to put them right from. */
+export class LineDamaged extends Error {
+  constructor(notebook: NotebookId) {
+    super(`Lines of notebook ${notebook} are not as they were written.`)
+  }
+}
+
+function answerOf(line: SortedLine, stored: ReadonlyMap<string, PlacedLine>): Answer {
+  const placed = line.accepted && stored.get(line.accepted.id)
+  return placed
+    ? { id: placed.entry.id, outcome: 'stored', seq: placed.seq, recordedAt: placed.recordedAt }
+    : (line.answer as Answer)
+}
+
+/** Ids asked for in one question: a database takes so many at most. */
+const ASKED_AT_ONCE = 5000
 
 /** @param newest greatest id there is, so that later ones need not be asked for; null when that is not known */
 async function knownLines(
@@ -222,10 +387,13 @@ async function knownLines(
     .flat()
     .map(idOf)
     .filter((id) => UUID.test(id) && (newest === null || id <= newest))
-  if (ids.length === 0) return new Map()
-  const rows = await db
-    .select({ id: entries.id, seq: entries.seq, entry: entries.entry })
-    .from(entries)
-    .where(inArray(entries.id, ids))
-  return new Map(rows.map((row) => [row.id, row]))
+  const known = new Map<string, { seq: number; entry: RawEntry }>()
+  for (let i = 0; i < ids.length; i += ASKED_AT_ONCE) {
+    const rows = await db
+      .select({ id: entries.id, seq: entries.seq, entry: entries.entry })
+      .from(entries)
+      .where(inArray(entries.id, ids.slice(i, i + ASKED_AT_ONCE)))
+    for (const row of rows) known.set(row.id, row)
+  }
+  return known
 }

@@ -1,37 +1,67 @@
-import { randomUUID } from 'node:crypto'
-import { asc, desc, eq, sql, type SQL } from 'drizzle-orm'
-import type { LedgerId, NotebookId, StoredEntry } from '@ivory-crystal/core'
-import type { Clock } from '../clock'
+import { and, asc, count, desc, eq, gt, max, sql, type SQL } from 'drizzle-orm'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
-import { type Journal, type JournalLine, readJournal } from './journal'
+import type { HashedLine } from './chain'
 
 const META_LEDGER = 'ledger'
-export const META_BYTES = 'journal bytes'
+/** Lines read or written in one statement. */
+const AT_ONCE = 1000
 
-/** The lines as one parameter: their text reaches the table as it is. */
-export function inserted(notebook: NotebookId, stored: readonly StoredEntry[]): SQL {
-  return sql`
-    insert into ${entries} (notebook, seq, recorded_at, id, kind, subject, entry)
-      select ${notebook}::uuid, (line->>'seq')::bigint, (line->>'recordedAt')::bigint,
-        (line->'entry'->>'id')::uuid, line->'entry'->>'kind', line->'entry'->>'subject', line->'entry'
-      from json_array_elements(${JSON.stringify(stored)}::json) as line
-      on conflict do nothing`
+/** A line with the notebook it is of. */
+export interface PlacedLine extends HashedLine {
+  readonly notebook: NotebookId
 }
 
-export async function insertLines(
-  db: Pick<Database, 'execute' | 'update'>,
+/**
+ * The lines as one parameter: their text reaches the table as it is. A line that is there already, and says
+ * something else, is put right.
+ */
+export function upserted(lines: readonly PlacedLine[]): SQL {
+  return sql`
+    insert into ${entries} (notebook, seq, recorded_at, id, kind, subject, entry, hash)
+      select (line->>'notebook')::uuid, (line->>'seq')::bigint, (line->>'recordedAt')::bigint,
+        (line->'entry'->>'id')::uuid, line->'entry'->>'kind', line->'entry'->>'subject', line->'entry',
+        line->>'hash'
+      from json_array_elements(${JSON.stringify(lines)}::json) as line
+      on conflict (notebook, seq) do update set recorded_at = excluded.recorded_at, id = excluded.id,
+        kind = excluded.kind, subject = excluded.subject, entry = excluded.entry, hash = excluded.hash
+        where entries.hash is distinct from excluded.hash or entries.entry::text <> excluded.entry::text
+          or entries.recorded_at <> excluded.recorded_at`
+}
+
+export async function writeLines(
+  db: Pick<Database, 'execute'>,
   notebook: NotebookId,
-  stored: readonly StoredEntry[],
+  lines: readonly HashedLine[],
 ): Promise<void> {
-  for (let i = 0; i < stored.length; i += 1000)
-    await db.execute(inserted(notebook, stored.slice(i, i + 1000)))
-  const last = stored[stored.length - 1]
-  if (last)
-    await db
-      .update(notebooks)
-      .set({ nextSeq: sql`greatest(${notebooks.nextSeq}, ${last.seq + 1})` })
-      .where(eq(notebooks.id, notebook))
+  for (let i = 0; i < lines.length; i += AT_ONCE)
+    await db.execute(upserted(lines.slice(i, i + AT_ONCE).map((line) => ({ ...line, notebook }))))
+}
+
+/** Every line of a notebook after a number, in order, some at a time. */
+export async function* linesAfter(
+  db: Database,
+  notebook: NotebookId,
+  seq: number,
+): AsyncGenerator<readonly HashedLine[]> {
+  for (let after = seq; ;) {
+    const rows = await db
+      .select({
+        seq: entries.seq,
+        recordedAt: entries.recordedAt,
+        entry: entries.entry,
+        hash: entries.hash,
+      })
+      .from(entries)
+      .where(and(eq(entries.notebook, notebook), gt(entries.seq, after)))
+      .orderBy(asc(entries.seq))
+      .limit(AT_ONCE)
+    if (rows.length === 0) return
+    yield rows.map((row) => ({ ...row, hash: row.hash ?? '' }))
+    after = rows[rows.length - 1]?.seq ?? after
+    if (rows.length < AT_ONCE) return
+  }
 }
 
 export async function newestId(db: Database): Promise<string | null> {
@@ -39,97 +69,58 @@ export async function newestId(db: Database): Promise<string | null> {
   return row?.id ?? null
 }
 
-export async function isThere(db: Database, notebook: NotebookId): Promise<boolean> {
-  const rows = await db.select({ id: notebooks.id }).from(notebooks).where(eq(notebooks.id, notebook))
-  return rows.length > 0
+/** What there is of one notebook: its name, how many lines, the last of them. */
+export interface Standing {
+  readonly title: string
+  readonly createdAt: number
+  readonly count: number
+  readonly seq: number
+  readonly hash: string
+}
+export interface Survey {
+  readonly ledger: LedgerId | null
+  readonly notebooks: ReadonlyMap<NotebookId, Standing>
 }
 
-export async function countedSeq(db: Database, notebook: NotebookId): Promise<number> {
-  const [row] = await db.select({ next: notebooks.nextSeq }).from(notebooks).where(eq(notebooks.id, notebook))
-  return row?.next ?? 1
+/** What the database holds, notebook by notebook. */
+export async function surveyDatabase(db: Database): Promise<Survey> {
+  const rows = await db.select().from(notebooks).orderBy(asc(notebooks.createdAt), asc(notebooks.id))
+  const counts = await db
+    .select({ notebook: entries.notebook, count: count(), seq: max(entries.seq) })
+    .from(entries)
+    .groupBy(entries.notebook)
+  const held = new Map<NotebookId, Standing>()
+  for (const { id, title, createdAt } of rows) {
+    const counted = counts.find(({ notebook }) => notebook === id)
+    const seq = Number(counted?.seq ?? 0)
+    const [last] = await db
+      .select({ hash: entries.hash })
+      .from(entries)
+      .where(and(eq(entries.notebook, id), eq(entries.seq, seq)))
+    held.set(id as NotebookId, { title, createdAt, count: counted?.count ?? 0, seq, hash: last?.hash ?? '' })
+  }
+  return { ledger: (await getMeta(db, META_LEDGER)) as LedgerId | null, notebooks: held }
 }
 
-export async function setMeta(db: Pick<Database, 'insert'>, key: string, value: string): Promise<void> {
+export async function putNotebook(
+  db: Pick<Database, 'insert'>,
+  row: { readonly id: NotebookId; readonly title: string; readonly createdAt: number },
+): Promise<void> {
+  const { title, createdAt } = row
+  await db
+    .insert(notebooks)
+    .values({ ...row, nextSeq: 1 })
+    .onConflictDoUpdate({ target: notebooks.id, set: { title, createdAt } })
+}
+
+export async function setLedgerId(db: Pick<Database, 'insert'>, id: LedgerId): Promise<void> {
   await db
     .insert(ledgerMeta)
-    .values({ key, value })
-    .onConflictDoUpdate({ target: ledgerMeta.key, set: { value } })
+    .values({ key: META_LEDGER, value: id })
+    .onConflictDoUpdate({ target: ledgerMeta.key, set: { value: id } })
 }
 
 async function getMeta(db: Database, key: string): Promise<string | null> {
   const [row] = await db.select().from(ledgerMeta).where(eq(ledgerMeta.key, key))
   return row?.value ?? null
-}
-
-export async function ledgerId(db: Database, journal: Journal | null, clock: Clock): Promise<LedgerId> {
-  const known = await getMeta(db, META_LEDGER)
-  if (known) return known as LedgerId
-  const id = randomUUID() as LedgerId
-  await journal?.append({ line: 'ledger', id, createdAt: clock.now() })
-  await db.transaction(async (tx) => {
-    await setMeta(tx, META_LEDGER, id)
-    if (journal) await setMeta(tx, META_BYTES, String(journal.bytes))
-  })
-  return id
-}
-
-/**
- * Makes database and journal say the same. The database holding as many bytes of the journal as there are is
- * the ordinary case and costs one query. Otherwise what only the journal has goes into the database, and what
- * only the database has (a journal that was taken away) goes into the journal.
- */
-export async function reconcile(db: Database, journal: { file: Journal; path: string }): Promise<void> {
-  if ((await getMeta(db, META_BYTES)) === String(journal.file.bytes) && journal.file.bytes > 0) return
-  const lines = await readJournal(journal.path)
-  await replay(db, lines)
-  await completeJournal(db, journal.file, lines)
-  await setMeta(db, META_BYTES, String(journal.file.bytes))
-}
-
-async function replay(db: Database, lines: readonly JournalLine[]): Promise<void> {
-  await db.transaction(async (tx) => {
-    for (const line of lines) {
-      if (line.line === 'ledger') await setMeta(tx, META_LEDGER, line.id)
-      else if (line.line === 'notebook')
-        await tx
-          .insert(notebooks)
-          .values({ id: line.id, title: line.title, createdAt: line.createdAt, nextSeq: 1 })
-          .onConflictDoNothing()
-      else
-        await insertLines(
-          tx,
-          line.notebook,
-          line.entries.map((one) => ({ ...one, recordedAt: line.recordedAt })),
-        )
-    }
-  })
-}
-
-async function completeJournal(db: Database, journal: Journal, lines: readonly JournalLine[]): Promise<void> {
-  const ids = new Set(
-    lines.flatMap((line): string[] =>
-      line.line === 'batch' ? line.entries.map((one) => one.entry.id) : [line.id],
-    ),
-  )
-  const ledger = await getMeta(db, META_LEDGER)
-  if (ledger && !ids.has(ledger))
-    await journal.append({ line: 'ledger', id: ledger as LedgerId, createdAt: 0 })
-  for (const row of await db.select().from(notebooks)) {
-    const notebook = row.id as NotebookId
-    if (!ids.has(row.id))
-      await journal.append({ line: 'notebook', id: notebook, title: row.title, createdAt: row.createdAt })
-    const stored = await db
-      .select()
-      .from(entries)
-      .where(eq(entries.notebook, row.id))
-      .orderBy(asc(entries.seq))
-    const missing = stored.filter((line) => !ids.has(line.id))
-    if (missing[0])
-      await journal.append({
-        line: 'batch',
-        notebook,
-        recordedAt: missing[0].recordedAt,
-        entries: missing.map(({ seq, entry }) => ({ seq, entry })),
-      })
-  }
 }

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core'
 import { desc } from 'drizzle-orm'
 import type { Database } from '../db/open'
@@ -69,9 +70,12 @@ export function idOf(sort: ShelfSort, body: unknown): string {
 /** House rules are known by their name; the set every shelf began with keeps the id it was given then. */
 function rulesId({ name }: Conventions): string {
   if (name === DEFAULT_HOUSE_RULES.name) return 'default'
-  return name
+  const short = name
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 60)
+  // Letters the short name leaves out would make one set replace another.
+  const isAll = /^[\x20-\x7e]*$/.test(name) && short !== ''
+  return isAll ? short : `${short}-${createHash('sha256').update(name).digest('hex').slice(0, 12)}`
 }

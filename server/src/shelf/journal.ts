@@ -1,5 +1,10 @@
-import { open, readFile } from 'node:fs/promises'
-import type { ShelfRow } from './items'
+import { asc, eq } from 'drizzle-orm'
+import type { Database } from '../db/open'
+import { shelfItems } from '../db/schema'
+import { hashOf } from '../ledger/chain'
+import type { Damage } from '../ledger/journal'
+import { openLineFile, readLines } from '../lineFile'
+import { putRows, type ShelfRow } from './items'
 
 export interface ShelfJournal {
   /** Appends rows and flushes them: when this resolves they outlive a power cut. */
@@ -8,34 +13,66 @@ export interface ShelfJournal {
 }
 
 /**
- * What the lab itself puts on the shelf, one JSON object a line, beside the ledger's journal and for the same
- * reason: the database never flushes to disk and can be made again from it.
+ * Opens the journal of what the lab itself puts on the shelf, one JSON object a line, beside the ledger's and for
+ * the same reason: the database never flushes to disk and can be made again from it. What the database lacks of it
+ * goes into the database, and what it lacks of the database (a journal that was taken away, or damaged) into it.
  *
- * @returns the journal and the rows in it; a last line torn by a crash was never acknowledged and is left out
+ * @returns the journal, and the lines of it that are not as they were written and that nothing could replace
  */
 export async function openShelfJournal(
   path: string,
-): Promise<{ readonly journal: ShelfJournal; readonly rows: readonly ShelfRow[] }> {
-  const text = await readFile(path, 'utf8').catch((error: NodeJS.ErrnoException) => {
-    if (error.code === 'ENOENT') return ''
-    throw error
-  })
-  const whole = text.slice(0, text.lastIndexOf('\n') + 1)
-  const file = await open(path, 'a')
-  if (whole.length < text.length) await file.truncate(Buffer.byteLength(whole))
-  const rows = whole
-    .split('\n')
-    .filter((line) => line !== '')
-    .map((line) => JSON.parse(line) as ShelfRow)
-  return {
-    rows,
-    journal: {
-      async append(added) {
-        if (added.length === 0) return
-        await file.appendFile(added.map((row) => `${JSON.stringify(row)}\n`).join(''))
-        await file.datasync()
-      },
-      close: () => file.close(),
-    },
+  db: Database,
+  say: (sentence: string) => void,
+): Promise<{ readonly journal: ShelfJournal; readonly damages: readonly Damage[] }> {
+  const file = await openLineFile(path, say)
+  const written = new Map<string, ShelfRow>()
+  const damages: Damage[] = []
+  for await (const { number, text, said } of readLines(path)) {
+    const row = rowIn(said)
+    if (row) written.set(keyOf(row), row)
+    else
+      damages.push({
+        line: number,
+        text,
+        reason: said === undefined ? 'It cannot be read.' : 'It is not as it was written.',
+      })
   }
+  await putRows(db, [...written.values()])
+  const held = await db
+    .select()
+    .from(shelfItems)
+    .where(eq(shelfItems.origin, 'own'))
+    .orderBy(asc(shelfItems.createdAt), asc(shelfItems.version))
+  const missing = (held as ShelfRow[]).filter((row) => !written.has(keyOf(row)))
+  await file.append(missing.map(withHash))
+  if (missing.length > 0)
+    say(
+      `${missing.length} things of the lab’s own were missing from ${path}; they are back from the database.`,
+    )
+  // As many came back as were damaged: nothing is lost.
+  const lost = damages.slice(Math.min(missing.length, damages.length))
+  for (const { line, reason } of lost) say(`Line ${line} of ${path} is set aside. ${reason} The rest stands.`)
+  return {
+    damages: lost,
+    journal: { append: (rows) => file.append(rows.map(withHash)), close: () => file.close() },
+  }
+}
+
+function withHash(row: ShelfRow): ShelfRow & { hash: string } {
+  const { sort, id, version, origin, body, createdAt } = row
+  const plain = { sort, id, version, origin, body, createdAt }
+  return { ...plain, hash: hashOf(plain) }
+}
+
+function rowIn(said: unknown): ShelfRow | null {
+  const row = said as (Partial<ShelfRow> & { hash?: string }) | null | undefined
+  if (typeof row?.sort !== 'string' || typeof row.id !== 'string' || !Number.isInteger(row.version))
+    return null
+  if (row.hash !== undefined && row.hash !== hashOf(row)) return null
+  const { hash: _, ...plain } = row
+  return plain as ShelfRow
+}
+
+function keyOf({ sort, id, version }: ShelfRow): string {
+  return JSON.stringify([sort, id, version])
 }

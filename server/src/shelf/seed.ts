@@ -22,7 +22,11 @@ export async function addOwnPoints(
   clock: Clock,
   points: readonly SolubilityRow[],
 ): Promise<void> {
-  await putFirst(db, clock, points.map(solubilityItem))
+  await putFirst(
+    db,
+    clock,
+    points.map((row) => ({ ...solubilityItem(row), origin: 'demo' })),
+  )
 }
 
 async function putFirst(db: Database, clock: Clock, items: readonly Item[]): Promise<void> {

@@ -13,7 +13,7 @@ import {
   type Solvent,
   wholeInstrument,
 } from '@ivory-crystal/core'
-import { type OwnSort, shelfRefusal } from '@ivory-crystal/core/schemas'
+import { type OwnSort, shelfRefusal, unstorable } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
@@ -28,8 +28,13 @@ export interface ShelfStore {
   /** Takes one thing off the shelf; its versions stay on record. */
   takeOff(sort: OwnSort, id: string): Promise<void>
   versions(sort: OwnSort, id: string): Promise<readonly ShelfVersion[]>
-  /** Keeps an answer that no reading of the shelf shows. */
-  keepSealed(id: string, body: unknown): Promise<void>
+  /**
+   * Keeps an answer that no reading of the shelf shows.
+   *
+   * @param clashes whether another that is kept leaves no place for this one
+   * @returns false when it was not kept, because one clashes
+   */
+  keepSealed(id: string, body: unknown, clashes?: (other: unknown) => boolean): Promise<boolean>
   sealed(id: string): Promise<unknown>
 }
 
@@ -100,11 +105,13 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
           { sort, id, version: before.version + 1, origin: 'own', body: TAKEN_OFF, createdAt: clock.now() },
         ])
       }),
-    keepSealed: (id, body) =>
+    keepSealed: (id, body, clashes = () => false) =>
       inTurn(async () => {
-        const key = shelfKey('sealed answer', id)
-        if ((await newest()).has(key)) return
+        const before = await newest()
+        if (before.has(shelfKey('sealed answer', id))) return false
+        for (const row of before.values()) if (row.sort === 'sealed answer' && clashes(row.body)) return false
         await keep([{ sort: 'sealed answer', id, version: 1, origin: 'own', body, createdAt: clock.now() }])
+        return true
       }),
     sealed: async (id) => (await newest()).get(shelfKey('sealed answer', id))?.body ?? null,
     async versions(sort, id) {
@@ -132,7 +139,7 @@ async function finisher(
     finish(raw) {
       const completed = structureOf ? withStructure(raw, structureOf) : { body: raw }
       if ('sentence' in completed) return completed
-      const sentence = shelfRefusal(sort, completed.body)
+      const sentence = unstorable(completed.body) ?? shelfRefusal(sort, completed.body)
       if (sentence) return { sentence }
       if (sort === 'solubility') {
         const { compound, solvent } = completed.body as { compound: string; solvent: string }

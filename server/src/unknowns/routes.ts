@@ -1,6 +1,7 @@
 import { Router } from 'express'
 import Joi from 'joi'
 import type { NotebookId, UnknownId } from '@ivory-crystal/core'
+import type { Clock } from '../clock'
 import { checked } from '../http/problem'
 import { existing } from '../ledger/routes'
 import type { LedgerStore } from '../ledger/store'
@@ -16,7 +17,7 @@ const sealBody = Joi.object({
 })
 const openBody = Joi.object({ notebook: id, unknown: id })
 
-export function unknownRoutes(shelf: ShelfStore, store: LedgerStore): Router {
+export function unknownRoutes(shelf: ShelfStore, store: LedgerStore, clock: Clock): Router {
   const router = Router()
   router.post('/seals', async (request, response) => {
     const asked = checked<{ notebook: string; unknown: UnknownId; compound: string; purity: number }>(
@@ -31,7 +32,7 @@ export function unknownRoutes(shelf: ShelfStore, store: LedgerStore): Router {
       openBody,
       request.body,
     )
-    response.json(await openAnswer(shelf, store, await existing(store, notebook), unknown))
+    response.json(await openAnswer(shelf, store, await existing(store, notebook), unknown, clock))
   })
   return router
 }

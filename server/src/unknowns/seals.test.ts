@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
@@ -29,7 +30,7 @@ let notebook: NotebookId
 const BLOCK = '/api/instruments/programmable-block'
 
 const at = () => `http://127.0.0.1:${server.port}`
-const view = async () => fold((await server.store.after(notebook, 0)).map((one) => one.entry))
+const view = async () => fold([...(await server.store.all(notebook))])
 const post = (path: string, body: object) => request(at()).post(path).send(body)
 const detailOf = (response: { text: string }) => (JSON.parse(response.text) as { detail: string }).detail
 
@@ -102,7 +103,7 @@ describe('a sealed answer', () => {
       { slot: 1, sample: null, packing: { fillMm: 2, grain: 'fine' } },
     ])
     const lines = JSON.stringify(
-      (await server.store.after(notebook, 0)).filter(({ entry }) =>
+      (await server.store.all(notebook)).filter((entry) =>
         [unknown.id, melt, unknown.sample.id].includes(entry.subject as never),
       ),
     )
@@ -152,8 +153,82 @@ describe('a sealed answer', () => {
     const thief = await sealedCase('glutaric-acid')
     await write('answer sealed', thief.id, unknown.sealed?.body as object)
     await sign(thief, { is: 'cannot tell' })
-    const refused = await post('/api/seals/open', { notebook, unknown: thief.id })
-    expect([refused.status, detailOf(refused)]).toEqual([404, expect.stringContaining('another computer')])
+    // A line that names another case's seal comes after the first, and the first stands.
+    const opened = await post('/api/seals/open', { notebook, unknown: thief.id })
+    expect(opened.body).toMatchObject({ compound: 'glutaric-acid' })
+  })
+
+  test('the first seal of a case stands', async () => {
+    const unknown = await sealedCase()
+    const again = await post('/api/seals', {
+      notebook,
+      unknown: unknown.id,
+      compound: 'glutaric-acid',
+      purity: 1,
+    })
+    expect([again.status, detailOf(again)]).toEqual([409, expect.stringContaining('first one stands')])
+  })
+
+  test('its opening is a line of the notebook, by whatever way, and once', async () => {
+    const unknown = await sealedCase()
+    await sign(unknown, { is: 'cannot tell' })
+    const asked = { notebook, unknown: unknown.id }
+    await post('/api/seals/open', asked)
+    await post('/api/seals/open', asked)
+    const opened = (await server.store.ofSubject(notebook, unknown.id)).filter(
+      ({ kind }) => kind === 'answer opened',
+    )
+    expect(opened).toMatchObject([
+      { author: 'recorder', body: { compound: 'methyl-4-nitrobenzoate', name: 'methyl 4-nitrobenzoate' } },
+    ])
+  })
+
+  test('nothing made from it, however it is named, puts its contents into a line or an answer', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.constantFrom('the unknown', 'benzil', 'another'), {
+          minLength: 1,
+          maxLength: 4,
+        }),
+        fc.boolean(),
+        async (parts, again) => {
+          const unknown = await sealedCase()
+          const id = randomUUID() as SampleId
+          const other = randomUUID() as SampleId
+          const benzil = (await server.store.all(notebook)).find(
+            ({ kind, body }) =>
+              kind === 'sample named' && (body as { compound?: { id: string } }).compound?.id === 'benzil',
+          )?.subject
+          const of = parts.map((part) => ({ 'the unknown': unknown.sample.id, benzil, another: other })[part])
+          const name = (sample: SampleId, made: readonly unknown[]) =>
+            write('sample named', sample, {
+              prep: null,
+              role: 'mixture',
+              label: 'a mixture',
+              compound: null,
+              of: made,
+            })
+          await name(other, [unknown.sample.id, id])
+          await name(id, of)
+          // The unknown’s own sample named anew as a mixture, too.
+          if (again) await name(unknown.sample.id, [benzil])
+          const melt = await planMelt({ ...unknown, sample: { ...unknown.sample, id } })
+          const answered = await post(`${BLOCK}/runs`, { notebook, melt })
+          const lines = await server.store.ofSubject(notebook, melt)
+          expect(answered.text + JSON.stringify(lines)).not.toMatch(/nitrobenzoate|94\.5|181\.1/)
+          const tubes = lines
+            .filter(({ kind }) => kind === 'run started')
+            .flatMap(
+              ({ body }) => (body as { simulation: { tubes: { sample: unknown }[] } }).simulation.tubes,
+            )
+          const holdsIt = parts.some((part) => part === 'the unknown')
+          if (holdsIt) for (const { sample } of tubes) expect(sample).toBeNull()
+          if (answered.status === 201)
+            await post(`${BLOCK}/runs/${(answered.body as { id: string }).id}/end`, {})
+        },
+      ),
+      { numRuns: 12, seed: 7 },
+    )
   })
 
   test('the demo’s own are kept for its notebook, and hold nothing without one', async () => {

@@ -1,8 +1,10 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import {
   type Compound,
+  type Entry,
+  KINDS,
   fold,
-  latestLine,
+  firstLine,
   type NotebookId,
   sealedContents,
   type SealedContents,
@@ -11,6 +13,7 @@ import {
   unknownsOf,
   type View,
 } from '@ivory-crystal/core'
+import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'
 import type { ShelfStore } from '../shelf/shelf'
@@ -53,7 +56,16 @@ export async function sealAnswer(
   const seal = randomUUID()
   const salt = randomBytes(32).toString('hex')
   const { notebook, unknown, purity } = asked
-  await shelf.keepSealed(seal, { notebook, unknown, compound, purity, salt })
+  const isFirst = await shelf.keepSealed(seal, { notebook, unknown, compound, purity, salt }, (other) => {
+    const sealed = other as Sealed
+    return sealed.notebook === notebook && sealed.unknown === unknown
+  })
+  if (!isFirst)
+    throw new HttpProblem(
+      409,
+      'Sealed already',
+      'An answer is sealed for this unknown. The first one stands.',
+    )
   return { seal, commitment: commitmentOf(salt, compound.id) }
 }
 
@@ -67,8 +79,9 @@ export async function openAnswer(
   store: LedgerStore,
   notebook: NotebookId,
   unknown: UnknownId,
+  clock: Clock,
 ): Promise<OpenedAnswer> {
-  const view = fold((await store.after(notebook, 0)).map(({ entry }) => entry))
+  const view = fold(await store.all(notebook))
   const facts = unknownOf(view, unknown)
   const seal = facts?.sealed?.body.seal
   if (!facts || !seal) throw new HttpProblem(404, 'No answer', 'No answer was sealed for this unknown.')
@@ -85,7 +98,33 @@ export async function openAnswer(
       'No answer',
       'The answer was sealed on another computer; it can be opened only there.',
     )
-  return { seal, compound: sealed.compound.id, name: sealed.compound.name, salt: sealed.salt }
+  const opened = { seal, compound: sealed.compound.id, name: sealed.compound.name, salt: sealed.salt }
+  if (!facts.answer) await writeOpened(store, notebook, unknown, opened, clock)
+  return opened
+}
+
+/** That it was opened is a line of the notebook, whoever asked for it and by what way. */
+async function writeOpened(
+  store: LedgerStore,
+  notebook: NotebookId,
+  unknown: UnknownId,
+  body: OpenedAnswer,
+  clock: Clock,
+): Promise<void> {
+  const line: Entry<'answer opened'> = {
+    id: store.newId(),
+    v: KINDS['answer opened'].version,
+    ledger: store.ledger,
+    notebook,
+    subject: unknown,
+    kind: 'answer opened',
+    body,
+    at: clock.now(),
+    author: 'recorder',
+    device: 'server',
+  }
+  const [answer] = (await store.append(notebook, [[line]])) ?? []
+  if (answer?.outcome !== 'stored') throw new Error('The opening of an answer could not be written down.')
 }
 
 /** A seal answers only for the case it was made for. */
@@ -107,7 +146,7 @@ export async function contentsFor(
 ): Promise<SealedContents> {
   const known = new Map<string, ReturnType<SealedContents>>()
   for (const { id, sample } of unknownsOf(view)) {
-    const seal = latestLine(view, id, 'answer sealed')?.body.seal
+    const seal = firstLine(view, id, 'answer sealed')?.body.seal
     const sealed = seal ? await sealedFor(shelf, seal, notebook, id) : null
     if (sealed) known.set(sample.id, sealedContents(sealed.compound, sealed.purity))
   }

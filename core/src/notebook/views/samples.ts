@@ -46,8 +46,22 @@ export const sampleNamedAs = remember((view: View, id: SampleId): NamedSample | 
   if (!body) return null
   const compound =
     body.compound ?? (body.prep ? firstLine(view, body.prep, 'prep opened')?.body.compound : null) ?? null
-  return { id, role: body.role, label: body.label, prep: body.prep, compound, of: body.of }
+  const of = isRing(view, id, body.of) ? [] : body.of
+  return { id, role: body.role, label: body.label, prep: body.prep, compound, of }
 })
+
+/** Mixtures of mixtures, at most. */
+const PARTS_DEEP = 20
+
+/** Whether a mixture comes back to itself through its parts. It is then taken as made of nothing known. */
+function isRing(view: View, id: SampleId, of: readonly SampleId[]): boolean {
+  let parts: readonly SampleId[] = of
+  for (let depth = 0; parts.length > 0; depth++) {
+    if (depth > PARTS_DEEP || parts.includes(id)) return true
+    parts = [...new Set(parts.flatMap((part) => latestLine(view, part, 'sample named')?.body.of ?? []))]
+  }
+  return false
+}
 
 /** Where a sample is expected to melt, and why. */
 export interface Expected {

@@ -2,7 +2,7 @@ import type { UnknownId } from '../../ids'
 import type { Entry } from '../entry'
 import type { Compound } from '../../reference/shelf'
 import type { View } from '../fold'
-import { everyLineOf, latestLine, linesOf, remember, subjectsWith } from '../read'
+import { everyLineOf, firstLine, latestLine, linesOf, remember, subjectsWith } from '../read'
 import { type CompleteRow, isComplete, type MixtureFacts, mixturesOf, rowsOfSample } from './mixtures'
 import { isStale } from './stale'
 import { platesOf } from './plates'
@@ -57,7 +57,8 @@ export const unknownOf = remember((view: View, id: UnknownId): UnknownFacts | nu
     sample,
     listed,
     candidates: listed ? candidatesOf(view, id, listed.body.candidates) : [],
-    sealed: latestLine(view, id, 'answer sealed'),
+    // The first stands: a later one could be of the student's own making.
+    sealed: firstLine(view, id, 'answer sealed'),
     answer: latestLine(view, id, 'answer opened'),
     signed: latestLine(view, id, 'unknown signed'),
     rows,
