@@ -8,7 +8,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { WEB } from '../paths'
 import { ownPagesOnly } from './guard'
-import { handleErrors, noSuchPath, sendProblem } from './problem'
+import { handleErrors, noSuchPath, retryAfter, sendProblem } from './problem'
 
 const JSON_MOST = '1mb'
 /** Rows of a file on their way to the shelf, in parts. */
@@ -35,13 +35,22 @@ export function createApp({ api, port, log }: AppParts): Express {
           'default-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:'],
+          'frame-ancestors': ["'none'"],
           'upgrade-insecure-requests': null,
         },
       },
       strictTransportSecurity: false,
     }),
   )
+  app.use((_request, response, next) => {
+    response.set('Permissions-Policy', 'geolocation=(), microphone=(), payment=(), usb=()')
+    next()
+  })
   app.use(ownPagesOnly(port))
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store')
+    next()
+  })
   app.use(
     compression({
       filter: (request, response) => !isStream(request.path) && compression.filter(request, response),
@@ -54,6 +63,7 @@ export function createApp({ api, port, log }: AppParts): Express {
       limit: REQUESTS_A_MINUTE,
       skip: (request) => isStream(request.path),
       handler: (_request, response) => {
+        retryAfter(response, 10)
         sendProblem(
           response,
           429,
@@ -67,6 +77,7 @@ export function createApp({ api, port, log }: AppParts): Express {
   app.use('/api/shelf', express.json({ limit: SHELF_MOST }))
   app.use('/api', express.json({ limit: JSON_MOST }), api, noSuchPath)
   serveWeb(app)
+  app.use(noSuchPath)
   app.use(handleErrors((error) => log.error(error)))
   return app
 }

@@ -1,7 +1,16 @@
-import { createServer } from 'node:net'
+import { randomUUID } from 'node:crypto'
+import { connect, createServer } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { fold, type NotebookId, type RawEntry, type Shelf, summaryOf } from '@ivory-crystal/core'
+import {
+  expectedOf,
+  fold,
+  type SampleId,
+  type NotebookId,
+  type RawEntry,
+  type Shelf,
+  summaryOf,
+} from '@ivory-crystal/core'
 import { ledgerContract } from '../../../core/golden/contract'
 import type { NotebookFile } from '../exchange/notebookFile'
 import { PortTaken, type RunningServer } from '../server'
@@ -87,6 +96,108 @@ describe('bad input', () => {
     const response = await request(at).get(path)
     expect(response.status).toBe(status)
     expect(response.headers['content-type']).toContain('application/problem+json')
+  })
+  const bare = (path: string, text: string): Promise<string> =>
+    new Promise((resolve, reject) => {
+      const socket = connect(server.port, '127.0.0.1', () => {
+        socket.write(
+          `${text.replace('PATH', path)} HTTP/1.1\r\nHost: 127.0.0.1:${server.port}\r\nConnection: close\r\n\r\n`,
+        )
+      })
+      let heard = ''
+      socket.on('data', (bytes) => (heard += bytes.toString()))
+      socket.on('close', () => {
+        resolve(heard)
+      })
+      socket.on('error', reject)
+    })
+  test.each([
+    ['GET PATH', '/api/notebooks/%E0%A4%A/entries', 400],
+    ['GET PATH', '/assets/%c0', 400],
+    ['GET PATH', '/assets/nothing.js', 404],
+    ['DELETE PATH', '/api/notebooks', 405],
+    ['PUT PATH', '/', 405],
+    ['PROPFIND PATH', '/api/shelf', 405],
+    ['POST PATH', '/', 404],
+    ['POST PATH', '/api/notebooks', 400],
+  ])('%s of %s is a problem document %d', async (text, path, status) => {
+    const heard = await bare(path, text)
+    expect(heard.split('\r\n')[0]).toContain(` ${status} `)
+    expect(heard).toContain('application/problem+json')
+    expect(JSON.parse(heard.slice(heard.indexOf('\r\n\r\n') + 4))).toMatchObject({
+      status,
+      detail: expect.stringMatching(/^[A-Z“].*\.$/),
+    })
+  })
+  test('a body packed in an unknown way is refused', async () => {
+    const response = await request(at)
+      .post(`/api/notebooks/${notebook}/entries`)
+      .set('Content-Type', 'application/json')
+      .set('Content-Encoding', 'snappy')
+      .send('{}')
+    expect([response.status, response.headers['content-type']]).toEqual([
+      415,
+      expect.stringContaining('problem+json'),
+    ])
+  })
+
+  const mixture = (of: readonly string[], subject = randomUUID()) =>
+    line(home(), {
+      kind: 'sample named',
+      v: 3,
+      subject: subject as RawEntry['subject'],
+      body: { prep: null, role: 'mixture', label: 'a mixture', compound: null, of },
+    })
+  const self = randomUUID()
+  test.each<[string, () => unknown, RegExp]>([
+    ['a NUL in a text', () => line(home(), { body: { station: 'plan', text: 'a\0b' } }), /NUL/],
+    ['a NUL in its kind', () => line(home(), { kind: 'x\0' }), /NUL/],
+    [
+      'half a character',
+      () => line(home(), { body: { station: 'plan', text: '\ud83d' } }),
+      /half a character/,
+    ],
+    [
+      'a list nested thousands deep',
+      () => ({
+        ...line(home()),
+        kind: 'of a newer build',
+        body: JSON.parse('['.repeat(3000) + ']'.repeat(3000)),
+      }),
+      /nested/,
+    ],
+    ['a mixture of itself', () => mixture([self], self), /made of itself/],
+    [
+      'an id days ahead',
+      () => line(home(), { id: 'ffff0000-0000-7000-8000-000000000001' as never }),
+      /day ahead/,
+    ],
+    ['an id that is no UUID', () => line(home(), { id: '../../etc' as never }), /id/],
+  ])('%s is refused at the door, and the server starts again', async (_, make, why) => {
+    const response = await post({ groups: [[make()], [line(home())]] })
+    const { answers } = response.body as { answers: { outcome: string; sentence?: string }[] }
+    expect(answers.map(({ outcome }) => outcome)).toEqual(['refused', 'stored'])
+    expect(answers[0]?.sentence).toMatch(why)
+  })
+  test('a number that is no number, and −0, sent again are no conflict', async () => {
+    const one = line(home(), { kind: 'of a newer build', body: { x: 'HERE' } })
+    const send = async (number: string) => {
+      const text = JSON.stringify({ groups: [[one]] }).replace('"HERE"', number)
+      return ((await post(text)).body as { answers: { outcome: string }[] }).answers.map(
+        ({ outcome }) => outcome,
+      )
+    }
+    expect(await send('1e400')).toEqual(['refused'])
+    expect(await send('1e400')).toEqual(['refused'])
+    expect(await send('-0')).toEqual(['stored'])
+    expect(await send('-0')).toEqual(['duplicate'])
+  })
+  test('mixtures that make a ring through each other are kept, and asked about come to an end', async () => {
+    const [p, q] = [randomUUID(), randomUUID()]
+    await post({ groups: [[mixture([p], q)], [mixture([q], p)]] })
+    const view = fold([...(await server.store.all(notebook))])
+    expect(expectedOf(view, p as SampleId)).toBeNull()
+    expect(expectedOf(view, q as SampleId)).toBeNull()
   })
   test('“after” must be a whole number', async () => {
     const response = await request(at).get(`/api/notebooks/${notebook}/entries?after=-1`)
@@ -183,8 +294,87 @@ describe('a whole notebook', () => {
     })
     const wrong = await request(`http://127.0.0.1:${second.port}`).post('/api/import').send({ entries })
     expect(wrong.status).toBe(400)
+    const before = await second.store.notebooks()
+    for (const nonsense of [
+      { ...file, notebook: { id: '{0A5A1C7E-0000-4000-8000-000000000101}', title: 'x' } },
+      { ...file, notebook: { id: randomUUID(), title: 'a\0b' } },
+      { ...file, notebook: { id: randomUUID(), title: 'x' }, entries: [1, 'two', { three: 3 }] },
+    ]) {
+      const refused = await request(`http://127.0.0.1:${second.port}`).post('/api/import').send(nonsense)
+      expect([refused.status, refused.type]).toEqual([400, 'application/problem+json'])
+    }
+    expect(await second.store.notebooks()).toEqual(before)
     await second.close()
     await other.remove()
+  })
+})
+
+test('a long notebook comes in and goes out whole', async () => {
+  const other = randomUUID() as NotebookId
+  const entries = Array.from({ length: 6500 }, () => line({ ledger: server.store.ledger, notebook: other }))
+  const file = {
+    format: 'ivory-crystal notebook',
+    version: 1,
+    coreVersion: '0',
+    exportedAt: 1,
+    notebook: { id: other, title: 'long' },
+    entries,
+  }
+  const came = await request(at).post('/api/import').send(file)
+  expect(came.body).toMatchObject({ stored: 6500, refused: 0 })
+  expect((await request(at).post('/api/import').send(file)).body).toMatchObject({ duplicate: 6500 })
+  const gone = (await request(at).get(`/api/notebooks/${other}/export`)).body as NotebookFile
+  expect(gone.entries).toEqual(entries)
+})
+
+describe('its ending', () => {
+  test('answers what it has taken, ends the streams with why, and happens once', async () => {
+    const other = await tempFolder()
+    const ending = await serve(other.path)
+    const there = `http://127.0.0.1:${ending.port}`
+    const own = (await ending.store.notebooks())[0]?.id as NotebookId
+    const stream = await fetch(`${there}/api/notebooks/${own}/stream`)
+    const posts = Array.from({ length: 30 }, () =>
+      request(there)
+        .post(`/api/notebooks/${own}/entries`)
+        .send({ groups: [[line({ ledger: ending.store.ledger, notebook: own })]] })
+        .then(
+          (response) => response.status,
+          () => 'not taken',
+        ),
+    )
+    await new Promise((resolve) => setTimeout(resolve, 30))
+    const closed = [ending.close(), ending.close()]
+    const [text] = await Promise.all([stream.text(), ...closed])
+    expect(text).toContain('event: ended\ndata: "The server ends."')
+    const statuses = await Promise.all(posts)
+    expect(new Set(statuses).size).toBeLessThanOrEqual(2)
+    expect(statuses.filter((status) => status !== 200 && status !== 'not taken')).toEqual([])
+    const again = await serve(other.path)
+    expect(await again.store.all(own)).toHaveLength(statuses.filter((status) => status === 200).length)
+    await again.close()
+    await other.remove()
+  })
+
+  test('a listener that never reads is let go, and nobody else notices', async () => {
+    const deaf = connect(server.port, '127.0.0.1')
+    deaf.pause()
+    deaf.on('error', () => undefined)
+    deaf.write(`GET /api/notebooks/${notebook}/stream HTTP/1.1\r\nHost: 127.0.0.1:${server.port}\r\n\r\n`)
+    const big = 'x'.repeat(1900)
+    for (let i = 0; i < 12; i++)
+      await server.store.append(
+        notebook,
+        Array.from({ length: 400 }, () => [line(home(), { body: { station: 'plan', text: big } })]),
+      )
+    await new Promise((resolve) => setTimeout(resolve, 100))
+    const gone = await new Promise((resolve) => {
+      deaf.on('close', () => {
+        resolve('closed')
+      })
+      deaf.resume()
+    })
+    expect(gone).toBe('closed')
   })
 })
 

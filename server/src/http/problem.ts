@@ -38,13 +38,36 @@ export function checked<T>(schema: Joi.Schema, body: unknown): T {
   return value
 }
 
+const METHODS = ['GET', 'HEAD', 'POST']
+
+/** A request that may not be sent again and again at once says when. */
+export function retryAfter(response: Response, seconds: number): void {
+  response.set('Retry-After', String(seconds))
+}
+
 export const noSuchPath: RequestHandler = (request, response) => {
+  if (!METHODS.includes(request.method)) {
+    response.set('Allow', METHODS.join(', '))
+    sendProblem(response, 405, 'No such method', `Nothing here answers to ${request.method}.`)
+    return
+  }
   sendProblem(response, 404, 'Not found', `There is nothing at ${request.path}.`)
 }
 
 interface BodyError extends Error {
   type?: string
   limit?: number
+  status?: number
+}
+
+/** What the parts that read a request find wrong with it, in words. */
+const FAULTS: Readonly<Record<number, string>> = {
+  400: 'The address or the body of this request is not well formed.',
+  403: 'That may not be read.',
+  404: 'There is nothing here.',
+  408: 'The request came too slowly.',
+  413: 'The request is too large.',
+  415: 'The body is packed in a way this server does not know. Send it as plain JSON.',
 }
 
 export function handleErrors(onUnexpected: (error: unknown) => void): ErrorRequestHandler {
@@ -63,6 +86,13 @@ export function handleErrors(onUnexpected: (error: unknown) => void): ErrorReque
         413,
         'Too large',
         `A request may hold ${Math.round((error.limit ?? 0) / 1e6)} MB at most. Send it in smaller parts.`,
+      )
+    else if (error.status !== undefined && error.status >= 400 && error.status < 500)
+      sendProblem(
+        response,
+        error.status,
+        'This request cannot be read',
+        FAULTS[error.status] ?? 'Something in this request is wrong.',
       )
     else {
       onUnexpected(error)

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs'
 import { appendFile, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { nextRandom, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
 import request from 'supertest'
 import type { RunningServer } from '../server'
@@ -39,15 +39,23 @@ async function inDatabase(sql: string): Promise<void> {
   await client.close()
 }
 
-beforeEach(async () => {
+/** True while the folder outlives a test: what that test did to it is mended by then. */
+let isShared = false
+async function begin(): Promise<void> {
   freeMB = 10_000
   folder = await tempFolder()
   await open()
+}
+async function end(): Promise<void> {
+  await server.close()
+  await folder.remove()
+}
+beforeEach(async () => {
+  if (!isShared) await begin()
   home = { ledger: server.store.ledger, notebook: (await server.store.notebooks())[0]?.id as NotebookId }
 })
 afterEach(async () => {
-  await server.close()
-  await folder.remove()
+  if (!isShared) await end()
 })
 
 describe('a byte changed in the journal', () => {
@@ -162,6 +170,15 @@ describe('the end of the journal', () => {
 })
 
 describe('damage in the database', () => {
+  const all: RawEntry[] = []
+  beforeAll(async () => {
+    await begin()
+    isShared = true
+  })
+  afterAll(async () => {
+    isShared = false
+    await end()
+  })
   test.each([
     ['a line that says something else', `update entries set entry = '{"id":"x"}' where seq = 2`],
     ['a line that is gone', 'delete from entries where seq = 2'],
@@ -175,12 +192,12 @@ describe('damage in the database', () => {
     ['another table gone', 'drop table shelf_items'],
     ['a column gone', 'alter table notebooks drop column title'],
   ])('%s: what the journal says stands', async (_, sql) => {
-    const lines = await add(4)
+    all.push(...(await add(4)))
     const title = (await server.store.notebooks())[0]?.title
     await server.close()
     await inDatabase(sql)
     await open()
-    expect(await stored()).toEqual(lines)
+    expect(await stored()).toEqual(all)
     expect((await server.store.notebooks()).map((one) => one.title)).toEqual([title])
     expect(((await request(at()).get('/api/shelf')).body as Shelf).compounds.length).toBeGreaterThan(100)
   })

@@ -43,7 +43,7 @@ export async function reconcile(
   const { survey, damages } = await surveyJournal(journal.path)
   const held = await surveyDatabase(db)
   if (damages.length > 0 && (await isWhole(db, held)) && reaches(held, survey)) {
-    await journal.file.replaceWith(asJournal(db, held), 'damaged')
+    await journal.file.replaceWith(asJournal(db, held, survey), 'damaged')
     say(
       `The journal was damaged in ${damages.length} places. It was written again from the database, which is whole.`,
     )
@@ -135,27 +135,43 @@ function reaches(database: Survey, journal: Survey): boolean {
 }
 
 /** The whole database as the lines of a journal. */
-async function* asJournal(db: Database, held: Survey): AsyncGenerator<JournalLine> {
+async function* asJournal(db: Database, held: Survey, journal: Survey): AsyncGenerator<JournalLine> {
   if (held.ledger) yield ledgerLine(held.ledger, 0)
-  for (const [id, { title, createdAt }] of held.notebooks) {
+  for (const [id, standing] of held.notebooks) {
+    // A title has no chain to vouch for it but its own line in the journal.
+    const said = journal.notebooks.get(id)
+    const { title, createdAt } = said && said.title !== LOST_TITLE ? said : standing
     yield notebookLine(id, title, createdAt)
     yield* batchesAfter(db, id, 0, beginningOf(id))
   }
 }
 
-/** Lines of the database after a number as batches; each batch was recorded at one moment. */
+/**
+ * Lines of the database after a number as batches, as far as each follows from the one before it; each batch was
+ * recorded at one moment.
+ */
 async function* batchesAfter(
   db: Database,
   id: NotebookId,
   seq: number,
-  hash: string,
+  from: string,
 ): AsyncGenerator<JournalLine & { line: 'batch' }> {
-  let before = hash
+  let before = from
+  let last = { seq, hash: from }
   for await (const lines of linesAfter(db, id, seq)) {
-    for (const batch of byMoment(lines)) {
+    const following: HashedLine[] = []
+    for (const line of lines) {
+      const hash = hashAfter(last.hash, line)
+      // One of before there were hashes has none, and is chained as it is read.
+      if (line.seq !== last.seq + 1 || (line.hash !== '' && line.hash !== hash)) break
+      following.push({ ...line, hash })
+      last = { seq: line.seq, hash }
+    }
+    for (const batch of byMoment(following)) {
       yield batchLine(id, before, batch) as JournalLine & { line: 'batch' }
       before = batch[batch.length - 1]?.hash ?? before
     }
+    if (following.length < lines.length) return
   }
 }
 

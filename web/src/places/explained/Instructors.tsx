@@ -113,7 +113,7 @@ export function Instructors() {
           what the notebook holds is a hash of it, which shows afterwards that it was not changed. It opens
           once a signed verdict of that case stands, and the notebook shows whether it was opened before. It
           is no protection from somebody who can read the server’s data folder. A notebook file carried to
-          another computer leaves its sealed answers behind.
+          another computer leaves its sealed answers behind. The first answer sealed for a case stands.
         </p>
         <p>
           A simulated instrument melts what was sealed, at the purity you give, so that a case can be

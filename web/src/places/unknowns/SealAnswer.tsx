@@ -45,7 +45,7 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
           ? 'An answer is sealed on the server; it opens once you have signed. A simulated tube of this unknown holds it.'
           : 'None. Whoever hands the unknown out may seal one for self-checking; a simulated instrument needs it, to have something to melt.'}
       </p>
-      {!isOpen ? (
+      {unknown.sealed ? null : !isOpen ? (
         <Button
           size="sm"
           variant="link"
@@ -53,7 +53,7 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
             setOpen(true)
           }}
         >
-          {unknown.sealed ? 'Seal another answer (instructor)' : 'Seal an answer (instructor)'}
+          Seal an answer (instructor)
         </Button>
       ) : (
         <form aria-label="Seal an answer" noValidate onSubmit={form.onSubmit}>
