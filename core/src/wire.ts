@@ -13,6 +13,10 @@ export interface About {
   readonly demo: boolean
   /** True when no clock drives the simulated instruments, as in tests. */
   readonly byHand: boolean
+  /** The server's clock, ms since 1970 UTC. */
+  readonly now?: number
+  /** Lines of the journal that are not as they were written and had to be set aside, and why. */
+  readonly setAside?: readonly { readonly line: number; readonly reason: string }[]
 }
 export interface NotebookRow {
   readonly id: NotebookId

@@ -4,6 +4,7 @@ import { prepareTemplate } from './db/open'
 import { FolderHeld } from './ledger/lock'
 import { PROJECT } from './paths'
 import { seedShelf } from './shelf/seed'
+import { toldOf, verifyFolder } from './verify'
 import { NoRoom } from './disk'
 import { FolderUnusable, PortTaken, startServer } from './server'
 
@@ -17,11 +18,18 @@ async function main(): Promise<void> {
   process.umask(0o077)
   if (process.argv.includes('--prepare-template')) return prepareTemplate((db) => seedShelf(db, SYSTEM_CLOCK))
   const demo = process.argv.includes('--demo')
+  const folder = process.env['IVORY_CRYSTAL_DATA'] ?? join(PROJECT, demo ? 'demo-data' : 'data')
+  if (process.argv.includes('--verify')) {
+    const verified = await verifyFolder(folder)
+    toldOf(verified).forEach(say)
+    process.exitCode = verified.damages.length > 0 ? 1 : 0
+    return
+  }
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Error(`PORT is “${process.env['PORT']}”; it is a whole number up to 65535.`)
   const server = await startServer({
-    folder: process.env['IVORY_CRYSTAL_DATA'] ?? join(PROJECT, demo ? 'demo-data' : 'data'),
+    folder,
     port,
     demo,
     byHand: process.env['IVORY_CRYSTAL_TEST'] === 'advance by hand',

@@ -72,7 +72,7 @@ async function openFolder<T>(
   try {
     const db = drizzlePglite(client, { schema })
     await migratePglite(db, { migrationsFolder: MIGRATIONS })
-    return { begun: await begin(db as unknown as Database), close: () => client.close() }
+    return { begun: await begin(db), close: () => client.close() }
   } catch (error) {
     await client.close().catch(() => undefined)
     throw error

@@ -162,7 +162,7 @@ describe('bad input', () => {
       () => ({
         ...line(home()),
         kind: 'of a newer build',
-        body: JSON.parse('['.repeat(3000) + ']'.repeat(3000)),
+        body: JSON.parse('['.repeat(3000) + ']'.repeat(3000)) as unknown,
       }),
       /nested/,
     ],

@@ -29,7 +29,7 @@ function slowLedger(seed: number) {
     ({ kind, subject }) =>
       kind === 'melt planned' && lines.some((one) => one.subject === subject && one.kind === 'run started'),
   ) as RawEntry
-  lines.push({ ...planned, subject: MELT as never, id: nextId(null, golden.nowMs, new Uint8Array(8)) })
+  lines.push({ ...planned, subject: MELT, id: nextId(null, golden.nowMs, new Uint8Array(8)) })
   let state = seed
   const random = () => {
     const next = nextRandom(state)
@@ -207,7 +207,7 @@ test('what a ledger says of a run cannot stop a start: the instrument stands col
       kind,
       v: KINDS[kind].version,
       body,
-      subject: MELT as never,
+      subject: MELT,
     })
   }
   const started = lines.find(
@@ -220,7 +220,7 @@ test('what a ledger says of a run cannot stop a start: the instrument stands col
     ['run ended', { run, atS: 10_000_000 }],
   ] as const) {
     const before = lines.length
-    lines.push({ ...started, id: 'ffffffff-0000-7000-8000-000000000000' as never, subject: MELT as never })
+    lines.push({ ...started, id: 'ffffffff-0000-7000-8000-000000000000' as never, subject: MELT })
     at(kind, body)
     const said: string[] = []
     const bench = await openBench(
@@ -246,7 +246,7 @@ test('a run that came with a notebook from elsewhere takes no instrument', async
   ) as RawEntry
   lines.push({
     ...started,
-    subject: MELT as never,
+    subject: MELT,
     ledger: '0a5a1c7e-0000-4000-8000-00000000dead' as LedgerId,
   })
   const bench = await openBench(

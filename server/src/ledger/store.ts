@@ -107,7 +107,7 @@ export async function openStore(
   let suspect = false
   const listeners = new Set<(notebook: NotebookId, stored: readonly StoredEntry[]) => void>()
   const inTurn = queue()
-  let waiting: Waiting[] = []
+  const waiting: Waiting[] = []
 
   async function ownLedgerId(): Promise<LedgerId> {
     const known = (await surveyDatabase(db)).ledger

@@ -3,6 +3,7 @@ import {
   type Compound,
   type Entry,
   KINDS,
+  type RawEntry,
   fold,
   firstLine,
   type NotebookId,
@@ -34,6 +35,8 @@ export interface OpenedAnswer {
   readonly compound: string
   readonly name: string
   readonly salt: string
+  /** The line that says it was opened, as it stands in the notebook. */
+  readonly line: RawEntry
 }
 
 /** SHA-256 over salt and answer: says nothing before, and shows afterwards that nothing was changed. */
@@ -99,8 +102,8 @@ export async function openAnswer(
       'The answer was sealed on another computer; it can be opened only there.',
     )
   const opened = { seal, compound: sealed.compound.id, name: sealed.compound.name, salt: sealed.salt }
-  if (!facts.answer) await writeOpened(store, notebook, unknown, opened, clock)
-  return opened
+  const line = facts.answer ?? (await writeOpened(store, notebook, unknown, opened, clock))
+  return { ...opened, line }
 }
 
 /** That it was opened is a line of the notebook, whoever asked for it and by what way. */
@@ -108,9 +111,9 @@ async function writeOpened(
   store: LedgerStore,
   notebook: NotebookId,
   unknown: UnknownId,
-  body: OpenedAnswer,
+  body: Entry<'answer opened'>['body'],
   clock: Clock,
-): Promise<void> {
+): Promise<Entry<'answer opened'>> {
   const line: Entry<'answer opened'> = {
     id: store.newId(),
     v: KINDS['answer opened'].version,
@@ -125,6 +128,7 @@ async function writeOpened(
   }
   const [answer] = (await store.append(notebook, [[line]])) ?? []
   if (answer?.outcome !== 'stored') throw new Error('The opening of an answer could not be written down.')
+  return line
 }
 
 /** A seal answers only for the case it was made for. */

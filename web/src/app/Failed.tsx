@@ -1,4 +1,5 @@
 import { Component, type ReactNode } from 'react'
+import { tryPlacesAgain } from './place'
 import { Title } from '../parts/Title'
 
 /** Stands in for a screen that failed. What was written stands in the outbox or the ledger. */
@@ -13,9 +14,21 @@ export class Failed extends Component<{ children: ReactNode }, { error: Error | 
     return (
       <main className="desk">
         <Title title="This screen failed" />
-        <p className="mt-3">What you wrote is kept. Reload, or go back to Today.</p>
+        <p className="mt-3">What you wrote is kept. Try again, reload, or go back to Today.</p>
         <p className="quiet">{error.message}</p>
-        <a href="/">Go to Today</a>
+        <p className="row-of">
+          <button
+            type="button"
+            className="btn btn-primary"
+            onClick={() => {
+              tryPlacesAgain()
+              this.setState({ error: null })
+            }}
+          >
+            Try again
+          </button>
+          <a href="/">Go to Today</a>
+        </p>
       </main>
     )
   }

@@ -6,7 +6,12 @@ import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
 import { KeysHelp } from './KeysHelp'
 import { applyTheme, theme } from './theme'
+import { Notices } from './Notices'
+import { fetchPlaces } from './place'
 import { Refusals } from './Refusals'
+
+/** The first screen has been quiet for this long before the other places are fetched, ms. */
+const FETCH_AFTER_MS = 2000
 
 /** The rail and the place beside it. */
 export function Frame() {
@@ -20,6 +25,14 @@ export function Frame() {
     const state = useNotebook.getState()
     if (state.notebook === null || (named && named !== state.notebook)) void openNotebook(named ?? null)
   }, [named])
+  useEffect(() => {
+    // Places not opened yet are fetched while nothing else happens, so that they are there without a network.
+    if (status !== 'open') return
+    const timer = setTimeout(() => void fetchPlaces(), FETCH_AFTER_MS)
+    return () => {
+      clearTimeout(timer)
+    }
+  }, [status])
   return (
     <div className={css.frame}>
       <nav className={css.rail} aria-label="Places">
@@ -36,6 +49,7 @@ export function Frame() {
       </nav>
       {status === 'open' && (
         <main className="desk">
+          <Notices />
           <Refusals />
           <Suspense fallback={<p aria-busy="true">Opening …</p>}>
             <Outlet />

@@ -1,12 +1,9 @@
-import { type ComponentType, lazy } from 'react'
 import { BrowserRouter, Route, Routes } from 'react-router'
 import { Failed } from './Failed'
 import { Frame } from './Frame'
 import { Lost } from './Lost'
+import { place } from './place'
 import { ToNotebook } from './ToNotebook'
-
-const place = <Name extends string>(load: () => Promise<Record<Name, ComponentType>>, name: Name) =>
-  lazy(async () => ({ default: (await load())[name] }))
 
 const Today = place(() => import('../places/today/Today'), 'Today')
 const Preps = place(() => import('../places/preps/Preps'), 'Preps')

@@ -1,12 +1,13 @@
+import { remember, remembered } from './memory'
 const KEY = 'ivory-crystal theme'
 export type Theme = 'light' | 'dark'
 
 export function theme(): Theme {
-  return localStorage.getItem(KEY) === 'dark' ? 'dark' : 'light'
+  return remembered(KEY) === 'dark' ? 'dark' : 'light'
 }
 
 /** Sets the theme on the document; the dim one is for a dark instrument room. */
 export function applyTheme(wanted: Theme = theme()): void {
-  localStorage.setItem(KEY, wanted)
+  remember(KEY, wanted)
   document.documentElement.dataset['bsTheme'] = wanted
 }

@@ -1,3 +1,4 @@
+import { remember, remembered } from '../app/memory'
 import css from './FillGauge.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
@@ -14,7 +15,7 @@ const BORE_MM = 1.2
 const SHOWN_MM = 14
 
 function stored(): number | null {
-  const value = Number(localStorage.getItem(KEY))
+  const value = Number(remembered(KEY))
   return value > 1 && value < 40 ? value : null
 }
 
@@ -94,7 +95,7 @@ export function FillGauge({
           <Measure
             start={scale}
             onDone={(value) => {
-              localStorage.setItem(KEY, String(value))
+              remember(KEY, String(value))
               setPxPerMm(value)
               setMeasuring(false)
             }}

@@ -9,6 +9,7 @@ import type {
   NotebookId,
   NotebookRow,
   PanLoad,
+  RawEntry,
   RunId,
   RunState,
   SampleId,
@@ -20,7 +21,16 @@ import type {
 } from '@ivory-crystal/core'
 
 /** The server said no, with a sentence to show. */
-export class Refused extends Error {}
+export class Refused extends Error {
+  constructor(
+    sentence: string,
+    readonly status = 400,
+    /** When it may be asked again, s; null when it does not say. */
+    readonly retryAfterS: number | null = null,
+  ) {
+    super(sentence)
+  }
+}
 /** The server could not be reached. */
 export class Unreachable extends Error {
   constructor() {
@@ -45,7 +55,14 @@ async function call<T>(path: string, body?: unknown): Promise<T> {
   })
   if (response.status >= 502 && response.status <= 504) throw new Unreachable()
   const answer = (await response.json().catch(() => null)) as { detail?: string } | null
-  if (!response.ok) throw new Refused(answer?.detail ?? `The server answered ${response.status}.`)
+  if (!response.ok) {
+    const retryAfterS = Number(response.headers.get('Retry-After')) || null
+    throw new Refused(
+      answer?.detail ?? `The server answered ${response.status}.`,
+      response.status,
+      retryAfterS,
+    )
+  }
   return answer as T
 }
 
@@ -54,6 +71,8 @@ export const api = {
   notebooks: () => call<{ notebooks: NotebookRow[] }>('/notebooks'),
   entries: (notebook: NotebookId, after: number) =>
     call<{ entries: StoredEntry[] }>(`/notebooks/${notebook}/entries?after=${after}`),
+  /** The last line of a notebook, whose hash stands for every line before it. */
+  head: (notebook: NotebookId) => call<{ seq: number; hash: string }>(`/notebooks/${notebook}/head`),
   post: (notebook: NotebookId, groups: readonly (readonly unknown[])[]) =>
     call<{ answers: Answer[] }>(`/notebooks/${notebook}/entries`, { groups }),
   shelf: () => call<Shelf>('/shelf'),
@@ -95,7 +114,7 @@ export const api = {
     call<{ seal: string; commitment: string }>('/seals', { notebook, unknown, compound, purity }),
   /** Opens the answer of a signed case. */
   openSeal: (notebook: NotebookId, unknown: UnknownId) =>
-    call<{ seal: string; compound: string; name: string; salt: string }>('/seals/open', {
+    call<{ line: RawEntry }>('/seals/open', {
       notebook,
       unknown,
     }),

@@ -15,7 +15,7 @@ import {
   type Shelf,
 } from '@ivory-crystal/core'
 import { golden } from '../../../core/golden/contract'
-import { Unreachable } from './api'
+import { Refused, Unreachable } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerClient, Surroundings } from './ledgerClient'
 import { openOutbox } from './outbox'
@@ -49,6 +49,13 @@ function browser() {
     /** What is to be called back, by hand. */
     later: [] as { readonly ms: number; readonly run: () => void }[],
     now: golden.nowMs,
+    chance: 1,
+    online: [] as (() => void)[],
+    /** How the server answers a post, when not as a server does. */
+    posting: null as null | ((groups: unknown) => object),
+    posts: 0,
+    /** What the device keeps. */
+    openOutbox,
     /** Held back until it resolves: how long the server takes to give the lines. */
     reading: Promise.resolve() as Promise<unknown>,
   }
@@ -61,7 +68,7 @@ function browser() {
     }
     const surroundings: Surroundings = {
       api: {
-        about: () => answer(() => ({ ledger, demo: true, byHand: false })),
+        about: () => answer(() => ({ ledger, demo: true, byHand: false, now: world.now })),
         notebooks: () => answer(() => ({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] })),
         shelf: () => answer(() => SHELF),
         async entries() {
@@ -69,8 +76,10 @@ function browser() {
           await world.reading
           return answer(() => ({ entries }))
         },
-        post: (_, groups) =>
-          answer(() => ({
+        post: (_, groups) => {
+          world.posts += 1
+          return answer(() => ({
+            ...(world.posting?.(groups) ?? {}),
             answers: (groups as RawEntry[][]).flat().map((entry): Answer => {
               if (world.refuses(entry)) return { id: entry.id, outcome: 'refused', sentence: 'It cannot be.' }
               const known = kept.get(entry.id)
@@ -79,9 +88,10 @@ function browser() {
               for (const { events } of world.streams) events.line({ seq: kept.size, entry })
               return { id: entry.id, outcome: 'stored', seq: kept.size, recordedAt: 0 }
             }),
-          })),
+          }))
+        },
       },
-      openOutbox,
+      openOutbox: (ledger) => world.openOutbox(ledger),
       openTabs: (): Tabs => {
         let own: (message: never) => void = () => undefined
         return {
@@ -106,6 +116,10 @@ function browser() {
       clock: { now: () => world.now, elapsed: () => 0 },
       random: (bytes) => crypto.getRandomValues(new Uint8Array(bytes)),
       writer: () => ({ author: 'bench 7', device: 'tablet' }),
+      chance: () => world.chance,
+      whenOnline(run) {
+        world.online.push(run)
+      },
       later(ms, run) {
         const call = { ms, run }
         world.later.push(call)
@@ -224,6 +238,55 @@ describe('what is written', () => {
     await settled(() => client.getState().waiting === 0)
     expect([...world.kept.keys()].slice(-2)).toEqual(ids)
   })
+  test('with the server away for long it is tried ever more seldom, no two devices alike', async () => {
+    world.isAway = true
+    client.write(observed('one'))
+    const waits: number[] = []
+    for (let tries = 0; tries < 8; tries++) {
+      await settled(() => world.later.length === 1)
+      const [next] = world.later.splice(0)
+      waits.push(next?.ms ?? 0)
+      // Whatever is written meanwhile asks the server no sooner.
+      client.write(observed(`meanwhile ${tries}`))
+      world.chance = tries % 2
+      next?.run()
+    }
+    expect(waits).toEqual([1000, 1000, 4000, 4000, 16_000, 15_000, 30_000, 15_000])
+  })
+  test('a server that says when is asked then', async () => {
+    world.posting = () => {
+      throw new Refused('Wait a minute.', 429, 17)
+    }
+    client.write(observed('one'))
+    await settled(() => world.later.length === 1)
+    expect(world.later[0]?.ms).toBe(17_000)
+    const { posts } = world
+    for (let i = 0; i < 20; i++) client.write(observed(`more ${i}`))
+    await new Promise((resolve) => setTimeout(resolve, 50))
+    expect(world.posts).toBe(posts)
+    world.posting = null
+    for (const run of world.online) run()
+    await settled(() => client.getState().waiting === 0)
+  })
+  test('what is too much at once goes in parts, and what is too large by itself is refused with why', async () => {
+    const most = 3000
+    world.posting = (groups) => {
+      if (JSON.stringify(groups).length > most) throw new Refused('A request may hold 3 kB.', 413)
+      return {}
+    }
+    world.isAway = true
+    for (let i = 0; i < 12; i++) client.write(observed(`${i} ${'x'.repeat(800)}`))
+    client.write(observed('y'.repeat(5000)))
+    client.write(observed('after it'))
+    await settled(() => client.getState().waiting === 14)
+    world.isAway = false
+    for (const run of world.online) run()
+    await settled(() => client.getState().waiting === 0)
+    expect(client.getState().quarantine.map(({ sentence }) => sentence)).toEqual(['A request may hold 3 kB.'])
+    const texts = [...world.kept.values()].map(({ entry }) => (entry.body as { text?: string }).text ?? '')
+    expect(texts.filter((text) => /^\d+ x/.test(text))).toHaveLength(12)
+    expect(texts).toContain('after it')
+  })
   test('goes at once when the stream comes back', async () => {
     world.isAway = true
     client.write(observed('offline'))
@@ -253,6 +316,50 @@ describe('what is written', () => {
     expect(textsOf(again)).toContain('kept')
     await settled(() => again.getState().waiting === 0)
   })
+})
+
+describe('a device that keeps nothing', () => {
+  const full = async (ledger: LedgerId) => ({
+    ...(await openOutbox(ledger)),
+    put: () => Promise.reject(new DOMException('full', 'QuotaExceededError')),
+  })
+  test.each([
+    ['is full', full],
+    ['is blocked', () => Promise.reject(new Error('blocked'))],
+  ])('because its store %s: it is said, and what was written is sent all the same', async (_, open) => {
+    world.openOutbox = open
+    const poor = tab()
+    await poor.open(null)
+    world.isAway = true
+    const [id] = poor.write(observed('only here'))
+    await settled(() => poor.getState().unkept.length === 1 && world.later.length > 0)
+    expect(poor.getState().unkept.map((entry) => entry.id)).toEqual([id])
+    expect(textsOf(poor)).toContain('only here')
+    world.isAway = false
+    for (const run of world.online) run()
+    await settled(() => poor.getState().unkept.length === 0 && poor.getState().waiting === 0)
+    expect(world.kept.has(id ?? '')).toBe(true)
+  })
+  test('what the server refuses of it is still told', async () => {
+    world.openOutbox = full
+    const poor = tab()
+    await poor.open(null)
+    world.refuses = () => true
+    poor.write(observed('impossible'))
+    await settled(() => poor.getState().quarantine.length === 1)
+    await poor.dismissRefused(poor.getState().quarantine[0]?.id ?? '')
+    expect(poor.getState()).toMatchObject({ quarantine: [], unkept: [], waiting: 0 })
+  })
+})
+
+test('a refused line stays in the notes, over a reload too', async () => {
+  world.refuses = ({ body }) => (body as { text?: string }).text === 'impossible'
+  client.write(observed('impossible'))
+  await settled(() => client.getState().quarantine.length === 1)
+  const again = tab()
+  await again.open(null)
+  expect(textsOf(again)).toContain('impossible')
+  await settled(() => again.getState().quarantine.length === 1)
 })
 
 describe('two tabs of one browser', () => {

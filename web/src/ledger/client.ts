@@ -10,12 +10,14 @@ import {
   type RawEntry,
 } from '@ivory-crystal/core'
 import { Refused, Unreachable } from './api'
-import type { Outbox } from './outbox'
+import type { Outbox, QuarantinedLine } from './outbox'
 import { newerBalance, type Reading, withReading } from './readings'
 import type { Tabs } from './tabs'
 import { CLOSED, type LedgerClient, type LedgerState, type Surroundings } from './ledgerClient'
 
-const RETRY_MS = 2000
+/** Waits between attempts: each longer than the one before, no two devices alike. */
+const RETRY_FIRST_MS = 1000
+const RETRY_MOST_MS = 30_000
 
 /** A notebook on this device: written at once, kept in the outbox, sent when it can be, heard from others. */
 export function createLedgerClient(given: Surroundings): LedgerClient {
@@ -36,12 +38,14 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
   async function open(wanted: string | null): Promise<void> {
     set({ status: 'opening', failure: null, readings: {}, balance: null })
     try {
+      const heardAt = clock.now()
       const [about, { notebooks }, shelf] = await Promise.all([api.about(), api.notebooks(), api.shelf()])
       const notebook =
         notebooks.find((row) => row.id === wanted)?.id ?? (wanted === null ? notebooks[0]?.id : undefined)
       if (!notebook)
         throw new Refused('This ledger holds no such notebook. The link may be of another data folder.')
-      outbox ??= await given.openOutbox(about.ledger)
+      // Where this device may keep nothing, what is written is sent at once, and said to be kept nowhere.
+      outbox ??= await given.openOutbox(about.ledger).catch(() => null)
       if (!tabs) {
         tabs = given.openTabs(about.ledger)
         listenToTabs(tabs)
@@ -49,11 +53,13 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
       const told = { notebook, entries: [] as RawEntry[] }
       opening = told
       const { entries } = await api.entries(notebook, 0)
-      const kept = (await outbox.waiting()).filter((entry) => entry.notebook === notebook)
+      const kept = outbox ? await outbox.waiting() : []
+      const refused = outbox ? (await outbox.quarantined()).map(({ entry }) => entry) : []
+      const own = [...kept, ...refused, ...state.unkept].filter((entry) => entry.notebook === notebook)
       seen = entries.at(-1)?.seq ?? 0
-      const view = fold([...entries.map((line) => line.entry), ...kept, ...told.entries])
+      const view = fold([...entries.map((line) => line.entry), ...own, ...told.entries])
       opening = null
-      set({ status: 'open', about, notebooks, notebook, shelf, view })
+      set({ status: 'open', about, heardAt, notebooks, notebook, shelf, view })
       await countWaiting()
       holdStream(notebook)
       tabs.tell({ tell: 'asks' })
@@ -81,28 +87,43 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
   }
 
   async function keep(entries: readonly Entry[]): Promise<void> {
-    await outbox?.put(entries)
+    try {
+      if (!outbox) throw new Error('Nothing can be kept here.')
+      await outbox.put(entries)
+    } catch {
+      set({ unkept: [...state.unkept, ...entries] })
+    }
     tabs?.tell({ tell: 'lines', notebook: entries[0]?.notebook ?? '', entries })
     await drain()
   }
 
+  /** Lines refused that only this page had. */
+  let refusedInPage: readonly QuarantinedLine[] = []
   let draining: Promise<void> | null = null
   let callOffRetry: (() => void) | null = null
+  /** Attempts that failed one after the other. */
+  let failed = 0
 
-  /** Sends what waits, one tab at a time. */
-  function drain(): Promise<void> {
-    draining ??= locks
-      .request('ivory-crystal outbox', {}, async () => {
-        await outbox?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
-      })
+  /** Sends what waits, one tab at a time. After a failure it waits: until then only `atOnce` tries again. */
+  function drain(atOnce = false): Promise<void> {
+    if (draining) return draining
+    if (callOffRetry && !atOnce) return Promise.resolve()
+    callOffRetry?.()
+    callOffRetry = null
+    draining = locks
+      .request('ivory-crystal outbox', {}, sendWaiting)
       .then(
         () => {
+          failed = 0
           tabs?.tell({ tell: 'settled' })
           return true
         },
-        () => {
-          callOffRetry?.()
-          callOffRetry = given.later(RETRY_MS, () => void drain())
+        (error: unknown) => {
+          callOffRetry = given.later(waitAfter(error), () => {
+            callOffRetry = null
+            void drain()
+          })
+          failed += 1
           return false
         },
       )
@@ -117,17 +138,46 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     return draining
   }
 
+  async function sendWaiting(): Promise<void> {
+    await outbox?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
+    await sendUnkept()
+  }
+
+  /** What this device could not keep is sent straight from the page. */
+  async function sendUnkept(): Promise<void> {
+    for (const entry of [...state.unkept]) {
+      const { answers } = await api.post(entry.notebook, [[entry]])
+      const [answer] = answers
+      if (!answer) throw new Error('The server answered for none of the lines sent.')
+      const { ledger, id } = entry
+      if ('sentence' in answer)
+        refusedInPage = [...refusedInPage, { ledger, id, entry, sentence: answer.sentence }]
+      set({ unkept: state.unkept.filter((one) => one.id !== id) })
+    }
+  }
+
+  function waitAfter(error: unknown): number {
+    const { retryAfterS } = error as { retryAfterS?: number | null }
+    if (retryAfterS) return retryAfterS * 1000
+    return Math.min(RETRY_MOST_MS, RETRY_FIRST_MS * 2 ** failed) * (0.5 + given.chance() / 2)
+  }
+
   async function allStored(): Promise<void> {
-    await drain()
-    if ((await outbox?.waiting())?.length) await drain()
-    if ((await outbox?.waiting())?.length) throw new Unreachable()
+    for (let tries = 0; tries < 2; tries++) {
+      await drain(true)
+      if (state.unkept.length === 0 && !(await outbox?.waiting())?.length) return
+    }
+    throw new Unreachable()
   }
 
   async function countWaiting(): Promise<void> {
-    if (!outbox) return
-    const [waiting, quarantine] = await Promise.all([outbox.waiting(), outbox.quarantined()])
-    if (waiting.length !== state.waiting || quarantine.length > 0 || state.quarantine.length > 0)
-      set({ waiting: waiting.length, quarantine })
+    const [waiting, quarantine] = outbox
+      ? await Promise.all([outbox.waiting(), outbox.quarantined()])
+      : [[], []]
+    const count = waiting.length + state.unkept.length
+    const refused = [...quarantine, ...refusedInPage]
+    if (count !== state.waiting || refused.length > 0 || state.quarantine.length > 0)
+      set({ waiting: count, quarantine: refused })
   }
 
   // ── hearing ───────────────────────────────────────────────────────────────────────────────────
@@ -206,7 +256,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
       connected(connected) {
         set({ connected })
         tabs?.tell({ tell: 'heard', connected })
-        if (connected) void drain()
+        if (connected) void drain(true)
       },
       line({ seq, entry }) {
         seen = Math.max(seen, seq)
@@ -235,6 +285,8 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     })
   }
 
+  given.whenOnline(() => void drain(true))
+
   return {
     getState: () => state,
     subscribe(hear) {
@@ -250,11 +302,13 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     },
     allStored,
     async dismissRefused(id) {
+      refusedInPage = refusedInPage.filter((line) => line.id !== id)
       await outbox?.dismiss(id)
       await countWaiting()
     },
     hearReading,
     hearBalance,
+    hearLines: takeIn,
     async shelfChanged() {
       tabs?.tell({ tell: 'shelf' })
       await readShelf()

@@ -2,11 +2,13 @@ import {
   type About,
   type BalanceStanding,
   EMPTY_VIEW,
+  type Entry,
   type EntryId,
   type LedgerId,
   type Line,
   type NotebookId,
   type NotebookRow,
+  type RawEntry,
   type Shelf,
   type SubjectId,
   type View,
@@ -22,6 +24,8 @@ export interface LedgerState {
   /** Why it could not be opened. */
   readonly failure: string | null
   readonly about: About | null
+  /** This device's clock when it heard that, ms since 1970 UTC. */
+  readonly heardAt: number
   readonly notebooks: readonly NotebookRow[]
   readonly notebook: NotebookId | null
   readonly view: View
@@ -29,6 +33,8 @@ export interface LedgerState {
   /** Lines kept on this device that the server has not acknowledged. */
   readonly waiting: number
   readonly quarantine: readonly QuarantinedLine[]
+  /** Lines that stand on the screen, and that this device could not keep: gone with the page unless they are sent. */
+  readonly unkept: readonly Entry[]
   readonly connected: boolean
   readonly readings: Readings
   /** The simulated balance as last heard; null before. */
@@ -38,12 +44,14 @@ export const CLOSED: LedgerState = {
   status: 'opening',
   failure: null,
   about: null,
+  heardAt: 0,
   notebooks: [],
   notebook: null,
   view: EMPTY_VIEW,
   shelf: null,
   waiting: 0,
   quarantine: [],
+  unkept: [],
   connected: false,
   readings: {},
   balance: null,
@@ -65,6 +73,10 @@ export interface Surroundings {
   readonly writer: () => { readonly author: string; readonly device: string }
   /** Calls back after so many milliseconds; the answer calls it off. */
   readonly later: (ms: number, run: () => void) => () => void
+  /** From 0 to 1, for waits that differ from device to device. */
+  readonly chance: () => number
+  /** Calls back whenever the network is there again. */
+  readonly whenOnline: (run: () => void) => void
 }
 
 export interface LedgerClient {
@@ -87,6 +99,8 @@ export interface LedgerClient {
   /** Takes in a reading, from the stream or as the answer to a command. */
   hearReading(reading: Reading): void
   hearBalance(balance: BalanceStanding): void
+  /** Takes in lines the server wrote and answered with. */
+  hearLines(entries: readonly RawEntry[]): void
   /** Reads the shelf again, here and in the other tabs. */
   shelfChanged(): Promise<void>
 }

@@ -17,6 +17,10 @@ const client = createLedgerClient({
   clock,
   random: (bytes) => crypto.getRandomValues(new Uint8Array(bytes)),
   writer: () => ({ author: author(), device: device() }),
+  chance: () => Math.random(),
+  whenOnline(run) {
+    addEventListener('online', run)
+  },
   later(ms, run) {
     const timer = setTimeout(run, ms)
     return () => {
@@ -39,6 +43,7 @@ export const {
   dismissRefused,
   hearReading,
   hearBalance,
+  hearLines,
   shelfChanged,
 } = client
 

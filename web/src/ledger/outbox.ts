@@ -44,6 +44,10 @@ export interface Outbox {
 
 /** Lines sent in one request. */
 const BATCH = 100
+/** Bytes sent in one request: a server takes 1 MB. What is longer, such as a photograph, travels by itself. */
+const BYTES = 500_000
+/** The status of an answer to a request that is too large. */
+const TOO_LARGE = 413
 
 /** The outbox of one ledger: lines of the demo and of one's own data never mix. */
 export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
@@ -68,11 +72,19 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
     dismiss: (id) => db.delete('quarantine', [ledger, id]),
     async drain(post) {
       const left: string[] = []
+      let most = BATCH
       for (;;) {
-        const batch = nextBatch(await all())
+        const batch = nextBatch(await all(), most)
         if (!batch) return left
-        const answers = await post(batch.notebook, batch.groups)
-        const settled = await settle(db, ledger, batch.groups.flat(), answers)
+        const sent = batch.groups.flat()
+        const answers = await post(batch.notebook, batch.groups).catch((error: unknown) =>
+          refusedAs(error, batch.groups),
+        )
+        if (answers === 'in parts') {
+          most = Math.max(1, Math.floor(batch.groups.length / 2))
+          continue
+        }
+        const settled = await settle(db, ledger, sent, answers)
         if (settled.length === 0) throw new Error('The server answered for none of the lines sent.')
         left.push(...settled)
       }
@@ -83,17 +95,32 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
   }
 }
 
+/** A request that is too large goes in parts; a line that is too large by itself is refused like any other. */
+function refusedAs(error: unknown, groups: readonly (readonly RawEntry[])[]): readonly Answer[] | 'in parts' {
+  const { status, message } = error as { status?: number; message: string }
+  if (status !== TOO_LARGE) throw error
+  if (groups.length > 1) return 'in parts'
+  return groups.flat().map(({ id }): Answer => ({ id, outcome: 'refused', sentence: message }))
+}
+
 /** The oldest groups of one notebook. Keys are ids, so the order of reading is the order of truth. */
-function nextBatch(lines: readonly WaitingLine[]): { notebook: NotebookId; groups: RawEntry[][] } | null {
+function nextBatch(
+  lines: readonly WaitingLine[],
+  most: number,
+): { notebook: NotebookId; groups: RawEntry[][] } | null {
   const first = lines[0]
   if (!first) return null
   const { notebook } = first.entry
   const groups = new Map<string, RawEntry[]>()
   let count = 0
+  let bytes = 0
   for (const line of lines) {
     if (line.entry.notebook !== notebook) continue
     const group = groups.get(line.group)
-    if (!group && count >= BATCH) break
+    const length = JSON.stringify(line.entry).length
+    const isFull = groups.size >= most || count >= BATCH || bytes + length > BYTES
+    if (!group && groups.size > 0 && isFull) break
+    bytes += length
     if (group) group.push(line.entry)
     else groups.set(line.group, [line.entry])
     count += 1

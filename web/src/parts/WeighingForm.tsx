@@ -1,3 +1,4 @@
+import { remember, remembered } from '../app/memory'
 import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -42,7 +43,7 @@ export function WeighingForm({
   onDone?: () => void
 }) {
   const [method, setMethod] = useState<Weighed['method']>('tared')
-  const [readability, setReadability] = useState(localStorage.getItem(BALANCE) ?? '0.001')
+  const [readability, setReadability] = useState(remembered(BALANCE) ?? '0.001')
   const [simulated, setSimulated] = useState(false)
   /** What the balance sent, field by field; a digit typed over makes it a typed reading again. */
   const [sent, setSent] = useState<Partial<Typed>>({})
@@ -56,7 +57,7 @@ export function WeighingForm({
     make,
     check: (body) => checkLines([{ kind: 'weighed', subject: sample, body }]),
     keep(body) {
-      localStorage.setItem(BALANCE, readability)
+      remember(BALANCE, readability)
       write({ kind: 'weighed', subject: sample, body })
       form.reset()
       setSent({})

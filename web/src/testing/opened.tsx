@@ -65,12 +65,10 @@ export const server = {
   startRun: jest.fn<(...what: unknown[]) => Promise<RunState>>(),
   command: jest.fn<(...what: unknown[]) => Promise<RunState>>(),
   endRun: jest.fn<(...what: unknown[]) => Promise<InstrumentState>>(),
+  head: jest.fn<(...what: unknown[]) => Promise<{ seq: number; hash: string }>>(),
   line: jest.fn<(...what: unknown[]) => Promise<void>>(),
   seal: jest.fn<(...what: unknown[]) => Promise<{ seal: string; commitment: string }>>(),
-  openSeal:
-    jest.fn<
-      (...what: unknown[]) => Promise<{ seal: string; compound: string; name: string; salt: string }>
-    >(),
+  openSeal: jest.fn<(...what: unknown[]) => Promise<{ line: RawEntry }>>(),
 }
 
 /** The instruments at rest, cold, one of them at another temperature if told so. */
@@ -139,6 +137,7 @@ export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
   for (const mock of Object.values(server)) mock.mockReset()
   refused.length = 0
   server.shelf.mockResolvedValue(shelf)
+  server.head.mockResolvedValue({ seq: golden.entries.length, hash: '0123456789abcdef'.repeat(4) })
   server.instruments.mockResolvedValue({ instruments: restingAt() })
   await act(() => openNotebook(null))
 }

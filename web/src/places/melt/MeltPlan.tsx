@@ -1,3 +1,4 @@
+import { remember, remembered } from '../../app/memory'
 import {
   BENCH,
   calibrationOf,
@@ -63,7 +64,7 @@ export function MeltPlan({
   const view = useNotebook((state) => state.view)
   const { states } = useInstruments()
   const instruments = shelf?.instruments ?? []
-  const [chosen, setChosen] = useState(() => on ?? localStorage.getItem(KEY))
+  const [chosen, setChosen] = useState(() => on ?? remembered(KEY))
   const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
   const [taken, setTaken] = useState<Conventions | null>(null)
   const samples = samplesNamed(view)
@@ -152,7 +153,7 @@ export function MeltPlan({
             value={instrument.id}
             onChange={(event) => {
               setChosen(event.target.value)
-              localStorage.setItem(KEY, event.target.value)
+              remember(KEY, event.target.value)
             }}
           >
             {instruments.map((one) => (

@@ -1,3 +1,4 @@
+import { ofThisTab } from '../../app/memory'
 import classNames from 'classnames'
 import page from './PlatePage.module.css'
 import { LOCAL_RULES, PLATE_STEPS, type PlateDeveloped, type PlateId, VISUALIZED } from '@ivory-crystal/core'
@@ -50,7 +51,7 @@ export function PlateForm({
     check: ({ body }) =>
       checkLines([{ kind: 'plate developed', subject: newSubject<PlateId>(), body: { ...body, of: null } }]),
     keep({ body, photograph }) {
-      if (keptAs) sessionStorage.removeItem(keptAs)
+      if (keptAs) ofThisTab.forget(keptAs)
       onRecord(body, photograph)
     },
   })
@@ -61,7 +62,7 @@ export function PlateForm({
   const [showSteps, setShowSteps] = useState(first.frontMm === '')
   useEffect(() => {
     // Kept beside React, for a reload in the middle of measuring.
-    if (keptAs) sessionStorage.setItem(keptAs, JSON.stringify(draft))
+    if (keptAs) ofThisTab.set(keptAs, JSON.stringify(draft))
   }, [keptAs, draft])
   const read = readDraft(draft)
   const change = (change: Partial<PlateDraft>) => {
@@ -272,6 +273,6 @@ export function PlateForm({
 }
 
 function kept(keptAs: string | null): PlateDraft | null {
-  const text = keptAs ? sessionStorage.getItem(keptAs) : null
+  const text = keptAs ? ofThisTab.get(keptAs) : null
   return text ? (JSON.parse(text) as PlateDraft) : null
 }

@@ -1,3 +1,4 @@
+import { LastHash } from './LastHash'
 import css from './Page.module.css'
 import Button from 'react-bootstrap/Button'
 import {
@@ -215,6 +216,8 @@ function VerdictPart({ prep }: { prep: PrepFacts }) {
 
 function Log({ prep }: { prep: PrepFacts }) {
   const view = useNotebook((state) => state.view)
+  const quarantine = useNotebook((state) => state.quarantine)
+  const refused = new Map(quarantine.map(({ id, sentence }) => [id, sentence]))
   return (
     <section>
       <h2>As it was done</h2>
@@ -224,6 +227,7 @@ function Log({ prep }: { prep: PrepFacts }) {
             <span className="quiet">{clock(entry.at)}</span>
             <span>
               <span className={strike ? 'struck' : undefined}>{sentence}</span>
+              {refused.has(entry.id) && <span className="trouble"> Not stored: {refused.get(entry.id)}</span>}
               {strike && (
                 <span className="quiet">
                   {' '}
@@ -234,6 +238,7 @@ function Log({ prep }: { prep: PrepFacts }) {
           </li>
         ))}
       </ol>
+      <LastHash />
     </section>
   )
 }

@@ -1,3 +1,4 @@
+import { download } from '../../app/download'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
@@ -50,14 +51,9 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
       setSaid((error as Error).message)
     }
   }
-  const download = async (format: 'csv' | 'json') => {
+  const save = async (format: 'csv' | 'json') => {
     const { fileOf } = await import('./exchange')
-    const url = URL.createObjectURL(fileOf(shelf, sort, format))
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `ivory-crystal-${sort}s.${format}`
-    link.click()
-    URL.revokeObjectURL(url)
+    download(`ivory-crystal-${sort}s.${format}`, fileOf(shelf, sort, format), '')
   }
   const close = () => {
     setFile(null)
@@ -87,10 +83,10 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
       >
         Import CSV or JSON
       </Button>
-      <Button variant="link" size="sm" onClick={() => void download('csv')}>
+      <Button variant="link" size="sm" onClick={() => void save('csv')}>
         Export CSV
       </Button>
-      <Button variant="link" size="sm" onClick={() => void download('json')}>
+      <Button variant="link" size="sm" onClick={() => void save('json')}>
         Export JSON
       </Button>
       <Modal show={file !== null} onHide={close} aria-labelledby="import-title" scrollable>

@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import type { UnknownFacts } from '@ivory-crystal/core'
 import { capital } from '../../format/format'
 import { api } from '../../ledger/api'
-import { useNotebook, write } from '../../ledger/notebook'
+import { hearLines, useNotebook } from '../../ledger/notebook'
 
 /** The sealed answer, once the case is signed; with whether it is the one that was sealed. */
 export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfter: boolean }) {
@@ -37,8 +37,8 @@ export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfte
     if (!notebook) return
     setBusy(true)
     try {
-      const { seal, compound, name, salt } = await api.openSeal(notebook, unknown.id)
-      write({ kind: 'answer opened', subject: unknown.id, body: { seal, compound, name, salt } })
+      const { line } = await api.openSeal(notebook, unknown.id)
+      hearLines([line])
     } catch (error) {
       setSaid((error as Error).message)
     } finally {

@@ -2,18 +2,22 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
 import {
   type Bodies,
+  type Entry,
   type MeltId,
+  nextId,
+  openCase,
   type RunId,
   type SampleId,
   samplesNamed,
   type UnknownFacts,
+  unknownOf,
   unknownsOf,
 } from '@ivory-crystal/core'
 import { NOTEBOOK, openDemo, server, showAt, useNotebook, written } from '../../testing/opened'
 
 const { Unknowns } = await import('./Unknowns')
 const { Case } = await import('./Case')
-const { write } = await import('../../ledger/notebook')
+const { newSubject, write } = await import('../../ledger/notebook')
 // The worker is not there: the page computes itself.
 await import('../../workers/heavy')
 
@@ -163,8 +167,13 @@ describe('what it may be', () => {
       seal: '0a5a1c7e-0000-4000-9000-0000000000aa',
       commitment: 'ab'.repeat(32),
     })
-    const user = showCase(k14(), 'candidates')
-    await user.click(press('Seal another answer (instructor)'))
+    const made = openCase(newSubject, 'K-3', '')
+    act(() => {
+      write(...made.lines)
+    })
+    const fresh = () => unknownOf(useNotebook.getState().view, made.id) as UnknownFacts
+    const user = showCase(fresh(), 'candidates')
+    await user.click(press('Seal an answer (instructor)'))
     await user.type(screen.getByLabelText('what it is'), 'unobtainium')
     await user.click(press('Seal it'))
     screen.getByText('The shelf knows no “unobtainium”.')
@@ -177,9 +186,11 @@ describe('what it may be', () => {
     await user.clear(screen.getByLabelText('purity, mol %'))
     await user.type(screen.getByLabelText('purity, mol %'), '97')
     await user.click(press('Seal it'))
-    expect(server.seal).toHaveBeenCalledWith(NOTEBOOK, k14().id, 'glutaric-acid', 0.97)
+    expect(server.seal).toHaveBeenCalledWith(NOTEBOOK, made.id, 'glutaric-acid', 0.97)
     const [line] = written('answer sealed')
     expect(Object.keys(line?.body as object)).toEqual(['seal', 'commitment'])
+    // The first stands: no second is offered.
+    expect(screen.queryByRole('button', { name: /^Seal/ })).toBeNull()
   })
 })
 
@@ -276,11 +287,20 @@ describe('signing', () => {
     server.openSeal.mockRejectedValueOnce(new Error('The server cannot be reached.'))
     await user.click(await screen.findByRole('button', { name: 'Open the sealed answer' }))
     expect(screen.getByRole('alert').textContent).toContain('cannot be reached')
+    const sealed = k14().sealed as Entry<'answer sealed'>
     server.openSeal.mockResolvedValue({
-      seal: k14().sealed?.body.seal ?? '',
-      compound: 'methyl-4-nitrobenzoate',
-      name: 'methyl 4-nitrobenzoate',
-      salt: '00'.repeat(32),
+      line: {
+        ...sealed,
+        id: nextId(useNotebook.getState().view.latestId, sealed.at, new Uint8Array(8)),
+        kind: 'answer opened',
+        v: 1,
+        body: {
+          seal: sealed.body.seal,
+          compound: 'methyl-4-nitrobenzoate',
+          name: 'methyl 4-nitrobenzoate',
+          salt: '00'.repeat(32),
+        },
+      },
     })
     act(() => {
       useNotebook.setState({ waiting: 0 })

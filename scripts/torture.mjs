@@ -1,0 +1,431 @@
+/**
+ * Attacks the built server as bad days do: killed in mid-write, its files damaged, fed nonsense, written to by many at
+ * once. A quick round by default, the long one with `--long`; `--seed=7` repeats a round, `--kills=60` sets how many of
+ * one sort. Prints what came of it, and
+ * fails when anything acknowledged was lost, twice there, or changed without a word.
+ */
+import { spawn } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { cp, mkdtemp, open, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
+import { connect } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const root = join(import.meta.dirname, '..')
+const option = (name) => process.argv.find((one) => one.startsWith(`--${name}=`))?.split('=')[1]
+const isLong = process.argv.includes('--long')
+const ROUNDS = isLong
+  ? { kills: 500, damages: 300, requests: 20_000 }
+  : { kills: 3, damages: 6, requests: 400 }
+const seed = Number(option('seed') ?? 1)
+
+/** Same seed, same attacks (mulberry32). */
+let state = seed
+function random() {
+  state = (state + 0x6d2b79f5) | 0
+  let t = Math.imul(state ^ (state >>> 15), 1 | state)
+  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+  return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
+}
+const below = (most) => Math.floor(random() * most)
+const one = (list) => list[below(list.length)]
+
+async function start(folder) {
+  const child = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
+    env: { ...process.env, PORT: '0', IVORY_CRYSTAL_DATA: folder, LOG_LEVEL: 'silent' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
+  let said = ''
+  const ended = new Promise((resolve) => child.once('exit', resolve))
+  const at = await new Promise((resolve, reject) => {
+    const hear = (bytes) => {
+      said += bytes
+      const found = /http:\/\/127\.0\.0\.1:\d+/.exec(said)
+      if (found) resolve(found[0])
+    }
+    child.stdout.on('data', hear)
+    child.stderr.on('data', hear)
+    child.once('exit', () => reject(new Error(`It did not start:\n${said}`)))
+  })
+  const get = async (path) => (await fetch(`${at}/api${path}`)).json()
+  const { ledger } = await get('/about')
+  const { notebooks } = await get('/notebooks')
+  const notebook = notebooks[0].id
+  return {
+    at,
+    ledger,
+    notebook,
+    get,
+    said: () => said,
+    entries: async () => (await get(`/notebooks/${notebook}/entries?after=0`)).entries,
+    post: async (lines) => {
+      const response = await fetch(`${at}/api/notebooks/${notebook}/entries`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ groups: lines.map((line) => [line]) }),
+      })
+      if (!response.ok) throw new Error(`answered ${response.status}`)
+      return (await response.json()).answers
+    },
+    async kill(signal = 'SIGKILL') {
+      child.kill(signal)
+      await ended
+    },
+  }
+}
+
+let written = 0
+function line({ ledger, notebook }) {
+  written += 1
+  const ms = Date.now().toString(16).padStart(12, '0')
+  const tail = randomUUID().slice(19)
+  const counter = (written % 4096).toString(16).padStart(3, '0')
+  return {
+    id: `${ms.slice(0, 8)}-${ms.slice(8)}-7${counter}-${tail}`,
+    v: 1,
+    ledger,
+    notebook,
+    subject: '0a5a1c7e-0000-4000-8000-000000000101',
+    kind: 'observed',
+    body: { station: 'crystallize', text: `needles ${written} 結晶` },
+    at: Date.now(),
+    author: 'bench 7',
+    device: 'torture',
+  }
+}
+
+const table = []
+let failures = 0
+function tell(what, rounds, found) {
+  table.push({ what, rounds, ...found })
+  failures += Object.entries(found)
+    .filter(([name]) => name !== 'acknowledged')
+    .reduce((sum, [, count]) => sum + count, 0)
+}
+async function temp() {
+  return mkdtemp(join(tmpdir(), 'ivory-torture-'))
+}
+
+/** What is there against what was acknowledged. */
+function compare(acknowledged, entries) {
+  const there = new Map()
+  let twice = 0
+  for (const { entry } of entries) {
+    if (there.has(entry.id)) twice += 1
+    there.set(entry.id, JSON.stringify(entry))
+  }
+  let lost = 0
+  let changed = 0
+  for (const [id, text] of acknowledged) {
+    if (!there.has(id)) lost += 1
+    else if (there.get(id) !== text) changed += 1
+  }
+  return { lost, twice, changed }
+}
+
+async function kills() {
+  const folder = await temp()
+  const acknowledged = new Map()
+  const sum = { lost: 0, twice: 0, changed: 0, refusedStarts: 0 }
+  for (let round = 0; round < ROUNDS.kills; round++) {
+    let server
+    try {
+      server = await start(folder)
+    } catch (error) {
+      sum.refusedStarts += 1
+      process.stderr.write(`${error.message}\n`)
+      break
+    }
+    for (const [name, count] of Object.entries(compare(acknowledged, await server.entries())))
+      sum[name] += count
+    let isUp = true
+    const writers = Array.from({ length: 6 }, async () => {
+      while (isUp) {
+        const lines = Array.from({ length: 1 + below(5) }, () => line(server))
+        const answers = await server.post(lines).catch(() => [])
+        answers.forEach(({ outcome }, i) => {
+          if (outcome === 'stored') acknowledged.set(lines[i].id, JSON.stringify(lines[i]))
+        })
+      }
+    })
+    await new Promise((resolve) => setTimeout(resolve, below(700)))
+    isUp = false
+    await server.kill(random() < 0.2 ? 'SIGTERM' : 'SIGKILL')
+    await Promise.all(writers)
+  }
+  const last = await start(folder)
+  for (const [name, count] of Object.entries(compare(acknowledged, await last.entries()))) sum[name] += count
+  await last.kill('SIGTERM')
+  await rm(folder, { recursive: true, force: true })
+  tell('killed in mid-write', ROUNDS.kills, { acknowledged: acknowledged.size, ...sum })
+}
+
+async function filesOf(folder) {
+  const entries = await readdir(folder, { recursive: true, withFileTypes: true })
+  return entries.filter((entry) => entry.isFile()).map((entry) => join(entry.parentPath, entry.name))
+}
+async function flip(path) {
+  const { size } = await stat(path)
+  if (size === 0) return
+  const file = await open(path, 'r+')
+  const at = below(size)
+  const byte = Buffer.alloc(1)
+  await file.read(byte, 0, 1, at)
+  byte[0] ^= 1 << below(8)
+  await file.write(byte, 0, 1, at)
+  await file.close()
+}
+
+const DAMAGES = {
+  'a bit of the journal': (folder) => flip(join(folder, 'journal.jsonl')),
+  'a bit of the journal, and no database': async (folder) => {
+    await flip(join(folder, 'journal.jsonl'))
+    await rm(join(folder, 'database'), { recursive: true })
+  },
+  'the journal cut short': async (folder) => {
+    const path = join(folder, 'journal.jsonl')
+    const bytes = await readFile(path)
+    await writeFile(path, bytes.subarray(0, below(bytes.length)))
+  },
+  'no journal': (folder) => rm(join(folder, 'journal.jsonl')),
+  'no database': (folder) => rm(join(folder, 'database'), { recursive: true }),
+  'bits of a database file': async (folder) => {
+    const path = one(await filesOf(join(folder, 'database')))
+    for (let i = 0; i < 20; i++) await flip(path)
+  },
+  'a database file emptied': async (folder) => writeFile(one(await filesOf(join(folder, 'database'))), ''),
+  'a database file gone': async (folder) => rm(one(await filesOf(join(folder, 'database')))),
+  'bits of the shelf’s file': (folder) => flip(join(folder, 'shelf.jsonl')),
+}
+
+async function damages() {
+  const base = await temp()
+  const server = await start(base)
+  const acknowledged = new Map()
+  for (let i = 0; i < 40; i++) {
+    const lines = [line(server), line(server)]
+    await server.post(lines)
+    for (const made of lines) acknowledged.set(made.id, JSON.stringify(made))
+  }
+  await server.kill('SIGTERM')
+  const sum = { silent: 0, refusedStarts: 0, twice: 0 }
+  const names = Object.keys(DAMAGES)
+  for (let round = 0; round < ROUNDS.damages; round++) {
+    const name = names[round % names.length]
+    const folder = await temp()
+    await rm(folder, { recursive: true })
+    await cp(base, folder, { recursive: true })
+    await DAMAGES[name](folder)
+    try {
+      const hurt = await start(folder)
+      const { lost, twice, changed } = compare(acknowledged, await hurt.entries())
+      const { setAside = [] } = await hurt.get('/about')
+      sum.twice += twice
+      if (changed > 0 || (lost > 0 && setAside.length === 0)) {
+        sum.silent += 1
+        process.stderr.write(
+          `Round ${round}, ${name}: ${lost} lost, ${changed} changed, nothing said.\n${hurt.said()}\n`,
+        )
+      }
+      await hurt.kill('SIGTERM')
+    } catch (error) {
+      sum.refusedStarts += 1
+      process.stderr.write(`Round ${round}, ${name}: ${error.message}\n`)
+    }
+    await rm(folder, { recursive: true, force: true })
+  }
+  await rm(base, { recursive: true, force: true })
+  tell('files damaged', ROUNDS.damages, { acknowledged: acknowledged.size, ...sum })
+}
+
+const METHODS = ['GET', 'POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'HEAD', 'PROPFIND']
+function nonsense(server) {
+  const notebook = one([
+    server.notebook,
+    randomUUID(),
+    'x',
+    '%00',
+    '%E0%A4%A',
+    '../..',
+    'ÿ'.repeat(below(40)),
+  ])
+  const paths = [
+    '/',
+    '/api',
+    '/api/about',
+    '/api/notebooks',
+    `/api/notebooks/${notebook}/entries`,
+    `/api/notebooks/${notebook}/entries?after=${one(['-1', 'x', '1e9', '99999999999999', ''])}`,
+    `/api/notebooks/${notebook}/head`,
+    `/api/notebooks/${notebook}/export`,
+    '/api/import',
+    '/api/shelf',
+    `/api/shelf/${one(['compound', 'solvent', 'sealed%20answer', 'nothing', '%c0'])}`,
+    '/api/shelf/house%20rules/versions?id=default',
+    '/api/instruments',
+    `/api/instruments/${one(['dial-block', 'programmable-block', 'no-such', '__proto__'])}/runs`,
+    `/api/instruments/dial-block/line`,
+    `/api/instruments/dial-block/runs/${randomUUID()}/commands`,
+    '/api/seals',
+    '/api/seals/open',
+    '/api/balance/load',
+    `/assets/${one(['x.js', '%', '..%2f..%2fpackage.json'])}`,
+  ]
+  const values = [
+    null,
+    true,
+    0,
+    -0,
+    1e308,
+    '',
+    'x'.repeat(below(3000)),
+    '\u0000',
+    '\ud800',
+    [],
+    {},
+    [[]],
+    [[[]]],
+    { id: 1 },
+  ]
+  const bodies = [
+    '',
+    '{',
+    '[]',
+    'null',
+    '1e400',
+    '['.repeat(below(4000)),
+    JSON.stringify(one(values)),
+    JSON.stringify({ groups: [[one(values)]] }),
+    JSON.stringify({ groups: one(values) }),
+    JSON.stringify({
+      groups: [
+        [{ ...line(server), [one(['id', 'v', 'kind', 'subject', 'body', 'at', 'author'])]: one(values) }],
+      ],
+    }),
+    JSON.stringify({ rows: [one(values)], dryRun: one(values) }),
+    JSON.stringify({
+      notebook: one(values),
+      melt: one(values),
+      unknown: one(values),
+      compound: one(values),
+      purity: one(values),
+    }),
+    JSON.stringify({
+      format: 'ivory-crystal notebook',
+      version: 1,
+      coreVersion: '0',
+      exportedAt: 1,
+      notebook: { id: one(values), title: one(values) },
+      entries: one(values),
+    }),
+    JSON.stringify({
+      command: {
+        kind: one(['preheat', 'ramp', 'dial', 'stop', 'x']),
+        toC: one(values),
+        rateCPerMin: one(values),
+      },
+    }),
+  ]
+  return {
+    method: one(METHODS),
+    path: one(paths).replaceAll(' ', '%20'),
+    body: one(bodies),
+    type: one(['application/json', 'text/plain', 'application/x-www-form-urlencoded', 'x/y; charset=utf-99']),
+    encoding: one(['identity', 'gzip', 'snappy', 'br', '']),
+  }
+}
+
+/** One request over a bare socket, so that nothing mends it on the way; answers with the status, or null. */
+function ask(server, { method, path, body, type, encoding }) {
+  const { host, port } = new URL(server.at)
+  return new Promise((resolve) => {
+    const socket = connect(Number(port), '127.0.0.1', () => {
+      const head = [
+        `${method} ${encodeURI(path).replaceAll('%25', '%')} HTTP/1.1`,
+        `Host: ${host}`,
+        'Connection: close',
+        `Content-Type: ${type}`,
+        `Content-Encoding: ${encoding}`,
+        `Content-Length: ${Buffer.byteLength(body)}`,
+      ]
+      socket.write(`${head.join('\r\n')}\r\n\r\n${body}`)
+    })
+    let heard = ''
+    socket.setTimeout(5000, () => socket.destroy())
+    socket.on('data', (bytes) => (heard += bytes.toString('latin1')))
+    socket.on('error', () => undefined)
+    socket.on('close', () => resolve(/^HTTP\/1\.1 (\d+)/.exec(heard)?.[1] ?? null))
+  })
+}
+
+async function fuzz() {
+  const folder = await temp()
+  const server = await start(folder)
+  const mine = [line(server)]
+  await server.post(mine)
+  let fives = 0
+  let silent = 0
+  for (let i = 0; i < ROUNDS.requests; i += 8) {
+    const asked = Array.from({ length: Math.min(8, ROUNDS.requests - i) }, () => nonsense(server))
+    const statuses = await Promise.all(asked.map((request) => ask(server, request)))
+    statuses.forEach((status, k) => {
+      if (status === null) silent += 1
+      else if (status >= 500 && status !== '503') {
+        fives += 1
+        process.stderr.write(`${status} for ${JSON.stringify(asked[k]).slice(0, 400)}\n`)
+      }
+    })
+    // The server’s own limit of requests a minute is not what is tried here.
+    if (i % 2400 === 2392) await new Promise((resolve) => setTimeout(resolve, 60_000))
+  }
+  await server.kill('SIGTERM')
+  let refusedStarts = 0
+  try {
+    const again = await start(folder)
+    if ((await again.entries()).every(({ entry }) => entry.id !== mine[0].id)) fives += 1
+    await again.kill('SIGTERM')
+  } catch (error) {
+    refusedStarts = 1
+    process.stderr.write(`${error.message}\n`)
+  }
+  await rm(folder, { recursive: true, force: true })
+  tell('nonsense asked', ROUNDS.requests, { serverFaults: fives, unanswered: silent, refusedStarts })
+}
+
+async function races() {
+  const folder = await temp()
+  const server = await start(folder)
+  const acknowledged = new Map()
+  const writers = isLong ? 200 : 50
+  await Promise.all(
+    Array.from({ length: writers }, async () => {
+      for (let i = 0; i < 5; i++) {
+        const lines = [line(server)]
+        const [{ outcome }] = await server.post(lines)
+        if (outcome === 'stored') acknowledged.set(lines[0].id, JSON.stringify(lines[0]))
+      }
+    }),
+  )
+  const entries = await server.entries()
+  const gaps = entries.filter(({ seq }, i) => seq !== i + 1).length
+  tell('many writing at once', writers, {
+    acknowledged: acknowledged.size,
+    gaps,
+    ...compare(acknowledged, entries),
+  })
+  await server.kill('SIGTERM')
+  await rm(folder, { recursive: true, force: true })
+}
+
+await kills()
+await damages()
+await fuzz()
+await races()
+process.stdout.write(`Seed ${seed}${isLong ? ', the long round' : ', a quick round'}\n`)
+for (const { what, rounds, ...found } of table)
+  process.stdout.write(
+    `${what.padEnd(24)} ${String(rounds).padStart(6)} rounds   ${Object.entries(found)
+      .map(([name, count]) => `${name} ${count}`)
+      .join(', ')}\n`,
+  )
+process.exitCode = failures > 0 ? 1 : 0

@@ -1,0 +1,72 @@
+import Button from 'react-bootstrap/Button'
+import { useNotebook } from '../ledger/notebook'
+import { download } from './download'
+
+/** A device's clock may differ from the server's by this much before it is said, ms. */
+const CLOCK_OFF_MOST_MS = 60_000
+
+/** What is not as it should be with keeping: said until it is right again. */
+export function Notices() {
+  const unkept = useNotebook((state) => state.unkept)
+  const about = useNotebook((state) => state.about)
+  const heardAt = useNotebook((state) => state.heardAt)
+  const offMs = about?.now === undefined ? 0 : heardAt - about.now
+  const setAside = about?.setAside ?? []
+  return (
+    <>
+      {unkept.length > 0 && (
+        <section className="look no-print" role="alert" aria-label="Not kept">
+          <h3>{unkept.length === 1 ? '1 line is' : `${unkept.length} lines are`} not kept on this device</h3>
+          <p className="mb-1">
+            This browser cannot store anything now: its space is full, or storing is blocked. What you wrote
+            stands in this page only, until the server has it. Do not close the page; save a copy, or make
+            room.
+          </p>
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              download('lines-not-kept.json', JSON.stringify(unkept, null, 2), 'application/json')
+            }}
+          >
+            Save a copy of {unkept.length === 1 ? 'it' : 'them'}
+          </Button>
+        </section>
+      )}
+      {Math.abs(offMs) > CLOCK_OFF_MOST_MS && (
+        <p className="look no-print" role="status">
+          The clock of this device is {span(Math.abs(offMs))} {offMs > 0 ? 'ahead of' : 'behind'} the
+          server’s. Times written here are off by as much; set it right in the device’s settings.
+        </p>
+      )}
+      {setAside.length > 0 && (
+        <section className="look no-print" role="alert" aria-label="Set aside">
+          <h3>
+            {setAside.length === 1 ? 'One line' : `${setAside.length} lines`} of the server’s file set aside
+          </h3>
+          <p className="mb-1">
+            They are not as they were written, so they are not shown. The rest stands. They are kept in the
+            data folder, in <code>journal.jsonl.set-aside</code>.
+          </p>
+          <ul className="mb-0">
+            {setAside.slice(0, SHOWN).map(({ line, reason }) => (
+              <li key={`${line} ${reason}`}>
+                Line {line}. {reason}
+              </li>
+            ))}
+          </ul>
+          {setAside.length > SHOWN && <p className="quiet mb-0">And {setAside.length - SHOWN} more.</p>}
+        </section>
+      )}
+    </>
+  )
+}
+
+const SHOWN = 5
+
+function span(ms: number): string {
+  const minutes = Math.round(ms / 60_000)
+  if (minutes < 120) return minutes === 1 ? 'a minute' : `${minutes} minutes`
+  const hours = Math.round(minutes / 60)
+  return hours < 48 ? `${hours} hours` : `${Math.round(hours / 24)} days`
+}

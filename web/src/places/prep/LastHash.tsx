@@ -1,0 +1,40 @@
+import { useEffect, useState } from 'react'
+import { api } from '../../ledger/api'
+import { useNotebook } from '../../ledger/notebook'
+
+/** Digits of a hash that are shown: enough to tell by eye that two are the same. */
+const SHOWN = 16
+
+/** How many lines the notebook holds, and the hash that stands for all of them: nobody rewrote one of them since. */
+export function LastHash() {
+  const notebook = useNotebook((state) => state.notebook)
+  const waiting = useNotebook((state) => state.waiting)
+  const [head, setHead] = useState<{ seq: number; hash: string } | null>(null)
+  useEffect(() => {
+    // Only the server knows it, and it changes with each line it stores.
+    if (!notebook) return
+    let wanted = true
+    api.head(notebook).then(
+      (known) => {
+        if (wanted) setHead(known)
+      },
+      () => {
+        if (wanted) setHead(null)
+      },
+    )
+    return () => {
+      wanted = false
+    }
+  }, [notebook, waiting])
+  if (!head)
+    return (
+      <p className="quiet mb-0">The hash of the notebook’s last line is known while the server answers.</p>
+    )
+  const groups = head.hash.slice(0, SHOWN).match(/.{4}/g) ?? []
+  return (
+    <p className="quiet mb-0" title={head.hash}>
+      {head.seq} lines in this notebook; the hash of the last, {groups.join(' ')} …, stands for all of them.
+      {waiting > 0 && ' Lines not yet stored are not in it.'}
+    </p>
+  )
+}
