@@ -14,9 +14,12 @@ import { join } from 'node:path'
 const root = join(import.meta.dirname, '..')
 const option = (name) => process.argv.find((one) => one.startsWith(`--${name}=`))?.split('=')[1]
 const isLong = process.argv.includes('--long')
-const ROUNDS = isLong
+const usual = isLong
   ? { kills: 500, damages: 300, requests: 20_000 }
   : { kills: 3, damages: 6, requests: 400 }
+const ROUNDS = Object.fromEntries(
+  Object.entries(usual).map(([name, count]) => [name, Number(option(name) ?? count)]),
+)
 const seed = Number(option('seed') ?? 1)
 
 /** Same seed, same attacks (mulberry32). */

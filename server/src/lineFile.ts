@@ -106,7 +106,7 @@ async function openFlushed(path: string): Promise<FileHandle> {
   }
 }
 
-export async function flushFolder(path: string): Promise<void> {
+async function flushFolder(path: string): Promise<void> {
   const folder = await open(path, 'r')
   try {
     await folder.sync()

@@ -5,6 +5,8 @@ import { FolderHeld } from './ledger/lock'
 import { PROJECT } from './paths'
 import { seedShelf } from './shelf/seed'
 import { toldOf, verifyFolder } from './verify'
+import { carryOver, NotEqual } from './carry'
+import { DatabaseHeld } from './db/postgres'
 import { NoRoom } from './disk'
 import { FolderUnusable, PortTaken, startServer } from './server'
 
@@ -28,6 +30,8 @@ async function main(): Promise<void> {
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new Error(`PORT is “${process.env['PORT']}”; it is a whole number up to 65535.`)
+  const carryTo = process.argv.find((one) => one.startsWith('--carry-to='))?.slice('--carry-to='.length)
+  if (carryTo) return carryOver(folder, carryTo, say)
   const server = await startServer({
     folder,
     port,
@@ -51,7 +55,9 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  const expected = [FolderHeld, PortTaken, FolderUnusable, NoRoom].some((known) => error instanceof known)
+  const expected = [FolderHeld, PortTaken, FolderUnusable, NoRoom, DatabaseHeld, NotEqual].some(
+    (known) => error instanceof known,
+  )
   process.stderr.write(`${expected ? (error as Error).message : String((error as Error).stack ?? error)}\n`)
   process.exit(1)
 })

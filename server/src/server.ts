@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import { Router } from 'express'
 import { pino } from 'pino'
 import { type Clock, SYSTEM_CLOCK } from './clock'
-import { type Database, openPglite, openPostgres } from './db/open'
+import { type Database, openPglite } from './db/open'
+import { openPostgres } from './db/postgres'
 import { readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
@@ -92,7 +93,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const port = await listen(http, options.port)
     const streams = createStreams()
     steps.push(() => stopListening(http, streams))
-    const { store, shelf, damages } = await openLedger(options, { clock, free }, steps)
+    const { store, shelf, damages } = await openLedger(options, { clock, free, port }, steps)
     const bench = await openBench(
       async () => (await shelf.read()).instruments,
       store,
@@ -159,14 +160,13 @@ async function ownFolder(
 
 async function openLedger(
   { folder, databaseUrl, demo, say }: ServerOptions,
-  { clock, free }: { clock: Clock; free: FreeMB },
+  { clock, free, port }: { clock: Clock; free: FreeMB; port: number },
   steps: (() => Promise<unknown> | void)[],
 ): Promise<{ store: LedgerStore; shelf: ShelfStore; damages: readonly Damage[] }> {
   const golden = demo ? await readGolden() : null
   /** All that a start asks of the database. */
-  const begin = async (db: Database, journal: OpenJournal | null) => {
-    const mayWrite = journal ? () => requireRoom(folder, free) : undefined
-    const store = await openStore(db, journal, { clock, say, ...(mayWrite ? { mayWrite } : {}) })
+  const begin = async (db: Database, journal: OpenJournal | null, mayWrite: () => Promise<void>) => {
+    const store = await openStore(db, journal, { clock, say, mayWrite })
     await seedShelf(db, clock)
     if (golden) await addOwnPoints(db, clock, golden.solubilities)
     const own = journal ? await openShelfJournal(join(folder, 'shelf.jsonl'), db, say) : null
@@ -179,15 +179,15 @@ async function openLedger(
     return { store, shelf, own }
   }
   if (databaseUrl) {
-    const { db, close } = await openPostgres(databaseUrl)
+    const { db, close, requireHeld } = await openPostgres(databaseUrl, { port, say })
     steps.push(close)
-    return { ...(await begin(db, null)), damages: [] }
+    return { ...(await begin(db, null, requireHeld)), damages: [] }
   }
   const path = join(folder, 'journal.jsonl')
   const file = await openLineFile(path, say)
   steps.push(() => file.close())
   const { begun, close } = await openPglite(join(folder, 'database'), { say, free }, (db) =>
-    begin(db, { file, path }),
+    begin(db, { file, path }, () => requireRoom(folder, free)),
   )
   steps.push(
     () => begun.own?.journal.close(),

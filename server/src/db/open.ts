@@ -12,11 +12,6 @@ import * as schema from './schema'
 
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>
 
-export interface OpenDatabase {
-  readonly db: Database
-  close(): Promise<void>
-}
-
 type Say = (sentence: string) => void
 
 /** What a new database needs, with room to spare, MB. */
@@ -133,17 +128,4 @@ async function isOtherMajor(folder: string): Promise<boolean> {
     )
   const [ours, templates] = [await major(folder), await major(TEMPLATE)]
   return ours !== null && templates !== null && ours !== templates
-}
-
-/** A PostgreSQL server in place of PGlite and journal. */
-export async function openPostgres(url: string): Promise<OpenDatabase> {
-  const [{ Pool }, { drizzle }, { migrate }] = await Promise.all([
-    import('pg').then((module) => module.default),
-    import('drizzle-orm/node-postgres'),
-    import('drizzle-orm/node-postgres/migrator'),
-  ])
-  const pool = new Pool({ connectionString: url, max: 8 })
-  const db = drizzle(pool, { schema })
-  await migrate(db, { migrationsFolder: MIGRATIONS })
-  return { db: db as unknown as Database, close: () => pool.end() }
 }

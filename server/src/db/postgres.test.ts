@@ -1,39 +1,147 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { RawEntry } from '@ivory-crystal/core'
+import { fold, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
+import request from 'supertest'
 import { ledgerContract } from '../../../core/golden/contract'
-import { SYSTEM_CLOCK } from '../clock'
-import { type LedgerStore, openStore } from '../ledger/store'
-import { type OpenDatabase, openPostgres } from './open'
+import { carryOver } from '../carry'
+import type { RunningServer } from '../server'
+import { line, serve, tempFolder } from '../testing/bench'
+import { type Cluster, postgresPrograms, throwawayCluster } from '../testing/postgres'
+import { DatabaseHeld } from './postgres'
 
-/** A PostgreSQL server to try the contract on; without one there is nothing to test here. */
-const AROUND = { clock: SYSTEM_CLOCK, say: () => undefined }
-const url = process.env['TEST_DATABASE_URL']
+const bin = await postgresPrograms()
 
-if (url === undefined)
-  test.skip('a PostgreSQL server keeps the contract too (set TEST_DATABASE_URL)', () => undefined)
+if (bin === null)
+  test.skip('a PostgreSQL server keeps the contract too (PostgreSQL is not on this machine)', () => undefined)
 else
   describe('a PostgreSQL server in place of PGlite and journal', () => {
-    let database: OpenDatabase
-    let store: LedgerStore
+    let cluster: Cluster
+    let folder: Awaited<ReturnType<typeof tempFolder>>
+    let server: RunningServer
+    const said: string[] = []
+    const open = async () => {
+      server = await serve(folder.path, { databaseUrl: cluster.url, say: (sentence) => said.push(sentence) })
+    }
+    const at = () => `http://127.0.0.1:${server.port}`
+    const first = async () => (await server.store.notebooks())[0]?.id as NotebookId
     beforeAll(async () => {
-      database = await openPostgres(url)
-      store = await openStore(database.db, null, AROUND)
+      cluster = await throwawayCluster(bin)
+      folder = await tempFolder()
+      await open()
     })
-    afterAll(() => database.close())
+    afterAll(async () => {
+      await server.close()
+      await folder.remove()
+      await cluster.remove()
+    })
+
     ledgerContract(
       'a PostgreSQL server',
-      async () => ({ ledger: store.ledger, notebook: (await store.createNotebook({ title: 'empty' })).id }),
+      async () => ({
+        ledger: server.store.ledger,
+        notebook: (await server.store.createNotebook({ title: 'empty' })).id,
+      }),
       async (lines) => {
         const notebook = (lines[0] as RawEntry).notebook
-        await store.append(
+        await server.store.append(
           notebook,
-          lines.map((line) => [line]),
+          lines.map((one) => [one]),
         )
-        return store.all(notebook)
+        return server.store.all(notebook)
       },
     )
-    test('keeps its ledger’s id', async () => {
-      const again = await openStore(database.db, null, AROUND)
-      expect(again.ledger).toBe(store.ledger)
+
+    test('a second server is told who has it, and stops', async () => {
+      const other = await tempFolder()
+      const second = serve(other.path, { databaseUrl: cluster.url })
+      await expect(second).rejects.toThrow(DatabaseHeld)
+      await expect(second).rejects.toThrow(`port ${server.port}, process ${process.pid}`)
+      await other.remove()
+    })
+
+    test('keeps its ledger, the shelf’s versions and the sealed answers over a restart of the server', async () => {
+      const { ledger } = server.store
+      const notebook = await first()
+      const rows = [
+        {
+          id: 'own-solvent',
+          name: 'own solvent',
+          boilingPointC: 80,
+          freezingPointC: null,
+          densityGPerML20: 1,
+          flashPointC: null,
+          group: 'other',
+          waterMiscible: 'no',
+          hazards: [],
+          source: 'bottle',
+        },
+      ]
+      await request(at()).post('/api/shelf/solvent').send({ rows, dryRun: false })
+      const unknown = '0a5a1c7e-0000-4000-8000-0000000000cc'
+      const asked = { notebook, unknown, compound: 'glutaric-acid', purity: 0.98 }
+      expect((await request(at()).post('/api/seals').send(asked)).status).toBe(201)
+      await server.close()
+      await open()
+      expect(server.store.ledger).toBe(ledger)
+      const shelf = (await request(at()).get('/api/shelf')).body as Shelf
+      expect(shelf.solvents.some(({ id }) => id === 'own-solvent')).toBe(true)
+      expect((await request(at()).post('/api/seals').send(asked)).status).toBe(409)
+    })
+
+    test('outlives a restart of the database: what is written waits with 503, then goes on, nothing lost', async () => {
+      const notebook = await first()
+      const home = { ledger: server.store.ledger, notebook }
+      const post = (one: RawEntry) =>
+        request(at())
+          .post(`/api/notebooks/${notebook}/entries`)
+          .send({ groups: [[one]] })
+      const acknowledged: string[] = []
+      const statuses = new Set<number>()
+      let isWriting = true
+      const writing = (async () => {
+        while (isWriting) {
+          const one = line(home)
+          const response = await post(one)
+          statuses.add(response.status)
+          if (response.status === 200) acknowledged.push(one.id)
+          else expect(response.headers['retry-after']).toBe('2')
+        }
+      })()
+      await new Promise((resolve) => setTimeout(resolve, 300))
+      await cluster.restart()
+      for (let tries = 0; tries < 60; tries++) {
+        if ((await post(line(home))).status === 200) break
+        await new Promise((resolve) => setTimeout(resolve, 250))
+      }
+      isWriting = false
+      await writing
+      expect([...statuses].filter((status) => status !== 200 && status !== 503)).toEqual([])
+      const ids = (await server.store.all(notebook)).map(({ id }) => id as string)
+      expect(acknowledged.filter((id) => !ids.includes(id))).toEqual([])
+      expect(new Set(ids).size).toBe(ids.length)
+      expect(said.join()).toContain('The database is back.')
+    })
+
+    test('a data folder is carried over, and both are equal', async () => {
+      const from = await tempFolder()
+      const own = await serve(from.path, { demo: true })
+      const id = (await own.store.notebooks())[0]?.id as NotebookId
+      const lines = await own.store.all(id)
+      const head = await own.store.head(id)
+      await own.close()
+      const other = await throwawayCluster(bin)
+      const told: string[] = []
+      await carryOver(from.path, other.url, (sentence) => told.push(sentence))
+      await carryOver(from.path, other.url, () => undefined)
+      expect(told.join()).toContain('the same as the folder')
+      const there = await serve(from.path, { databaseUrl: other.url })
+      expect(await there.store.all(id)).toEqual(lines)
+      expect(await there.store.head(id)).toEqual(head)
+      expect(fold([...lines]).subjects.size).toBeGreaterThan(5)
+      await there.close()
+      await expect(carryOver(from.path, cluster.url, () => undefined)).rejects.toThrow(
+        /in use|another ledger/,
+      )
+      await other.remove()
+      await from.remove()
     })
   })

@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express'
 import type Joi from 'joi'
+import { DatabaseAway, isAway } from '../db/postgres'
 import { NoRoom } from '../disk'
 import { sentence } from '@ivory-crystal/core/schemas'
 
@@ -78,7 +79,10 @@ export function handleErrors(onUnexpected: (error: unknown) => void): ErrorReque
     }
     if (error instanceof HttpProblem) sendProblem(response, error.status, error.title, error.detail)
     else if (error instanceof NoRoom) sendProblem(response, 507, 'Disk nearly full', error.message)
-    else if (error.type === 'entity.parse.failed')
+    else if (isAway(error)) {
+      retryAfter(response, 2)
+      sendProblem(response, 503, 'Database away', new DatabaseAway().message)
+    } else if (error.type === 'entity.parse.failed')
       sendProblem(response, 400, 'This request cannot be read', 'The body is not JSON.')
     else if (error.type === 'entity.too.large')
       sendProblem(

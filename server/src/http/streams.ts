@@ -9,7 +9,7 @@ const STREAMS_MOST = 500
 const UNREAD_MOST = 1_000_000
 
 /** One listener to server-sent events. */
-export interface Stream {
+interface Stream {
   /** Sends an event; nothing once the stream has ended. */
   send(event: string, data: string, id?: number): void
 }

@@ -21,7 +21,7 @@ export interface OpenJournal {
 }
 
 /** Database and journal could not be brought to say the same: the database wants to be made anew. */
-export class DatabaseDiffers extends Error {
+class DatabaseDiffers extends Error {
   constructor(what: string) {
     super(`The database differs from the journal: ${what}.`)
   }

@@ -361,7 +361,7 @@ export async function openStore(
 }
 
 /** Lines of a notebook are not as they were written, and there is nothing to put them right from. */
-export class LineDamaged extends Error {
+class LineDamaged extends Error {
   constructor(notebook: NotebookId) {
     super(`Lines of notebook ${notebook} are not as they were written.`)
   }
