@@ -10,9 +10,11 @@ import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
 import { measureWatch } from './watch'
+import { measureWriters } from './writers'
 
 const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   posting: measurePosting,
+  writers: measureWriters,
   start: measureStart,
   fold: measureFold,
   screens: measureScreens,

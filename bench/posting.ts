@@ -23,7 +23,9 @@ export async function measurePosting(): Promise<Row[]> {
     byHand: true,
     say: quiet,
   })
-  const bare = await openPglite(join(folder, 'bare'), { say: quiet, free: freeMB }, (db) => Promise.resolve(db))
+  const bare = await openPglite(join(folder, 'bare'), { say: quiet, free: freeMB }, (db) =>
+    Promise.resolve(db),
+  )
   const client = (
     bare.begun as unknown as { $client: { query(sql: string, values: unknown[]): Promise<unknown> } }
   ).$client

@@ -74,6 +74,11 @@ function Now({ instrument }: { instrument: Instrument }) {
     <div className="columns two mt-2">
       <div>
         {trouble && <p className="look">{trouble}</p>}
+        {state?.trouble && (
+          <p className="look" role="alert">
+            {state.trouble}
+          </p>
+        )}
         <div className={blockC !== null && blockC > 45 ? 'block-c trouble' : 'block-c'}>
           {character.readBy === 'eye' && run ? 'by eye' : (text ?? '–')}
           <small>{character.readBy === 'eye' && run ? '' : '°C'}</small>

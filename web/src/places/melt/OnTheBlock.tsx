@@ -10,6 +10,7 @@ import {
   type MeltFacts,
   nextTurn,
 } from '@ivory-crystal/core'
+import { useNotebook } from '../../ledger/notebook'
 import { fixed, span } from '../../format/format'
 import { sound } from '../../drawings/sounds'
 import { Thermometer } from '../../drawings/Thermometer'
@@ -36,6 +37,7 @@ export function OnTheBlock({ melt, run, instrument, muted, ending, setEnding }: 
   return (
     <>
       <Temperature melt={melt} run={run} instrument={instrument} now={now} />
+      <Trouble instrument={melt.planned.body.instrument} />
       {!run.recorded && <EyeReading melt={melt} muted={muted} />}
       {said && (
         <div
@@ -68,6 +70,16 @@ export function OnTheBlock({ melt, run, instrument, muted, ending, setEnding }: 
       )}
     </>
   )
+}
+
+/** Why what is read is not written down, said where it is watched. */
+function Trouble({ instrument }: { instrument: string }) {
+  const trouble = useNotebook((state) => state.readings[instrument]?.trouble)
+  return trouble ? (
+    <p className="look" role="alert">
+      {trouble} It is tried again every second; marks are kept on this device.
+    </p>
+  ) : null
 }
 
 function Temperature({
