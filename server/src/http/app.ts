@@ -79,8 +79,21 @@ export function createApp({ api, port, log }: AppParts): Express {
   app.use('/api', express.json({ limit: JSON_MOST }), api, noSuchPath)
   serveWeb(app)
   app.use(noSuchPath)
-  app.use(handleErrors((error) => log.error(error)))
+  app.use(
+    handleErrors((error) => {
+      log.error(faultOf(error))
+    }),
+  )
   return app
+}
+
+/** What failed and where, without what it was asked with: a log holds no text of a notebook. */
+function faultOf(error: unknown): object {
+  const { name, message, stack, cause } = error as Error & { cause?: Error & { code?: string } }
+  const frames = (stack ?? '').split('\n').filter((line) => line.trim().startsWith('at '))
+  // A failed query names its values in its own message; its cause says what was wrong.
+  const told = cause instanceof Error ? `${cause.message.split('\n')[0] ?? ''} ${cause.code ?? ''}` : message
+  return { name, told: told.slice(0, 300), at: frames.slice(0, 6) }
 }
 
 function isStream(path: string): boolean {

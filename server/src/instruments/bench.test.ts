@@ -164,6 +164,17 @@ describe('a run on the clock', () => {
     expect(instruments[0]?.run).toMatchObject({ pace: 1, reading: { phase: 'holding' } })
   })
 
+  test('with the clock set back by a year simulated time goes on, and its readings are written', async () => {
+    await open(false)
+    await plan()
+    const run = await start()
+    await command(run, { kind: 'preheat', toC: 70 })
+    await pass(10)
+    clock.set(clock.now() - 365 * 24 * 3600_000)
+    await pass(40)
+    expect((await recorded()).size).toBeGreaterThanOrEqual(40)
+  })
+
   test('a run nobody attended for two days goes on by four hours and no more', async () => {
     await open(false)
     await plan()

@@ -125,7 +125,8 @@ export async function openBench(
       const due = dueS(run, clock.now())
       if (due > run.sample) await advanceTo(stand, run, due)
     }
-    if (clock.now() - run.flushedAt >= FLUSH_EVERY_MS || run.unwritten.length >= TRACE_MOST) await flush(run)
+    if (Math.abs(clock.now() - run.flushedAt) >= FLUSH_EVERY_MS || run.unwritten.length >= TRACE_MOST)
+      await flush(run)
     if (run.simulated && isOver(run)) await endRun(stand, run)
   }
 

@@ -46,6 +46,8 @@ export interface Run {
   clockAtStartS: number | null
   unwritten: BlockReading[]
   flushedAt: number
+  /** What the wall clock said last, ms: it may be set back. */
+  heardClockMs: number
   /** Since when the block has been at the end of its plan, its own seconds; null before. */
   doneSinceS: number | null
 }
@@ -113,6 +115,9 @@ export function stateOf(stand: Stand, clock: Clock): InstrumentState {
 
 /** Instrument time that should have been reached by now. */
 export function dueS(run: Run, now: number): number {
+  // A clock set back: time goes on from where the run stands.
+  if (now < run.heardClockMs) run.anchor = { atS: run.sample, atMs: now, pace: run.anchor.pace }
+  run.heardClockMs = now
   const { atS, atMs, pace } = run.anchor
   const due = atS + Math.floor(((now - atMs) / 1000) * pace)
   const most = run.sample + UNATTENDED_MOST_S

@@ -118,6 +118,7 @@ export function beginRun(
     clockAtStartS: null,
     unwritten: [],
     flushedAt: atMs,
+    heardClockMs: atMs,
     doneSinceS: null,
   }
 }

@@ -3,6 +3,7 @@ import { asc, eq, inArray, sql } from 'drizzle-orm'
 import {
   type Answer,
   type EntryId,
+  idMs,
   latestOf,
   type LedgerId,
   nextId,
@@ -159,7 +160,8 @@ export async function openStore(
               notebook,
               known,
               taken: fresh,
-              now: clock.now(),
+              // With the clock set back, what was stored before it still counts as past.
+              now: Math.max(clock.now(), newest === null ? 0 : idMs(newest)),
               fromElsewhere: options.fromElsewhere === true,
             })
           : null,

@@ -8,6 +8,8 @@ import { type RunningServer, type ServerOptions, startServer } from '../server'
 /** A clock that stands until it is moved. */
 export interface HandClock extends Clock {
   move(ms: number): void
+  /** Sets it, back too; what was to be called back goes on from there. */
+  set(ms: number): void
 }
 
 export function handClock(start = Date.UTC(2026, 10, 24, 9)): HandClock {
@@ -21,6 +23,10 @@ export function handClock(start = Date.UTC(2026, 10, 24, 9)): HandClock {
       return () => {
         timers.splice(timers.indexOf(timer), 1)
       }
+    },
+    set(ms) {
+      for (const timer of timers) timer.next += ms - now
+      now = ms
     },
     move(ms) {
       const end = now + ms

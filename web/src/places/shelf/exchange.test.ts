@@ -82,8 +82,27 @@ describe('a row of CSV', () => {
     ['1,2-Diphenyl ethane–dione', '1-2-diphenyl-ethane-dione'],
     ['Süßstoff', 'su-stoff'],
     ['---', 'unnamed'],
+    ['結晶', 'u-or4-k8m'],
   ])('%s is filed under %s', (name, id) => {
     expect(shortNameOf(name)).toBe(id)
+  })
+})
+
+describe('a cell that a spreadsheet would run', () => {
+  const odd = {
+    ...water,
+    id: 'odd',
+    name: '=cmd()',
+    freezingPointC: -114.1,
+    boilingPointC: 78,
+    source: '@lab, +measured',
+  }
+  test('goes out harmless, numbers with a sign as they are, and comes back as it was', async () => {
+    const out = await fileOf({ ...shelf, solvents: [odd] } as unknown as Shelf, 'solvent', 'csv').text()
+    expect(out).toContain("'=cmd()")
+    expect(out).toContain('-114.1')
+    expect(out).not.toContain("'-114.1")
+    expect(readFile('solvent', 'x.csv', out).rows).toEqual([odd])
   })
 })
 

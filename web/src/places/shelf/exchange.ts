@@ -48,6 +48,7 @@ function readCsv(sort: ExchangeSort, text: string): ReadFile {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (header) => header.trim(),
+    transform: (cell) => cell.replace(ESCAPED, ''),
   })
   const known = Object.keys(COLUMNS[sort])
   const fields = meta.fields ?? []
@@ -65,6 +66,11 @@ function readCsv(sort: ExchangeSort, text: string): ReadFile {
   return { rows: data.map((record) => rowOf(sort, record)), remarks }
 }
 
+/** A cell a spreadsheet would take for a formula; numbers with a sign are none. */
+const FORMULA = /^(?![+-]?\d+\.?\d*$)[=+\-@\t\r].*$/s
+/** The mark before such a cell, which a spreadsheet does not show. */
+const ESCAPED = /^'(?=[=+\-@\t\r])/
+
 /** Everything of one sort as a file. */
 export function fileOf(shelf: Shelf, sort: ExchangeSort, format: 'csv' | 'json'): Blob {
   const items = itemsOf(shelf, sort)
@@ -73,7 +79,7 @@ export function fileOf(shelf: Shelf, sort: ExchangeSort, format: 'csv' | 'json')
       ? JSON.stringify({ format: 'ivory-crystal shelf', sort, rows: items }, null, 1)
       : Papa.unparse(
           items.map((row) => cellsOf(sort, row)),
-          { columns: Object.keys(COLUMNS[sort]) },
+          { columns: Object.keys(COLUMNS[sort]), escapeFormulae: FORMULA },
         )
   return new Blob([text], { type: format === 'json' ? 'application/json' : 'text/csv' })
 }
