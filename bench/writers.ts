@@ -8,7 +8,7 @@ import { startServer } from '../server/src/server'
 import type { Row } from './table'
 
 const WRITERS = 200
-const SECONDS = 30
+const SECONDS = 60
 
 /** A class that writes: so many devices at one line a second each, over HTTP, until answered. */
 export async function measureWriters(): Promise<Row[]> {
