@@ -1,3 +1,5 @@
+import css from './Notices.module.css'
+import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
 import { useNotebook } from '../ledger/notebook'
 import { download } from './download'
@@ -15,7 +17,7 @@ export function Notices() {
   return (
     <>
       {unkept.length > 0 && (
-        <section className="look no-print" role="alert" aria-label="Not kept">
+        <section className={classNames(css.unkept, 'look no-print')} role="alert" aria-label="Not kept">
           <h3>{unkept.length === 1 ? '1 line is' : `${unkept.length} lines are`} not kept on this device</h3>
           <p className="mb-1">
             This browser cannot store anything now: its space is full, or storing is blocked. What you wrote
@@ -45,8 +47,10 @@ export function Notices() {
             {setAside.length === 1 ? 'One line' : `${setAside.length} lines`} of the server’s file set aside
           </h3>
           <p className="mb-1">
-            They are not as they were written, so they are not shown. The rest stands. They are kept in the
-            data folder, in <code>journal.jsonl.set-aside</code>.
+            {setAside.length === 1
+              ? 'It is not as it was written, so it is not shown.'
+              : 'They are not as they were written, so they are not shown.'}{' '}
+            The rest stands. What was found is in the data folder, in <code>journal.jsonl.set-aside</code>.
           </p>
           <ul className="mb-0">
             {setAside.slice(0, SHOWN).map(({ line, reason }) => (

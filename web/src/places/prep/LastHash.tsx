@@ -28,11 +28,13 @@ export function LastHash() {
   }, [notebook, waiting])
   if (!head)
     return (
-      <p className="quiet mb-0">The hash of the notebook’s last line is known while the server answers.</p>
+      <p className="quiet mt-3 mb-0">
+        The hash of the notebook’s last line is known while the server answers.
+      </p>
     )
   const groups = head.hash.slice(0, SHOWN).match(/.{4}/g) ?? []
   return (
-    <p className="quiet mb-0" title={head.hash}>
+    <p className="quiet mt-3 mb-0" title={head.hash}>
       {head.seq} lines in this notebook; the hash of the last, {groups.join(' ')} …, stands for all of them.
       {waiting > 0 && ' Lines not yet stored are not in it.'}
     </p>
