@@ -26,6 +26,7 @@ main(async () => {
     node('--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'),
   )
   await step('Browser tests …', () => bin('@playwright/test', 'test'))
+  await step('Torture, a quick round …', () => node('scripts/torture.mjs'))
   say('All of it holds.')
 })
 

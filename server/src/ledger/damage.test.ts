@@ -5,7 +5,7 @@ import { PGlite } from '@electric-sql/pglite'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { nextRandom, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
 import request from 'supertest'
-import type { RunningServer } from '../server'
+import { FolderUnusable, type RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { takeLock } from './lock'
 
@@ -288,6 +288,13 @@ test('a folder’s files are its user’s alone', async () => {
   expect((await stat(folder.path)).mode & 0o077).toBe(0)
   expect((await stat(journal())).mode & 0o077).toBe(0)
   expect((await stat(join(database(), 'PG_VERSION'))).mode & 0o077).toBe(0)
+})
+
+test('a folder that cannot be used is said in a sentence', async () => {
+  const path = join(folder.path, 'a file')
+  await writeFile(path, 'x')
+  await expect(serve(path)).rejects.toThrow(FolderUnusable)
+  await expect(serve(path)).rejects.toThrow('there is a file in its place')
 })
 
 test('of many that take a stale lock at once one has it', async () => {
