@@ -55,6 +55,10 @@ export async function openPostgres(
   })
   // A connection at rest that breaks is only one fewer; without a listener it would end the server.
   pool.on('error', () => undefined)
+  // One at work that breaks fails what it was asked; it may tell so more than once.
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined)
+  })
   let holding: PoolClient | null = null
   let isClosing = false
 
@@ -72,7 +76,8 @@ export async function openPostgres(
       client.release()
       throw new DatabaseHeld(holder.rows[0]?.application_name ?? 'which has just gone')
     }
-    client.once('error', () => {
+    client.on('error', () => {
+      if (holding !== client) return
       holding = null
       client.release(true)
       if (isClosing) return

@@ -15,10 +15,12 @@ export function remembered(key: string): string | null {
 }
 
 export function remember(key: string, value: string): void {
-  here.set(key, value)
-  tried(() => {
+  const isKept = tried(() => {
     localStorage.setItem(key, value)
+    return true
   })
+  if (isKept) here.delete(key)
+  else here.set(key, value)
 }
 
 /** The same for one tab, over its reload. */
