@@ -214,7 +214,9 @@ describe('the mixed melt', () => {
   test.each([
     ['unchanged', [93.5, 95.2], 'same', 'one compound'],
     ['lower and broader', [58, 76], 'different', 'two compounds'],
-    ['lower but as sharp', [81, 82.4], 'repeat', 'near their eutectic'],
+    ['far below both, though as sharp', [81, 82.4], 'different', 'below both its parts'],
+    ['a little lower at both ends, as sharp', [91.9, 93.2], 'repeat', 'near their eutectic'],
+    ['lower at the onset alone', [91.5, 94.6], 'repeat', 'Grind it again'],
     ['broader but hardly lower', [93.3, 96.4], 'repeat', 'Grind it again'],
     ['above both', [97, 98.2], 'repeat', 'tubes swapped'],
   ] as const)('%s', (_, mixture, said, because) => {

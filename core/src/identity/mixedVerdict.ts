@@ -7,9 +7,13 @@ export interface MixedVerdict {
   readonly because: string
 }
 
+/** No pure compound melts so far below itself, °C: whatever its width, such a mixture is of two. */
+const FAR_UNDER_C = 4
+
 /**
  * What a mixed melt says of identity. Not lower than the unknown alone and not broader: the same compound (a
- * little higher, even, if the unknown was impure). Lower and broader: a different one. Anything else: repeat.
+ * little higher, even, if the unknown was impure). All liquid far below both, or lower at both ends and broader: a
+ * different one. Anything else, such as an onset alone that is lower: repeat.
  * Differences within what repeats differ by count as none.
  *
  * @param input all °C, best of one run; the mixture is of unknown and reference
@@ -23,12 +27,11 @@ export function mixedVerdict(
     readonly reference: MeltingRange
     readonly mixture: MeltingRange
   },
-  conventions: Pick<Conventions, 'repeatWithinC'>,
+  conventions: Pick<Conventions, 'repeatWithinC' | 'readingErrorC'>,
 ): MixedVerdict {
   const { unknown, reference, mixture } = input
   for (const range of [unknown, reference, mixture]) requireRange(range)
   const within = conventions.repeatWithinC
-  const lowerC = Math.max(unknown.onsetC - mixture.onsetC, unknown.clearC - mixture.clearC)
   const broaderC = width(mixture) - width(unknown)
   const aboveBothC = Math.min(mixture.clearC - unknown.clearC, mixture.clearC - reference.clearC)
   if (tenths(aboveBothC) > within)
@@ -36,18 +39,31 @@ export function mixedVerdict(
       verdict: 'repeat',
       because: `The mixture was all liquid ${c(aboveBothC)} °C above both its parts, which no mixture does: were two tubes swapped, or was it heated faster?`,
     }
-  const isLower = tenths(lowerC) > within
-  const isBroader = tenths(broaderC) > within
+  const underBothC = Math.min(unknown.clearC, reference.clearC) - mixture.clearC
+  if (tenths(underBothC) > FAR_UNDER_C)
+    return {
+      verdict: 'different',
+      because: `The mixture is all liquid ${c(underBothC)} °C below both its parts: each is an impurity in the other, so they are two compounds.`,
+    }
+  const onsetLowerC = unknown.onsetC - mixture.onsetC
+  const clearLowerC = unknown.clearC - mixture.clearC
+  const isLower = tenths(Math.min(onsetLowerC, clearLowerC)) > within
+  if (!isLower && tenths(Math.max(onsetLowerC, clearLowerC)) > within)
+    return {
+      verdict: 'repeat',
+      because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the unknown does` : `ends ${c(clearLowerC)} °C lower, and begins where the unknown does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
+    }
+  const isBroader = tenths(broaderC) > (isLower ? 2 * conventions.readingErrorC : within)
   if (!isLower && !isBroader) return { verdict: 'same', because: sameBecause(unknown, mixture, within) }
   if (isLower && isBroader)
     return {
       verdict: 'different',
-      because: `The mixture begins ${c(unknown.onsetC - mixture.onsetC)} °C lower and is ${c(broaderC)} °C broader than the unknown alone: each is an impurity in the other, so they are two compounds.`,
+      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the unknown alone: each is an impurity in the other, so they are two compounds.`,
     }
   if (isLower)
     return {
       verdict: 'repeat',
-      because: `The mixture melts ${c(lowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of unknown to two of the other.`,
+      because: `The mixture melts ${c(clearLowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of unknown to two of the other.`,
     }
   return {
     verdict: 'repeat',

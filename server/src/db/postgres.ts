@@ -64,17 +64,12 @@ export async function openPostgres(
 
   async function take(): Promise<void> {
     const client = await pool.connect()
-    const { rows } = await client.query<{ taken: boolean }>('select pg_try_advisory_lock($1) as taken', [
-      LOCK_KEY,
-    ])
-    if (!rows[0]?.taken) {
-      const holder = await client.query<{ application_name: string }>(
-        `select a.application_name from pg_locks l join pg_stat_activity a using (pid)
-          where l.locktype = 'advisory' and l.objid = $1 and l.granted`,
-        [LOCK_KEY],
-      )
-      client.release()
-      throw new DatabaseHeld(holder.rows[0]?.application_name ?? 'which has just gone')
+    try {
+      await lockWith(client)
+    } catch (error) {
+      // A client that is never given back keeps the pool from ending.
+      client.release(true)
+      throw error
     }
     client.on('error', () => {
       if (holding !== client) return
@@ -85,6 +80,19 @@ export async function openPostgres(
       void retake()
     })
     holding = client
+  }
+
+  async function lockWith(client: PoolClient): Promise<void> {
+    const { rows } = await client.query<{ taken: boolean }>('select pg_try_advisory_lock($1) as taken', [
+      LOCK_KEY,
+    ])
+    if (rows[0]?.taken) return
+    const holder = await client.query<{ application_name: string }>(
+      `select a.application_name from pg_locks l join pg_stat_activity a using (pid)
+        where l.locktype = 'advisory' and l.objid = $1 and l.granted`,
+      [LOCK_KEY],
+    )
+    throw new DatabaseHeld(holder.rows[0]?.application_name ?? 'which has just gone')
   }
   let retaking: Promise<void> | null = null
   function retake(): Promise<void> {

@@ -1,0 +1,153 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
+import type { Fusion } from '../../melting/liquidus'
+import { waldenFusionEnthalpy } from '../../melting/liquidus'
+import { mixedVerdict } from '../../identity/mixedVerdict'
+import type { Behaviour, HouseWords, RangeEvidence, Repeat, Sign } from './evidence'
+import { judgeDegrees } from './judgeDegrees'
+
+interface Situation {
+  readonly id: string
+  readonly compound: {
+    meltLowC: number
+    meltHighC: number
+    fusionEnthalpyKJPerMol: number | null
+    molarMassGPerMol: number
+    behaviour: Behaviour
+  }
+  readonly reading: {
+    onsetC: number
+    clearC: number
+    resolutionC: number
+    rateCPerMin: number
+    rateMeasured: boolean
+    fillMm: number
+    grain: 'fine' | 'coarse'
+    startedBelowOnsetC: number
+  }
+  readonly thermometer: RangeEvidence['thermometer']
+  readonly dried: {
+    how: 'constant mass' | 'oven' | 'minutes of air' | 'not'
+    minutes: number | null
+    solvent: string | null
+  } | null
+  readonly signs: readonly Sign[]
+  readonly crude: { onsetC: number; clearC: number } | null
+  readonly authenticSameRun: { onsetC: number; clearC: number } | null
+  readonly mixedMelt: {
+    onsetC: number
+    clearC: number
+    alone: { onsetC: number; clearC: number }
+    reference: { onsetC: number; clearC: number }
+  } | null
+  readonly plate: { spots: number; sameHeightAsAuthentic: boolean | null } | null
+  readonly repeats: readonly Repeat[]
+  readonly impurity: {
+    name: string
+    meltC: number
+    fusionEnthalpyKJPerMol: number | null
+    molarMassGPerMol: number
+  } | null
+  readonly houseRules: 'ordinary' | Partial<HouseWords>
+  readonly expected: {
+    readonly verdict: string
+    readonly acceptableVerdicts: readonly string[]
+    readonly firstAction: string
+    readonly acceptableActions: readonly string[]
+  }
+}
+const SITUATIONS = JSON.parse(
+  readFileSync(new URL('../../../golden/judging-situations.json', import.meta.url), 'utf8'),
+) as readonly Situation[]
+
+const ORDINARY: HouseWords = {
+  ...DEFAULT_HOUSE_RULES,
+  sharpWidthC: 2,
+  broadWidthC: 5,
+  literatureWithinC: 2,
+  repeatWithinC: 1,
+  readingErrorC: 0.3,
+  meltRate: { min: 1, target: 1, max: 2 },
+  fillMm: [2, 3],
+  onsetRule: 'first wetness',
+}
+/** Where the solvents of the situations boil, °C. */
+const BOILS: Readonly<Record<string, number>> = {
+  '2-propanol': 82,
+  'ethyl acetate': 77,
+  ethanol: 78,
+  hexane: 69,
+  toluene: 111,
+  methanol: 65,
+  acetone: 56,
+  water: 100,
+}
+const boilsC = (solvent: string | null) =>
+  solvent === null ? null : Math.max(...solvent.split(' and ').map((one) => BOILS[one] ?? 100))
+
+function fusionOf(meltingPointC: number, enthalpy: number | null, molarMassGPerMol: number): Fusion {
+  return enthalpy === null
+    ? { meltingPointC, molarMassGPerMol, enthalpyKJPerMol: waldenFusionEnthalpy(meltingPointC) }
+    : { meltingPointC, molarMassGPerMol, enthalpyKJPerMol: enthalpy }
+}
+
+export function evidenceOf(one: Situation): RangeEvidence {
+  const { compound, reading, impurity, mixedMelt, plate, dried } = one
+  const { onsetC, clearC } = reading
+  return {
+    reading: { onsetC, clearC },
+    resolutionC: reading.resolutionC,
+    rateCPerMin: reading.rateCPerMin,
+    rateMeasured: reading.rateMeasured,
+    fillMm: reading.fillMm,
+    grain: reading.grain,
+    watchedFromBelowOnsetC: reading.startedBelowOnsetC,
+    thermometer: one.thermometer,
+    dried: dried && { how: dried.how, minutes: dried.minutes, solventBoilsC: boilsC(dried.solvent) },
+    signs: one.signs,
+    literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
+    behaviour: compound.behaviour,
+    fusion: fusionOf(compound.meltHighC, compound.fusionEnthalpyKJPerMol, compound.molarMassGPerMol),
+    crude: one.crude,
+    authentic: one.authenticSameRun,
+    mixed:
+      mixedMelt &&
+      mixedVerdict({ unknown: mixedMelt.alone, reference: mixedMelt.reference, mixture: mixedMelt }, ORDINARY)
+        .verdict,
+    plate: plate && { spots: plate.spots, sameHeight: plate.sameHeightAsAuthentic },
+    repeats: one.repeats,
+    impurity: impurity && {
+      name: impurity.name,
+      fusion: fusionOf(impurity.meltC, impurity.fusionEnthalpyKJPerMol, impurity.molarMassGPerMol),
+    },
+  }
+}
+export const rulesOf = ({ houseRules }: Situation): HouseWords =>
+  houseRules === 'ordinary' ? ORDINARY : { ...ORDINARY, ...houseRules }
+
+describe('what a careful supervisor would say', () => {
+  const judged = SITUATIONS.map((one) => ({ one, said: judgeDegrees(evidenceOf(one), rulesOf(one)) }))
+  const count = (is: (of: (typeof judged)[number]) => boolean) => judged.filter(is).length
+  test('of the situations on record', () => {
+    const missed = judged.filter(
+      ({ one: { expected }, said }) =>
+        !expected.acceptableVerdicts.includes(said.verdict) ||
+        !expected.acceptableActions.includes(said.next[0] ?? ''),
+    )
+    const told = {
+      of: judged.length,
+      acceptableVerdict: count(({ one, said }) => one.expected.acceptableVerdicts.includes(said.verdict)),
+      acceptableAction: count(({ one, said }) => one.expected.acceptableActions.includes(said.next[0] ?? '')),
+      verdict: count(({ one, said }) => one.expected.verdict === said.verdict),
+      action: count(({ one, said }) => one.expected.firstAction === said.next[0]),
+    }
+    process.stdout.write(
+      `${JSON.stringify(told)}\n${missed.map(({ one, said }) => `  ${one.id}: ${said.verdict}, ${said.next[0] ?? ''} (${one.expected.verdict}, ${one.expected.firstAction})`).join('\n')}\n`,
+    )
+    expect(told.acceptableVerdict).toBeGreaterThanOrEqual(46)
+    expect(told.acceptableAction).toBeGreaterThanOrEqual(45)
+    expect(told.verdict).toBeGreaterThanOrEqual(42)
+    expect(told.action).toBeGreaterThanOrEqual(38)
+  })
+})
