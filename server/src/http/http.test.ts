@@ -5,9 +5,9 @@ import request from 'supertest'
 import {
   expectedOf,
   fold,
-  type SampleId,
   type NotebookId,
   type RawEntry,
+  type SampleId,
   type Shelf,
   summaryOf,
 } from '@ivory-crystal/core'

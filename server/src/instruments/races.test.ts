@@ -2,13 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
   type Answer,
-  KINDS,
   type EntryId,
+  KINDS,
   type LedgerId,
   type MeltId,
-  type NotebookId,
   nextId,
   nextRandom,
+  type NotebookId,
   type RawEntry,
   SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'

@@ -1,5 +1,11 @@
-import type { Answer, EntryId, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
-import { idMs } from '@ivory-crystal/core'
+import {
+  type Answer,
+  type EntryId,
+  idMs,
+  type LedgerId,
+  type NotebookId,
+  type RawEntry,
+} from '@ivory-crystal/core'
 import { refusalOf } from '@ivory-crystal/core/schemas'
 import { canonicalText } from './chain'
 

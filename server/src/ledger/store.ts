@@ -1,5 +1,5 @@
 import { randomBytes, randomUUID } from 'node:crypto'
-import { asc, eq, inArray, sql } from 'drizzle-orm'
+import { asc, eq, sql } from 'drizzle-orm'
 import {
   type Answer,
   type EntryId,
@@ -16,10 +16,12 @@ import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, notebooks } from '../db/schema'
 import { queue } from '../queue'
-import { beginningOf, chained, hashAfter, type HashedLine, type Linked } from './chain'
+import { beginningOf, chained, type HashedLine, type Linked } from './chain'
 import { batchLine, type Damage, type Head, ledgerLine, notebookLine } from './journal'
 import { type OpenJournal, reconcile, replay } from './reconcile'
-import { idOf, type Known, sortOut, type SortedLine, UUID } from './sortOut'
+import { knownLines } from './known'
+import { type SortedLine, sortOut } from './sortOut'
+import { verifier } from './verifier'
 import {
   linesAfter,
   newestId,
@@ -103,8 +105,7 @@ export async function openStore(
   /** With a journal this process is the only writer, so it knows every notebook and its last line. */
   const heads = new Map<NotebookId, Head>()
   await readHeads()
-  /** Up to which line each notebook was found to be as it was written. */
-  const verified = new Map<NotebookId, Head>()
+  const isAsWritten = verifier(db, setAside.length > 0)
   let suspect = false
   const listeners = new Set<(notebook: NotebookId, stored: readonly StoredEntry[]) => void>()
   const inTurn = queue()
@@ -285,19 +286,6 @@ export async function openStore(
     if (!(await isAsWritten(notebook))) throw new LineDamaged(notebook)
   }
 
-  async function isAsWritten(notebook: NotebookId): Promise<boolean> {
-    let last = verified.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) }
-    for await (const lines of linesAfter(db, notebook, last.seq))
-      for (const line of lines) {
-        // After a line that was set aside the chain goes on with what the line itself says.
-        const isNext = line.seq === last.seq + 1
-        if (isNext ? line.hash !== hashAfter(last.hash, line) : setAside.length === 0) return false
-        last = line
-      }
-    verified.set(notebook, { seq: last.seq, hash: last.hash })
-    return true
-  }
-
   return {
     ledger,
     setAside,
@@ -374,28 +362,4 @@ function answerOf(line: SortedLine, stored: ReadonlyMap<string, PlacedLine>): An
   return placed
     ? { id: placed.entry.id, outcome: 'stored', seq: placed.seq, recordedAt: placed.recordedAt }
     : (line.answer as Answer)
-}
-
-/** Ids asked for in one question: a database takes so many at most. */
-const ASKED_AT_ONCE = 5000
-
-/** @param newest greatest id there is, so that later ones need not be asked for; null when that is not known */
-async function knownLines(
-  db: Database,
-  groups: readonly (readonly unknown[])[],
-  newest: string | null,
-): Promise<Known> {
-  const ids = groups
-    .flat()
-    .map(idOf)
-    .filter((id) => UUID.test(id) && (newest === null || id <= newest))
-  const known = new Map<string, { seq: number; entry: RawEntry }>()
-  for (let i = 0; i < ids.length; i += ASKED_AT_ONCE) {
-    const rows = await db
-      .select({ id: entries.id, seq: entries.seq, entry: entries.entry })
-      .from(entries)
-      .where(inArray(entries.id, ids.slice(i, i + ASKED_AT_ONCE)))
-    for (const row of rows) known.set(row.id, row)
-  }
-  return known
 }
