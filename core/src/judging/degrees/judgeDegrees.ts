@@ -22,7 +22,7 @@ export const NEXT_STEPS = [
   'thin-layer plate',
   'find out what it is',
 ] as const
-export type NextStep = (typeof NEXT_STEPS)[number]
+type NextStep = (typeof NEXT_STEPS)[number]
 
 /** What a reading comes to once everybody has been charged what is theirs. */
 export interface DegreesJudged {

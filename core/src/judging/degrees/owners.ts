@@ -83,7 +83,7 @@ const AIR_DRIES: readonly (readonly [boilsBelowC: number, minutes: number])[] = 
 ]
 
 /** Whether nothing of the solvent can be left: constant mass, the oven, or air for long enough. */
-export function isShownDry({ dried }: RangeEvidence): boolean {
+function isShownDry({ dried }: RangeEvidence): boolean {
   if (!dried || dried.solventBoilsC === null) return true
   switch (dried.how) {
     case 'constant mass':

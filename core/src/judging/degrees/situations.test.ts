@@ -92,7 +92,7 @@ function fusionOf(meltingPointC: number, enthalpy: number | null, molarMassGPerM
     : { meltingPointC, molarMassGPerMol, enthalpyKJPerMol: enthalpy }
 }
 
-export function evidenceOf(one: Situation): RangeEvidence {
+function evidenceOf(one: Situation): RangeEvidence {
   const { compound, reading, impurity, mixedMelt, plate, dried } = one
   const { onsetC, clearC } = reading
   return {
@@ -123,7 +123,7 @@ export function evidenceOf(one: Situation): RangeEvidence {
     },
   }
 }
-export const rulesOf = ({ houseRules }: Situation): HouseWords =>
+const rulesOf = ({ houseRules }: Situation): HouseWords =>
   houseRules === 'ordinary' ? ORDINARY : { ...ORDINARY, ...houseRules }
 
 describe('what a careful supervisor would say', () => {
