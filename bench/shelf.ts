@@ -14,7 +14,10 @@ export function measureShelf(): Row[] {
   })
   const search = (text: string) =>
     Array.from({ length: ROUNDS }, () =>
-      timed(() => compounds.filter((one) => matches(one, readSearch(text)))),
+      timed(() => {
+        const wanted = readSearch(text)
+        return compounds.filter((one) => matches(one, wanted))
+      }),
     )
   const [benzil] = compounds.filter(({ id }) => id.startsWith('benzil-'))
   const input: CrystallizationInput = {

@@ -82,21 +82,25 @@ function bitsOf(input: IdentityInput, likely: readonly Likely[], reference: Cand
   const [from, to] = [Math.min(...centres) - around, Math.max(...centres) + around]
   const step = Math.min(options.undepressedSigmaC, options.mixtureSigmaC) / STEPS_PER_SIGMA
   const grid = Array.from({ length: Math.ceil((to - from) / step) + 1 }, (_, i) => from + i * step)
-  const densities = expected.map((one) => {
-    const values = grid.map((clearC) => mixtureDensity(clearC, one, options))
-    const total = values.reduce((sum, value) => sum + value, 0)
-    return values.map((value) => value / total)
-  })
   const norm = likely.reduce((sum, { probability }) => sum + probability, 0)
+  const mean = new Float64Array(grid.length)
+  const weighted = expected.map((one, h) => {
+    const values = Float64Array.from(grid, (clearC) => mixtureDensity(clearC, one, options))
+    const total = values.reduce((sum, value) => sum + value, 0)
+    const weight = (likely[h]?.probability ?? 0) / norm
+    for (let i = 0; i < values.length; i++) {
+      const density = (values[i] ?? 0) / total
+      values[i] = density
+      mean[i] = (mean[i] ?? 0) + weight * density
+    }
+    return { weight, values }
+  })
   let bits = 0
-  for (let i = 0; i < grid.length; i++) {
-    let mean = 0
-    likely.forEach(({ probability }, h) => (mean += (probability / norm) * (densities[h]?.[i] ?? 0)))
-    likely.forEach(({ probability }, h) => {
-      const density = densities[h]?.[i] ?? 0
-      if (density > 0) bits += (probability / norm) * density * Math.log2(density / mean)
-    })
-  }
+  for (const { weight, values } of weighted)
+    for (let i = 0; i < values.length; i++) {
+      const density = values[i] ?? 0
+      if (density > 0) bits += weight * density * Math.log2(density / (mean[i] ?? 1))
+    }
   return bits
 }
 

@@ -22,7 +22,15 @@ export function readSearch(text: string): Wanted {
 export function matches(compound: Compound, wanted: Wanted): boolean {
   if (!('words' in wanted)) return compound.meltHighC >= wanted.fromC && compound.meltLowC <= wanted.toC
   if (wanted.words === '') return true
-  return [compound.name, compound.formula, ...compound.synonyms].some((text) =>
-    text.toLowerCase().includes(wanted.words),
-  )
+  return searchedOf(compound).includes(wanted.words)
+}
+
+/** What of each compound is searched, in small letters, made once: names and formula apart by a line break. */
+const searched = new WeakMap<Compound, string>()
+function searchedOf(compound: Compound): string {
+  const known = searched.get(compound)
+  if (known !== undefined) return known
+  const text = [compound.name, compound.formula, ...compound.synonyms].join('\n').toLowerCase()
+  searched.set(compound, text)
+  return text
 }
