@@ -39,27 +39,27 @@ export function mixedVerdict(
       verdict: 'repeat',
       because: `The mixture was all liquid ${c(aboveBothC)} °C above both its parts, which no mixture does: were two tubes swapped, or was it heated faster?`,
     }
+  const onsetLowerC = unknown.onsetC - mixture.onsetC
+  const clearLowerC = unknown.clearC - mixture.clearC
+  const isLower = tenths(Math.min(onsetLowerC, clearLowerC)) > within
+  const isBroader = tenths(broaderC) > (isLower ? 2 * conventions.readingErrorC : within)
+  if (isLower && isBroader)
+    return {
+      verdict: 'different',
+      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the unknown alone: each is an impurity in the other, so they are two compounds.`,
+    }
   const underBothC = Math.min(unknown.clearC, reference.clearC) - mixture.clearC
   if (tenths(underBothC) > FAR_UNDER_C)
     return {
       verdict: 'different',
       because: `The mixture is all liquid ${c(underBothC)} °C below both its parts: each is an impurity in the other, so they are two compounds.`,
     }
-  const onsetLowerC = unknown.onsetC - mixture.onsetC
-  const clearLowerC = unknown.clearC - mixture.clearC
-  const isLower = tenths(Math.min(onsetLowerC, clearLowerC)) > within
   if (!isLower && tenths(Math.max(onsetLowerC, clearLowerC)) > within)
     return {
       verdict: 'repeat',
       because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the unknown does` : `ends ${c(clearLowerC)} °C lower, and begins where the unknown does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
     }
-  const isBroader = tenths(broaderC) > (isLower ? 2 * conventions.readingErrorC : within)
   if (!isLower && !isBroader) return { verdict: 'same', because: sameBecause(unknown, mixture, within) }
-  if (isLower && isBroader)
-    return {
-      verdict: 'different',
-      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the unknown alone: each is an impurity in the other, so they are two compounds.`,
-    }
   if (isLower)
     return {
       verdict: 'repeat',

@@ -63,10 +63,13 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
   {
     id: 'mixedVerdict',
     title: 'The mixed melting point',
-    equation: ['same: not lower than the unknown alone, and not broader', 'different: lower and broader'],
+    equation: [
+      'same: not lower than the unknown alone, and not broader',
+      'different: lower at both ends and broader, or all liquid over 4 °C below both its parts',
+    ],
     text: [
       'Two like ranges side by side are not identity: hundreds of compounds melt between 90 and 100 °C. Ground together, two compounds are an impurity in each other. One compound ground with itself is not; if the unknown was impure, the mixture even rises a little, since the pure compound thins the impurity.',
-      'Anything between is “repeat”: lower but sharp may be the eutectic itself, so the parts are taken one to two; above both its parts no mixture melts, so the tubes were swapped or heated apart.',
+      'Anything between is “repeat”: an onset alone that is lower may be damp or unevenly ground; a little lower but sharp may be near the eutectic, so the parts are taken one to two; above both its parts no mixture melts, so the tubes were swapped or heated apart.',
     ],
     example:
       'Unknown 93.6 to 94.8, mixture 58.0 to 76.0 °C: it begins 35.6 °C lower and is 16.8 °C broader. Different.',
