@@ -113,6 +113,26 @@ describe('a byte changed in the journal', () => {
     expect(await stored()).toEqual([...lines, next])
   })
 
+  test('a batch that names another notebook, or none, is damage and stops no start', async () => {
+    const lines = await add(3)
+    await server.close()
+    const rows = (await readFile(journal(), 'utf8')).split('\n')
+    const bad = rows.findIndex((row) => row.includes(lines[1]?.id ?? ''))
+    for (const named of ['#', 'f']) {
+      const damaged = [...rows]
+      const at = `"notebook":"${home.notebook}"`
+      damaged[bad] = (rows[bad] ?? '').replace(at, `"notebook":"${named}${home.notebook.slice(1)}"`)
+      await writeFile(journal(), damaged.join('\n'))
+      await rm(database(), { recursive: true })
+      await open()
+      expect(await stored()).toEqual([lines[0], lines[2]])
+      expect((await about()).setAside.map(({ line: number }) => number)).toEqual([bad + 1])
+      await server.close()
+    }
+    await writeFile(journal(), rows.join('\n'))
+    await open()
+  })
+
   test('a line that cannot be read is set aside with its number and reason; the rest stands, and takes more', async () => {
     const lines = await add(4)
     await server.close()

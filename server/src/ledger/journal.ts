@@ -1,5 +1,6 @@
 import type { LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 import { readLines } from '../lineFile'
+import { UUID } from './sortOut'
 import { beginningOf, hashAfter, type HashedLine, hashOf } from './chain'
 
 /** One line of the journal. The whole notebook can be read back from these lines with nothing else. */
@@ -88,16 +89,20 @@ export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
   }
 }
 
+function isId(value: unknown): boolean {
+  return typeof value === 'string' && UUID.test(value)
+}
+
 function isJournalLine(said: unknown): said is JournalLine {
   const line = said as Partial<JournalLine> | null | undefined
   switch (line?.line) {
     case 'ledger':
-      return typeof line.id === 'string'
+      return isId(line.id)
     case 'notebook':
-      return typeof line.id === 'string' && typeof line.title === 'string'
+      return isId(line.id) && typeof line.title === 'string'
     case 'batch':
       return (
-        typeof line.notebook === 'string' &&
+        isId(line.notebook) &&
         typeof line.recordedAt === 'number' &&
         Array.isArray(line.entries) &&
         line.entries.every(
@@ -123,17 +128,20 @@ function checked(
     const line = { seq, recordedAt: batch.recordedAt, entry }
     const worked = befores.map((before) => hashAfter(before, line))
     const [first = ''] = worked
-    if (hash === undefined || worked.includes(hash)) {
+    // A line says itself which notebook it is of: a batch that names another was damaged there.
+    const isHere = entry.notebook === batch.notebook
+    if (isHere && (hash === undefined || worked.includes(hash))) {
       lines.push({ ...line, hash: hash ?? first })
       befores = [hash ?? first]
       continue
     }
     const next = batch.entries[i + 1]
-    const follows = next && hashAfter(first, { ...next, recordedAt: batch.recordedAt }) === next.hash
+    const follows =
+      isHere && next && hashAfter(first, { ...next, recordedAt: batch.recordedAt }) === next.hash
     // What follows vouches for this one: only its hash was damaged.
     if (follows) lines.push({ ...line, hash: first })
     else bad.push(seq)
-    befores = follows ? [first] : [hash, first]
+    befores = follows ? [first] : [hash ?? first, first]
   }
   return { lines, bad }
 }
