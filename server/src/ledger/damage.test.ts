@@ -133,6 +133,24 @@ describe('a byte changed in the journal', () => {
     await open()
   })
 
+  test('a line of the file that is gone is seen: put back from the database, or said', async () => {
+    const lines = await add(4)
+    await server.close()
+    const rows = (await readFile(journal(), 'utf8')).split('\n')
+    const gone = rows.findIndex((row) => row.includes(lines[1]?.id ?? ''))
+    await writeFile(journal(), rows.filter((_, i) => i !== gone).join('\n'))
+    await open()
+    expect(await stored()).toEqual(lines)
+    await server.close()
+    await writeFile(journal(), rows.filter((_, i) => i !== gone).join('\n'))
+    await rm(database(), { recursive: true })
+    await open()
+    expect(await stored()).toEqual(lines.filter((_, i) => i !== 1))
+    expect((await about()).setAside).toEqual([
+      { line: gone + 1, reason: `Entries 2 to 2 of notebook ${home.notebook} are missing before it.` },
+    ])
+  })
+
   test('a line that cannot be read is set aside with its number and reason; the rest stands, and takes more', async () => {
     const lines = await add(4)
     await server.close()

@@ -66,11 +66,13 @@ export function batchLine(notebook: NotebookId, before: string, lines: readonly 
  */
 export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
   const heads = new Map<NotebookId, Head>()
+  /** Once something was told as damage, what it leaves out is known to be missing. */
+  let isHurt = false
   for await (const { number, text, said } of readLines(path)) {
-    const damaged = (reason: string): JournalStep => ({
-      step: 'damage',
-      damage: { line: number, reason, text },
-    })
+    const damaged = (reason: string): JournalStep => {
+      isHurt = true
+      return { step: 'damage', damage: { line: number, reason, text } }
+    }
     if (!isJournalLine(said)) yield damaged('It cannot be read.')
     else if (said.line !== 'batch') {
       if (said.hash !== undefined && said.hash !== hashOf(said)) yield damaged('It is not as it was written.')
@@ -78,7 +80,12 @@ export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
       else yield { step: 'notebook', id: said.id, title: said.title, createdAt: said.createdAt }
     } else {
       const { notebook } = said
-      const { lines, bad } = checked(said, heads.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) })
+      const head = heads.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) }
+      const [first] = said.entries
+      const from = first?.entry.notebook === notebook ? first.seq : 0
+      if (from > head.seq + 1 && !isHurt)
+        yield damaged(`Entries ${head.seq + 1} to ${from - 1} of notebook ${notebook} are missing before it.`)
+      const { lines, bad } = checked(said, head)
       const last = said.entries[said.entries.length - 1]
       const kept = lines[lines.length - 1]
       const isKept = kept !== undefined && kept.seq === last?.seq

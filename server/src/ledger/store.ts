@@ -29,7 +29,7 @@ import {
   putNotebook,
   setLedgerId,
   surveyDatabase,
-  upserted,
+  inserted,
 } from './tables'
 
 interface AppendOptions {
@@ -218,7 +218,7 @@ export async function openStore(
     suspect = true
     await file.append(batches.map(({ notebook, before, lines }) => batchLine(notebook, before, lines)))
     const placed = batches.flatMap(({ notebook, lines }) => lines.map((line) => ({ ...line, notebook })))
-    await db.execute(upserted(placed))
+    await db.execute(inserted(placed))
     for (const { notebook, lines } of batches) moveHead(notebook, lines)
     return placed
   }
@@ -250,7 +250,7 @@ export async function openStore(
         const head = { seq: last?.seq ?? 0, hash: last?.hash ?? beginningOf(notebook) }
         const linked = lines.map((entry, i): Linked => ({ seq: head.seq + 1 + i, recordedAt, entry }))
         const hashed = chained(head.hash, linked).map((line) => ({ ...line, notebook }))
-        await tx.execute(upserted(hashed))
+        await tx.execute(inserted(hashed))
         placed.push(...hashed)
       }
       return placed

@@ -13,17 +13,19 @@ export interface PlacedLine extends HashedLine {
   readonly notebook: NotebookId
 }
 
-/**
- * The lines as one parameter: their text reaches the table as it is. A line that is there already, and says
- * something else, is put right.
- */
-export function upserted(lines: readonly PlacedLine[]): SQL {
+/** The lines as one parameter: their text reaches the table as it is. */
+export function inserted(lines: readonly PlacedLine[]): SQL {
   return sql`
     insert into ${entries} (notebook, seq, recorded_at, id, kind, subject, entry, hash)
       select (line->>'notebook')::uuid, (line->>'seq')::bigint, (line->>'recordedAt')::bigint,
         (line->'entry'->>'id')::uuid, line->'entry'->>'kind', line->'entry'->>'subject', line->'entry',
         line->>'hash'
-      from json_array_elements(${JSON.stringify(lines)}::json) as line
+      from json_array_elements(${JSON.stringify(lines)}::json) as line`
+}
+
+/** The same; a line that is there already, and says something else, is put right. */
+function putRight(lines: readonly PlacedLine[]): SQL {
+  return sql`${inserted(lines)}
       on conflict (notebook, seq) do update set recorded_at = excluded.recorded_at, id = excluded.id,
         kind = excluded.kind, subject = excluded.subject, entry = excluded.entry, hash = excluded.hash
         where entries.hash is distinct from excluded.hash or entries.entry::text <> excluded.entry::text
@@ -36,7 +38,7 @@ export async function writeLines(
   lines: readonly HashedLine[],
 ): Promise<void> {
   for (let i = 0; i < lines.length; i += AT_ONCE)
-    await db.execute(upserted(lines.slice(i, i + AT_ONCE).map((line) => ({ ...line, notebook }))))
+    await db.execute(putRight(lines.slice(i, i + AT_ONCE).map((line) => ({ ...line, notebook }))))
 }
 
 /** Every line of a notebook after a number, in order, some at a time. */

@@ -32,9 +32,13 @@ export interface ShelfStore {
    * Keeps an answer that no reading of the shelf shows.
    *
    * @param clashes whether another that is kept leaves no place for this one
-   * @returns false when it was not kept, because one clashes
+   * @returns what stands: this one, or the one it clashes with
    */
-  keepSealed(id: string, body: unknown, clashes?: (other: unknown) => boolean): Promise<boolean>
+  keepSealed(
+    id: string,
+    body: unknown,
+    clashes?: (other: unknown) => boolean,
+  ): Promise<{ readonly id: string; readonly body: unknown }>
   sealed(id: string): Promise<unknown>
 }
 
@@ -108,10 +112,12 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
     keepSealed: (id, body, clashes = () => false) =>
       inTurn(async () => {
         const before = await newest()
-        if (before.has(shelfKey('sealed answer', id))) return false
-        for (const row of before.values()) if (row.sort === 'sealed answer' && clashes(row.body)) return false
+        const standing = [...before.values()].find(
+          (row) => row.sort === 'sealed answer' && (row.id === id || clashes(row.body)),
+        )
+        if (standing) return standing
         await keep([{ sort: 'sealed answer', id, version: 1, origin: 'own', body, createdAt: clock.now() }])
-        return true
+        return { id, body }
       }),
     sealed: async (id) => (await newest()).get(shelfKey('sealed answer', id))?.body ?? null,
     async versions(sort, id) {

@@ -1,3 +1,5 @@
+import { readFile, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import fc from 'fast-check'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
@@ -51,7 +53,6 @@ async function sealedCase(compound = 'methyl-4-nitrobenzoate'): Promise<UnknownF
   await write('unknown opened', id, { code: 'K-14', appearance: 'white', sample })
   const sealed = await post('/api/seals', { notebook, unknown: id, compound, purity: 0.98 })
   expect(sealed.status).toBe(201)
-  await write('answer sealed', id, sealed.body as object)
   return caseOf(id)
 }
 async function write(kind: Kind, subject: SubjectId, body: object): Promise<void> {
@@ -167,6 +168,29 @@ describe('a sealed answer', () => {
       purity: 1,
     })
     expect([again.status, detailOf(again)]).toEqual([409, expect.stringContaining('first one stands')])
+  })
+
+  test('a seal whose line was lost with the server gets it on the next try, and gives nothing away', async () => {
+    const unknown = await sealedCase()
+    const seal = unknown.sealed?.body.seal as string
+    const other = randomUUID() as UnknownId
+    const shelf = join(folder.path, 'shelf.jsonl')
+    await server.close()
+    const rows = (await readFile(shelf, 'utf8')).split('\n')
+    const row = JSON.parse(rows.find((one) => one.includes(seal)) ?? '') as {
+      id: string
+      body: object
+      hash?: string
+    }
+    const { hash: _, ...plain } = { ...row, id: randomUUID(), body: { ...row.body, unknown: other } }
+    await writeFile(shelf, `${rows.join('\n')}${JSON.stringify(plain)}\n`)
+    await open()
+    const again = await post('/api/seals', { notebook, unknown: other, compound: 'glutaric-acid', purity: 1 })
+    expect([again.status, again.text.includes(plain.id)]).toEqual([409, false])
+    const lines = await server.store.ofSubject(notebook, other)
+    expect(lines).toMatchObject([{ kind: 'answer sealed', author: 'recorder', body: { seal: plain.id } }])
+    await post('/api/seals', { notebook, unknown: other, compound: 'benzil', purity: 1 })
+    expect(await server.store.ofSubject(notebook, other)).toHaveLength(1)
   })
 
   test('its opening is a line of the notebook, by whatever way, and once', async () => {

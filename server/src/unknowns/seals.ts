@@ -44,32 +44,46 @@ export function commitmentOf(salt: string, compound: string): string {
   return createHash('sha256').update(`${salt} ${compound}`).digest('hex')
 }
 
-/** Seals the answer to one unknown of one notebook. */
+/**
+ * Seals the answer to one unknown of one notebook, and writes into the notebook that it was sealed. The first for a
+ * case stands. Should its line be missing, because the server ended between the two, it is written on the next try.
+ *
+ * @returns the line
+ * @throws HttpProblem 409 when one is sealed already
+ */
 export async function sealAnswer(
   shelf: ShelfStore,
+  store: LedgerStore,
   asked: {
     readonly notebook: NotebookId
     readonly unknown: UnknownId
     readonly compound: string
     readonly purity: number
   },
-): Promise<{ seal: string; commitment: string }> {
+  clock: Clock,
+): Promise<RawEntry> {
   const compound = (await shelf.read()).compounds.find(({ id }) => id === asked.compound)
   if (!compound) throw new HttpProblem(404, 'Not on the shelf', `“${asked.compound}” is not on the shelf.`)
-  const seal = randomUUID()
-  const salt = randomBytes(32).toString('hex')
   const { notebook, unknown, purity } = asked
-  const isFirst = await shelf.keepSealed(seal, { notebook, unknown, compound, purity, salt }, (other) => {
+  const salt = randomBytes(32).toString('hex')
+  const own = { id: randomUUID(), body: { notebook, unknown, compound, purity, salt } satisfies Sealed }
+  const standing = await shelf.keepSealed(own.id, own.body, (other) => {
     const sealed = other as Sealed
     return sealed.notebook === notebook && sealed.unknown === unknown
   })
-  if (!isFirst)
+  const sealed = standing.body as Sealed
+  const body = { seal: standing.id, commitment: commitmentOf(sealed.salt, sealed.compound.id) }
+  const written = (await store.ofSubject(notebook, unknown)).find(
+    ({ kind, body: said }) => kind === 'answer sealed' && (said as { seal?: string }).seal === body.seal,
+  )
+  const line = written ?? (await writeLine(store, notebook, unknown, 'answer sealed', body, clock))
+  if (standing.id !== own.id)
     throw new HttpProblem(
       409,
       'Sealed already',
       'An answer is sealed for this unknown. The first one stands.',
     )
-  return { seal, commitment: commitmentOf(salt, compound.id) }
+  return line
 }
 
 /**
@@ -102,32 +116,33 @@ export async function openAnswer(
       'The answer was sealed on another computer; it can be opened only there.',
     )
   const opened = { seal, compound: sealed.compound.id, name: sealed.compound.name, salt: sealed.salt }
-  const line = facts.answer ?? (await writeOpened(store, notebook, unknown, opened, clock))
+  const line = facts.answer ?? (await writeLine(store, notebook, unknown, 'answer opened', opened, clock))
   return { ...opened, line }
 }
 
-/** That it was opened is a line of the notebook, whoever asked for it and by what way. */
-async function writeOpened(
+/** What happens to a sealed answer is a line of the notebook that the server writes, whoever asked and by what way. */
+async function writeLine<K extends 'answer sealed' | 'answer opened'>(
   store: LedgerStore,
   notebook: NotebookId,
   unknown: UnknownId,
-  body: Entry<'answer opened'>['body'],
+  kind: K,
+  body: Entry<K>['body'],
   clock: Clock,
-): Promise<Entry<'answer opened'>> {
-  const line: Entry<'answer opened'> = {
+): Promise<RawEntry> {
+  const line: RawEntry = {
     id: store.newId(),
-    v: KINDS['answer opened'].version,
+    v: KINDS[kind].version,
     ledger: store.ledger,
     notebook,
     subject: unknown,
-    kind: 'answer opened',
+    kind,
     body,
     at: clock.now(),
     author: 'recorder',
     device: 'server',
   }
   const [answer] = (await store.append(notebook, [[line]])) ?? []
-  if (answer?.outcome !== 'stored') throw new Error('The opening of an answer could not be written down.')
+  if (answer?.outcome !== 'stored') throw new Error(`The server could not write “${kind}”.`)
   return line
 }
 

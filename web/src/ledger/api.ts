@@ -111,7 +111,7 @@ export const api = {
   },
   /** Seals the answer to an unknown; what it is stays on the server. */
   seal: (notebook: NotebookId, unknown: UnknownId, compound: string, purity: number) =>
-    call<{ seal: string; commitment: string }>('/seals', { notebook, unknown, compound, purity }),
+    call<{ line: RawEntry }>('/seals', { notebook, unknown, compound, purity }),
   /** Opens the answer of a signed case. */
   openSeal: (notebook: NotebookId, unknown: UnknownId) =>
     call<{ line: RawEntry }>('/seals/open', {

@@ -340,6 +340,22 @@ describe('a device that keeps nothing', () => {
     await settled(() => poor.getState().unkept.length === 0 && poor.getState().waiting === 0)
     expect(world.kept.has(id ?? '')).toBe(true)
   })
+  test('lines written together are sent together, and what is too large is refused with why', async () => {
+    world.openOutbox = full
+    const poor = tab()
+    await poor.open(null)
+    const groups: unknown[] = []
+    world.posting = (sent) => {
+      groups.push((sent as RawEntry[][]).map((group) => group.length))
+      if (JSON.stringify(sent).length > 4000) throw new Refused('A request may hold 4 kB.', 413)
+      return {}
+    }
+    poor.write(observed('one'), observed('two'), observed('three'))
+    poor.write(observed('z'.repeat(5000)))
+    await settled(() => poor.getState().waiting === 0 && poor.getState().unkept.length === 0)
+    expect(groups).toEqual([[3], [1]])
+    expect(poor.getState().quarantine.map(({ sentence }) => sentence)).toEqual(['A request may hold 4 kB.'])
+  })
   test('what the server refuses of it is still told', async () => {
     world.openOutbox = full
     const poor = tab()

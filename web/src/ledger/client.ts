@@ -10,6 +10,7 @@ import {
   type RawEntry,
 } from '@ivory-crystal/core'
 import { Refused, Unreachable } from './api'
+import { answersTo } from './answers'
 import type { Outbox, QuarantinedLine } from './outbox'
 import { newerBalance, type Reading, withReading } from './readings'
 import type { Tabs } from './tabs'
@@ -91,12 +92,18 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
       if (!outbox) throw new Error('Nothing can be kept here.')
       await outbox.put(entries)
     } catch {
-      set({ unkept: [...state.unkept, ...entries] })
+      unkeptGroups.push(entries)
+      tellUnkept()
     }
     tabs?.tell({ tell: 'lines', notebook: entries[0]?.notebook ?? '', entries })
     await drain()
   }
 
+  /** Lines this device could not keep; those written together are sent together. */
+  const unkeptGroups: (readonly Entry[])[] = []
+  function tellUnkept(): void {
+    set({ unkept: unkeptGroups.flat() })
+  }
   /** Lines refused that only this page had. */
   let refusedInPage: readonly QuarantinedLine[] = []
   let draining: Promise<void> | null = null
@@ -145,14 +152,22 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
 
   /** What this device could not keep is sent straight from the page. */
   async function sendUnkept(): Promise<void> {
-    for (const entry of [...state.unkept]) {
-      const { answers } = await api.post(entry.notebook, [[entry]])
-      const [answer] = answers
-      if (!answer) throw new Error('The server answered for none of the lines sent.')
-      const { ledger, id } = entry
-      if ('sentence' in answer)
-        refusedInPage = [...refusedInPage, { ledger, id, entry, sentence: answer.sentence }]
-      set({ unkept: state.unkept.filter((one) => one.id !== id) })
+    for (let group = unkeptGroups[0]; group; group = unkeptGroups[0]) {
+      const byId = new Map(group.map((entry) => [entry.id as string, entry]))
+      const notebook = group[0]?.notebook as NotebookId
+      const answers = await answersTo([group], async () => (await api.post(notebook, [group])).answers)
+      if (answers === 'in parts' || answers.length === 0)
+        throw new Error('The server answered for none of the lines sent.')
+      for (const answer of answers) {
+        const entry = byId.get(answer.id)
+        if (entry && 'sentence' in answer)
+          refusedInPage = [
+            ...refusedInPage,
+            { ledger: entry.ledger, id: entry.id, entry, sentence: answer.sentence },
+          ]
+      }
+      unkeptGroups.shift()
+      tellUnkept()
     }
   }
 

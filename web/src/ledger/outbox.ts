@@ -1,3 +1,4 @@
+import { answersTo } from './answers'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { Answer, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 
@@ -46,8 +47,6 @@ export interface Outbox {
 const BATCH = 100
 /** Bytes sent in one request: a server takes 1 MB. What is longer, such as a photograph, travels by itself. */
 const BYTES = 500_000
-/** The status of an answer to a request that is too large. */
-const TOO_LARGE = 413
 
 /** The outbox of one ledger: lines of the demo and of one's own data never mix. */
 export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
@@ -77,9 +76,7 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
         const batch = nextBatch(await all(), most)
         if (!batch) return left
         const sent = batch.groups.flat()
-        const answers = await post(batch.notebook, batch.groups).catch((error: unknown) =>
-          refusedAs(error, batch.groups),
-        )
+        const answers = await answersTo(batch.groups, () => post(batch.notebook, batch.groups))
         if (answers === 'in parts') {
           most = Math.max(1, Math.floor(batch.groups.length / 2))
           continue
@@ -93,14 +90,6 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
       db.close()
     },
   }
-}
-
-/** A request that is too large goes in parts; a line that is too large by itself is refused like any other. */
-function refusedAs(error: unknown, groups: readonly (readonly RawEntry[])[]): readonly Answer[] | 'in parts' {
-  const { status, message } = error as { status?: number; message: string }
-  if (status !== TOO_LARGE) throw error
-  if (groups.length > 1) return 'in parts'
-  return groups.flat().map(({ id }): Answer => ({ id, outcome: 'refused', sentence: message }))
 }
 
 /** The oldest groups of one notebook. Keys are ids, so the order of reading is the order of truth. */

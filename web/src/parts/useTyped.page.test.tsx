@@ -1,7 +1,7 @@
 import { describe, expect, jest, test } from '@jest/globals'
 import { screen, waitFor } from '@testing-library/react'
 import { NOTEBOOK, openDemo, prepNamed, showAt, written } from '../testing/opened'
-import { readReading } from '@ivory-crystal/core'
+import { KINDS, readReading } from '@ivory-crystal/core'
 
 const { checkLines, comesTo, useLines, useTyped, wrong } = await import('./useTyped')
 const { Refusal, InlineField } = await import('./InlineField')
@@ -153,4 +153,13 @@ test('of several lines the first that may not be written is told', async () => {
   const bad = { kind: 'observed', subject, body: { station: 'weigh', text: ' untrimmed' } } as const
   expect(await checkLines([fine])).toBeNull()
   expect(await checkLines([fine, bad])).toMatch(/trim|whitespace/)
+})
+
+test('a schema that does not come in time is not waited for: the server looks at the line all the same', async () => {
+  const never = jest.spyOn(KINDS.observed, 'schemas').mockReturnValue(new Promise(() => undefined))
+  const subject = prepNamed('Benzil').id
+  const bad = { kind: 'observed', subject, body: { station: 'weigh', text: ' untrimmed' } } as const
+  expect(await checkLines([bad], 5)).toBeNull()
+  never.mockRestore()
+  expect(await checkLines([bad])).not.toBeNull()
 })

@@ -123,10 +123,27 @@ export function useTyped<T extends object, M>({
   }
 }
 
-/** Whether lines may be written, each by its kind’s own schema. Where that cannot be had, the server’s word has to do. */
-export async function checkLines(lines: readonly Line[]): Promise<string | null> {
+/** The screen does not wait for the network: a schema that has not come by then is not waited for, ms. */
+const SCHEMA_WITHIN_MS = 250
+
+/**
+ * Whether lines may be written, each by its kind’s own schema. Where that cannot be had, or not at once, the server’s
+ * word has to do.
+ */
+export function checkLines(lines: readonly Line[], withinMs = SCHEMA_WITHIN_MS): Promise<string | null> {
+  return Promise.race([
+    firstRefusal(lines).catch(() => null),
+    new Promise<null>((resolve) => {
+      setTimeout(() => {
+        resolve(null)
+      }, withinMs)
+    }),
+  ])
+}
+
+async function firstRefusal(lines: readonly Line[]): Promise<string | null> {
   for (const { kind, body } of lines) {
-    const refused = await bodyRefusal(kind, body).catch(() => null)
+    const refused = await bodyRefusal(kind, body)
     if (refused !== null) return refused
   }
   return null
@@ -148,7 +165,7 @@ export function useLines<T extends object>({
   const form = useTyped<T, readonly Line[]>({
     start,
     make,
-    check: checkLines,
+    check: (lines) => checkLines(lines),
     keep(lines) {
       write(...lines)
       if (stays !== 'everything') {

@@ -67,7 +67,7 @@ export const server = {
   endRun: jest.fn<(...what: unknown[]) => Promise<InstrumentState>>(),
   head: jest.fn<(...what: unknown[]) => Promise<{ seq: number; hash: string }>>(),
   line: jest.fn<(...what: unknown[]) => Promise<void>>(),
-  seal: jest.fn<(...what: unknown[]) => Promise<{ seal: string; commitment: string }>>(),
+  seal: jest.fn<(...what: unknown[]) => Promise<{ line: RawEntry }>>(),
   openSeal: jest.fn<(...what: unknown[]) => Promise<{ line: RawEntry }>>(),
 }
 

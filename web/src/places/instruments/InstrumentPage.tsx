@@ -65,7 +65,7 @@ function Now({ instrument }: { instrument: Instrument }) {
   const run = state?.run ?? null
   const blockC = state?.blockC ?? null
   const text = run
-    ? heard?.reading?.probe.text
+    ? (heard?.reading?.probe.text ?? run.reading?.probe.text)
     : blockC === null
       ? undefined
       : fixed(blockC, character.decimals)

@@ -1,3 +1,4 @@
+import { GrainField } from '../../parts/GrainField'
 import { comesTo, useLines, wrong } from '../../parts/useTyped'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
@@ -59,17 +60,7 @@ export function PackTube() {
           ))}
         </Form.Select>
         <InlineField label="fill, mm" width={80} {...form.of('fill')} />
-        <Form.Select
-          style={{ width: 130 }}
-          aria-label="grain of the tube"
-          value={grain}
-          onChange={(event) => {
-            form.set({ grain: event.target.value as Grain })
-          }}
-        >
-          <option value="fine">fine powder</option>
-          <option value="coarse">coarse</option>
-        </Form.Select>
+        <GrainField name="grain of the tube" {...form.of('grain')} />
         <InlineField label="set" width={70} {...form.of('set')} />
         <Button type="submit" size="sm">
           Into the rack

@@ -1,3 +1,4 @@
+import { GrainField } from '../../parts/GrainField'
 import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import {
@@ -169,7 +170,6 @@ function ReadStandard({ instrument }: { instrument: Instrument }) {
     },
     stays: ['rate', 'fill', 'grain'],
   })
-  const { grain } = form.typed
   const isIce = isIceWater(form.typed.standard)
   return (
     <form className="mt-3" aria-label="Read a standard" onSubmit={form.onSubmit}>
@@ -183,18 +183,7 @@ function ReadStandard({ instrument }: { instrument: Instrument }) {
         <div className="row-of align-items-end mt-1">
           <InlineField label="°C/min" {...form.of('rate')} />
           <InlineField label="fill, mm" {...form.of('fill')} />
-          <Form.Select
-            style={{ width: 140 }}
-            size="sm"
-            aria-label="grain of the standard"
-            value={grain}
-            onChange={(event) => {
-              form.set({ grain: event.target.value as Grain })
-            }}
-          >
-            <option value="fine">fine powder</option>
-            <option value="coarse">coarse</option>
-          </Form.Select>
+          <GrainField name="grain of the standard" size="sm" {...form.of('grain')} />
         </div>
       )}
       <Button type="submit" size="sm" className="mt-2">

@@ -1,5 +1,6 @@
+import { GrainField } from '../../parts/GrainField'
 import Form from 'react-bootstrap/Form'
-import type { Grain, NamedSample, SampleId } from '@ivory-crystal/core'
+import type { NamedSample, SampleId } from '@ivory-crystal/core'
 import { NewSample } from './NewSample'
 import { EMPTY_SLOT, type SlotDraft } from './tubes'
 
@@ -71,17 +72,14 @@ export function TubeRows({
                 />
               </td>
               <td>
-                <Form.Select
-                  aria-label={`grain in slot ${i + 1}`}
+                <GrainField
+                  name={`grain in slot ${i + 1}`}
                   value={slot.grain}
                   disabled={slot.sample === ''}
-                  onChange={(event) => {
-                    set(i, { grain: event.target.value as Grain })
+                  onChange={(grain) => {
+                    set(i, { grain })
                   }}
-                >
-                  <option value="fine">fine powder</option>
-                  <option value="coarse">coarse</option>
-                </Form.Select>
+                />
               </td>
             </tr>
           ))}

@@ -5,7 +5,7 @@ import { useNotebook } from '../../ledger/notebook'
 /** Digits of a hash that are shown: enough to tell by eye that two are the same. */
 const SHOWN = 16
 
-/** How many lines the notebook holds, and the hash that stands for all of them: nobody rewrote one of them since. */
+/** The notebook’s last line and its hash, which stands for every line before: nobody rewrote one of them since. */
 export function LastHash() {
   const notebook = useNotebook((state) => state.notebook)
   const waiting = useNotebook((state) => state.waiting)
@@ -28,15 +28,15 @@ export function LastHash() {
   }, [notebook, waiting])
   if (!head)
     return (
-      <p className="quiet mt-3 mb-0">
+      <p className="quiet mt-3 mb-0 no-print">
         The hash of the notebook’s last line is known while the server answers.
       </p>
     )
   const groups = head.hash.slice(0, SHOWN).match(/.{4}/g) ?? []
   return (
     <p className="quiet mt-3 mb-0" title={head.hash}>
-      {head.seq} lines in this notebook; the hash of the last, {groups.join(' ')} …, stands for all of them.
-      {waiting > 0 && ' Lines not yet stored are not in it.'}
+      Line {head.seq} is the last stored of this notebook; its hash, {groups.join(' ')} …, stands for every
+      line before it too.{waiting > 0 && ' Lines not yet stored are not in it.'}
     </p>
   )
 }

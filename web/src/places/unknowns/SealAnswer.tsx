@@ -6,7 +6,7 @@ import { readReading, type UnknownFacts } from '@ivory-crystal/core'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
 import { api } from '../../ledger/api'
-import { useNotebook, write } from '../../ledger/notebook'
+import { hearLines, useNotebook } from '../../ledger/notebook'
 
 /** For whoever hands the unknown out: the answer goes to the server and stays there until the case is signed. */
 export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
@@ -27,8 +27,8 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
     async keep({ compound, purity }) {
       if (!notebook) return
       try {
-        const sealed = await api.seal(notebook, unknown.id, compound, purity)
-        write({ kind: 'answer sealed', subject: unknown.id, body: sealed })
+        const { line } = await api.seal(notebook, unknown.id, compound, purity)
+        hearLines([line])
         setOpen(false)
         form.reset()
       } catch (error) {

@@ -6,6 +6,7 @@ import {
   type MeltId,
   nextId,
   openCase,
+  type RawEntry,
   type RunId,
   type SampleId,
   samplesNamed,
@@ -163,13 +164,19 @@ describe('what it may be', () => {
     expect(listed?.candidates.every(({ meltHighC }) => meltHighC >= 95)).toBe(true)
   })
   test('an answer is sealed by the server; what it is stays out of the notebook', async () => {
-    server.seal.mockResolvedValue({
-      seal: '0a5a1c7e-0000-4000-9000-0000000000aa',
-      commitment: 'ab'.repeat(32),
-    })
     const made = openCase(newSubject, 'K-3', '')
     act(() => {
       write(...made.lines)
+    })
+    const opened = useNotebook.getState().view.subjects.get(made.id)?.lines[0] as RawEntry
+    server.seal.mockResolvedValue({
+      line: {
+        ...opened,
+        id: nextId(useNotebook.getState().view.latestId, opened.at, new Uint8Array(8)),
+        kind: 'answer sealed',
+        v: 1,
+        body: { seal: '0a5a1c7e-0000-4000-9000-0000000000aa', commitment: 'ab'.repeat(32) },
+      },
     })
     const fresh = () => unknownOf(useNotebook.getState().view, made.id) as UnknownFacts
     const user = showCase(fresh(), 'candidates')

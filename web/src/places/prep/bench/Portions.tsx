@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import {
   attempt,
   type Bodies,
+  type Line,
   dissolvingOf,
   dropsPerML,
   pipetteOf,
@@ -14,7 +15,7 @@ import {
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { comesTo, type Made, useLines, wrong } from '../../../parts/useTyped'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 type Unit = 'mL' | 'drops'
@@ -32,19 +33,17 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const made = prep.portions.filter((portion) => portion.body.use === use)
   const last = made[made.length - 1]
   const hot = use !== 'rinse' && !cold
-  const form = useLines({
-    start: { portion: '' },
-    make({ portion }) {
-      const read = readReading(portion, 'The portion')
-      if (!read.ok) return wrong(read.problem.sentence, 'portion')
-      if (read.value.value <= 0)
-        return wrong('A portion is more than nothing. Strike one that was logged by mistake.', 'portion')
-      const body = bodyOf(read.value, unit, perML, use, hot)
-      if (typeof body === 'string') return wrong(body, 'portion')
-      if (body.volume.value > 10_000) return wrong(`${read.value.text} mL fits no flask here.`, 'portion')
-      return comesTo([{ kind: 'solvent added', subject: prep.id, body }])
-    },
-  })
+  const make = ({ portion }: { portion: string }): Made<readonly Line[], 'portion'> => {
+    const read = readReading(portion, 'The portion')
+    if (!read.ok) return wrong(read.problem.sentence, 'portion')
+    if (read.value.value <= 0)
+      return wrong('A portion is more than nothing. Strike one that was logged by mistake.', 'portion')
+    const body = bodyOf(read.value, unit, perML, use, hot)
+    if (typeof body === 'string') return wrong(body, 'portion')
+    if (body.volume.value > 10_000) return wrong(`${read.value.text} mL fits no flask here.`, 'portion')
+    return comesTo([{ kind: 'solvent added', subject: prep.id, body }])
+  }
+  const form = useLines({ start: { portion: '' }, make })
   const typed = form.typed.portion
   if (unit === 'drops' && perML === null)
     return (
@@ -67,8 +66,9 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           variant="outline-primary"
           size="sm"
           onClick={() => {
-            form.set({ portion: text })
-            form.submit()
+            const made = make({ portion: text })
+            if (made.ok) write(...made.value)
+            else form.say(made.sentence)
           }}
         >
           + {text} {unit}
