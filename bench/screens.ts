@@ -45,7 +45,7 @@ const NOW = Date.UTC(2026, 10, 24, 14, 0)
 interface Golden {
   readonly entries: readonly RawEntry[]
 }
-export const GOLDEN = JSON.parse(readFileSync(join(PROJECT, 'core/golden/ledger.v3.json'), 'utf8')) as Golden
+export const GOLDEN = JSON.parse(readFileSync(join(PROJECT, 'core/golden/ledger.v4.json'), 'utf8')) as Golden
 
 /** What each screen asks of the notebook, by the name it is reported under. */
 const SCREENS: Readonly<Record<string, (view: View) => unknown>> = {

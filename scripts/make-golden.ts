@@ -366,10 +366,10 @@ function meltOfBenzil(): void {
 }
 const judged = judgementOf(fold(entries), benzilPrep)
 if (!judged.ok) throw new Error(judged.problem.sentence)
-const { sample, input: evidence, judgement, conventions, restsOn } = judged.value
+const { sample, evidence, judgement, conventions, restsOn } = judged.value
 write('verdict signed', benzilPrep, minutesAgo(95), {
   sample,
-  input: evidence,
+  evidence,
   judgement,
   conventions,
   restsOn,
@@ -686,8 +686,8 @@ const file = {
 entries.sort((p, q) => (p.id < q.id ? -1 : 1))
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
 writeFileSync(
-  join(folder, 'ledger.v3.json'),
+  join(folder, 'ledger.v4.json'),
   `${JSON.stringify({ ...file, entries: 0 }).replace('"entries":0', `"entries":[\n${lines}\n]`)}\n`,
 )
-writeFileSync(join(folder, 'view.v3.json'), `${JSON.stringify(summaryOf(fold(entries), NOW), null, 1)}\n`)
+writeFileSync(join(folder, 'view.v4.json'), `${JSON.stringify(summaryOf(fold(entries), NOW), null, 1)}\n`)
 process.stdout.write(`${entries.length} lines\n`)

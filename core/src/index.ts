@@ -100,12 +100,19 @@ export {
   FINDING_CODES,
   type FindingCode,
   type Finding,
-  ACTION_CODES,
-  type ActionCode,
+  NEXT_STEPS,
+  type NextStep,
+  OWNERS,
+  type Owner,
+  type BudgetRow,
+  type Measured,
   type Action,
-  type JudgeInput,
   type Judgement,
 } from './judging/judgement'
+export { type RangeEvidence, type HouseWords, type Behaviour, type SignSeen } from './judging/evidence'
+export { judgeNoRange } from './judging/noRange'
+export { percentBetween } from './judging/findings'
+export { type Span } from './judging/owners'
 export { type BlockCharacter } from './simulator/characters'
 export { type SimulatedSample, type TubeReading } from './simulator/tube'
 export type { TubeLook } from './melting/look'
@@ -221,7 +228,7 @@ export type { Simulation } from './notebook/kinds/run-started/kind'
 export type { DialLearned } from './notebook/kinds/dial-learned/kind'
 export type { StandardRead } from './notebook/kinds/standard-read/kind'
 export { TUBE_NOTES, type TubeNote } from './notebook/kinds/tube-noted/kind'
-export { GIVE_UP_REASONS, type GiveUpReason } from './notebook/kinds/range-given-up/kind'
+export { NO_RANGE_REASONS, type NoRangeReason } from './judging/noRange'
 export type { UnknownSigned } from './notebook/kinds/unknown-signed/kind'
 export {
   SPOT_SHAPES,

@@ -20,7 +20,7 @@ export interface GoldenFile {
 }
 
 export async function readGolden(): Promise<GoldenFile> {
-  return JSON.parse(await readFile(join(GOLDEN, 'ledger.v3.json'), 'utf8')) as GoldenFile
+  return JSON.parse(await readFile(join(GOLDEN, 'ledger.v4.json'), 'utf8')) as GoldenFile
 }
 
 /** Writes the golden ledger as a demo notebook, its times moved to now, with its sealed answers; answers with its id. */

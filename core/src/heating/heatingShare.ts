@@ -2,10 +2,12 @@ import type { MeltingRange } from '../melting/meltingRange'
 import { type Grain, meltMin } from './observedRange'
 
 /**
- * Net lag of a fine powder behind a metal probe in the same block, min. Typical, and shown as such; an
- * instrument's own calibration at the same rate replaces it.
+ * Net lag of a fine powder behind a metal probe in the same block, min: typical, and between what blocks differ
+ * by. Shown as typical; an instrument's own calibration at the same rate replaces it.
  */
-const TYPICAL_NET_LAG_MIN = 0.2
+export const NET_LAG_MIN = { least: 0.1, typical: 0.2, most: 0.5 } as const
+/** A packed tube melts through in so much of its typical time (`meltMin`), from quick to slow. */
+export const MELT_TIME_SHARE = { least: 0.6, most: 1.6 } as const
 /** The sample every rule of thumb about widths has in mind. */
 export const ORDINARY_PACKING = { fillMm: 2, grain: 'fine' } as const
 
@@ -38,7 +40,7 @@ export function heatingShare({ rateCPerMin, fillMm, grain, calibration }: Heated
   const ordinaryMin = meltMin(ORDINARY_PACKING)
   const inPlace = calibration === 'in place'
   return {
-    lagShiftC: inPlace ? 0 : rateCPerMin * TYPICAL_NET_LAG_MIN,
+    lagShiftC: inPlace ? 0 : rateCPerMin * NET_LAG_MIN.typical,
     rateWideningC: inPlace ? 0 : rateCPerMin * ordinaryMin,
     fillWideningC: rateCPerMin * (meltMin({ fillMm, grain }) - ordinaryMin),
   }

@@ -1,211 +1,188 @@
-import type { Conventions } from '../conventions/conventions'
-import type { Action, JudgeInput, Verdict } from './judgement'
-import type { Evidence } from './evidence'
+import type { HouseWords } from './evidence'
+import type { Action, BudgetRow, NextStep, Owner } from './judgement'
+import { airMinutesFor, isChecked } from './owners'
+import type { Settled } from './settle'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */
 const PLATE_MIN = 20
 const RECRYSTALLIZE_MIN = 60
 const DRY_MIN = 15
 const SET_UP_MIN = 15
+const GRIND_MIN = 5
 
-/** How much an action would tell. */
-type Tells = 'settles' | 'says much' | 'helps'
-/** An action with how much it tells. */
-interface Weighed extends Action {
-  readonly tells: Tells
-}
-const ORDER: Readonly<Record<Tells, number>> = { settles: 0, 'says much': 1, helps: 2 }
-
-/** Minutes a careful repeat takes on a block: cool, load, preheat, and the slow part at the house rate. */
-function repeatMin(input: JudgeInput, rules: Conventions): number {
-  const slowC = rules.startBelowC + (input.literature.highC - input.literature.lowC) + rules.stopAboveC
-  return Math.round(SET_UP_MIN + slowC / rules.meltRate.target)
+/** The rows of the budget each step would empty or shrink. */
+const REMOVES: Readonly<Record<NextStep, readonly Owner[]>> = {
+  sign: [],
+  'mixed melt': ['thermometer', 'heating', 'literature'],
+  'grind again and repeat the mixture': ['reading'],
+  'melt beside authentic': ['thermometer', 'heating', 'melting time', 'literature'],
+  'check the thermometer': ['thermometer', 'heating'],
+  'repeat slower': ['heating', 'melting time', 'late'],
+  'repeat with less, finer': ['melting time'],
+  'repeat as it was': ['reading', 'late'],
+  'dry and repeat': ['solvent'],
+  'new tube, put in late': ['heating', 'late'],
+  recrystallize: ['sample'],
+  'recrystallize from another solvent': ['sample'],
+  'hot filter': ['sample'],
+  'thin-layer plate': [],
+  'find out what it is': [],
 }
 
 /**
- * What a good supervisor would say next: what tells most comes first, and of two that tell as much the one that
- * takes less time.
+ * What to do next, with its minutes: first what settles it, then what takes most doubt out of the budget a minute; of
+ * two worth as much the one that also serves the next student.
  */
-export function actionsFor(
-  input: JudgeInput,
-  evidence: Evidence,
-  verdict: Verdict,
-  rules: Conventions,
+export function actionsOf(
+  settled: Settled,
+  budget: readonly BudgetRow[],
+  rules: HouseWords,
 ): readonly Action[] {
-  const minutes = repeatMin(input, rules)
-  return listed(input, evidence, verdict, rules, minutes)
-    .map((action, place) => ({ action, place }))
-    .sort(
-      (p, q) =>
-        ORDER[p.action.tells] - ORDER[q.action.tells] ||
-        (p.action.minutes ?? 0) - (q.action.minutes ?? 0) ||
-        p.place - q.place,
-    )
-    .map(({ action: { code, minutes: takes, sentence } }) => ({
-      code,
-      ...(takes === undefined ? {} : { minutes: takes }),
-      sentence,
-    }))
+  const [first, ...rest] = settled.next.map((code): Action => {
+    const { minutes, sentence } = told(code, settled, rules)
+    const removes = REMOVES[code]
+    return minutes === undefined ? { code, removes, sentence } : { code, minutes, removes, sentence }
+  })
+  const worth = new Map(rest.map((action) => [action, worthOf(action, budget)]))
+  const serves = ({ code }: Action) => (code === 'check the thermometer' ? 1 : 0)
+  const ordered = [...rest].sort((p, q) => (worth.get(q) ?? 0) - (worth.get(p) ?? 0) || serves(q) - serves(p))
+  return first ? [first, ...ordered] : []
 }
 
-function listed(
-  input: JudgeInput,
-  evidence: Evidence,
-  verdict: Verdict,
-  rules: Conventions,
-  minutes: number,
-): readonly Weighed[] {
-  if (input.decomposed)
-    return [
-      {
-        code: 'new-tube-fast-start',
-        tells: 'settles',
+/** Degrees of doubt a step takes out of the budget, a minute; signing costs none. */
+function worthOf({ code, minutes, removes }: Action, budget: readonly BudgetRow[]): number {
+  if (code === 'sign') return Infinity
+  const doubtC = budget
+    .filter(({ owner, isOpenEnded }) => removes.includes(owner) && !isOpenEnded)
+    .flatMap(({ owner, endC: { onset, clear, width } }) =>
+      // A treatment takes away what is certainly the sample’s, a measurement what is only possible.
+      owner === 'sample'
+        ? [Math.max(0, width.leastC), Math.max(0, -onset.mostC)]
+        : [onset, clear, width].map(({ leastC, mostC }) => mostC - leastC),
+    )
+    .reduce((sum, c) => sum + c, 0)
+  return doubtC / (minutes ?? 120)
+}
+
+/** Minutes a careful repeat takes on a block: cool, load, preheat, and the slow part at the house rate. */
+function repeatMin({ evidence: { literature, reading } }: Settled, rules: HouseWords): number {
+  const spanC = literature ? literature.highC - literature.lowC : reading.clearC - reading.onsetC
+  return Math.round(SET_UP_MIN + (rules.startBelowC + spanC + rules.stopAboveC) / rules.meltRate.target)
+}
+
+function told(
+  code: NextStep,
+  settled: Settled,
+  rules: HouseWords,
+): { readonly minutes?: number; readonly sentence: string } {
+  const minutes = repeatMin(settled, rules)
+  const { evidence } = settled
+  switch (code) {
+    case 'sign':
+      return { sentence: signSentence(settled) }
+    case 'mixed melt':
+      return { minutes: minutes + GRIND_MIN, sentence: mixedSentence(settled, rules) }
+    case 'grind again and repeat the mixture':
+      return {
+        minutes: minutes + GRIND_MIN,
+        sentence: 'Grind the mixture again, one part to two, and melt it beside both its parts.',
+      }
+    case 'melt beside authentic':
+      return {
         minutes,
-        sentence: 'Take a new tube and put it in about 10 °C below, so that it spends less time hot.',
-      },
-      ...mixed(input, evidence, minutes, 'says much'),
-      ...plate(input, 'helps'),
-    ]
-  if (input.residualSolid)
-    return [
-      {
-        code: 'hot-filter',
-        tells: 'settles',
+        sentence:
+          'Melt it beside an authentic sample in one run: thermometer and heating are then shared. Two like ranges are not identity.',
+      }
+    case 'check the thermometer':
+      return { minutes: 2 * minutes, sentence: 'Check the thermometer with melting standards at this rate.' }
+    case 'repeat slower':
+      return { minutes, sentence: slower(settled, rules) }
+    case 'repeat with less, finer':
+      return {
+        minutes,
+        sentence: `Repeat with ${rules.fillMm[0]} to ${rules.fillMm[1]} mm of fine powder, tapped down.`,
+      }
+    case 'repeat as it was':
+      return {
+        minutes,
+        sentence: settled.owners.mayBeAnotherMark
+          ? 'Melt a new tube of it and mark wetness and drop apart.'
+          : 'Melt a new tube of it the same way: two that agree say more than one that is odd.',
+      }
+    case 'dry and repeat':
+      return { minutes: minutes + DRY_MIN, sentence: drying(settled) }
+    case 'new tube, put in late':
+      return {
+        minutes,
+        sentence:
+          evidence.behaviour === 'sublimes'
+            ? 'Seal a new tube and put it in about 10 °C below, so that nothing sublimes away.'
+            : 'Take a new tube and put it in about 10 °C below, so that it spends less time hot; the rate is reported with it.',
+      }
+    case 'recrystallize':
+      return { minutes: RECRYSTALLIZE_MIN, sentence: 'Recrystallize once more and compare.' }
+    case 'recrystallize from another solvent':
+      return {
+        minutes: RECRYSTALLIZE_MIN,
+        sentence:
+          'Recrystallize from another solvent: what the last one did not part, it will hardly part now.',
+      }
+    case 'hot filter':
+      return {
         minutes: RECRYSTALLIZE_MIN,
         sentence: 'Dissolve it again hot and take the liquid off what stays solid before it cools.',
-      },
-      recrystallize('says much'),
-    ]
-  switch (verdict) {
-    case 'consistent with pure':
-      return [sign('settles'), ...mixed(input, evidence, minutes, 'says much'), ...plate(input, 'helps')]
-    case 'nearly pure':
-      return [
-        ...dryFirst(input, minutes, 'settles'),
-        recrystallize('says much'),
-        ...plate(input, 'helps'),
-        sign('helps'),
-      ]
-    case 'impure':
-      return [...dryFirst(input, minutes, 'settles'), recrystallize('says much'), ...plate(input, 'helps')]
-    case 'not this compound':
-      return notThis(input, evidence, minutes)
-    case 'cannot tell':
-      return doubts(input, evidence, rules, minutes)
+      }
+    case 'thin-layer plate':
+      return {
+        minutes: PLATE_MIN,
+        sentence:
+          'A thin-layer plate beside an authentic sample gives a second opinion that heat has no part in.',
+      }
+    case 'find out what it is':
+      return { sentence: 'Treat it as an unknown: list what melts near it and test by mixture.' }
   }
 }
 
-function sign(tells: Tells): Weighed {
-  return { code: 'sign', tells, sentence: 'Sign the verdict with what it rests on.' }
-}
-
-function recrystallize(tells: Tells): Weighed {
-  return {
-    code: 'recrystallize',
-    tells,
-    minutes: RECRYSTALLIZE_MIN,
-    sentence: 'Recrystallize once more and compare.',
-  }
-}
-
-/** A mixed melt, unless one has answered already; near a eutectic with what each outcome would mean. */
-function mixed(input: JudgeInput, evidence: Evidence, minutes: number, tells: Tells): Weighed[] {
-  if (input.mixed?.verdict === 'same') return []
-  if (input.mixed?.verdict === 'repeat')
-    return [
-      {
-        code: 'repeat-mixed-melt',
-        tells,
-        minutes,
-        sentence: 'Grind the mixture again, one part to two, and melt it beside both its parts.',
-      },
-    ]
-  return [
-    {
-      code: 'mixed-melt',
-      tells,
-      minutes,
-      sentence: evidence.isAtEutectic
-        ? 'Melt it mixed with an authentic sample: a mixture at its eutectic then clears higher and broader, another compound melts lower, and only a thermometer at fault leaves it as it is.'
-        : 'A mixed melt with an authentic sample would settle which compound it is; the range alone cannot.',
-    },
+/** What a signature leaves open is said with it. */
+function signSentence({ evidence, owners }: Settled): string {
+  const open = [
+    ...(evidence.mixed ? [] : ['which compound it is (no mixed melt)']),
+    ...(isChecked(evidence) || evidence.authentic ? [] : ['the thermometer']),
+    ...(evidence.rateMeasured ? [] : ['the rate']),
+    ...(owners.mayBeWet ? ['that it is dry'] : []),
   ]
+  const last = open[open.length - 1] ?? ''
+  if (open.length === 0) return 'Sign the verdict with what it rests on.'
+  return `Sign it, and with it what was not checked: ${open.length > 1 ? `${open.slice(0, -1).join(', ')} and ${last}` : last}.`
 }
 
-function plate({ plate: run }: JudgeInput, tells: Tells): Weighed[] {
-  if (run) return []
-  return [
-    {
-      code: 'plate',
-      tells,
-      minutes: PLATE_MIN,
-      sentence:
-        'A thin-layer plate beside an authentic sample gives a second opinion that heat has no part in.',
-    },
-  ]
+function mixedSentence({ verdict, evidence }: Settled, rules: HouseWords): string {
+  if (evidence.literature === null) return 'Melt it mixed with what it may be: only that speaks for identity.'
+  const isSharp = evidence.reading.clearC - evidence.reading.onsetC <= rules.sharpWidthC
+  const isLow = evidence.reading.onsetC < evidence.literature.lowC - rules.literatureWithinC
+  if (isSharp && isLow && evidence.impurity)
+    return 'Melt it mixed with an authentic sample: a mixture at its eutectic then clears higher and broader, another compound melts lower, and only a thermometer at fault leaves it as it is.'
+  return verdict === 'consistent with pure'
+    ? 'A mixed melt with an authentic sample would say which compound it is; a range alone cannot.'
+    : 'Melt it mixed with an authentic sample: only that speaks for identity, either way.'
 }
 
-function dryFirst(input: JudgeInput, minutes: number, tells: Tells): Weighed[] {
-  if (input.dried) return []
-  return [
-    {
-      code: 'dry-and-repeat',
-      tells,
-      minutes: minutes + DRY_MIN,
-      sentence: 'Dry it longer and melt it again before anything else.',
-    },
-  ]
+function slower({ owners, evidence }: Settled, rules: HouseWords): string {
+  const rate = `${rules.meltRate.target} °C/min`
+  if (owners.mayBeLate && !owners.isRateLoose)
+    return `Repeat at ${rate} with a new tube, watched from ${rules.startBelowC} °C below.`
+  const packed = owners.isPackedLoose
+    ? `, ${rules.fillMm[0]} to ${rules.fillMm[1]} mm of fine powder in it`
+    : ''
+  return evidence.rateMeasured
+    ? `Repeat at ${rate} with a new tube${packed}.`
+    : `Repeat at ${rate} with a new tube${packed}, and measure the rate.`
 }
 
-function notThis(input: JudgeInput, evidence: Evidence, minutes: number): Weighed[] {
-  const find: Weighed = {
-    code: 'find-what-it-is',
-    tells: 'says much',
-    sentence: 'Treat it as an unknown: list what melts near it and test by mixture.',
-  }
-  return input.mixed?.verdict === 'different'
-    ? [sign('settles'), find]
-    : [...mixed(input, evidence, minutes, 'settles'), find, ...plate(input, 'helps')]
-}
-
-function doubts(input: JudgeInput, evidence: Evidence, rules: Conventions, minutes: number): Weighed[] {
-  const actions: Weighed[] = []
-  if (evidence.isSharp || input.plate?.agrees === false)
-    actions.push(...mixed(input, evidence, minutes, 'settles'))
-  if (input.rateCPerMin > rules.meltRate.max)
-    actions.push({
-      code: 'repeat-slower',
-      tells: 'settles',
-      minutes,
-      sentence: `Repeat at ${rules.meltRate.target} °C/min with a new tube.`,
-    })
-  if (input.fillMm > rules.fillMm[1] || input.grain === 'coarse')
-    actions.push({
-      code: 'repeat-with-less',
-      tells: 'settles',
-      minutes,
-      sentence: `Repeat with ${rules.fillMm[0]} to ${rules.fillMm[1]} mm of fine powder.`,
-    })
-  if (!input.authenticSameRun)
-    actions.push({
-      code: 'melt-beside-authentic',
-      tells: 'says much',
-      minutes,
-      sentence: 'Melt it beside an authentic sample in one run: the thermometer cancels.',
-    })
-  else
-    actions.push({
-      code: 'repeat',
-      tells: 'says much',
-      minutes,
-      sentence: 'Melt a new tube of each once more: two that agree say more than one that is odd.',
-    })
-  if (input.calibration !== 'in place')
-    actions.push({
-      code: 'calibrate',
-      tells: 'helps',
-      minutes: 2 * minutes,
-      sentence: 'Calibrate the thermometer with melting standards at this rate.',
-    })
-  return [...actions, ...plate(input, 'helps')]
+function drying({ evidence: { dried } }: Settled): string {
+  const boilsC = dried?.solventBoilsC ?? null
+  const air = boilsC === null ? Infinity : airMinutesFor(boilsC)
+  return Number.isFinite(air)
+    ? `Dry it first, ${air} min of air at least or to constant mass, and melt it again.`
+    : 'Dry it to constant mass first, and melt it again: air alone does not show it dry.'
 }

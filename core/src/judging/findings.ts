@@ -1,312 +1,333 @@
-import type { Finding, JudgeInput } from './judgement'
-import type { Conventions } from '../conventions/conventions'
-import type { Evidence } from './evidence'
+import { eutectic } from '../melting/eutectic'
+import type { HouseWords, RangeEvidence } from './evidence'
+import type { Finding, Measured } from './judgement'
+import { boiledOut, byChanceC, isChecked, saw, tenths } from './owners'
+import { span } from './budget'
+import { EUTECTIC_WITHIN_C, isNoBetter, type Settled } from './settle'
 
 const c = (value: number) => value.toFixed(1)
 
-/** What the range shows, each with its numbers: the width first, then the place, then what explains it. */
-export function findingsFor(
-  input: JudgeInput,
-  evidence: Evidence,
-  conventions: Conventions,
+/** What the range shows, each with its numbers: the width first, then the place, then what else speaks. */
+export function findingsOf(
+  read: RangeEvidence,
+  settled: Settled,
+  measured: Measured,
+  impurity: readonly [number, number] | null,
+  rules: HouseWords,
 ): readonly Finding[] {
+  const { evidence } = settled
   return [
-    ...outright(input),
-    widthFinding(evidence, conventions),
-    ...placeFindings(input, evidence),
-    ...explanations(input, evidence, conventions),
-    ...beforeAndAfter(input, evidence),
-    ...impurity(input, evidence),
-    ...thermometer(input, evidence),
-    ...mixedMelt(input),
-    ...plateBeside(input),
-    ...scatter(input, conventions),
+    ...behaviour(evidence),
+    widthFinding(settled, measured, rules),
+    ...place(settled, measured, rules),
+    ...authenticItself(evidence, measured, rules),
+    ...atEutectic(evidence, measured, rules),
+    ...againstCrude(evidence, measured, rules),
+    ...impurityFinding(evidence, impurity),
+    ...mixedMelt(evidence),
+    ...plateBeside(evidence),
+    ...tubes(read, evidence, rules),
   ]
 }
 
-function outright(input: JudgeInput): Finding[] {
+function said(
+  code: Finding['code'],
+  headline: string,
+  sentence: string,
+  numbers: Finding['numbers'] = {},
+): Finding {
+  return { code, numbers, headline, sentence }
+}
+
+function behaviour(evidence: RangeEvidence): Finding[] {
   const found: Finding[] = []
-  if (input.decomposed)
-    found.push({
-      code: 'decomposes',
-      numbers: {},
-      headline: 'Decomposed',
-      sentence: 'a decomposition point depends on how fast it was reached and does not measure purity',
-    })
-  if (input.residualSolid)
-    found.push({
-      code: 'residual-solid',
-      numbers: {},
-      headline: 'Solid left over',
-      sentence:
+  if (evidence.behaviour === 'decomposes' || saw(evidence, 'decomposes'))
+    found.push(
+      said(
+        'decomposes',
+        'Decomposes',
+        `a decomposition point depends on how fast it was reached (${c(evidence.rateCPerMin)} °C/min here, and is reported with it) and does not measure purity`,
+      ),
+    )
+  if (saw(evidence, 'solid that never melts'))
+    found.push(
+      said(
+        'residual-solid',
+        'Solid left over',
         'something in the tube did not melt at all: grit, a salt or drying agent. It hardly lowers the range',
-    })
+      ),
+    )
+  if (evidence.behaviour === 'sublimes')
+    found.push(
+      said('sublimes', 'Sublimes', 'in an open tube some of it leaves before it melts: seal the tube'),
+    )
+  if (evidence.behaviour === 'hydrate')
+    found.push(
+      said(
+        'hydrate',
+        'Hydrate or solvate',
+        'it may lose what it holds before it melts: compare like with like, and write both temperatures',
+      ),
+    )
+  if (evidence.behaviour === 'other forms' || saw(evidence, 'changes form'))
+    found.push(
+      said(
+        'other-forms',
+        'Other crystal forms',
+        'a sharp range elsewhere may be another form of the same compound: both temperatures are written',
+      ),
+    )
+  if (boiledOut(evidence))
+    found.push(said('boiled-out', 'Bubbled', 'where its solvent boils: some was left in the crystals'))
   return found
 }
 
 function widthFinding(
-  { widthC, fairWidthC, isSharp, isBroad, onsetLowByC, target }: Evidence,
-  rules: Conventions,
+  { isTooFastToTell, owners, evidence }: Settled,
+  { widthC }: Measured,
+  rules: HouseWords,
 ): Finding {
-  const explained = widthC - fairWidthC
-  const minus = explained >= 0.05 ? `; ${c(explained)} of it is fast heating or packing` : ''
   const headline = `${c(widthC)} °C wide`
-  const numbers = { widthC, fairWidthC }
-  if (isSharp)
-    return {
-      code: 'sharp',
+  const numbers = { widthC }
+  if (tenths(widthC) <= rules.sharpWidthC)
+    return said('sharp', headline, `sharp by house rules (${c(rules.sharpWidthC)} or less)`, numbers)
+  if (isTooFastToTell) {
+    const why = owners.isRateLoose
+      ? evidence.rateCPerMin > rules.meltRate.max
+        ? 'too fast to judge its width'
+        : 'its rate was not measured, so its width cannot be judged'
+      : 'too full or too coarse to judge its width'
+    return said(
+      'too-fast-to-tell',
+      headline,
+      `${why}: melting through may take ${span(owners.meltingTime)} of it`,
       numbers,
-      headline,
-      sentence: `sharp by house rules (${c(rules.sharpWidthC)} or less)${minus}`,
-    }
-  if (!isBroad)
-    return {
-      code: 'a-little-wide',
-      numbers,
-      headline,
-      sentence: `between sharp (${c(rules.sharpWidthC)} or less) and broad (over ${c(rules.broadWidthC)}) by house rules${minus}`,
-    }
-  if (onsetLowByC > target.withinC)
-    return {
-      code: 'low-and-broad',
-      numbers: { ...numbers, onsetLowByC },
-      headline,
-      sentence: `broad (over ${c(rules.broadWidthC)}) and it begins ${c(onsetLowByC)} °C low: the mark of a soluble impurity, or of damp${minus}`,
-    }
-  return {
-    code: 'broad',
-    numbers,
+    )
+  }
+  const words = `(${c(rules.sharpWidthC)} or less)`
+  return tenths(widthC) <= rules.broadWidthC
+    ? said(
+        'a-little-wide',
+        headline,
+        `between sharp ${words} and broad (over ${c(rules.broadWidthC)}) by house rules`,
+        numbers,
+      )
+    : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)})`, numbers)
+}
+
+/** Where it lies, held against the authentic sample or the literature. */
+function place(settled: Settled, measured: Measured, rules: HouseWords): Finding[] {
+  const { against, distanceC } = measured
+  if (!against || !distanceC)
+    return [
+      said(
+        'no-literature',
+        'Nothing to hold it against',
+        'its width is judged and not its place: what it is, a mixed melt says',
+      ),
+    ]
+  const furthest = Math.abs(distanceC.onset) >= Math.abs(distanceC.clear) ? 'onset' : 'clear'
+  const farC = distanceC[furthest]
+  const numbers = { onsetC: distanceC.onset, clearC: distanceC.clear }
+  if (against.what === 'authentic') return [besideAuthentic(settled, farC, numbers)]
+  const range = `${c(against.lowC)} to ${c(against.highC)} °C`
+  const end = furthest === 'onset' ? 'onset' : 'clear point'
+  if (tenths(Math.abs(farC)) <= rules.literatureWithinC)
+    return [
+      said(
+        'agrees-with-literature',
+        'Within literature',
+        tenths(farC) === 0
+          ? `both ends lie in ${range}`
+          : `the ${end} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`,
+        numbers,
+      ),
+    ]
+  return [elsewhere(settled, farC, end, range, numbers)]
+}
+
+function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['numbers']): Finding {
+  const chanceC = byChanceC(owners)
+  const headline = `${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} authentic`
+  return said(
+    tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',
     headline,
-    sentence: `broad by house rules (over ${c(rules.broadWidthC)})${minus}`,
-  }
+    `same run, so thermometer and heating are shared; two readings differ by up to ${c(chanceC)} by chance`,
+    numbers,
+  )
 }
 
-function placeFindings(input: JudgeInput, evidence: Evidence): Finding[] {
-  const { target, onsetLowByC, clearHighByC, isSharp, agrees } = evidence
-  const beside = input.authenticSameRun ? 'the authentic sample' : 'the literature'
-  const found: Finding[] = []
-  if (input.authenticSameRun) found.push(authenticFinding(input.authenticSameRun, input, evidence))
-  else if (agrees && onsetLowByC === 0 && clearHighByC === 0)
-    found.push({
-      code: 'agrees-with-literature',
-      numbers: { onsetC: evidence.slow.onsetC, clearC: evidence.slow.clearC },
-      headline: 'Within literature',
-      sentence: `both ends lie in ${c(target.lowC)} to ${c(target.highC)} °C once the heating rate is taken off`,
-    })
-  else if (agrees)
-    found.push({
-      code: 'agrees-with-literature',
-      numbers: { onsetLowByC, clearHighByC },
-      headline: `${c(Math.max(onsetLowByC, clearHighByC))} °C from literature`,
-      sentence: `within the ${c(target.withinC)} °C house rules allow beside ${c(target.lowC)} to ${c(target.highC)} °C`,
-    })
-  if (isSharp && onsetLowByC > target.withinC) {
-    const doubts = input.authenticSameRun
-      ? 'another compound, or a mixture at its eutectic'
-      : input.calibration === 'none'
-        ? 'another compound, a mixture at its eutectic, or an uncalibrated thermometer'
-        : 'another compound, a mixture at its eutectic, or a thermometer that has changed since'
-    found.push({
-      code: 'sharp-but-low',
-      numbers: { onsetLowByC },
-      headline: `${c(onsetLowByC)} °C low, yet sharp`,
-      sentence: `below ${beside}: ${doubts}`,
-    })
-  }
-  if (evidence.isAtEutectic && evidence.eutecticC !== null)
-    found.push({
-      code: 'possible-eutectic',
-      numbers: { eutecticC: evidence.eutecticC },
-      headline: `Near the eutectic, ${c(evidence.eutecticC)} °C`,
-      sentence: `a mixture with ${input.impurity?.name ?? 'the impurity'} at this composition would melt as sharply as a pure compound, just here (met within about 3 °C)`,
-    })
-  if (clearHighByC > target.withinC)
-    found.push({
-      code: evidence.isBroad || !isSharp ? 'top-passes-literature' : 'high',
-      numbers: { clearHighByC },
-      headline: `${c(clearHighByC)} °C above`,
-      sentence:
-        evidence.isBroad || !isSharp
-          ? `the top passes ${beside}: heated too fast, packed too full, or the thermometer reads high. Impurity does not do this`
-          : `above ${beside}: another compound, or the thermometer reads high`,
-    })
-  return found
-}
-
-function authenticFinding(
-  authentic: { onsetC: number; clearC: number },
-  input: JudgeInput,
-  evidence: Evidence,
+/** Further from the literature than house rules allow: who but the sample may own that, and what would be left. */
+function elsewhere(
+  { owners, evidence }: Settled,
+  farC: number,
+  end: string,
+  range: string,
+  numbers: Finding['numbers'],
 ): Finding {
-  const onsetC = input.corrected.onsetC - authentic.onsetC
-  const clearC = input.corrected.clearC - authentic.clearC
-  const apart = Math.abs(onsetC) > Math.abs(clearC) ? onsetC : clearC
-  const agrees = Math.abs(apart) <= evidence.target.withinC + 0.05
-  return {
-    code: agrees ? 'agrees-with-authentic' : 'differs-from-authentic',
-    numbers: { onsetDifferenceC: onsetC, clearDifferenceC: clearC, byChanceC: evidence.target.withinC },
-    headline: `${c(Math.abs(apart))} °C ${apart < 0 ? 'below' : 'above'} authentic`,
-    sentence: `same run, so the thermometer cancels; two readings differ by up to ${c(evidence.target.withinC)} by chance`,
-  }
+  const isLow = farC < 0
+  const headline = `${c(Math.abs(farC))} °C ${isLow ? 'below' : 'above'} literature`
+  const offC = owners.thermometerC + owners.readingC
+  const canC = isLow ? offC : offC + owners.heating.mostC + (end === 'onset' ? 0 : owners.meltingTime.mostC)
+  const who = isLow ? 'thermometer and reading' : 'heating, thermometer and reading'
+  const whose =
+    isLow && owners.mayBeWet
+      ? `${who} may own ${c(Math.min(canC, -farC))} of it and solvent left all of it`
+      : canC >= Math.abs(farC)
+        ? `${who} may own all of it`
+        : `${who} may own at most ${c(canC)} of it`
+  const besides = isLow
+    ? evidence.rateCPerMin > 0
+      ? '; fast heating hides lowering and never makes it'
+      : ''
+    : '; an impurity does not raise a range'
+  return said(isLow ? 'low' : 'high', headline, `the ${end} against ${range}: ${whose}${besides}`, numbers)
 }
 
-function explanations(input: JudgeInput, evidence: Evidence, rules: Conventions): Finding[] {
-  const found: Finding[] = []
-  const widening = evidence.rateWideningC + Math.max(0, evidence.fillWideningC)
-  if (evidence.rateWideningC > 0)
-    found.push({
-      code: 'rate-explains',
-      numbers: {
-        rateCPerMin: input.rateCPerMin,
-        shiftC: evidence.lagShiftC,
-        wideningC: evidence.rateWideningC,
-      },
-      headline: `${c(widening)} °C from heating`,
-      sentence: `at ${c(input.rateCPerMin)} °C/min both ends read about ${c(evidence.lagShiftC)} late and the top ${c(widening)} more${input.rateCPerMin > rules.meltRate.max ? '; faster than house rules allow' : ''} (typical values)`,
-    })
-  if (input.fillMm > rules.fillMm[1] || input.grain === 'coarse')
-    found.push({
-      code: 'fill-explains',
-      numbers: { fillMm: input.fillMm, wideningC: evidence.fillWideningC },
-      headline: `${c(evidence.fillWideningC)} °C from packing`,
-      sentence: `${c(input.fillMm)} mm of ${input.grain} powder; house rules ask for ${rules.fillMm[0]} to ${rules.fillMm[1]} mm, fine`,
-    })
-  if (!input.dried)
-    found.push({
-      code: 'damp-possible',
-      numbers: {},
-      headline: 'Perhaps damp',
-      sentence:
-        'drying was not recorded as house rules ask; solvent left in the crystals melts low and broad like any impurity',
-    })
-  return found
+/** The authentic sample itself, held against the literature: both off alike is the thermometer. */
+function authenticItself(evidence: RangeEvidence, { against }: Measured, rules: HouseWords): Finding[] {
+  const { authentic, literature } = evidence
+  if (!authentic || !literature) return []
+  const offC =
+    Math.min(0, authentic.onsetC - literature.lowC) + Math.max(0, authentic.clearC - literature.highC)
+  if (tenths(Math.abs(offC)) <= rules.literatureWithinC) return []
+  const isPoor = against?.what !== 'authentic'
+  return [
+    said(
+      'authentic-off',
+      `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
+      isPoor
+        ? 'and wide, on a thermometer that was checked: this authentic sample is not what its label says, and nothing is held against it'
+        : isChecked(evidence)
+          ? 'though the thermometer was checked: either the check or the authentic sample is wrong'
+          : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
+      { offC },
+    ),
+  ]
 }
 
-function beforeAndAfter({ crude, corrected }: JudgeInput, evidence: Evidence): Finding[] {
+function atEutectic(
+  { impurity, fusion, reading }: RangeEvidence,
+  { widthC, distanceC, against }: Measured,
+  rules: HouseWords,
+): Finding[] {
+  if (!impurity || !fusion || !distanceC || against?.what !== 'literature') return []
+  if (tenths(widthC) > rules.sharpWidthC || tenths(-distanceC.onset) <= rules.literatureWithinC) return []
+  const { temperatureC } = eutectic(fusion, impurity.fusion)
+  if (Math.abs(reading.clearC - temperatureC) > EUTECTIC_WITHIN_C) return []
+  return [
+    said(
+      'possible-eutectic',
+      `Near the eutectic, ${c(temperatureC)} °C`,
+      `a mixture with ${impurity.name} at this composition would melt as sharply as a pure compound, just here (met within about ${EUTECTIC_WITHIN_C} °C)`,
+      { eutecticC: temperatureC },
+    ),
+  ]
+}
+
+function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, rules: HouseWords): Finding[] {
   if (!crude) return []
   const crudeWidthC = crude.clearC - crude.onsetC
-  const gained = crudeWidthC - evidence.widthC
-  if (gained <= 0 && corrected.onsetC <= crude.onsetC) return []
+  const riseC = reading.onsetC - crude.onsetC
+  const narrowerC = crudeWidthC - widthC
+  const headline = `Crude was ${c(crudeWidthC)} °C wide`
+  const numbers = { crudeWidthC, onsetRiseC: riseC }
+  const moved = `the product begins ${c(Math.abs(riseC))} °C ${riseC >= 0 ? 'higher' : 'lower'} and is ${c(Math.abs(narrowerC))} °C ${narrowerC >= 0 ? 'narrower' : 'wider'}`
   return [
-    {
-      code: 'better-than-crude',
-      numbers: { crudeWidthC, onsetRiseC: corrected.onsetC - crude.onsetC },
-      headline: `Crude was ${c(crudeWidthC)} °C wide`,
-      sentence: `the product begins ${c(Math.abs(corrected.onsetC - crude.onsetC))} °C ${corrected.onsetC >= crude.onsetC ? 'higher' : 'lower'} and is ${c(Math.abs(gained))} °C ${gained >= 0 ? 'narrower' : 'wider'}`,
-    },
+    isNoBetter(reading, crude, rules)
+      ? said(
+          'no-better-than-crude',
+          headline,
+          `${moved}: no more than repeats differ by (${c(rules.repeatWithinC)}), so nothing was gained`,
+          numbers,
+        )
+      : said('better-than-crude', headline, moved, numbers),
   ]
 }
 
-function impurity(input: JudgeInput, evidence: Evidence): Finding[] {
-  const { impurityAtMost, clearHighByC, target, agrees, isSharp } = evidence
-  if (impurityAtMost === null || input.decomposed || clearHighByC > target.withinC) return []
-  const name = input.impurity?.name ?? 'Impurity'
-  if (!agrees && !isSharp) {
-    const estimate = impurityEstimate(name, evidence)
-    if (estimate) return [estimate]
-  }
-  const percent = 100 * impurityAtMost
-  const shown = percent < 1 ? '1' : String(Math.ceil(percent))
+function impurityFinding({ impurity }: RangeEvidence, bounds: readonly [number, number] | null): Finding[] {
+  if (!bounds) return []
+  const [least, most] = bounds.map((fraction) => 100 * fraction) as [number, number]
+  const name = impurity?.name ?? 'Impurity'
   return [
-    {
-      code: 'impurity-at-most',
-      numbers: { molPercent: percent },
-      headline: `${name} at most ${shown} mol %`,
-      sentence:
-        'if it dissolves in the melt; from both ends with the heating rate taken off and two reading errors allowed. Sand or salt would not show',
-    },
+    said(
+      'impurity',
+      `${name} ${percentBetween(least, most)} mol %`,
+      'if it dissolves in the melt and is the lesser part; from both ends with what heating, thermometer and reading may own. Sand or salt would not show',
+      { leastMolPercent: least, mostMolPercent: most },
+    ),
   ]
 }
 
-/** How much of the impurity named the clear point speaks for, and whether the onset says the same. */
-function impurityEstimate(name: string, { composition, slow }: Evidence): Finding | null {
-  if (!composition) return null
-  const molPercent = 100 * (1 - composition.moleFractionA)
-  const [low, high] = [100 * (1 - composition.high), 100 * (1 - composition.low)]
-  const onset =
-    composition.doubt === null
-      ? `The onset fits (about ${c(composition.predictedOnsetC)} °C expected)`
-      : composition.doubt.replace(/\.$/, '')
-  return {
-    code: 'impurity-estimate',
-    numbers: {
-      molPercent,
-      lowMolPercent: low,
-      highMolPercent: high,
-      predictedOnsetC: composition.predictedOnsetC,
-    },
-    headline: `${name} about ${molPercent.toFixed(0)} mol %`,
-    sentence: `between ${low.toFixed(0)} and ${high.toFixed(0)}, from the clear point of ${c(slow.clearC)} °C with heating taken off, as far as the ideal relation holds. ${onset}`,
-  }
-}
-
-function thermometer(input: JudgeInput, { onsetLowByC, clearHighByC, target }: Evidence): Finding[] {
-  if (input.authenticSameRun) return []
-  if (input.calibration === 'none')
-    return [
-      {
-        code: 'calibration-missing',
-        numbers: {},
-        headline: 'Thermometer as it reads',
-        sentence:
-          'no calibration is on record, so how far both ends are off together is not known; the width is not affected',
-      },
-    ]
-  const errorC = input.thermometerErrorC ?? null
-  const offByC = Math.max(onsetLowByC, clearHighByC)
-  if (errorC === null || offByC === 0) return []
-  return [
-    {
-      code: 'thermometer-explains',
-      numbers: { errorC, offByC },
-      headline: `Thermometer good to ${c(errorC)} °C`,
-      sentence:
-        2 * errorC >= offByC
-          ? `the ${c(offByC)} °C it is off ${target.withinC >= offByC ? 'is within what house rules allow and ' : ''}may be the thermometer`
-          : `the thermometer explains at most ${c(2 * errorC)} of the ${c(offByC)} °C it is off`,
-    },
-  ]
+/** “at most 4”, or “3 to 9” where some is there for certain. */
+export function percentBetween(least: number, most: number): string {
+  const top = Math.max(1, Math.ceil(most))
+  return Math.floor(least) < 1 ? `at most ${top}` : `${Math.floor(least)} to ${top}`
 }
 
 const MIXED = {
   same: { code: 'mixed-same', headline: 'Mixed melt: unchanged' },
-  different: { code: 'mixed-different', headline: 'Mixed melt: lower and broader' },
+  different: { code: 'mixed-different', headline: 'Mixed melt: two compounds' },
   repeat: { code: 'mixed-unclear', headline: 'Mixed melt: unclear' },
 } as const
 
-function mixedMelt({ mixed }: JudgeInput): Finding[] {
+function mixedMelt({ mixed }: RangeEvidence): Finding[] {
   if (!mixed) return []
-  return [{ ...MIXED[mixed.verdict], numbers: {}, sentence: mixed.because }]
+  const { code, headline } = MIXED[mixed.verdict]
+  return [said(code, headline, mixed.because)]
 }
 
-function plateBeside({ plate }: JudgeInput): Finding[] {
+function plateBeside({ plate }: RangeEvidence): Finding[] {
   if (!plate) return []
-  const { sentence, spots } = plate
+  const { sentence, spots, sameHeight, isPoor } = plate
   const found: Finding[] = []
-  if (plate.isPoor)
-    found.push({ code: 'plate-poor', numbers: {}, headline: 'Plate: poor evidence', sentence })
-  else if (plate.agrees === false)
-    found.push({ code: 'plate-differs', numbers: {}, headline: 'Plate: not the same height', sentence })
-  else if (plate.agrees)
-    found.push({ code: 'plate-agrees', numbers: {}, headline: 'Plate: the same height', sentence })
+  if (isPoor) found.push(said('plate-poor', 'Plate: poor evidence', sentence))
+  else if (sameHeight === false) found.push(said('plate-differs', 'Plate: not the same height', sentence))
+  else if (sameHeight) found.push(said('plate-agrees', 'Plate: the same height', sentence))
   if (spots > 1)
-    found.push({
-      code: 'plate-more-spots',
-      numbers: { spots },
-      headline: `Plate: ${spots} spots`,
-      sentence: 'a plate shows amounts of a second compound too small to move a melting range',
-    })
+    found.push(
+      said(
+        'plate-more-spots',
+        `Plate: ${spots} spots`,
+        'a plate shows amounts of a second compound too small to move a melting range',
+        { spots },
+      ),
+    )
   return found
 }
 
-function scatter({ repeats }: JudgeInput, rules: Conventions): Finding[] {
-  if (!repeats || repeats.count < 2 || repeats.spreadC <= rules.repeatWithinC) return []
+/** Several tubes of one sample: what they come to together. */
+function tubes(read: RangeEvidence, judged: RangeEvidence, rules: HouseWords): Finding[] {
+  const all = [read.reading, ...read.repeats]
+  if (all.length < 2) return []
+  if (judged.repeats.length === 0) {
+    const rates = [read.rateCPerMin, ...read.repeats.map(({ rateCPerMin }) => rateCPerMin)]
+    return [
+      said(
+        'zero-rate',
+        `${all.length} rates`,
+        `${rates.map(c).join(', ')} °C/min, looked back to no heating at all: ${c(judged.reading.onsetC)} to ${c(judged.reading.clearC)} °C`,
+        { onsetC: judged.reading.onsetC, clearC: judged.reading.clearC },
+      ),
+    ]
+  }
+  const spread = (end: 'onsetC' | 'clearC') =>
+    Math.max(...all.map((tube) => tube[end])) - Math.min(...all.map((tube) => tube[end]))
+  const spreadC = Math.max(spread('onsetC'), spread('clearC'))
+  const numbers = { count: all.length, spreadC }
   return [
-    {
-      code: 'repeats-scatter',
-      numbers: repeats,
-      headline: `Repeats ${c(repeats.spreadC)} °C apart`,
-      sentence: `${repeats.count} determinations should agree within ${c(rules.repeatWithinC)} by house rules; judge none of them alone`,
-    },
+    tenths(spreadC) > rules.repeatWithinC
+      ? said(
+          'repeats-scatter',
+          `Repeats ${c(spreadC)} °C apart`,
+          `${all.length} tubes should agree within ${c(rules.repeatWithinC)} by house rules: ${judged.authentic ? 'the one beside the authentic sample is judged, since the two share what the others do not' : 'none of them is judged alone'}`,
+          numbers,
+        )
+      : said(
+          'repeats-agree',
+          `${all.length} tubes agree`,
+          `within ${c(spreadC)} °C (house rules ask for ${c(rules.repeatWithinC)})${judged.authentic ? '; the one beside the authentic sample is judged' : ': judged as one better reading, their mean'}`,
+          numbers,
+        ),
   ]
 }

@@ -1,30 +1,79 @@
-import type { Grain } from '../heating/observedRange'
 import type { MeltingRange } from '../melting/meltingRange'
-import type { Fusion } from '../melting/liquidus'
+import type { Span } from './owners'
 
-export type Verdict = 'consistent with pure' | 'nearly pure' | 'impure' | 'not this compound' | 'cannot tell'
+export const VERDICTS = [
+  'consistent with pure',
+  'nearly pure',
+  'impure',
+  'not this compound',
+  'cannot tell',
+] as const
+export type Verdict = (typeof VERDICTS)[number]
+
+export const NEXT_STEPS = [
+  'sign',
+  'mixed melt',
+  'grind again and repeat the mixture',
+  'melt beside authentic',
+  'check the thermometer',
+  'repeat slower',
+  'repeat with less, finer',
+  'repeat as it was',
+  'dry and repeat',
+  'new tube, put in late',
+  'recrystallize',
+  'recrystallize from another solvent',
+  'hot filter',
+  'thin-layer plate',
+  'find out what it is',
+] as const
+export type NextStep = (typeof NEXT_STEPS)[number]
+
+/** Who may own degrees of a reading. */
+export const OWNERS = [
+  'heating',
+  'melting time',
+  'thermometer',
+  'reading',
+  'literature',
+  'solvent',
+  'late',
+  'sample',
+] as const
+export type Owner = (typeof OWNERS)[number]
+
+/** What one owner may have done to a reading: °C it was raised by at each end (below 0: lowered) and widened by. */
+export interface BudgetRow {
+  readonly owner: Owner
+  readonly endC: { readonly onset: Span; readonly clear: Span; readonly width: Span }
+  /** True where it may own as much as there is: how much is not known. */
+  readonly isOpenEnded: boolean
+  readonly sentence: string
+}
+
 export const FINDING_CODES = [
+  'no-range',
   'sharp',
   'a-little-wide',
   'broad',
-  'low-and-broad',
-  'sharp-but-low',
+  'too-fast-to-tell',
   'agrees-with-literature',
+  'low',
   'high',
-  'top-passes-literature',
-  'rate-explains',
-  'fill-explains',
-  'calibration-missing',
-  'damp-possible',
-  'decomposes',
-  'residual-solid',
-  'better-than-crude',
   'agrees-with-authentic',
   'differs-from-authentic',
-  'impurity-at-most',
-  'impurity-estimate',
+  'authentic-off',
+  'no-literature',
+  'decomposes',
+  'residual-solid',
+  'sublimes',
+  'hydrate',
+  'other-forms',
+  'boiled-out',
   'possible-eutectic',
-  'thermometer-explains',
+  'better-than-crude',
+  'no-better-than-crude',
+  'impurity',
   'mixed-same',
   'mixed-different',
   'mixed-unclear',
@@ -32,7 +81,9 @@ export const FINDING_CODES = [
   'plate-differs',
   'plate-more-spots',
   'plate-poor',
+  'repeats-agree',
   'repeats-scatter',
+  'zero-rate',
 ] as const
 export type FindingCode = (typeof FINDING_CODES)[number]
 export interface Finding {
@@ -42,60 +93,38 @@ export interface Finding {
   readonly headline: string
   readonly sentence: string
 }
-export const ACTION_CODES = [
-  'sign',
-  'mixed-melt',
-  'recrystallize',
-  'dry-and-repeat',
-  'repeat-slower',
-  'repeat-with-less',
-  'calibrate',
-  'melt-beside-authentic',
-  'hot-filter',
-  'new-tube-fast-start',
-  'repeat-mixed-melt',
-  'find-what-it-is',
-  'plate',
-  'repeat',
-] as const
-export type ActionCode = (typeof ACTION_CODES)[number]
+
 export interface Action {
-  readonly code: ActionCode
+  readonly code: NextStep
   readonly minutes?: number
+  /** The rows of the budget it would empty or shrink. */
+  readonly removes: readonly Owner[]
   readonly sentence: string
 }
-export interface JudgeInput {
-  readonly corrected: MeltingRange
-  readonly literature: { readonly lowC: number; readonly highC: number }
-  readonly fusion?: Fusion | undefined
-  readonly rateCPerMin: number
-  readonly fillMm: number
-  readonly grain: Grain
-  readonly calibration: 'none' | 'in place' | 'at another rate'
-  readonly dried: boolean
-  readonly decomposed?: boolean | undefined
-  readonly residualSolid?: boolean | undefined
-  readonly crude?: MeltingRange | undefined
-  readonly authenticSameRun?: MeltingRange | undefined
-  readonly impurity?: { readonly name: string; readonly fusion: Fusion } | undefined
-  /** How far a corrected reading may still be off by the calibration itself; null when that is not known. */
-  readonly thermometerErrorC?: number | null | undefined
-  /** What a mixed melt with an authentic sample of the compound said. */
-  readonly mixed?: { readonly verdict: 'same' | 'different' | 'repeat'; readonly because: string } | undefined
-  /** What a thin-layer plate beside an authentic sample said. */
-  readonly plate?:
-    | {
-        readonly spots: number
-        readonly agrees: boolean | null
-        readonly isPoor: boolean
-        readonly sentence: string
-      }
-    | undefined
-  /** Several determinations: how far apart their ends are. */
-  readonly repeats?: { readonly count: number; readonly spreadC: number } | undefined
+
+/** What a reading is held against, °C: the authentic sample of its run, or the literature. */
+interface Against {
+  readonly what: 'authentic' | 'literature'
+  readonly lowC: number
+  readonly highC: number
 }
+/** What was read, and how far it lies from where a pure sample would. */
+export interface Measured {
+  readonly range: MeltingRange
+  readonly against: Against | null
+  /** Each end from what it is held against, °C; below 0 it lies lower; 0 inside the literature. null for an unknown. */
+  readonly distanceC: { readonly onset: number; readonly clear: number } | null
+  readonly widthC: number
+}
+
 export interface Judgement {
   readonly verdict: Verdict
+  /** null where there was no range to measure. */
+  readonly measured: Measured | null
+  /** Whose the degrees are; the last row is the sample’s. Empty where there was no range. */
+  readonly budget: readonly BudgetRow[]
+  /** Mole fraction of what dissolves in the melt, least and most; null where a range cannot say. */
+  readonly impurity: readonly [least: number, most: number] | null
   readonly findings: readonly Finding[]
   readonly actions: readonly Action[]
 }

@@ -1,12 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
+import { BASE, BENZOIN } from '../../golden/reading'
 import {
   type Bodies,
   type Compound,
   DEFAULT_HOUSE_RULES,
   type Entry,
+  judgeNoRange,
+  judgeRange,
   type Kind,
   KINDS,
+  type RangeEvidence,
   RANK_OPTIONS,
   type RawEntry,
   type SampleId,
@@ -130,24 +134,82 @@ describe('what the kinds of a case and of a plate take, and say', () => {
 
 describe('a verdict on purity', () => {
   const verdict = bodyOf('verdict signed')
-  test('may rest on a mixed melt, a plate, repeats and the thermometer', () => {
-    const input = {
-      ...verdict.input,
-      authenticSameRun: { onsetC: 94, clearC: 95 },
-      thermometerErrorC: null,
-      mixed: { verdict: 'same', because: 'unchanged' },
-      plate: { spots: 1, agrees: null, isPoor: false, sentence: 'one spot' },
-      repeats: { count: 3, spreadC: 0.4 },
-    }
-    expect(refusalOf(lineOf('verdict signed', { ...verdict, input }))).toBeNull()
-    const odd = { ...input, mixed: { verdict: 'perhaps', because: 'x' } }
-    expect(refusalOf(lineOf('verdict signed', { ...verdict, input: odd }))).toContain('must be one of')
+  const evidence = {
+    ...BASE,
+    authentic: { onsetC: 94, clearC: 95 },
+    crude: { onsetC: 80, clearC: 91 },
+    dried: { how: 'minutes of air', minutes: 12, solventBoilsC: 78.2 },
+    signs: [{ sign: 'shrinks', atC: 91.2 }],
+    mixed: { verdict: 'same', because: 'unchanged' },
+    plate: { spots: 1, sameHeight: null, isPoor: false, sentence: 'one spot' },
+    repeats: [{ onsetC: 94.1, clearC: 95.2, rateCPerMin: 1.1 }],
+    impurity: BENZOIN,
+  }
+  test('may rest on everything a notebook knows', () => {
+    expect(refusalOf(lineOf('verdict signed', { ...verdict, evidence }))).toBeNull()
+    const odd = { ...evidence, mixed: { verdict: 'perhaps', because: 'x' } }
+    expect(refusalOf(lineOf('verdict signed', { ...verdict, evidence: odd }))).toContain('must be one of')
   })
-  test('of the first version is read as it was, and knows of none of these', () => {
-    const old = lineOf('verdict signed', verdict, 1)
-    expect(refusalOf(old)).toBeNull()
-    expect(upcast(old)).toMatchObject({ v: 2, body: { judgement: { verdict: verdict.judgement.verdict } } })
-    const early = { ...verdict, input: { ...verdict.input, repeats: { count: 2, spreadC: 0 } } }
+  test('as any judgement of any evidence is kept', () => {
+    for (const change of [{}, evidence, { literature: null, fusion: null }]) {
+      const one = { ...BASE, ...change } as RangeEvidence
+      const judgement = judgeRange(one, DEFAULT_HOUSE_RULES)
+      expect(refusalOf(lineOf('verdict signed', { ...verdict, evidence: one, judgement }))).toBeNull()
+    }
+    const nothing = judgeNoRange(
+      {
+        reason: 'the onset was missed',
+        startC: 80,
+        stopC: 101,
+        literature: { lowC: 94, highC: 96 },
+        behaviour: 'melts',
+      },
+      DEFAULT_HOUSE_RULES,
+    )
+    expect(refusalOf(lineOf('verdict signed', { ...verdict, evidence: null, judgement: nothing }))).toBeNull()
+  })
+  test('of earlier versions is read as it was signed, and no budget is made up for it', () => {
+    const { sample, signedBy, conventions, coreVersion, restsOn } = verdict
+    const old = {
+      ...{ sample, signedBy, conventions, coreVersion, restsOn },
+      judgement: {
+        verdict: 'nearly pure',
+        findings: [{ code: 'rate-explains', numbers: {}, headline: '0.5 °C', sentence: 'from heating' }],
+        actions: [{ code: 'recrystallize', minutes: 60, sentence: 'Once more.' }],
+      },
+      input: {
+        corrected: { onsetC: 92.1, clearC: 95 },
+        literature: { lowC: 94, highC: 96 },
+        rateCPerMin: 1,
+        fillMm: 2,
+        grain: 'fine',
+        calibration: 'in place',
+        dried: false,
+        decomposed: false,
+      },
+    }
+    for (const v of [1, 2]) {
+      const line = lineOf('verdict signed', old, v)
+      expect(refusalOf(line)).toBeNull()
+      expect(upcast(line)).toMatchObject({
+        v: 3,
+        body: {
+          judgement: {
+            verdict: 'nearly pure',
+            budget: [],
+            actions: [{ code: 'recrystallize', minutes: 60, removes: [] }],
+          },
+          evidence: {
+            reading: { onsetC: 92.1, clearC: 95 },
+            thermometer: { state: 'checked in place at this rate' },
+            dried: { how: 'not' },
+            signs: [],
+          },
+        },
+      })
+    }
+    const early = { ...old, input: { ...old.input, repeats: { count: 2, spreadC: 0 } } }
+    expect(refusalOf(lineOf('verdict signed', early, 2))).toBeNull()
     expect(refusalOf(lineOf('verdict signed', early, 1))).toContain('not allowed')
   })
   test('keeps the house rules it was reached by', () => {

@@ -43,9 +43,11 @@ import {
   expectedView,
   expectedViewV1,
   expectedViewV2,
+  expectedViewV3,
   golden,
   goldenV1,
   goldenV2,
+  goldenV3,
   ledgerContract,
 } from '../../golden/contract'
 import type { KindDefinition } from './kinds/defineKind'
@@ -156,6 +158,7 @@ describe('the golden ledger', () => {
 test.each([
   ['first', goldenV1, expectedViewV1, [1]],
   ['second', goldenV2, expectedViewV2, [1, 2]],
+  ['third', goldenV3, expectedViewV3, [1, 2, 3]],
 ] as const)('a ledger of the %s version comes to what it came to then', (_, old, view, versions) => {
   const told = JSON.parse(JSON.stringify(summaryOf(fold(old.entries), old.nowMs))) as object
   expect(told).toMatchObject(view as object)

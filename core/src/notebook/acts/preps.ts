@@ -71,13 +71,13 @@ export function fixPlan(
 /** A verdict is signed as it was worked out, with everything it rests on. */
 export function signVerdict(
   prep: PrepFacts,
-  { sample, judgement, input, conventions, restsOn }: PrepJudgement,
+  { sample, judgement, evidence, conventions, restsOn }: PrepJudgement,
   signedBy: string,
 ): Line<'verdict signed'> {
   return {
     kind: 'verdict signed',
     subject: prep.id,
-    body: { sample, signedBy, judgement, input, conventions, restsOn, coreVersion: CORE_VERSION },
+    body: { sample, signedBy, judgement, evidence, conventions, restsOn, coreVersion: CORE_VERSION },
   }
 }
 

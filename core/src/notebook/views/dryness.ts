@@ -19,6 +19,8 @@ export interface Dryness {
   readonly isDry: boolean
   /** Weighings of the product, in the order made. */
   readonly trend: readonly DryPoint[]
+  /** Minutes of drawing air or drying before it was weighed last; null when no timer shows any. */
+  readonly airMin: number | null
   /** Loss between the last two, g; null with fewer than two. */
   readonly lastLossG: number | null
   /** What house rules still ask for, or what was met. */
@@ -35,16 +37,33 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   })
   const [before, last] = trend.slice(-2)
   const lastLossG = before && last ? before.massG - last.massG : null
+  const airMin = airMinutes(view, prep)
   if (rule.constantMassToleranceG === null) {
     const isDry = airTimed(view, prep, rule.atLeastMin)
-    return { rule, trend, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
+    return { rule, trend, airMin, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
   }
   const isDry = isConstantMass(trend, {
     toleranceG: rule.constantMassToleranceG,
     dryingMin: rule.atLeastMin,
   })
-  return { rule, trend, lastLossG, isDry, sentence: constantSentence(isDry, trend.length, lastLossG, rule) }
+  return {
+    rule,
+    trend,
+    airMin,
+    lastLossG,
+    isDry,
+    sentence: constantSentence(isDry, trend.length, lastLossG, rule),
+  }
 })
+
+/** From the first drying timer to the last weighing, min. */
+function airMinutes(view: View, prep: PrepFacts): number | null {
+  const weighed = sampleOf(prep, 'product')?.weighing
+  const began = linesOf(view, prep.id, 'timer started').find(
+    ({ body }) => body.timer === 'air' || body.timer === 'dry',
+  )
+  return weighed && began ? Math.max(0, (weighed.at - began.at) / 60_000) : null
+}
 
 function airTimed(view: View, prep: PrepFacts, atLeastMin: number): boolean {
   const weighed = sampleOf(prep, 'product')?.weighing

@@ -361,8 +361,8 @@ describe('ranges told', () => {
     expect(row?.corrected?.onsetC).toBeCloseTo(93.6 + 1 + (0.7 * 1.6) / 58.8, 9)
     expect(row?.restsOn).toContain(calibrated.id)
     const judged = judgementOf(view, benzil.id)
-    expect(judged.ok && judged.value.input.corrected.onsetC).toBeCloseTo(row?.corrected?.onsetC ?? 0, 9)
-    expect(judged.ok && judged.value.input.calibration).toBe('in place')
+    expect(judged.ok && judged.value.evidence?.reading.onsetC).toBeCloseTo(row?.corrected?.onsetC ?? 0, 9)
+    expect(judged.ok && judged.value.evidence?.thermometer.state).toBe('checked in place at this rate')
   })
   test('a tube given up has a reason, and no number is asked of it', () => {
     const up = line('range given up', MELT, { run: RUN, slot: 2, reason: 'the clear point was missed' })

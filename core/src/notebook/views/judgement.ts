@@ -1,25 +1,25 @@
 import { attempt, problem, type Result } from '../../problems'
-import type { JudgeInput, Judgement } from '../../judging/judgement'
+import type { RangeEvidence } from '../../judging/evidence'
+import type { Judgement } from '../../judging/judgement'
 import type { EntryId, PrepId, SampleId } from '../../ids'
 import type { Conventions } from '../../conventions/conventions'
 import type { Compound } from '../../reference/shelf'
-import type { PlateOpinion } from '../../chromatography/readPlate'
+import { judgeNoRange } from '../../judging/noRange'
 import { judgeRange } from '../../judging/judgeRange'
-import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
 import { remember } from '../read'
-import { drynessOf } from './dryness'
+import { behaviourOf, driedOf, evidenceOf, repeatsFor } from './evidence'
 import { meltOf } from './melt'
 import { type CompleteRow, isComplete, mixturesOf } from './mixtures'
 import { plateOpinionOf } from './plates'
-import { prepOf } from './prep'
-import { heatedOf, judgedRange, latestRange, meltRangesOf, type RangeRow, rangesOf } from './ranges'
-import { repeatsOf } from './repeats'
+import { type PrepFacts, prepOf } from './prep'
+import { latestRange, meltRangesOf, type RangeRow, rangesOf } from './ranges'
 import { sampleNamedAs } from './samples'
 
 export interface PrepJudgement {
   readonly sample: SampleId
-  readonly input: JudgeInput
+  /** null where the product has no range and a reason for it. */
+  readonly evidence: RangeEvidence | null
   readonly judgement: Judgement
   readonly conventions: Conventions
   readonly restsOn: readonly EntryId[]
@@ -34,42 +34,35 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
   const rows = rangesOf(view, id)
   const product = latestRange(rows, 'product')
   if (!product)
-    return problem('too-few-samples', 'The product has no complete melting range yet: both ends are needed.')
+    return (
+      withoutRange(prep, view, rows) ??
+      problem('too-few-samples', 'The product has no complete melting range yet: both ends are needed.')
+    )
   const crude = latestRange(rows, 'crude')
   const { compound } = prep.opened.body
-  const impurity = prep.plan?.body.impurity ?? null
   const authentic = authenticBeside(view, product, compound)
   const mixed = mixturesOf(view, product.sample).findLast(
     (one) => one.reference.compound?.id === compound.id && one.verdict.ok,
   )
   const plate = plateOpinionOf(view, id)
-  const repeats = repeatsOf(rows).find(({ sample }) => sample === product.sample)
-  const input: JudgeInput = {
-    corrected: judgedRange(product),
-    literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
-    fusion: fusionOf(compound),
-    ...heatedOf(product),
-    dried: drynessOf(view, prep).isDry,
-    decomposed: product.notes.includes('decomposes'),
-    residualSolid: product.notes.includes('solid that does not melt'),
-    crude: crude ? judgedRange(crude) : undefined,
-    impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : undefined,
-    authenticSameRun: authentic ? judgedRange(authentic) : undefined,
-    thermometerErrorC: product.corrected?.calibration.errorC,
-    mixed: mixed?.verdict.ok ? mixed.verdict.value : undefined,
-    plate: plate ? opinionFrom(plate.opinion) : undefined,
-    repeats: repeats && {
-      count: repeats.count,
-      spreadC: Math.max(repeats.spreadC.onset, repeats.spreadC.clear),
-    },
-  }
-  const judged = attempt(() => judgeRange(input, product.conventions))
+  const repeats = repeatsFor(product, rows)
+  const evidence = evidenceOf(view, product, {
+    compound,
+    dried: driedOf(view, prep),
+    crude,
+    authentic,
+    mixed: mixed?.verdict.ok ? mixed.verdict.value : null,
+    plate: plate?.opinion ?? null,
+    repeats,
+    impurity: prep.plan?.body.impurity ?? null,
+  })
+  const judged = attempt(() => judgeRange(evidence, product.conventions))
   if (!judged.ok) return judged
   return {
     ok: true,
     value: {
       sample: product.sample,
-      input,
+      evidence,
       judgement: judged.value,
       conventions: product.conventions,
       rows,
@@ -80,12 +73,44 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
           ...(crude?.restsOn ?? []),
           ...(authentic?.restsOn ?? []),
           ...(mixed?.restsOn ?? []),
+          ...repeats.flatMap(({ restsOn }) => restsOn),
           ...(plate ? [plate.plate.developed.id] : []),
         ]),
       ],
     },
   }
 })
+
+/** A product whose latest careful tube gave no range: the reason is judged. */
+function withoutRange(prep: PrepFacts, view: View, rows: readonly RangeRow[]): Result<PrepJudgement> | null {
+  const row = rows.findLast(
+    (one) => one.role === 'product' && one.purpose === 'careful' && one.givenUp !== null,
+  )
+  const window = row && meltOf(view, row.melt)?.planned.body.window
+  if (!row?.givenUp || !window) return null
+  const { compound } = prep.opened.body
+  const judgement = judgeNoRange(
+    {
+      reason: row.givenUp,
+      startC: window.startC,
+      stopC: window.stopC,
+      literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
+      behaviour: behaviourOf(compound),
+    },
+    row.conventions,
+  )
+  return {
+    ok: true,
+    value: {
+      sample: row.sample,
+      evidence: null,
+      judgement,
+      conventions: row.conventions,
+      rows,
+      restsOn: [...new Set([prep.opened.id, ...row.restsOn])],
+    },
+  }
+}
 
 /** An authentic sample of the compound in the same run. */
 function authenticBeside(view: View, product: RangeRow, compound: Compound): CompleteRow | null {
@@ -99,8 +124,4 @@ function authenticBeside(view: View, product: RangeRow, compound: Compound): Com
         sampleNamedAs(view, row.sample)?.compound?.id === compound.id,
     ) ?? null
   )
-}
-
-function opinionFrom({ spots, agrees, isPoor, sentence }: PlateOpinion): JudgeInput['plate'] {
-  return { spots, agrees, isPoor, sentence }
 }

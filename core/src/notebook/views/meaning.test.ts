@@ -346,8 +346,8 @@ describe('judging a prep with all that speaks', () => {
       [product, '92.1', '93.3'],
       [authenticOf('benzil'), '92.3', '93.5'],
     ])
-    const { input, judgement } = judged(book.view)
-    expect(input.authenticSameRun).toEqual({ onsetC: 92.3, clearC: 93.5 })
+    const { evidence, judgement } = judged(book.view)
+    expect(evidence?.authentic).toEqual({ onsetC: 92.3, clearC: 93.5 })
     expect(judgement.verdict).toBe('consistent with pure')
     const alone = new Notebook()
     alone.melt(10, [[product, '92.1', '93.3']])
@@ -365,7 +365,7 @@ describe('judging a prep with all that speaks', () => {
     const plate = book.id<SampleId>(50)
     const developed = platesOf(base)[0]?.developed.body as Bodies['plate developed']
     const line = book.write('plate developed', plate, { ...developed, of: benzil.id })
-    expect(judged(book.view).input.plate).toMatchObject({ spots: 1, agrees: true })
+    expect(judged(book.view).evidence?.plate).toMatchObject({ spots: 1, sameHeight: true })
     expect(judged(book.view).restsOn).toContain(line.id)
   })
   test('repeats that scatter are found, and the odd one is pointed out', () => {

@@ -6,6 +6,7 @@ import { atTheEvent } from '../../thermometer/atTheEvent'
 import type { View } from '../fold'
 import { decimalsOf } from '../../weighing/reading'
 import { groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
+import type { SignWord } from '../kinds/sign-named/kind'
 import type { Moment } from '../kinds/mark-made/kind'
 import type { Trace } from '../kinds/trace/kind'
 
@@ -39,7 +40,7 @@ export interface Mark {
   readonly temperature: Reading | null
   /** A reading by eye that was taken back to the press: as typed, and how late, s. */
   readonly typed: { readonly reading: Reading; readonly lateS: number } | null
-  readonly word: string | null
+  readonly word: SignWord | null
 }
 
 /** How every melt stands planned, in order of planning. */
@@ -128,7 +129,7 @@ function runOf(view: View, id: MeltId, started: Entry<'run started'>): RunFacts 
 
 function marksOf(view: View, id: MeltId, run: RunId, plannedRate: number): Mark[] {
   const readings = readingsOf(view, id, run)
-  const words = new Map<EntryId, string>(
+  const words = new Map<EntryId, SignWord>(
     linesOf(view, id, 'sign named').map(({ body }) => [body.mark, body.word]),
   )
   const typed = new Map<EntryId, Entry<'temperature typed'>>(

@@ -4,6 +4,8 @@ import type { Grain } from '../../heating/observedRange'
 import type { EntryId, MeltId, PrepId, SampleId } from '../../ids'
 import type { Conventions } from '../../conventions/conventions'
 import { type Calibration, correctBy } from '../../thermometer/correctReading'
+import type { NoRangeReason } from '../../judging/noRange'
+import type { SignWord } from '../kinds/sign-named/kind'
 import type { Heated } from '../../heating/heatingShare'
 import type { View } from '../fold'
 import { firstLine, remember } from '../read'
@@ -35,7 +37,7 @@ export interface RangeRow {
   readonly purpose: 'careful' | 'scouting'
   readonly instrumentName: string
   readonly notes: readonly string[]
-  readonly signs: readonly { readonly temperature: Reading; readonly word: string | null }[]
+  readonly signs: readonly { readonly temperature: Reading; readonly word: SignWord | null }[]
   /** Measured over the melting where both ends are on record, else as planned, °C/min. */
   readonly rateCPerMin: number
   readonly rateMeasured: boolean
@@ -46,6 +48,8 @@ export interface RangeRow {
   readonly isSimulated: boolean
   readonly hasRun: boolean
   readonly runEnded: boolean
+  /** Why it has no range, where the watcher said so. */
+  readonly givenUp: NoRangeReason | null
   /** A sentence when the range cannot be used as it stands. */
   readonly trouble: string | null
   readonly restsOn: readonly EntryId[]
@@ -124,6 +128,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     isSimulated: melt.run?.started.body.feed === 'simulated',
     hasRun: melt.run !== null || light !== null,
     runEnded: (melt.run?.ended ?? null) !== null || (melt.run === null && light !== null),
+    givenUp: light ? null : (given?.body.reason ?? null),
     trouble: light ? null : given ? `No range: ${given.body.reason}.` : troubleOf(melt, onsetMark, clearMark),
     restsOn: [
       melt.planned.id,

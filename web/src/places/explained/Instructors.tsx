@@ -98,8 +98,15 @@ export function Instructors() {
             ranking; put your own on the <Link to={`${home}/shelf`}>shelf</Link>, with their source.
           </li>
           <li>
-            <b>An uncalibrated thermometer</b> shifts everything together. Side by side with an authentic
-            sample it cancels: make that the rule of the lab and most of the doubts go.
+            <b>A thermometer nobody checked</b> may own 1.5 °C and more of every reading, either way, and no
+            bound on impurity is given on it. Side by side with an authentic sample it cancels: make that the
+            rule of the lab and most of the doubts go.
+          </li>
+          <li>
+            <b>Too fast, too full, not dried</b>: then what looks impure may be the measurement, and the
+            verdict is “cannot tell” with the repeat that would mend it. How long air dries depends on the
+            solvent: 5 min for what boils below 50 °C, 15 below 70, 60 below 90; above that constant mass
+            shows it. Typical values; your lab’s own rule goes first.
           </li>
           <li>
             <b>By eye</b> equal parts are not equal. It hardly matters for “same or different”, and much for a

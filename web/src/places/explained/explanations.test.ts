@@ -41,6 +41,7 @@ import {
   zeroRateRange,
 } from '@ivory-crystal/core'
 import { golden } from '../../../../core/golden/contract'
+import { BASE, IN_PLACE, range } from '../../../../core/golden/reading'
 import { EXPLANATIONS } from './explanations'
 
 const example = (id: string) => EXPLANATIONS.find((one) => one.id === id)?.example ?? ''
@@ -231,21 +232,23 @@ describe('the worked examples of what it means are the core’s own numbers', ()
   const whole = (p: number) => (100 * p).toFixed(0)
 
   test('judgeRange', () => {
-    const judged = judgeRange(
-      {
-        corrected: { onsetC: 94.2, clearC: 95.4 },
-        literature: { lowC: 94, highC: 96 },
-        fusion: benzil,
-        rateCPerMin: 1,
-        fillMm: 2,
-        grain: 'fine',
-        calibration: 'none',
-        dried: true,
-      },
+    const fast = judgeRange({ ...BASE, reading: range(92, 97.5), rateCPerMin: 5 }, DEFAULT_HOUSE_RULES)
+    const owns = (owner: string, end: 'onset' | 'width') => {
+      const { leastC = NaN, mostC = NaN } = fast.budget.find((row) => row.owner === owner)?.endC[end] ?? {}
+      return [leastC.toFixed(1), mostC.toFixed(1)]
+    }
+    const said = example('judgeRange')
+    expect(said).toContain(`heating owns ${owns('heating', 'onset').join(' to ')}`)
+    expect(said).toContain(`melting through ${owns('melting time', 'width').join(' to ')} of the 5.5`)
+    expect(said).toContain(`reading ${owns('reading', 'width')[1]} of it`)
+    const [least, most] = owns('sample', 'width')
+    expect(said).toContain(`at least ${least} and at most ${most} is the sample’s own`)
+    expect(fast.actions[0]?.code).toBe('repeat slower')
+    const bounds = judgeRange(
+      { ...BASE, reading: range(84.6, 91.2), thermometer: IN_PLACE },
       DEFAULT_HOUSE_RULES,
-    )
-    const bound = judged.findings.find(({ code }) => code === 'impurity-at-most')?.numbers['molPercent']
-    expect(example('judgeRange')).toContain(`at most ${bound?.toFixed(1)} mol %`)
+    ).impurity?.map((fraction) => (100 * fraction).toFixed(1))
+    expect(said).toContain(`benzil holds ${bounds?.join(' to ')} mol %`)
   })
   test('phase-map', () => {
     const meet = eutectic(benzil, benzoin)

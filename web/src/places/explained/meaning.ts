@@ -6,18 +6,19 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
     id: 'judgeRange',
     title: 'What a melting range says of purity',
     equation: [
-      'slow = read − rate · lag (both ends) − rate · melting time (top)',
-      'x(impurity) ≤ 1 − exp(−ΔH/R · (1/T − 1/Tm))',
+      'read − literature = heating + melting time + thermometer + reading + solvent + sample',
+      'sample from read − Σ most to read − Σ least',
+      'x(impurity) = 1 − exp(−ΔH/R · (1/T − 1/Tm))',
     ],
     text: [
-      'First what heating and packing add is taken off, once: a calibration made at the same rate holds it already. What is left is laid beside the literature, or better beside an authentic sample of the same run: there the thermometer cancels, and two reading errors remain (2 · √2 · the error of one).',
-      'Width and place together speak. Low and broad is a soluble impurity, or damp. Sharp but low is another compound, a mixture at its eutectic, or a thermometer. Broad with its top past the literature is fast heating or a full tube: impurity lowers, it never raises. “Cannot tell” is an answer, with the one measurement that would settle it.',
-      'The bound on impurity reads both ends two standard errors low and keeps the larger.',
+      'Every degree of a width, and of the distance from the literature, belongs to somebody, each from a least to a most: heating (rate × 0.1 to 0.5 min, raises both ends; the rate as measured, or 0.6 to 1.5 times the one planned), melting through (rate × 0.3 to 0.8 min for 2 mm of fine powder, longer with more or coarser: raises the top), the thermometer (± 1.5 °C when never checked and 1 more for each 100 °C above 100, else twice its standard error), reading (two standard errors of a mark and half a division), solvent left (as much as it likes, until it is shown dry). What nobody else can own is the sample’s. These values are typical, and shown as such.',
+      'Beside an authentic sample of the same run heating and thermometer own nothing: the two share them. Tubes that agree count as one better reading; several rates are looked back to none.',
+      'If what may be the sample’s is small, the range is consistent with purity; if what must be its own is broad, it is impure. Where that straddles a border because of something that can be mended (too fast, too full, not shown dry, never checked, tubes that scatter) it cannot be told, and the mending comes first. Sharp and elsewhere is another compound, a mixture at its eutectic, another crystal form or the thermometer: a mixed melt says which.',
     ],
     example:
-      'Read 94.2 to 95.4 °C at 1 °C/min with 2 mm of fine powder: slow 94.0 to 94.7 °C. Two errors of 0.3 below 94.7 is 94.1; against 96 °C and 23.5 kJ/mol that is at most 3.9 mol %.',
+      'Read 92.0 to 97.5 °C at 5 °C/min, 2 mm of fine powder, thermometer never checked: heating owns 0.5 to 2.5, melting through 1.5 to 4.0 of the 5.5 of width, reading 1.0 of it; at least 0.5 and at most 5.0 is the sample’s own. Too fast to judge its width: repeat slower. At 84.6 to 91.2 °C and 1 °C/min on a thermometer checked in place (± 0.4), benzil holds 4.7 to 12.6 mol % of what dissolves in it.',
     limits:
-      'Lag and melting time are typical values. Sand, salt, or anything that does not dissolve in the melt hardly lowers a range: a good one is consistent with purity and never proof of it.',
+      'Sand, salt, or anything that does not dissolve in the melt hardly lowers a range: a good one is consistent with purity and never proof of it. How much impurity is said only where the thermometer is accounted for and the range does not lie sharp elsewhere, and holds for the lesser part.',
   },
   {
     id: 'phase-map',

@@ -1,14 +1,14 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { GIVE_UP_REASONS, type GiveUpReason, markOf, type MeltFacts } from '@ivory-crystal/core'
+import { NO_RANGE_REASONS, type NoRangeReason, markOf, type MeltFacts } from '@ivory-crystal/core'
 import { write } from '../../ledger/notebook'
 import type { Run } from './useRun'
 
 /** Before a run ends: both numbers of every tube or a reason why not, never one number. */
 export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onBack: () => void }) {
   const open = openTubes(melt)
-  const [reasons, setReasons] = useState<Readonly<Record<number, GiveUpReason | ''>>>({})
+  const [reasons, setReasons] = useState<Readonly<Record<number, NoRangeReason | ''>>>({})
   const answered = open.every(({ slot }) => reasons[slot])
   return (
     <section aria-label="End the run" className="my-3">
@@ -26,11 +26,11 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
                 aria-label={`why tube ${slot} has no range`}
                 value={reasons[slot] ?? ''}
                 onChange={(event) => {
-                  setReasons({ ...reasons, [slot]: event.target.value as GiveUpReason | '' })
+                  setReasons({ ...reasons, [slot]: event.target.value as NoRangeReason | '' })
                 }}
               >
                 <option value="">because …</option>
-                {GIVE_UP_REASONS.map((reason) => (
+                {NO_RANGE_REASONS.map((reason) => (
                   <option key={reason} value={reason}>
                     {reason}
                   </option>

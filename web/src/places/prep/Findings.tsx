@@ -2,7 +2,10 @@ import css from './Judge.module.css'
 import type { Judgement } from '@ivory-crystal/core'
 import { capital } from '../../format/format'
 
-export function headline(verdict: Judgement['verdict'], name: string): string {
+export function headline(
+  { verdict, measured }: Pick<Judgement, 'verdict' | 'measured'>,
+  name: string,
+): string {
   switch (verdict) {
     case 'consistent with pure':
       return `Consistent with pure ${name}`
@@ -13,8 +16,15 @@ export function headline(verdict: Judgement['verdict'], name: string): string {
     case 'not this compound':
       return `Not ${name}, by this range`
     case 'cannot tell':
-      return 'Cannot tell from this range'
+      return measured ? 'Cannot tell from this range' : 'Cannot tell: there is no range'
   }
+}
+
+/** Judged by a build that kept what it measured, and from a range. */
+export function isMeasured(
+  judgement: Judgement,
+): judgement is Judgement & { readonly measured: NonNullable<Judgement['measured']> } {
+  return judgement.measured !== null && judgement.budget.length > 0
 }
 
 export function Findings({ judgement }: { judgement: Judgement }) {

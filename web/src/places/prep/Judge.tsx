@@ -4,6 +4,7 @@ import {
   beginPrep,
   type Judgement,
   judgementOf,
+  type Owner,
   phaseMapOf,
   platesOf,
   type PrepFacts,
@@ -21,7 +22,8 @@ import { newSubject, useNotebook, write } from '../../ledger/notebook'
 import { RepeatsTable } from '../melt/RepeatsTable'
 import type { StationProps } from './station'
 import { useHere } from './useHere'
-import { Findings, headline } from './Findings'
+import { Budget } from '../../drawings/Budget'
+import { Findings, headline, isMeasured } from './Findings'
 import { Sign, Signed } from './Sign'
 import { Where } from './Where'
 
@@ -30,6 +32,7 @@ export function Judge({ prep }: StationProps) {
   const { base } = useHere()
   const view = useNotebook((state) => state.view)
   const judged = judgementOf(view, prep.id)
+  const [lit, setLit] = useState<readonly Owner[]>([])
   if (!judged.ok)
     return (
       <>
@@ -41,21 +44,22 @@ export function Judge({ prep }: StationProps) {
         <SecondOpinions prep={prep} />
       </>
     )
-  const { judgement } = judged.value
+  const { judgement, conventions } = judged.value
   const { name } = prep.opened.body.compound
   return (
     <>
       <PrepLadder prep={prep} />
       <RepeatsTable rows={judged.value.rows} />
       <hr className="rule" />
+      <h2>
+        {headline(judgement, name)} <Why of="judgeRange" />
+      </h2>
+      <p className="quiet mt-1 mb-0">{subline(judgement)}</p>
+      {isMeasured(judgement) && <Budget judgement={judgement} rules={conventions} lit={lit} />}
       <div className="columns judge">
         <section>
-          <h2>
-            {headline(judgement.verdict, name)} <Why of="judgeRange" />
-          </h2>
-          <p className="quiet mt-1 mb-0">{subline(judgement)}</p>
           <Findings judgement={judgement} />
-          <Next prep={prep} judgement={judgement} />
+          <Next prep={prep} judgement={judgement} onLight={setLit} />
           {prep.verdict ? (
             <Signed verdict={prep.verdict} />
           ) : (
@@ -78,14 +82,24 @@ export function Judge({ prep }: StationProps) {
   )
 }
 
-function subline({ verdict, actions }: Judgement): string {
-  if (verdict === 'cannot tell')
-    return `That is an answer. One measurement would settle it: ${(actions[0]?.sentence ?? '').replace(/^./, (first) => first.toLowerCase())}`
+function subline({ verdict, actions: [first] }: Judgement): string {
+  const next = (first?.sentence ?? '').replace(/^./, (letter) => letter.toLowerCase())
+  if (verdict === 'cannot tell') return `That is an answer. One measurement would settle it: ${next}`
+  if (first && first.code !== 'sign') return `Next: ${next}`
   return 'A range is evidence and never proof, and two like ranges side by side are not identity: only a mixed melt speaks for that.'
 }
 
 /** What to do next, what tells most first; each with its minutes, and the way there. */
-function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
+function Next({
+  prep,
+  judgement,
+  onLight,
+}: {
+  prep: PrepFacts
+  judgement: Judgement
+  /** The rows of the budget the step under the hand would take away. */
+  onLight: (owners: readonly Owner[]) => void
+}) {
   const { base, home } = useHere()
   const [mixing, setMixing] = useState(false)
   const view = useNotebook((state) => state.view)
@@ -95,9 +109,9 @@ function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
     samplesNamed(view).find((one) => one.role === 'authentic' && one.compound?.id === compound.id) ?? null
   const way = (action: Action) => {
     switch (action.code) {
-      case 'mixed-melt':
-      case 'repeat-mixed-melt':
-      case 'melt-beside-authentic':
+      case 'mixed melt':
+      case 'grind again and repeat the mixture':
+      case 'melt beside authentic':
         return (
           product && (
             <Button
@@ -112,23 +126,27 @@ function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
           )
         )
       case 'recrystallize':
-      case 'hot-filter':
+      case 'recrystallize from another solvent':
+      case 'hot filter':
         return <AgainFrom prep={prep} />
-      case 'repeat-slower':
-      case 'repeat-with-less':
-      case 'repeat':
-      case 'dry-and-repeat':
-      case 'new-tube-fast-start':
+      case 'repeat slower':
+      case 'repeat with less, finer':
+      case 'repeat as it was':
+      case 'dry and repeat':
+      case 'new tube, put in late':
         return <Link to={`${base}/melt`}>Plan it</Link>
-      case 'calibrate':
+      case 'check the thermometer':
         return <Link to={`${home}/instruments`}>To the instruments</Link>
-      case 'plate':
+      case 'thin-layer plate':
         return <Link to={`${home}/plates/new?of=${prep.id}`}>Run a plate</Link>
-      case 'find-what-it-is':
+      case 'find out what it is':
         return <Link to={`${home}/unknowns`}>To the unknowns</Link>
       default:
         return null
     }
+  }
+  const dark = () => {
+    onLight([])
   }
   return (
     <>
@@ -137,7 +155,17 @@ function Next({ prep, judgement }: { prep: PrepFacts; judgement: Judgement }) {
         {judgement.actions
           .filter(({ code }) => code !== 'sign')
           .map((action) => (
-            <li key={action.code}>
+            <li
+              key={action.code}
+              onMouseEnter={() => {
+                onLight(action.removes)
+              }}
+              onMouseLeave={dark}
+              onFocus={() => {
+                onLight(action.removes)
+              }}
+              onBlur={dark}
+            >
               <span>
                 {action.sentence}
                 {action.minutes !== undefined && <span className="quiet"> About {action.minutes} min.</span>}

@@ -21,7 +21,8 @@ import {
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
-import { Findings, headline } from './Findings'
+import { Budget } from '../../drawings/Budget'
+import { Findings, headline, isMeasured } from './Findings'
 import type { StationProps } from './station'
 
 /** The whole prep on one page, as it is handed in. */
@@ -77,8 +78,7 @@ export function Page({ prep }: StationProps) {
         <PrepLadder prep={prep} />
       </section>
       <hr className="rule" />
-      <div className="columns two">
-        <VerdictPart prep={prep} />
+      <VerdictPart prep={prep}>
         <section>
           <h2>Why less than 100 %</h2>
           {losses.map((line) => (
@@ -89,7 +89,7 @@ export function Page({ prep }: StationProps) {
           {losses.length === 0 && <p className="quiet mt-1">Said once crude and product are weighed.</p>}
           {words !== '' && <p className="mt-2 mb-1">“{words}”</p>}
         </section>
-      </div>
+      </VerdictPart>
       <hr className="rule" />
       <Log prep={prep} />
     </article>
@@ -186,31 +186,42 @@ function Data({ prep }: { prep: PrepFacts }) {
   )
 }
 
-function VerdictPart({ prep }: { prep: PrepFacts }) {
+/** What was judged: its budget over the whole sheet, its findings beside what else is said. */
+function VerdictPart({ prep, children }: { prep: PrepFacts; children: React.ReactNode }) {
   const view = useNotebook((state) => state.view)
   const judged = judgementOf(view, prep.id)
   const signed = prep.verdict
   const judgement = signed?.body.judgement ?? (judged.ok ? judged.value.judgement : null)
+  const rules = signed?.body.conventions ?? (judged.ok ? judged.value.conventions : null)
   if (!judgement)
     return (
-      <section>
-        <h2>Verdict</h2>
-        <p className="quiet mt-1">{judged.ok ? '' : judged.problem.sentence}</p>
-      </section>
+      <div className="columns two">
+        <section>
+          <h2>Verdict</h2>
+          <p className="quiet mt-1">{judged.ok ? '' : judged.problem.sentence}</p>
+        </section>
+        {children}
+      </div>
     )
   return (
-    <section>
-      <h2 data-testid="verdict">{headline(judgement.verdict, prep.opened.body.compound.name)}</h2>
-      <p className="quiet mt-1 mb-0">
-        {signed
-          ? `Signed by ${signed.body.signedBy}, ${day(signed.at)} ${clock(signed.at)}.`
-          : 'Not signed yet.'}
-        {signed && isStale(view, signed) && (
-          <span className="trouble"> A line it rests on was struck since.</span>
-        )}
-      </p>
-      <Findings judgement={judgement} />
-    </section>
+    <>
+      <section>
+        <h2 data-testid="verdict">{headline(judgement, prep.opened.body.compound.name)}</h2>
+        <p className="quiet mt-1 mb-0">
+          {signed
+            ? `Signed by ${signed.body.signedBy}, ${day(signed.at)} ${clock(signed.at)}.`
+            : 'Not signed yet.'}
+          {signed && isStale(view, signed) && (
+            <span className="trouble"> A line it rests on was struck since.</span>
+          )}
+        </p>
+        {isMeasured(judgement) && rules && <Budget judgement={judgement} rules={rules} />}
+      </section>
+      <div className="columns two">
+        <Findings judgement={judgement} />
+        {children}
+      </div>
+    </>
   )
 }
 

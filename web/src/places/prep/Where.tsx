@@ -1,4 +1,10 @@
-import { type Compound, type Judgement, phaseMapOf, type PrepFacts } from '@ivory-crystal/core'
+import {
+  type Compound,
+  type Judgement,
+  percentBetween,
+  phaseMapOf,
+  type PrepFacts,
+} from '@ivory-crystal/core'
 import { useState } from 'react'
 import { capital, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
@@ -29,7 +35,7 @@ export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgeme
           path
           points={map.placed.map(({ role, moleFractionA, between, slow }) => ({
             key: role,
-            label: `${role}, ${aboutPercent(moleFractionA, role === 'product' ? judgement : null)}`,
+            label: named(role, moleFractionA, role === 'product' ? judgement.impurity : undefined),
             moleFractionA,
             between,
             range: slow,
@@ -71,10 +77,8 @@ export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgeme
   )
 }
 
-/** Where the judging gives only a bound, the bound is said. */
-function aboutPercent(moleFractionA: number, judgement: Judgement | null): string {
-  const most = judgement?.findings.find(({ code }) => code === 'impurity-at-most')?.numbers['molPercent']
-  return most === undefined
-    ? `about ${fixed(100 * (1 - moleFractionA), 0)} %`
-    : `at most ${Math.max(1, Math.ceil(most))} %`
+/** What was judged is said as the judging says it, and not at all where it cannot tell. */
+function named(role: string, moleFractionA: number, judged: Judgement['impurity'] | undefined): string {
+  if (judged === undefined) return `${role}, about ${fixed(100 * (1 - moleFractionA), 0)} %`
+  return judged === null ? role : `${role}, ${percentBetween(100 * judged[0], 100 * judged[1])} %`
 }

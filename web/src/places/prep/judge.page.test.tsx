@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import { cleanup, fireEvent, screen } from '@testing-library/react'
+import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { type Bodies, latestLine } from '@ivory-crystal/core'
 import { openDemo, prepNamed, show, useNotebook, written } from '../../testing/opened'
 
@@ -24,6 +24,32 @@ describe('judging the demo’s benzil', () => {
     expect(screen.getByRole('link', { name: 'Run a plate' }).getAttribute('href')).toContain(
       '/plates/new?of=',
     )
+  })
+  test('whose the degrees are is drawn row by row, walked by keys, and lit by the step that would take it away', async () => {
+    const user = judge()
+    const drawn = within(screen.getByTestId('budget'))
+    const rows = drawn.getAllByRole('listitem')
+    expect(rows.map(({ firstChild }) => firstChild?.textContent)).toEqual([
+      'heating',
+      'melting takes time',
+      'thermometer',
+      'reading',
+      'the sample',
+    ])
+    drawn.getByText(/At 1\.0 °C\/min both ends read 0\.1 to 0\.5 late/i)
+    drawn.getByRole('img', { name: 'thermometer, clear: −1.5 to 1.5 °C' })
+    drawn.getByRole('img', { name: /^the width, 1\.1 °C: 0\.0 of it certainly the sample’s own/ })
+    drawn.getByText(/a range so sharp where it should be shows it dry/)
+    rows[0]?.focus()
+    await user.keyboard('{ArrowDown}')
+    expect(document.activeElement).toBe(rows[1])
+    await user.keyboard('{ArrowUp}{ArrowUp}')
+    expect(document.activeElement).toBe(rows[0])
+    await user.hover(screen.getByText(/A mixed melt with an authentic sample would say/))
+    const lit = rows.map(({ className }) =>
+      className.includes('lit') ? 1 : className.includes('dim') ? 0 : null,
+    )
+    expect(lit).toEqual([1, 0, 1, 0, 0])
   })
   test('a struck verdict is signed again with what it rests on', async () => {
     const user = judge()

@@ -9,7 +9,7 @@ import { Choice, Field } from '../../parts/Field'
 
 const EMPTY = { meltConfidence: 'low', behaviour: 'melts', source: '' }
 const CONFIDENCES = ['high', 'medium', 'low'] as const
-const BEHAVIOURS = ['melts', 'decomposes', 'sublimes'] as const
+const BEHAVIOURS = ['melts', 'decomposes', 'sublimes', 'hydrate', 'other forms'] as const
 
 /** A compound typed or changed; formula and molar mass follow from the structure. */
 export function CompoundForm({

@@ -1,12 +1,13 @@
 import Joi from 'joi'
 import { shape, slot, uuid } from '../pieces'
-import { GIVE_UP_REASONS, type RangeGivenUp } from './kind'
+import { NO_RANGE_REASONS } from '../../../judging/noRange'
+import type { RangeGivenUp } from './kind'
 
 export const rangeGivenUpV1 = shape<RangeGivenUp>({
   run: uuid.required(),
   slot: slot.required(),
   reason: Joi.string()
-    .valid(...GIVE_UP_REASONS)
+    .valid(...NO_RANGE_REASONS)
     .required(),
 })
 

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
-import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
-import type { Fusion } from '../../melting/liquidus'
-import { waldenFusionEnthalpy } from '../../melting/liquidus'
-import { mixedVerdict } from '../../identity/mixedVerdict'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import type { Fusion } from '../melting/liquidus'
+import { waldenFusionEnthalpy } from '../melting/liquidus'
+import { mixedVerdict } from '../identity/mixedVerdict'
 import type { Behaviour, HouseWords, RangeEvidence, Repeat, Sign } from './evidence'
-import { judgeDegrees } from './judgeDegrees'
+import { settle } from './settle'
 
 interface Situation {
   readonly id: string
@@ -26,7 +26,7 @@ interface Situation {
     grain: 'fine' | 'coarse'
     startedBelowOnsetC: number
   }
-  readonly thermometer: RangeEvidence['thermometer']
+  readonly thermometer: Omit<RangeEvidence['thermometer'], 'extrapolated'>
   readonly dried: {
     how: 'constant mass' | 'oven' | 'minutes of air' | 'not'
     minutes: number | null
@@ -58,7 +58,7 @@ interface Situation {
   }
 }
 const SITUATIONS = JSON.parse(
-  readFileSync(new URL('../../../golden/judging-situations.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../golden/judging-situations.json', import.meta.url), 'utf8'),
 ) as readonly Situation[]
 
 const ORDINARY: HouseWords = {
@@ -103,9 +103,12 @@ function evidenceOf(one: Situation): RangeEvidence {
     fillMm: reading.fillMm,
     grain: reading.grain,
     watchedFromBelowOnsetC: reading.startedBelowOnsetC,
-    thermometer: one.thermometer,
-    dried: dried && { how: dried.how, minutes: dried.minutes, solventBoilsC: boilsC(dried.solvent) },
-    signs: one.signs,
+    thermometer: { ...one.thermometer, extrapolated: false },
+    dried:
+      dried && dried.solvent !== null
+        ? { how: dried.how, minutes: dried.minutes, solventBoilsC: boilsC(dried.solvent) }
+        : null,
+    signs: one.signs.map((sign) => ({ sign, atC: null })),
     literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
     behaviour: compound.behaviour,
     fusion: fusionOf(compound.meltHighC, compound.fusionEnthalpyKJPerMol, compound.molarMassGPerMol),
@@ -113,9 +116,16 @@ function evidenceOf(one: Situation): RangeEvidence {
     authentic: one.authenticSameRun,
     mixed:
       mixedMelt &&
-      mixedVerdict({ unknown: mixedMelt.alone, reference: mixedMelt.reference, mixture: mixedMelt }, ORDINARY)
-        .verdict,
-    plate: plate && { spots: plate.spots, sameHeight: plate.sameHeightAsAuthentic },
+      mixedVerdict(
+        { unknown: mixedMelt.alone, reference: mixedMelt.reference, mixture: mixedMelt },
+        ORDINARY,
+      ),
+    plate: plate && {
+      spots: plate.spots,
+      sameHeight: plate.sameHeightAsAuthentic,
+      isPoor: false,
+      sentence: '',
+    },
     repeats: one.repeats,
     impurity: impurity && {
       name: impurity.name,
@@ -127,7 +137,7 @@ const rulesOf = ({ houseRules }: Situation): HouseWords =>
   houseRules === 'ordinary' ? ORDINARY : { ...ORDINARY, ...houseRules }
 
 describe('what a careful supervisor would say', () => {
-  const judged = SITUATIONS.map((one) => ({ one, said: judgeDegrees(evidenceOf(one), rulesOf(one)) }))
+  const judged = SITUATIONS.map((one) => ({ one, said: settle(evidenceOf(one), rulesOf(one)) }))
   const count = (is: (of: (typeof judged)[number]) => boolean) => judged.filter(is).length
   test('of the situations on record', () => {
     const missed = judged.filter(

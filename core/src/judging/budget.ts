@@ -1,0 +1,248 @@
+import type { HouseWords, RangeEvidence } from './evidence'
+import type { BudgetRow, Measured, Owner } from './judgement'
+import {
+  airMinutesFor,
+  byChanceC,
+  boiledOut,
+  isChecked,
+  isShownDry,
+  type Owners,
+  type Span,
+  WATCHED_FROM_C,
+} from './owners'
+
+type Ends = BudgetRow['endC']
+
+const NOTHING: Span = { leastC: 0, mostC: 0 }
+const NONE: Ends = { onset: NOTHING, clear: NOTHING, width: NOTHING }
+
+/**
+ * Whose the degrees of a reading are: one row an owner, from the least to the most it may have raised each end (below
+ * 0: lowered) and widened the range; the last row is what is left for the sample. The least of all rows together is
+ * never more than what was read, the most never less.
+ */
+export function budgetOf(
+  evidence: RangeEvidence,
+  owners: Owners,
+  measured: Measured,
+  rules: HouseWords,
+): readonly BudgetRow[] {
+  const besides = measured.against?.what === 'authentic'
+  const rows = [
+    heatingRow(evidence, owners, besides),
+    meltingTimeRow(evidence, owners, besides),
+    thermometerRow(evidence, owners, besides),
+    readingRow(evidence, owners, besides),
+    literatureRow(measured),
+  ]
+  const withLate =
+    owners.mayBeLate || owners.mayBeAnotherMark ? [...rows, lateRow(evidence, owners, rules)] : rows
+  const all = [...withLate, solventRow(evidence, owners, left(withLate, measured))]
+  return [...all, sampleRow(left(all, measured), measured)]
+}
+
+/** What is left of the reading once these rows are charged. */
+function left(rows: readonly BudgetRow[], { distanceC, widthC }: Measured): Ends {
+  const rest = (end: keyof Ends, of: number): Span => ({
+    leastC: of - sum(rows, end, 'mostC'),
+    mostC: of - sum(rows, end, 'leastC'),
+  })
+  const width = rest('width', widthC)
+  return {
+    onset: rest('onset', distanceC?.onset ?? 0),
+    clear: rest('clear', distanceC?.clear ?? 0),
+    // Nobody owns more of a width than was read.
+    width: {
+      leastC: Math.min(widthC, Math.max(0, width.leastC)),
+      mostC: Math.min(widthC, Math.max(0, width.mostC)),
+    },
+  }
+}
+
+function sum(rows: readonly BudgetRow[], end: keyof Ends, bound: keyof Span): number {
+  return rows.reduce((total, { endC }) => total + endC[end][bound], 0)
+}
+
+function row(owner: Owner, endC: Ends, sentence: string, isOpenEnded = false): BudgetRow {
+  return { owner, endC, isOpenEnded, sentence }
+}
+
+function heatingRow(evidence: RangeEvidence, { heating }: Owners, besides: boolean): BudgetRow {
+  const { rateCPerMin, rateMeasured, thermometer } = evidence
+  if (besides) return row('heating', NONE, 'nothing: the authentic sample was heated alike')
+  if (rateCPerMin === 0)
+    return row('heating', NONE, 'nothing: looked back to no heating at all, from several rates')
+  if (thermometer.state === 'checked in place at this rate')
+    return row(
+      'heating',
+      NONE,
+      'nothing: the thermometer was checked at this rate, and the correction holds it',
+    )
+  return row(
+    'heating',
+    { onset: heating, clear: heating, width: NOTHING },
+    `at ${rateCPerMin.toFixed(1)} °C/min${rateMeasured ? '' : ' as planned, not measured,'} both ends read ${span(heating)} late; it raises a range and never lowers one`,
+  )
+}
+
+function meltingTimeRow(evidence: RangeEvidence, { meltingTime }: Owners, besides: boolean): BudgetRow {
+  const { rateCPerMin, fillMm, grain, authentic, reading } = evidence
+  if (besides && authentic) {
+    const alikeC = Math.min(reading.clearC - reading.onsetC, authentic.clearC - authentic.onsetC)
+    const alike = { leastC: alikeC, mostC: alikeC }
+    // Both tubes’ tops are late alike: only the width is charged.
+    return row(
+      'melting time',
+      { ...NONE, width: alike },
+      `the authentic sample beside it is ${c(authentic.clearC - authentic.onsetC)} wide: as much of the width is heating and packing`,
+    )
+  }
+  if (rateCPerMin === 0) return row('melting time', NONE, 'nothing: looked back to no heating at all')
+  return row(
+    'melting time',
+    { onset: NOTHING, clear: meltingTime, width: meltingTime },
+    `${millimetres(fillMm)} mm of ${grain} powder takes a while to melt through: ${span(meltingTime)} of the width and of the top`,
+  )
+}
+
+function thermometerRow(evidence: RangeEvidence, { thermometerC }: Owners, besides: boolean): BudgetRow {
+  if (besides) return row('thermometer', NONE, 'nothing: the authentic sample was read on the same one')
+  const off = eitherWay(thermometerC)
+  const { state, extrapolated } = evidence.thermometer
+  const how = isChecked(evidence)
+    ? state === 'checked in place at this rate'
+      ? 'checked at this rate'
+      : 'checked, though at another rate'
+    : extrapolated
+      ? 'checked, but not up to here'
+      : 'never checked'
+  return row(
+    'thermometer',
+    { onset: off, clear: off, width: NOTHING },
+    `${how}: ± ${c(thermometerC)} at both ends alike; the width is not touched`,
+  )
+}
+
+function readingRow(evidence: RangeEvidence, { readingC }: Owners, besides: boolean): BudgetRow {
+  const endC = besides ? byChanceC({ readingC }) : readingC
+  const widthC = Math.min(byChanceC({ readingC: endC }), evidence.reading.clearC - evidence.reading.onsetC)
+  const both = eitherWay(endC)
+  return row(
+    'reading',
+    { onset: both, clear: both, width: eitherWay(widthC) },
+    `± ${c(endC)} at each end: two standard errors of a mark and half a division${besides ? ', of both samples' : ''}`,
+  )
+}
+
+function literatureRow({ against }: Measured): BudgetRow {
+  if (!against) return row('literature', NONE, 'nothing is known of what it should melt at')
+  const range = `${c(against.lowC)} to ${c(against.highC)} °C`
+  return row(
+    'literature',
+    NONE,
+    against.what === 'authentic'
+      ? `nothing: the authentic sample melted at ${range} beside it and takes its place`
+      : `inside ${range} is no distance at all; that span licenses no width`,
+  )
+}
+
+function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }: HouseWords): BudgetRow {
+  const most: Span = { leastC: 0, mostC: broadWidthC }
+  const sentence = mayBeLate
+    ? `watching began ${c(evidence.watchedFromBelowOnsetC ?? 0)} below the onset, less than ${WATCHED_FROM_C}: it may have begun before; how much is not known`
+    : 'wetness was seen before the drop that was marked; which of the two began the melting is not known'
+  return row(
+    'late',
+    { onset: most, clear: NOTHING, width: { leastC: -broadWidthC, mostC: 0 } },
+    sentence,
+    true,
+  )
+}
+
+function solventRow(evidence: RangeEvidence, { mayBeWet }: Owners, rest: Ends): BudgetRow {
+  const { dried } = evidence
+  if (!mayBeWet) return row('solvent', NONE, `nothing: ${shownDry(evidence)}`)
+  const lowered = (end: Span): Span => ({ leastC: Math.min(0, end.leastC), mostC: 0 })
+  const boilsC = dried?.solventBoilsC ?? null
+  const air = boilsC === null ? Infinity : airMinutesFor(boilsC)
+  const why = boiledOut(evidence)
+    ? `it bubbled near ${boiling(dried)}, where its solvent boils`
+    : dried?.how === 'minutes of air'
+      ? boilsC === null
+        ? `${minutesOf(dried)} min of air, and its solvent is not on record`
+        : `${minutesOf(dried)} min of air, and its solvent boils at ${boiling(dried)}${Number.isFinite(air) ? `: ${air} min would show it dry` : ': air does not show it dry'}`
+      : 'not shown dry'
+  return row(
+    'solvent',
+    {
+      onset: lowered(rest.onset),
+      clear: lowered(rest.clear),
+      width: { leastC: 0, mostC: Math.max(0, rest.width.mostC) },
+    },
+    `${why}; solvent left lowers and widens by as much as it likes`,
+    true,
+  )
+}
+
+const boiling = (dried: RangeEvidence['dried']) => `${dried?.solventBoilsC?.toFixed(0) ?? ''} °C`
+const minutesOf = (dried: NonNullable<RangeEvidence['dried']>) => Math.floor(dried.minutes ?? 0)
+
+function shownDry({ dried, signs }: RangeEvidence): string {
+  if (!dried) return 'it was not wet'
+  if (!isShownDry({ dried, signs })) return 'a range so sharp where it should be shows it dry'
+  switch (dried.how) {
+    case 'constant mass':
+      return 'dried to constant mass'
+    case 'oven':
+      return 'dried in the oven'
+    default:
+      return `${minutesOf(dried)} min of air dry what boils at ${boiling(dried)}`
+  }
+}
+
+function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
+  const certain: string[] = []
+  if (tenth(rest.width.leastC) > 0) certain.push(`${c(rest.width.leastC)} of the width`)
+  if (distanceC)
+    for (const [end, name] of [
+      ['onset', 'onset'],
+      ['clear', 'clear point'],
+    ] as const) {
+      const { leastC, mostC } = rest[end]
+      if (tenth(mostC) < 0) certain.push(`${c(-mostC)} by which the ${name} lies low`)
+      if (tenth(leastC) > 0) certain.push(`${c(leastC)} by which the ${name} lies high`)
+    }
+  return row(
+    'sample',
+    rest,
+    certain.length > 0
+      ? `nobody else can own ${list(certain)}`
+      : `nothing for certain: the others may own all of it; at most ${c(rest.width.mostC)} of the width is its own`,
+  )
+}
+
+function list(parts: readonly string[]): string {
+  const last = parts[parts.length - 1] ?? ''
+  return parts.length < 2 ? last : `${parts.slice(0, -1).join(', ')} and ${last}`
+}
+
+function eitherWay(mostC: number): Span {
+  return { leastC: -mostC, mostC }
+}
+
+/** “0.1 to 0.5”, or one number where both read alike. */
+export function span({ leastC, mostC }: Span): string {
+  return c(leastC) === c(mostC) ? c(mostC) : `${c(leastC)} to ${c(mostC)}`
+}
+
+function c(value: number): string {
+  return tenth(value).toFixed(1)
+}
+
+function millimetres(value: number): string {
+  return String(tenth(value))
+}
+
+function tenth(value: number): number {
+  return Math.round(value * 10) / 10 || 0
+}

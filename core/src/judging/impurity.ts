@@ -1,0 +1,45 @@
+import { type Fusion, impurityFromClearPoint } from '../melting/liquidus'
+import { visibleUnder } from '../melting/meltingRange'
+import type { HouseWords, RangeEvidence } from './evidence'
+import type { Measured } from './judgement'
+import { byChanceC, isChecked, type Owners, saw, tenths } from './owners'
+
+/**
+ * How much of what dissolves in the melt a range speaks for, as mole fractions: the least, with both ends read as low
+ * as heating, thermometer and marks can have raised them, and the most, with both as high. The clear point lies where
+ * 1 − x is saturated; at the onset the fraction that the house’s mark stands for is liquid.
+ *
+ * @returns null where a range cannot say: no fusion enthalpy, a thermometer nobody accounts for, a range that is sharp
+ * but lies elsewhere or above, one that decomposes
+ */
+export function impurityOf(
+  evidence: RangeEvidence,
+  owners: Owners,
+  { against, distanceC, widthC }: Measured,
+  rules: HouseWords,
+): readonly [least: number, most: number] | null {
+  const { fusion, reading, behaviour } = evidence
+  if (!fusion || !against || !distanceC) return null
+  const besides = against.what === 'authentic'
+  if (!besides && !isChecked(evidence)) return null
+  if (behaviour === 'decomposes' || saw(evidence, 'decomposes')) return null
+  const lowByC = -Math.min(distanceC.onset, distanceC.clear)
+  const highByC = Math.max(distanceC.onset, distanceC.clear)
+  const isSharp = tenths(widthC) <= rules.sharpWidthC
+  if (isSharp && tenths(lowByC) > rules.literatureWithinC) return null
+  if (tenths(highByC) > rules.literatureWithinC) return null
+
+  const errorC = besides ? byChanceC(owners) : Math.hypot(owners.thermometerC, owners.readingC)
+  const late = besides ? { leastC: 0, mostC: 0 } : owners.heating
+  const melting = besides ? { leastC: 0, mostC: 0 } : owners.meltingTime
+  const pureAt = (meltingPointC: number): Fusion => ({ ...fusion, meltingPointC })
+  const dissolved = (pure: Fusion, endC: number) => impurityFromClearPoint(pure, endC)
+  const share = visibleUnder(rules).visibleLiquidFraction
+  const most = Math.max(
+    dissolved(pureAt(against.highC), reading.clearC - late.mostC - melting.mostC - errorC),
+    share * dissolved(pureAt(against.highC), reading.onsetC - late.mostC - errorC),
+  )
+  const pureLeastC = besides ? against.highC : against.lowC
+  const least = dissolved(pureAt(pureLeastC), reading.clearC - late.leastC - melting.leastC + errorC)
+  return [Math.min(least, most), most]
+}

@@ -1,0 +1,127 @@
+import type { Behaviour, HouseWords } from './evidence'
+import type { Action, Judgement } from './judgement'
+
+/** Why a tube has no range: both numbers or a reason, never one number. */
+export const NO_RANGE_REASONS = [
+  'not melted at the stop temperature',
+  'decomposed before it melted',
+  'the onset was missed',
+  'the clear point was missed',
+  'the tube broke or came out',
+  'it melted as it went in',
+] as const
+export type NoRangeReason = (typeof NO_RANGE_REASONS)[number]
+
+/** What is known of a tube that has no range; temperatures °C. */
+export interface NoRange {
+  readonly reason: NoRangeReason
+  /** Where its heating began and stopped. */
+  readonly startC: number
+  readonly stopC: number
+  readonly literature: { readonly lowC: number; readonly highC: number } | null
+  readonly behaviour: Behaviour
+}
+
+/** Judges a tube that gave no range: the reason is evidence too, and says what to do. Never more than “cannot tell”. */
+export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
+  const { sentence, next } = told(one, rules)
+  const spanC = one.literature ? one.literature.highC - one.literature.lowC : 2
+  const minutes = Math.round(15 + (rules.startBelowC + spanC + rules.stopAboveC) / rules.meltRate.target)
+  return {
+    verdict: 'cannot tell',
+    measured: null,
+    budget: [],
+    impurity: null,
+    findings: [{ code: 'no-range', numbers: {}, headline: capital(one.reason), sentence }],
+    actions: next.map((action) => ({ minutes, ...action })),
+  }
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}
+
+type Told = { readonly sentence: string; readonly next: readonly Action[] }
+
+const again: Action = {
+  code: 'repeat as it was',
+  removes: [],
+  sentence: 'Melt a new tube of it the same way.',
+}
+
+function told({ reason, startC, stopC, literature, behaviour }: NoRange, rules: HouseWords): Told {
+  switch (reason) {
+    case 'not melted at the stop temperature': {
+      const aboveC = literature ? stopC - literature.highC : 0
+      const next: Action[] = [
+        {
+          code: 'melt beside authentic',
+          removes: ['thermometer', 'literature'],
+          sentence:
+            'Melt a new tube beside an authentic sample and heat on: if that melts and this does not, it is another compound.',
+        },
+        {
+          code: 'check the thermometer',
+          removes: ['thermometer'],
+          sentence: 'Check the thermometer with melting standards.',
+        },
+      ]
+      return aboveC > rules.literatureWithinC
+        ? {
+            sentence: `still solid at ${c(stopC)} °C, ${c(aboveC)} above literature: an impurity does not do that. Another compound, a salt or grit, or a thermometer that reads high`,
+            next,
+          }
+        : {
+            sentence: `still solid at ${c(stopC)} °C, where the heating stopped: that was too soon to tell`,
+            next: [again],
+          }
+    }
+    case 'decomposed before it melted':
+      return {
+        sentence: 'a decomposition point depends on how fast it was reached and does not measure purity',
+        next: [
+          {
+            code: 'new tube, put in late',
+            removes: ['heating', 'late'],
+            sentence:
+              'Take a new tube and put it in about 10 °C below, so that it spends less time hot; the rate is reported with it.',
+          },
+          {
+            code: 'melt beside authentic',
+            removes: ['thermometer', 'heating', 'literature'],
+            sentence: 'Heat an authentic sample alike beside it: then the two can be compared.',
+          },
+        ],
+      }
+    case 'it melted as it went in': {
+      const belowC = literature ? literature.lowC - startC : 0
+      return {
+        sentence:
+          belowC > 0
+            ? `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature: very impure, wet, or another compound; where it begins is not known`
+            : `it was put in at ${c(startC)} °C, which was too hot to see it begin`,
+        next: [
+          {
+            code: 'repeat slower',
+            removes: ['late'],
+            sentence: `Cool the block well below, put a new tube in and watch from ${rules.startBelowC} °C further down.`,
+          },
+        ],
+      }
+    }
+    case 'the onset was missed':
+    case 'the clear point was missed':
+    case 'the tube broke or came out':
+      return {
+        sentence:
+          behaviour === 'sublimes' && reason !== 'the tube broke or came out'
+            ? 'one number is not a range; it sublimes: seal the new tube'
+            : 'nothing is known of its range; one number would not be one either',
+        next: [again],
+      }
+  }
+}
+
+function c(value: number): string {
+  return value.toFixed(1)
+}

@@ -1,0 +1,271 @@
+import { zeroRateRange } from '../heating/observedRange'
+import { eutectic } from '../melting/eutectic'
+import type { MeltingRange } from '../melting/meltingRange'
+import type { NextStep, Verdict } from './judgement'
+import type { HouseWords, RangeEvidence } from './evidence'
+import { byChanceC, isChecked, type Owners, ownersOf, saw, type Span, tenths } from './owners'
+
+/** What a reading comes to once everybody has been charged what is theirs. */
+export interface Settled {
+  readonly verdict: Verdict
+  /** What to do next, what would settle most first. */
+  readonly next: readonly [NextStep, ...NextStep[]]
+  readonly owners: Owners
+  /** The evidence as it was judged: several tubes as one, several rates looked back to none. */
+  readonly evidence: RangeEvidence
+  /** What of the width only the sample can own beyond what the house’s words allow for, °C. */
+  readonly sampleWidth: Span
+  /** True where heating or packing that break the house’s rules might own enough to change the word for a width. */
+  readonly isTooFastToTell: boolean
+}
+
+/** Simple pairs meet within so much of where the ideal relation puts their eutectic, °C. */
+export const EUTECTIC_WITHIN_C = 3
+/** A tube that has been hot for so long below its melting has had time to sublime away, °C below the onset. */
+const LONG_HOT_C = 25
+
+/**
+ * The verdict on a range: every degree between reading and literature, and of the width, belongs to somebody; what
+ * nobody else can own is the sample’s. Where that straddles a border because of something that can be mended it
+ * cannot be told, and the mending comes first.
+ */
+export function settle(read: RangeEvidence, rules: HouseWords): Settled {
+  const { evidence, tubes } = asOne(read, rules)
+  const owners = ownersOf(evidence, rules, tubes)
+  const widthC = width(evidence.reading)
+  const sampleWidth = {
+    leastC: Math.max(0, widthC - owners.beyondOrdinary.mostC - byChanceC(owners)),
+    mostC: widthC,
+  }
+  const judged = { owners, sampleWidth }
+  const [verdict, ...next] =
+    outright(evidence, rules) ?? beside(evidence, owners, rules) ?? alone(evidence, judged, rules)
+  return {
+    verdict,
+    next: withoutDone(next, evidence, owners),
+    owners,
+    evidence,
+    sampleWidth,
+    isTooFastToTell: isLoose(owners) && straddles(sampleWidth, rules),
+  }
+}
+
+/** The fastest of several rates is so much faster than the slowest, or they count as one. */
+const TWO_RATES = 1.6
+
+/**
+ * Heated at several rates, a range is looked back to no rate at all, and heating owns nothing more. Tubes heated
+ * alike that agree count as one better reading; beside an authentic sample the tube of that run stands.
+ */
+function asOne(
+  evidence: RangeEvidence,
+  rules: HouseWords,
+): { readonly evidence: RangeEvidence; readonly tubes: number } {
+  const tubes = [{ ...evidence.reading, rateCPerMin: evidence.rateCPerMin }, ...evidence.repeats]
+  const rates = tubes.map(({ rateCPerMin }) => rateCPerMin)
+  if (Math.max(...rates) >= TWO_RATES * Math.min(...rates)) {
+    const { onsetC, clearC } = zeroRateRange(tubes)
+    const reading = { onsetC, clearC: Math.max(onsetC, clearC) }
+    return {
+      evidence: { ...evidence, reading, rateCPerMin: 0, rateMeasured: true, repeats: [] },
+      tubes: 1,
+    }
+  }
+  if (evidence.authentic || tenths(scatterC(evidence)) > rules.repeatWithinC) return { evidence, tubes: 1 }
+  const mean = (end: 'onsetC' | 'clearC') => tubes.reduce((sum, tube) => sum + tube[end], 0) / tubes.length
+  const reading = { onsetC: mean('onsetC'), clearC: mean('clearC') }
+  return { evidence: { ...evidence, reading }, tubes: tubes.length }
+}
+
+/** What was done already, or is as it should be, is not asked for again, except first: then it is to be repeated. */
+function withoutDone(
+  [first = 'repeat as it was', ...rest]: readonly NextStep[],
+  { mixed, plate, authentic, thermometer }: RangeEvidence,
+  owners: Owners,
+): readonly [NextStep, ...NextStep[]] {
+  const isDone = (step: NextStep) =>
+    (step === 'mixed melt' && mixed !== null) ||
+    (step === 'thin-layer plate' && plate !== null) ||
+    (step === 'melt beside authentic' && authentic !== null) ||
+    (step === 'repeat slower' && !owners.isRateLoose && !owners.mayBeLate) ||
+    (step === 'check the thermometer' && thermometer.state === 'checked in place at this rate')
+  return [first, ...rest.filter((step) => !isDone(step))]
+}
+
+type Judged = Pick<Settled, 'owners' | 'sampleWidth'>
+type Said = readonly [Verdict, ...NextStep[]]
+
+/** What stands whatever the range says. */
+function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
+  const { mixed, behaviour, reading, authentic } = evidence
+  if (mixed?.verdict === 'different') return ['not this compound', 'find out what it is', 'thin-layer plate']
+  if (saw(evidence, 'solid that never melts')) return ['impure', 'hot filter']
+  // Beside an authentic sample other runs’ tubes differ by what the two of this run share.
+  if (!heedsAuthentic(evidence, rules) && tenths(scatterC(evidence)) > rules.repeatWithinC)
+    return ['cannot tell', 'repeat as it was', 'check the thermometer', 'melt beside authentic']
+  const decomposed = behaviour === 'decomposes' || saw(evidence, 'decomposes')
+  if (decomposed && !authentic) return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
+  const longHot = (evidence.watchedFromBelowOnsetC ?? 0) > LONG_HOT_C
+  if (behaviour === 'sublimes' && longHot)
+    return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
+  const isWide = width(reading) > rules.sharpWidthC
+  const loses = saw(evidence, 'sweats') || saw(evidence, 'bubbles')
+  if (behaviour === 'hydrate' && isWide && loses)
+    return ['cannot tell', 'dry and repeat', 'recrystallize from another solvent']
+  return null
+}
+
+/** How far apart tubes of one sample, heated alike, lie at either end, °C. */
+function scatterC({ reading, repeats }: RangeEvidence): number {
+  const tubes = [reading, ...repeats]
+  const spread = (end: 'onsetC' | 'clearC') =>
+    Math.max(...tubes.map((tube) => tube[end])) - Math.min(...tubes.map((tube) => tube[end]))
+  return Math.max(spread('onsetC'), spread('clearC'))
+}
+
+/** An authentic sample that is itself low and wide, on a thermometer that is right, speaks for nothing. */
+export function heedsAuthentic(evidence: RangeEvidence, rules: HouseWords): boolean {
+  const { authentic, reading } = evidence
+  if (!authentic) return false
+  return !isChecked(evidence) || width(authentic) <= width(reading) + rules.sharpWidthC
+}
+
+/** Beside an authentic sample of the same run heating and thermometer cancel. */
+function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Said | null {
+  const { authentic, reading, literature } = evidence
+  if (!authentic || !heedsAuthentic(evidence, rules)) return null
+  const checked = isChecked(evidence)
+  const chanceC = byChanceC(owners)
+  const lowerC = authentic.onsetC - reading.onsetC
+  const apartC = Math.max(Math.abs(lowerC), Math.abs(authentic.clearC - reading.clearC))
+  const tooFast = evidence.rateCPerMin > rules.meltRate.max && evidence.behaviour !== 'decomposes'
+  const widerC = width(reading) - width(authentic)
+  if (apartC <= chanceC || (widerC <= chanceC && Math.abs(lowerC) <= chanceC)) {
+    const against = contradicted(evidence)
+    if (against) return against
+    const bothOffC = literature ? literature.lowC - authentic.onsetC : 0
+    const isOff = !checked && Math.abs(bothOffC) > rules.literatureWithinC
+    if (tooFast) return ['consistent with pure', 'repeat slower', 'sign', 'mixed melt']
+    const off = isOff ? (['check the thermometer'] as const) : []
+    return ['consistent with pure', 'sign', ...off, 'mixed melt', 'thin-layer plate']
+  }
+  if (widerC > rules.sharpWidthC) return ['impure', 'recrystallize', 'repeat slower']
+  if (widerC > chanceC) return ['nearly pure', 'recrystallize', 'thin-layer plate']
+  return ['not this compound', 'mixed melt', 'find out what it is', 'thin-layer plate']
+}
+
+function alone(evidence: RangeEvidence, judged: Judged, rules: HouseWords): Said {
+  const widthC = tenths(judged.sampleWidth.mostC)
+  return widthC <= rules.sharpWidthC ? sharp(evidence, judged, rules) : wide(evidence, judged, rules)
+}
+
+function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): Said {
+  const { literature, reading, mixed, plate } = evidence
+  if (!literature) return ['cannot tell', 'mixed melt', 'find out what it is']
+  const withinC = rules.literatureWithinC
+  const lowByC = literature.lowC - reading.onsetC
+  const highByC = reading.clearC - literature.highC
+  if (tenths(Math.max(lowByC, highByC)) <= withinC) return agreeing(evidence, owners)
+  // Heating may own what is too high; that it does is for a slower tube to show.
+  if (owners.isRateLoose && highByC - owners.heating.mostC <= withinC && lowByC <= withinC)
+    return ['cannot tell', 'repeat slower', 'melt beside authentic']
+  if (mixed?.verdict === 'repeat') return UNCLEAR_MIXTURE
+  // Only the mixed melt speaks for identity: then what is off is the thermometer, whatever its check said.
+  if (mixed?.verdict === 'same')
+    return isChecked(evidence)
+      ? ['consistent with pure', 'check the thermometer', 'sign']
+      : ['consistent with pure', 'sign', 'check the thermometer']
+  if (owners.mayBeWet && lowByC > 0) return ['cannot tell', 'dry and repeat', 'melt beside authentic']
+  // What nobody but the sample can own of the distance.
+  const sampleC = Math.max(lowByC, highByC) - owners.thermometerC - owners.readingC
+  if (sampleC <= withinC)
+    return !isChecked(evidence)
+      ? ['cannot tell', 'check the thermometer', 'melt beside authentic', 'mixed melt']
+      : ['cannot tell', 'melt beside authentic', 'check the thermometer', 'mixed melt']
+  if (evidence.behaviour === 'other forms' || saw(evidence, 'changes form'))
+    return ['cannot tell', 'mixed melt', 'recrystallize from another solvent', 'melt beside authentic']
+  const companion = companionAt(evidence)
+  if (companion === 'itself') return ['not this compound', 'find out what it is', 'mixed melt']
+  if (companion === 'eutectic')
+    return ['impure', 'mixed melt', 'recrystallize from another solvent', 'find out what it is']
+  if (plate?.sameHeight === false) return ['not this compound', 'find out what it is', 'mixed melt']
+  if (highByC > 3 * withinC) return ['not this compound', 'find out what it is', 'mixed melt']
+  return ['cannot tell', 'mixed melt', 'melt beside authentic', 'find out what it is']
+}
+
+/** Whether a sharp range lies where the companion melts, or where the two melt together. */
+function companionAt({ impurity, fusion, reading }: RangeEvidence): 'itself' | 'eutectic' | null {
+  if (!impurity) return null
+  if (Math.abs(reading.clearC - impurity.fusion.meltingPointC) <= EUTECTIC_WITHIN_C) return 'itself'
+  if (!fusion) return null
+  const { temperatureC } = eutectic(fusion, impurity.fusion)
+  return Math.abs(reading.clearC - temperatureC) <= EUTECTIC_WITHIN_C ? 'eutectic' : null
+}
+
+const UNCLEAR_MIXTURE: Said = ['cannot tell', 'grind again and repeat the mixture', 'thin-layer plate']
+
+/** A mixture that was unclear and a plate speak against a range that agrees. */
+function contradicted({ mixed, plate }: RangeEvidence): Said | null {
+  if (mixed?.verdict === 'repeat') return UNCLEAR_MIXTURE
+  if (plate && plate.spots > 1) return ['nearly pure', 'recrystallize', 'thin-layer plate']
+  if (plate?.sameHeight === false && mixed?.verdict !== 'same')
+    return ['cannot tell', 'mixed melt', 'thin-layer plate']
+  return null
+}
+
+/** Sharp and where it should be: only what could still make that a mistake is left. */
+function agreeing(evidence: RangeEvidence, owners: Owners): Said {
+  const { mixed, impurity, reading } = evidence
+  const against = contradicted(evidence)
+  if (against) return against
+  if (owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
+  const another = impurity && Math.abs(impurity.fusion.meltingPointC - reading.clearC) <= EUTECTIC_WITHIN_C
+  if (another && mixed?.verdict !== 'same')
+    return ['consistent with pure', 'mixed melt', 'thin-layer plate', 'sign']
+  return ['consistent with pure', 'sign', 'mixed melt', 'thin-layer plate']
+}
+
+function wide(evidence: RangeEvidence, { owners, sampleWidth }: Judged, rules: HouseWords): Said {
+  const { literature, reading, crude } = evidence
+  const widthC = reading.clearC - reading.onsetC
+  if (owners.mayBeWet) return ['cannot tell', 'dry and repeat']
+  const topC = literature ? reading.clearC - literature.highC : 0
+  // The measurement may own what decides: it is mended before the sample is treated. An impurity raises no top.
+  if (isLoose(owners) && (straddles(sampleWidth, rules) || topC > rules.literatureWithinC))
+    return owners.isRateLoose
+      ? ['cannot tell', 'repeat slower', 'melt beside authentic']
+      : ['cannot tell', 'repeat with less, finer']
+  if (owners.mayBeAnotherMark) return ['cannot tell', 'repeat as it was', 'dry and repeat']
+  if (owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
+  if (crude && isNoBetter(reading, crude, rules))
+    return ['impure', 'recrystallize from another solvent', 'thin-layer plate', 'find out what it is']
+  if (topC - owners.heating.mostC - owners.thermometerC > rules.literatureWithinC)
+    return ['impure', 'thin-layer plate', 'recrystallize']
+  const lowByC = literature ? literature.lowC - reading.onsetC : 0
+  const isImpure =
+    tenths(Math.min(sampleWidth.leastC, widthC)) >= rules.broadWidthC || lowByC > 2 * rules.literatureWithinC
+  return [isImpure ? 'impure' : 'nearly pure', 'recrystallize', 'thin-layer plate']
+}
+
+/** Rate or packing break the house’s rules. */
+function isLoose({ isRateLoose, isPackedLoose }: Owners): boolean {
+  return isRateLoose || isPackedLoose
+}
+
+/** Whether what is the sample’s own of a width may lie on either side of a word for it. */
+function straddles({ leastC, mostC }: Span, { sharpWidthC, broadWidthC }: HouseWords): boolean {
+  return [sharpWidthC, broadWidthC].some((border) => tenths(leastC) <= border && tenths(mostC) > border)
+}
+
+function width({ onsetC, clearC }: MeltingRange): number {
+  return clearC - onsetC
+}
+
+/** Whether a range begins no higher and is no narrower than repeats differ by. */
+export function isNoBetter(now: MeltingRange, before: MeltingRange, rules: HouseWords): boolean {
+  const gainedC = Math.max(
+    now.onsetC - before.onsetC,
+    before.clearC - before.onsetC - (now.clearC - now.onsetC),
+  )
+  return gainedC <= rules.repeatWithinC
+}

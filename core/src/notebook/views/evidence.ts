@@ -1,0 +1,133 @@
+import type { Behaviour, RangeEvidence, Repeat, SignSeen } from '../../judging/evidence'
+import type { PlateOpinion } from '../../chromatography/readPlate'
+import type { Compound } from '../../reference/shelf'
+import { fusionOf } from '../../reference/fusionOf'
+import type { View } from '../fold'
+import { type PrepFacts, sampleOf } from './prep'
+import { drynessOf } from './dryness'
+import { meltOf, readingsOf } from './melt'
+import { type CompleteRow, isComplete } from './mixtures'
+import { heatedOf, judgedRange, type RangeRow } from './ranges'
+
+/** What stands beside a range when it is judged. */
+export interface Beside {
+  /** What it is thought to be; null for an unknown. */
+  readonly compound: Compound | null
+  readonly dried: RangeEvidence['dried']
+  readonly crude: CompleteRow | null
+  readonly authentic: CompleteRow | null
+  readonly mixed: RangeEvidence['mixed']
+  readonly plate: PlateOpinion | null
+  readonly repeats: readonly CompleteRow[]
+  readonly impurity: Compound | null
+}
+
+/** All the notebook knows of one range, as it is judged. */
+export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeEvidence {
+  const { compound, crude, authentic, plate, impurity } = beside
+  const heated = heatedOf(row)
+  return {
+    reading: judgedRange(row),
+    resolutionC: 10 ** -Math.min(decimals(row.onset.text), decimals(row.clear.text)),
+    rateCPerMin: row.rateCPerMin,
+    rateMeasured: row.rateMeasured,
+    fillMm: row.fillMm,
+    grain: row.grain,
+    watchedFromBelowOnsetC: watchedFromBelowOnsetC(view, row),
+    thermometer: {
+      state:
+        heated.calibration === 'none'
+          ? 'never checked'
+          : heated.calibration === 'in place'
+            ? 'checked in place at this rate'
+            : 'checked at another rate',
+      errorC: row.corrected?.calibration.errorC ?? null,
+      extrapolated: row.corrected?.extrapolated ?? false,
+    },
+    dried: beside.dried,
+    signs: signsOf(row),
+    literature: compound ? { lowC: compound.meltLowC, highC: compound.meltHighC } : null,
+    behaviour: compound ? behaviourOf(compound) : 'melts',
+    fusion: compound ? fusionOf(compound) : null,
+    crude: crude ? judgedRange(crude) : null,
+    authentic: authentic ? judgedRange(authentic) : null,
+    mixed: beside.mixed,
+    plate: plate && {
+      spots: plate.spots,
+      sameHeight: plate.agrees,
+      isPoor: plate.isPoor,
+      sentence: plate.sentence,
+    },
+    repeats: beside.repeats.map((one): Repeat => ({ ...judgedRange(one), rateCPerMin: one.rateCPerMin })),
+    impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : null,
+  }
+}
+
+/** How a compound of the shelf behaves when it is heated, in the words judging knows. */
+export function behaviourOf({ behaviour }: Pick<Compound, 'behaviour'>): Behaviour {
+  for (const word of ['decomposes', 'sublimes', 'hydrate', 'other forms'] as const)
+    if (behaviour.includes(word)) return word
+  return 'melts'
+}
+
+/** Further careful tubes of the same sample on the same instrument. */
+export function repeatsFor(row: CompleteRow, rows: readonly RangeRow[]): readonly CompleteRow[] {
+  return rows.filter(
+    (one): one is CompleteRow =>
+      isComplete(one) &&
+      one.sample === row.sample &&
+      one.purpose === 'careful' &&
+      one.instrumentName === row.instrumentName &&
+      !(one.melt === row.melt && one.slot === row.slot),
+  )
+}
+
+/** How a prep's product was dried, and how high its solvent boils. */
+export function driedOf(view: View, prep: PrepFacts): RangeEvidence['dried'] {
+  const { isDry, rule, airMin } = drynessOf(view, prep)
+  const weighed = sampleOf(prep, 'product')?.weighing
+  const plan = prep.plan?.body
+  const boils = plan ? [plan.solvent.boilingPointC, plan.pair?.solvent.boilingPointC ?? null] : []
+  const known = boils.filter((boilsC) => boilsC !== null)
+  const solventBoilsC = known.length > 0 ? Math.max(...known) : null
+  if (isDry && rule.constantMassToleranceG !== null)
+    return { how: 'constant mass', minutes: null, solventBoilsC }
+  return weighed && airMin !== null
+    ? { how: 'minutes of air', minutes: airMin, solventBoilsC }
+    : { how: 'not', minutes: null, solventBoilsC }
+}
+
+/** Watching begins where the slow part begins, or where the tube went in when that was later. */
+function watchedFromBelowOnsetC(view: View, row: CompleteRow): number | null {
+  const melt = meltOf(view, row.melt)
+  if (!melt) return null
+  if (row.notes.includes('melted as it went in')) return 0
+  const readings = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
+  const putInC = melt.notes.flatMap(({ body }) => {
+    const at = body.slot === row.slot && body.note === 'put in' ? Math.round(body.atS) : null
+    return at === null ? [] : (readings?.probeC.get(at) ?? [])
+  })
+  return row.onset.value - Math.max(melt.planned.body.window.startC, ...putInC)
+}
+
+const SIGN_OF_NOTE: Readonly<Record<string, SignSeen['sign']>> = {
+  slush: 'slush',
+  decomposes: 'decomposes',
+  'solid that does not melt': 'solid that never melts',
+}
+
+function signsOf({ signs, notes }: RangeRow): readonly SignSeen[] {
+  return [
+    ...signs.flatMap(({ temperature, word }) =>
+      word === null ? [] : [{ sign: word, atC: temperature.value }],
+    ),
+    ...notes.flatMap((note) => {
+      const sign = SIGN_OF_NOTE[note]
+      return sign ? [{ sign, atC: null }] : []
+    }),
+  ]
+}
+
+function decimals(text: string): number {
+  return text.split('.')[1]?.length ?? 0
+}
