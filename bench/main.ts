@@ -5,6 +5,7 @@ import { measureIdentity, measureMap } from './identity'
 import { measureMelting } from './melting'
 import { measurePosting } from './posting'
 import { measurePress } from './press'
+import { measureReliability } from './reliability'
 import { measureScreens } from './screens'
 import { measureShelf } from './shelf'
 import { measureStart } from './start'
@@ -21,6 +22,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   shelf: measureShelf,
   melting: measureMelting,
   identity: measureIdentity,
+  reliability: measureReliability,
   map: measureMap,
   press: measurePress,
   watch: measureWatch,

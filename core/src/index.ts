@@ -130,6 +130,7 @@ export {
 } from './identity/nextMixture'
 export type { Ranked } from './identity/rankCandidates'
 export type { MixedVerdict } from './identity/mixedVerdict'
+export { reliabilityOf, type Reliability, type ReliabilityInput } from './identity/reliability'
 export { whyHere, type WhyHere } from './identity/whyHere'
 export { poorEvidence, spotsAgree, type RetentionFactor } from './chromatography/retentionFactor'
 export {

@@ -60,6 +60,17 @@ describe('a plate', () => {
     expect(opinion?.agrees).toBe(false)
     expect(opinion?.sentence).toContain('further apart than reading allows')
   })
+  test('a co-spot in one place outweighs a millimetre between the lanes, and not a centimetre', () => {
+    const lanes = (authenticMm: number) => [
+      lane('sample', 21),
+      lane('co-spot', 21.8),
+      lane('authentic', authenticMm),
+    ]
+    expect(readPlate([lane('sample', 21), lane('authentic', 22.6)], 50)?.agrees).toBe(false)
+    expect(readPlate(lanes(22.6), 50)?.agrees).toBe(true)
+    expect(readPlate(lanes(22.6), 50)?.sentence).toContain('spotted together they stand in one place')
+    expect(readPlate(lanes(31), 50)?.agrees).toBe(false)
+  })
   test('a co-spot that parts outweighs two heights that look alike', () => {
     const lanes = [lane('sample', 21), lane('co-spot', 20.6, 22.1), lane('authentic', 21.8)]
     expect(readPlate(lanes, 50)).toMatchObject({ agrees: false })

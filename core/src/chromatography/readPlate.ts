@@ -70,7 +70,10 @@ export function readPlate(lanes: readonly Lane[], frontMm: number): PlateOpinion
   const sameHeight = beside ? spotsAgree(main, beside) : null
   const coSpotSplits =
     coSpot && authentic ? coSpot.spots.length > Math.max(authentic.spots.length, spots) : null
-  const agrees = sameHeight === null ? null : sameHeight && coSpotSplits !== true
+  // Lanes differ by a millimetre or two by themselves: where both were spotted together, that decides.
+  const nearly = beside !== null && Math.abs(main.rf - beside.rf) * frontMm <= LANES_DIFFER_MM
+  const isTogether = coSpotSplits === false && nearly
+  const agrees = sameHeight === null ? null : isTogether || (sameHeight && coSpotSplits !== true)
   const opinion = {
     spots,
     agrees: isPoor && agrees === true ? null : agrees,
@@ -78,8 +81,11 @@ export function readPlate(lanes: readonly Lane[], frontMm: number): PlateOpinion
     authenticRf: beside?.rf ?? null,
     isPoor,
   }
-  return { ...opinion, sentence: said(opinion, coSpotSplits) }
+  return { ...opinion, sentence: said(opinion, coSpotSplits, isTogether && !sameHeight) }
 }
+
+/** Lanes of one plate run this much apart by themselves, mm. */
+const LANES_DIFFER_MM = 2
 
 function nearest<T extends RetentionFactor>(spots: readonly T[], to: RetentionFactor): T | null {
   return spots.reduce<T | null>(
@@ -91,6 +97,8 @@ function nearest<T extends RetentionFactor>(spots: readonly T[], to: RetentionFa
 function said(
   { spots, agrees, rf, authenticRf, isPoor }: Omit<PlateOpinion, 'sentence'>,
   coSpotSplits: boolean | null,
+  /** Apart in their lanes by what lanes differ by, and in one place spotted together. */
+  isTogether: boolean,
 ): string {
   const count = spots === 1 ? 'One spot' : `${spots} spots`
   const at = rf === null ? '' : ` at Rf ${rf.toFixed(2)}`
@@ -98,6 +106,8 @@ function said(
   if (coSpotSplits) return `${count}${at}${beside}; spotted together they part: two compounds.`
   if (isPoor) return `${count}${at}${beside}: so near an end of the plate that most things would stand there.`
   if (agrees === null) return `${count}${at}; nothing authentic stands beside it.`
+  if (isTogether)
+    return `${count}${at}${beside}; spotted together they stand in one place, whatever the lanes differ by. Other compounds may stand there too.`
   return agrees
     ? `${count}${at}${beside}: the same height within what reading allows. Other compounds may stand there too.`
     : `${count}${at}${beside}: further apart than reading allows, so not the same compound.`

@@ -20,4 +20,6 @@ export interface Conventions {
   readonly drying: { readonly atLeastMin: number; readonly constantMassToleranceG: number | null }
   readonly boilingStones: 'in both flasks' | 'in the solvent only'
   readonly crudeRange: 'before dissolving' | 'beside the product'
+  /** How often what is handed out is not on the list, 0 to 1; the ranking’s own figure where the lab gives none. */
+  readonly unlistedPrior?: number | undefined
 }

@@ -12,6 +12,8 @@ import {
   nextMixture,
   outcomeWords,
   RANK_OPTIONS,
+  reliabilityOf,
+  type ReliabilityInput,
   rankCandidates,
   whyHere,
   whyNoMixture,
@@ -184,7 +186,13 @@ describe('the next mixture', () => {
     const input = { unknown: UNKNOWN, candidates, mixtures: [] }
     expect(whyNoMixture({ ...input, references: candidates })).toBeNull()
     expect(whyNoMixture({ ...input, references: [] })).toContain('No authentic sample')
-    const settled = { unknown: UNKNOWN, candidates: [naphthol], mixtures: [], references: [naphthol] }
+    const unchanged = { reference: naphthol, onsetC: 94, clearC: 95.2 }
+    const settled = {
+      unknown: UNKNOWN,
+      candidates: [naphthol],
+      mixtures: [unchanged, unchanged],
+      references: [naphthol],
+    }
     expect(nextMixture(settled)).toEqual([])
     expect(whyNoMixture(settled)).toContain('already point to one answer')
   })
@@ -202,12 +210,18 @@ describe('the next mixture', () => {
 })
 
 describe('the mixed melt', () => {
-  const verdict = (mixture: [number, number], unknown: [number, number] = [93.6, 94.8]) =>
+  const verdict = (
+    mixture: [number, number],
+    unknown: [number, number] = [93.6, 94.8],
+    beside: Partial<Parameters<typeof mixedVerdict>[0]> = {},
+  ) =>
     mixedVerdict(
       {
         unknown: { onsetC: unknown[0], clearC: unknown[1] },
         reference: { onsetC: 94.6, clearC: 95.6 },
         mixture: { onsetC: mixture[0], clearC: mixture[1] },
+        sameRun: true,
+        ...beside,
       },
       DEFAULT_HOUSE_RULES,
     )
@@ -229,6 +243,24 @@ describe('the mixed melt', () => {
     expect(found.verdict).toBe('same')
     expect(found.because).toContain('begins 2.2 °C higher')
   })
+  test('beside ranges of another run it is at most “repeat”', () => {
+    for (const mixture of [
+      [93.5, 95.2],
+      [58, 76],
+    ] as [number, number][]) {
+      const found = verdict(mixture, undefined, { sameRun: false })
+      expect(found.verdict).toBe('repeat')
+      expect(found.because).toContain('another run')
+    }
+  })
+  test('two impure samples mixed say little', () => {
+    const found = verdict([88, 93], [88, 93], { reference: { onsetC: 89, clearC: 94 } })
+    expect(found.verdict).toBe('repeat')
+    expect(found.because).toContain('5.0 and 5.0 °C')
+  })
+  test('“the same” names its exception', () => {
+    expect(verdict([93.5, 95.2]).because).toContain('mirror-image and molecular compounds can differ')
+  })
   test('two compounds ground together are never called the same by the ideal relation', () => {
     fc.assert(
       fc.property(
@@ -243,7 +275,10 @@ describe('the mixed melt', () => {
           })
           const mixture = meltingRange(p.fusion, q.fusion, x)
           expect(
-            mixedVerdict({ unknown: pure(p), reference: pure(q), mixture }, DEFAULT_HOUSE_RULES).verdict,
+            mixedVerdict(
+              { unknown: pure(p), reference: pure(q), mixture, sameRun: true },
+              DEFAULT_HOUSE_RULES,
+            ).verdict,
           ).not.toBe('same')
         },
       ),
@@ -282,4 +317,38 @@ test('the logarithm of the normal distribution function holds far in both tails'
       },
     ),
   )
+})
+
+describe('how unknowns of a list would fare', () => {
+  const fare = (change: Partial<ReliabilityInput> = {}) => {
+    const told = reliabilityOf({ candidates, benches: 80, seed: 11, ...change })
+    const counted: number[] = []
+    for (;;) {
+      const next = told.next()
+      if (next.done) return { ...next.value, counted }
+      counted.push(next.value)
+    }
+  }
+  test('every bench is counted once, and told as it is done', () => {
+    const { benches, right, wrong, undecided, unlisted, counted, hardPairs } = fare()
+    expect(right + wrong + undecided).toBe(benches)
+    expect(counted).toEqual(Array.from({ length: 80 }, (_, i) => i + 1))
+    expect(unlisted.recognised).toBeLessThanOrEqual(unlisted.benches)
+    const ids = candidates.map(({ id }) => id)
+    for (const { a, b } of hardPairs)
+      expect([ids.includes(a), ids.includes(b), a === b]).toEqual([true, true, false])
+  })
+  test('the same seed gives the same benches, another others', () => {
+    expect(fare()).toEqual(fare())
+    expect(fare({ seed: 12 })).not.toEqual(fare())
+  })
+  test('on benches that know nothing of how it reasons it is rarely wrong, and knows a stranger', () => {
+    const { benches, wrong, unlisted, runs } = fare({ benches: 200 })
+    expect(wrong / benches).toBeLessThanOrEqual(0.03)
+    expect(unlisted.recognised / unlisted.benches).toBeGreaterThanOrEqual(0.8)
+    expect(runs).toBeLessThan(candidates.length)
+  })
+  test('one compound is no list', () => {
+    expect(() => fare({ candidates: [naphthol] })).toThrow('two compounds at least')
+  })
 })

@@ -38,14 +38,14 @@ export interface IdentityInput {
 /** What the ranking takes for granted; each is shown where its result is. */
 export const RANK_OPTIONS: RankOptions = {
   sigmaC: 1,
-  depressionMeanC: 1.5,
-  mixtureSigmaC: 5,
+  depressionMeanC: 0.3,
+  mixtureSigmaC: 6.5,
   undepressedSigmaC: 1,
-  noDepressionChance: 0.03,
-  mishapChance: 0.02,
+  noDepressionChance: 0.015,
+  mishapChance: 0.01,
   mishapSpanC: 60,
-  unlistedPrior: 0.05,
-  unlistedSpanC: 330,
+  unlistedPrior: 0.1,
+  unlistedSpanC: 20,
   visibleLiquidFraction: VISIBLE_LIQUID_FRACTION['distinct drop'],
 }
 
@@ -93,10 +93,37 @@ function requireOptions(options: RankOptions): void {
     throw new ImpossibleInput('bad-options', 'The chances of no depression and of a mishap exceed 1.')
 }
 
-/** Logarithm of the density of the unknown's own clear point, if it is this candidate; null: not on the list. */
+/**
+ * Logarithm of the density of the unknown's own range, if it is this candidate; null: not on the list, which is drawn
+ * around the unknown. An impurity lowers a clear point about as the width says: by the share of it that the onset's
+ * mark stands for.
+ */
 export function logAlone(unknown: MeltingRange, candidate: Candidate | null, options: RankOptions): number {
   if (!candidate) return -Math.log(options.unlistedSpanC)
-  return logDepressed(unknown.clearC - candidate.meltHighC, options.depressionMeanC, options.sigmaC)
+  return logDepressed(
+    undepressedClearC(unknown, options) - candidate.meltHighC,
+    options.depressionMeanC,
+    options.sigmaC,
+  )
+}
+
+/** Where the unknown would be all liquid without what its width shows, °C. */
+function undepressedClearC(
+  { onsetC, clearC }: MeltingRange,
+  { visibleLiquidFraction }: Pick<RankOptions, 'visibleLiquidFraction'>,
+): number {
+  return clearC + visibleLiquidFraction * (clearC - onsetC)
+}
+
+/** What a compound nobody listed might mix like: those on the list, each melting where the unknown does. */
+export function unlistedPartners(
+  { unknown, candidates }: Pick<IdentityInput, 'unknown' | 'candidates'>,
+  reference: Pick<Candidate, 'id' | 'fusion'>,
+): readonly Fusion[] {
+  const others = candidates.filter(({ id }) => id !== reference.id)
+  return others.length === 0
+    ? [unlistedFusion(unknown, reference.fusion)]
+    : others.map(({ fusion }) => ({ ...fusion, meltingPointC: unknown.clearC }))
 }
 
 /**
@@ -104,10 +131,18 @@ export function logAlone(unknown: MeltingRange, candidate: Candidate | null, opt
  *
  * @returns °C; the midpoint of the two clear points when candidate and reference are the same
  */
-function mixtureClearC(unknown: MeltingRange, candidate: Candidate | null, mixing: Mixing): number {
+function mixtureClearC(
+  known: Pick<IdentityInput, 'unknown' | 'candidates'>,
+  candidate: Candidate | null,
+  mixing: Mixing,
+): number {
+  if (candidate?.id === mixing.reference.id) return undepressedC(known.unknown, mixing)
+  const partners = candidate ? [candidate.fusion] : unlistedPartners(known, mixing.reference)
+  return partners.reduce((sum, partner) => sum + clearWithC(partner, mixing), 0) / partners.length
+}
+
+function clearWithC(partner: Fusion, mixing: Mixing): number {
   const { reference } = mixing
-  if (candidate?.id === reference.id) return undepressedC(unknown, mixing)
-  const partner = candidate?.fusion ?? unlistedFusion(unknown, reference.fusion)
   const x = moleFractionFromMassFraction(
     mixing.massFractionUnknown ?? HALF,
     partner.molarMassGPerMol,
@@ -125,7 +160,7 @@ function undepressedC(unknown: MeltingRange, { reference, referenceClearC }: Mix
   return (unknown.clearC + (referenceClearC ?? reference.meltHighC)) / 2
 }
 
-/** A compound nobody listed: it melts where the unknown does, with Walden's enthalpy and the reference's molar mass. */
+/** Nothing listed to go by: a compound that melts where the unknown does, with Walden's enthalpy and the reference's molar mass. */
 export function unlistedFusion(
   unknown: Pick<MeltingRange, 'clearC'>,
   reference: Pick<Fusion, 'molarMassGPerMol'>,
@@ -152,10 +187,14 @@ export function mixtureDensity(
 }
 
 /** What a candidate expects of one mixture. */
-export function expectationOf(unknown: MeltingRange, candidate: Candidate | null, mixing: Mixing) {
+export function expectationOf(
+  known: Pick<IdentityInput, 'unknown' | 'candidates'>,
+  candidate: Candidate | null,
+  mixing: Mixing,
+) {
   return {
     isSame: candidate?.id === mixing.reference.id,
-    clearC: mixtureClearC(unknown, candidate, mixing),
-    undepressedC: undepressedC(unknown, mixing),
+    clearC: mixtureClearC(known, candidate, mixing),
+    undepressedC: undepressedC(known.unknown, mixing),
   }
 }

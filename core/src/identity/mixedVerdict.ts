@@ -10,25 +10,39 @@ export interface MixedVerdict {
 /** No pure compound melts so far below itself, °C: whatever its width, such a mixture is of two. */
 const FAR_UNDER_C = 4
 
+type Rules = Pick<Conventions, 'repeatWithinC' | 'readingErrorC' | 'sharpWidthC'>
+
+/** What a mixed melt is laid beside; all °C. */
+export interface MixedInput {
+  readonly unknown: MeltingRange
+  readonly reference: MeltingRange
+  readonly mixture: MeltingRange
+  /** The unknown was melted in the run of the mixture: only then are heating and thermometer shared. */
+  readonly sameRun: boolean
+}
+
 /**
- * What a mixed melt says of identity. Not lower than the unknown alone and not broader: the same compound (a
+ * What a mixed melt says of identity: only that speaks for it, and only beside the unknown in the same run; ranges of
+ * another run are at most “repeat”. Not lower than the unknown alone and not broader: the same compound (a
  * little higher, even, if the unknown was impure). All liquid far below both, or lower at both ends and broader: a
  * different one. Anything else, such as an onset alone that is lower: repeat.
  * Differences within what repeats differ by count as none.
  *
- * @param input all °C, best of one run; the mixture is of unknown and reference
- * @param conventions house rules, for what repeats may differ by
+ * @param input all °C; the mixture is of unknown and reference
+ * @param conventions house rules, for what repeats may differ by and what is sharp
  * @throws ImpossibleInput on an inverted range
- * @example mixedVerdict({ unknown: { onsetC: 93.6, clearC: 94.8 }, reference: { onsetC: 94.3, clearC: 95.6 }, mixture: { onsetC: 58, clearC: 76 } }, rules).verdict // 'different'
+ * @example mixedVerdict({ unknown: { onsetC: 93.6, clearC: 94.8 }, reference: { onsetC: 94.3, clearC: 95.6 }, mixture: { onsetC: 58, clearC: 76 }, sameRun: true }, rules).verdict // 'different'
  */
-export function mixedVerdict(
-  input: {
-    readonly unknown: MeltingRange
-    readonly reference: MeltingRange
-    readonly mixture: MeltingRange
-  },
-  conventions: Pick<Conventions, 'repeatWithinC' | 'readingErrorC'>,
-): MixedVerdict {
+export function mixedVerdict(input: MixedInput, conventions: Rules): MixedVerdict {
+  const found = laidBeside(input, conventions)
+  if (input.sameRun || found.verdict === 'repeat') return found
+  return {
+    verdict: 'repeat',
+    because: `The unknown alone was melted in another run, so heating and thermometer may own the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
+  }
+}
+
+function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   const { unknown, reference, mixture } = input
   for (const range of [unknown, reference, mixture]) requireRange(range)
   const within = conventions.repeatWithinC
@@ -59,7 +73,13 @@ export function mixedVerdict(
       verdict: 'repeat',
       because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the unknown does` : `ends ${c(clearLowerC)} °C lower, and begins where the unknown does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
     }
-  if (!isLower && !isBroader) return { verdict: 'same', because: sameBecause(unknown, mixture, within) }
+  if (!isLower && !isBroader)
+    return Math.min(width(unknown), width(reference)) > conventions.sharpWidthC
+      ? {
+          verdict: 'repeat',
+          because: `Both parts are wide by themselves (${c(width(unknown))} and ${c(width(reference))} °C): a mixture of two impure samples says little. Purify one of them and repeat.`,
+        }
+      : { verdict: 'same', because: sameBecause(unknown, mixture, within) }
   if (isLower)
     return {
       verdict: 'repeat',
@@ -77,7 +97,7 @@ function sameBecause(unknown: MeltingRange, mixture: MeltingRange, within: numbe
     tenths(higherC) > within
       ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound thins the unknown’s impurity.`
       : ''
-  return `The mixture is not lower than the unknown alone and not broader (within ${c(within)} °C): one compound.${rise}`
+  return `The mixture is not lower than the unknown alone and not broader (within ${c(within)} °C): one compound, as ideal compounds behave; mirror-image and molecular compounds can differ.${rise}`
 }
 
 function width(range: MeltingRange): number {

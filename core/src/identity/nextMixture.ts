@@ -8,7 +8,7 @@ import {
   optionsOf,
   RANK_OPTIONS,
   type RankOptions,
-  unlistedFusion,
+  unlistedPartners,
 } from './likelihood'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
 import { rankCandidates } from './rankCandidates'
@@ -57,7 +57,7 @@ export function nextMixture(
     .map(({ reference, bits }) => ({
       reference: reference.id,
       bits,
-      outcomes: outcomesOf(input.unknown, input.candidates, reference, options),
+      outcomes: outcomesOf(input, reference, options),
     }))
 }
 
@@ -76,7 +76,7 @@ function likelyOf(input: IdentityInput): readonly Likely[] {
 /** Σ p ∫ f·log₂(f/f̄): what the clear point is expected to tell of which candidate it is. */
 function bitsOf(input: IdentityInput, likely: readonly Likely[], reference: Candidate): number {
   const options = optionsOf(input)
-  const expected = likely.map(({ candidate }) => expectationOf(input.unknown, candidate, { reference }))
+  const expected = likely.map(({ candidate }) => expectationOf(input, candidate, { reference }))
   const centres = expected.flatMap(({ clearC, undepressedC }) => [clearC, undepressedC])
   const around = SIGMAS * options.mixtureSigmaC
   const [from, to] = [Math.min(...centres) - around, Math.max(...centres) + around]
@@ -104,54 +104,54 @@ function bitsOf(input: IdentityInput, likely: readonly Likely[], reference: Cand
   return bits
 }
 
+type Known = Pick<IdentityInput, 'unknown' | 'candidates'>
 type Visible = Pick<RankOptions, 'visibleLiquidFraction'>
 
 /** The range of the mixture, candidate by candidate and for one nobody listed. */
-function outcomesOf(
-  unknown: MeltingRange,
-  candidates: readonly Candidate[],
-  reference: Candidate,
-  options: Visible,
-): NextMixture['outcomes'] {
-  return [...candidates, null].map((candidate) => ({
+function outcomesOf(known: Known, reference: Candidate, options: Visible): NextMixture['outcomes'] {
+  return [...known.candidates, null].map((candidate) => ({
     id: candidate?.id ?? null,
-    ...mixedRange(unknown, candidate, reference, 0.5, options),
-    clearByEyeC: byEye(unknown, candidate, reference, options),
+    ...mixedRange(known, candidate, reference, 0.5, options),
+    clearByEyeC: byEye(known, candidate, reference, options),
   }))
 }
 
 /** The clear points at both ends of what the eye takes for equal; nothing changes if both are one compound. */
 function byEye(
-  unknown: MeltingRange,
+  known: Known,
   candidate: Candidate | null,
   reference: Candidate,
   options: Visible,
 ): readonly [number, number] {
   const clears = [0.5 - BY_EYE_WITHIN, 0.5, 0.5 + BY_EYE_WITHIN].map(
-    (share) => mixedRange(unknown, candidate, reference, share, options).clearC,
+    (share) => mixedRange(known, candidate, reference, share, options).clearC,
   )
   return [Math.min(...clears), Math.max(...clears)]
 }
 
 function mixedRange(
-  unknown: MeltingRange,
+  known: Known,
   candidate: Candidate | null,
   reference: Candidate,
   massFractionUnknown: number,
   options: Visible,
 ): MeltingRange {
+  const { unknown } = known
   if (candidate?.id === reference.id)
     return {
       onsetC: (unknown.onsetC + Math.max(unknown.onsetC, reference.meltLowC)) / 2,
       clearC: (unknown.clearC + reference.meltHighC) / 2,
     }
-  const partner = candidate?.fusion ?? unlistedFusion(unknown, reference.fusion)
-  const x = moleFractionFromMassFraction(
-    massFractionUnknown,
-    partner.molarMassGPerMol,
-    reference.fusion.molarMassGPerMol,
-  )
-  return meltingRange(partner, reference.fusion, x, options)
+  const ranges = (candidate ? [candidate.fusion] : unlistedPartners(known, reference)).map((partner) => {
+    const x = moleFractionFromMassFraction(
+      massFractionUnknown,
+      partner.molarMassGPerMol,
+      reference.fusion.molarMassGPerMol,
+    )
+    return meltingRange(partner, reference.fusion, x, options)
+  })
+  const mean = (end: keyof MeltingRange) => ranges.reduce((sum, range) => sum + range[end], 0) / ranges.length
+  return { onsetC: mean('onsetC'), clearC: mean('clearC') }
 }
 
 /** Entropy over the candidates under which the question counts as settled, bits. */

@@ -39,7 +39,7 @@ export function rankCandidates(input: IdentityInput): readonly Ranked[] {
   const logs = hypotheses.map((candidate) => {
     let log = prior(candidate) + logAlone(unknown, candidate, options)
     for (const mixture of mixtures)
-      log += Math.log(mixtureDensity(mixture.clearC, expectationOf(unknown, candidate, mixture), options))
+      log += Math.log(mixtureDensity(mixture.clearC, expectationOf(input, candidate, mixture), options))
     return log
   })
   const most = Math.max(...logs.filter(Number.isFinite))

@@ -33,7 +33,7 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
   const options = optionsOf(input)
   const aboveLiteratureC = input.unknown.clearC - candidate.meltHighC
   const mixtures = input.mixtures.map((mixture) => {
-    const expected = expectationOf(input.unknown, candidate, mixture)
+    const expected = expectationOf(input, candidate, mixture)
     return {
       reference: mixture.reference.id,
       expectedClearC: expected.clearC,

@@ -179,7 +179,9 @@ function slower({ owners, evidence }: Settled, rules: HouseWords): string {
     : `Repeat at ${rate} with a new tube${packed}, and measure the rate.`
 }
 
-function drying({ evidence: { dried } }: Settled): string {
+function drying({ evidence: { dried, behaviour }, owners }: Settled): string {
+  if (behaviour === 'hydrate' && !owners.mayBeWet)
+    return 'Dry it further, as warm as its data sheet and the person in charge allow, until it no longer loses mass, and melt it again: what it holds leaves before it melts.'
   const boilsC = dried?.solventBoilsC ?? null
   const air = boilsC === null ? Infinity : airMinutesFor(boilsC)
   return Number.isFinite(air)

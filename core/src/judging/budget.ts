@@ -13,6 +13,18 @@ import {
 
 type Ends = BudgetRow['endC']
 
+/** What the owners are called in a sentence. */
+export const OWNER_NAMES: Readonly<Record<Owner, string>> = {
+  heating: 'heating',
+  'melting time': 'melting time',
+  thermometer: 'thermometer',
+  reading: 'reading',
+  literature: 'literature',
+  solvent: 'solvent left',
+  late: 'a beginning unseen',
+  sample: 'the sample',
+}
+
 const NOTHING: Span = { leastC: 0, mostC: 0 }
 const NONE: Ends = { onset: NOTHING, clear: NOTHING, width: NOTHING }
 
@@ -216,12 +228,12 @@ function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
     'sample',
     rest,
     certain.length > 0
-      ? `nobody else can own ${list(certain)}`
+      ? `nobody else can own ${listed(certain)}`
       : `nothing for certain: the others may own all of it; at most ${c(rest.width.mostC)} of the width is its own`,
   )
 }
 
-function list(parts: readonly string[]): string {
+export function listed(parts: readonly string[]): string {
   const last = parts[parts.length - 1] ?? ''
   return parts.length < 2 ? last : `${parts.slice(0, -1).join(', ')} and ${last}`
 }

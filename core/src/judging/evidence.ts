@@ -15,7 +15,7 @@ export const SIGNS = [
   'decomposes',
   'solid that never melts',
 ] as const
-export type Sign = (typeof SIGNS)[number]
+type Sign = (typeof SIGNS)[number]
 /** A sign with the temperature it was seen at, °C; null where that is not on record. */
 export interface SignSeen {
   readonly sign: Sign

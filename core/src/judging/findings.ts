@@ -1,8 +1,8 @@
 import { eutectic } from '../melting/eutectic'
 import type { HouseWords, RangeEvidence } from './evidence'
-import type { Finding, Measured } from './judgement'
-import { boiledOut, byChanceC, isChecked, saw, tenths } from './owners'
-import { span } from './budget'
+import type { BudgetRow, Finding, Measured } from './judgement'
+import { boiledOut, byChanceC, isChecked, saw, type Span, tenths } from './owners'
+import { listed, OWNER_NAMES, span } from './budget'
 import { EUTECTIC_WITHIN_C, isNoBetter, type Settled } from './settle'
 
 const c = (value: number) => value.toFixed(1)
@@ -12,6 +12,7 @@ export function findingsOf(
   read: RangeEvidence,
   settled: Settled,
   measured: Measured,
+  budget: readonly BudgetRow[],
   impurity: readonly [number, number] | null,
   rules: HouseWords,
 ): readonly Finding[] {
@@ -19,7 +20,7 @@ export function findingsOf(
   return [
     ...behaviour(evidence),
     widthFinding(settled, measured, rules),
-    ...place(settled, measured, rules),
+    ...place(settled, measured, budget, rules),
     ...authenticItself(evidence, measured, rules),
     ...atEutectic(evidence, measured, rules),
     ...againstCrude(evidence, measured, rules),
@@ -84,14 +85,19 @@ function behaviour(evidence: RangeEvidence): Finding[] {
 
 function widthFinding(
   { isTooFastToTell, owners, evidence }: Settled,
-  { widthC }: Measured,
+  { widthC, against }: Measured,
   rules: HouseWords,
 ): Finding {
   const headline = `${c(widthC)} °C wide`
   const numbers = { widthC }
   if (tenths(widthC) <= rules.sharpWidthC)
     return said('sharp', headline, `sharp by house rules (${c(rules.sharpWidthC)} or less)`, numbers)
-  if (isTooFastToTell) {
+  // Beside an authentic sample what heating and packing make is seen, and needs no guess.
+  const beside =
+    against?.what === 'authentic'
+      ? `; the authentic sample beside it is ${c(against.highC - against.lowC)} wide`
+      : ''
+  if (isTooFastToTell && beside === '') {
     const why = owners.isRateLoose
       ? evidence.rateCPerMin > rules.meltRate.max
         ? 'too fast to judge its width'
@@ -109,14 +115,21 @@ function widthFinding(
     ? said(
         'a-little-wide',
         headline,
-        `between sharp ${words} and broad (over ${c(rules.broadWidthC)}) by house rules`,
+        `between sharp ${words} and broad (over ${c(rules.broadWidthC)}) by house rules${beside}`,
         numbers,
       )
-    : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)})`, numbers)
+    : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)})${beside}`, numbers)
 }
 
+const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
+
 /** Where it lies, held against the authentic sample or the literature. */
-function place(settled: Settled, measured: Measured, rules: HouseWords): Finding[] {
+function place(
+  settled: Settled,
+  measured: Measured,
+  budget: readonly BudgetRow[],
+  rules: HouseWords,
+): Finding[] {
   const { against, distanceC } = measured
   if (!against || !distanceC)
     return [
@@ -131,7 +144,6 @@ function place(settled: Settled, measured: Measured, rules: HouseWords): Finding
   const numbers = { onsetC: distanceC.onset, clearC: distanceC.clear }
   if (against.what === 'authentic') return [besideAuthentic(settled, farC, numbers)]
   const range = `${c(against.lowC)} to ${c(against.highC)} °C`
-  const end = furthest === 'onset' ? 'onset' : 'clear point'
   if (tenths(Math.abs(farC)) <= rules.literatureWithinC)
     return [
       said(
@@ -139,11 +151,11 @@ function place(settled: Settled, measured: Measured, rules: HouseWords): Finding
         'Within literature',
         tenths(farC) === 0
           ? `both ends lie in ${range}`
-          : `the ${end} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`,
+          : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`,
         numbers,
       ),
     ]
-  return [elsewhere(settled, farC, end, range, numbers)]
+  return [elsewhere(settled, budget, farC, furthest, range, numbers)]
 }
 
 function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['numbers']): Finding {
@@ -157,31 +169,39 @@ function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['nu
   )
 }
 
-/** Further from the literature than house rules allow: who but the sample may own that, and what would be left. */
+/** Further from the literature than house rules allow: who but the sample may own that, as the budget has it. */
 function elsewhere(
-  { owners, evidence }: Settled,
+  { evidence }: Settled,
+  budget: readonly BudgetRow[],
   farC: number,
-  end: string,
+  end: 'onset' | 'clear',
   range: string,
   numbers: Finding['numbers'],
 ): Finding {
   const isLow = farC < 0
   const headline = `${c(Math.abs(farC))} °C ${isLow ? 'below' : 'above'} literature`
-  const offC = owners.thermometerC + owners.readingC
-  const canC = isLow ? offC : offC + owners.heating.mostC + (end === 'onset' ? 0 : owners.meltingTime.mostC)
-  const who = isLow ? 'thermometer and reading' : 'heating, thermometer and reading'
+  const reaches = ({ leastC, mostC }: Span) => (isLow ? tenths(leastC) < 0 : tenths(mostC) > 0)
+  const may = budget.filter(({ owner, endC }) => owner !== 'sample' && reaches(endC[end]))
+  const sample = budget.find(({ owner }) => owner === 'sample')?.endC[end]
+  const certainC = tenths(Math.max(0, isLow ? -(sample?.mostC ?? 0) : (sample?.leastC ?? 0)))
+  const who = listed(may.map(({ owner }) => OWNER_NAMES[owner]))
   const whose =
-    isLow && owners.mayBeWet
-      ? `${who} may own ${c(Math.min(canC, -farC))} of it and solvent left all of it`
-      : canC >= Math.abs(farC)
-        ? `${who} may own all of it`
-        : `${who} may own at most ${c(canC)} of it`
+    may.length === 0
+      ? 'nobody but the sample can own it'
+      : certainC > 0
+        ? `${who} may own at most ${c(Math.abs(farC) - certainC)} of it`
+        : `${who} may own all of it`
   const besides = isLow
     ? evidence.rateCPerMin > 0
       ? '; fast heating hides lowering and never makes it'
       : ''
     : '; an impurity does not raise a range'
-  return said(isLow ? 'low' : 'high', headline, `the ${end} against ${range}: ${whose}${besides}`, numbers)
+  return said(
+    isLow ? 'low' : 'high',
+    headline,
+    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}`,
+    numbers,
+  )
 }
 
 /** The authentic sample itself, held against the literature: both off alike is the thermometer. */

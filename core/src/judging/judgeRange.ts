@@ -26,14 +26,17 @@ export function judgeRange(evidence: RangeEvidence, rules: HouseWords): Judgemen
   requireEvidence(evidence)
   const settled = settle(evidence, rules)
   const measured = measure(settled.evidence, rules)
-  const impurity = impurityOf(settled.evidence, settled.owners, measured, rules)
+  const impurity =
+    settled.verdict === 'not this compound'
+      ? null
+      : impurityOf(settled.evidence, settled.owners, measured, rules)
   const budget = budgetOf(settled.evidence, settled.owners, measured, rules)
   return {
     verdict: settled.verdict,
     measured,
     budget,
     impurity,
-    findings: findingsOf(evidence, settled, measured, impurity, rules),
+    findings: findingsOf(evidence, settled, measured, budget, impurity, rules),
     actions: actionsOf(settled, budget, rules),
   }
 }

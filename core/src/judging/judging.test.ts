@@ -265,7 +265,7 @@ describe('what was said once and must not be said again', () => {
   test('not dried, sharp and 3 °C low: drying is spoken of first', () => {
     const one = { reading: range(91, 92.2), dried: WET, thermometer: IN_PLACE }
     expect(steps(one)[0]).toBe('dry and repeat')
-    expect(said(judge(one))).toContain('solvent left all of it')
+    expect(said(judge(one))).toContain('thermometer, reading and solvent left may own all of it')
   })
   test('ten minutes of air are enough for ether and not for water', () => {
     const air = (solventBoilsC: number) =>

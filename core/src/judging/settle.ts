@@ -87,6 +87,7 @@ function withoutDone(
     (step === 'mixed melt' && mixed !== null) ||
     (step === 'thin-layer plate' && plate !== null) ||
     (step === 'melt beside authentic' && authentic !== null) ||
+    (step === 'dry and repeat' && !owners.mayBeWet) ||
     (step === 'repeat slower' && !owners.isRateLoose && !owners.mayBeLate) ||
     (step === 'check the thermometer' && thermometer.state === 'checked in place at this rate')
   return [first, ...rest.filter((step) => !isDone(step))]

@@ -9,6 +9,9 @@ import {
   type NextMixture,
   planTubeRuns,
   rankCandidates,
+  type Reliability,
+  type ReliabilityInput,
+  reliabilityOf,
   type Ranked,
   type Result,
   type TubeRunInput,
@@ -23,6 +26,9 @@ export interface Ranking {
   readonly whyNone: string | null
 }
 
+/** Benches are told of in steps of so many. */
+const TOLD_EVERY = 5
+
 /** What takes long enough to be worked out beside the screen. */
 export const heavy = {
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
@@ -36,5 +42,22 @@ export const heavy = {
         whyNone: next.length > 0 ? null : whyNoMixture(input),
       }
     }),
+  /**
+   * @param tell is told how many benches are done, and says whether to go on
+   * @returns null when it was told to stop
+   */
+  async reliability(
+    input: ReliabilityInput,
+    tell: (done: number) => boolean | Promise<boolean>,
+  ): Promise<Result<Reliability> | null> {
+    const started = attempt(() => reliabilityOf(input))
+    if (!started.ok) return started
+    for (;;) {
+      const next = attempt(() => started.value.next())
+      if (!next.ok) return next
+      if (next.value.done) return { ok: true, value: next.value.value }
+      if (next.value.value % TOLD_EVERY === 0 && !(await tell(next.value.value))) return null
+    }
+  },
 }
 export type Heavy = typeof heavy

@@ -112,6 +112,7 @@ export const conventions = Joi.object({
   }).required(),
   boilingStones: Joi.string().valid('in both flasks', 'in the solvent only').required(),
   crudeRange: Joi.string().valid('before dissolving', 'beside the product').required(),
+  unlistedPrior: number.greater(0).less(1),
 })
 
 export const coreVersion = Joi.string().max(40)

@@ -15,6 +15,7 @@ import { plateOpinionOf } from './plates'
 import { type PrepFacts, prepOf } from './prep'
 import { latestRange, meltRangesOf, type RangeRow, rangesOf } from './ranges'
 import { sampleNamedAs } from './samples'
+import type { UnknownFacts } from './unknowns'
 
 export interface PrepJudgement {
   readonly sample: SampleId
@@ -80,6 +81,25 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
     },
   }
 })
+
+/** The careful range of an unknown alone: nothing to hold it against, so its width and behaviour are judged. */
+export function judgementOfUnknown(
+  view: View,
+  { careful, rows }: Pick<UnknownFacts, 'careful' | 'rows'>,
+): Result<Judgement> | null {
+  if (!careful) return null
+  const evidence = evidenceOf(view, careful, {
+    compound: null,
+    dried: null,
+    crude: null,
+    authentic: null,
+    mixed: null,
+    plate: null,
+    repeats: repeatsFor(careful, rows),
+    impurity: null,
+  })
+  return attempt(() => judgeRange(evidence, careful.conventions))
+}
 
 /** A product whose latest careful tube gave no range: the reason is judged. */
 function withoutRange(prep: PrepFacts, view: View, rows: readonly RangeRow[]): Result<PrepJudgement> | null {

@@ -15,6 +15,8 @@ import {
   fold,
   holdsUnknown,
   judgementOf,
+  judgementOfUnknown,
+  plateProposal,
   type Kind,
   latestLine,
   type MeltId,
@@ -198,7 +200,8 @@ describe('a case', () => {
     expect(input.references.map(({ id }) => id)).toEqual(['1-naphthol', 'methyl-4-nitrobenzoate'])
     expect(estimated).toEqual(['methyl 4-nitrobenzoate'])
     expect(isRough).toBe(false)
-    expect(input.options?.sigmaC).toBe(1)
+    // A thermometer nobody checked.
+    expect(input.options?.sigmaC).toBe(1.2)
   })
   test('with every candidate struck out only “not on the list” is left, and can be signed', () => {
     const book = new Notebook()
@@ -269,6 +272,35 @@ describe('a case', () => {
       lanes: [apart, ...others],
     })
     expect(doubts('methyl-4-nitrobenzoate')).toEqual([expect.stringContaining('The plate disagrees')])
+  })
+  test('one candidate left and a mixture lower at one end only: a plate is proposed, until one was run', () => {
+    const book = new Notebook()
+    const ester = authenticOf('methyl-4-nitrobenzoate')
+    const mixed = book.mixture(1, [waiting.sample.id, ester])
+    const mixedAt = (onset: string, clear: string) => {
+      book.melt(10, [
+        [waiting.sample.id, '93.6', '94.8'],
+        [ester, '94.6', '95.9'],
+        [mixed, onset, clear],
+      ])
+      return plateProposal(book.view, book.unknown(), [{ id: 'methyl-4-nitrobenzoate', probability: 0.9 }])
+    }
+    expect(mixedAt('91.0', '94.6')).toContain('2.6 °C lower at the other')
+    expect(
+      plateProposal(book.view, book.unknown(), [{ id: 'methyl-4-nitrobenzoate', probability: 0.6 }]),
+    ).toBeNull()
+    const developed = platesOf(base)[0]?.developed.body as Bodies['plate developed']
+    book.write('plate developed', book.id(51), { ...developed, of: waiting.id })
+    expect(mixedAt('91.0', '94.6')).toBeNull()
+  })
+  test('an unknown alone is judged by its width, and said to be nothing', () => {
+    const book = new Notebook()
+    expect(judgementOfUnknown(book.view, book.unknown())).toBeNull()
+    book.melt(10, [[waiting.sample.id, '93.6', '94.8']])
+    const sharp = judgementOfUnknown(book.view, book.unknown())
+    expect(sharp?.ok && sharp.value.findings.map(({ code }) => code)).toEqual(['sharp', 'no-literature'])
+    expect(sharp?.ok && sharp.value.verdict).toBe('cannot tell')
+    expect(sharp?.ok && sharp.value.measured?.distanceC).toBeNull()
   })
   test('a mixture with something that is no candidate counts, and is said', () => {
     const book = new Notebook()

@@ -87,7 +87,7 @@ function mixtureOf(view: View, sample: SampleId, mixture: NamedSample, reference
     row,
     aloneBeside: of(sample),
     referenceBeside,
-    verdict: verdictOf(row, alone, referenceBeside, reference),
+    verdict: verdictOf(row, alone, referenceBeside, reference, of(sample) !== null),
     restsOn: [
       ...(ground ? [ground.id] : []),
       ...(row?.restsOn ?? []),
@@ -109,6 +109,7 @@ function verdictOf(
   alone: CompleteRow | null,
   reference: CompleteRow | null,
   { compound }: NamedSample,
+  sameRun: boolean,
 ): Result<MixedVerdict> {
   if (!row) return problem('too-few-samples', 'The mixture has not been melted yet, both ends.')
   if (!alone)
@@ -122,6 +123,7 @@ function verdictOf(
           ? judgedRange(reference)
           : { onsetC: compound?.meltLowC ?? NaN, clearC: compound?.meltHighC ?? NaN },
         mixture: judgedRange(row),
+        sameRun,
       },
       row.conventions,
     ),

@@ -6,7 +6,8 @@ import type { Compound } from '../../reference/shelf'
 import { type Candidate, type IdentityInput, RANK_OPTIONS, type RankOptions } from '../../identity/likelihood'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
-import { type MixtureFacts, slowRange } from './mixtures'
+import { type CompleteRow, type MixtureFacts, slowRange } from './mixtures'
+import { judgedRange } from './ranges'
 import { plateOpinionOf } from './plates'
 
 /** A compound as the ranking takes it; its melting point is the top of the literature range. */
@@ -32,6 +33,13 @@ export interface CaseForRanking {
   readonly restsOn: readonly EntryId[]
 }
 
+/** How surely a clear point is read, by whether its thermometer was checked up to there, °C. */
+const CHECKED_SIGMA_C = 0.7
+const UNCHECKED_SIGMA_C = 1.2
+function sigmaOf({ corrected }: Pick<CompleteRow, 'corrected'>): number {
+  return corrected && !corrected.extrapolated ? CHECKED_SIGMA_C : UNCHECKED_SIGMA_C
+}
+
 /** A scouting run reads this much less surely, °C. */
 const SCOUTING_SIGMA_C = 3
 
@@ -53,7 +61,10 @@ export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
   const options: RankOptions = {
     ...RANK_OPTIONS,
     ...visibleUnder(alone.conventions),
-    ...(isRough ? { sigmaC: SCOUTING_SIGMA_C } : {}),
+    sigmaC: isRough ? SCOUTING_SIGMA_C : sigmaOf(alone),
+    ...(alone.conventions.unlistedPrior === undefined
+      ? {}
+      : { unlistedPrior: alone.conventions.unlistedPrior }),
   }
   const onList = new Set(standing.map(({ compound }) => compound.id))
   return {
@@ -130,6 +141,32 @@ export function disagreementOf(
   return null
 }
 
+/** As good as one candidate is left standing. */
+const STANDS_ALONE = 0.8
+
+/**
+ * Whether a plate should speak: with one candidate left, a mixture that is as the unknown at one end only is what
+ * crystals of two compounds in one lattice would do, and no further mixture tells that.
+ *
+ * @returns a sentence; null where the melts are enough, or both were spotted in one place already
+ */
+export function plateProposal(
+  view: View,
+  unknown: UnknownFacts,
+  ranked: readonly { readonly id: string | null; readonly probability: number }[],
+): string | null {
+  const best = ranked.find(({ id, probability }) => id !== null && probability >= STANDS_ALONE)
+  const mixture = unknown.mixtures.findLast(({ reference }) => reference.compound?.id === best?.id)
+  const alone = mixture?.aloneBeside
+  if (!mixture?.row || !alone || plateOpinionOf(view, unknown.id)) return null
+  const within = mixture.row.conventions.repeatWithinC
+  const [mixed, by] = [judgedRange(mixture.row), judgedRange(alone)]
+  const lower = [by.onsetC - mixed.onsetC, by.clearC - mixed.clearC].filter((c) => c > within + 0.05)
+  return lower.length === 1
+    ? `With ${mixture.reference.compound?.name ?? 'it'} the mixture is as the unknown at one end and ${(lower[0] ?? 0).toFixed(1)} °C lower at the other: crystals of two compounds in one lattice do that, and so does a tube ground unevenly. A thin-layer plate with both in one spot tells.`
+    : null
+}
+
 function percent(probability: number): string {
   return `${(100 * probability).toFixed(probability < 0.1 ? 1 : 0)} %`
 }
@@ -151,8 +188,10 @@ export function doubtsBeforeSigning(
   if (answer === 'cannot tell') return []
   const isUnlisted = answer === 'not on the list'
   const probability = ranked.find(({ id }) => id === (isUnlisted ? null : answer))?.probability
+  const proposal = isUnlisted ? null : plateProposal(view, unknown, ranked)
   return [
     ...(isUnlisted ? [] : doubtsOfCandidate(view, unknown, answer)),
+    ...(proposal ? [proposal] : []),
     ...(probability !== undefined && probability < EVEN
       ? [`With everything measured it stands at only ${percent(probability)}.`]
       : []),

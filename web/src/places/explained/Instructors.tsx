@@ -3,6 +3,7 @@ import { useHouseRules } from '../../parts/useHouseRules'
 import { Link, useParams } from 'react-router'
 import { authenticWithinC, RANK_OPTIONS } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
+import { ReliabilityPart } from './ReliabilityPart'
 import { Title } from '../../parts/Title'
 
 /** How the reasoning works and where it fails, for those who answer for it. */
@@ -15,27 +16,33 @@ export function Instructors() {
     <>
       <Title title="For instructors" aside="how the reasoning works, and where it fails" />
       <div className={css.prose}>
-        <h2>Purity: the order of the argument</h2>
+        <h2>Purity: a budget of degrees</h2>
         <ol>
-          <li>What heating rate, fill and grain add is taken off, once.</li>
           <li>
-            The width is held against the house rules: sharp to {fixed(rules.sharpWidthC, 1)} °C, broad over{' '}
-            {fixed(rules.broadWidthC, 1)} °C.
+            What must be said outright: a mixed melt lower and broader, a solid that never melts, tubes that
+            scatter, decomposition without an authentic sample beside it.
           </li>
           <li>
-            Both ends are held against the literature (within {fixed(rules.literatureWithinC, 1)} °C), or
-            against an authentic sample of the same run (within {fixed(authenticWithinC(rules), 1)} °C: two
-            readings of ± {fixed(rules.readingErrorC, 1)} °C).
+            Every degree of the width, and of the distance from the literature, is charged to whom it may
+            belong, from a least to a most: heating at the rate as measured, melting through, a thermometer as
+            it was checked, marks of ± {fixed(rules.readingErrorC, 1)} °C, solvent until it is shown dry, an
+            onset seen late. What nobody else can own is the sample’s.
           </li>
           <li>
-            Decomposition makes it “cannot tell”; a solid that never melts makes it “impure”. A mixed melt
-            that came out lower and broader makes it “not this compound”, whatever the range looks like.
+            What is left is held against the house’s words: sharp to {fixed(rules.sharpWidthC, 1)} °C, broad
+            over {fixed(rules.broadWidthC, 1)} °C, in place within {fixed(rules.literatureWithinC, 1)} °C of
+            the literature, or within {fixed(authenticWithinC(rules), 1)} °C of an authentic sample of the
+            same run.
+          </li>
+          <li>
+            Where that may fall on either side of a word, and something can be mended, it is “cannot tell” and
+            the mending comes first. The sample is treated only for degrees that are its own for certain.
           </li>
           <li>
             A plate can take “consistent with pure” down: a second spot to “nearly pure”, another height than
             the authentic sample’s to “cannot tell”, unless a mixed melt has spoken.
           </li>
-          <li>What to do next is ordered by what it would tell, then by the minutes it takes.</li>
+          <li>The other steps follow by the degrees of doubt they take away a minute.</li>
         </ol>
         <p>
           The thresholds are house rules: <Link to={`${home}/instruments/rules`}>change them there</Link>. A
@@ -47,16 +54,16 @@ export function Instructors() {
           <tbody>
             <Row
               what="a compound nobody listed, before anything is measured"
-              value={`${fixed(100 * o.unlistedPrior, 0)} %, melting anywhere in ${fixed(o.unlistedSpanC, 0)} °C`}
+              value={`${fixed(100 * (rules.unlistedPrior ?? o.unlistedPrior), 0)} %, within ${fixed(o.unlistedSpanC, 0)} °C`}
             />
             <Row what="the listed ones" value="all alike" />
             <Row
-              what="impurity lowers the clear point by, on average"
+              what="impurity lowers the clear point, beyond what the width says, by on average"
               value={`${fixed(o.depressionMeanC, 1)} °C`}
             />
             <Row
-              what="standard error of a clear point"
-              value={`${fixed(o.sigmaC, 1)} °C; 3.0 after a scouting run alone`}
+              what="standard error of a clear point on a checked thermometer"
+              value="0.7 °C; 1.2 never checked; 3.0 scouting"
             />
             <Row
               what="the phase relation is off by, in mixtures of two"
@@ -64,7 +71,7 @@ export function Instructors() {
             />
             <Row
               what="chance that two compounds show no depression"
-              value={`${fixed(100 * o.noDepressionChance, 0)} %`}
+              value={`${fixed(100 * o.noDepressionChance, 1)} %`}
             />
             <Row
               what="chance that a mixed run went wrong altogether"
@@ -74,16 +81,19 @@ export function Instructors() {
           </tbody>
         </table>
 
+        <h2>How a list of yours would fare</h2>
+        <ReliabilityPart home={home} />
+
         <h2>Where it fails, and how you notice</h2>
         <ul>
           <li>
-            <b>“Not on the list” comes late.</b> One depressed mixture for every candidate leaves a few per
-            cent for it, since a mishap is thought likelier than an incomplete list. The page says that
-            nothing else fits; repeating the mixture decides it.
+            <b>“Not on the list”</b> is taken to mix as those on the list would. How often that happens is
+            your lab’s own figure, in the house rules: set it, or strangers come too late or too early.
           </li>
           <li>
-            <b>Solid solutions and isomorphous pairs</b> show no depression. Choose candidates for an exercise
-            so that their mixtures do: the Mixtures page warns where they would not.
+            <b>Solid solutions and isomorphous pairs</b> show no depression; a co-spot on a plate is the
+            second opinion, and is proposed where one could be at work. Choose candidates for an exercise so
+            that their mixtures do: the Mixtures page warns where they would not.
           </li>
           <li>
             <b>Polymorphs, solvates and hydrates</b> melt where the literature does not say. Damp looks like

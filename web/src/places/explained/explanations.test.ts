@@ -286,7 +286,12 @@ describe('the worked examples of what it means are the core’s own numbers', ()
   })
   test('mixedVerdict, retentionFactor and determinations', () => {
     const because = mixedVerdict(
-      { unknown, reference: { onsetC: 94.6, clearC: 95.6 }, mixture: { onsetC: 58, clearC: 76 } },
+      {
+        unknown,
+        reference: { onsetC: 94.6, clearC: 95.6 },
+        mixture: { onsetC: 58, clearC: 76 },
+        sameRun: true,
+      },
       DEFAULT_HOUSE_RULES,
     ).because
     for (const figure of ['35.6 °C lower', '16.8 °C broader']) {

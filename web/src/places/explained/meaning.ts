@@ -39,12 +39,12 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
     title: 'Which compound it is',
     equation: ['P(candidate | seen) ∝ P(candidate) · P(range | candidate) · P(mixtures | candidate)'],
     text: [
-      'Before anything is measured every candidate is as likely as any other, and one in twenty is kept for “not on the list”. The unknown’s clear point lies below the candidate’s literature top by a depression, mostly small (1.5 °C on average), with a reading error of 1 °C. Melting well above the literature speaks strongly against: impurity does not raise.',
-      'A mixture with an authentic sample is expected half way between the two clear points if they are the same compound, else where the phase map puts it, give or take 5 °C. A 3 % chance of no visible depression and a 2 % chance of a mishap (tubes swapped, wrong jar) keep any single run from deciding everything.',
+      'Before anything is measured every candidate is as likely as any other, and one in ten (the house’s own figure) is kept for “not on the list”: something that melts within 20 °C, since a list is drawn around the unknown. What the unknown’s width shows of impurity is given back to its clear point; that lies below the candidate’s literature top by little (0.3 °C on average), with a reading error of 0.7 °C on a checked thermometer and 1.2 on one never checked. Melting well above the literature speaks strongly against: impurity does not raise.',
+      'A mixture with an authentic sample is expected half way between the two clear points if they are the same compound, else where the phase map puts it, give or take 6.5 °C; a compound nobody listed mixes as those on the list would. A 1.5 % chance of no visible depression and a 1 % chance of a mishap (tubes swapped, wrong jar) keep any single run from deciding everything.',
       'Colour and form stand beside each candidate and may strike one out by hand; they are not in the number.',
     ],
     example:
-      'All liquid at 94.8 °C, among 1-naphthol, methyl 4-nitrobenzoate, triphenylmethane and glutaric acid: 36, 36, 14 and 14 %. The mixture with 1-naphthol clears at 76 °C: it falls to 0.6 %, methyl 4-nitrobenzoate rises to 49 %.',
+      'Read 93.6 to 94.8 °C, among 1-naphthol, methyl 4-nitrobenzoate, triphenylmethane and glutaric acid: 37, 37, 20 and 2 %. The mixture with 1-naphthol clears at 76 °C: it falls to 0.2 %, methyl 4-nitrobenzoate rises to 49 %.',
     limits:
       'It knows the list, not chemistry. A wrong literature value, a mixture ground badly, or a pair that forms a solid solution misleads it. It reasons from clear points alone; the mixed verdict beside it looks at both ends.',
   },
@@ -57,7 +57,7 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
       'A sample of a likely candidate tells most; one whose mixture would hardly melt lower tells little, and that is said.',
     ],
     example:
-      'For the four above, before any mixture: 1-naphthol 0.92 bits, methyl 4-nitrobenzoate 0.80, glutaric acid 0.67, triphenylmethane 0.49.',
+      'For the four above, before any mixture: 1-naphthol 0.92 bits, methyl 4-nitrobenzoate 0.87, triphenylmethane 0.65, glutaric acid 0.29.',
     limits:
       'It looks one mixture ahead. What is quicker at your bench, or safer to handle, may still be the better choice.',
   },
@@ -70,12 +70,12 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
     ],
     text: [
       'Two like ranges side by side are not identity: hundreds of compounds melt between 90 and 100 °C. Ground together, two compounds are an impurity in each other. One compound ground with itself is not; if the unknown was impure, the mixture even rises a little, since the pure compound thins the impurity.',
-      'Anything between is “repeat”: an onset alone that is lower may be damp or unevenly ground; a little lower but sharp may be near the eutectic, so the parts are taken one to two; above both its parts no mixture melts, so the tubes were swapped or heated apart.',
+      'Only ranges of one run can say either: heating and thermometer are shared there. Anything between is “repeat”: an onset alone that is lower may be damp or unevenly ground; a little lower but sharp may be near the eutectic, so the parts are taken one to two; above both its parts no mixture melts, so the tubes were swapped or heated apart.',
     ],
     example:
       'Unknown 93.6 to 94.8, mixture 58.0 to 76.0 °C: it begins 35.6 °C lower and is 16.8 °C broader. Different.',
     limits:
-      'What counts as a difference is what repeats may differ by in the house rules. Compounds that crystallize in each other’s lattice may show no depression: rare, but real.',
+      'What counts as a difference is what repeats may differ by in the house rules. Compounds that crystallize in each other’s lattice may show no depression, mirror-image and molecular compounds may melt higher or lower: rare, but real. Two impure samples mixed say little.',
   },
   {
     id: 'retentionFactor',

@@ -4,7 +4,7 @@ import { SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { BENCH, type Conventions } from '@ivory-crystal/core'
+import { BENCH, type Conventions, RANK_OPTIONS } from '@ivory-crystal/core'
 import { Choice, Field } from '../../parts/Field'
 import { Title } from '../../parts/Title'
 import { useNotebook, write } from '../../ledger/notebook'
@@ -114,6 +114,7 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
   ],
   ['boiling stones', (set) => set.boilingStones],
   ['crude’s range', (set) => set.crudeRange],
+  ['unknowns not on the list', (set) => `${percentUnlisted(set)} %`],
 ]
 
 type Typed = Pick<Conventions, 'tubeIn' | 'dialUse' | 'onsetRule' | 'crudeRange' | 'boilingStones'> & {
@@ -195,6 +196,11 @@ function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
   )
 }
 
+/** Of a hundred unknowns handed out, those that stand on no list; the ranking’s own figure until the lab gives one. */
+function percentUnlisted({ unlistedPrior = RANK_OPTIONS.unlistedPrior }: Conventions): number {
+  return Math.round(1000 * unlistedPrior) / 10
+}
+
 interface NumberOf {
   readonly label: string
   readonly of: (set: Conventions) => number
@@ -243,5 +249,10 @@ const FIELDS: readonly NumberOf[] = [
     label: 'air drying, min',
     of: ({ drying }) => drying.atLeastMin,
     put: (set, value) => ({ ...set, drying: { ...set.drying, atLeastMin: value } }),
+  },
+  {
+    label: 'not on the list, %',
+    of: percentUnlisted,
+    put: (set, value) => ({ ...set, unlistedPrior: value / 100 }),
   },
 ]

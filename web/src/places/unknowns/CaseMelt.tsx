@@ -1,9 +1,11 @@
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams } from 'react-router'
-import { isComplete, meltsOf, packTubes, type UnknownFacts } from '@ivory-crystal/core'
+import { isComplete, judgementOfUnknown, meltsOf, packTubes, type UnknownFacts } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { useNotebook, write } from '../../ledger/notebook'
+import { Budget } from '../../drawings/Budget'
+import { isMeasured } from '../prep/Findings'
 import { RepeatsTable } from '../melt/RepeatsTable'
 
 /** A fast run for a rough value, then a careful one from what it found. */
@@ -68,6 +70,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
           )}
         </p>
         <RepeatsTable rows={unknown.rows} />
+        <Alone unknown={unknown} />
       </section>
       <aside>
         <h3>Every tube of it</h3>
@@ -100,5 +103,34 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         </table>
       </aside>
     </div>
+  )
+}
+
+/** What its range says by itself: whether it is as sharp as a pure compound, and whose its width is. */
+function Alone({ unknown }: { unknown: UnknownFacts }) {
+  const view = useNotebook((state) => state.view)
+  const judged = judgementOfUnknown(view, unknown)
+  if (!judged || !unknown.careful) return null
+  if (!judged.ok) return <p className="trouble mt-2">{judged.problem.sentence}</p>
+  const judgement = judged.value
+  const isSharp = judgement.findings.some(({ code }) => code === 'sharp')
+  const isScattered = judgement.findings.some(({ code }) => code === 'repeats-scatter')
+  const [first] = judgement.actions
+  return (
+    <section className="mt-3" aria-label="What its range says by itself">
+      <h3>
+        {isScattered
+          ? 'Its tubes do not agree'
+          : isSharp
+            ? 'As sharp as a pure compound'
+            : 'Wider than a pure compound melts'}
+      </h3>
+      <p className="quiet mt-1 mb-0">
+        {isSharp && !isScattered
+          ? 'So does a mixture at its eutectic. What it is, only mixtures say.'
+          : first?.sentence}
+      </p>
+      {isMeasured(judgement) && <Budget judgement={judgement} rules={unknown.careful.conventions} />}
+    </section>
   )
 }

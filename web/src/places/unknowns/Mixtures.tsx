@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import {
   disagreementOf,
+  plateProposal,
   meltsOf,
   type MixtureFacts,
   type NextMixture,
@@ -21,6 +22,10 @@ import { useRanking } from './useRanking'
 /** Which authentic sample to grind it with, what each outcome would look like, and what the mixtures said. */
 export function Mixtures({ unknown }: { unknown: UnknownFacts }) {
   const { evidence, ranking } = useRanking(unknown)
+  const { notebook } = useParams()
+  const home = `/n/${notebook ?? ''}`
+  const view = useNotebook((state) => state.view)
+  const plate = ranking?.ok ? plateProposal(view, unknown, ranking.value.ranked) : null
   const [wanted, setWanted] = useState<readonly string[] | null>(null)
   const next = ranking?.ok ? ranking.value.next : []
   const best = next[0]?.reference
@@ -41,6 +46,11 @@ export function Mixtures({ unknown }: { unknown: UnknownFacts }) {
           </p>
         )}
         {ranking?.ok && ranking.value.whyNone && <p className="mt-2">{ranking.value.whyNone}</p>}
+        {plate && (
+          <p className="look">
+            {plate} <Link to={`${home}/plates/new?of=${unknown.id}`}>Run a plate</Link>
+          </p>
+        )}
         {next.length > 0 && (
           <p className="quiet mt-1">
             What tells most comes first. Tick two to let both mixtures share a run.
