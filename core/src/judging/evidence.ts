@@ -68,7 +68,7 @@ export interface RangeEvidence {
   /** null for an unknown. */
   readonly literature: { readonly lowC: number; readonly highC: number } | null
   readonly behaviour: Behaviour
-  readonly fusion: Fusion | null
+  readonly fusion: (Fusion & { readonly estimated?: boolean | undefined }) | null
   readonly crude: MeltingRange | null
   /** An authentic sample melted in the same run. */
   readonly authentic: MeltingRange | null

@@ -265,7 +265,10 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
   ]
 }
 
-function impurityFinding({ impurity }: RangeEvidence, bounds: readonly [number, number] | null): Finding[] {
+function impurityFinding(
+  { impurity, fusion }: RangeEvidence,
+  bounds: readonly [number, number] | null,
+): Finding[] {
   if (!bounds) return []
   const [least, most] = bounds.map((fraction) => 100 * fraction) as [number, number]
   const name = impurity?.name ?? 'Impurity'
@@ -273,7 +276,7 @@ function impurityFinding({ impurity }: RangeEvidence, bounds: readonly [number, 
     said(
       'impurity',
       `${name} ${percentBetween(least, most)} mol %`,
-      'if it dissolves in the melt and is the lesser part; from both ends with what heating, thermometer and reading may own. Sand or salt would not show',
+      `if it dissolves in the melt and is the lesser part; from both ends with what heating, thermometer and reading may own. Sand or salt would not show${fusion?.estimated ? '. Its fusion enthalpy is estimated (Walden’s rule)' : ''}`,
       { leastMolPercent: least, mostMolPercent: most },
     ),
   ]

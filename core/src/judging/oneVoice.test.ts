@@ -97,6 +97,16 @@ function holds(judged: Judgement, of: string) {
     number(row('sample')?.sentence ?? '', /([\d.]+) of the width,? (?:and|\d)|can own ([\d.]+) of the width/),
     row('sample')?.endC.width.leastC ?? 0,
   )
+  // What is said of the sample is its own for certain, unless something else than the range says it.
+  const codes = judged.findings.map(({ code }) => code)
+  const isOutright = (
+    ['mixed-same', 'mixed-different', 'residual-solid', 'plate-differs', 'no-better-than-crude'] as const
+  ).some((code) => codes.includes(code))
+  if ((judged.verdict === 'impure' || judged.verdict === 'not this compound') && !isOutright)
+    expect({ of, sentence: row('sample')?.sentence }).toEqual({
+      of,
+      sentence: expect.stringContaining('nobody else can own') as unknown,
+    })
   if (impurity) expect(impurity[0]).toBeLessThanOrEqual(impurity[1])
   expect(judged.findings.some(({ code }) => code === 'impurity')).toBe(impurity !== null)
 }

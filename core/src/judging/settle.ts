@@ -150,6 +150,13 @@ function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Sai
     const off = isOff ? (['check the thermometer'] as const) : []
     return ['consistent with pure', 'sign', ...off, 'mixed melt', 'thin-layer plate']
   }
+  // Only the mixed melt speaks for identity: one compound, then, and what it lies lower by is in it.
+  if (evidence.mixed?.verdict === 'same')
+    return lowerC > 0
+      ? ['impure', owners.mayBeWet ? 'dry and repeat' : 'recrystallize', 'repeat as it was']
+      : ['consistent with pure', 'sign', 'thin-layer plate']
+  const isLow = literature === null || reading.onsetC < literature.lowC
+  if (owners.mayBeWet && lowerC > 0 && isLow) return ['cannot tell', 'dry and repeat', 'mixed melt']
   if (widerC > rules.sharpWidthC) return ['impure', 'recrystallize', 'repeat slower']
   if (widerC > chanceC) return ['nearly pure', 'recrystallize', 'thin-layer plate']
   return ['not this compound', 'mixed melt', 'find out what it is', 'thin-layer plate']

@@ -63,8 +63,9 @@ export function Budget({
   const id = useId()
   const { budget, measured, actions } = judgement
   const panels = panelsOf(measured, budget, rules)
-  const rows = budget.filter((row) => row.owner === 'sample' || ownsAny(row))
-  const idle = budget.filter((row) => row.owner !== 'sample' && !ownsAny(row))
+  const isDrawn = (row: BudgetRow) => row.owner === 'sample' || ownsOf(row, panels)
+  const rows = budget.filter(isDrawn)
+  const idle = budget.filter((row) => !isDrawn(row))
   const columns = panels.map(({ fromC, toC }) => `minmax(0, ${(toC - fromC).toFixed(2)}fr)`).join(' ')
   return (
     <figure className={css.budget} aria-label="Whose the degrees are" data-testid="budget">
@@ -137,7 +138,7 @@ export function Budget({
 
 function asRead({ range, against }: Measured): string {
   const ends = `${fixed(range.onsetC, 1)} to ${fixed(range.clearC, 1)} °C`
-  if (!against) return `${ends}, held against nothing`
+  if (!against) return ends
   const to = `${fixed(against.lowC, 1)} to ${fixed(against.highC, 1)} °C`
   return against.what === 'literature' ? `${ends}; literature ${to}` : `${ends}; the authentic sample ${to}`
 }
@@ -174,8 +175,9 @@ function TakenAway({ owner, actions }: { owner: Owner; actions: readonly Action[
   return step ? <span className={css.away}>{TAKES_AWAY[step.code]} takes this away</span> : null
 }
 
-function ownsAny({ endC }: BudgetRow): boolean {
-  return Object.values(endC).some(({ leastC, mostC }) => tenth(leastC) !== 0 || tenth(mostC) !== 0)
+/** Whether it may own anything of what is drawn. */
+function ownsOf({ endC }: BudgetRow, panels: readonly Panel[]): boolean {
+  return panels.some(({ end }) => tenth(endC[end].leastC) !== 0 || tenth(endC[end].mostC) !== 0)
 }
 
 function panelsOf(

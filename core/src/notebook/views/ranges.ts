@@ -120,8 +120,9 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     instrumentName,
     notes: melt.notes.filter(({ body }) => body.slot === slot).map(({ body }) => body.note),
     signs: signs.flatMap(({ temperature, word }) => (temperature ? [{ temperature, word }] : [])),
-    rateCPerMin: measured ?? window.rateCPerMin,
-    rateMeasured: measured !== null,
+    // Readings that stood still or fell between the marks tell no rate.
+    rateCPerMin: measured !== null && measured > 0 ? measured : window.rateCPerMin,
+    rateMeasured: measured !== null && measured > 0,
     fillMm: tube.fillMm,
     grain: tube.grain,
     conventions,

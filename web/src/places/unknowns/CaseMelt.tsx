@@ -128,7 +128,7 @@ function Alone({ unknown }: { unknown: UnknownFacts }) {
       <p className="quiet mt-1 mb-0">
         {isSharp && !isScattered
           ? 'So does a mixture at its eutectic. What it is, only mixtures say.'
-          : first?.sentence}
+          : `Next: ${(first?.sentence ?? '').replace(/^./, (letter) => letter.toLowerCase())}`}
       </p>
       {isMeasured(judgement) && <Budget judgement={judgement} rules={unknown.careful.conventions} />}
     </section>
