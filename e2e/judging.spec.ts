@@ -120,7 +120,8 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
   await page.getByLabel('front above the line, mm').fill('56')
   const plate = page.getByRole('img', { name: /^Plate\./ })
   await plate.scrollIntoViewIfNeeded()
-  const box = (await plate.boundingBox()) ?? { x: 0, y: 0 }
+  const boxOf = async () => (await plate.boundingBox()) ?? { x: 0, y: 0 }
+  let box = await boxOf()
   // 5.4 px a millimetre, 16 px beside it and 22 above; the line 10 mm above the lower edge of 80.
   const x = (mm: number) => box.x + 16 + 5.4 * mm
   const y = (mm: number) => box.y + 22 + 5.4 * (70 - mm)
@@ -131,6 +132,9 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
   await expect(page.getByText(/A spot at 60 mm lies above the front at 56 mm/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Record this plate' })).toBeDisabled()
   await page.getByLabel('lane c, spot 1, mm').fill('33')
+  await expect(page.getByText(/lies above the front/)).toBeHidden()
+  // Reaching for the button may have scrolled the page.
+  box = await boxOf()
   await page.mouse.move(x(10), y(33.5))
   await page.mouse.down()
   await page.mouse.move(x(10), y(33), { steps: 3 })

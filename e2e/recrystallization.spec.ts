@@ -55,6 +55,7 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     await page.getByRole('button', { name: 'Fix this plan' }).click()
     await expect(page.getByText(`${procedure}.`)).toBeVisible()
     if (crude === '0.500') await expect(page.getByText('100.0 % of the adipic acid in it')).toBeVisible()
+    await expect(page.getByText('all stored')).toBeVisible()
     const pdf = await page.pdf({ preferCSSPageSize: true })
     expect(await sheetsOf(pdf)).toHaveLength(1)
   }

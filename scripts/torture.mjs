@@ -126,18 +126,29 @@ function compare(acknowledged, entries) {
   return { lost, twice, changed }
 }
 
+/** A notebook is begun anew after so many kills: each start reads and compares all that is in it. */
+const KILLS_A_NOTEBOOK = 40
+
 async function kills() {
+  const sum = { acknowledged: 0, lost: 0, twice: 0, changed: 0, refusedStarts: 0 }
+  for (let done = 0; done < ROUNDS.kills; done += KILLS_A_NOTEBOOK) {
+    const found = await killsOfOne(Math.min(KILLS_A_NOTEBOOK, ROUNDS.kills - done))
+    for (const [name, count] of Object.entries(found)) sum[name] += count
+  }
+  tell('killed in mid-write', ROUNDS.kills, sum)
+}
+
+async function killsOfOne(rounds) {
   const folder = await temp()
   const acknowledged = new Map()
   const sum = { lost: 0, twice: 0, changed: 0, refusedStarts: 0 }
-  for (let round = 0; round < ROUNDS.kills; round++) {
+  for (let round = 0; round < rounds; round++) {
     let server
     try {
       server = await start(folder)
     } catch (error) {
-      sum.refusedStarts += 1
       process.stderr.write(`${error.message}\n`)
-      break
+      return { ...sum, acknowledged: acknowledged.size, refusedStarts: 1 }
     }
     for (const [name, count] of Object.entries(compare(acknowledged, await server.entries())))
       sum[name] += count
@@ -160,7 +171,7 @@ async function kills() {
   for (const [name, count] of Object.entries(compare(acknowledged, await last.entries()))) sum[name] += count
   await last.kill('SIGTERM')
   await rm(folder, { recursive: true, force: true })
-  tell('killed in mid-write', ROUNDS.kills, { acknowledged: acknowledged.size, ...sum })
+  return { ...sum, acknowledged: acknowledged.size }
 }
 
 async function filesOf(folder) {

@@ -385,6 +385,33 @@ describe('judging a prep with all that speaks', () => {
     alone.melt(10, [[product, '92.1', '93.3']])
     expect(judged(alone.view).judgement.verdict).toBe('cannot tell')
   })
+  test('a product that gave no range is judged by the reason', () => {
+    const adipic = prepsOf(base).find(({ opened }) => opened.body.compound.id === 'adipic-acid') as PrepFacts
+    const sample = adipic.samples.find(({ role }) => role === 'product')?.id as SampleId
+    const book = new Notebook()
+    expect(judgementOf(book.view, adipic.id).ok).toBe(false)
+    const melt = book.melt(10, [[product, '95.0', '96.2']])
+    const [planned] = [latestLine(book.view, melt, 'melt planned')]
+    if (!planned) throw new Error('no melt')
+    book.write('melt planned', melt, {
+      ...planned.body,
+      window: { ...planned.body.window, stopC: 160 },
+      tubes: [{ slot: 2, sample, label: 'Adipic acid', fillMm: 2, grain: 'fine' }],
+    })
+    book.write('range given up', melt, {
+      run: latestLine(book.view, melt, 'run started')?.body.run as RunId,
+      slot: 2,
+      reason: 'not melted at the stop temperature',
+    })
+    const found = judgementOf(book.view, adipic.id)
+    if (!found.ok) throw new Error(found.problem.sentence)
+    expect(found.value.evidence).toBeNull()
+    expect(found.value.judgement.verdict).toBe('cannot tell')
+    expect(found.value.judgement.findings[0]?.sentence).toContain(
+      'still solid at 160.0 °C, 6.0 above literature',
+    )
+    expect(found.value.restsOn).toContain(latestLine(book.view, melt, 'melt planned')?.id)
+  })
   test('a mixed melt and a plate join the verdict and what it rests on', () => {
     const book = new Notebook()
     const mixed = book.mixture(1, [product, authenticOf('benzil')])
