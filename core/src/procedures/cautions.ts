@@ -1,22 +1,53 @@
 import type { Compound, Solvent } from '../reference/shelf'
-import { hazardLine, isFlammable } from '../reference/hazards'
+import {
+  besidesFire,
+  formsPeroxides,
+  hazardLine,
+  isCorrosive,
+  isFlammable,
+  isToxic,
+  needsThePersonInCharge,
+} from '../reference/hazards'
 import { ORDINARY_WASTE } from './shared'
 
 /** Stands under every list of cautions. */
 export const LOCAL_RULES =
   'Read the safety data sheet. Your lab’s rules and the person in charge come before this app.'
 
-/** What to take care of with this solvent and this compound, briefly. */
-export function cautionsFor(compound: Compound, solvent: Solvent | null): readonly string[] {
-  const cautions = ['Eye protection, always.']
-  if (solvent && isFlammable(solvent.hazards))
+/** What to take care of with this compound and what it is dissolved in, briefly: every hazard on file. */
+export function cautionsFor(
+  compound: Compound,
+  solvent: Solvent | null,
+  second: Solvent | null = null,
+): readonly string[] {
+  return [
+    'Eye protection, always.',
+    ...(solvent ? solventCautions(solvent) : []),
+    ...(second ? solventCautions(second) : []),
+    `${needsThePersonInCharge(compound.hazards) ? 'Not without the person in charge. ' : ''}${capital(compound.name)}: ${hazardLine(compound.hazards)}${guardFor(compound.hazards)}`,
+  ]
+}
+
+function solventCautions({ name, hazards }: Solvent): readonly string[] {
+  const cautions: string[] = []
+  if (isFlammable(hazards))
+    cautions.push(`${capital(name)} is flammable: hot plate in the hood, no flame here or on the next bench.`)
+  const others = besidesFire(hazards)
+  if (others.length > 0)
     cautions.push(
-      `${capital(solvent.name)} is flammable: hot plate in the hood, no flame here or on the next bench.`,
+      `${needsThePersonInCharge(hazards) ? 'Not without the person in charge. ' : ''}${capital(name)}: ${hazardLine(others)} Work in the hood.${guardFor(hazards)}`,
     )
-  if (solvent && !isFlammable(solvent.hazards) && solvent.hazards.length > 0)
-    cautions.push(`${capital(solvent.name)}: ${hazardLine(solvent.hazards)} Work in the hood.`)
-  cautions.push(`${capital(compound.name)}: ${hazardLine(compound.hazards)}`)
+  if (formsPeroxides(hazards))
+    cautions.push(
+      `${capital(name)}: look at the date of opening, test for peroxides before it is heated, and never evaporate it toward dryness.`,
+    )
   return cautions
+}
+
+/** What the hands and the face need. */
+function guardFor(hazards: readonly string[]): string {
+  if (isCorrosive(hazards)) return ' Gloves and a face shield.'
+  return isToxic(hazards) ? ' Gloves, in the hood.' : ''
 }
 
 /** Where everything goes afterwards, before a plan says more. */

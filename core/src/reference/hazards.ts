@@ -26,6 +26,7 @@ const STATEMENTS: Readonly<Record<string, string>> = {
   H350: 'may cause cancer',
   H351: 'suspected of causing cancer',
   H360D: 'may damage the unborn child',
+  H360FD: 'may damage fertility and the unborn child',
   H361d: 'suspected of damaging the unborn child',
   H361f: 'suspected of damaging fertility',
   H370: 'causes damage to organs',
@@ -36,6 +37,7 @@ const STATEMENTS: Readonly<Record<string, string>> = {
   H410: 'very toxic to aquatic life with long lasting effects',
   H411: 'toxic to aquatic life with long lasting effects',
   H412: 'harmful to aquatic life with long lasting effects',
+  EUH019: 'may form explosive peroxides',
 }
 
 /** The statement for a code, or the bare code when it is not in the table. */
@@ -53,4 +55,28 @@ export function hazardLine(hazards: readonly string[]): string {
 const FLAMMABLE = ['H224', 'H225', 'H226']
 export function isFlammable(hazards: readonly string[]): boolean {
   return hazards.some((code) => FLAMMABLE.includes(code))
+}
+/** The codes that say no more than that it burns. */
+export function besidesFire(hazards: readonly string[]): readonly string[] {
+  return hazards.filter((code) => !FLAMMABLE.includes(code))
+}
+
+/** Attacks skin or eyes for good. */
+export function isCorrosive(hazards: readonly string[]): boolean {
+  return hazards.some((code) => code === 'H314' || code === 'H318')
+}
+
+/** Makes explosive peroxides of itself on standing. */
+export function formsPeroxides(hazards: readonly string[]): boolean {
+  return hazards.includes('EUH019')
+}
+
+/** Toxic, or may cause cancer, change genes, or harm fertility or a child, or is suspected to: kept in the hood. */
+export function isToxic(hazards: readonly string[]): boolean {
+  return hazards.some((code) => /^H(30[01]|31[01]|33[01]|34[01]|35[01]|36[01]|37[02])/.test(code))
+}
+
+/** Fatal in small amounts, or known to cause cancer, change genes, or harm fertility or a child. */
+export function needsThePersonInCharge(hazards: readonly string[]): boolean {
+  return hazards.some((code) => /^H(300|310|330|340|350|360)/.test(code))
 }

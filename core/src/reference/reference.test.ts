@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import {
+  behaviourOf,
   cautionsFor,
   type Compound,
   disposalFor,
@@ -57,6 +58,36 @@ test('a missing fusion enthalpy is estimated, and that is said', () => {
   expect(benzoin.enthalpyKJPerMol).toBeCloseTo(0.0565 * (137.5 + 273.15), 9)
 })
 
+test('every hazard of a solvent is said, with what it asks for', () => {
+  const said = (id: string) => cautionsFor(compound('benzil'), solvent(id)).join('\n')
+  expect(said('ethanol-95')).toMatch(/flammable[^]*Ethanol 95%: Causes serious eye irritation/)
+  for (const id of ['diethyl-ether', 'tetrahydrofuran', '2-methyltetrahydrofuran'])
+    expect(said(id)).toMatch(/may form explosive peroxides[^]*test for peroxides before it is heated/)
+  expect(said('ethanol-95')).not.toContain('peroxides')
+  expect(said('2-methyltetrahydrofuran')).toContain('face shield')
+  for (const one of REFERENCE_SOLVENTS)
+    for (const code of one.hazards)
+      if (!/^H22[456]/.test(code))
+        expect({ id: one.id, code, said: said(one.id).toLowerCase() }).toEqual({
+          id: one.id,
+          code,
+          said: expect.stringContaining(hazardStatement(code)) as unknown,
+        })
+})
+
+test('what may cause cancer or harm a child is not begun without the person in charge', () => {
+  const said = (id: string) => cautionsFor(compound(id), null).at(-1)
+  expect(said('azobenzene')).toMatch(/^Not without the person in charge. Azobenzene: .*may cause cancer/)
+  expect(said('ferrocene')).toContain('may damage fertility and the unborn child')
+  expect(said('benzil')).not.toContain('person in charge')
+})
+
+test('both of a pair are spoken for', () => {
+  const said = cautionsFor(compound('benzil'), solvent('ethanol-95'), solvent('hexane')).join(' ')
+  expect(said).toContain('Ethanol 95% is flammable')
+  expect(said).toContain('Hexane is flammable')
+})
+
 test('cautions and waste follow the solvent', () => {
   expect(cautionsFor(compound('benzil'), solvent('ethanol-95')).join(' ')).toContain(
     'hot plate in the hood, no flame',
@@ -66,4 +97,17 @@ test('cautions and waste follow the solvent', () => {
   expect(disposalFor(solvent('dichloromethane'))[0]).toContain('halogenated organic waste')
   expect(disposalFor(solvent('ethanol-95'))[0]).toContain('halogen-free organic waste, never the sink')
   expect(hazardLine([])).toBe('No hazard data here; read the safety data sheet.')
+})
+
+test('how a compound behaves when it is heated, and what comes from cold water, is known to judging', () => {
+  const behaves = (id: string, fromWater = false) => behaviourOf(compound(id), fromWater)
+  expect(behaves('acetylsalicylic-acid')).toBe('decomposes')
+  expect(['ferrocene', 'caffeine', 'phthalic-anhydride', 'camphor'].map((id) => behaves(id))).toEqual(
+    Array(4).fill('sublimes'),
+  )
+  expect(behaves('oxalic-acid-dihydrate')).toBe('hydrate')
+  for (const id of ['citric-acid-anhydrous', 'd-glucose-anhydrous', 'caffeine'])
+    expect(behaves(id, true)).toBe('hydrate')
+  expect(behaves('citric-acid-anhydrous')).toBe('melts')
+  expect(behaves('benzil', true)).toBe('melts')
 })

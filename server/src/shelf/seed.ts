@@ -1,20 +1,61 @@
 import { CORE_VERSION, SCHOOLS, SIMULATED_INSTRUMENTS, type SolubilityRow } from '@ivory-crystal/core'
+import { isDeepStrictEqual } from 'node:util'
 import { count } from 'drizzle-orm'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
-import { idOf, putRows, type ShelfRow } from './items'
+import { idOf, isOn, newestRows, putRows, shelfKey, type ShelfRow } from './items'
 
 type Item = Pick<ShelfRow, 'sort' | 'id' | 'origin' | 'body'>
 
 /**
- * Puts the reference values on an empty shelf. One that holds anything keeps what it has, and gains only the
- * simulated instruments and schools a later version brought.
+ * Puts the reference values on an empty shelf. One that holds anything keeps what the lab made of it, and gains what a
+ * later version brought: simulated instruments and schools that are missing, and a new version of every reference row
+ * that was mended and that nobody here has changed. Preps keep the rows they were planned with.
  */
 export async function seedShelf(db: Database, clock: Clock): Promise<void> {
   const [held] = await db.select({ rows: count() }).from(shelfItems)
-  await putFirst(db, clock, (held?.rows ?? 0) > 0 ? benchItems() : await referenceItems())
+  if ((held?.rows ?? 0) === 0) {
+    await putFirst(db, clock, await referenceItems())
+    return
+  }
+  await putFirst(db, clock, benchItems())
+  await putMended(db, clock)
 }
+
+/** Keys that are worked out or name the build: they make no row another one. */
+const WORKED_OUT = ['molarMassGPerMol', 'source'] as const
+
+async function putMended(db: Database, clock: Clock): Promise<void> {
+  const { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } = await import('@ivory-crystal/core/reference')
+  const newest = await newestRows(db)
+  const told = (body: object) => {
+    const plain = JSON.parse(JSON.stringify(body)) as Record<string, unknown>
+    return Object.fromEntries(Object.entries(plain).filter(([key]) => !WORKED_OUT.includes(key as never)))
+  }
+  const isMended = (sort: 'compound' | 'solvent', body: { readonly id: string }) => {
+    const row = newest.get(shelfKey(sort, body.id))
+    return row?.origin === REFERENCE && isOn(row) && !isDeepStrictEqual(told(row.body as object), told(body))
+  }
+  const mended = new Set([
+    ...REFERENCE_COMPOUNDS.filter((row) => isMended('compound', row)).map(({ id }) =>
+      shelfKey('compound', id),
+    ),
+    ...REFERENCE_SOLVENTS.filter((row) => isMended('solvent', row)).map(({ id }) => shelfKey('solvent', id)),
+  ])
+  if (mended.size === 0) return
+  const items = (await referenceItems()).filter(({ sort, id }) => mended.has(shelfKey(sort, id)))
+  await putRows(
+    db,
+    items.map((item) => ({
+      ...item,
+      version: (newest.get(shelfKey(item.sort, item.id))?.version ?? 0) + 1,
+      createdAt: clock.now(),
+    })),
+  )
+}
+
+const REFERENCE = 'reference'
 
 /** Adds points of the bench's own, which are no reference values, to the shelf. */
 export async function addOwnPoints(
@@ -42,7 +83,7 @@ async function referenceItems(): Promise<Item[]> {
     import('@ivory-crystal/core/structures'),
   ])
   const source = `${reference.REFERENCE_SOURCE}; set of version ${CORE_VERSION}`
-  const origin = 'reference'
+  const origin = REFERENCE
   return [
     ...reference.REFERENCE_COMPOUNDS.map((row): Item => {
       const { molarMassGPerMol } = structureOf(row.smiles)

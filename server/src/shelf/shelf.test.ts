@@ -1,10 +1,15 @@
 import { appendFile, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { and, eq } from 'drizzle-orm'
 import request from 'supertest'
 import { type Compound, PROCEDURES, type Shelf, type ShelfReport } from '@ivory-crystal/core'
+import { openPglite } from '../db/open'
+import { shelfItems } from '../db/schema'
 import type { RunningServer } from '../server'
-import { serve, tempFolder } from '../testing/bench'
+import { handClock, serve, tempFolder } from '../testing/bench'
+import { newestRows, shelfKey } from './items'
+import { seedShelf } from './seed'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let server: RunningServer
@@ -140,5 +145,50 @@ describe('the shelf', () => {
     expect((await benzil()).meltLowC).toBe(94.5)
     expect((await shelf()).compounds.some(({ id }) => id === 'bench-solid')).toBe(true)
     expect(await readFile(path, 'utf8')).toBe(kept)
+  })
+})
+
+describe('a shelf an earlier version filled', () => {
+  test('gains what was mended since, as a new version, and keeps what the lab made of its rows', async () => {
+    const folder = await tempFolder()
+    const { begun: db, close } = await openPglite(
+      join(folder.path, 'database'),
+      { say: () => undefined, free: () => Promise.resolve(10_000) },
+      (opened) => Promise.resolve(opened),
+    )
+    const clock = handClock()
+    await seedShelf(db, clock)
+    const newestOf = async (id: string) => (await newestRows(db)).get(shelfKey('compound', id))
+    const began = new Map<string, number>()
+    const version = (id: string, more: number) => (began.get(id) ?? NaN) + more
+    const aged = async (id: string, origin: string, change: object) => {
+      const row = await newestOf(id)
+      if (!row) throw new Error(id)
+      began.set(id, row.version)
+      await db
+        .update(shelfItems)
+        .set({ origin, body: { ...(row.body as object), ...change } })
+        .where(and(eq(shelfItems.sort, 'compound'), eq(shelfItems.id, id)))
+    }
+    await aged('ferrocene', 'reference', { behaviour: 'melts', source: 'an earlier set' })
+    await aged('azobenzene', 'own', { cas: null })
+    await aged('benzil', 'reference', { source: 'an earlier set' })
+    clock.move(1000)
+    await seedShelf(db, clock)
+    await seedShelf(db, clock)
+    expect(await newestOf('ferrocene')).toMatchObject({
+      version: version('ferrocene', 1),
+      body: { behaviour: 'sublimes' },
+    })
+    expect(await newestOf('azobenzene')).toMatchObject({
+      version: version('azobenzene', 0),
+      body: { cas: null },
+    })
+    expect(await newestOf('benzil')).toMatchObject({
+      version: version('benzil', 0),
+      body: { source: 'an earlier set' },
+    })
+    await close()
+    await folder.remove()
   })
 })

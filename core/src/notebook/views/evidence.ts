@@ -14,6 +14,8 @@ export interface Beside {
   /** What it is thought to be; null for an unknown. */
   readonly compound: Compound | null
   readonly dried: RangeEvidence['dried']
+  /** It crystallized from water. */
+  readonly fromWater: boolean
   readonly crude: CompleteRow | null
   readonly authentic: CompleteRow | null
   readonly mixed: RangeEvidence['mixed']
@@ -47,7 +49,7 @@ export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeE
     dried: beside.dried,
     signs: signsOf(row),
     literature: compound ? { lowC: compound.meltLowC, highC: compound.meltHighC } : null,
-    behaviour: compound ? behaviourOf(compound) : 'melts',
+    behaviour: compound ? behaviourOf(compound, beside.fromWater) : 'melts',
     fusion: compound ? fusionOf(compound) : null,
     crude: crude ? judgedRange(crude) : null,
     authentic: authentic ? judgedRange(authentic) : null,
@@ -63,8 +65,18 @@ export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeE
   }
 }
 
-/** How a compound of the shelf behaves when it is heated, in the words judging knows. */
-export function behaviourOf({ behaviour }: Pick<Compound, 'behaviour'>): Behaviour {
+const HYDRATE_FROM_WATER = 'hydrate from cold water'
+
+/**
+ * How a compound of the shelf behaves when it is heated, in the words judging knows.
+ *
+ * @param fromWater it crystallized from water: then it is judged as the hydrate that comes from there
+ */
+export function behaviourOf({ behaviour }: Pick<Compound, 'behaviour'>, fromWater: boolean): Behaviour {
+  if (behaviour.includes(HYDRATE_FROM_WATER)) {
+    if (fromWater) return 'hydrate'
+    return behaviourOf({ behaviour: behaviour.replace(HYDRATE_FROM_WATER, '') }, false)
+  }
   for (const word of ['decomposes', 'sublimes', 'hydrate', 'other forms'] as const)
     if (behaviour.includes(word)) return word
   return 'melts'
@@ -95,6 +107,12 @@ export function driedOf(view: View, prep: PrepFacts): RangeEvidence['dried'] {
   return weighed && airMin !== null
     ? { how: 'minutes of air', minutes: airMin, solventBoilsC }
     : { how: 'not', minutes: null, solventBoilsC }
+}
+
+/** Whether water is in what a prep’s product crystallized from. */
+export function isFromWater(prep: PrepFacts): boolean {
+  const plan = prep.plan?.body
+  return plan ? [plan.solvent, plan.pair?.solvent].some((one) => one?.group === 'water') : false
 }
 
 /** Watching begins where the slow part begins, or where the tube went in when that was later. */

@@ -8,7 +8,7 @@ import { judgeNoRange } from '../../judging/noRange'
 import { judgeRange } from '../../judging/judgeRange'
 import type { View } from '../fold'
 import { remember } from '../read'
-import { behaviourOf, driedOf, evidenceOf, repeatsFor } from './evidence'
+import { behaviourOf, driedOf, evidenceOf, isFromWater, repeatsFor } from './evidence'
 import { meltOf } from './melt'
 import { type CompleteRow, isComplete, mixturesOf } from './mixtures'
 import { plateOpinionOf } from './plates'
@@ -50,6 +50,7 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
   const evidence = evidenceOf(view, product, {
     compound,
     dried: driedOf(view, prep),
+    fromWater: isFromWater(prep),
     crude,
     authentic,
     mixed: mixed?.verdict.ok ? mixed.verdict.value : null,
@@ -91,6 +92,7 @@ export function judgementOfUnknown(
   const evidence = evidenceOf(view, careful, {
     compound: null,
     dried: null,
+    fromWater: false,
     crude: null,
     authentic: null,
     mixed: null,
@@ -115,7 +117,7 @@ function withoutRange(prep: PrepFacts, view: View, rows: readonly RangeRow[]): R
       startC: window.startC,
       stopC: window.stopC,
       literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
-      behaviour: behaviourOf(compound),
+      behaviour: behaviourOf(compound, isFromWater(prep)),
     },
     row.conventions,
   )

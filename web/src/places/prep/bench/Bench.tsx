@@ -67,10 +67,7 @@ export function Bench({ prep }: StationProps) {
         <Rescue prep={prep} station={station} />
         <div>
           <h3>Take care</h3>
-          {[
-            ...cautionsFor(plan.compound, plan.solvent),
-            ...(plan.pair ? cautionsFor(plan.compound, plan.pair.solvent).slice(1, 2) : []),
-          ].map((caution) => (
+          {[...cautionsFor(plan.compound, plan.solvent, plan.pair?.solvent ?? null)].map((caution) => (
             <p key={caution} className="quiet mb-1">
               {caution}
             </p>

@@ -133,8 +133,7 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
       <StepList steps={steps} />
       <h3>Take care</h3>
       <p>
-        {cautionsFor(compound, solvent).join(' ')}{' '}
-        {pair ? cautionsFor(compound, pair.solvent).slice(1, 2).join(' ') : ''} {LOCAL_RULES}
+        {cautionsFor(compound, solvent, pair?.solvent ?? null).join(' ')} {LOCAL_RULES}
       </p>
       <h3>Waste</h3>
       <p>{waste.join(' ')}</p>
