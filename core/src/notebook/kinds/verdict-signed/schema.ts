@@ -66,6 +66,20 @@ const ACTIONS_OF_V2 = [
 ]
 
 const sentence = Joi.string().max(1000).required()
+const findingsOf = (codes: readonly string[]) =>
+  Joi.array()
+    .items(
+      Joi.object({
+        code: Joi.string()
+          .valid(...codes)
+          .required(),
+        numbers: Joi.object().pattern(Joi.string().max(40), number).required(),
+        headline: Joi.string().max(200).required(),
+        sentence,
+      }),
+    )
+    .max(30)
+    .required()
 const first = {
   sample: uuid.required(),
   signedBy: name.required(),
@@ -73,19 +87,7 @@ const first = {
     verdict: Joi.string()
       .valid('consistent with pure', 'nearly pure', 'impure', 'not this compound', 'cannot tell')
       .required(),
-    findings: Joi.array()
-      .items(
-        Joi.object({
-          code: Joi.string()
-            .valid(...FINDINGS_OF_V2)
-            .required(),
-          numbers: Joi.object().pattern(Joi.string().max(40), number).required(),
-          headline: Joi.string().max(200).required(),
-          sentence,
-        }),
-      )
-      .max(30)
-      .required(),
+    findings: findingsOf(FINDINGS_OF_V2),
     actions: Joi.array()
       .items(
         Joi.object({
@@ -184,19 +186,7 @@ const judgement = Joi.object({
     .max(20)
     .required(),
   impurity: Joi.array().ordered(fraction.required(), fraction.required()).length(2).allow(null).required(),
-  findings: Joi.array()
-    .items(
-      Joi.object({
-        code: Joi.string()
-          .valid(...FINDING_CODES)
-          .required(),
-        numbers: Joi.object().pattern(Joi.string().max(40), number).required(),
-        headline: Joi.string().max(200).required(),
-        sentence,
-      }),
-    )
-    .max(30)
-    .required(),
+  findings: findingsOf(FINDING_CODES),
   actions: Joi.array()
     .items(
       Joi.object({
