@@ -22,6 +22,7 @@ export const BASE: RangeEvidence = {
   mixed: null,
   plate: null,
   repeats: [],
+  setAside: 0,
   impurity: null,
 }
 export const IN_PLACE: RangeEvidence['thermometer'] = {

@@ -126,6 +126,7 @@ export function evidenceOf(one: Situation): RangeEvidence {
       sentence: '',
     },
     repeats: one.repeats,
+    setAside: 0,
     impurity: impurity && {
       name: impurity.name,
       fusion: fusionOf(impurity.meltC, impurity.fusionEnthalpyKJPerMol, impurity.molarMassGPerMol),

@@ -1,6 +1,7 @@
 import type { MeltingRange } from '../melting/meltingRange'
 import type { Conventions } from '../conventions/conventions'
 import { requireRange } from '../heating/observedRange'
+import { tenths } from '../math/tenths'
 
 export interface MixedVerdict {
   readonly verdict: 'same' | 'different' | 'repeat'
@@ -106,9 +107,4 @@ function width(range: MeltingRange): number {
 
 function c(value: number): string {
   return Math.abs(value).toFixed(1)
-}
-
-/** Compared in the tenths they are read in. */
-function tenths(value: number): number {
-  return Math.round(value * 10) / 10
 }

@@ -1,3 +1,4 @@
+import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
 import type { Action, BudgetRow, NextStep, Owner } from './judgement'
 import { airMinutesFor, isChecked } from './owners'
@@ -7,7 +8,6 @@ import type { Settled } from './settle'
 const PLATE_MIN = 20
 const RECRYSTALLIZE_MIN = 60
 const DRY_MIN = 15
-const SET_UP_MIN = 15
 const GRIND_MIN = 5
 
 /** The rows of the budget each step would empty or shrink. */
@@ -64,10 +64,8 @@ function worthOf({ code, minutes, removes }: Action, budget: readonly BudgetRow[
   return doubtC / (minutes ?? 120)
 }
 
-/** Minutes a careful repeat takes on a block: cool, load, preheat, and the slow part at the house rate. */
 function repeatMin({ evidence: { literature, reading } }: Settled, rules: HouseWords): number {
-  const spanC = literature ? literature.highC - literature.lowC : reading.clearC - reading.onsetC
-  return Math.round(SET_UP_MIN + (rules.startBelowC + spanC + rules.stopAboveC) / rules.meltRate.target)
+  return carefulRunMin(literature ?? { lowC: reading.onsetC, highC: reading.clearC }, rules)
 }
 
 function told(
@@ -79,7 +77,7 @@ function told(
   const { evidence } = settled
   switch (code) {
     case 'sign':
-      return { sentence: signSentence(settled) }
+      return { sentence: 'Sign the verdict with what it rests on.' }
     case 'mixed melt':
       return { minutes: minutes + GRIND_MIN, sentence: mixedSentence(settled, rules) }
     case 'grind again and repeat the mixture':
@@ -116,7 +114,7 @@ function told(
         minutes,
         sentence:
           evidence.behaviour === 'sublimes'
-            ? 'Seal a new tube and put it in about 10 °C below, so that nothing sublimes away.'
+            ? 'Seal a new tube (a small flame, away from any solvent) and put it in about 10 °C below, so that nothing sublimes away.'
             : 'Take a new tube and put it in about 10 °C below, so that it spends less time hot; the rate is reported with it.',
       }
     case 'recrystallize':
@@ -143,17 +141,14 @@ function told(
   }
 }
 
-/** What a signature leaves open is said with it. */
-function signSentence({ evidence, owners }: Settled): string {
-  const open = [
+/** What a signature leaves open. */
+export function notChecked({ evidence, owners }: Settled): readonly string[] {
+  return [
     ...(evidence.mixed ? [] : ['which compound it is (no mixed melt)']),
     ...(isChecked(evidence) || evidence.authentic ? [] : ['the thermometer']),
     ...(evidence.rateMeasured ? [] : ['the rate']),
     ...(owners.mayBeWet ? ['that it is dry'] : []),
   ]
-  const last = open[open.length - 1] ?? ''
-  if (open.length === 0) return 'Sign the verdict with what it rests on.'
-  return `Sign it, and with it what was not checked: ${open.length > 1 ? `${open.slice(0, -1).join(', ')} and ${last}` : last}.`
 }
 
 function mixedSentence({ verdict, evidence }: Settled, rules: HouseWords): string {

@@ -1,3 +1,4 @@
+import { tenths } from '../math/tenths'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
 import {
@@ -214,15 +215,15 @@ function shownDry({ dried, signs }: RangeEvidence): string {
 
 function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
   const certain: string[] = []
-  if (tenth(rest.width.leastC) > 0) certain.push(`${c(rest.width.leastC)} of the width`)
+  if (tenths(rest.width.leastC) > 0) certain.push(`${c(rest.width.leastC)} of the width`)
   if (distanceC)
     for (const [end, name] of [
       ['onset', 'onset'],
       ['clear', 'clear point'],
     ] as const) {
       const { leastC, mostC } = rest[end]
-      if (tenth(mostC) < 0) certain.push(`${c(-mostC)} by which the ${name} lies low`)
-      if (tenth(leastC) > 0) certain.push(`${c(leastC)} by which the ${name} lies high`)
+      if (tenths(mostC) < 0) certain.push(`${c(-mostC)} by which the ${name} lies low`)
+      if (tenths(leastC) > 0) certain.push(`${c(leastC)} by which the ${name} lies high`)
     }
   return row(
     'sample',
@@ -248,13 +249,9 @@ export function span({ leastC, mostC }: Span): string {
 }
 
 function c(value: number): string {
-  return tenth(value).toFixed(1)
+  return tenths(value).toFixed(1)
 }
 
 function millimetres(value: number): string {
-  return String(tenth(value))
-}
-
-function tenth(value: number): number {
-  return Math.round(value * 10) / 10 || 0
+  return String(tenths(value))
 }

@@ -79,7 +79,10 @@ export interface RangeEvidence {
     readonly isPoor: boolean
     readonly sentence: string
   } | null
+  /** Further tubes of it made as this one: packed, dried, watched and corrected alike. */
   readonly repeats: readonly Repeat[]
+  /** How many further tubes were not made alike, and are not counted. */
+  readonly setAside: number
   readonly impurity: { readonly name: string; readonly fusion: Fusion } | null
 }
 

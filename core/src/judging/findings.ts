@@ -1,11 +1,11 @@
-import { eutectic } from '../melting/eutectic'
+import { tenths } from '../math/tenths'
+import { span } from './budget'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Finding, Measured } from './judgement'
-import { boiledOut, byChanceC, isChecked, saw, type Span, tenths } from './owners'
-import { listed, OWNER_NAMES, span } from './budget'
-import { EUTECTIC_WITHIN_C, isNoBetter, type Settled } from './settle'
-
-const c = (value: number) => value.toFixed(1)
+import { boiledOut, decomposes, hasOtherForms, saw } from './owners'
+import { atEutectic, authenticItself, place } from './place'
+import { c, said } from './saying'
+import { isNoBetter, scatterC, type Settled } from './settle'
 
 /** What the range shows, each with its numbers: the width first, then the place, then what else speaks. */
 export function findingsOf(
@@ -31,18 +31,9 @@ export function findingsOf(
   ]
 }
 
-function said(
-  code: Finding['code'],
-  headline: string,
-  sentence: string,
-  numbers: Finding['numbers'] = {},
-): Finding {
-  return { code, numbers, headline, sentence }
-}
-
 function behaviour(evidence: RangeEvidence): Finding[] {
   const found: Finding[] = []
-  if (evidence.behaviour === 'decomposes' || saw(evidence, 'decomposes'))
+  if (decomposes(evidence))
     found.push(
       said(
         'decomposes',
@@ -70,7 +61,7 @@ function behaviour(evidence: RangeEvidence): Finding[] {
         'it may lose what it holds before it melts: compare like with like, and write both temperatures',
       ),
     )
-  if (evidence.behaviour === 'other forms' || saw(evidence, 'changes form'))
+  if (hasOtherForms(evidence))
     found.push(
       said(
         'other-forms',
@@ -119,130 +110,6 @@ function widthFinding(
         numbers,
       )
     : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)})${beside}`, numbers)
-}
-
-const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
-
-/** Where it lies, held against the authentic sample or the literature. */
-function place(
-  settled: Settled,
-  measured: Measured,
-  budget: readonly BudgetRow[],
-  rules: HouseWords,
-): Finding[] {
-  const { against, distanceC } = measured
-  if (!against || !distanceC)
-    return [
-      said(
-        'no-literature',
-        'Nothing to hold it against',
-        'its width is judged and not its place: what it is, a mixed melt says',
-      ),
-    ]
-  const furthest = Math.abs(distanceC.onset) >= Math.abs(distanceC.clear) ? 'onset' : 'clear'
-  const farC = distanceC[furthest]
-  const numbers = { onsetC: distanceC.onset, clearC: distanceC.clear }
-  if (against.what === 'authentic') return [besideAuthentic(settled, farC, numbers)]
-  const range = `${c(against.lowC)} to ${c(against.highC)} °C`
-  if (tenths(Math.abs(farC)) <= rules.literatureWithinC)
-    return [
-      said(
-        'agrees-with-literature',
-        'Within literature',
-        tenths(farC) === 0
-          ? `both ends lie in ${range}`
-          : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`,
-        numbers,
-      ),
-    ]
-  return [elsewhere(settled, budget, farC, furthest, range, numbers)]
-}
-
-function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['numbers']): Finding {
-  const chanceC = byChanceC(owners)
-  const headline = `${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} authentic`
-  return said(
-    tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',
-    headline,
-    `same run, so thermometer and heating are shared; two readings differ by up to ${c(chanceC)} by chance`,
-    numbers,
-  )
-}
-
-/** Further from the literature than house rules allow: who but the sample may own that, as the budget has it. */
-function elsewhere(
-  { evidence }: Settled,
-  budget: readonly BudgetRow[],
-  farC: number,
-  end: 'onset' | 'clear',
-  range: string,
-  numbers: Finding['numbers'],
-): Finding {
-  const isLow = farC < 0
-  const headline = `${c(Math.abs(farC))} °C ${isLow ? 'below' : 'above'} literature`
-  const reaches = ({ leastC, mostC }: Span) => (isLow ? tenths(leastC) < 0 : tenths(mostC) > 0)
-  const may = budget.filter(({ owner, endC }) => owner !== 'sample' && reaches(endC[end]))
-  const sample = budget.find(({ owner }) => owner === 'sample')?.endC[end]
-  const certainC = tenths(Math.max(0, isLow ? -(sample?.mostC ?? 0) : (sample?.leastC ?? 0)))
-  const who = listed(may.map(({ owner }) => OWNER_NAMES[owner]))
-  const whose =
-    may.length === 0
-      ? 'nobody but the sample can own it'
-      : certainC > 0
-        ? `${who} may own at most ${c(Math.abs(farC) - certainC)} of it`
-        : `${who} may own all of it`
-  const besides = isLow
-    ? evidence.rateCPerMin > 0
-      ? '; fast heating hides lowering and never makes it'
-      : ''
-    : '; an impurity does not raise a range'
-  return said(
-    isLow ? 'low' : 'high',
-    headline,
-    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}`,
-    numbers,
-  )
-}
-
-/** The authentic sample itself, held against the literature: both off alike is the thermometer. */
-function authenticItself(evidence: RangeEvidence, { against }: Measured, rules: HouseWords): Finding[] {
-  const { authentic, literature } = evidence
-  if (!authentic || !literature) return []
-  const offC =
-    Math.min(0, authentic.onsetC - literature.lowC) + Math.max(0, authentic.clearC - literature.highC)
-  if (tenths(Math.abs(offC)) <= rules.literatureWithinC) return []
-  const isPoor = against?.what !== 'authentic'
-  return [
-    said(
-      'authentic-off',
-      `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
-      isPoor
-        ? 'and wide, on a thermometer that was checked: this authentic sample is not what its label says, and nothing is held against it'
-        : isChecked(evidence)
-          ? 'though the thermometer was checked: either the check or the authentic sample is wrong'
-          : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
-      { offC },
-    ),
-  ]
-}
-
-function atEutectic(
-  { impurity, fusion, reading }: RangeEvidence,
-  { widthC, distanceC, against }: Measured,
-  rules: HouseWords,
-): Finding[] {
-  if (!impurity || !fusion || !distanceC || against?.what !== 'literature') return []
-  if (tenths(widthC) > rules.sharpWidthC || tenths(-distanceC.onset) <= rules.literatureWithinC) return []
-  const { temperatureC } = eutectic(fusion, impurity.fusion)
-  if (Math.abs(reading.clearC - temperatureC) > EUTECTIC_WITHIN_C) return []
-  return [
-    said(
-      'possible-eutectic',
-      `Near the eutectic, ${c(temperatureC)} °C`,
-      `a mixture with ${impurity.name} at this composition would melt as sharply as a pure compound, just here (met within about ${EUTECTIC_WITHIN_C} °C)`,
-      { eutecticC: temperatureC },
-    ),
-  ]
 }
 
 function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, rules: HouseWords): Finding[] {
@@ -322,7 +189,7 @@ function plateBeside({ plate }: RangeEvidence): Finding[] {
 /** Several tubes of one sample: what they come to together. */
 function tubes(read: RangeEvidence, judged: RangeEvidence, rules: HouseWords): Finding[] {
   const all = [read.reading, ...read.repeats]
-  if (all.length < 2) return []
+  if (all.length < 2) return setAside(read)
   if (judged.repeats.length === 0) {
     const rates = [read.rateCPerMin, ...read.repeats.map(({ rateCPerMin }) => rateCPerMin)]
     return [
@@ -332,11 +199,10 @@ function tubes(read: RangeEvidence, judged: RangeEvidence, rules: HouseWords): F
         `${rates.map(c).join(', ')} °C/min, looked back to no heating at all: ${c(judged.reading.onsetC)} to ${c(judged.reading.clearC)} °C`,
         { onsetC: judged.reading.onsetC, clearC: judged.reading.clearC },
       ),
+      ...setAside(read),
     ]
   }
-  const spread = (end: 'onsetC' | 'clearC') =>
-    Math.max(...all.map((tube) => tube[end])) - Math.min(...all.map((tube) => tube[end]))
-  const spreadC = Math.max(spread('onsetC'), spread('clearC'))
+  const spreadC = scatterC(all)
   const numbers = { count: all.length, spreadC }
   return [
     tenths(spreadC) > rules.repeatWithinC
@@ -352,5 +218,20 @@ function tubes(read: RangeEvidence, judged: RangeEvidence, rules: HouseWords): F
           `within ${c(spreadC)} °C (house rules ask for ${c(rules.repeatWithinC)})${judged.authentic ? '; the one beside the authentic sample is judged' : ': judged as one better reading, their mean'}`,
           numbers,
         ),
+    ...setAside(read),
+  ]
+}
+
+/** Tubes that a later one was meant to mend are no repeats of it. */
+function setAside({ setAside: count }: RangeEvidence): Finding[] {
+  if (count === 0) return []
+  const many = count > 1
+  return [
+    said(
+      'set-aside',
+      `${count} earlier ${many ? 'tubes' : 'tube'} not counted`,
+      `${many ? 'they were' : 'it was'} packed, dried, watched or corrected otherwise than this one: no repeat of it`,
+      { count },
+    ),
   ]
 }

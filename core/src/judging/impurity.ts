@@ -1,8 +1,9 @@
+import { tenths } from '../math/tenths'
 import { type Fusion, impurityFromClearPoint } from '../melting/liquidus'
 import { visibleUnder } from '../melting/meltingRange'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { Measured } from './judgement'
-import { byChanceC, isChecked, type Owners, saw, tenths } from './owners'
+import { byChanceC, decomposes, isChecked, type Owners } from './owners'
 
 /**
  * How much of what dissolves in the melt a range speaks for, as mole fractions: the least, with both ends read as low
@@ -18,11 +19,11 @@ export function impurityOf(
   { against, distanceC, widthC }: Measured,
   rules: HouseWords,
 ): readonly [least: number, most: number] | null {
-  const { fusion, reading, behaviour } = evidence
+  const { fusion, reading } = evidence
   if (!fusion || !against || !distanceC) return null
   const besides = against.what === 'authentic'
   if (!besides && !isChecked(evidence)) return null
-  if (behaviour === 'decomposes' || saw(evidence, 'decomposes')) return null
+  if (decomposes(evidence)) return null
   const lowByC = -Math.min(distanceC.onset, distanceC.clear)
   const highByC = Math.max(distanceC.onset, distanceC.clear)
   const isSharp = tenths(widthC) <= rules.sharpWidthC

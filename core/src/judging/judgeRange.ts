@@ -1,6 +1,6 @@
 import { requireRange } from '../heating/observedRange'
 import { ImpossibleInput, requireNumber } from '../problems'
-import { actionsOf } from './actions'
+import { actionsOf, notChecked } from './actions'
 import { budgetOf } from './budget'
 import type { HouseWords, RangeEvidence } from './evidence'
 import { findingsOf } from './findings'
@@ -38,6 +38,7 @@ export function judgeRange(evidence: RangeEvidence, rules: HouseWords): Judgemen
     impurity,
     findings: findingsOf(evidence, settled, measured, budget, impurity, rules),
     actions: actionsOf(settled, budget, rules),
+    notChecked: notChecked(settled),
   }
 }
 
@@ -56,9 +57,4 @@ function requireEvidence({ reading, literature, rateCPerMin, crude, authentic, r
         `Nothing melts through at ${Number.isFinite(one) ? one.toFixed(1) : 'no known rate in'} °C/min: a heating rate is above zero.`,
       )
   for (const other of [crude, authentic, ...repeats]) if (other) requireRange(other)
-}
-
-/** How far two readings of one temperature may differ by chance, at 95 %, °C: twice √2 times the error of one. */
-export function authenticWithinC({ readingErrorC }: Pick<HouseWords, 'readingErrorC'>): number {
-  return Math.round(2 * Math.SQRT2 * readingErrorC * 10) / 10
 }

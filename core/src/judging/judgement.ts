@@ -83,6 +83,7 @@ export const FINDING_CODES = [
   'plate-poor',
   'repeats-agree',
   'repeats-scatter',
+  'set-aside',
   'zero-rate',
 ] as const
 export type FindingCode = (typeof FINDING_CODES)[number]
@@ -127,4 +128,6 @@ export interface Judgement {
   readonly impurity: readonly [least: number, most: number] | null
   readonly findings: readonly Finding[]
   readonly actions: readonly Action[]
+  /** What a signature leaves open, in words: which compound it is, the thermometer, the rate, that it is dry. */
+  readonly notChecked: readonly string[]
 }

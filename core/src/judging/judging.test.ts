@@ -342,6 +342,30 @@ describe('the evidence reaches the budget', () => {
     expect(late?.sentence).toContain('2.0 below the onset')
     expect(row('late', {})).toBeUndefined()
   })
+  test('looked back from several rates, the line’s own error is carried', () => {
+    const two = { repeats: [{ ...range(94.4, 96.1), rateCPerMin: 2 }] }
+    // σ·√(1/2 + 1.5²/0.5) = 2.24 σ, and half a division.
+    expect(row('reading', two)?.endC.onset.mostC).toBe(1.4)
+    expect(row('heating', two)?.endC.onset).toEqual({ leastC: 0, mostC: 0 })
+    expect(row('reading', { repeats: [{ ...range(94.3, 95.5), rateCPerMin: 1 }] })?.endC.onset.mostC).toBe(
+      0.5,
+    )
+  })
+  test('tubes heated alike that scatter are not smoothed over by one at another rate', () => {
+    const scattered = {
+      repeats: [
+        { ...range(90.4, 91.6), rateCPerMin: 1 },
+        { ...range(94.4, 96.1), rateCPerMin: 2 },
+      ],
+    }
+    expect(codes(scattered)).toContain('repeats-scatter')
+    expect(judge(scattered).verdict).toBe('cannot tell')
+  })
+  test('tubes not made alike are said, and scatter nothing', () => {
+    expect(codes({ setAside: 2 })).toContain('set-aside')
+    expect(judge({ setAside: 2 }).verdict).toBe('consistent with pure')
+    expect(said(judge({ setAside: 1 }))).toContain('1 earlier tube not counted: it was packed')
+  })
   test('every step names the rows it would remove, and treatments the sample’s', () => {
     const [first] = judge({ reading: range(92, 97), rateCPerMin: 5 }).actions
     expect(first?.removes).toEqual(['heating', 'melting time', 'late'])
@@ -388,14 +412,12 @@ describe('what to do next', () => {
     expect(steps({})).toContain('thin-layer plate')
     expect(steps({ plate: plate(1, true) })).not.toContain('thin-layer plate')
   })
-  test('a signature says what it leaves open', () => {
-    const sentence = (change: Partial<RangeEvidence>) => judge(change).actions[0]?.sentence
-    expect(sentence({})).toBe(
-      'Sign it, and with it what was not checked: which compound it is (no mixed melt) and the thermometer.',
-    )
-    expect(sentence({ mixed: mixed('same'), thermometer: IN_PLACE })).toBe(
-      'Sign the verdict with what it rests on.',
-    )
+  test('what a signature leaves open is told', () => {
+    expect(judge({}).notChecked).toEqual(['which compound it is (no mixed melt)', 'the thermometer'])
+    expect(judge({ mixed: mixed('same'), thermometer: IN_PLACE }).notChecked).toEqual([])
+    expect(judge({ rateMeasured: false, mixed: mixed('same'), thermometer: IN_PLACE }).notChecked).toEqual([
+      'the rate',
+    ])
   })
 })
 

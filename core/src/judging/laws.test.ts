@@ -60,6 +60,7 @@ const evidence: fc.Arbitrary<RangeEvidence> = fc
     crude: null,
     authentic: null,
     repeats: [],
+    setAside: 0,
     impurity: null,
   }))
 

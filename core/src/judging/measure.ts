@@ -1,7 +1,6 @@
-import type { RangeEvidence } from './evidence'
+import type { HouseWords, RangeEvidence } from './evidence'
 import type { Measured } from './judgement'
 import { heedsAuthentic } from './settle'
-import type { HouseWords } from './evidence'
 
 /** A reading held against the authentic sample of its run, or against the literature. */
 export function measure(evidence: RangeEvidence, rules: HouseWords): Measured {
@@ -25,4 +24,9 @@ export function measure(evidence: RangeEvidence, rules: HouseWords): Measured {
     against: { what: 'literature', ...literature },
     distanceC: { onset: outside(reading.onsetC), clear: outside(reading.clearC) },
   }
+}
+
+/** The end that lies further from what it is held against: the one that is spoken of. */
+export function furthestEnd({ onset, clear }: NonNullable<Measured['distanceC']>): 'onset' | 'clear' {
+  return Math.abs(onset) >= Math.abs(clear) ? 'onset' : 'clear'
 }

@@ -1,3 +1,4 @@
+import { carefulRunMin } from './carefulRun'
 import type { Behaviour, HouseWords } from './evidence'
 import type { Action, Judgement } from './judgement'
 
@@ -25,8 +26,7 @@ export interface NoRange {
 /** Judges a tube that gave no range: the reason is evidence too, and says what to do. Never more than “cannot tell”. */
 export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
   const { sentence, next } = told(one, rules)
-  const spanC = one.literature ? one.literature.highC - one.literature.lowC : 2
-  const minutes = Math.round(15 + (rules.startBelowC + spanC + rules.stopAboveC) / rules.meltRate.target)
+  const minutes = carefulRunMin(one.literature, rules)
   return {
     verdict: 'cannot tell',
     measured: null,
@@ -34,6 +34,7 @@ export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
     impurity: null,
     findings: [{ code: 'no-range', numbers: {}, headline: capital(one.reason), sentence }],
     actions: next.map((action) => ({ minutes, ...action })),
+    notChecked: [],
   }
 }
 

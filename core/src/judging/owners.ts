@@ -1,5 +1,6 @@
 import { MELT_TIME_SHARE, NET_LAG_MIN, ORDINARY_PACKING } from '../heating/heatingShare'
 import { meltMin } from '../heating/observedRange'
+import { tenths } from '../math/tenths'
 import type { HouseWords, RangeEvidence } from './evidence'
 
 /** From least to most, °C. */
@@ -43,9 +44,10 @@ export interface Owners {
 }
 
 /**
- * @param tubes how many tubes the reading is the mean of
+ * @param share of the error of one mark that the reading carries: less where it is the mean of several tubes, more
+ * where several rates are looked back to none
  */
-export function ownersOf(evidence: RangeEvidence, rules: HouseWords, tubes = 1): Owners {
+export function ownersOf(evidence: RangeEvidence, rules: HouseWords, share = 1): Owners {
   const { rateCPerMin, rateMeasured, fillMm, grain, resolutionC, reading } = evidence
   const rate = rateMeasured
     ? { least: rateCPerMin, most: rateCPerMin }
@@ -72,7 +74,7 @@ export function ownersOf(evidence: RangeEvidence, rules: HouseWords, tubes = 1):
       mostC: Math.max(0, meltingTime.mostC - ordinaryC),
     },
     thermometerC: tenths(thermometerC(evidence)),
-    readingC: tenths((2 * rules.readingErrorC) / Math.sqrt(tubes) + resolutionC / 2),
+    readingC: readingC(rules, resolutionC, share),
     mayBeWet: !isShownDry(evidence) && (boiledOut(evidence) || !isSharpInPlace(evidence, rules)),
     mayBeLate: evidence.watchedFromBelowOnsetC !== null && evidence.watchedFromBelowOnsetC < WATCHED_FROM_C,
     mayBeAnotherMark: rules.onsetRule === 'distinct drop' && saw(evidence, 'wets'),
@@ -84,6 +86,15 @@ export function ownersOf(evidence: RangeEvidence, rules: HouseWords, tubes = 1):
 /** What is typical is known to a tenth at best, and shown so: sums on one screen agree. */
 function inTenths({ leastC, mostC }: Span): Span {
   return { leastC: tenths(leastC), mostC: tenths(mostC) }
+}
+
+function readingC({ readingErrorC }: Pick<HouseWords, 'readingErrorC'>, resolutionC: number, share: number) {
+  return tenths(2 * readingErrorC * share + resolutionC / 2)
+}
+
+/** How far two marks of one temperature, each read to a tenth, may differ by chance under house rules, °C. */
+export function twoReadingsC(rules: Pick<HouseWords, 'readingErrorC'>): number {
+  return byChanceC({ readingC: readingC(rules, 0.1, 1) })
 }
 
 /** How far two readings of one temperature may differ by chance, °C: twice √2 times the error of one. */
@@ -104,6 +115,16 @@ function isSharpInPlace({ reading, literature }: RangeEvidence, rules: HouseWord
 /** A check that ends below the reading is none. */
 export function isChecked({ thermometer }: Pick<RangeEvidence, 'thermometer'>): boolean {
   return thermometer.state !== 'never checked' && !thermometer.extrapolated
+}
+
+/** Decomposes by what is known of it, or was seen to. */
+export function decomposes(evidence: Pick<RangeEvidence, 'behaviour' | 'signs'>): boolean {
+  return evidence.behaviour === 'decomposes' || saw(evidence, 'decomposes')
+}
+
+/** Has other crystal forms by what is known of it, or changed form on the way. */
+export function hasOtherForms(evidence: Pick<RangeEvidence, 'behaviour' | 'signs'>): boolean {
+  return evidence.behaviour === 'other forms' || saw(evidence, 'changes form')
 }
 
 export function saw({ signs }: Pick<RangeEvidence, 'signs'>, sign: (typeof signs)[number]['sign']): boolean {
@@ -157,9 +178,4 @@ export function isShownDry({ dried, signs }: Pick<RangeEvidence, 'dried' | 'sign
 /** Minutes of air that show crystals dry of a solvent boiling here; Infinity where air never does. */
 export function airMinutesFor(solventBoilsC: number): number {
   return AIR_DRIES.find(([boilsBelowC]) => solventBoilsC < boilsBelowC)?.[1] ?? Infinity
-}
-
-/** Compared in the tenths they are read in, so that 2.0 is not “over 2.0” by a binary fraction. */
-export function tenths(value: number): number {
-  return Math.round(value * 10) / 10
 }

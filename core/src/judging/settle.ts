@@ -2,8 +2,18 @@ import { zeroRateRange } from '../heating/observedRange'
 import { eutectic } from '../melting/eutectic'
 import type { MeltingRange } from '../melting/meltingRange'
 import type { NextStep, Verdict } from './judgement'
-import type { HouseWords, RangeEvidence } from './evidence'
-import { byChanceC, isChecked, type Owners, ownersOf, saw, type Span, tenths } from './owners'
+import type { HouseWords, RangeEvidence, Repeat } from './evidence'
+import { tenths } from '../math/tenths'
+import {
+  byChanceC,
+  decomposes,
+  hasOtherForms,
+  isChecked,
+  type Owners,
+  ownersOf,
+  saw,
+  type Span,
+} from './owners'
 
 /** What a reading comes to once everybody has been charged what is theirs. */
 export interface Settled {
@@ -30,8 +40,8 @@ const LONG_HOT_C = 25
  * cannot be told, and the mending comes first.
  */
 export function settle(read: RangeEvidence, rules: HouseWords): Settled {
-  const { evidence, tubes } = asOne(read, rules)
-  const owners = ownersOf(evidence, rules, tubes)
+  const { evidence, share } = asOne(read, rules)
+  const owners = ownersOf(evidence, rules, share)
   const widthC = width(evidence.reading)
   const sampleWidth = {
     leastC: Math.max(0, widthC - owners.beyondOrdinary.mostC - byChanceC(owners)),
@@ -53,28 +63,41 @@ export function settle(read: RangeEvidence, rules: HouseWords): Settled {
 /** The fastest of several rates is so much faster than the slowest, or they count as one. */
 const TWO_RATES = 1.6
 
+/** The evidence as one reading, with the share of one mark’s error that it carries. */
+interface AsOne {
+  readonly evidence: RangeEvidence
+  readonly share: number
+}
+
 /**
  * Heated at several rates, a range is looked back to no rate at all, and heating owns nothing more. Tubes heated
  * alike that agree count as one better reading; beside an authentic sample the tube of that run stands.
  */
-function asOne(
-  evidence: RangeEvidence,
-  rules: HouseWords,
-): { readonly evidence: RangeEvidence; readonly tubes: number } {
+function asOne(evidence: RangeEvidence, rules: HouseWords): AsOne {
   const tubes = [{ ...evidence.reading, rateCPerMin: evidence.rateCPerMin }, ...evidence.repeats]
-  const rates = tubes.map(({ rateCPerMin }) => rateCPerMin)
-  if (Math.max(...rates) >= TWO_RATES * Math.min(...rates)) {
-    const { onsetC, clearC } = zeroRateRange(tubes)
-    const reading = { onsetC, clearC: Math.max(onsetC, clearC) }
-    return {
-      evidence: { ...evidence, reading, rateCPerMin: 0, rateMeasured: true, repeats: [] },
-      tubes: 1,
-    }
-  }
-  if (evidence.authentic || tenths(scatterC(evidence)) > rules.repeatWithinC) return { evidence, tubes: 1 }
+  const isTwoRates = (p: Repeat, q: Repeat) =>
+    Math.max(p.rateCPerMin, q.rateCPerMin) >= TWO_RATES * Math.min(p.rateCPerMin, q.rateCPerMin)
+  const scatters = tubes.some((p, i) =>
+    tubes.slice(i).some((q) => !isTwoRates(p, q) && tenths(scatterC([p, q])) > rules.repeatWithinC),
+  )
+  if (scatters) return { evidence, share: 1 }
+  if (tubes.some((p) => tubes.some((q) => isTwoRates(p, q)))) return lookedBack(evidence, tubes)
+  if (evidence.authentic) return { evidence, share: 1 }
   const mean = (end: 'onsetC' | 'clearC') => tubes.reduce((sum, tube) => sum + tube[end], 0) / tubes.length
   const reading = { onsetC: mean('onsetC'), clearC: mean('clearC') }
-  return { evidence: { ...evidence, reading }, tubes: tubes.length }
+  return { evidence: { ...evidence, reading }, share: 1 / Math.sqrt(tubes.length) }
+}
+
+/** A straight line looked back to zero carries more error than its points: σ·√(1/n + r̄²/Σ(r − r̄)²). */
+function lookedBack(evidence: RangeEvidence, tubes: readonly Repeat[]): AsOne {
+  const { onsetC, clearC } = zeroRateRange(tubes)
+  const mean = tubes.reduce((sum, { rateCPerMin }) => sum + rateCPerMin, 0) / tubes.length
+  const spread = tubes.reduce((sum, { rateCPerMin }) => sum + (rateCPerMin - mean) ** 2, 0)
+  const reading = { onsetC, clearC: Math.max(onsetC, clearC) }
+  return {
+    evidence: { ...evidence, reading, rateCPerMin: 0, rateMeasured: true, repeats: [] },
+    share: Math.sqrt(1 / tubes.length + mean ** 2 / spread),
+  }
 }
 
 /** What was done already, or is as it should be, is not asked for again, except first: then it is to be repeated. */
@@ -102,10 +125,13 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
   if (mixed?.verdict === 'different') return ['not this compound', 'find out what it is', 'thin-layer plate']
   if (saw(evidence, 'solid that never melts')) return ['impure', 'hot filter']
   // Beside an authentic sample other runs’ tubes differ by what the two of this run share.
-  if (!heedsAuthentic(evidence, rules) && tenths(scatterC(evidence)) > rules.repeatWithinC)
+  if (
+    !heedsAuthentic(evidence, rules) &&
+    tenths(scatterC([reading, ...evidence.repeats])) > rules.repeatWithinC
+  )
     return ['cannot tell', 'repeat as it was', 'check the thermometer', 'melt beside authentic']
-  const decomposed = behaviour === 'decomposes' || saw(evidence, 'decomposes')
-  if (decomposed && !authentic) return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
+  if (decomposes(evidence) && !authentic)
+    return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
   const longHot = (evidence.watchedFromBelowOnsetC ?? 0) > LONG_HOT_C
   if (behaviour === 'sublimes' && longHot)
     return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
@@ -116,9 +142,8 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
   return null
 }
 
-/** How far apart tubes of one sample, heated alike, lie at either end, °C. */
-function scatterC({ reading, repeats }: RangeEvidence): number {
-  const tubes = [reading, ...repeats]
+/** How far apart tubes of one sample lie at either end, °C. */
+export function scatterC(tubes: readonly MeltingRange[]): number {
   const spread = (end: 'onsetC' | 'clearC') =>
     Math.max(...tubes.map((tube) => tube[end])) - Math.min(...tubes.map((tube) => tube[end]))
   return Math.max(spread('onsetC'), spread('clearC'))
@@ -190,7 +215,7 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
     return !isChecked(evidence)
       ? ['cannot tell', 'check the thermometer', 'melt beside authentic', 'mixed melt']
       : ['cannot tell', 'melt beside authentic', 'check the thermometer', 'mixed melt']
-  if (evidence.behaviour === 'other forms' || saw(evidence, 'changes form'))
+  if (hasOtherForms(evidence))
     return ['cannot tell', 'mixed melt', 'recrystallize from another solvent', 'melt beside authentic']
   const companion = companionAt(evidence)
   if (companion === 'itself') return ['not this compound', 'find out what it is', 'mixed melt']
@@ -223,19 +248,16 @@ function contradicted({ mixed, plate }: RangeEvidence): Said | null {
 
 /** Sharp and where it should be: only what could still make that a mistake is left. */
 function agreeing(evidence: RangeEvidence, owners: Owners): Said {
-  const { mixed, impurity, reading } = evidence
   const against = contradicted(evidence)
   if (against) return against
   if (owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
-  const another = impurity && Math.abs(impurity.fusion.meltingPointC - reading.clearC) <= EUTECTIC_WITHIN_C
-  if (another && mixed?.verdict !== 'same')
+  if (companionAt(evidence) === 'itself' && evidence.mixed?.verdict !== 'same')
     return ['consistent with pure', 'mixed melt', 'thin-layer plate', 'sign']
   return ['consistent with pure', 'sign', 'mixed melt', 'thin-layer plate']
 }
 
 function wide(evidence: RangeEvidence, { owners, sampleWidth }: Judged, rules: HouseWords): Said {
   const { literature, reading, crude } = evidence
-  const widthC = reading.clearC - reading.onsetC
   if (owners.mayBeWet) return ['cannot tell', 'dry and repeat']
   const topC = literature ? reading.clearC - literature.highC : 0
   // The measurement may own what decides: it is mended before the sample is treated. An impurity raises no top.
@@ -250,8 +272,7 @@ function wide(evidence: RangeEvidence, { owners, sampleWidth }: Judged, rules: H
   if (topC - owners.heating.mostC - owners.thermometerC > rules.literatureWithinC)
     return ['impure', 'thin-layer plate', 'recrystallize']
   const lowByC = literature ? literature.lowC - reading.onsetC : 0
-  const isImpure =
-    tenths(Math.min(sampleWidth.leastC, widthC)) >= rules.broadWidthC || lowByC > 2 * rules.literatureWithinC
+  const isImpure = tenths(sampleWidth.leastC) >= rules.broadWidthC || lowByC > 2 * rules.literatureWithinC
   return [isImpure ? 'impure' : 'nearly pure', 'recrystallize', 'thin-layer plate']
 }
 

@@ -7,6 +7,7 @@ import { openNotebook, useNotebook } from '../ledger/notebook'
 import { KeysHelp } from './KeysHelp'
 import { applyTheme, theme } from './theme'
 import { Notices } from './Notices'
+import { startWorker } from '../workers/compute'
 import { fetchPlaces } from './place'
 import { Refusals } from './Refusals'
 
@@ -28,7 +29,7 @@ export function Frame() {
   useEffect(() => {
     // Places not opened yet are fetched while nothing else happens, so that they are there without a network.
     if (status !== 'open') return
-    const timer = setTimeout(() => void fetchPlaces(), FETCH_AFTER_MS)
+    const timer = setTimeout(() => void fetchPlaces().then(startWorker), FETCH_AFTER_MS)
     return () => {
       clearTimeout(timer)
     }

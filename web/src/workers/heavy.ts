@@ -31,6 +31,8 @@ const TOLD_EVERY = 5
 
 /** What takes long enough to be worked out beside the screen. */
 export const heavy = {
+  /** Answers once it has been fetched and runs. */
+  isThere: () => true,
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
   planRuns: (input: TubeRunInput): Result<TubeRunPlan> => attempt(() => planTubeRuns(input)),
   rank: (input: IdentityInput & { readonly references: readonly Candidate[] }): Result<Ranking> =>
@@ -56,7 +58,10 @@ export const heavy = {
       const next = attempt(() => started.value.next())
       if (!next.ok) return next
       if (next.value.done) return { ok: true, value: next.value.value }
-      if (next.value.value % TOLD_EVERY === 0 && !(await tell(next.value.value))) return null
+      if (next.value.value % TOLD_EVERY !== 0) continue
+      if (!(await tell(next.value.value))) return null
+      // In this page, where there is no worker, the screen has its turn.
+      await new Promise((resolve) => setTimeout(resolve))
     }
   },
 }

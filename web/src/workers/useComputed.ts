@@ -1,6 +1,11 @@
 import { useEffect, useState } from 'react'
 import type { Result } from '@ivory-crystal/core'
 
+/** What a computation that could not be made comes to. */
+export function failed(error: unknown): Result<never> {
+  return { ok: false, problem: { code: 'not-a-number', sentence: (error as Error).message } }
+}
+
 /** The answer of a heavy computation; null while it is worked out. The key says when to ask anew. */
 export function useComputed<T>(key: string, ask: () => Promise<Result<T>>): Result<T> | null {
   const [answer, setAnswer] = useState<{ readonly key: string; readonly result: Result<T> } | null>(null)
@@ -12,8 +17,7 @@ export function useComputed<T>(key: string, ask: () => Promise<Result<T>>): Resu
         if (wanted) setAnswer({ key, result })
       },
       (error: unknown) => {
-        const problem = { code: 'not-a-number', sentence: (error as Error).message } as const
-        if (wanted) setAnswer({ key, result: { ok: false, problem } })
+        if (wanted) setAnswer({ key, result: failed(error) })
       },
     )
     return () => {

@@ -1,4 +1,5 @@
 import type { EpochMs } from '../../ids'
+import type { Entry } from '../entry'
 import type { Conventions } from '../../conventions/conventions'
 import { isConstantMass } from '../../weighing/constantMass'
 import { netMass } from '../../weighing/netMass'
@@ -19,8 +20,6 @@ export interface Dryness {
   readonly isDry: boolean
   /** Weighings of the product, in the order made. */
   readonly trend: readonly DryPoint[]
-  /** Minutes of drawing air or drying before it was weighed last; null when no timer shows any. */
-  readonly airMin: number | null
   /** Loss between the last two, g; null with fewer than two. */
   readonly lastLossG: number | null
   /** What house rules still ask for, or what was met. */
@@ -37,10 +36,9 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   })
   const [before, last] = trend.slice(-2)
   const lastLossG = before && last ? before.massG - last.massG : null
-  const airMin = airMinutes(view, prep)
   if (rule.constantMassToleranceG === null) {
     const isDry = airTimed(view, prep, rule.atLeastMin)
-    return { rule, trend, airMin, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
+    return { rule, trend, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
   }
   const isDry = isConstantMass(trend, {
     toleranceG: rule.constantMassToleranceG,
@@ -49,29 +47,37 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   return {
     rule,
     trend,
-    airMin,
     lastLossG,
     isDry,
     sentence: constantSentence(isDry, trend.length, lastLossG, rule),
   }
 })
 
-/** From the first drying timer to the last weighing, min. */
-function airMinutes(view: View, prep: PrepFacts): number | null {
-  const weighed = sampleOf(prep, 'product')?.weighing
-  const began = linesOf(view, prep.id, 'timer started').find(
+/** Timers by which a prep's product was dried, in the order started. */
+export function dryingTimersOf(view: View, prep: PrepFacts): readonly Entry<'timer started'>[] {
+  return linesOf(view, prep.id, 'timer started').filter(
     ({ body }) => body.timer === 'air' || body.timer === 'dry',
   )
-  return weighed && began ? Math.max(0, (weighed.at - began.at) / 60_000) : null
+}
+
+/** Minutes that drying timers had run at a time, min; where two ran together, once. */
+export function airMinutes(timers: readonly Entry<'timer started'>[], until: EpochMs): number {
+  let dried = 0
+  let counted = -Infinity
+  for (const { at, body } of timers) {
+    const [from, to] = [Math.max(at, counted), Math.min(until, at + body.minutes * 60_000)]
+    if (to <= from) continue
+    dried += to - from
+    counted = to
+  }
+  return dried / 60_000
 }
 
 function airTimed(view: View, prep: PrepFacts, atLeastMin: number): boolean {
   const weighed = sampleOf(prep, 'product')?.weighing
   if (!weighed) return false
-  return linesOf(view, prep.id, 'timer started').some(
-    ({ body, at }) =>
-      (body.timer === 'air' || body.timer === 'dry') &&
-      weighed.at - at >= Math.min(body.minutes, atLeastMin) * 60_000,
+  return dryingTimersOf(view, prep).some(
+    ({ body, at }) => weighed.at - at >= Math.min(body.minutes, atLeastMin) * 60_000,
   )
 }
 

@@ -2,9 +2,12 @@ import type { Behaviour, RangeEvidence, Repeat, SignSeen } from '../../judging/e
 import type { PlateOpinion } from '../../chromatography/readPlate'
 import type { Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
+import { isConstantMass } from '../../weighing/constantMass'
+import { WATCHED_FROM_C } from '../../judging/owners'
+import type { EntryId } from '../../ids'
 import type { View } from '../fold'
 import { type PrepFacts, sampleOf } from './prep'
-import { drynessOf } from './dryness'
+import { airMinutes, dryingTimersOf, drynessOf } from './dryness'
 import { meltOf, readingsOf } from './melt'
 import { type CompleteRow, isComplete } from './mixtures'
 import { heatedOf, judgedRange, type RangeRow } from './ranges'
@@ -20,7 +23,7 @@ export interface Beside {
   readonly authentic: CompleteRow | null
   readonly mixed: RangeEvidence['mixed']
   readonly plate: PlateOpinion | null
-  readonly repeats: readonly CompleteRow[]
+  readonly tubes: Tubes
   readonly impurity: Compound | null
 }
 
@@ -60,7 +63,8 @@ export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeE
       isPoor: plate.isPoor,
       sentence: plate.sentence,
     },
-    repeats: beside.repeats.map((one): Repeat => ({ ...judgedRange(one), rateCPerMin: one.rateCPerMin })),
+    repeats: beside.tubes.alike.map((one): Repeat => ({ ...judgedRange(one), rateCPerMin: one.rateCPerMin })),
+    setAside: beside.tubes.others,
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : null,
   }
 }
@@ -82,9 +86,28 @@ export function behaviourOf({ behaviour }: Pick<Compound, 'behaviour'>, fromWate
   return 'melts'
 }
 
-/** Further careful tubes of the same sample on the same instrument. */
-export function repeatsFor(row: CompleteRow, rows: readonly RangeRow[]): readonly CompleteRow[] {
-  return rows.filter(
+/** Further tubes of a sample: those made as the judged one, and how many others there are. */
+interface Tubes {
+  readonly alike: readonly CompleteRow[]
+  readonly others: number
+}
+
+/** Fills nearer than this widen a range alike, mm. */
+const FILL_ALIKE_MM = 1
+
+/**
+ * Further careful tubes of the same sample on the same instrument. One that a later tube was meant to mend is no
+ * repeat of it: packed fuller or coarser, melted before it was dried on, watched too late, corrected otherwise.
+ *
+ * @param prep whose product it is; null where nothing is dried
+ */
+export function tubesBeside(
+  view: View,
+  row: CompleteRow,
+  rows: readonly RangeRow[],
+  prep: PrepFacts | null,
+): Tubes {
+  const further = rows.filter(
     (one): one is CompleteRow =>
       isComplete(one) &&
       one.sample === row.sample &&
@@ -92,20 +115,48 @@ export function repeatsFor(row: CompleteRow, rows: readonly RangeRow[]): readonl
       one.instrumentName === row.instrumentName &&
       !(one.melt === row.melt && one.slot === row.slot),
   )
+  const dryings = prep ? dryingsOf(view, prep) : []
+  const driedBefore = ({ melt }: RangeRow) => {
+    const planned = meltOf(view, melt)?.planned.id ?? ''
+    return dryings.filter((id) => id < planned).length
+  }
+  const isLate = (one: CompleteRow) => (watchedFromBelowOnsetC(view, one) ?? Infinity) < WATCHED_FROM_C
+  const calibrationOf = ({ melt }: RangeRow) => meltOf(view, melt)?.planned.body.calibration?.entry
+  const alike = further.filter(
+    (one) =>
+      one.grain === row.grain &&
+      Math.abs(one.fillMm - row.fillMm) <= FILL_ALIKE_MM &&
+      calibrationOf(one) === calibrationOf(row) &&
+      driedBefore(one) === driedBefore(row) &&
+      isLate(one) === isLate(row),
+  )
+  return { alike, others: further.length - alike.length }
 }
 
-/** How a prep's product was dried, and how high its solvent boils. */
-export function driedOf(view: View, prep: PrepFacts): RangeEvidence['dried'] {
-  const { isDry, rule, airMin } = drynessOf(view, prep)
-  const weighed = sampleOf(prep, 'product')?.weighing
+/** Lines by which a prep's product was dried on: drying begun, or weighed again. */
+function dryingsOf(view: View, prep: PrepFacts): readonly EntryId[] {
+  return [...dryingTimersOf(view, prep), ...(sampleOf(prep, 'product')?.weighings ?? [])].map(({ id }) => id)
+}
+
+/** How a prep's product had been dried when this tube was melted, and how high its solvent boils. */
+export function driedOf(
+  view: View,
+  prep: PrepFacts,
+  { melt }: Pick<RangeRow, 'melt'>,
+): RangeEvidence['dried'] {
+  const { rule, trend } = drynessOf(view, prep)
   const plan = prep.plan?.body
   const boils = plan ? [plan.solvent.boilingPointC, plan.pair?.solvent.boilingPointC ?? null] : []
   const known = boils.filter((boilsC) => boilsC !== null)
   const solventBoilsC = known.length > 0 ? Math.max(...known) : null
-  if (isDry && rule.constantMassToleranceG !== null)
+  // A house that asks for minutes of air takes two weighings that agree as well: to what the balance shows.
+  const toleranceG = rule.constantMassToleranceG ?? 2 * (trend.at(-1)?.readabilityG ?? 0)
+  if (isConstantMass(trend, { toleranceG, dryingMin: rule.atLeastMin }))
     return { how: 'constant mass', minutes: null, solventBoilsC }
-  return weighed && airMin !== null
-    ? { how: 'minutes of air', minutes: airMin, solventBoilsC }
+  const facts = meltOf(view, melt)
+  const minutes = airMinutes(dryingTimersOf(view, prep), (facts?.run?.started ?? facts?.planned)?.at ?? 0)
+  return minutes > 0
+    ? { how: 'minutes of air', minutes, solventBoilsC }
     : { how: 'not', minutes: null, solventBoilsC }
 }
 

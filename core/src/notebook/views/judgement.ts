@@ -8,7 +8,7 @@ import { judgeNoRange } from '../../judging/noRange'
 import { judgeRange } from '../../judging/judgeRange'
 import type { View } from '../fold'
 import { remember } from '../read'
-import { behaviourOf, driedOf, evidenceOf, isFromWater, repeatsFor } from './evidence'
+import { behaviourOf, driedOf, evidenceOf, isFromWater, tubesBeside } from './evidence'
 import { meltOf } from './melt'
 import { type CompleteRow, isComplete, mixturesOf } from './mixtures'
 import { plateOpinionOf } from './plates'
@@ -46,16 +46,16 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
     (one) => one.reference.compound?.id === compound.id && one.verdict.ok,
   )
   const plate = plateOpinionOf(view, id)
-  const repeats = repeatsFor(product, rows)
+  const tubes = tubesBeside(view, product, rows, prep)
   const evidence = evidenceOf(view, product, {
     compound,
-    dried: driedOf(view, prep),
+    dried: driedOf(view, prep, product),
     fromWater: isFromWater(prep),
     crude,
     authentic,
     mixed: mixed?.verdict.ok ? mixed.verdict.value : null,
     plate: plate?.opinion ?? null,
-    repeats,
+    tubes,
     impurity: prep.plan?.body.impurity ?? null,
   })
   const judged = attempt(() => judgeRange(evidence, product.conventions))
@@ -75,7 +75,7 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
           ...(crude?.restsOn ?? []),
           ...(authentic?.restsOn ?? []),
           ...(mixed?.restsOn ?? []),
-          ...repeats.flatMap(({ restsOn }) => restsOn),
+          ...tubes.alike.flatMap(({ restsOn }) => restsOn),
           ...(plate ? [plate.plate.developed.id] : []),
         ]),
       ],
@@ -97,7 +97,7 @@ export function judgementOfUnknown(
     authentic: null,
     mixed: null,
     plate: null,
-    repeats: repeatsFor(careful, rows),
+    tubes: tubesBeside(view, careful, rows, null),
     impurity: null,
   })
   return attempt(() => judgeRange(evidence, careful.conventions))

@@ -385,6 +385,19 @@ describe('judging a prep with all that speaks', () => {
     alone.melt(10, [[product, '92.1', '93.3']])
     expect(judged(alone.view).judgement.verdict).toBe('cannot tell')
   })
+  test('dried on and melted again, the tube from before is no repeat of it, and the minutes of air count', () => {
+    const book = new Notebook()
+    book.melt(10, [[product, '84.6', '91.2']])
+    const before = judged(book.view)
+    expect(before.judgement.actions[0]?.code).toBe('repeat as it was')
+    book.write('timer started', benzil.id, { timer: 'dry', minutes: 90 })
+    book.melt(20, [[product, '95.0', '96.2']])
+    const { evidence, judgement } = judged(book.view)
+    expect(evidence?.repeats).toEqual([])
+    expect(evidence?.setAside).toBe(2)
+    expect(judgement.verdict).toBe('consistent with pure')
+    expect(judgement.findings.map(({ code }) => code)).toContain('set-aside')
+  })
   test('a product that gave no range is judged by the reason', () => {
     const adipic = prepsOf(base).find(({ opened }) => opened.body.compound.id === 'adipic-acid') as PrepFacts
     const sample = adipic.samples.find(({ role }) => role === 'product')?.id as SampleId

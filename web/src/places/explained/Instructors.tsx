@@ -1,7 +1,7 @@
 import css from './Instructors.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
 import { Link, useParams } from 'react-router'
-import { authenticWithinC, RANK_OPTIONS } from '@ivory-crystal/core'
+import { twoReadingsC, RANK_OPTIONS } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { ReliabilityPart } from './ReliabilityPart'
 import { Title } from '../../parts/Title'
@@ -31,8 +31,8 @@ export function Instructors() {
           <li>
             What is left is held against the house’s words: sharp to {fixed(rules.sharpWidthC, 1)} °C, broad
             over {fixed(rules.broadWidthC, 1)} °C, in place within {fixed(rules.literatureWithinC, 1)} °C of
-            the literature, or within {fixed(authenticWithinC(rules), 1)} °C of an authentic sample of the
-            same run.
+            the literature, or within {fixed(twoReadingsC(rules), 1)} °C of an authentic sample of the same
+            run.
           </li>
           <li>
             Where that may fall on either side of a word, and something can be mended, it is “cannot tell” and

@@ -15,6 +15,7 @@ import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
 import { Choice } from '../../parts/Field'
 import { compute } from '../../workers/compute'
+import { failed } from '../../workers/useComputed'
 import css from './ReliabilityPart.module.css'
 
 const BENCHES = 200
@@ -57,10 +58,12 @@ export function ReliabilityPart({ home }: { home: string }) {
     void tryList(one, (count) => {
       setDone(count)
       return goOn.current
-    }).then((result) => {
-      setDone(null)
-      setTried(result)
     })
+      .catch(failed)
+      .then((result) => {
+        setDone(null)
+        setTried(result)
+      })
   }
   return (
     <>
@@ -71,7 +74,6 @@ export function ReliabilityPart({ home }: { home: string }) {
           value={nameOf(one)}
           onChange={(name) => {
             setChosen(lists.findIndex((list) => nameOf(list) === name))
-            setTried(null)
           }}
         />
         {done === null ? (
@@ -96,7 +98,7 @@ export function ReliabilityPart({ home }: { home: string }) {
         </div>
       )}
       {tried && !tried.ok && <p className="trouble mt-2">{tried.problem.sentence}</p>}
-      {tried?.ok && <Told tried={tried.value} list={one} />}
+      {tried?.ok && tried.value.of === one.id && <Told tried={tried.value} list={one} />}
     </>
   )
 }

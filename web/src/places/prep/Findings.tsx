@@ -1,5 +1,5 @@
 import css from './Judge.module.css'
-import type { Judgement } from '@ivory-crystal/core'
+import { type Judgement, listed } from '@ivory-crystal/core'
 import { capital } from '../../format/format'
 
 export function headline(
@@ -36,4 +36,9 @@ export function Findings({ judgement }: { judgement: Judgement }) {
       ])}
     </dl>
   )
+}
+
+/** What a signature leaves open, in a sentence said beside it; empty where nothing is. */
+export function notChecked(judgement: Judgement): string {
+  return judgement.notChecked.length === 0 ? '' : `Not checked: ${listed(judgement.notChecked)}.`
 }

@@ -23,7 +23,7 @@ import { RepeatsTable } from '../melt/RepeatsTable'
 import type { StationProps } from './station'
 import { useHere } from './useHere'
 import { Budget } from '../../drawings/Budget'
-import { Findings, headline, isMeasured } from './Findings'
+import { Findings, headline, isMeasured, notChecked } from './Findings'
 import { Sign, Signed } from './Sign'
 import { Where } from './Where'
 
@@ -63,11 +63,14 @@ export function Judge({ prep }: StationProps) {
           {prep.verdict ? (
             <Signed verdict={prep.verdict} />
           ) : (
-            <Sign
-              onSign={(signedBy) => {
-                write(signVerdict(prep, judged.value, signedBy))
-              }}
-            />
+            <>
+              <p className="quiet mt-2 mb-1">{notChecked(judgement)}</p>
+              <Sign
+                onSign={(signedBy) => {
+                  write(signVerdict(prep, judged.value, signedBy))
+                }}
+              />
+            </>
           )}
           {prep.verdict && (
             <Link className="btn btn-primary mt-2" to={`${base}/page`}>

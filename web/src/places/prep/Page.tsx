@@ -22,7 +22,7 @@ import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
-import { Findings, headline, isMeasured } from './Findings'
+import { Findings, headline, isMeasured, notChecked } from './Findings'
 import type { StationProps } from './station'
 
 /** The whole prep on one page, as it is handed in. */
@@ -212,7 +212,8 @@ function VerdictPart({ prep, children }: { prep: PrepFacts; children: React.Reac
         <p className="quiet mt-1 mb-0">
           {signed
             ? `Signed by ${signed.body.signedBy}, ${day(signed.at)} ${clock(signed.at)}.`
-            : 'Not signed yet.'}
+            : 'Not signed yet.'}{' '}
+          {notChecked(judgement)}
           {signed && isStale(view, signed) && (
             <span className="trouble"> A line it rests on was struck since.</span>
           )}

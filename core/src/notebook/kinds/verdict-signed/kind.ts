@@ -90,6 +90,7 @@ function fromV2(body: unknown): VerdictSigned {
       measured: null,
       budget: [],
       impurity: null,
+      notChecked: [],
       actions: judgement.actions.map(({ code, ...action }) => ({
         ...action,
         code: STEPS[code] ?? 'repeat as it was',
@@ -129,6 +130,7 @@ function fromV2(body: unknown): VerdictSigned {
           }
         : null,
       repeats: [],
+      setAside: 0,
       impurity: input.impurity ?? null,
     },
   }

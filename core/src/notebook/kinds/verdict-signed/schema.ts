@@ -200,6 +200,7 @@ const judgement = Joi.object({
     )
     .max(20)
     .required(),
+  notChecked: Joi.array().items(Joi.string().max(200)).max(20).required(),
 })
 
 const evidence = Joi.object({
@@ -262,6 +263,7 @@ const evidence = Joi.object({
     .items(Joi.object({ onsetC: celsius.required(), clearC: celsius.required(), rateCPerMin: rate }))
     .max(200)
     .required(),
+  setAside: number.integer().min(0).max(1000).required(),
   impurity: named.allow(null).required(),
 })
 

@@ -1,0 +1,137 @@
+import { tenths } from '../math/tenths'
+import { eutectic } from '../melting/eutectic'
+import { listed, OWNER_NAMES } from './budget'
+import type { HouseWords, RangeEvidence } from './evidence'
+import type { BudgetRow, Finding, Measured } from './judgement'
+import { furthestEnd } from './measure'
+import { byChanceC, isChecked, type Span } from './owners'
+import { c, said } from './saying'
+import { EUTECTIC_WITHIN_C, type Settled } from './settle'
+
+const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
+
+/** Where it lies, held against the authentic sample or the literature. */
+export function place(
+  settled: Settled,
+  measured: Measured,
+  budget: readonly BudgetRow[],
+  rules: HouseWords,
+): Finding[] {
+  const { against, distanceC } = measured
+  if (!against || !distanceC)
+    return [
+      said(
+        'no-literature',
+        'Nothing to hold it against',
+        'its width is judged and not its place: what it is, a mixed melt says',
+      ),
+    ]
+  const furthest = furthestEnd(distanceC)
+  const farC = distanceC[furthest]
+  const numbers = { onsetC: distanceC.onset, clearC: distanceC.clear }
+  if (against.what === 'authentic') return [besideAuthentic(settled, farC, numbers)]
+  const range = `${c(against.lowC)} to ${c(against.highC)} °C`
+  if (tenths(Math.abs(farC)) <= rules.literatureWithinC)
+    return [
+      said(
+        'agrees-with-literature',
+        'Within literature',
+        tenths(farC) === 0
+          ? `both ends lie in ${range}`
+          : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`,
+        numbers,
+      ),
+    ]
+  return [elsewhere(settled, budget, farC, furthest, range, numbers)]
+}
+
+function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['numbers']): Finding {
+  const chanceC = byChanceC(owners)
+  const headline = `${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} authentic`
+  return said(
+    tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',
+    headline,
+    `same run, so thermometer and heating are shared; two readings differ by up to ${c(chanceC)} by chance`,
+    numbers,
+  )
+}
+
+/** Further from the literature than house rules allow: who but the sample may own that, as the budget has it. */
+function elsewhere(
+  { evidence }: Settled,
+  budget: readonly BudgetRow[],
+  farC: number,
+  end: 'onset' | 'clear',
+  range: string,
+  numbers: Finding['numbers'],
+): Finding {
+  const isLow = farC < 0
+  const headline = `${c(Math.abs(farC))} °C ${isLow ? 'below' : 'above'} literature`
+  const reaches = ({ leastC, mostC }: Span) => (isLow ? tenths(leastC) < 0 : tenths(mostC) > 0)
+  const may = budget.filter(({ owner, endC }) => owner !== 'sample' && reaches(endC[end]))
+  const sample = budget.find(({ owner }) => owner === 'sample')?.endC[end]
+  const certainC = tenths(Math.max(0, isLow ? -(sample?.mostC ?? 0) : (sample?.leastC ?? 0)))
+  const who = listed(may.map(({ owner }) => OWNER_NAMES[owner]))
+  const whose =
+    may.length === 0
+      ? 'nobody but the sample can own it'
+      : certainC > 0
+        ? `${who} may own at most ${c(Math.abs(farC) - certainC)} of it`
+        : `${who} may own all of it`
+  const besides = isLow
+    ? evidence.rateCPerMin > 0
+      ? '; fast heating hides lowering and never makes it'
+      : ''
+    : '; an impurity does not raise a range'
+  return said(
+    isLow ? 'low' : 'high',
+    headline,
+    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}`,
+    numbers,
+  )
+}
+
+/** The authentic sample itself, held against the literature: both off alike is the thermometer. */
+export function authenticItself(
+  evidence: RangeEvidence,
+  { against }: Measured,
+  rules: HouseWords,
+): Finding[] {
+  const { authentic, literature } = evidence
+  if (!authentic || !literature) return []
+  const offC =
+    Math.min(0, authentic.onsetC - literature.lowC) + Math.max(0, authentic.clearC - literature.highC)
+  if (tenths(Math.abs(offC)) <= rules.literatureWithinC) return []
+  const isPoor = against?.what !== 'authentic'
+  return [
+    said(
+      'authentic-off',
+      `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
+      isPoor
+        ? 'and wide, on a thermometer that was checked: this authentic sample is not what its label says, and nothing is held against it'
+        : isChecked(evidence)
+          ? 'though the thermometer was checked: either the check or the authentic sample is wrong'
+          : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
+      { offC },
+    ),
+  ]
+}
+
+export function atEutectic(
+  { impurity, fusion, reading }: RangeEvidence,
+  { widthC, distanceC, against }: Measured,
+  rules: HouseWords,
+): Finding[] {
+  if (!impurity || !fusion || !distanceC || against?.what !== 'literature') return []
+  if (tenths(widthC) > rules.sharpWidthC || tenths(-distanceC.onset) <= rules.literatureWithinC) return []
+  const { temperatureC } = eutectic(fusion, impurity.fusion)
+  if (Math.abs(reading.clearC - temperatureC) > EUTECTIC_WITHIN_C) return []
+  return [
+    said(
+      'possible-eutectic',
+      `Near the eutectic, ${c(temperatureC)} °C`,
+      `a mixture with ${impurity.name} at this composition would melt as sharply as a pure compound, just here (met within about ${EUTECTIC_WITHIN_C} °C)`,
+      { eutecticC: temperatureC },
+    ),
+  ]
+}
