@@ -198,6 +198,10 @@ function fixPlan(
   const batch = {
     ...rest,
     crudeText,
+    // Put aside before it was weighed.
+    keptBackG: 0,
+    inCharge: null,
+    solubilityConfidence: null,
     pair: null,
     amount: 'least hot solvent' as const,
     inserts: [],

@@ -109,10 +109,11 @@ export {
   type Action,
   type Judgement,
 } from './judging/judgement'
-export { type RangeEvidence, type HouseWords, type Behaviour, type SignSeen } from './judging/evidence'
+export { type RangeEvidence, type HouseWords, type SignSeen } from './judging/evidence'
 export { judgeNoRange } from './judging/noRange'
 export { percentBetween } from './judging/findings'
-export { listed, OWNER_NAMES } from './judging/budget'
+export { OWNER_NAMES } from './judging/budget'
+export { listed } from './words'
 export { furthestEnd } from './judging/measure'
 export { type Span } from './judging/owners'
 export { type BlockCharacter } from './simulator/characters'
@@ -155,7 +156,7 @@ export { phasePoint, type PhasePoint } from './melting/phasePoint'
 export { heatingShare, withoutHeating } from './heating/heatingShare'
 export { VISIBLE_LIQUID_FRACTION, visibleUnder } from './melting/meltingRange'
 export { decimalsOf, readFromBalance, readReading } from './weighing/reading'
-export { flaskForML } from './solubility/glassware'
+export { coolingMin, flaskForML, needsReflux } from './solubility/glassware'
 export { modelledC } from './heating/dial'
 export { TYPICAL_LAGS } from './heating/compareSchools'
 export { wideningByFillC } from './heating/observedRange'
@@ -171,20 +172,26 @@ export {
 export { THREAD_EXPANSION } from './thermometer/emergentStem'
 export { readingDoubt } from './thermometer/atTheEvent'
 export {
+  freezesNearIce,
   gritMarkML,
+  hottestOfPairC,
   pastThePlanML,
-  proposedVolumeML,
+  proposedVolume,
+  type ProposedVolume,
   withVolumeML,
   workingTemperatures,
 } from './solubility/volume'
 export { whyThisSolvent } from './procedures/reasons'
+export { labRulesOf, type LabRules } from './conventions/lab'
 export { DEFAULT_HOUSE_RULES, SCHOOLS } from './conventions/schools'
 export * from './line/protocol'
 export { checksFor, type Check } from './heating/checks'
 export { SIMULATED_INSTRUMENTS, wholeInstrument } from './simulator/instruments'
 export { fusionOf } from './reference/fusionOf'
+export { meltingValueOf } from './reference/meltingValue'
 export { hazardLine, hazardStatement } from './reference/hazards'
-export { cautionsFor, disposalFor, LOCAL_RULES, wasteOf } from './procedures/cautions'
+export { askFirstAbout, cautionsFor, disposalFor, LOCAL_RULES, wasteOf } from './procedures/cautions'
+export { meltCautions } from './planning/meltCautions'
 export { AGAINST_OILING } from './solubility/oilingRisk'
 export { liquorOf, proposedSecondCropML } from './solubility/cycles'
 export { depositsFromC } from './solubility/saturation'
@@ -192,21 +199,22 @@ export { miscibilityDoubt } from './solubility/solventPair'
 export { USUAL_WISHES } from './solubility/rankSolvents'
 export { pointsTrouble } from './solubility/pointsTrouble'
 export { dropsPerML } from './solubility/drops'
-export { rinseLossUpToG } from './solubility/rinse'
+export { proposedRinseML, rinseDoubt, rinseLossUpToG } from './solubility/rinse'
 export * from './solubility/trial'
 export * from './procedures/procedure'
 export { PROCEDURES } from './procedures/shipped'
-export {
-  AMOUNTS,
-  HOT_EXCESS,
-  renderSteps,
-  renderWaste,
-  unknownAmounts,
-  type Batch,
-} from './procedures/render'
+export { renderSteps, renderWaste, unknownAmounts } from './procedures/render'
+export { AMOUNTS, glassOf } from './procedures/amounts'
+export { type Batch, isHotDoubtful, proposedKeptBackG, solventsOf } from './procedures/batch'
+export { filterExcessML, isTakenOffHot } from './procedures/conditions'
+export { driesInAir, dryingFor, type Drying } from './procedures/drying'
+export { heatFor, placeOfHeat, type Heat } from './procedures/heat'
+export { reactionOf, notOverSteam } from './reference/reactions'
+export { reactiveGroupsOf, isHalogenated } from './reference/groups'
 export { chooseProcedure, type ProcedureChoice } from './procedures/chooseProcedure'
 export { planBatch } from './procedures/planBatch'
-export { glasswareFor } from './procedures/glassware'
+export { glasswareFor, type Glassware } from './procedures/glassware'
+export { EMERGENCIES, TELL_SOMEONE, type Emergency } from './procedures/emergencies'
 export { RESCUES, rescuesAt, type Rescue } from './procedures/rescues'
 export { partnerTrouble } from './weighing/partner'
 export { CORE_VERSION } from './version'
@@ -247,7 +255,7 @@ export * from './notebook/views/prep'
 export * from './notebook/views/melt'
 export * from './notebook/views/ranges'
 export * from './notebook/views/judgement'
-export { behaviourOf } from './notebook/views/evidence'
+export { behaviourOf, type Behaviour } from './reference/behaviour'
 export { isStale } from './notebook/views/stale'
 export * from './notebook/views/stations'
 export * from './notebook/views/timers'
@@ -313,6 +321,7 @@ export {
   shelfPoints,
   solventsFor,
   typedPoints,
+  withSecond,
   withSolvent,
   type Draft,
   type DraftField,

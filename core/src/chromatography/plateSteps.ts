@@ -28,7 +28,8 @@ export const PLATE_STEPS: readonly PlateStep[] = [
   },
   {
     text: 'Let it dry in the hood. Ring what shows under the lamp with the pencil, or stand it in iodine vapour until brown spots come.',
-    caution: 'Never look into an ultraviolet lamp. Iodine vapour only in the hood; it stains and harms.',
+    caution:
+      'Ultraviolet lamp only in its box or shielded: never look into it, and no bare skin under it. Iodine vapour only in the hood; it stains and harms.',
   },
   {
     text: 'Measure from the line to the front and to the centre of each spot. Plate and eluent to their wastes.',

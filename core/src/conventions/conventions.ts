@@ -22,4 +22,8 @@ export interface Conventions {
   readonly crudeRange: 'before dissolving' | 'beside the product'
   /** How often what is handed out is not on the list, 0 to 1; the ranking’s own figure where the lab gives none. */
   readonly unlistedPrior?: number | undefined
+  /** Ids of compounds and solvents that no plan may use here. */
+  readonly closed?: readonly string[] | undefined
+  /** Whom to call when someone is hurt or something burns, in the lab’s own words. */
+  readonly emergencyCalls?: string | undefined
 }

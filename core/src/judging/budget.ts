@@ -1,3 +1,4 @@
+import { listed } from '../words'
 import { tenths } from '../math/tenths'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
@@ -232,11 +233,6 @@ function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
       ? `nobody else can own ${listed(certain)}`
       : `nothing for certain: the others may own all of it; at most ${c(rest.width.mostC)} of the width is its own`,
   )
-}
-
-export function listed(parts: readonly string[]): string {
-  const last = parts[parts.length - 1] ?? ''
-  return parts.length < 2 ? last : `${parts.slice(0, -1).join(', ')} and ${last}`
 }
 
 function eitherWay(mostC: number): Span {

@@ -1,3 +1,4 @@
+import type { Behaviour } from '../reference/behaviour'
 import type { Conventions } from '../conventions/conventions'
 import type { Grain } from '../heating/observedRange'
 import type { Fusion } from '../melting/liquidus'
@@ -21,10 +22,6 @@ export interface SignSeen {
   readonly sign: Sign
   readonly atC: number | null
 }
-
-/** How a compound behaves when it is heated. */
-export const BEHAVIOURS = ['melts', 'decomposes', 'sublimes', 'hydrate', 'other forms'] as const
-export type Behaviour = (typeof BEHAVIOURS)[number]
 
 export const THERMOMETER_STATES = [
   'never checked',

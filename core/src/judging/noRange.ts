@@ -1,5 +1,7 @@
+import { capital } from '../words'
 import { carefulRunMin } from './carefulRun'
-import type { Behaviour, HouseWords } from './evidence'
+import type { HouseWords } from './evidence'
+import type { Behaviour } from '../reference/behaviour'
 import type { Action, Judgement } from './judgement'
 
 /** Why a tube has no range: both numbers or a reason, never one number. */
@@ -36,10 +38,6 @@ export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
     actions: next.map((action) => ({ minutes, ...action })),
     notChecked: [],
   }
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }
 
 type Told = { readonly sentence: string; readonly next: readonly Action[] }

@@ -1,6 +1,7 @@
 import { tenths } from '../math/tenths'
 import { eutectic } from '../melting/eutectic'
-import { listed, OWNER_NAMES } from './budget'
+import { OWNER_NAMES } from './budget'
+import { listed } from '../words'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Finding, Measured } from './judgement'
 import { furthestEnd } from './measure'

@@ -38,6 +38,8 @@ const DRAFT: Draft = {
   hotC: '78',
   coldC: '2',
   washML: '1.0',
+  keptBackMg: '0',
+  inCharge: '',
   volumeML: '',
   product: BENZIL,
   impurityPoints: BENZOIN,
@@ -74,7 +76,8 @@ const cyclohexane: Solvent = {
 const GROUNDS = {
   crudeG: 1.804,
   compound,
-  shelf: { solvents: [ethanol, water, cyclohexane], procedures: [] },
+  shelf: { solvents: [ethanol, water, cyclohexane], procedures: [], solubilities: [] },
+  closed: [],
 }
 const outcome = (change: Partial<Draft>, grounds: Partial<Grounds> = {}) =>
   outcomeOf({ ...DRAFT, ...change }, { ...GROUNDS, ...grounds })
@@ -82,7 +85,10 @@ const outcome = (change: Partial<Draft>, grounds: Partial<Grounds> = {}) =>
 describe('a plan as it is typed', () => {
   test('is planned at the proposed volume when none is typed', () => {
     const planned = outcome({})
-    expect(planned.ok && planned.value.proposedML).toBe(11)
+    expect(planned.ok && planned.value.proposed).toEqual({
+      ml: 11,
+      because: 'keeps the impurity dissolved',
+    })
     expect(planned.ok && planned.value.plan.hotML).toBeCloseTo(11, 9)
     expect(planned.ok && planned.value.plan).toEqual(planned.ok && planCrystallization(planned.value.input))
   })
@@ -150,21 +156,32 @@ describe('a plan beyond one solvent and many points', () => {
       { temperature: '20', solubility: '0.002' },
       { temperature: '78', solubility: '0.05' },
     ]
-    const planned = value({ second: 'water', secondPoints: poor, impurity: '', impurityPoints: [] })
+    const pair = { second: 'water', hotC: '73', impurity: '', impurityPoints: [] }
+    const planned = value({ ...pair, secondPoints: poor })
     expect(planned.procedure.id).toBe('solvent-pair')
-    expect(planned.pair?.goodML).toBeCloseTo(1.1 * ((100 * 1.804 * 0.9) / 46), 6)
+    // Dissolved at the temperature it is used at: ln S linear in 1/T between 50 and 78 °C.
+    expect(planned.pair?.goodML).toBeCloseTo(1.1 * ((100 * 1.804 * 0.9) / 34.86), 1)
     expect(planned.plan.hotML).toBeCloseTo((planned.pair?.goodML ?? 0) + (planned.pair?.poorML ?? 0), 6)
-    expect(outcome({ second: 'water' })).toMatchObject({ ok: false, field: 'secondPoints' })
-    expect(outcome({ second: 'water', secondPoints: BENZIL })).toMatchObject({
+    expect(outcome({ ...pair, secondPoints: [] })).toMatchObject({ ok: false, field: 'secondPoints' })
+    expect(outcome({ ...pair, secondPoints: BENZIL })).toMatchObject({
       ok: false,
       field: 'second',
       sentence: expect.stringContaining('swapped'),
     })
   })
+  test('two are used 5 °C under where the lower one boils, and what to do is said', () => {
+    expect(outcome({ second: 'water', hotC: '78' })).toMatchObject({
+      ok: false,
+      field: 'hotC',
+      sentence: expect.stringMatching(
+        /Ethanol 95% boils at 78.2 °C.*at 73 °C or below, or take a second solvent/,
+      ),
+    })
+  })
   test('two that do not mix are remarked on', () => {
     const poor = [{ temperature: '20', solubility: '0.01' }]
     expect(
-      value({ solvent: 'cyclohexane', second: 'water', secondPoints: poor }).remarks.join(' '),
+      value({ solvent: 'cyclohexane', second: 'water', hotC: '75', secondPoints: poor }).remarks.join(' '),
     ).toContain('do not mix')
   })
   test('the procedure asked for is taken when it can be, and the proposed one otherwise', () => {
@@ -184,7 +201,11 @@ describe('a plan beyond one solvent and many points', () => {
       { product: [BENZIL[0], { temperature: '50', solubility: '87' }, BENZIL[2]] as typeof BENZIL },
       'Then it is 8.7',
     ],
-    ['ice that freezes the solvent', { solvent: 'cyclohexane' }, 'the whole flask would turn solid'],
+    [
+      'ice that freezes the solvent',
+      { solvent: 'cyclohexane' },
+      'the whole flask could turn solid. Cool it in water of 12 °C',
+    ],
     ['hotter than boiling', { hotC: '95' }, 'it cannot get that hot'],
   ])('%s is remarked on', (_, change, sentence) => {
     expect(value(change).remarks.join(' ')).toContain(sentence)

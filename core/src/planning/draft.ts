@@ -1,7 +1,8 @@
 import { readReading } from '../weighing/reading'
 import { workingTemperatures } from '../solubility/volume'
-import type { Batch } from '../procedures/render'
-import type { Compound, SolubilityRow, Solvent } from '../reference/shelf'
+import type { Batch } from '../procedures/batch'
+import { proposedKeptBackG } from '../procedures/batch'
+import type { Compound, Confidence, SolubilityRow, Solvent } from '../reference/shelf'
 import type { Conventions } from '../conventions/conventions'
 import type { Insert } from '../procedures/procedure'
 import type { Shelf } from '../wire'
@@ -21,7 +22,12 @@ export interface Draft {
   readonly solvent: string
   readonly hotC: string
   readonly coldC: string
+  /** Empty: the proposed rinse. */
   readonly washML: string
+  /** Crude put aside after the weighing, mg; empty: what is proposed. */
+  readonly keptBackMg: string
+  /** Who in charge was asked about what must not be used without. */
+  readonly inCharge: string
   /** Empty: the proposed volume. */
   readonly volumeML: string
   readonly product: readonly TypedPoint[]
@@ -45,7 +51,9 @@ export type DraftField = keyof Draft
 export interface Grounds {
   readonly crudeG: number
   readonly compound: Compound
-  readonly shelf: Pick<Shelf, 'solvents' | 'procedures'>
+  readonly shelf: Pick<Shelf, 'solvents' | 'procedures' | 'solubilities'>
+  /** Ids of compounds and solvents the lab has closed. */
+  readonly closed: readonly string[]
 }
 
 export const OWN_POINTS = 'typed by this bench'
@@ -84,11 +92,56 @@ export function candidatesOf(
   compound: Compound,
   impurity: Compound | null,
 ): readonly SolventCandidate[] {
-  return shelf.solvents.map((solvent) => ({
-    solvent,
-    product: shelfPoints(shelf, compound.id, solvent.id).map(pointOf),
-    impurity: impurity ? shelfPoints(shelf, impurity.id, solvent.id).map(pointOf) : [],
-  }))
+  return shelf.solvents.map((solvent) => {
+    const rows = shelfPoints(shelf, compound.id, solvent.id)
+    return {
+      solvent,
+      product: rows.map(pointOf),
+      impurity: impurity ? shelfPoints(shelf, impurity.id, solvent.id).map(pointOf) : [],
+      confidence: lowestConfidence(rows),
+    }
+  })
+}
+
+const CONFIDENCES: readonly Confidence[] = ['low', 'medium', 'high']
+
+/** The lowest confidence among rows; null where there are none, or one is the bench’s own. */
+export function lowestConfidence(rows: readonly SolubilityRow[]): Confidence | null {
+  const told = rows.map(({ confidence }) => confidence)
+  return told.includes(null) ? null : (CONFIDENCES.find((one) => told.includes(one)) ?? null)
+}
+
+/** The lowest confidence of the product’s points in a draft, as long as they are the shelf’s. */
+export function confidenceOf(
+  shelf: Pick<Shelf, 'solubilities'>,
+  draft: Pick<Draft, 'solvent' | 'product'>,
+  compound: Compound,
+): Confidence | null {
+  const rows = shelfPoints(shelf, compound.id, draft.solvent)
+  const isOwn = JSON.stringify(typedPoints(rows)) !== JSON.stringify(draft.product)
+  return isOwn ? null : lowestConfidence(rows)
+}
+
+/** Mass of crude kept back, g, as typed or proposed; NaN where what is typed is no number. */
+export function keptBackG({ keptBackMg }: Pick<Draft, 'keptBackMg'>, weighedG: number): number {
+  return keptBackMg.trim() === '' ? proposedKeptBackG(weighedG) : Number(keptBackMg) / 1000
+}
+
+/** What changes in a draft when another second solvent is picked: two work short of the lower boiling point. */
+export function withSecond(
+  shelf: Shelf,
+  compound: Compound,
+  draft: Pick<Draft, 'solvent'>,
+  id: string,
+): Partial<Draft> {
+  const first = shelf.solvents.find((one) => one.id === draft.solvent)
+  const second = shelf.solvents.find((one) => one.id === id) ?? null
+  const at = first ? workingTemperatures(first, compound, second) : null
+  return {
+    second: id,
+    secondPoints: second ? typedPoints(shelfPoints(shelf, compound.id, id)) : [],
+    ...(at ? { hotC: String(at.hotC), coldC: String(at.coldC) } : {}),
+  }
 }
 
 /** What changes in a draft when another solvent is picked: temperatures and points are of the new one. */
@@ -97,10 +150,12 @@ export function withSolvent(
   compound: Compound,
   impurity: Compound | null,
   id: string,
+  secondId = '',
 ): Partial<Draft> {
   const picked = shelf.solvents.find((one) => one.id === id)
   if (!picked) return { solvent: id }
-  const { hotC, coldC } = workingTemperatures(picked, compound)
+  const second = shelf.solvents.find((one) => one.id === secondId) ?? null
+  const { hotC, coldC } = workingTemperatures(picked, compound, second)
   return {
     solvent: id,
     hotC: String(hotC),

@@ -1,23 +1,26 @@
 import { attempt } from '../problems'
 import { chooseProcedure, type ProcedureChoice } from '../procedures/chooseProcedure'
 import { fusionOf } from '../reference/fusionOf'
-import { miscibilityDoubt, planSolventPair } from '../solubility/solventPair'
+import { planSolventPair } from '../solubility/solventPair'
 import { planBatch } from '../procedures/planBatch'
 import {
   type CrystallizationInput,
   type CrystallizationPlan,
   planCrystallization,
 } from '../solubility/planCrystallization'
-import { pointsTrouble } from '../solubility/pointsTrouble'
 import { PROCEDURES } from '../procedures/shipped'
-import { proposedVolumeML, withVolumeML } from '../solubility/volume'
+import { hottestOfPairC, type ProposedVolume, proposedVolume, withVolumeML } from '../solubility/volume'
+import { proposedRinseML } from '../solubility/rinse'
+import { isHotDoubtful } from '../procedures/batch'
 import { readReading } from '../weighing/reading'
 import type { PlannedPair } from '../notebook/kinds/plan-fixed/kind'
 import type { Procedure } from '../procedures/procedure'
 import type { Shelf } from '../wire'
 import type { SolubilityPoint } from '../solubility/solubilityAt'
-import type { Solvent } from '../reference/shelf'
-import { type Draft, type DraftField, type Grounds, readPoints } from './draft'
+import type { Confidence } from '../reference/shelf'
+import { capital, listed } from '../words'
+import { planRemarks } from './planRemarks'
+import { confidenceOf, type Draft, type DraftField, type Grounds, keptBackG, readPoints } from './draft'
 
 /** More good solvent than the least, in a pair, so that it stays dissolved while the second is added. */
 const PAIR_EXCESS = 0.1
@@ -25,7 +28,14 @@ const PAIR_EXCESS = 0.1
 export interface Planned {
   readonly input: CrystallizationInput
   readonly plan: CrystallizationPlan
-  readonly proposedML: number
+  /** Volume the app would take, and why. */
+  readonly proposed: ProposedVolume
+  readonly proposedWashML: number
+  /** What of the weighed crude is kept back, g. */
+  readonly keptBackG: number
+  readonly solubilityConfidence: Confidence | null
+  /** The least hot volume may be wrong. */
+  readonly isHotDoubtful: boolean
   readonly pair: PlannedPair | null
   readonly procedure: Procedure
   readonly choices: readonly ProcedureChoice[]
@@ -40,10 +50,22 @@ function proceduresOf(shelf: Pick<Shelf, 'procedures'>): readonly Procedure[] {
   return [...PROCEDURES, ...shelf.procedures]
 }
 
+/** What the lab's list closes of a plan, as a sentence, or null. */
+function closedIn(draft: Draft, { compound, shelf, closed }: Grounds): string | null {
+  const solvents = shelf.solvents.filter(({ id }) => id === draft.solvent || id === draft.second)
+  const shut = [compound, ...solvents].filter(({ id }) => closed.includes(id))
+  return shut.length > 0
+    ? `${capital(listed(shut.map(({ name }) => name)))}: closed by this lab’s house rules. Ask the person in charge, or choose another.`
+    : null
+}
+
 /** Reads what is typed and plans with it, or says which field is in the way and why. */
 export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
+  const shut = closedIn(draft, grounds)
+  if (shut) return { ok: false, field: 'solvent', sentence: shut }
   const numbers: Partial<Record<DraftField, number>> = {}
   for (const [field, name] of FIELDS) {
+    if (field === 'washML' && draft.washML.trim() === '') continue
     const read = readReading(draft[field], name)
     if (!read.ok) return { ok: false, field, sentence: read.problem.sentence }
     numbers[field] = read.value.value
@@ -55,10 +77,17 @@ export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
       field: 'assayPercent',
       sentence: 'The product fraction lies above 0 and up to 100 %.',
     }
+  const kept = keptBackG(draft, grounds.crudeG)
+  if (!(kept >= 0 && kept < grounds.crudeG))
+    return {
+      ok: false,
+      field: 'keptBackMg',
+      sentence: 'What is put aside is 0 mg or more, and less than all of the crude.',
+    }
   const read = readAll(draft)
   if ('sentence' in read) return { ok: false, ...read }
   const least = {
-    crudeG: grounds.crudeG,
+    crudeG: Math.round(1e6 * (grounds.crudeG - kept)) / 1e6,
     assay: assayPercent / 100,
     product: read.product,
     hotC,
@@ -82,15 +111,22 @@ const FIELDS = [
   ['washML', 'The rinse'],
 ] as const
 
+/** A plan before its procedure is chosen. */
+interface Draughted {
+  readonly input: CrystallizationInput
+  readonly proposed: ProposedVolume
+  readonly pair: PlannedPair | null
+}
+
 function withOne(draft: Draft, grounds: Grounds, least: CrystallizationInput): Outcome {
   const first = attempt(() => planCrystallization(least))
   if (!first.ok) return { ok: false, field: null, sentence: first.problem.sentence }
-  const proposedML = proposedVolumeML(first.value)
+  const proposed = proposedVolume(first.value, least)
   const read = draft.volumeML.trim() === '' ? null : readReading(draft.volumeML, 'The volume')
   if (read && !read.ok) return { ok: false, field: 'volumeML', sentence: read.problem.sentence }
-  const planned = attempt(() => withVolumeML(least, read ? read.value.value : proposedML))
+  const planned = attempt(() => withVolumeML(least, read ? read.value.value : proposed.ml))
   return planned.ok
-    ? finished(draft, grounds, planned.value, proposedML, null)
+    ? finished(draft, grounds, { input: planned.value, proposed, pair: null })
     : { ok: false, field: 'volumeML', sentence: planned.problem.sentence }
 }
 
@@ -100,34 +136,47 @@ function withPair(
   least: CrystallizationInput,
   poor: readonly SolubilityPoint[],
 ): Outcome {
-  const solvent = grounds.shelf.solvents.find(({ id }) => id === draft.second)
-  if (!solvent) return { ok: false, field: 'second', sentence: 'That solvent is not on the shelf.' }
+  const second = grounds.shelf.solvents.find(({ id }) => id === draft.second)
+  const first = grounds.shelf.solvents.find(({ id }) => id === draft.solvent)
+  if (!second || !first) return { ok: false, field: 'second', sentence: 'That solvent is not on the shelf.' }
+  const hottestC = hottestOfPairC(first, second)
+  if (hottestC !== null && least.hotC > hottestC) {
+    const lower = (second.boilingPointC ?? Infinity) < (first.boilingPointC ?? Infinity) ? second : first
+    return {
+      ok: false,
+      field: 'hotC',
+      sentence: `${capital(lower.name)} boils at ${lower.boilingPointC} °C: two solvents are used 5 °C under that. Plan hot at ${hottestC} °C or below, or take a second solvent that boils higher.`,
+    }
+  }
   if (poor.length === 0)
     return {
       ok: false,
       field: 'secondPoints',
-      sentence: `No solubility in ${solvent.name} is known. Add at least one point: a poor solvent has one too.`,
+      sentence: `No solubility in ${second.name} is known. Add at least one point: a poor solvent has one too.`,
     }
   const planned = attempt(() => planSolventPair({ ...least, good: least.product, poor, excess: PAIR_EXCESS }))
   if (!planned.ok) return { ok: false, field: 'second', sentence: planned.problem.sentence }
   const { goodML, poorML, input } = planned.value
-  return finished(draft, grounds, input, goodML + poorML, { solvent, points: poor, goodML, poorML })
+  return finished(draft, grounds, {
+    input,
+    proposed: { ml: goodML + poorML, because: 'a tenth over the least' },
+    pair: { solvent: second, points: poor, goodML, poorML },
+  })
 }
 
-function finished(
-  draft: Draft,
-  { crudeG, shelf }: Grounds,
-  input: CrystallizationInput,
-  proposedML: number,
-  pair: PlannedPair | null,
-): Outcome {
+function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome {
+  const { crudeG, shelf, compound } = grounds
+  const { proposed, pair } = draughted
   const solvent = shelf.solvents.find(({ id }) => id === draft.solvent)
   if (!solvent) return { ok: false, field: 'solvent', sentence: 'Choose a solvent of the shelf.' }
-  const first = planCrystallization(input)
+  const first = planCrystallization(draughted.input)
+  const proposedWashML = proposedRinseML(first.productCrystalsG, first.hotML)
+  const input = draft.washML.trim() === '' ? { ...draughted.input, washML: proposedWashML } : draughted.input
   const choices = chooseProcedure(proceduresOf(shelf), {
-    crudeG,
+    crudeG: input.crudeG,
     plan: first,
     solvent,
+    compound,
     isPair: pair !== null,
   })
   const chosen = choices.find(
@@ -136,40 +185,29 @@ function finished(
   const procedure = (chosen ?? choices[0])?.procedure
   if (!procedure) return { ok: false, field: 'procedure', sentence: 'There is no procedure to choose from.' }
   const plan = planBatch(procedure.collect, input)
-  const remarks = [...remarksOf(draft, input, solvent, pair), ...glassRemarks(choices, procedure)]
-  return { ok: true, value: { input, plan, proposedML, pair, procedure, choices, remarks } }
+  const solubilityConfidence = confidenceOf(shelf, draft, compound)
+  const known = { input, plan, proposed, pair, solvent, compound, solubilityConfidence }
+  return {
+    ok: true,
+    value: {
+      input,
+      plan,
+      proposed,
+      proposedWashML,
+      keptBackG: keptBackG(draft, crudeG),
+      solubilityConfidence,
+      isHotDoubtful: isHotDoubtful({ result: plan, solubilityConfidence }),
+      pair,
+      procedure,
+      choices,
+      remarks: [...planRemarks(draft, known), ...glassRemarks(choices, procedure)],
+    },
+  }
 }
 
 function glassRemarks(choices: readonly ProcedureChoice[], procedure: Procedure): string[] {
   const choice = choices.find((one) => one.procedure === procedure)
   return choice?.fit === 'not for this' ? [choice.because] : []
-}
-
-function remarksOf(
-  draft: Draft,
-  input: CrystallizationInput,
-  solvent: Solvent,
-  pair: PlannedPair | null,
-): string[] {
-  const product = readPoints(draft.product)
-  const impurity = readPoints(draft.impurityPoints)
-  const said = [
-    ...(typeof product === 'string' ? [] : pointsTrouble(product, solvent)),
-    ...(typeof impurity === 'string' ? [] : pointsTrouble(impurity, solvent)),
-  ]
-  if (pair) {
-    const doubt = miscibilityDoubt(solvent, pair.solvent)
-    if (doubt) said.push(doubt)
-  }
-  if (solvent.freezingPointC !== null && input.coldC < solvent.freezingPointC + 1)
-    said.push(
-      `${input.coldC} °C is at or under where ${solvent.name} freezes (${solvent.freezingPointC} °C): the whole flask would turn solid. Stay some degrees above.`,
-    )
-  if (solvent.boilingPointC !== null && input.hotC > solvent.boilingPointC + 0.5)
-    said.push(
-      `${input.hotC} °C is above where ${solvent.name} boils (${solvent.boilingPointC} °C): it cannot get that hot.`,
-    )
-  return said
 }
 
 type Points = 'product' | 'impurityPoints' | 'secondPoints'

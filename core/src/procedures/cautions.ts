@@ -1,4 +1,7 @@
+import { capital } from '../words'
 import type { Compound, Solvent } from '../reference/shelf'
+import { isHalogenated } from '../reference/groups'
+import { heatFor } from './heat'
 import {
   besidesFire,
   formsPeroxides,
@@ -28,14 +31,19 @@ export function cautionsFor(
   ]
 }
 
-function solventCautions({ name, hazards }: Solvent): readonly string[] {
+function solventCautions(solvent: Solvent): readonly string[] {
+  const { name, hazards, boilingPointC } = solvent
   const cautions: string[] = []
-  if (isFlammable(hazards))
-    cautions.push(`${capital(name)} is flammable: hot plate in the hood, no flame here or on the next bench.`)
+  if (isFlammable(hazards)) {
+    const onPlate = heatFor([solvent], boilingPointC ?? 0).source === 'hot plate'
+    cautions.push(
+      `${capital(name)} is flammable: ${onPlate ? 'hot plate in the hood' : 'a bath in the hood, no bare hot plate'}, no flame here or on the next bench.`,
+    )
+  }
   const others = besidesFire(hazards)
   if (others.length > 0)
     cautions.push(
-      `${needsThePersonInCharge(hazards) ? 'Not without the person in charge. ' : ''}${capital(name)}: ${hazardLine(others)} Work in the hood.${guardFor(hazards)}`,
+      `${needsThePersonInCharge(hazards) ? 'Not without the person in charge. ' : ''}${capital(name)}: ${hazardLine(others)} Work in the hood.${handsAndFace(hazards)}`,
     )
   if (formsPeroxides(hazards))
     cautions.push(
@@ -45,9 +53,25 @@ function solventCautions({ name, hazards }: Solvent): readonly string[] {
 }
 
 /** What the hands and the face need. */
-function guardFor(hazards: readonly string[]): string {
+function handsAndFace(hazards: readonly string[]): string {
   if (isCorrosive(hazards)) return ' Gloves and a face shield.'
-  return isToxic(hazards) ? ' Gloves, in the hood.' : ''
+  return isToxic(hazards) ? ' Gloves.' : ''
+}
+
+/** What a solid asks for. */
+function guardFor(hazards: readonly string[]): string {
+  return isToxic(hazards) && !isCorrosive(hazards) ? ' Gloves, in the hood.' : handsAndFace(hazards)
+}
+
+/** What of a plan asks for the person in charge, by name; empty where nothing does. */
+export function askFirstAbout(
+  compound: Compound,
+  impurity: Compound | null,
+  solvents: readonly Solvent[],
+): readonly string[] {
+  return [compound, ...(impurity ? [impurity] : []), ...solvents]
+    .filter(({ hazards }) => needsThePersonInCharge(hazards))
+    .map(({ name }) => name)
 }
 
 /** Where everything goes afterwards, before a plan says more. */
@@ -60,15 +84,19 @@ export function disposalFor(solvent: Solvent | null): readonly string[] {
   ]
 }
 
-/** The waste stream of a liquor; a mixture goes with its worst part. */
-export function wasteOf(solvent: Solvent, second: Solvent | null = null): string {
+/** The waste stream of a liquor: a mixture goes with its worst part, the solute counted. */
+export function wasteOf(
+  solvent: Solvent,
+  second: Solvent | null = null,
+  solute: Pick<Compound, 'formula'> | null = null,
+): string {
   const groups = [solvent.group, second?.group ?? solvent.group]
-  if (groups.includes('chlorinated')) return 'halogenated organic waste'
+  if (groups.includes('chlorinated') || (solute && isHalogenated(solute.formula)))
+    return groups.every((group) => group === 'water')
+      ? 'halogenated aqueous waste, never the sink'
+      : 'halogenated organic waste'
+  if (groups.includes('acid')) return 'acid organic waste, in its own container'
   if (groups.every((group) => group === 'water'))
     return 'aqueous waste, unless your lab allows the sink for this solute'
   return 'halogen-free organic waste, never the sink'
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

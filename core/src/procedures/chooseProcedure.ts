@@ -1,5 +1,6 @@
-import type { Solvent } from '../reference/shelf'
+import type { Compound, Solvent } from '../reference/shelf'
 import type { CrystallizationPlan } from '../solubility/planCrystallization'
+import { notOverSteam } from '../reference/reactions'
 import { glasswareFor } from './glassware'
 import type { Procedure } from './procedure'
 
@@ -21,6 +22,7 @@ export function chooseProcedure(
     readonly crudeG: number
     readonly plan: Pick<CrystallizationPlan, 'hotML' | 'gritG'>
     readonly solvent: Solvent
+    readonly compound: Compound
     readonly isPair: boolean
   },
 ): readonly ProcedureChoice[] {
@@ -34,11 +36,13 @@ export function chooseProcedure(
 
 function judge(
   procedure: Procedure,
-  { crudeG, plan, solvent, isPair }: Parameters<typeof chooseProcedure>[1],
+  { crudeG, plan, solvent, compound, isPair }: Parameters<typeof chooseProcedure>[1],
 ): Pick<ProcedureChoice, 'fit' | 'because'> {
   const no = (because: string) => ({ fit: 'not for this', because }) as const
   if (procedure.solvents === 'water only' && solvent.group !== 'water')
     return no(`From water only: ${solvent.name} is not evaporated on an open glass over steam.`)
+  const steam = procedure.solvents === 'water only' ? notOverSteam(compound) : null
+  if (steam) return no(steam)
   if (isPair !== (procedure.solvents === 'pair'))
     return no(isPair ? 'For one solvent.' : 'Needs a second solvent; choose one under “How much”.')
   const { trouble } = glasswareFor(procedure.collect, crudeG, plan)

@@ -1,5 +1,5 @@
 import type { CrystallizationPlan } from '../solubility/planCrystallization'
-import { flaskForML } from '../solubility/glassware'
+import { flaskForML, needsReflux, roundFlaskForML, SOLID_ML_PER_G } from '../solubility/glassware'
 import type { Procedure } from './procedure'
 
 /** What a Craig tube and the common centrifuge tubes hold while being stirred, mL. */
@@ -16,14 +16,17 @@ export interface Glassware {
 }
 
 /**
- * Vessel and collector for a batch, or what does not fit.
+ * Vessel and collector for a batch, or what does not fit. A flask holds solvent and solid, and what is added for a
+ * hot filtration; over 10 g or 100 mL it is a round one under a reflux condenser.
  *
+ * @param excessML solvent added for a while beyond the plan's
  * @example glasswareFor('small funnel', 1.8, { hotML: 11 }) // { vessel: '25 mL Erlenmeyer flask', collector: 'Büchner funnel, 4 cm', trouble: null }
  */
 export function glasswareFor(
   collect: Procedure['collect'],
   crudeG: number,
   { hotML }: Pick<CrystallizationPlan, 'hotML'>,
+  excessML = 0,
 ): Glassware {
   const ml = `${hotML.toPrecision(3)} mL`
   switch (collect) {
@@ -55,9 +58,11 @@ export function glasswareFor(
       }
     case 'small funnel':
     case 'large funnel': {
-      const size = flaskForML(hotML)
+      const isRound = needsReflux(crudeG, hotML)
+      const size = (isRound ? roundFlaskForML : flaskForML)(hotML + excessML + SOLID_ML_PER_G * crudeG)
+      const shape = isRound ? 'round-bottomed flask' : 'Erlenmeyer flask'
       return {
-        vessel: size === null ? null : `${size} mL Erlenmeyer flask`,
+        vessel: size === null ? null : `${size} mL ${shape}`,
         collector: funnelFor(crudeG),
         trouble:
           size === null

@@ -18,6 +18,21 @@ export const CONDITIONS = [
   'hot filtration',
   'constant mass',
   'rinsed',
+  'held below boiling',
+  'oil bath',
+  'room to filter',
+  'no room to filter',
+  'nothing taken off hot',
+  'kept back',
+  'reflux',
+  'open flask',
+  'forms peroxides',
+  'may stand',
+  'in ice',
+  'in cool water',
+  'oven',
+  'never dried so',
+  'impurity named',
 ] as const
 export type Condition = (typeof CONDITIONS)[number]
 
@@ -41,6 +56,9 @@ export function markOfStep(step: { readonly id: string; readonly means?: StepMar
   return step.means ?? MEANT_BY_ID[step.id] ?? null
 }
 
+/** Minutes as they are, the house rule’s, or what a small batch takes, more for a larger one. */
+export type Minutes = number | 'house rule' | { readonly small: number }
+
 export interface Caution {
   readonly text: string
   readonly when?: Condition
@@ -51,7 +69,7 @@ export interface StepTemplate {
   readonly station: Station
   readonly text: string
   readonly cautions?: readonly Caution[]
-  readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: number | 'house rule' }
+  readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: Minutes }
   /** Portions of solvent are logged at this step. */
   readonly portions?: PortionUse
   readonly asks?: StepAsk
@@ -60,6 +78,8 @@ export interface StepTemplate {
   readonly meanwhile?: string
   /** A safe place to stop until next week: how it is left. */
   readonly stop?: string
+  /** Only then may it stand. */
+  readonly stopWhen?: Condition
   readonly when?: readonly Condition[]
 }
 export const COLLECTS = [

@@ -1,11 +1,16 @@
+import { capital } from '../words'
 import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
 import { attempt } from '../problems'
+import { freezesNearIce } from '../solubility/volume'
+import { reactionOf } from '../reference/reactions'
+import { solventsOf } from './batch'
 import { solubilityAt } from '../solubility/solubilityAt'
 
-type PlanParts = Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'input' | 'result'>
+type PlanParts = Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'pair' | 'input' | 'result'>
 
 /** Why this solvent works here, or where it may not, in sentences. */
-export function whyThisSolvent({ compound, impurity, solvent, input, result }: PlanParts): readonly string[] {
+export function whyThisSolvent(plan: PlanParts): readonly string[] {
+  const { compound, impurity, solvent, pair, input, result } = plan
   const said: string[] = []
   const at = (c: number) => attempt(() => solubilityAt(input.product, c, input.productFusionKJPerMol))
   const [hot, cold] = [at(input.hotC), at(input.coldC)]
@@ -13,10 +18,13 @@ export function whyThisSolvent({ compound, impurity, solvent, input, result }: P
     said.push(
       `About ${(hot.value.gPer100ML / cold.value.gPer100ML).toPrecision(2)} times as much ${compound.name} dissolves at ${input.hotC} °C as at ${input.coldC} °C.`,
     )
-  if (solvent.boilingPointC !== null)
-    said.push(boilingReason(solvent.boilingPointC, compound.name, compound.meltLowC))
-  if (solvent.freezingPointC !== null && solvent.freezingPointC > input.coldC)
-    said.push(`It freezes at ${solvent.freezingPointC} °C itself: do not chill it below that.`)
+  if (solvent.boilingPointC !== null) said.push(boilingReason(solvent.boilingPointC, plan))
+  for (const one of solventsOf({ solvent, pair })) {
+    if (freezesNearIce(one))
+      said.push(`${capital(one.name)} freezes at ${one.freezingPointC} °C itself: cool water, not ice.`)
+    const reaction = reactionOf(compound, one)
+    if (reaction) said.push(reaction.sentence)
+  }
   if (impurity && result.impurityStaysDissolvedML !== null)
     said.push(
       result.hotML >= result.impurityStaysDissolvedML
@@ -26,8 +34,14 @@ export function whyThisSolvent({ compound, impurity, solvent, input, result }: P
   return said
 }
 
-function boilingReason(boilingC: number, compound: string, meltsC: number): string {
-  return boilingC < meltsC
-    ? `It boils ${(meltsC - boilingC).toFixed(0)} °C below where ${compound} melts. An impure solid melts lower: if it oils, add solvent and cool slowly.`
-    : `It boils above where ${compound} melts, so it may come out as an oil: keep it well below ${meltsC.toFixed(0)} °C.`
+function boilingReason(boilingC: number, { compound, pair, input }: PlanParts): string {
+  const { name, meltLowC } = compound
+  const melts = `${name} melts from ${meltLowC.toFixed(0)} °C`
+  if (input.hotC <= boilingC - 4)
+    return input.hotC > meltLowC - 15
+      ? `It boils at ${boilingC} °C but is used at ${input.hotC} °C, because ${melts}.`
+      : `It boils at ${boilingC} °C and is used at ${input.hotC} °C${pair ? `, short of boiling, because ${pair.solvent.name} goes into it hot` : ', as planned'}.`
+  return boilingC < meltLowC
+    ? `It boils ${(meltLowC - boilingC).toFixed(0)} °C below where ${name} melts. An impure solid melts lower: if it oils, add solvent and cool slowly.`
+    : `It boils above where ${name} melts, so it may come out as an oil: keep it well below ${meltLowC.toFixed(0)} °C.`
 }

@@ -17,7 +17,8 @@ export interface Rescue {
   readonly remedies: readonly Remedy[]
 }
 
-const REHEAT = 'Before reheating: off the boil, a fresh boiling stone, in the hood, no flame.'
+const REHEAT =
+  'Before reheating: off the boil, a fresh boiling stone, in the hood, no flame, and no hotter than the plan says.'
 
 /** What goes wrong at the bench, and what to try, in order. */
 export const RESCUES: readonly Rescue[] = [
@@ -27,8 +28,16 @@ export const RESCUES: readonly Rescue[] = [
     at: ['dissolve'],
     why: 'Either there is too little hot solvent, it is not hot enough, or what is left is grit.',
     remedies: [
-      { id: 'boil-gently', text: 'See that it boils gently, and swirl for two minutes.', caution: REHEAT },
+      {
+        id: 'boil-gently',
+        text: 'See that it is as hot as the plan says, and swirl for two minutes.',
+        caution: REHEAT,
+      },
       { id: 'two-portions', text: 'Add two more small portions and watch whether the solid gets less.' },
+      {
+        id: 'oily-drops',
+        text: 'Oily drops are not grit: they want more hot solvent.',
+      },
       {
         id: 'call-it-grit',
         text: 'If neither changed anything: stop, it is grit. Take the hot liquid off it.',
@@ -43,8 +52,8 @@ export const RESCUES: readonly Rescue[] = [
     remedies: [
       {
         id: 'boil-away',
-        text: 'Boil some away until a crust forms at the rim, then log what was taken off.',
-        caution: REHEAT,
+        text: 'Evaporate some in the hood until a crust forms at the rim, then log what was taken off.',
+        caution: `${REHEAT} An ether never toward dryness.`,
       },
       { id: 'colder-longer', text: 'Or cool it further and longer, and plan a second crop from the liquor.' },
     ],
@@ -134,8 +143,12 @@ export const RESCUES: readonly Rescue[] = [
     remedies: [
       { id: 'scratch', text: 'Scratch the wall at the surface with a glass rod.' },
       { id: 'seed', text: 'Add a seed: a grain of pure solid, or what dries on a rod dipped in and waved.' },
-      { id: 'ice', text: 'Into ice, and wait ten minutes.' },
-      { id: 'boil-away', text: 'Boil away a third of the solvent, then cool again.', caution: REHEAT },
+      { id: 'ice', text: 'Colder, as far as the plan goes, and wait ten minutes.' },
+      {
+        id: 'boil-away',
+        text: 'Evaporate a third of the solvent in the hood, then cool again.',
+        caution: `${REHEAT} An ether never toward dryness.`,
+      },
     ],
   },
   {
@@ -210,6 +223,72 @@ export const RESCUES: readonly Rescue[] = [
         id: 'tell-someone',
         text: 'Tell the person in charge; glass and solvent are in the rotor.',
         caution: 'Never reach in with bare hands.',
+      },
+    ],
+  },
+  {
+    id: 'capillary-broke',
+    title: 'A capillary broke in the block',
+    at: ['melt'],
+    why: 'It was pushed, or the block was turned over with it in.',
+    remedies: [
+      {
+        id: 'let-it-cool',
+        text: 'Heating off; let it cool to room temperature. Nothing is poked into it hot.',
+      },
+      {
+        id: 'take-it-out',
+        text: 'Ask the person in charge: the pieces come out with tweezers, into glass waste.',
+        caution: 'Gloves and eye protection: the pieces are sharp and hold the sample.',
+      },
+      { id: 'another-tube', text: 'Pack another tube, and note on the first that it broke.' },
+    ],
+  },
+  {
+    id: 'thermometer-stuck',
+    title: 'The thermometer is stuck',
+    at: ['melt'],
+    why: 'Glass and metal shrink unalike, or old sample holds it.',
+    remedies: [
+      {
+        id: 'let-it-cool',
+        text: 'Heating off; let it cool to room temperature.',
+        caution: 'Never pull or twist: it snaps, and the stump goes into the hand.',
+      },
+      { id: 'ask', text: 'Still stuck when cold: leave it, and show it to the person in charge.' },
+    ],
+  },
+  {
+    id: 'mercury',
+    title: 'A thermometer broke and mercury ran out',
+    at: ['melt'],
+    why: 'Mercury gives off poisonous vapour, much more of it when warm.',
+    remedies: [
+      {
+        id: 'away',
+        text: 'Stop. Heating off if it can be reached; everyone away; tread in nothing, touch nothing.',
+        caution: 'On a hot block or in a hot bath: leave the room and close the door.',
+      },
+      {
+        id: 'tell-someone',
+        text: 'Tell the person in charge at once: the lab’s mercury kit, never a brush, a vacuum cleaner or the sink.',
+      },
+    ],
+  },
+  {
+    id: 'tube-in-the-oil',
+    title: 'A tube is lost in the oil bath',
+    at: ['melt'],
+    why: 'The band slipped, or the tube stood too low.',
+    remedies: [
+      {
+        id: 'let-it-cool',
+        text: 'Heating off. Leave it until the oil is cold.',
+        caution: 'Oil stays hot half an hour and more, and looks the same hot or cold.',
+      },
+      {
+        id: 'fish-it-out',
+        text: 'Cold: lift it out with tongs or a wire hook. If it broke, the oil goes to waste.',
       },
     ],
   },

@@ -3,7 +3,8 @@ import { name, number, shortName } from '../notebook/kinds/pieces'
 import { PORTION_USES } from '../notebook/kinds/solvent-added/kind'
 import { STATIONS } from '../notebook/views/stationNames'
 import { COLLECTS, CONDITIONS, STEP_ASKS, STEP_MARKS } from './procedure'
-import { AMOUNTS, unknownAmounts } from './render'
+import { AMOUNTS } from './amounts'
+import { unknownAmounts } from './render'
 
 const condition = Joi.string().valid(...CONDITIONS)
 const text = Joi.string()
@@ -17,7 +18,11 @@ const text = Joi.string()
     const said = `{${unknown}} is no amount the app knows. It fills in ${known.join(' ')}.`
     return helpers.message({ custom: '{{#said}}' }, { said })
   })
-const minutes = Joi.alternatives(number.positive().max(10_000), Joi.string().valid('house rule'))
+const minutes = Joi.alternatives(
+  number.positive().max(10_000),
+  Joi.string().valid('house rule'),
+  Joi.object({ small: number.positive().max(10_000).required() }),
+)
 
 const step = Joi.object({
   id: shortName.required(),
@@ -37,6 +42,7 @@ const step = Joi.object({
   means: Joi.string().valid(...STEP_MARKS),
   meanwhile: text,
   stop: text,
+  stopWhen: condition,
   when: Joi.array().items(condition).max(10),
 })
 

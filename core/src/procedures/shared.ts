@@ -1,44 +1,49 @@
-import type { StepTemplate } from './procedure'
+import type { Caution, StepTemplate } from './procedure'
 
 /** Runs of steps that several procedures have in common. */
 const STONE =
   'The stone goes in before heating, never into hot liquid. A hot plate looks the same hot or cold.'
+/** On every step at the heat: the temperature of the plan, where it is short of boiling. */
+export const NOT_HOTTER: Caution = { text: 'Bath and solution not above {hot}.', when: 'held below boiling' }
+const PEROXIDES: Caution = {
+  text: 'Before it is heated: the date of opening, and a peroxide test. Never evaporated toward dryness.',
+  when: 'forms peroxides',
+}
+const NEVER_DRY: Caution = { text: 'Never toward dryness: it can hold peroxides.', when: 'forms peroxides' }
+export const OIL_BATH =
+  'Oil bath: no drop of water in it, never to smoking or past its limit; it burns, and stays hot half an hour.'
+const OIL: Caution = { text: OIL_BATH, when: 'oil bath' }
 
-export const HEAT_SOLVENT: readonly StepTemplate[] = [
+export const KEEP_BACK: StepTemplate = {
+  id: 'keep-back',
+  station: 'dissolve',
+  text: 'First of all put {kept} of the crude aside in a labelled vial: for its melting range, a plate and a seed.',
+  when: ['kept back'],
+}
+
+const HEATING_CAUTIONS: readonly Caution[] = [
   {
-    id: 'heat-solvent',
-    station: 'dissolve',
-    text: 'Set the hot plate to about {plate}, well above the {boiling} where {solvent} boils, and heat about {heat} of it in a flask of its own, with a boiling stone.',
-    cautions: [
-      {
-        text: 'Flammable: in the hood, sash at the mark, no flame here or on the next bench.',
-        when: 'flammable solvent',
-      },
-      { text: STONE },
-    ],
-    when: ['does not boil low'],
+    text: 'Flammable: in the hood, sash at the mark, no flame here or on the next bench.',
+    when: 'flammable solvent',
   },
-  {
-    id: 'heat-solvent-bath',
-    station: 'dissolve',
-    text: 'Heat about {heat} of {solvent} in a flask of its own, with a boiling stone, in a bath of warm water: it boils at {boiling}, too low for a hot plate.',
-    cautions: [
-      {
-        text: 'Very volatile: in the hood, no flame and no bare hot plate near it.',
-        when: 'flammable solvent',
-      },
-      { text: STONE },
-    ],
-    when: ['boils low'],
-  },
+  PEROXIDES,
+  OIL,
+  { text: STONE },
 ]
+
+export const HEAT_SOLVENT: StepTemplate = {
+  id: 'heat-solvent',
+  station: 'dissolve',
+  text: 'Heat about {heat} of {solvent} in a flask of its own, with a boiling stone, {onHeat}.',
+  cautions: HEATING_CAUTIONS,
+}
 
 export const WET_THE_CRUDE: StepTemplate = {
   id: 'wet-the-crude',
   station: 'dissolve',
-  text: 'Put the {crude} of crude into {vessel} and add about {third} of solvent before it goes on the heat.',
+  text: 'Put the {crude} of crude into {vessel}{underCondenser} and add about {third} of solvent before it goes on the heat.',
   cautions: [
-    { text: 'Dry solid on a hot plate melts to an oil.' },
+    { text: 'Dry solid on the heat melts to an oil.' },
     {
       text: 'A counted boiling stone goes in too, and has to be picked out later.',
       when: 'stones in both flasks',
@@ -46,12 +51,22 @@ export const WET_THE_CRUDE: StepTemplate = {
   ],
 }
 
+const AT_THE_FLASK: readonly Caution[] = [
+  { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.', when: 'open flask' },
+  {
+    text: 'Lift it off the heat until it no longer boils before anything goes in from above.',
+    when: 'reflux',
+  },
+  NOT_HOTTER,
+]
+
 export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-in-portions',
     station: 'dissolve',
-    text: 'Add hot solvent in small portions, swirl and wait after each, until it is just dissolved: near {least}. What two portions do not change is grit.',
+    text: 'Add hot solvent in small portions, swirl and wait after each, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
     portions: 'dissolve',
+    cautions: AT_THE_FLASK,
     when: ['by portions'],
   },
   {
@@ -59,8 +74,19 @@ export const DISSOLVE: readonly StepTemplate[] = [
     station: 'dissolve',
     text: 'Add {volume} of hot solvent, measured, and swirl on the heat until it has dissolved. The least would be near {least}.',
     portions: 'dissolve',
+    cautions: AT_THE_FLASK,
     when: ['measured volume'],
   },
+]
+
+const FILTERING: readonly Caution[] = [
+  {
+    text: 'Keep all of it hot: it crystallizes in the stem as soon as it cools. In the hood; a bent clip between funnel and flask lets the air out.',
+  },
+  { text: 'Off the boil first, and no flame: the vapour burns.', when: 'flammable solvent' },
+  { text: 'A grey filtrate goes through fresh paper with filter aid again.', when: 'charcoal' },
+  { text: 'A fresh boiling stone before it is heated again.' },
+  NOT_HOTTER,
 ]
 
 export const INSERT_STEPS: readonly StepTemplate[] = [
@@ -73,41 +99,103 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
         text: 'Never into a boiling or overheated solution: it froths over. Charcoal also takes up some product.',
       },
       { text: 'A fresh boiling stone for the reheating.' },
+      NOT_HOTTER,
     ],
     timer: { timer: 'boil', minutes: 5 },
     when: ['charcoal'],
   },
   {
+    id: 'filter-hot-as-planned',
+    station: 'dissolve',
+    text: 'Make it up with hot solvent to {volume} in all, which keeps it dissolved on the way, and filter through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.',
+    cautions: FILTERING,
+    portions: 'dilute',
+    when: ['hot filtration', 'room to filter', 'by portions'],
+  },
+  {
+    id: 'filter-hot-measured',
+    station: 'dissolve',
+    text: 'Filter it through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it: {volume} keeps it dissolved on the way. Rinse the paper with a little more.',
+    cautions: FILTERING,
+    portions: 'dilute',
+    when: ['hot filtration', 'room to filter', 'measured volume'],
+  },
+  {
     id: 'filter-hot',
     station: 'dissolve',
-    text: 'Add {filterExcess} of hot solvent beyond what dissolves it, and filter through fluted paper in a warm short-stemmed funnel, into a flask with a little boiling solvent in it. Rinse the paper with a little hot solvent.',
-    cautions: [
-      { text: 'Keep all of it hot: it crystallizes in the stem as soon as it cools. In the hood.' },
-      { text: 'A fresh boiling stone before it is heated again.' },
-    ],
+    text: 'Add {filterExcess} of hot solvent beyond the plan, and filter through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.',
+    cautions: FILTERING,
     portions: 'dilute',
-    when: ['hot filtration'],
+    when: ['hot filtration', 'no room to filter'],
   },
   {
     id: 'boil-back',
     station: 'dissolve',
-    text: 'Boil away what was added for the filtration, back to {volume}.',
-    cautions: [{ text: 'A fresh boiling stone; in the hood; stay with it, so that it does not boil dry.' }],
-    when: ['hot filtration'],
+    text: 'Evaporate what was added for the filtration, {atHeat}, back to {backTo}.',
+    cautions: [
+      { text: 'A fresh boiling stone; in the hood; stay with it, so that it does not go dry.' },
+      NEVER_DRY,
+    ],
+    when: ['hot filtration', 'no room to filter'],
   },
   {
     id: 'leave-the-grit',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond what dissolves the rest, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and boil the excess away again.',
-    cautions: [{ text: 'A fresh boiling stone before it is boiled down; in the hood; stay with it.' }],
-    when: ['grit expected'],
+    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond the plan, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and evaporate it, {atHeat}, back to {backTo}.',
+    cautions: [
+      { text: 'A fresh boiling stone before it is evaporated; in the hood; stay with it.' },
+      NEVER_DRY,
+    ],
+    portions: 'dilute',
+    when: ['grit expected', 'no room to filter'],
+  },
+  {
+    id: 'leave-the-grit-as-planned',
+    station: 'dissolve',
+    text: 'About {grit} is expected not to dissolve: make it up with hot solvent to {volume} in all, which keeps the rest dissolved on the way, and take the hot liquid off the grit into a warm flask.',
+    cautions: [NOT_HOTTER],
+    portions: 'dilute',
+    when: ['grit expected', 'room to filter', 'by portions'],
+  },
+  {
+    id: 'leave-the-grit-measured',
+    station: 'dissolve',
+    text: 'About {grit} is expected not to dissolve: take the hot liquid off it into a warm flask.',
+    cautions: [NOT_HOTTER],
+    when: ['grit expected', 'room to filter', 'measured volume'],
   },
   {
     id: 'dilute-hot',
     station: 'dissolve',
-    text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
+    text: 'Add hot solvent up to {volume} in all, {dilutedFor}.',
     portions: 'dilute',
-    when: ['diluted after dissolving', 'by portions'],
+    cautions: [NOT_HOTTER],
+    when: ['diluted after dissolving', 'by portions', 'nothing taken off hot'],
+  },
+]
+
+/** How a flask is left until next week; never with an ether in it. */
+const LEFT_IN_THE_FLASK =
+  'Once it is cold and has crystals in it: stoppered, labelled, it can stand in {store} until next week.'
+
+export const INTO_ICE: readonly StepTemplate[] = [
+  {
+    id: 'into-ice',
+    station: 'crystallize',
+    means: 'ice',
+    text: 'When no more appears, stand it in ice down to about {cold}.',
+    timer: { timer: 'ice', minutes: { small: 10 } },
+    asks: 'temperature',
+    when: ['in ice'],
+  },
+  {
+    id: 'into-cool-water',
+    station: 'crystallize',
+    means: 'ice',
+    text: 'When no more appears, stand it in water of about {cold}{whyNotIce}.',
+    timer: { timer: 'ice', minutes: { small: 10 } },
+    asks: 'temperature',
+    when: ['in cool water'],
   },
 ]
 
@@ -121,26 +209,21 @@ export const COOL: readonly StepTemplate[] = [
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
-    text: 'Leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. If nothing appears: scratch the wall, seed it, or boil some solvent away.',
+    text: 'Leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, or evaporate some solvent, {atHeat}.',
     cautions: [
       {
         text: 'Before any reheating: cool it a little, and a fresh boiling stone; the vapour stays in the hood.',
       },
+      NEVER_DRY,
     ],
-    timer: { timer: 'cool', minutes: 15 },
+    timer: { timer: 'cool', minutes: { small: 15 } },
     asks: 'temperature',
     meanwhile:
-      'Weigh the empty watch glass. Chill {wash} of {rinse} in ice. Set up filter flask, trap and funnel. Pack a tube of the crude.',
-    stop: 'At room temperature with crystals in it: cover, label, and it can stand in the hood until next week.',
+      'Weigh the empty watch glass. Get {wash} of {rinse} {coldly}. Set up filter flask, trap and funnel. Pack a tube of the crude.',
+    stop: LEFT_IN_THE_FLASK,
+    stopWhen: 'may stand',
   },
-  {
-    id: 'into-ice',
-    station: 'crystallize',
-    means: 'ice',
-    text: 'When no more appears, stand it in ice down to about {cold}.',
-    timer: { timer: 'ice', minutes: 10 },
-    asks: 'temperature',
-  },
+  ...INTO_ICE,
 ]
 
 export const SUCTION: readonly StepTemplate[] = [
@@ -149,7 +232,9 @@ export const SUCTION: readonly StepTemplate[] = [
     station: 'collect',
     text: 'Clamp the filter flask, fit thick hose, trap and {funnel}; wet the paper with cold solvent and turn the suction on.',
     cautions: [
-      { text: 'An unclamped flask falls when the hose jumps. A trap keeps water and liquor apart.' },
+      {
+        text: 'Thick-walled filter flask only, looked over for star cracks: any other can burst inwards. An unclamped flask falls when the hose jumps. A trap keeps water and liquor apart.',
+      },
     ],
   },
   {
@@ -160,7 +245,7 @@ export const SUCTION: readonly StepTemplate[] = [
   {
     id: 'rinse-cold',
     station: 'collect',
-    text: 'Suction off, rinse with {wash} of ice-cold {rinse}, suction on: it costs at most {washLoss}.',
+    text: 'Suction off, rinse with {wash} of {coldly} {rinse}, suction on: it costs at most {washLoss}.',
     portions: 'rinse',
     when: ['rinsed'],
   },
@@ -190,7 +275,14 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'dry-and-weigh-again',
     station: 'weigh',
-    text: 'Spread the crystals on the weighed glass; weigh, dry on for {air}, weigh again, until two weighings agree.',
+    text: 'Spread the crystals on the weighed glass and {dryIn}; weigh, dry on for {air}, weigh again, until two weighings agree.',
+    cautions: [
+      { text: '{dryNever}', when: 'never dried so' },
+      {
+        text: 'Nothing wet with solvent goes into an oven: draw it dry in the hood first. Weigh it cold.',
+        when: 'oven',
+      },
+    ],
     timer: { timer: 'dry', minutes: 'house rule' },
     stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',
     when: ['constant mass'],

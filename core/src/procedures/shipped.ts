@@ -5,7 +5,10 @@ import {
   DRY,
   HEAT_SOLVENT,
   INSERT_STEPS,
+  INTO_ICE,
+  KEEP_BACK,
   LIQUOR_WASTE,
+  NOT_HOTTER,
   ORDINARY_WASTE,
   SUCTION,
   WET_THE_CRUDE,
@@ -14,7 +17,8 @@ import {
 const CHARCOAL_WASTE =
   'Charcoal and its paper, still wet with solvent: the solid waste in the hood, never the paper bin.'
 const FLASK_STEPS: readonly StepTemplate[] = [
-  ...HEAT_SOLVENT,
+  KEEP_BACK,
+  HEAT_SOLVENT,
   WET_THE_CRUDE,
   ...DISSOLVE,
   ...INSERT_STEPS,
@@ -23,25 +27,32 @@ const FLASK_STEPS: readonly StepTemplate[] = [
   ...DRY,
 ]
 
-const LID = 'Lid shut until it stands still. Never run it unbalanced.'
+const LID =
+  'A thick-walled tube of glass meant for the centrifuge, uncracked, within its rated speed. Lid shut until it stands still. Never run it unbalanced.'
 
 const BY_DROPS: StepTemplate = {
   id: 'dissolve-by-drops',
   station: 'dissolve',
-  text: 'Add hot {solvent} by drops, near {least} in all, stirring with a fine spatula in the heat after each few, until it is just dissolved.',
+  text: 'Add hot {solvent} by drops, near {least} in all, stirring with a fine spatula in the heat after each few, until it is just dissolved. Oily drops are not grit: they want more hot solvent.',
   cautions: [
     {
       text: 'Stirring stands in for the boiling stone: an unstirred narrow tube throws its contents out. Mouth of the tube away from faces.',
     },
+    NOT_HOTTER,
   ],
   portions: 'dissolve',
 }
 
+const HOT_PIPETTE = {
+  text: 'A hot pipette squirts, and a cold one fills with crystals: draw hot solvent up and down in it first, and hold it upright. Never mouth over it.',
+} as const
+
 const TOP_UP_HOT: StepTemplate = {
   id: 'top-up-hot',
   station: 'dissolve',
-  text: 'Add hot solvent up to {volume} in all, so that {impurity} stays dissolved when it is cold.',
+  text: 'Add hot solvent up to {volume} in all, {dilutedFor}.',
   portions: 'dilute',
+  cautions: [NOT_HOTTER],
   when: ['diluted after dissolving'],
 }
 
@@ -59,13 +70,10 @@ const SPIN: StepTemplate = {
 }
 
 const CRAIG_STEPS: readonly StepTemplate[] = [
+  KEEP_BACK,
   {
-    ...(HEAT_SOLVENT[0] as StepTemplate),
-    text: 'Heat about {heat} of {solvent} in a test tube with a boiling stone, in a block or bath at about {plate} (it boils at {boiling}).',
-  },
-  {
-    ...(HEAT_SOLVENT[1] as StepTemplate),
-    text: 'Heat about {heat} of {solvent} in a test tube with a boiling stone, in a bath of warm water: it boils at {boiling}.',
+    ...HEAT_SOLVENT,
+    text: 'Heat about {heat} of {solvent} in a test tube with a boiling stone, {onHeatTube}.',
   },
   {
     ...WET_THE_CRUDE,
@@ -79,27 +87,22 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     id: 'grit-in-craig',
     station: 'dissolve',
     text: 'About {grit} is expected not to dissolve, and a Craig tube cannot leave it behind: draw the hot liquid off through a filter-tip pipette into a clean Craig tube.',
+    cautions: [HOT_PIPETTE],
     when: ['grit expected'],
   },
   TOP_UP_HOT,
   {
     id: 'plunger-in',
     station: 'crystallize',
-    text: 'Set the plunger in loosely, stand the tube in a small flask, and leave it to cool to room temperature, undisturbed. Crystals can start near {starts}.',
+    text: 'Set the plunger in loosely, stand the tube in a small flask, and leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall.',
     cautions: [{ text: 'Loosely: a tight plunger on a hot tube jumps or sticks.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
     meanwhile: 'Bend the wire. Weigh the empty vial. Make up the centrifuge partner.',
-    stop: 'Cold, with crystals in it and the plunger in: label the tube and stand it upright until next week.',
+    stop: 'Once cold, with crystals in it: stoppered, labelled, upright in {store} until next week.',
+    stopWhen: 'may stand',
   },
-  {
-    id: 'into-ice',
-    station: 'crystallize',
-    means: 'ice',
-    text: 'Then into ice, down to about {cold}.',
-    timer: { timer: 'ice', minutes: 5 },
-    asks: 'temperature',
-  },
+  ...INTO_ICE.map((step): StepTemplate => ({ ...step, timer: { timer: 'ice', minutes: 5 } })),
   {
     id: 'turn-over',
     station: 'collect',
@@ -130,8 +133,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
 ]
 
 const TUBE_STEPS: readonly StepTemplate[] = [
-  CRAIG_STEPS[0] as StepTemplate,
-  CRAIG_STEPS[1] as StepTemplate,
+  ...CRAIG_STEPS.slice(0, 2),
   {
     ...WET_THE_CRUDE,
     text: 'Weigh the empty centrifuge tube, put the {crude} of crude into it, and wet it with a few drops of solvent before it goes into the heat.',
@@ -142,9 +144,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     id: 'draw-off-grit',
     station: 'dissolve',
     text: 'About {grit} is expected not to dissolve: let it settle in the heat and draw the hot liquid off it with a warmed pipette into a second, weighed tube. Rinse the grit with a few drops of hot solvent.',
-    cautions: [
-      { text: 'A cold pipette fills with crystals: warm it with hot solvent first. Never mouth over it.' },
-    ],
+    cautions: [HOT_PIPETTE],
     when: ['grit expected'],
   },
   {
@@ -158,21 +158,15 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
-    text: 'Out of the heat, loosely capped, and cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. If nothing appears: scratch, seed, or boil some solvent away.',
+    text: 'Out of the heat, loosely capped, and cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, or evaporate some solvent, {atHeat}.',
     cautions: [{ text: 'Loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
-    meanwhile: 'Chill {wash} of {rinse}. Weigh out the centrifuge partner. Pack a tube of the crude.',
-    stop: 'At room temperature with crystals in it: cap, label, and stand it upright until next week.',
+    meanwhile: 'Get {wash} of {rinse} {coldly}. Weigh out the centrifuge partner. Pack a tube of the crude.',
+    stop: 'Once cold, with crystals in it: capped, labelled, upright in {store} until next week.',
+    stopWhen: 'may stand',
   },
-  {
-    id: 'into-ice',
-    station: 'crystallize',
-    means: 'ice',
-    text: 'When no more appears, into ice, down to about {cold}.',
-    timer: { timer: 'ice', minutes: 5 },
-    asks: 'temperature',
-  },
+  ...INTO_ICE.map((step): StepTemplate => ({ ...step, timer: { timer: 'ice', minutes: 5 } })),
   {
     id: 'balance-partner',
     station: 'collect',
@@ -189,7 +183,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'rinse-cold',
     station: 'collect',
-    text: 'Stir the crystals up with {wash} of ice-cold {rinse}: it costs at most {washLoss}.',
+    text: 'Stir the crystals up with {wash} of {coldly} {rinse}: it costs at most {washLoss}.',
     portions: 'rinse',
     when: ['rinsed'],
   },
@@ -218,26 +212,33 @@ const TUBE_STEPS: readonly StepTemplate[] = [
 ]
 
 const PAIR_STEPS: readonly StepTemplate[] = [
-  ...HEAT_SOLVENT,
+  KEEP_BACK,
+  HEAT_SOLVENT,
+  {
+    id: 'heat-second',
+    station: 'dissolve',
+    text: 'Heat about {heatSecond} of {second} beside it, in a flask of its own with a boiling stone, in the same bath.',
+    cautions: [NOT_HOTTER],
+  },
   {
     ...WET_THE_CRUDE,
-    text: 'Put the {crude} of crude into {vessel} and add about {third} of {solvent} before it goes on the heat.',
+    text: 'Put the {crude} of crude into {vessel}{underCondenser} and add about {third} of {solvent} before it goes on the heat.',
   },
   {
     id: 'dissolve-in-good',
     station: 'dissolve',
-    text: 'Dissolve it hot in {solvent}, in small portions: near {good}. What two portions do not change is grit.',
+    text: 'Dissolve it hot in {solvent}, in small portions: near {good}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    cautions: [{ text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.' }, NOT_HOTTER],
     portions: 'dissolve',
   },
-  ...INSERT_STEPS.filter((step) => step.id !== 'dilute-hot' && step.id !== 'boil-back'),
+  ...INSERT_STEPS.filter((step) => step.id !== 'dilute-hot'),
   {
     id: 'cloud-with-second',
     station: 'dissolve',
     text: 'Keep it hot and add hot {second} by drops, swirling, until a cloud stays: as a rough guide {poor}.',
     cautions: [
-      {
-        text: 'Warm the second solvent first; one that boils lower than the flask is hot boils off at once.',
-      },
+      { text: 'Hot, not cold: cold drops bring it down at once. Pipette wetted with it first, upright.' },
+      NOT_HOTTER,
     ],
     portions: 'second',
   },
@@ -253,10 +254,11 @@ const PAIR_STEPS: readonly StepTemplate[] = [
 ]
 
 const EVAPORATION_STEPS: readonly StepTemplate[] = [
+  KEEP_BACK,
   {
     id: 'dissolve-warm',
     station: 'dissolve',
-    text: 'Dissolve the {crude} of crude in warm water, near {least}.',
+    text: 'Dissolve the {crude} of crude in water of about {hot}, near {least}.',
     portions: 'dissolve',
     cautions: [{ text: 'From water only. Never a flammable solvent over steam on an open glass.' }],
   },

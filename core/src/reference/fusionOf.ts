@@ -1,4 +1,5 @@
 import { type Fusion, waldenFusionEnthalpy } from '../melting/liquidus'
+import { meltingValueOf } from './meltingValue'
 import type { Compound } from './shelf'
 
 /**
@@ -7,9 +8,10 @@ import type { Compound } from './shelf'
  * @returns the values and whether the enthalpy is an estimate
  */
 export function fusionOf(compound: Compound): Fusion & { readonly estimated: boolean } {
+  const { clearC } = meltingValueOf(compound)
   return {
-    meltingPointC: compound.meltHighC,
-    enthalpyKJPerMol: compound.fusionEnthalpyKJPerMol ?? waldenFusionEnthalpy(compound.meltHighC),
+    meltingPointC: clearC,
+    enthalpyKJPerMol: compound.fusionEnthalpyKJPerMol ?? waldenFusionEnthalpy(clearC),
     molarMassGPerMol: compound.molarMassGPerMol,
     estimated: compound.fusionEnthalpyKJPerMol === null,
   }

@@ -8,6 +8,8 @@ export interface Compound {
   readonly cas: string | null
   readonly meltLowC: number
   readonly meltHighC: number
+  /** How far the sources of that range lie apart, °C, where it merges several that differ. */
+  readonly meltSpreadC?: number | undefined
   readonly meltConfidence: Confidence
   readonly behaviour: string
   readonly fusionEnthalpyKJPerMol: number | null

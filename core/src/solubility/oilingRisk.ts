@@ -8,6 +8,8 @@ export interface OilingRisk {
 
 /** Solvent taken up by an oil lets it form below where the dry solid melts; a rule of the bench, in °C. */
 const CLOSE_C = 12
+/** Water lowers melting more than any: a solid that melts little above its boiling point is the textbook oil. */
+const CLOSE_IN_WATER_C = 35
 
 /**
  * Whether the solution may part into two liquids before crystals form: it does when it starts to deposit
@@ -25,8 +27,10 @@ export function oilingRisk(input: {
   readonly eutecticC?: number | undefined
   readonly meltingPointC: number
   readonly boilingPointC: number | null
+  /** Whether it comes from water, alone or in a mixture. */
+  readonly fromWater?: boolean | undefined
 }): OilingRisk {
-  const { saturationC, crudeOnsetC, eutecticC, meltingPointC, boilingPointC } = input
+  const { saturationC, crudeOnsetC, eutecticC, meltingPointC, boilingPointC, fromWater = false } = input
   requireTemperature(saturationC, 'The saturation temperature')
   requireTemperature(meltingPointC, 'The melting point')
   const liquidFromC = Math.min(crudeOnsetC ?? meltingPointC, eutecticC ?? meltingPointC, meltingPointC)
@@ -39,8 +43,13 @@ export function oilingRisk(input: {
   const starts = `Crystals can start near ${saturationC.toFixed(0)} °C`
   const marginC = liquidFromC - saturationC
   if (marginC <= 0) return { level: 'high', because: `${starts}, but ${what}: it may part as an oil first.` }
-  if (marginC < CLOSE_C)
-    return { level: 'some', because: `${starts}, only ${marginC.toFixed(0)} °C below where ${what}.` }
+  if (marginC < (fromWater ? CLOSE_IN_WATER_C : CLOSE_C))
+    return {
+      level: 'some',
+      because: `${starts}, only ${marginC.toFixed(0)} °C below where ${what}${
+        fromWater && marginC >= CLOSE_C ? '; under hot water it melts lower than dry' : ''
+      }.`,
+    }
   if (boilingPointC !== null && boilingPointC >= meltingPointC)
     return {
       level: 'some',

@@ -308,7 +308,9 @@ describe('ranking solvents', () => {
       'drying',
     ])
     expect(ranked[2]?.parts.find(({ part }) => part === 'purity')).toMatchObject({ score: null })
-    expect(ranked[1]?.parts.find(({ part }) => part === 'freezing')?.sentence).toContain('turn it solid')
+    expect(ranked[1]?.parts.find(({ part }) => part === 'freezing')?.sentence).toContain(
+      'cool water, not ice',
+    )
   })
   test('every score lies between 0 and 1, and hazards have no say in it', () => {
     fc.assert(

@@ -5,12 +5,14 @@ import {
   planCrystallization,
 } from './planCrystallization'
 import type { SolubilityPoint } from './solubilityAt'
-import type { Compound, Solvent } from '../reference/shelf'
+import type { Compound, Confidence, Solvent } from '../reference/shelf'
 import { eutectic } from '../melting/eutectic'
 import { attempt } from '../problems'
+import { capital } from '../words'
 import { fusionOf } from '../reference/fusionOf'
 import { depositsFromC } from './saturation'
-import { proposedVolumeML, withVolumeML, workingTemperatures } from './volume'
+import { reactionOf } from '../reference/reactions'
+import { freezesNearIce, proposedVolume, withVolumeML, workingTemperatures } from './volume'
 
 /** What is to be purified, for ranking solvents. */
 export interface SoluteToPurify {
@@ -26,6 +28,8 @@ export interface SolventCandidate {
   readonly solvent: Solvent
   readonly product: readonly SolubilityPoint[]
   readonly impurity: readonly SolubilityPoint[]
+  /** The lowest confidence of the product’s points; null for the bench’s own. */
+  readonly confidence?: Confidence | null | undefined
 }
 /** What a lab asks of a solvent: for each score, the value that is worth nothing and the one that is worth all. */
 export interface SolventWishes {
@@ -55,6 +59,10 @@ export interface RankedSolvent {
   readonly sentence: string
   readonly input: CrystallizationInput | null
   readonly plan: CrystallizationPlan | null
+  /** Rests on values of low confidence: said wherever it stands. */
+  readonly isUnsure: boolean
+  /** It reacts with the compound. */
+  readonly isRuledOut: boolean
 }
 
 /** What most teaching laboratories ask of a solvent. Rules of the bench, and shown as such. */
@@ -93,12 +101,15 @@ export function rankSolvents(
 
 function rankOne(solute: SoluteToPurify, candidate: SolventCandidate, wishes: SolventWishes): RankedSolvent {
   const { solvent, product, impurity } = candidate
-  const unknown = { solvent, score: null, parts: [], input: null, plan: null }
+  const isUnsure = candidate.confidence === 'low'
+  const unknown = { solvent, score: null, parts: [], input: null, plan: null, isUnsure, isRuledOut: false }
   if (product.length === 0)
     return {
       ...unknown,
       sentence: `Not known: no solubility of ${solute.compound.name} in it is on the shelf.`,
     }
+  const reaction = reactionOf(solute.compound, solvent)
+  if (reaction?.rulesOut) return { ...unknown, isRuledOut: true, sentence: capital(reaction.sentence) }
   const planned = attempt(() => {
     const base = {
       crudeG: solute.crudeG,
@@ -109,7 +120,8 @@ function rankOne(solute: SoluteToPurify, candidate: SolventCandidate, wishes: So
       ...workingTemperatures(solvent, solute.compound),
       washML: 0,
     }
-    const input = withVolumeML(base, proposedVolumeML(planCrystallization({ ...base, excess: 0 })))
+    const proposed = proposedVolume(planCrystallization({ ...base, excess: 0 }), base)
+    const input = withVolumeML(base, proposed.ml)
     return { input, plan: planCrystallization(input), startsC: depositsFromC(input) }
   })
   if (!planned.ok) return { ...unknown, sentence: planned.problem.sentence }
@@ -124,14 +136,24 @@ function rankOne(solute: SoluteToPurify, candidate: SolventCandidate, wishes: So
   ]
   const known = parts.flatMap(({ score }) => (score === null ? [] : [score]))
   const score = known.reduce((product, one) => product * one, 1) ** (1 / known.length)
-  return { solvent, score, parts, sentence: inShort(parts, plan), input, plan }
+  return {
+    solvent,
+    score,
+    parts,
+    sentence: inShort(parts, plan, isUnsure),
+    input,
+    plan,
+    isUnsure,
+    isRuledOut: false,
+  }
 }
 
-function inShort(parts: readonly ScoredPart[], plan: CrystallizationPlan): string {
+function inShort(parts: readonly ScoredPart[], plan: CrystallizationPlan, isUnsure: boolean): string {
+  const unsure = isUnsure ? 'Low confidence: try a little in a tube first. ' : ''
   const single = plan.hotBasis === 'single point' || plan.coldBasis === 'single point'
   const worst = [...parts].sort((p, q) => (p.score ?? 1) - (q.score ?? 1))[0]
   const said = worst && (worst.score ?? 1) < 0.9 ? worst.sentence : 'Nothing speaks against it.'
-  return single ? `Estimated from one point and the fusion enthalpy. ${said}` : said
+  return `${unsure}${single ? 'Estimated from one point and the fusion enthalpy. ' : ''}${said}`
 }
 
 /** 0 at the first value, 1 at the second, straight between them; either way round. */
@@ -187,6 +209,7 @@ function oilingPart(
     eutecticC: solute.impurity ? eutectic(fusion, fusionOf(solute.impurity)).temperatureC : undefined,
     meltingPointC: fusion.meltingPointC,
     boilingPointC: solvent.boilingPointC,
+    fromWater: solvent.group === 'water',
   })
   return { part: 'oiling', score: wishes.oiling[risk.level], sentence: risk.because }
 }
@@ -196,13 +219,19 @@ function freezingPart({ solvent }: SolventCandidate, wishes: SolventWishes): Sco
   if (freezingPointC === null)
     return { part: 'freezing', score: null, sentence: 'Not known: its freezing point.' }
   const marginC = wishes.iceC - freezingPointC
+  if (freezesNearIce(solvent))
+    return {
+      part: 'freezing',
+      score: between(marginC, wishes.freezingMarginC),
+      sentence: `Freezes at ${freezingPointC.toFixed(1)} °C: cool water, not ice, so less comes back.`,
+    }
   return {
     part: 'freezing',
     score: between(marginC, wishes.freezingMarginC),
     sentence:
       marginC >= wishes.freezingMarginC[1]
         ? 'Stays liquid in the ice bath.'
-        : `Freezes at ${freezingPointC.toFixed(1)} °C: the ice bath would turn it solid.`,
+        : `Freezes at ${freezingPointC.toFixed(1)} °C, close to the ice bath.`,
   }
 }
 

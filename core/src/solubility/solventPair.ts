@@ -102,7 +102,7 @@ function mixedPoints(input: SolventPairInput, fraction: number): readonly Solubi
 }
 
 /** Solvents of these groups part from alkanes when cold. */
-const PARTS_FROM_ALKANES: readonly string[] = ['methanol', 'acetonitrile', 'acetic-acid']
+const PARTS_FROM_ALKANES: readonly string[] = ['methanol', 'ethanol-95', 'acetonitrile', 'acetic-acid']
 
 /**
  * Whether two solvents mix, as far as the shelf can tell.

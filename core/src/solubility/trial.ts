@@ -5,6 +5,10 @@ export const COLD_SEEN = ['does not dissolve', 'some dissolves', 'all dissolves'
 export const HOT_SEEN = ['does not dissolve', 'some dissolves', 'all dissolves'] as const
 export const COOLED_SEEN = ['many crystals', 'few crystals', 'an oil', 'nothing'] as const
 
+/** What stands over the tubes. */
+export const TRIAL_CAUTION =
+  'A boiling stick in each tube, its mouth away from everyone; in a bath, never in a flame; an ether only in warm water.'
+
 /** One test tube: a little solid, a little solvent, and what was seen; null where nothing is ticked yet. */
 export interface Trial {
   readonly sampleMg: number

@@ -1,7 +1,7 @@
 import Modal from 'react-bootstrap/Modal'
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['R', 'rescue cards, at the stations of the bench'],
+  ['R', 'someone is hurt, something burns, or the work goes wrong: what to do, on every screen'],
   ['B', 'the simulated balance sends its reading, while you weigh with it'],
   ['← →', 'move the volume, when its mark is chosen'],
   ['Q W E', 'while a melt is watched: early sign in tube 1, 2, 3 (as many as are seen)'],

@@ -25,6 +25,7 @@ export function SolventColumn({
   staysDissolvedML,
   impurity,
   second = null,
+  isDoubtful = false,
 }: {
   /** null while planning: the column then stands filled to the plan. */
   addedML: number | null
@@ -34,9 +35,11 @@ export function SolventColumn({
   impurity: string | null
   /** Name of a second solvent, that the solution is clouded with. */
   second?: string | null
+  /** The least volume may be wrong: solid is called grit later. */
+  isDoubtful?: boolean
 }) {
   const decimals = toML < 1 ? 2 : 1
-  const gritML = gritMarkML(dissolveML)
+  const gritML = gritMarkML(dissolveML, isDoubtful)
   const axis = axisUpTo(Math.max(toML * 1.35, addedML ?? 0, gritML * 1.05, (staysDissolvedML ?? 0) * 1.1), 10)
   const most = axis.to
   const y = (ml: number) => BOTTOM - (Math.min(ml, most) / most) * (BOTTOM - TOP)

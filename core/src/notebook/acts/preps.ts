@@ -1,5 +1,7 @@
+import { capital } from '../../words'
 import type { PrepId, SampleId } from '../../ids'
-import { type Batch, renderSteps, renderWaste } from '../../procedures/render'
+import type { Batch } from '../../procedures/batch'
+import { renderSteps, renderWaste } from '../../procedures/render'
 import type { Planned } from '../../planning/planDraft'
 import type { Compound } from '../../reference/shelf'
 import { CORE_VERSION } from '../../version'
@@ -79,8 +81,4 @@ export function signVerdict(
     subject: prep.id,
     body: { sample, signedBy, judgement, evidence, conventions, restsOn, coreVersion: CORE_VERSION },
   }
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

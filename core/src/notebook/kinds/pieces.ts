@@ -54,7 +54,7 @@ export const reading = Joi.object({
 )
 
 export const hazards = Joi.array().items(Joi.string().max(10)).max(40)
-const confidence = Joi.string().valid('high', 'medium', 'low')
+export const confidence = Joi.string().valid('high', 'medium', 'low')
 
 export const compound = Joi.object({
   id: shortName.required(),
@@ -65,6 +65,7 @@ export const compound = Joi.object({
   cas: Joi.string().max(20).allow(null).required(),
   meltLowC: celsius.required(),
   meltHighC: celsius.min(Joi.ref('meltLowC')).required(),
+  meltSpreadC: number.min(0).max(100),
   meltConfidence: confidence.required(),
   behaviour: Joi.string().max(100).required(),
   fusionEnthalpyKJPerMol: number.positive().max(1000).allow(null).required(),
@@ -112,7 +113,9 @@ export const conventions = Joi.object({
   }).required(),
   boilingStones: Joi.string().valid('in both flasks', 'in the solvent only').required(),
   crudeRange: Joi.string().valid('before dissolving', 'beside the product').required(),
-  unlistedPrior: number.greater(0).less(1),
+  unlistedPrior: number.min(0).less(1),
+  closed: Joi.array().items(shortName).max(500),
+  emergencyCalls: Joi.string().trim().max(500),
 })
 
 export const coreVersion = Joi.string().max(40)

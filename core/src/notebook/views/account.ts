@@ -12,7 +12,7 @@ import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '.
 import type { View } from '../fold'
 import { remember } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { massOf, type PrepFacts, prepOf, sampleOf, solventSoFarML } from './prep'
+import { dissolvedOf, massOf, type PrepFacts, prepOf, sampleOf, solventSoFarML } from './prep'
 import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
 
 export type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
@@ -49,7 +49,7 @@ export interface Account {
 export const accountOf = remember((view: View, id: PrepId): Result<Account> => {
   const prep = prepOf(view, id)
   if (!prep) return problem('nothing-weighed', 'There is no such prep in this notebook.')
-  const crude = massOf(sampleOf(prep, 'crude'))
+  const crude = dissolvedOf(prep)
   if (!crude.ok) return crude
   const crystals = massOf(sampleOf(prep, 'product'))
   if (!crystals.ok) return crystals

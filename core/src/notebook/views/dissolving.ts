@@ -2,6 +2,7 @@ import type { EntryId } from '../../ids'
 import type { Entry } from '../entry'
 import { dropsPerML } from '../../solubility/drops'
 import { gritMarkML, pastThePlanML } from '../../solubility/volume'
+import { isHotDoubtful } from '../../procedures/batch'
 import { attempt } from '../../problems'
 import type { View } from '../fold'
 import { latestLine, linesOf } from '../read'
@@ -47,18 +48,19 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state']): string | null {
   if (!plan) return null
   const { hotML } = solventSoFarML(prep)
   const leastML = plan.pair?.goodML ?? plan.result.minimumHotML
-  const past = pastThePlanML(plan.result, hotML)
+  const isDoubtful = isHotDoubtful(plan)
+  const past = pastThePlanML(plan.result, hotML, isDoubtful)
   if (state === 'grit')
-    return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it.'
+    return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it. Oily drops are not grit: they want more hot solvent.'
   if (past !== null)
     return `Past the plan by ${past.toFixed(1)} mL. Each mL more keeps product in the liquor: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
   if (
     state === 'dissolving' &&
     plan.amount === 'least hot solvent' &&
-    hotML > gritMarkML(leastML) &&
+    hotML > gritMarkML(leastML, isDoubtful) &&
     !plan.pair
   )
-    return `Twice the least volume is in and not all is dissolved: what is left is likely grit.`
+    return `${isDoubtful ? 'Three times' : 'Twice'} the least volume is in and not all is dissolved: what is left is likely grit. Oily drops are not: they want more hot solvent.`
   return null
 }
 

@@ -1,4 +1,5 @@
-import type { Behaviour, RangeEvidence, Repeat, SignSeen } from '../../judging/evidence'
+import type { RangeEvidence, Repeat, SignSeen } from '../../judging/evidence'
+import { behaviourOf } from '../../reference/behaviour'
 import type { PlateOpinion } from '../../chromatography/readPlate'
 import type { Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
@@ -67,23 +68,6 @@ export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeE
     setAside: beside.tubes.others,
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : null,
   }
-}
-
-const HYDRATE_FROM_WATER = 'hydrate from cold water'
-
-/**
- * How a compound of the shelf behaves when it is heated, in the words judging knows.
- *
- * @param fromWater it crystallized from water: then it is judged as the hydrate that comes from there
- */
-export function behaviourOf({ behaviour }: Pick<Compound, 'behaviour'>, fromWater: boolean): Behaviour {
-  if (behaviour.includes(HYDRATE_FROM_WATER)) {
-    if (fromWater) return 'hydrate'
-    return behaviourOf({ behaviour: behaviour.replace(HYDRATE_FROM_WATER, '') }, false)
-  }
-  for (const word of ['decomposes', 'sublimes', 'hydrate', 'other forms'] as const)
-    if (behaviour.includes(word)) return word
-  return 'melts'
 }
 
 /** Further tubes of a sample: those made as the judged one, and how many others there are. */

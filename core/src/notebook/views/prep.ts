@@ -117,9 +117,18 @@ export interface Recovery {
   readonly percent: Quantity
 }
 
+/** Crude that went into the flask, g: as weighed, less what the plan keeps back for range, plate and seed. */
+export function dissolvedOf(prep: PrepFacts): Result<Quantity> {
+  const crude = massOf(sampleOf(prep, 'crude'))
+  const keptBackG = prep.plan?.body.keptBackG ?? 0
+  return crude.ok && keptBackG > 0
+    ? { ok: true, value: { ...crude.value, value: crude.value.value - keptBackG } }
+    : crude
+}
+
 /** Percent recovery from the weighings; what is odd about it is told by `odditiesOf`. */
 export function recoveryOf(prep: PrepFacts): Result<Recovery> {
-  const crude = massOf(sampleOf(prep, 'crude'))
+  const crude = dissolvedOf(prep)
   if (!crude.ok) return crude
   const product = massOf(sampleOf(prep, 'product'))
   if (!product.ok) return product

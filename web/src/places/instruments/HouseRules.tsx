@@ -81,6 +81,7 @@ export function HouseRules() {
         <Editor
           key={editing.name}
           set={editing}
+          things={[...shelf.compounds, ...shelf.solvents]}
           onClose={() => {
             setEditing(null)
           }}
@@ -115,15 +116,32 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
   ['boiling stones', (set) => set.boilingStones],
   ['crude’s range', (set) => set.crudeRange],
   ['unknowns not on the list', (set) => `${percentUnlisted(set)} %`],
+  ['closed in this lab', (set) => (set.closed?.length ? String(set.closed.length) : 'nothing')],
+  ['whom to call', (set) => (set.emergencyCalls ? 'set' : 'not set')],
 ]
 
+interface Named {
+  readonly id: string
+  readonly name: string
+}
 type Typed = Pick<Conventions, 'tubeIn' | 'dialUse' | 'onsetRule' | 'crudeRange' | 'boilingStones'> & {
   readonly name: string
   readonly numbers: Readonly<Record<string, string>>
+  /** Names of compounds and solvents, one a line. */
+  readonly closed: string
+  readonly emergencyCalls: string
 }
 
 /** A set changed, or put on the shelf under a new name. */
-function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
+function Editor({
+  set,
+  things,
+  onClose,
+}: {
+  set: Conventions
+  things: readonly Named[]
+  onClose: () => void
+}) {
   const form = useShelving<Typed>({
     sort: 'house rules',
     start: {
@@ -134,15 +152,23 @@ function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
       onsetRule: set.onsetRule,
       crudeRange: set.crudeRange,
       boilingStones: set.boilingStones,
+      closed: (set.closed ?? []).map((id) => things.find((one) => one.id === id)?.name ?? id).join('\n'),
+      emergencyCalls: set.emergencyCalls ?? '',
     },
-    make({ name, numbers, ...chosen }) {
+    make({ name, numbers, closed, emergencyCalls, ...chosen }) {
       const bad = FIELDS.find(
         ({ label }) => !Number.isFinite(Number(numbers[label])) || numbers[label]?.trim() === '',
       )
       if (bad) return wrong(`“${bad.label}” is not a number.`, 'numbers')
+      const shut = idsOf(closed, things)
+      if (typeof shut === 'string') return wrong(shut, 'closed')
+      const { closed: _, emergencyCalls: __, ...rest } = set
+      const calls = emergencyCalls.trim()
       const changed = FIELDS.reduce((rules, { label, put }) => put(rules, Number(numbers[label])), {
-        ...set,
+        ...rest,
         ...chosen,
+        ...(shut.length > 0 ? { closed: shut } : {}),
+        ...(calls ? { emergencyCalls: calls } : {}),
         name: name.trim(),
       })
       return comesTo({ rows: [{ ...changed }] })
@@ -183,6 +209,22 @@ function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
           {...form.of('crudeRange')}
         />
       </div>
+      <div className="row-of align-items-start mt-2">
+        <Field
+          label="closed in this lab"
+          width={320}
+          rows={3}
+          help="compounds and solvents no plan may use, a name a line; whichever set a notebook goes by"
+          {...form.of('closed')}
+        />
+        <Field
+          label="whom to call"
+          width={320}
+          rows={3}
+          help="first aid, fire, poison advice: said on the card under R, on every screen"
+          {...form.of('emergencyCalls')}
+        />
+      </div>
       <div className="row-of mt-2">
         <Button type="submit" disabled={form.busy}>
           Save this set
@@ -194,6 +236,18 @@ function Editor({ set, onClose }: { set: Conventions; onClose: () => void }) {
       <SaidWrong sentence={form.said} />
     </form>
   )
+}
+
+/** Ids of what is named, a name a line, or the sentence about a name that is not on the shelf. */
+function idsOf(typed: string, things: readonly Named[]): readonly string[] | string {
+  const ids: string[] = []
+  for (const name of typed.split(/[\n;]/).map((line) => line.trim())) {
+    if (name === '') continue
+    const found = things.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.id === name)
+    if (!found) return `“${name}” is no compound or solvent of the shelf.`
+    ids.push(found.id)
+  }
+  return [...new Set(ids)]
 }
 
 /** Of a hundred unknowns handed out, those that stand on no list; the ranking’s own figure until the lab gives one. */

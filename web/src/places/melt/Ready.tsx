@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button'
-import type { Instrument, MeltFacts } from '@ivory-crystal/core'
+import { type Instrument, meltCautions, type MeltFacts } from '@ivory-crystal/core'
+import { RescueButton } from '../../app/RescueButton'
 import { Turns } from '../../parts/Turns'
 import { strike } from '../../ledger/notebook'
 import { useInstruments } from '../../ledger/instruments'
@@ -84,10 +85,8 @@ export function Ready({
       <aside>
         {instrument && <Checks melt={melt} instrument={instrument} blockC={blockC} />}
         {instrument && <Turns instrument={instrument} />}
-        <p className="caution mt-3">
-          Eye protection. The block looks the same hot or cold. Never force a tube or a thermometer. Leave it
-          cool for the next person.
-        </p>
+        <p className="caution mt-3">{meltCautions(instrument?.sort ?? 'dial block').join(' ')}</p>
+        <RescueButton />
       </aside>
     </div>
   )

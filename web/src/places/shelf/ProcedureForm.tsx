@@ -3,7 +3,7 @@ import { useShelving } from '../../parts/useShelving'
 import { SaidWrong } from '../../parts/InlineField'
 import css from './ProcedureForm.module.css'
 import Button from 'react-bootstrap/Button'
-import { AMOUNTS, type Procedure, type StepTemplate } from '@ivory-crystal/core'
+import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory-crystal/core'
 import { shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
 
@@ -118,17 +118,10 @@ export function ProcedureForm({
                 <Field
                   label="timer, min"
                   width={110}
-                  value={String(step.timer.minutes)}
+                  value={minutesText(step.timer.minutes)}
                   onChange={(typed) => {
                     if (!step.timer) return
-                    const minutes = Number(typed)
-                    change(i, {
-                      ...step,
-                      timer: {
-                        ...step.timer,
-                        minutes: Number.isFinite(minutes) && minutes > 0 ? minutes : 'house rule',
-                      },
-                    })
+                    change(i, { ...step, timer: { ...step.timer, minutes: readMinutes(typed) } })
                   }}
                 />
               )}
@@ -230,4 +223,15 @@ function trimmed(step: StepTemplate): StepTemplate {
   const cautions = (step.cautions ?? []).filter(({ text }) => text.trim() !== '')
   const { cautions: _, ...rest } = step
   return { ...rest, text: step.text.trim(), ...(cautions.length > 0 ? { cautions } : {}) }
+}
+
+/** Minutes as they stand in the field; those of a small batch grow with the volume. */
+function minutesText(minutes: Minutes): string {
+  return typeof minutes === 'object' ? `${minutes.small} and more` : String(minutes)
+}
+function readMinutes(typed: string): Minutes {
+  const read = /^\s*(\d+(?:\.\d+)?)\s*(and more)?\s*$/.exec(typed)
+  const minutes = Number(read?.[1])
+  if (!(minutes > 0)) return 'house rule'
+  return read?.[2] ? { small: minutes } : minutes
 }

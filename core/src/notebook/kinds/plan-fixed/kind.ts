@@ -2,7 +2,7 @@ import type { SolubilityPoint } from '../../../solubility/solubilityAt'
 import type { EntryId } from '../../../ids'
 import type { CrystallizationInput, CrystallizationPlan } from '../../../solubility/planCrystallization'
 import type { Conventions } from '../../../conventions/conventions'
-import type { Compound, Solvent } from '../../../reference/shelf'
+import type { Compound, Confidence, Solvent } from '../../../reference/shelf'
 import { type Insert, markOfStep, type Procedure, type Step } from '../../../procedures/procedure'
 import { disposalFor } from '../../../procedures/cautions'
 import { defineKind } from '../defineKind'
@@ -23,6 +23,8 @@ export interface PlanFixed {
   readonly inserts: readonly Insert[]
   /** Mass of the crude, g, as the balance gave it. */
   readonly crudeText: string
+  /** What of it was kept back, g: the amounts, and the recovery, go without it. */
+  readonly keptBackG: number
   readonly amount: 'least hot solvent' | 'measured volume'
   readonly compound: Compound
   readonly impurity: Compound | null
@@ -31,12 +33,19 @@ export interface PlanFixed {
   readonly pair: PlannedPair | null
   /** Where the solubilities came from, in words. */
   readonly solubilitySource: string
+  /** The lowest confidence of the solubilities; null for the bench's own, and for plans older than this field. */
+  readonly solubilityConfidence: Confidence | null
+  /** Who in charge was asked, where a substance asks for that; null where none does. */
+  readonly inCharge: string | null
   readonly input: CrystallizationInput
   readonly result: CrystallizationPlan
   readonly conventions: Conventions
   readonly coreVersion: string
   readonly restsOn: readonly EntryId[]
 }
+
+/** Before the fourth version nothing was kept back, and nobody's leave was written down. */
+const NEW_IN_V4 = { keptBackG: 0, solubilityConfidence: null, inCharge: null } as const
 
 const ONLY_OF_V1: PlanFixed['procedure'] = {
   id: 'small-funnel',
@@ -54,12 +63,17 @@ function fromV1(body: unknown): PlanFixed {
     crudeText: String(old.input.crudeG),
     amount: 'least hot solvent' as const,
     pair: null,
+    ...NEW_IN_V4,
   }
   return {
     ...plan,
     steps: stepsOfV1(old),
     waste: disposalFor(old.solvent),
   }
+}
+
+function withKeptBack(body: unknown): PlanFixed {
+  return { ...NEW_IN_V4, ...(body as PlanFixed) }
 }
 
 /** Version 2 knew what a step does by its name alone. */
@@ -76,9 +90,9 @@ function withMarks(body: unknown): PlanFixed {
 
 export const planFixed = defineKind<PlanFixed>()({
   kind: 'plan fixed',
-  version: 3,
+  version: 4,
   about: 'prep',
-  upcasts: { 1: fromV1, 2: withMarks },
+  upcasts: { 1: fromV1, 2: withMarks, 3: withKeptBack },
   sentence: ({ result, solvent, pair, procedure, amount }) => {
     const how = pair
       ? `dissolve near ${pair.goodML.toFixed(1)} mL of hot ${solvent.name}, cloud with about ${pair.poorML.toFixed(1)} mL of ${pair.solvent.name}`

@@ -4,6 +4,7 @@ import { COLLECTS, INSERTS, STEP_ASKS, STEP_MARKS } from '../../../procedures/pr
 import {
   celsius,
   compound,
+  confidence,
   conventions,
   coreVersion,
   name,
@@ -112,9 +113,18 @@ const second = {
 export const planFixedV2 = Joi.object(second)
 
 /** The third version has marks on steps that other parts of the notebook rest on. */
-export const planFixedV3 = shape<PlanFixed>({
+const third = {
   ...second,
   steps: stepsOf(stepV2.keys({ means: Joi.string().valid(...STEP_MARKS) })),
+}
+export const planFixedV3 = Joi.object(third)
+
+/** The fourth version knows what was kept back, how sure the solubilities are, and whose leave was asked. */
+export const planFixedV4 = shape<PlanFixed>({
+  ...third,
+  keptBackG: number.min(0).max(1e3).required(),
+  solubilityConfidence: confidence.allow(null).required(),
+  inCharge: name.allow(null).required(),
 })
 
-export const schemas = { 1: planFixedV1, 2: planFixedV2, 3: planFixedV3 }
+export const schemas = { 1: planFixedV1, 2: planFixedV2, 3: planFixedV3, 4: planFixedV4 }

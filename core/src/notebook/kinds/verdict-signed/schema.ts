@@ -1,5 +1,6 @@
 import Joi from 'joi'
-import { BEHAVIOURS, DRIED_HOW, SIGNS, THERMOMETER_STATES } from '../../../judging/evidence'
+import { BEHAVIOURS } from '../../../reference/behaviour'
+import { DRIED_HOW, SIGNS, THERMOMETER_STATES } from '../../../judging/evidence'
 import { FINDING_CODES, NEXT_STEPS, OWNERS, VERDICTS } from '../../../judging/judgement'
 import type { VerdictSigned } from './kind'
 import {

@@ -12,6 +12,7 @@ import {
   readReading,
   rinseLossUpToG,
   solventSoFarML,
+  isHotDoubtful,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
@@ -21,7 +22,7 @@ import { strike, useNotebook } from '../../../ledger/notebook'
 import type { StationProps } from '../station'
 import { useHere } from '../useHere'
 import { Cooling } from './Cooling'
-import { Rescue } from './Rescue'
+import { RescueButton } from '../../../app/RescueButton'
 import { StepLine } from './StepLine'
 import { TimerPanel } from './TimerPanel'
 
@@ -48,6 +49,7 @@ export function Bench({ prep }: StationProps) {
           staysDissolvedML={plan.result.impurityStaysDissolvedML}
           impurity={plan.impurity?.name ?? null}
           second={plan.pair?.solvent.name ?? null}
+          isDoubtful={isHotDoubtful(plan)}
         />
       </div>
       <div>
@@ -64,7 +66,7 @@ export function Bench({ prep }: StationProps) {
         {station === 'dissolve' && <SoFar prep={prep} plan={plan} />}
         {station === 'crystallize' && <Cooling prep={prep} plan={plan} />}
         {station === 'collect' && <RinseCost prep={prep} plan={plan} />}
-        <Rescue prep={prep} station={station} />
+        <RescueButton />
         <div>
           <h3>Take care</h3>
           {[...cautionsFor(plan.compound, plan.solvent, plan.pair?.solvent ?? null)].map((caution) => (

@@ -2,7 +2,14 @@ import css from './FixedPlan.module.css'
 import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { cautionsFor, type Entry, isStale, LOCAL_RULES, type PlanFixed } from '@ivory-crystal/core'
+import {
+  cautionsFor,
+  type Entry,
+  isHotDoubtful,
+  isStale,
+  LOCAL_RULES,
+  type PlanFixed,
+} from '@ivory-crystal/core'
 import { dayAndClock, fixed } from '../../../format/format'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'
@@ -27,6 +34,7 @@ export function FixedPlan({
   const now = useNow(60_000)
   const { result, input, solvent, compound, impurity, solubilitySource, conventions, pair, procedure } =
     plan.body
+  const kept = plan.body.keptBackG
   return (
     <>
       <div className="columns plan no-print">
@@ -37,10 +45,12 @@ export function FixedPlan({
           staysDissolvedML={result.impurityStaysDissolvedML}
           impurity={impurity?.name ?? null}
           second={pair?.solvent.name ?? null}
+          isDoubtful={isHotDoubtful(plan.body)}
         />
         <div>
           <h2>
-            {plan.body.crudeText} g of crude, about {fixed(100 * input.assay, 0)} % {compound.name}
+            {plan.body.crudeText} g of crude{kept > 0 ? `, ${fixed(1000 * kept, 0)} mg put aside` : ''}, about{' '}
+            {fixed(100 * input.assay, 0)} % {compound.name}
           </h2>
           <p className="quiet mt-1 mb-2">
             Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”, from {solvent.name}
@@ -62,6 +72,7 @@ export function FixedPlan({
             compound={compound}
             impurity={impurity}
             solvent={solvent}
+            pair={pair}
             input={input}
             result={result}
           />
@@ -78,6 +89,7 @@ export function FixedPlan({
             solvent={solvent}
             pair={pair}
             collect={procedure.collect}
+            inserts={plan.body.inserts}
           />
           <div className="stack mt-3 align-items-start">
             <Link className="btn btn-primary" to={`${base}/dissolve`}>

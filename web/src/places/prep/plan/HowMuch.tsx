@@ -9,10 +9,12 @@ import {
   type Draft,
   eutectic,
   fusionOf,
-  HOT_EXCESS,
+  filterExcessML,
+  type Insert,
   leastSolventForPurity,
   oilingRisk,
   type Planned,
+  type ProposedVolume,
   type Solvent,
   solventTradeoff,
 } from '@ivory-crystal/core'
@@ -30,6 +32,7 @@ export function HowMuch({
   impurity,
   solvent,
   amount,
+  inserts,
   crudeOnsetC,
   numberAt,
   onVolume,
@@ -40,6 +43,7 @@ export function HowMuch({
   impurity: Compound | null
   solvent: Solvent | undefined
   amount: Draft['amount']
+  inserts: readonly Insert[]
   crudeOnsetC: number | undefined
   numberAt: (field: 'hotC' | 'coldC' | 'washML' | 'volumeML') => {
     readonly value: string
@@ -55,27 +59,24 @@ export function HowMuch({
       <div className="row-of align-items-start mt-2">
         <NumberField label="hot, °C" {...numberAt('hotC')} />
         <NumberField label="cold, °C" {...numberAt('coldC')} />
-        <NumberField label="cold rinse, mL" {...numberAt('washML')} />
+        <NumberField
+          label="cold rinse, mL"
+          {...numberAt('washML')}
+          help={planned ? `usual: ${planned.proposedWashML}` : ''}
+        />
         {!planned?.pair && (
           <NumberField
             label="volume to use, mL"
             {...numberAt('volumeML')}
             help={
               planned
-                ? `proposed: ${fixed(planned.proposedML, planned.proposedML < 1 ? 2 : 1)}`
+                ? `proposed: ${fixed(planned.proposed.ml, planned.proposed.ml < 1 ? 2 : 1)}, ${reasonOf(planned.proposed, impurity)}`
                 : 'proposed when it can be'
             }
           />
         )}
       </div>
-      {planned && planned.plan.gritG > 0 && (
-        <p className="look mt-2 mb-0">
-          About {fixed(planned.plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even
-          hot: it is grit. Take the liquid off it hot, with {fixed(HOT_EXCESS * planned.plan.hotML, 1)} mL
-          more so that nothing comes down on the way, and boil that away again. For a fine grit choose hot
-          filtration under “Procedure”.
-        </p>
-      )}
+      {planned && <Grit planned={planned} impurity={impurity} inserts={inserts} />}
       {planned && !planned.pair && <PurityWanted planned={planned} onVolume={onVolume} />}
       {!planned?.pair && (
         <fieldset className="mt-2 row-of align-items-center">
@@ -112,6 +113,44 @@ export function HowMuch({
         />
       )}
     </>
+  )
+}
+
+/** Why a volume is proposed, after its figure. */
+function reasonOf({ because }: ProposedVolume, impurity: Compound | null): string {
+  switch (because) {
+    case 'a tenth over the least':
+      return 'a tenth over the least, so that it does not all come down at once'
+    case 'keeps the impurity dissolved':
+      return `where ${impurity?.name ?? 'the impurity'} stays dissolved cold`
+    case 'room to work':
+      return 'more than dissolves it, so that there is a liquor to part from'
+    case 'no room to work':
+      return 'and still hardly a liquor: see beside'
+  }
+}
+
+/** What to do about solid that will not dissolve, in the words of the steps. */
+function Grit({
+  planned: { plan, pair },
+  impurity,
+  inserts,
+}: {
+  planned: Planned
+  impurity: Compound | null
+  inserts: readonly Insert[]
+}) {
+  if (plan.gritG <= 0) return null
+  const excessML = filterExcessML({ result: plan, pair })
+  return (
+    <p className="look mt-2 mb-0">
+      About {fixed(plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even hot: it is
+      grit. Take the liquid off it hot
+      {excessML > 0
+        ? `, with ${fixed(excessML, 1)} mL more so that nothing comes down on the way, and evaporate that again.`
+        : `: ${fixed(plan.hotML, 1)} mL keeps the rest dissolved on the way.`}
+      {inserts.length === 0 && ' For a fine grit choose hot filtration under “Procedure”.'}
+    </p>
   )
 }
 
@@ -210,7 +249,7 @@ function PurityWanted({
 }
 
 function Oiling({
-  planned: { input },
+  planned: { input, pair },
   compound,
   impurity,
   solvent,
@@ -230,6 +269,7 @@ function Oiling({
       eutecticC: impurity ? eutectic(fusion, fusionOf(impurity)).temperatureC : undefined,
       meltingPointC: fusion.meltingPointC,
       boilingPointC: solvent.boilingPointC,
+      fromWater: solvent.group === 'water' || pair?.solvent.group === 'water',
     })
   })
   if (!risk.ok) return null

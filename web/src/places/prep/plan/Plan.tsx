@@ -48,7 +48,8 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
       <div>
         <h2>First, the mass of the crude</h2>
         <p className="quiet mt-2">
-          Weigh it tared in a boat, or by difference. Everything after this takes its amounts from it.
+          Put 20 to 30 mg aside first, in a labelled vial: for its melting range, a plate and a seed. Weigh
+          the rest tared in a boat, or by difference: everything after this takes its amounts from it.
         </p>
         {crude?.weighing && !trouble.ok && <p className="look">{trouble.problem.sentence}</p>}
         {crude && <WeighingForm sample={crude.id} role="crude" what="the crude" />}
@@ -57,10 +58,9 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
       <aside>
         <h3>While you are there</h3>
         <p className="quiet mt-1">
-          Note colour, texture and smell. Pack a tube of the crude now, so that there is a “before” to compare
-          with.
+          Note colour and texture. Pack a tube of the crude now, so that there is a “before” to compare with.
         </p>
-        <p className="quiet">Eye protection, always. Never smell a solid closely; waft.</p>
+        <p className="quiet">Eye protection, always. Nothing is smelt on purpose.</p>
       </aside>
     </div>
   )

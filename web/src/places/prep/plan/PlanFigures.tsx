@@ -1,7 +1,8 @@
 import {
   type CrystallizationInput,
   type CrystallizationPlan,
-  glasswareFor,
+  glassOf,
+  type Insert,
   type PlannedPair,
   type Procedure,
   type Solvent,
@@ -20,6 +21,7 @@ export function PlanFigures({
   solvent,
   pair,
   collect,
+  inserts,
 }: {
   input: CrystallizationInput
   plan: CrystallizationPlan
@@ -29,8 +31,9 @@ export function PlanFigures({
   solvent: Solvent
   pair: PlannedPair | null
   collect: Procedure['collect']
+  inserts: readonly Insert[]
 }) {
-  const glass = glasswareFor(collect, input.crudeG, plan)
+  const glass = glassOf(collect, { input, result: plan, pair, inserts })
   return (
     <dl className="figures">
       <Figure

@@ -1,22 +1,19 @@
 import { PlanOutcome } from './PlanOutcome'
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'
-import { AssayProposal } from './AssayProposal'
-import { SecondSolvent } from './SecondSolvent'
+import { AskFirst } from './AskFirst'
+import { asksOf, chosenBatch } from './chosenBatch'
+import { PlanInputs } from './PlanInputs'
 import { startingDraft, withWhatIsKnown } from './startingDraft'
-import css from './PlanForm.module.css'
-import classNames from 'classnames'
 import {
-  type Batch,
   type Compound,
-  type Conventions,
   type Draft,
   type DraftField,
   fixPlan,
   houseRulesOf,
   latestRange,
+  listed,
   massOf,
   outcomeOf,
-  type Planned,
   type PrepFacts,
   rangesOf,
   renderSteps,
@@ -24,21 +21,17 @@ import {
   rulesOf,
   sampleOf,
   type Shelf,
-  shelfPoints,
-  solventsFor,
-  typedPoints,
   withSolvent,
 } from '@ivory-crystal/core'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router'
 import { fixed } from '../../../format/format'
-import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
-import { NumberField } from '../../../parts/NumberField'
+import { compoundNamed } from '../../../parts/CompoundField'
 import { Tabs } from '../../../parts/Tabs'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { useNotebook } from '../../../ledger/notebook'
+import { useLabRules } from '../../../parts/useHouseRules'
 import { Again } from './Again'
 import { HowMuch } from './HowMuch'
 import { ProcedureChoice } from './ProcedureChoice'
@@ -47,7 +40,7 @@ import { TubeTrial } from './TubeTrial'
 import { WhichSolvent } from './WhichSolvent'
 import { WhyAndCare } from './WhyAndCare'
 
-type NumberOfDraft = 'assayPercent' | 'hotC' | 'coldC' | 'washML' | 'volumeML'
+type NumberOfDraft = 'assayPercent' | 'keptBackMg' | 'hotC' | 'coldC' | 'washML' | 'volumeML'
 
 interface Props {
   readonly prep: PrepFacts
@@ -68,21 +61,24 @@ export function PlanForm(props: Props) {
 function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { shelf: Shelf }) {
   const { compound } = prep.opened.body
   const view = useNotebook((state) => state.view)
-  const solvents = useMemo(() => solventsFor(shelf, compound), [shelf, compound])
   const [params, setParams] = useSearchParams()
   const mass = massOf(sampleOf(prep, 'crude'))
   const crudeG = mass.ok ? mass.value.value : 0
   const houseRules = houseRulesOf(view, shelf.houseRules)
+  const { closed } = useLabRules()
   const [start] = useState(() =>
     withWhatIsKnown(startingDraft(view, prep, shelf, crudeText), params, shelf, compound),
   )
   const form = useLines<Draft>({
     start,
     make(typed) {
-      const outcome = outcomeOf(typed, { crudeG, compound, shelf })
+      const outcome = outcomeOf(typed, { crudeG, compound, shelf, closed })
       if (!outcome.ok) return wrong(outcome.sentence, outcome.field ?? undefined)
       const batch = chosenBatch(typed, outcome.value, { crudeText, compound, shelf, houseRules })
       if (typeof batch === 'string') return wrong(batch)
+      const asks = asksOf(batch)
+      if (asks.length > 0 && batch.inCharge === null)
+        return wrong(`Not without the person in charge: ${listed(asks)}. Who was asked?`, 'inCharge')
       return comesTo([fixPlan(prep, batch, outcome.value, sourceOf(shelf, typed, compound))])
     },
     stays: 'everything',
@@ -90,7 +86,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   })
   const { typed: draft, set } = form
   const [touched, setTouched] = useState(prep.plan !== null)
-  const outcome = useOutcome(draft, crudeG, compound, shelf)
+  const outcome = useOutcome(draft, crudeG, compound, shelf, closed)
   const planned = outcome.ok ? outcome.value : null
   const solvent = shelf.solvents.find((one) => one.id === draft.solvent)
   const second = shelf.solvents.find((one) => one.id === draft.second) ?? null
@@ -117,6 +113,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
         {planned ? (
           <SolventColumn
             addedML={null}
+            isDoubtful={planned.isHotDoubtful}
             dissolveML={planned.pair?.goodML ?? planned.plan.minimumHotML}
             toML={planned.plan.hotML}
             staysDissolvedML={planned.plan.impurityStaysDissolvedML}
@@ -131,70 +128,15 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
         <h2>
           {crudeText} g of crude {compound.name}
         </h2>
-        <div className={classNames(css.planInputs, 'mt-2')}>
-          <div>
-            <NumberField
-              label={`${compound.name} in it, %`}
-              className=""
-              {...numberAt('assayPercent')}
-              help="by mass, estimated"
-            />
-            <AssayProposal
-              prep={prep}
-              impurity={impurity}
-              onTake={(assayPercent) => {
-                set({ assayPercent })
-              }}
-            />
-          </div>
-          <CompoundField
-            label="impurity, if known"
-            value={draft.impurity}
-            invalid={draft.impurity !== '' && !impurity}
-            help={
-              draft.impurity !== '' && !impurity
-                ? 'not on the shelf; leave it empty if it has no name there'
-                : 'a name from the shelf'
-            }
-            onChange={(typed) => {
-              const picked = compoundNamed(shelf, typed)
-              set({
-                impurity: typed,
-                impurityPoints: picked ? typedPoints(shelfPoints(shelf, picked.id, draft.solvent)) : [],
-              })
-            }}
-          />
-          <div>
-            <Form.Label htmlFor="solvent">solvent</Form.Label>
-            <Form.Select
-              id="solvent"
-              value={draft.solvent}
-              onChange={(event) => {
-                set(withSolvent(shelf, compound, impurity, event.target.value))
-              }}
-            >
-              {[true, false].map((known) => (
-                <optgroup key={String(known)} label={known ? 'points on the shelf' : 'nothing known'}>
-                  {solvents
-                    .filter((one) => one.known === known)
-                    .map(({ solvent: one }) => (
-                      <option key={one.id} value={one.id}>
-                        {one.name}
-                      </option>
-                    ))}
-                </optgroup>
-              ))}
-            </Form.Select>
-            <SecondSolvent
-              shelf={shelf}
-              chosen={draft.second}
-              error={errorAt('second') ?? errorAt('secondPoints')}
-              onChoose={(id) => {
-                set({ second: id, secondPoints: id ? typedPoints(shelfPoints(shelf, compound.id, id)) : [] })
-              }}
-            />
-          </div>
-        </div>
+        <PlanInputs
+          prep={prep}
+          shelf={shelf}
+          draft={draft}
+          weighedG={crudeG}
+          numberAt={numberAt}
+          errorAt={errorAt}
+          onChange={set}
+        />
         <Tabs tabs={TABS} here={tab} name="Parts of the plan" onTab={show} />
         {tab === 'How much' && (
           <>
@@ -204,6 +146,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               impurity={impurity}
               solvent={solvent}
               amount={draft.amount}
+              inserts={draft.inserts}
               crudeOnsetC={crudeOnsetC}
               numberAt={numberAt}
               onVolume={(ml) => {
@@ -218,6 +161,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
                 compound={compound}
                 impurity={impurity}
                 solvent={solvent}
+                pair={planned.pair}
                 input={planned.input}
                 result={planned.plan}
               />
@@ -233,8 +177,9 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
             assay={Math.min(1, Math.max(0.01, Number(draft.assayPercent) / 100 || 0.9))}
             crudeOnsetC={crudeOnsetC}
             chosen={draft.solvent}
+            closed={closed}
             onChoose={(id) => {
-              set(withSolvent(shelf, compound, impurity, id))
+              set(withSolvent(shelf, compound, impurity, id, draft.second))
             }}
           />
         )}
@@ -296,10 +241,21 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
           impurity={impurity}
           source={sourceOf(shelf, draft, compound)}
           onShow={tab === 'Solubility' || tab === 'Test tubes' ? null : show}
+          inserts={draft.inserts}
           onSteps={() => {
             show('Procedure')
           }}
         />
+        {batch && (
+          <AskFirst
+            about={asksOf(batch)}
+            value={draft.inCharge}
+            error={form.of('inCharge').error}
+            onChange={(inCharge) => {
+              set({ inCharge })
+            }}
+          />
+        )}
         <div className="row-of mt-3">
           <Button type="submit" disabled={!batch}>
             Fix this plan
@@ -319,23 +275,16 @@ function NotYet() {
   return <p className="quiet">This follows once there are solubility points to plan with.</p>
 }
 
-/** The batch a draft comes to, or what is in the way of it. */
-function chosenBatch(
-  draft: Draft,
-  { input, plan, pair }: Planned,
-  known: { crudeText: string; compound: Compound; shelf: Shelf; houseRules: Conventions },
-): Batch | string {
-  const { crudeText, compound, shelf, houseRules } = known
-  const solvent = shelf.solvents.find(({ id }) => id === draft.solvent)
-  const conventions = rulesOf(draft, houseRules)
-  if (typeof conventions === 'string') return conventions
-  if (!solvent) return 'Choose a solvent.'
-  const impurity = compoundNamed(shelf, draft.impurity)
-  const { amount, inserts } = draft
-  return { crudeText, compound, impurity, solvent, conventions, pair, amount, inserts, input, result: plan }
-}
-
 /** What the draft comes to, worked out again only when it, or what is known, changes. */
-function useOutcome(draft: Draft, crudeG: number, compound: Compound, shelf: Shelf) {
-  return useMemo(() => outcomeOf(draft, { crudeG, compound, shelf }), [draft, crudeG, compound, shelf])
+function useOutcome(
+  draft: Draft,
+  crudeG: number,
+  compound: Compound,
+  shelf: Shelf,
+  closed: readonly string[],
+) {
+  return useMemo(
+    () => outcomeOf(draft, { crudeG, compound, shelf, closed }),
+    [draft, crudeG, compound, shelf, closed],
+  )
 }

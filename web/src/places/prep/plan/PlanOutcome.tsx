@@ -1,4 +1,4 @@
-import type { Compound, Outcome, Solvent } from '@ivory-crystal/core'
+import type { Compound, Insert, Outcome, Solvent } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import { PlanFigures } from './PlanFigures'
 import { planHeading } from './planHeading'
@@ -10,6 +10,7 @@ export function PlanOutcome({
   compound,
   impurity,
   source,
+  inserts,
   onShow,
   onSteps,
 }: {
@@ -18,6 +19,7 @@ export function PlanOutcome({
   compound: Compound
   impurity: Compound | null
   source: string
+  inserts: readonly Insert[]
   /** Shows where solubilities come from; null where one of those is shown already. */
   onShow: ((tab: 'Solubility' | 'Test tubes') => void) | null
   onSteps: () => void
@@ -71,6 +73,7 @@ export function PlanOutcome({
         solvent={solvent}
         pair={planned.pair}
         collect={planned.procedure.collect}
+        inserts={inserts}
       />
       <p className="quiet mt-2 mb-0">
         {planned.procedure.name}.{' '}

@@ -1,7 +1,7 @@
 import css from './ProcedureChoice.module.css'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
-import { type Draft, glasswareFor, type Insert, INSERTS, type Planned, type Step } from '@ivory-crystal/core'
+import { type Draft, glassOf, type Insert, INSERTS, type Planned, type Step } from '@ivory-crystal/core'
 import { capital } from '../../../format/format'
 
 /** How the crystals will be collected, and what is done on the way. */
@@ -25,8 +25,8 @@ export function ProcedureChoice({
   onInserts: (inserts: readonly Insert[]) => void
 }) {
   const { notebook } = useParams()
-  const { choices, procedure, input, plan } = planned
-  const glass = glasswareFor(procedure.collect, input.crudeG, plan)
+  const { choices, procedure, input, plan, pair } = planned
+  const glass = glassOf(procedure.collect, { input, result: plan, pair, inserts: draft.inserts })
   return (
     <>
       <fieldset>

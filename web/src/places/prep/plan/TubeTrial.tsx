@@ -12,6 +12,7 @@ import {
   type TrialFacts,
   trialPoint,
   trialsOf,
+  TRIAL_CAUTION,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
@@ -37,6 +38,7 @@ export function TubeTrial({
         A spatula tip of crude in a few drops of each solvent: look cold, then hot, then after cooling. The
         latest trial of a solvent counts; earlier ones stay in the log. {LOCAL_RULES}
       </p>
+      <p className="caution">{TRIAL_CAUTION}</p>
       {trials.length > 0 && (
         <table className="lines">
           <thead>

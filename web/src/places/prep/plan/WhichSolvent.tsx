@@ -9,6 +9,8 @@ import {
   type RankedSolvent,
   rankSolvents,
   type Shelf,
+  shelfPoints,
+  type SolubilityRow,
   type SolventPart,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
@@ -32,6 +34,7 @@ export function WhichSolvent({
   assay,
   crudeOnsetC,
   chosen,
+  closed,
   onChoose,
 }: {
   shelf: Shelf
@@ -41,6 +44,8 @@ export function WhichSolvent({
   assay: number
   crudeOnsetC: number | undefined
   chosen: string
+  /** Ids the lab has closed. */
+  closed: readonly string[]
   onChoose: (id: string) => void
 }) {
   const [open, setOpen] = useState<string | null>(null)
@@ -48,12 +53,14 @@ export function WhichSolvent({
     () =>
       rankSolvents(
         { compound, impurity, crudeG, assay, crudeOnsetC },
-        candidatesOf(shelf, compound, impurity),
+        candidatesOf(shelf, compound, impurity).filter(({ solvent }) => !closed.includes(solvent.id)),
       ),
-    [shelf, compound, impurity, crudeG, assay, crudeOnsetC],
+    [shelf, compound, impurity, crudeG, assay, crudeOnsetC, closed],
   )
   const scored = ranked.filter(({ score }) => score !== null)
-  const unknown = ranked.filter(({ score }) => score === null)
+  const ruledOut = ranked.filter(({ isRuledOut }) => isRuledOut)
+  const unknown = ranked.filter(({ score, isRuledOut }) => score === null && !isRuledOut)
+  const shut = shelf.solvents.filter(({ id }) => closed.includes(id))
   return (
     <>
       {scored.length === 0 && (
@@ -83,6 +90,7 @@ export function WhichSolvent({
               <SolventRow
                 key={one.solvent.id}
                 one={one}
+                sources={sourcesOf(shelfPoints(shelf, compound.id, one.solvent.id))}
                 isOpen={open === one.solvent.id}
                 isChosen={chosen === one.solvent.id}
                 onOpen={() => {
@@ -96,6 +104,16 @@ export function WhichSolvent({
           </tbody>
         </table>
       )}
+      {ruledOut.map(({ solvent, sentence }) => (
+        <p key={solvent.id} className="look mt-2 mb-0">
+          Not {solvent.name}: {sentence}
+        </p>
+      ))}
+      {shut.length > 0 && (
+        <p className="quiet mt-2">
+          Closed by this lab’s house rules: {shut.map(({ name }) => name).join(', ')}.
+        </p>
+      )}
       {unknown.length > 0 && (
         <p className="quiet mt-2">
           Not known, so not ranked: {unknown.map(({ solvent }) => solvent.name).join(', ')}. Add points on the
@@ -106,14 +124,27 @@ export function WhichSolvent({
   )
 }
 
+/** Where the solubilities of a row come from, and how sure they are. */
+function sourcesOf(rows: readonly SolubilityRow[]): string {
+  const said = rows.map(({ source, confidence }) =>
+    confidence === null ? source : `${source}, ${confidence} confidence`,
+  )
+  return [...new Set(said)].join('; ')
+}
+
+/** Hexane has a stand-in that harms less. */
+const HEXANE = 'hexane'
+
 function SolventRow({
   one,
+  sources,
   isOpen,
   isChosen,
   onOpen,
   onChoose,
 }: {
   one: RankedSolvent
+  sources: string
   isOpen: boolean
   isChosen: boolean
   onOpen: () => void
@@ -146,7 +177,9 @@ function SolventRow({
       </tr>
       <tr className={isChosen ? 'chosen' : undefined}>
         <td colSpan={9} className="quiet">
-          {sentence} <span className="hazard">{hazardLine(solvent.hazards)}</span>
+          {sentence}
+          {solvent.id === HEXANE && ' Heptane does the same work and harms less: try that first.'}{' '}
+          <span className="hazard">{hazardLine(solvent.hazards)}</span>
         </td>
       </tr>
       {isOpen && (
@@ -159,6 +192,10 @@ function SolventRow({
               ])}
               <dt>Hazards</dt>
               <dd>As said above; not part of the score.</dd>
+              <dt>Values</dt>
+              <dd>
+                Solvent: {solvent.source}. Solubility: {sources}.
+              </dd>
               {plan && (
                 <>
                   <dt>Volume</dt>

@@ -1,12 +1,17 @@
 import { cautionsFor, LOCAL_RULES, type PlanFixed, whyThisSolvent } from '@ivory-crystal/core'
 
 /** Why this solvent works here, and what to take care of. */
-export function WhyAndCare(plan: Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'input' | 'result'>) {
-  const { compound, solvent } = plan
+export function WhyAndCare(
+  plan: Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'pair' | 'input' | 'result'>,
+) {
+  const { compound, solvent, pair } = plan
   return (
     <div className="columns two mt-3">
       <section>
-        <h3>Why {solvent.name}</h3>
+        <h3>
+          Why {solvent.name}
+          {pair ? ` and ${pair.solvent.name}` : ''}
+        </h3>
         {whyThisSolvent(plan).map((reason) => (
           <p key={reason} className="quiet mt-1 mb-1">
             {reason}
@@ -15,7 +20,7 @@ export function WhyAndCare(plan: Pick<PlanFixed, 'compound' | 'impurity' | 'solv
       </section>
       <section>
         <h3>Take care</h3>
-        {cautionsFor(compound, solvent).map((caution) => (
+        {cautionsFor(compound, solvent, pair?.solvent).map((caution) => (
           <p key={caution} className="quiet mt-1 mb-1">
             {caution}
           </p>

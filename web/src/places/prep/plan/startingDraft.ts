@@ -4,6 +4,7 @@ import {
   type Draft,
   houseRulesOf,
   type PrepFacts,
+  proposedKeptBackG,
   rankSolvents,
   ruleFields,
   type Shelf,
@@ -59,6 +60,8 @@ export function startingDraft(view: View, prep: PrepFacts, shelf: Shelf, crudeTe
       amount: before.amount,
       inserts: before.inserts,
       procedure: before.procedure.id,
+      keptBackMg: String(Math.round(1e4 * before.keptBackG) / 10),
+      inCharge: before.inCharge ?? '',
       ...ruleFields(before.conventions),
     }
   const [best] = rankSolvents(
@@ -71,7 +74,9 @@ export function startingDraft(view: View, prep: PrepFacts, shelf: Shelf, crudeTe
     impurity: '',
     hotC: '',
     coldC: '2',
-    washML: '1.0',
+    washML: '',
+    keptBackMg: String(Math.round(1000 * proposedKeptBackG(Number(crudeText) || 1))),
+    inCharge: '',
     second: '',
     secondPoints: [],
     amount: 'least hot solvent',

@@ -6,7 +6,7 @@ import { ObservationLine } from '../../../parts/ObservationLine'
 import { Tabs } from '../../../parts/Tabs'
 import { Why } from '../../../parts/Why'
 import { useNotebook } from '../../../ledger/notebook'
-import { Rescue } from '../bench/Rescue'
+import { RescueButton } from '../../../app/RescueButton'
 import type { StationProps } from '../station'
 import { useHere } from '../useHere'
 import { Account } from './Account'
@@ -97,7 +97,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
             Boiling stones picked out; the empty watch glass weighed on the same balance. Keep the liquor
             until you like this number.
           </p>
-          <Rescue prep={prep} station="weigh" />
+          <RescueButton />
         </div>
       </aside>
     </div>

@@ -1,0 +1,88 @@
+import type { Solvent } from '../reference/shelf'
+import { isFlammable } from '../reference/hazards'
+
+export const HEAT_SOURCES = ['warm water', 'water bath', 'held bath', 'hot plate'] as const
+export type HeatSource = (typeof HEAT_SOURCES)[number]
+/** How a solution is heated. */
+export interface Heat {
+  readonly source: HeatSource
+  /** What bath or plate is set to, °C; null where the boiling point is not known. */
+  readonly setC: number | null
+  /** Neither bath nor solution above this, °C; null where it is simply kept at the boil. */
+  readonly notAboveC: number | null
+}
+
+/** Solvents that boil below this are heated in warm water, °C: too volatile even for a steam bath. */
+const BOILS_LOW_BELOW_C = 45
+/** A flammable solvent that boils below this is heated in a water or steam bath, never on a bare plate, °C. */
+const NO_PLATE_BELOW_C = 85
+/** Planned this far below the boiling point, °C, a solution is held there and not boiled. */
+const HELD_FROM_BELOW_C = 4
+/** How far a bath stands above the boiling point, °C. */
+const BATH_ABOVE_C = 10
+/** How far the plate is set above the boiling point, °C; plates read warmer than what stands on them. */
+const PLATE_ABOVE_C = 40
+/** A bath of water goes no higher, °C; above, the bath is of oil or sand. */
+export const WATER_BATH_TO_C = 95
+
+/**
+ * What a solution is heated with, by what it is and how hot the plan wants it: planned short of boiling it is
+ * held there; a flammable solvent that boils below 85 °C, or whose boiling point is not known, goes in a water
+ * or steam bath; one that boils below 45 °C in warm water; only what boils higher or does not burn stands on a plate.
+ * Rules of the bench.
+ *
+ * @param solvents all that are in the flask
+ * @param hotC temperature of the plan, °C
+ * @example heatFor([ethanol95], 78) // { source: 'water bath', setC: 90, notAboveC: null }
+ */
+export function heatFor(solvents: readonly Solvent[], hotC: number): Heat {
+  const boilsC = lowestBoilingC(solvents)
+  if (boilsC !== null && hotC <= boilsC - HELD_FROM_BELOW_C)
+    return { source: 'held bath', setC: hotC, notAboveC: hotC }
+  const burns = solvents.some(({ hazards }) => isFlammable(hazards))
+  if (boilsC === null)
+    return burns
+      ? { source: 'held bath', setC: hotC, notAboveC: hotC }
+      : { source: 'hot plate', setC: null, notAboveC: null }
+  if (boilsC < BOILS_LOW_BELOW_C)
+    return { source: 'warm water', setC: toFive(boilsC + BATH_ABOVE_C), notAboveC: null }
+  if (burns && boilsC < NO_PLATE_BELOW_C)
+    return {
+      source: 'water bath',
+      setC: Math.min(WATER_BATH_TO_C, toFive(boilsC + BATH_ABOVE_C)),
+      notAboveC: null,
+    }
+  return { source: 'hot plate', setC: Math.round((boilsC + PLATE_ABOVE_C) / 10) * 10, notAboveC: null }
+}
+
+/** The boiling point that counts for a mixture, °C: the lowest known one. */
+export function lowestBoilingC(solvents: readonly Solvent[]): number | null {
+  const known = solvents.flatMap(({ boilingPointC }) => (boilingPointC === null ? [] : [boilingPointC]))
+  return known.length > 0 ? Math.min(...known) : null
+}
+
+/** The boiling point that counts for drying, °C: the highest, as far as all are known. */
+export function highestBoilingC(solvents: readonly Solvent[]): number | null {
+  const known = solvents.flatMap(({ boilingPointC }) => (boilingPointC === null ? [] : [boilingPointC]))
+  return known.length === solvents.length && known.length > 0 ? Math.max(...known) : null
+}
+
+/** Where the flask stands, for a sentence: “in …” or “on …”. */
+export function placeOfHeat({ source, setC }: Heat): string {
+  switch (source) {
+    case 'warm water':
+      return `in a bath of warm water at about ${setC} °C`
+    case 'water bath':
+      return `in a water or steam bath at about ${setC} °C`
+    case 'held bath':
+      return `in ${(setC ?? 0) <= WATER_BATH_TO_C ? 'a water bath' : 'an oil or sand bath'} held at ${setC} °C`
+    case 'hot plate':
+      return setC === null
+        ? 'on a hot plate a little above boiling'
+        : `on a hot plate set to about ${setC} °C`
+  }
+}
+
+function toFive(c: number): number {
+  return Math.round(c / 5) * 5
+}

@@ -1,0 +1,19 @@
+import Button from 'react-bootstrap/Button'
+import { useRescueSheet } from './rescueSheet'
+
+/** Opens the cards for where the work is; the key R does the same. */
+export function RescueButton() {
+  const set = useRescueSheet((state) => state.set)
+  return (
+    <div>
+      <Button
+        variant="outline-primary"
+        onClick={() => {
+          set(true)
+        }}
+      >
+        It goes wrong <kbd className="key ms-1">R</kbd>
+      </Button>
+    </div>
+  )
+}
