@@ -1,6 +1,5 @@
 import { capital } from '../words'
 import type { Compound, Solvent } from '../reference/shelf'
-import { isHalogenated } from '../reference/groups'
 import { heatFor } from './heat'
 import {
   besidesFire,
@@ -11,7 +10,6 @@ import {
   isToxic,
   needsThePersonInCharge,
 } from '../reference/hazards'
-import { ORDINARY_WASTE } from './shared'
 
 /** Stands under every list of cautions. */
 export const LOCAL_RULES =
@@ -72,31 +70,4 @@ export function askFirstAbout(
   return [compound, ...(impurity ? [impurity] : []), ...solvents]
     .filter(({ hazards }) => needsThePersonInCharge(hazards))
     .map(({ name }) => name)
-}
-
-/** Where everything goes afterwards, before a plan says more. */
-export function disposalFor(solvent: Solvent | null): readonly string[] {
-  return [
-    solvent
-      ? `Mother liquor and rinse, once the yield is known: ${wasteOf(solvent)}.`
-      : 'Mother liquor and rinse, once the yield is known: the waste your lab names for them.',
-    ...ORDINARY_WASTE,
-  ]
-}
-
-/** The waste stream of a liquor: a mixture goes with its worst part, the solute counted. */
-export function wasteOf(
-  solvent: Solvent,
-  second: Solvent | null = null,
-  solute: Pick<Compound, 'formula'> | null = null,
-): string {
-  const groups = [solvent.group, second?.group ?? solvent.group]
-  if (groups.includes('chlorinated') || (solute && isHalogenated(solute.formula)))
-    return groups.every((group) => group === 'water')
-      ? 'halogenated aqueous waste, never the sink'
-      : 'halogenated organic waste'
-  if (groups.includes('acid')) return 'acid organic waste, in its own container'
-  if (groups.every((group) => group === 'water'))
-    return 'aqueous waste, unless your lab allows the sink for this solute'
-  return 'halogen-free organic waste, never the sink'
 }

@@ -288,10 +288,3 @@ export const DRY: readonly StepTemplate[] = [
     when: ['constant mass'],
   },
 ]
-
-export const LIQUOR_WASTE = 'Mother liquor and rinse, once the yield is known: {liquorWaste}.'
-export const ORDINARY_WASTE: readonly string[] = [
-  'Filter paper and boiling stones: solid chemical waste, once dry.',
-  'Capillaries: glass waste, used once and never cleaned out.',
-  'Crystals: a labelled vial, or the container the person in charge names.',
-]

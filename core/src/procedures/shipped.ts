@@ -7,12 +7,11 @@ import {
   INSERT_STEPS,
   INTO_ICE,
   KEEP_BACK,
-  LIQUOR_WASTE,
   NOT_HOTTER,
-  ORDINARY_WASTE,
   SUCTION,
   WET_THE_CRUDE,
 } from './shared'
+import { LIQUOR_WASTE, ORDINARY_WASTE } from './waste'
 
 const CHARCOAL_WASTE =
   'Charcoal and its paper, still wet with solvent: the solid waste in the hood, never the paper bin.'

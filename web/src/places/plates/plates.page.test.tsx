@@ -25,7 +25,7 @@ describe('a plate being measured', () => {
     plateAt(`new?of=${k14()}`)
     expect(screen.getByLabelText('lane a: what was spotted')).toHaveProperty('value', 'K-14')
     expect(screen.getByLabelText('lane c: what was spotted')).toHaveProperty('value', 'Authentic 1-naphthol')
-    screen.getByText(/Never look into an ultraviolet lamp/)
+    screen.getByText(/never look into it, and no bare skin under it/)
     screen.getByText(/Drag the front to where it was marked/)
     type('front above the line, mm', '75')
     screen.getByText(/lies beyond a plate of 80 mm/)

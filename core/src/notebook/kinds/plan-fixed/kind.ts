@@ -4,7 +4,7 @@ import type { CrystallizationInput, CrystallizationPlan } from '../../../solubil
 import type { Conventions } from '../../../conventions/conventions'
 import type { Compound, Confidence, Solvent } from '../../../reference/shelf'
 import { type Insert, markOfStep, type Procedure, type Step } from '../../../procedures/procedure'
-import { disposalFor } from '../../../procedures/cautions'
+import { disposalFor } from '../../../procedures/waste'
 import { defineKind } from '../defineKind'
 import { type PlanFixedV1, stepsOfV1 } from './stepsOfV1'
 

@@ -1,3 +1,6 @@
+import type { ComponentProps } from 'react'
+import { RescueKey } from '../../../app/RescueKey'
+import { useRescueSheet } from '../../../app/rescueSheet'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen, within } from '@testing-library/react'
 import { openDemo, prepNamed, show, written } from '../../../testing/opened'
@@ -6,7 +9,10 @@ const { Bench } = await import('./Bench')
 const { LiquorPanel } = await import('./LiquorPanel')
 
 beforeEach(() => openDemo())
-afterEach(cleanup)
+afterEach(() => {
+  cleanup()
+  useRescueSheet.getState().set(false)
+})
 const bodies = (kind: string) => written(kind).map(({ body }) => body)
 
 describe('Dissolve', () => {
@@ -115,6 +121,16 @@ describe('Crystallize', () => {
   })
 })
 
+/** The rail holds the cards; here it stands beside the bench. */
+function BenchAndRail(props: ComponentProps<typeof Bench>) {
+  return (
+    <>
+      <Bench {...props} />
+      <RescueKey />
+    </>
+  )
+}
+
 describe('Collect', () => {
   test('shows the partner that balanced, and takes only one that does', async () => {
     const user = show(Bench, prepNamed('Adipic'), 'collect')
@@ -139,9 +155,10 @@ describe('Collect', () => {
     screen.getByText(/1\.00 mL so far: at most 6\.5 mg, 0\.4 % of the crystals/)
   })
   test('one key opens the rescue cards of this station; each try is logged and can be struck', async () => {
-    const user = show(Bench, prepNamed('Benzil'), 'collect')
+    const user = show(BenchAndRail, prepNamed('Benzil'), 'collect')
     await user.keyboard('r')
     const dialog = await screen.findByRole('dialog')
+    within(dialog).getByText('Eyewash now, fifteen minutes')
     expect(within(dialog).queryByRole('button', { name: /tube broke/ })).toBeNull()
     await user.click(within(dialog).getByRole('button', { name: /Crystals stay in the flask/ }))
     within(dialog).getByText(/helped/, { selector: 'span' })
@@ -153,7 +170,7 @@ describe('Collect', () => {
     expect(written('struck')).toHaveLength(1)
   })
   test('the letter is a letter while something is typed', async () => {
-    const user = show(Bench, prepNamed('Benzil'), 'collect')
+    const user = show(BenchAndRail, prepNamed('Benzil'), 'collect')
     await user.type(screen.getByRole('textbox', { name: 'What do you see?' }), 'rr')
     expect(screen.queryByRole('dialog')).toBeNull()
   })

@@ -1,0 +1,36 @@
+import type { Compound, Solvent } from '../reference/shelf'
+import { isHalogenated } from '../reference/groups'
+
+export const LIQUOR_WASTE = 'Mother liquor and rinse, once the yield is known: {liquorWaste}.'
+export const ORDINARY_WASTE: readonly string[] = [
+  'Filter paper and boiling stones: solid chemical waste, once dry.',
+  'Capillaries: glass waste, used once and never cleaned out.',
+  'Crystals: a labelled vial, or the container the person in charge names.',
+]
+
+/** Where everything goes afterwards, before a plan says more. */
+export function disposalFor(solvent: Solvent | null): readonly string[] {
+  return [
+    solvent
+      ? `Mother liquor and rinse, once the yield is known: ${wasteOf(solvent)}.`
+      : 'Mother liquor and rinse, once the yield is known: the waste your lab names for them.',
+    ...ORDINARY_WASTE,
+  ]
+}
+
+/** The waste stream of a liquor: a mixture goes with its worst part, the solute counted. */
+export function wasteOf(
+  solvent: Solvent,
+  second: Solvent | null = null,
+  solute: Pick<Compound, 'formula'> | null = null,
+): string {
+  const groups = [solvent.group, second?.group ?? solvent.group]
+  if (groups.includes('chlorinated') || (solute && isHalogenated(solute.formula)))
+    return groups.every((group) => group === 'water')
+      ? 'halogenated aqueous waste, never the sink'
+      : 'halogenated organic waste'
+  if (groups.includes('acid')) return 'acid organic waste, in its own container'
+  if (groups.every((group) => group === 'water'))
+    return 'aqueous waste, unless your lab allows the sink for this solute'
+  return 'halogen-free organic waste, never the sink'
+}
