@@ -48,7 +48,7 @@ export function planRemarks(draft: Draft, known: Known): string[] {
     ...volumeRemarks(known),
     ...(draft.dryRule === 'minutes of air' && !driesInAir(solvents)
       ? [
-          `${capital(listed(solvents.map(({ name }) => name)))} does not leave in minutes of air: it is dried until two weighings agree.`,
+          `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not leave in minutes of air: the solid is dried until two weighings agree.`,
         ]
       : []),
   ]

@@ -12,6 +12,8 @@ import { coolingMin, needsReflux } from '../solubility/glassware'
 import { freezesNearIce } from '../solubility/volume'
 
 const CHARCOAL_SHARE = 0.02
+/** More than this many times the least is there for room, and not only so that nothing comes down at once. */
+const FOR_ROOM_FROM = 1.3
 /** A seed goes in this far under where the solution would deposit, °C: between 2 and 5. */
 const SEED_BELOW_C = 4
 const ROOM_C = 25
@@ -61,12 +63,13 @@ export const AMOUNTS = {
 } as const
 export type Amount = keyof typeof AMOUNTS
 
-/** mL as it is poured: two decimals under 1, one above. */
+/** mL as it is poured: two decimals under 1, one under 100, none above. */
 function ml(value: number): string {
-  return `${value.toFixed(value < 1 ? 2 : 1)} mL`
+  return `${value.toFixed(value < 1 ? 2 : value < 100 ? 1 : 0)} mL`
 }
+/** g as far as such an estimate goes. */
 function g(value: number): string {
-  return `${value.toFixed(value < 0.1 ? 4 : 3)} g`
+  return `${value < 0.1 ? value.toPrecision(2) : value.toFixed(value < 10 ? 2 : 1)} g`
 }
 /** Mass of crude that goes in, to the digits of the balance. */
 function crudeIn({ crudeText, keptBackG }: Batch): string {
@@ -98,7 +101,7 @@ export function amountsOf(
     impurity: impurity?.name ?? 'the impurity',
     solvent: solvent.name,
     second: pair?.solvent.name ?? 'the second solvent',
-    rinse: pair ? `the same mixture (${mixture(pair)})` : solvent.name,
+    rinse: pair ? `mixture of the two (${mixture(pair)})` : solvent.name,
     vessel: glass.vessel ? `a ${glass.vessel}` : 'a large flask',
     underCondenser: needsReflux(input.crudeG, result.hotML)
       ? ', clamp it, fit a reflux condenser with the water running,'
@@ -134,7 +137,9 @@ function volumesOf({ pair, result, impurity, input }: Batch) {
     volume: ml(result.hotML),
     dilutedFor: keepsImpurity
       ? `so that ${impurity.name} stays dissolved when it is cold`
-      : 'so that it does not all come down at once',
+      : result.hotML > FOR_ROOM_FROM * result.minimumHotML
+        ? 'so that there is a liquor to part from the crystals'
+        : 'so that it does not all come down at once',
     good: pair ? ml(pair.goodML) : ml(result.minimumHotML),
     poor: pair ? ml(pair.poorML) : 'none',
     filterExcess: ml(filterExcessML({ pair, result })),
@@ -188,7 +193,7 @@ function coolingOf({ input, solvent, pair }: Batch) {
     starts: starts.ok ? `${starts.value.toFixed(0)} °C` : 'a temperature not known',
     seeding:
       seedC !== null && seedC > ROOM_C
-        ? `If it is still clear at about ${seedC.toFixed(0)} °C, drop in a grain of the crude kept back, or of pure solid, as a seed. `
+        ? `If it is still clear at about ${seedC.toFixed(0)} °C, drop in a seed: a grain of pure solid, or of the crude kept back. `
         : '',
     cold: `${input.coldC} °C`,
     coldly: iced ? 'ice-cold' : `cool (${input.coldC} °C)`,
@@ -202,7 +207,7 @@ function dryingOf(batch: Batch) {
   const drying = dryingFor(solventsOf(batch), batch.compound)
   const inWhat = {
     air: 'leave them in air under a paper cover',
-    oven: `dry them in an oven at about ${drying.ovenC} °C, ${Math.round(batch.compound.meltLowC - (drying.ovenC ?? 0))} °C under where they melt`,
+    oven: `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
     desiccator: 'dry them in a desiccator',
   }
   return {
@@ -210,6 +215,10 @@ function dryingOf(batch: Batch) {
     dryIn: inWhat[drying.how],
     dryNever: drying.never ?? '',
   }
+}
+
+function belowMelting(c: number): string {
+  return c > 40 ? 'well under where they melt' : `${c.toFixed(0)} °C under where they melt`
 }
 
 function mixture({ goodML, poorML }: NonNullable<Batch['pair']>): string {

@@ -1,6 +1,6 @@
 import { capital } from '../words'
 import type { Compound, Solvent } from '../reference/shelf'
-import { heatFor } from './heat'
+import { heatFor, type HeatSource, lowestBoilingC } from './heat'
 import {
   besidesFire,
   formsPeroxides,
@@ -15,29 +15,33 @@ import {
 export const LOCAL_RULES =
   'Read the safety data sheet. Your lab’s rules and the person in charge come before this app.'
 
-/** What to take care of with this compound and what it is dissolved in, briefly: every hazard on file. */
+/**
+ * What to take care of with this compound and what it is dissolved in, briefly: every hazard on file.
+ *
+ * @param hotC temperature of the plan, °C; where there is none yet, the boiling point
+ */
 export function cautionsFor(
   compound: Compound,
   solvent: Solvent | null,
   second: Solvent | null = null,
+  hotC: number | null = null,
 ): readonly string[] {
+  const solvents = [solvent, second].filter((one) => one !== null)
+  const boilsC = lowestBoilingC(solvents)
+  const { source } = heatFor(solvents, hotC ?? boilsC ?? 0)
   return [
     'Eye protection, always.',
-    ...(solvent ? solventCautions(solvent) : []),
-    ...(second ? solventCautions(second) : []),
+    ...solvents.flatMap((one) => solventCautions(one, source)),
     `${needsThePersonInCharge(compound.hazards) ? 'Not without the person in charge. ' : ''}${capital(compound.name)}: ${hazardLine(compound.hazards)}${guardFor(compound.hazards)}`,
   ]
 }
 
-function solventCautions(solvent: Solvent): readonly string[] {
-  const { name, hazards, boilingPointC } = solvent
+function solventCautions({ name, hazards }: Solvent, source: HeatSource): readonly string[] {
   const cautions: string[] = []
-  if (isFlammable(hazards)) {
-    const onPlate = heatFor([solvent], boilingPointC ?? 0).source === 'hot plate'
+  if (isFlammable(hazards))
     cautions.push(
-      `${capital(name)} is flammable: ${onPlate ? 'hot plate in the hood' : 'a bath in the hood, no bare hot plate'}, no flame here or on the next bench.`,
+      `${capital(name)} is flammable: ${source === 'hot plate' ? 'hot plate in the hood' : 'a bath in the hood, no bare hot plate'}, no flame here or on the next bench.`,
     )
-  }
   const others = besidesFire(hazards)
   if (others.length > 0)
     cautions.push(

@@ -34,6 +34,9 @@ export function chooseProcedure(
     .sort((p, q) => rank[p.fit] - rank[q.fit])
 }
 
+/** Less than this is lost between a flask and a funnel, mL. */
+const FUNNEL_FROM_ML = 2
+
 function judge(
   procedure: Procedure,
   { crudeG, plan, solvent, compound, isPair }: Parameters<typeof chooseProcedure>[1],
@@ -58,6 +61,11 @@ function judge(
     return {
       fit: 'possible',
       because: `${grams} is its size, but grit is expected and a Craig tube cannot leave it behind.`,
+    }
+  if (procedure.collect.includes('funnel') && plan.hotML < FUNNEL_FROM_ML)
+    return {
+      fit: 'possible',
+      because: `${plan.hotML.toPrecision(2)} mL is little for a flask and funnel: glass and paper keep most of the liquor.`,
     }
   if (crudeG < from)
     return {

@@ -1,5 +1,6 @@
 import type { Compound, Solvent } from '../reference/shelf'
 import { behaviourOf } from '../reference/behaviour'
+import { isVolatile } from '../reference/reactions'
 import { highestBoilingC } from './heat'
 
 /** A solvent that boils no higher than this leaves spread crystals in minutes of air, °C; a rule of the bench. */
@@ -31,7 +32,7 @@ export interface Drying {
 
 /**
  * How a solid is dried, by what it is wet with and how it behaves: in air from a low boiler; else in an oven 20 to
- * 30 °C under where it melts; in a desiccator where no oven will do. What sublimes goes in no oven and no vacuum;
+ * 30 °C under where it melts; in a desiccator where no oven will do. What sublimes, or is light and melts low, goes in no oven and no vacuum;
  * a hydrate is dried in air alone.
  *
  * @param solvents all that it crystallized from
@@ -46,9 +47,11 @@ export function dryingFor(solvents: readonly Solvent[], compound: Compound): Dry
       ovenC: null,
       never: `No oven, no desiccant: ${compound.name} comes as a hydrate here, and they would take its water.`,
     }
-  const never = behaviour === 'sublimes' ? `No oven and no vacuum: ${compound.name} sublimes.` : null
+  const never = isVolatile(compound)
+    ? `No oven and no vacuum: ${compound.name} ${behaviour === 'sublimes' ? 'sublimes' : 'is light and would go off'}.`
+    : null
   if (driesInAir(solvents)) return { how: 'air', ovenC: null, never }
   const ovenC = Math.floor(Math.min(OVEN_C.most, compound.meltLowC - OVEN_BELOW_MELTING_C) / 5) * 5
-  const inOven = behaviour !== 'sublimes' && behaviour !== 'decomposes' && ovenC >= OVEN_C.least
+  const inOven = never === null && behaviour !== 'decomposes' && ovenC >= OVEN_C.least
   return inOven ? { how: 'oven', ovenC, never } : { how: 'desiccator', ovenC: null, never }
 }

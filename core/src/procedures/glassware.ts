@@ -28,7 +28,7 @@ export function glasswareFor(
   { hotML }: Pick<CrystallizationPlan, 'hotML'>,
   excessML = 0,
 ): Glassware {
-  const ml = `${hotML.toPrecision(3)} mL`
+  const ml = `${hotML < 100 ? hotML.toPrecision(3) : hotML.toFixed(0)} mL`
   switch (collect) {
     case 'Craig tube':
       return {

@@ -1,8 +1,7 @@
 import type { Caution, StepTemplate } from './procedure'
 
 /** Runs of steps that several procedures have in common. */
-const STONE =
-  'The stone goes in before heating, never into hot liquid. A hot plate looks the same hot or cold.'
+const STONE = 'The stone goes in before heating, never into hot liquid.'
 /** On every step at the heat: the temperature of the plan, where it is short of boiling. */
 export const NOT_HOTTER: Caution = { text: 'Bath and solution not above {hot}.', when: 'held below boiling' }
 const PEROXIDES: Caution = {
@@ -29,6 +28,7 @@ const HEATING_CAUTIONS: readonly Caution[] = [
   PEROXIDES,
   OIL,
   { text: STONE },
+  { text: 'A hot plate looks the same hot or cold.', when: 'does not boil low' },
 ]
 
 export const HEAT_SOLVENT: StepTemplate = {
@@ -174,6 +174,8 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   },
 ]
 
+const TIGHT = 'Never a tight stopper on a hot flask: it jumps, or sticks as the flask cools.'
+
 /** How a flask is left until next week; never with an ether in it. */
 const LEFT_IN_THE_FLASK =
   'Once it is cold and has crystals in it: stoppered, labelled, it can stand in {store} until next week.'
@@ -204,7 +206,15 @@ export const COOL: readonly StepTemplate[] = [
     id: 'off-the-heat',
     station: 'crystallize',
     text: 'Take it off the heat and cover it loosely with a watch glass.',
-    cautions: [{ text: 'Never a tight stopper on a hot flask: it jumps, or sticks as the flask cools.' }],
+    cautions: [{ text: TIGHT }],
+    when: ['open flask'],
+  },
+  {
+    id: 'heat-away',
+    station: 'crystallize',
+    text: 'Take the heat away and leave the condenser on until it no longer boils, then cover the neck loosely with a watch glass.',
+    cautions: [{ text: TIGHT }],
+    when: ['reflux'],
   },
   {
     id: 'cool-undisturbed',

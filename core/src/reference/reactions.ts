@@ -1,4 +1,5 @@
 import type { Compound, Solvent } from './shelf'
+import { capital } from '../words'
 import { type ReactiveGroup, reactiveGroupsOf } from './groups'
 
 export interface Reaction {
@@ -43,22 +44,27 @@ export function reactionOf(
     : null
 }
 
-/** Solids that melt below this and are this light may go off with steam; what is said to sublime does. */
-const STEAM_VOLATILE = { meltsBelowC: 100, lighterThanGPerMol: 200 } as const
+/** Solids that melt below this and are this light go off slowly, warm; what is said to sublime does. */
+const VOLATILE = { meltsBelowC: 100, lighterThanGPerMol: 200 } as const
 
-/**
- * Why a compound may not be evaporated from water on an open glass, or null: it sublimes, may go off with the
- * steam, or is split by hot water. A rule of the bench.
- */
+/** Whether a solid goes off when it is warmed: it sublimes, or is light and melts low. A rule of the bench. */
+export function isVolatile({
+  behaviour,
+  meltHighC,
+  molarMassGPerMol,
+}: Pick<Compound, 'behaviour' | 'meltHighC' | 'molarMassGPerMol'>): boolean {
+  return (
+    behaviour.includes('sublimes') ||
+    (meltHighC < VOLATILE.meltsBelowC && molarMassGPerMol < VOLATILE.lighterThanGPerMol)
+  )
+}
+
+/** Why a compound may not be evaporated from water on an open glass, or null: it goes off, or hot water splits it. */
 export function notOverSteam(
   compound: Pick<Compound, 'name' | 'smiles' | 'behaviour' | 'meltHighC' | 'molarMassGPerMol'>,
 ): string | null {
-  if (compound.behaviour.includes('sublimes'))
-    return `${compound.name} sublimes: it would go off with the steam.`
-  if (reactiveGroupsOf(compound.smiles).length > 0)
-    return `${compound.name} is split by hot water: not over steam.`
-  return compound.meltHighC < STEAM_VOLATILE.meltsBelowC &&
-    compound.molarMassGPerMol < STEAM_VOLATILE.lighterThanGPerMol
-    ? `${compound.name} is light and melts low: it may go off with the steam.`
+  if (isVolatile(compound)) return `${capital(compound.name)} may go off with the steam.`
+  return reactiveGroupsOf(compound.smiles).length > 0
+    ? `${capital(compound.name)} is split by hot water: not over steam.`
     : null
 }

@@ -40,7 +40,7 @@ export function proposedRinseML(crystalsG: number, hotML: number): number {
 export function rinseDoubt(rinseML: number, crystalsG: number, hotML: number): string | null {
   if (rinseML <= 0) return null
   const usual = `about ${proposedRinseML(crystalsG, hotML)} mL is usual here, 1 mL for a gram of crystals`
-  if (rinseML > hotML) return `The rinse is more than the liquor it rinses off: ${usual}.`
+  if (rinseML > 1.001 * hotML) return `The rinse is more than the liquor it rinses off: ${usual}.`
   return rinseML > RINSE_DOUBTED_FROM * RINSE_ML_PER_G * crystalsG
     ? `${rinseML} mL is a large rinse for ${crystalsG.toPrecision(2)} g of crystals: ${usual}.`
     : null

@@ -57,6 +57,7 @@ export function Rescue({ onHide }: { onHide: () => void }) {
       <Modal.Body>
         <section className={css.hurt} aria-labelledby="hurt-title">
           <h3 id="hurt-title">Someone is hurt or something burns</h3>
+          <p className="mb-1">{TELL_SOMEONE}</p>
           <EmergencyCalls />
           <div className={css.emergencies}>
             {EMERGENCIES.map((one) => (
@@ -67,7 +68,6 @@ export function Rescue({ onHide }: { onHide: () => void }) {
               </section>
             ))}
           </div>
-          <p className="mb-0 mt-2">{TELL_SOMEONE}</p>
         </section>
         {cards.length > 0 && (
           <div className={css.rescues}>

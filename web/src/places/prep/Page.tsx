@@ -59,13 +59,16 @@ export function Page({ prep }: StationProps) {
             </>
           )}
           <h2>Hazards and disposal</h2>
-          {cautionsFor(prep.opened.body.compound, plan?.solvent ?? null, plan?.pair?.solvent ?? null).map(
-            (line) => (
-              <p key={line} className="mb-1 mt-1">
-                {line}
-              </p>
-            ),
-          )}
+          {cautionsFor(
+            prep.opened.body.compound,
+            plan?.solvent ?? null,
+            plan?.pair?.solvent ?? null,
+            plan?.input.hotC ?? null,
+          ).map((line) => (
+            <p key={line} className="mb-1 mt-1">
+              {line}
+            </p>
+          ))}
           {(plan?.waste ?? disposalFor(null)).map((line) => (
             <p key={line} className="mb-1">
               {line}

@@ -69,11 +69,13 @@ export function Bench({ prep }: StationProps) {
         <RescueButton />
         <div>
           <h3>Take care</h3>
-          {[...cautionsFor(plan.compound, plan.solvent, plan.pair?.solvent ?? null)].map((caution) => (
-            <p key={caution} className="quiet mb-1">
-              {caution}
-            </p>
-          ))}
+          {[...cautionsFor(plan.compound, plan.solvent, plan.pair?.solvent ?? null, plan.input.hotC)].map(
+            (caution) => (
+              <p key={caution} className="quiet mb-1">
+                {caution}
+              </p>
+            ),
+          )}
           <p className="quiet mb-0">{LOCAL_RULES}</p>
         </div>
       </aside>

@@ -145,7 +145,7 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
       <StepList steps={steps} />
       <h3>Take care</h3>
       <p>
-        {cautionsFor(compound, solvent, pair?.solvent ?? null).join(' ')} {LOCAL_RULES}
+        {cautionsFor(compound, solvent, pair?.solvent ?? null, input.hotC).join(' ')} {LOCAL_RULES}
       </p>
       <h3>Waste</h3>
       <p>{waste.join(' ')}</p>

@@ -116,12 +116,13 @@ export function PlanInputs({
           }}
         />
       </div>
-      <NumberField
-        label="put aside, mg"
-        className=""
-        {...numberAt('keptBackMg')}
-        help={`range, plate, seed; usual ${fixed(1000 * proposedKeptBackG(weighedG), 0)}; 0 if done before weighing`}
-      />
+      <div className={css.aside}>
+        <NumberField label="put aside, mg" {...numberAt('keptBackMg')} />
+        <p className="quiet mb-0">
+          for its melting range, a plate and a seed: usually {fixed(1000 * proposedKeptBackG(weighedG), 0)}{' '}
+          mg; 0 if it was put aside before the weighing
+        </p>
+      </div>
     </div>
   )
 }

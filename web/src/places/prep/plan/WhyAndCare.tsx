@@ -20,7 +20,7 @@ export function WhyAndCare(
       </section>
       <section>
         <h3>Take care</h3>
-        {cautionsFor(compound, solvent, pair?.solvent).map((caution) => (
+        {cautionsFor(compound, solvent, pair?.solvent ?? null, plan.input.hotC).map((caution) => (
           <p key={caution} className="quiet mt-1 mb-1">
             {caution}
           </p>

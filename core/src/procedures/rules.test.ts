@@ -1,0 +1,260 @@
+import { describe, expect, test } from '@jest/globals'
+import {
+  askFirstAbout,
+  cautionsFor,
+  type Compound,
+  coolingMin,
+  DEFAULT_HOUSE_RULES,
+  driesInAir,
+  dryingFor,
+  EMERGENCIES,
+  glasswareFor,
+  gritMarkML,
+  isHalogenated,
+  labRulesOf,
+  meltCautions,
+  meltingValueOf,
+  miscibilityDoubt,
+  notOverSteam,
+  proposedRinseML,
+  reactionOf,
+  reactiveGroupsOf,
+  rescuesAt,
+  rinseDoubt,
+  type Solvent,
+  STATIONS,
+  TRIAL_CAUTION,
+  wasteOf,
+} from '../index'
+import { Molecule, SSSearcher } from 'openchemlib'
+import { oilingRisk } from '../solubility/oilingRisk'
+import { PLATE_STEPS } from '../chromatography/plateSteps'
+import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../reference/reference'
+import { structureOf } from '../structures/structures'
+import { PROCEDURES } from './shipped'
+
+const compound = (id: string): Compound => {
+  const row = REFERENCE_COMPOUNDS.find((one) => one.id === id) as (typeof REFERENCE_COMPOUNDS)[number]
+  return { ...row, molarMassGPerMol: structureOf(row.smiles).molarMassGPerMol, source: 'test' }
+}
+const solvent = (id: string) =>
+  ({ ...REFERENCE_SOLVENTS.find((one) => one.id === id), source: 'test' }) as Solvent
+const [water, ethanol, toluene, hexane] = ['water', 'ethanol-95', 'toluene', 'hexane'].map(solvent) as [
+  Solvent,
+  Solvent,
+  Solvent,
+  Solvent,
+]
+
+describe('groups of a structure', () => {
+  /** The same groups, as a substructure search finds them. */
+  const FRAGMENTS = [
+    ['anhydride', 'C(=O)OC(=O)'],
+    ['acid halide', 'C(=O)Cl'],
+    ['aryl ester', 'C(=O)Oc1ccccc1'],
+  ] as const
+  const found = (smiles: string, fragment: string): boolean => {
+    const searcher = new SSSearcher()
+    const part = Molecule.fromSmiles(fragment)
+    part.setFragment(true)
+    searcher.setMol(part, Molecule.fromSmiles(smiles))
+    return searcher.isFragmentInMolecule()
+  }
+  test('agree with a substructure search over the whole shelf', () => {
+    const SMILES = [
+      ...REFERENCE_COMPOUNDS.map(({ smiles }) => smiles),
+      'CC(=O)Cl',
+      'O=C(Br)c1ccccc1',
+      'CC(=O)OC(C)=O',
+    ]
+    for (const smiles of SMILES) {
+      const groups = reactiveGroupsOf(smiles)
+      for (const [group, fragment] of FRAGMENTS)
+        if (group !== 'acid halide' || !smiles.includes('Br'))
+          expect([smiles, group, groups.includes(group)]).toEqual([smiles, group, found(smiles, fragment)])
+    }
+    expect(reactiveGroupsOf('O=C(Br)c1ccccc1')).toEqual(['acid halide'])
+    expect(reactiveGroupsOf('')).toEqual([])
+  })
+  test('of the shelf: three anhydrides, two esters of phenols', () => {
+    const with_ = (group: string) =>
+      REFERENCE_COMPOUNDS.filter(({ smiles }) => reactiveGroupsOf(smiles).includes(group as never)).map(
+        ({ id }) => id,
+      )
+    expect(with_('anhydride')).toEqual(['maleic-anhydride', 'phthalic-anhydride', 'succinic-anhydride'])
+    expect(with_('aryl ester')).toEqual(expect.arrayContaining(['acetylsalicylic-acid', 'phenyl-benzoate']))
+  })
+  test('decide what may not meet', () => {
+    expect(reactionOf(compound('phthalic-anhydride'), water)?.rulesOut).toBe(true)
+    expect(reactionOf(compound('phthalic-anhydride'), ethanol)?.rulesOut).toBe(true)
+    expect(reactionOf(compound('phthalic-anhydride'), toluene)).toBeNull()
+    expect(reactionOf(compound('acetylsalicylic-acid'), water)).toMatchObject({
+      rulesOut: false,
+      sentence: expect.stringContaining('slowly splits'),
+    })
+    expect(reactionOf(compound('benzoic-acid'), water)).toBeNull()
+  })
+  test('and the waste', () => {
+    expect(['C6H4Cl2', 'C7H5BrO', 'CHI3'].every(isHalogenated)).toBe(true)
+    expect(['C14H10O2', 'C10H10Fe', 'H2SO4'].some(isHalogenated)).toBe(false)
+    expect(wasteOf(ethanol, null, { formula: 'C6H4Cl2' })).toBe('halogenated organic waste')
+    expect(wasteOf(water, null, { formula: 'C7H5ClO2' })).toBe('halogenated aqueous waste, never the sink')
+    expect(wasteOf(solvent('acetic-acid'), water)).toContain('acid organic waste')
+  })
+})
+
+describe('drying', () => {
+  test('air is enough for low boilers alone', () => {
+    expect([ethanol, hexane, solvent('2-propanol')].map((one) => driesInAir([one]))).toEqual([
+      true,
+      true,
+      true,
+    ])
+    expect([water, toluene, solvent('acetic-acid')].map((one) => driesInAir([one]))).toEqual([
+      false,
+      false,
+      false,
+    ])
+    expect(driesInAir([ethanol, water])).toBe(false)
+    expect(driesInAir([solvent('petroleum-ether-60-80')])).toBe(true)
+  })
+  test('an oven stays 20 to 30 °C under melting; what goes off sees none, nor does a hydrate', () => {
+    const benzoic = dryingFor([water], compound('benzoic-acid'))
+    expect(benzoic).toMatchObject({ how: 'oven', ovenC: 95 })
+    for (const id of ['camphor', 'ferrocene', 'naphthalene', 'phthalic-anhydride']) {
+      const drying = dryingFor([toluene], compound(id))
+      expect([id, drying.how]).toEqual([id, 'desiccator'])
+      expect(drying.never).toContain('No oven and no vacuum')
+    }
+    expect(dryingFor([water], compound('citric-acid-anhydrous'))).toMatchObject({ how: 'air' })
+    expect(dryingFor([water], compound('oxalic-acid-dihydrate')).never).toContain('no desiccant')
+    expect(dryingFor([water], compound('acetylsalicylic-acid')).how).toBe('desiccator')
+  })
+  test('over steam goes nothing that is volatile or that hot water splits', () => {
+    expect(notOverSteam(compound('camphor'))).toContain('go off with the steam')
+    expect(notOverSteam(compound('naphthalene'))).toContain('go off with the steam')
+    expect(notOverSteam(compound('acetylsalicylic-acid'))).toContain('split by hot water')
+    expect(notOverSteam(compound('adipic-acid'))).toBeNull()
+  })
+})
+
+describe('glass and time', () => {
+  test('a flask holds solvent, solid and what is added to filter it', () => {
+    expect(glasswareFor('small funnel', 1.8, { hotML: 11 }).vessel).toBe('25 mL Erlenmeyer flask')
+    expect(glasswareFor('small funnel', 1.8, { hotML: 11 }, 3).vessel).toBe('50 mL Erlenmeyer flask')
+    expect(glasswareFor('small funnel', 2.2, { hotML: 11 }).vessel).toBe('50 mL Erlenmeyer flask')
+    expect(glasswareFor('large funnel', 12, { hotML: 60 }).vessel).toBe('250 mL round-bottomed flask')
+    expect(glasswareFor('large funnel', 5, { hotML: 120 }).vessel).toBe('250 mL round-bottomed flask')
+    expect(glasswareFor('large funnel', 400, { hotML: 2000 }).vessel).toBeNull()
+  })
+  test('a batch of five times the volume takes twice as long to cool', () => {
+    expect([5, 20, 100, 1000].map((ml) => coolingMin(15, ml))).toEqual([15, 15, 30, 85])
+  })
+  test('the rinse is 1 mL a gram and never more than the liquor', () => {
+    expect([proposedRinseML(1.5, 11), proposedRinseML(2, 1.2), proposedRinseML(0.08, 0.5)]).toEqual([
+      1.5, 1.2, 0.08,
+    ])
+    expect(rinseDoubt(1.5, 1.5, 11)).toBeNull()
+    expect(rinseDoubt(8, 1.5, 11)).toContain('1 mL for a gram')
+    expect(rinseDoubt(1, 0.4, 0.5)).toContain('more than the liquor')
+    expect(rinseDoubt(0, 0.4, 0.5)).toBeNull()
+  })
+  test('grit is called later where the least volume may be wrong', () => {
+    expect([gritMarkML(3.5), gritMarkML(3.5, true)]).toEqual([7, 10.5])
+  })
+})
+
+test('a solid that melts little above where water boils is the textbook oil', () => {
+  const acetanilide = { saturationC: 94, meltingPointC: 115, boilingPointC: 100 }
+  expect(oilingRisk({ ...acetanilide, fromWater: true })).toMatchObject({
+    level: 'some',
+    because: expect.stringContaining('under hot water it melts lower'),
+  })
+  expect(oilingRisk({ ...acetanilide, boilingPointC: 82 }).level).toBe('low')
+})
+
+test('95 % ethanol parts from alkanes when cold, dry ethanol mixes', () => {
+  expect(miscibilityDoubt(ethanol, hexane)).toContain('mix only in part when cold')
+  expect(miscibilityDoubt(solvent('ethanol-absolute'), hexane)).toBeNull()
+})
+
+test('a merged melting range has a best value, a spread and the width of a pure solid', () => {
+  expect(meltingValueOf(compound('thiourea'))).toEqual({ clearC: 178, spreadC: 4, widthC: 2 })
+  expect(meltingValueOf({ meltLowC: 94, meltHighC: 95.5 })).toEqual({ clearC: 95.5, spreadC: 0, widthC: 1.5 })
+  for (const row of REFERENCE_COMPOUNDS.filter((one) => one.meltHighC - one.meltLowC >= 4))
+    expect([row.id, meltingValueOf(row).widthC]).toEqual([row.id, 2])
+})
+
+describe('cautions', () => {
+  test('the plate or bath that is named is the one of the plan', () => {
+    const acid = compound('naphthalene')
+    expect(cautionsFor(acid, solvent('acetic-acid'), null, 69).join(' ')).toContain('no bare hot plate')
+    expect(cautionsFor(acid, solvent('acetic-acid'), null, 117).join(' ')).toContain('hot plate in the hood')
+  })
+  test('who must be asked is found among all that is used', () => {
+    expect(askFirstAbout(compound('phenacetin'), null, [water])).toEqual(['phenacetin'])
+    expect(askFirstAbout(compound('benzoic-acid'), compound('1-3-dinitrobenzene'), [water])).toEqual([
+      '1,3-dinitrobenzene',
+    ])
+    expect(askFirstAbout(compound('benzoic-acid'), null, [water, ethanol])).toEqual([])
+  })
+  test('stand at glass that is spun, sucked or held hot, at the oil bath, the lamp and the test tubes', () => {
+    const words = (id: string) =>
+      PROCEDURES.find((one) => one.id === id)
+        ?.steps.flatMap(({ cautions = [] }) => cautions.map(({ text }) => text))
+        .join(' ')
+    for (const id of ['craig-tube', 'centrifuge-tube']) {
+      expect(words(id)).toMatch(/thick-walled tube.*uncracked, within its rated speed/)
+      expect(words(id)).toContain('A hot pipette squirts')
+    }
+    expect(words('small-funnel')).toMatch(/star cracks/)
+    expect(words('small-funnel')).toMatch(/nobody leans over it; swirl it, and never leave it/)
+    expect(words('small-funnel')).toMatch(/a bent clip .* lets the air out.*Off the boil first/)
+    expect(words('small-funnel')).toContain('grey filtrate goes through fresh paper with filter aid again')
+    expect(meltCautions('oil-bath tube').join(' ')).toMatch(
+      /no drop of water.*never to smoking.*half an hour/,
+    )
+    expect(meltCautions('dial block').join(' ')).not.toContain('Oil')
+    expect(PLATE_STEPS.map(({ caution = '' }) => caution).join(' ')).toContain('no bare skin')
+    expect(TRIAL_CAUTION).toMatch(/boiling stick.*away from everyone.*never in a flame/)
+  })
+})
+
+describe('when someone is hurt', () => {
+  test('each card says first what to do, in five words at most', () => {
+    expect(EMERGENCIES.map(({ id }) => id)).toEqual([
+      'flask-burns',
+      'clothing-burns',
+      'eye',
+      'skin',
+      'burn',
+      'cut',
+      'swallowed',
+      'breathed',
+    ])
+    for (const { first } of EMERGENCIES) expect(first.split(/\s+/).length).toBeLessThanOrEqual(5)
+  })
+  test('at the melt stand cards of their own, and none says to hurry at hot glass', () => {
+    expect(rescuesAt('melt').map(({ id }) => id)).toEqual([
+      'capillary-broke',
+      'thermometer-stuck',
+      'mercury',
+      'tube-in-the-oil',
+    ])
+    for (const station of STATIONS)
+      for (const { remedies } of rescuesAt(station)) expect(remedies.length).toBeGreaterThan(1)
+  })
+  test('whom to call, and what is closed, holds whichever set is gone by', () => {
+    const ours = {
+      ...DEFAULT_HOUSE_RULES,
+      name: 'Ours',
+      closed: ['hexane'],
+      emergencyCalls: 'First aid: room 2',
+    }
+    expect(labRulesOf([DEFAULT_HOUSE_RULES, ours], DEFAULT_HOUSE_RULES)).toEqual({
+      closed: ['hexane'],
+      emergencyCalls: 'First aid: room 2',
+    })
+    expect(labRulesOf([], DEFAULT_HOUSE_RULES)).toEqual({ closed: [], emergencyCalls: null })
+  })
+})
