@@ -103,7 +103,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await page.getByRole('button', { name: 'Record 1.000 g' }).click()
   await page.getByRole('button', { name: 'Procedure', exact: true }).click()
   await page.getByLabel('Saltmarsh funnel (house procedure)').check()
-  await expect(page.getByText('Put 1.000 g of crude into a 10 mL Erlenmeyer flask, our way.')).toBeVisible()
+  await expect(page.getByText('Put 0.975 g of crude into a 10 mL Erlenmeyer flask, our way.')).toBeVisible()
   await page.getByRole('link', { name: 'How this is worked out: plan' }).click()
   await expect(page.getByRole('heading', { name: 'How much solvent, and what comes back' })).toBeInViewport()
 })

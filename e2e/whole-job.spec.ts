@@ -52,11 +52,15 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
       await field.getByLabel(`${legend}, point ${i + 1}: g per 100 mL`).fill(s)
     }
   }
-  const crudeG = Number(CRUDE)
+  // 25 mg are put aside for range, plate and seed: the amounts and the recovery go without them.
+  await expect(page.getByLabel('put aside, mg')).toHaveValue('25')
+  const crudeG = Number(CRUDE) - 0.025
   const leastML = (100 * crudeG * (ASSAY / 100)) / 46
   const staysML = (100 * crudeG * (1 - ASSAY / 100)) / onTheLine(IMPURITY, 2)
   const useML = Math.ceil(1.02 * staysML * 2) / 2
   const liquorG = (onTheLine(PRODUCT.slice(0, 2), 2) * useML) / 100
+  // The rinse: 1 mL for a gram of crystals.
+  const rinseML = Math.floor(10 * (crudeG * (ASSAY / 100) - liquorG)) / 10
   const planned = page.getByRole('heading', {
     name: `Dissolve near ${leastML.toFixed(1)}, then ${useML.toFixed(1)} mL`,
   })
@@ -84,6 +88,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
       .click()
   await tickNext()
   await tickNext()
+  await tickNext()
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: '+ 1.0 mL' }).first().click()
   await page.getByRole('button', { name: '+ 0.5 mL' }).first().click()
   await expect(page.getByText(`4.5 mL hot, of ${useML.toFixed(1)} planned`)).toBeVisible()
@@ -106,7 +111,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await page.getByRole('link', { name: 'Go on to collect' }).click()
   await tickNext()
   await tickNext()
-  await page.getByRole('button', { name: '+ 1.0 mL' }).click()
+  await page.getByRole('button', { name: `+ ${rinseML.toFixed(1)} mL` }).click()
   await tickNext()
   await page.getByRole('button', { name: 'Start 10 min' }).click()
   await tickNext()

@@ -31,6 +31,8 @@ export interface Settled {
 
 /** Simple pairs meet within so much of where the ideal relation puts their eutectic, °C. */
 export const EUTECTIC_WITHIN_C = 3
+/** Solvent makes a solid melt low and wide: sharp, and further down than this, it is not the solvent’s doing, °C. */
+const WET_AND_SHARP_C = 10
 /** A tube that has been hot for so long below its melting has had time to sublime away, °C below the onset. */
 const LONG_HOT_C = 25
 
@@ -208,7 +210,8 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
     return isChecked(evidence)
       ? ['consistent with pure', 'check the thermometer', 'sign']
       : ['consistent with pure', 'sign', 'check the thermometer']
-  if (owners.mayBeWet && lowByC > 0) return ['cannot tell', 'dry and repeat', 'melt beside authentic']
+  if (owners.mayBeWet && lowByC > 0 && lowByC <= WET_AND_SHARP_C)
+    return ['cannot tell', 'dry and repeat', 'melt beside authentic']
   // What nobody but the sample can own of the distance.
   const sampleC = Math.max(lowByC, highByC) - owners.thermometerC - owners.readingC
   if (sampleC <= withinC)

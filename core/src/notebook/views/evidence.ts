@@ -78,6 +78,8 @@ interface Tubes {
 
 /** Fills nearer than this widen a range alike, mm. */
 const FILL_ALIKE_MM = 1
+/** A thermometer is hardly further off than this, °C: what lies further apart, another correction does not mend. */
+const CORRECTION_MENDS_C = 5
 
 /**
  * Further careful tubes of the same sample on the same instrument. One that a later tube was meant to mend is no
@@ -106,13 +108,16 @@ export function tubesBeside(
   }
   const isLate = (one: CompleteRow) => (watchedFromBelowOnsetC(view, one) ?? Infinity) < WATCHED_FROM_C
   const calibrationOf = ({ melt }: RangeRow) => meltOf(view, melt)?.planned.body.calibration?.entry
+  const isCorrectedAlike = (one: CompleteRow) =>
+    calibrationOf(one) === calibrationOf(row) ||
+    Math.abs(one.clear.value - row.clear.value) > CORRECTION_MENDS_C
   const alike = further.filter(
     (one) =>
       one.grain === row.grain &&
       Math.abs(one.fillMm - row.fillMm) <= FILL_ALIKE_MM &&
-      calibrationOf(one) === calibrationOf(row) &&
+      isCorrectedAlike(one) &&
       driedBefore(one) === driedBefore(row) &&
-      isLate(one) === isLate(row),
+      (!isLate(one) || isLate(row)),
   )
   return { alike, others: further.length - alike.length }
 }

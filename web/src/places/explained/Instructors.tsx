@@ -124,6 +124,25 @@ export function Instructors() {
           </li>
         </ul>
 
+        <h2>Before anything is heated</h2>
+        <p>
+          <b>The card under R</b>, on every screen, begins with someone hurt or something burning. Whom to
+          call is yours to set under <Link to={`${home}/instruments`}>Instruments</Link>, house rules; there
+          you also close compounds and solvents that no plan may use. Either holds whichever set of rules a
+          notebook goes by.
+        </p>
+        <p>
+          What is fatal in small amounts, or known to cause cancer or to harm genes, fertility or a child, is
+          planned only after somebody in charge was asked; the plan keeps who.
+        </p>
+        <p>
+          Heat, glass, cold, rinse, drying and waste follow from the compound, the solvents and the size of
+          the batch, by the rules under <Link to={`${home}/explained#heat`}>How it is worked out</Link>. They
+          are rules of the bench. A reaction is only seen where the structure shows an anhydride, an acid
+          halide or an ester of a phenol; a hazard only where the shelf has it. A house procedure you copied
+          earlier keeps its own words.
+        </p>
+
         <h2>Handing out unknowns</h2>
         <p>
           Open a case, list what is allowed, and seal the answer. It goes to this server and into no notebook;

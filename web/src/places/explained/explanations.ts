@@ -27,6 +27,8 @@ export const EXPLANATIONS: readonly Explanation[] = [
     ],
     text: [
       'The least volume dissolves the product hot. Whatever the volume holds cold stays dissolved, of product and of impurity alike. What the impurity does not dissolve even hot is grit, to be left behind.',
+      'Proposed is a tenth over the least, so that it does not all come down at once; or what keeps a named impurity dissolved; or, where that would be under 1.5 mL a gram, more, as far as the liquor keeps no more than three tenths of the product. Under 1 mL a gram it is a wet cake, and the plan says so.',
+      'Crude that is put aside for its melting range, a plate and a seed is not in the amounts, nor in the recovery.',
       'So more solvent keeps more impurity in the liquor, and more product too. The mark on the drawing is where the two are weighed against each other.',
     ],
     example:
@@ -45,7 +47,7 @@ export const EXPLANATIONS: readonly Explanation[] = [
     example:
       'Scores of 0.9, 0.8 and 0.1 come to (0.9 · 0.8 · 0.1)^(1/3) = 0.42, though their plain mean is 0.6.',
     limits:
-      'The wishes are rules of the bench, not measurements. Hazards are not in the score: read them beside it. A solvent that reacts with the compound is not recognised.',
+      'The wishes are rules of the bench, not measurements. Hazards are not in the score: read them beside it. Anhydrides, acid halides and esters of phenols are recognised by their structure and kept from water and alcohols; other reactions are not.',
   },
   {
     id: 'oiling',
@@ -53,7 +55,7 @@ export const EXPLANATIONS: readonly Explanation[] = [
     equation: ['at risk when T(deposits) ≥ T(impure solid is liquid)'],
     text: [
       'A solution deposits where it becomes saturated. If the impure solid would already be liquid there, a second liquid parts from the solution before any crystal can form, and it takes the impurity along.',
-      'The lowest of three temperatures is used for the impure solid: where the crude was seen to begin melting, its eutectic with the impurity, or the melting point. A margin under 12 °C counts as some risk, since solvent in an oil lowers its melting further.',
+      'The lowest of three temperatures is used for the impure solid: where the crude was seen to begin melting, its eutectic with the impurity, or the melting point. A margin under 12 °C counts as some risk, since solvent in an oil lowers its melting further; from water the margin is 35 °C, because a solid that melts a little above 100 °C is the textbook oil there.',
     ],
     example:
       'Benzil in 11 mL of ethanol is saturated near 58 °C, and its eutectic with benzoin is estimated near 78 °C: little risk.',
@@ -65,11 +67,38 @@ export const EXPLANATIONS: readonly Explanation[] = [
     title: 'Two solvents',
     equation: ['ln S(mixture) = f · ln S(good) + (1 − f) · ln S(poor)'],
     text: [
+      'Two solvents are used 5 °C under where the lower one boils, and solubilities are asked there: a second solvent that boils lower than the flask is hot would boil off at once.',
       'Dissolved in a little more than the least of the good solvent, the solution is brought to saturation by the poor one: it clouds. f is the share of the good solvent by volume (Yalkowsky and Roseman, 1981).',
     ],
     example: '40 and 0.3 g per 100 mL, three quarters good solvent: 40^0.75 · 0.3^0.25 = 11.8 g per 100 mL.',
     limits:
       'Real mixtures bend away from the line, by a factor of two or more. The cloud is the measurement; the number is a guide.',
+  },
+  {
+    id: 'heat',
+    title: 'What it is heated in, and how long it cools',
+    equation: ['T(bath) = T(boils) + 10 °C', 't(cools) = t(small) · (V / 20 mL)^0.45'],
+    text: [
+      'A flammable solvent that boils below 85 °C goes into a water or steam bath, one below 45 °C into warm water; only what boils higher or does not burn stands on a plate, set some 40 °C above its boiling point. Where the solid would melt before the solvent boils, or two solvents are used, the bath is held at the temperature of the plan and no hotter.',
+      'Over 10 g of crude or 100 mL of solvent the flask is a round one under a reflux condenser. It holds the solvent, 0.8 mL for each gram of solid, and what is added to filter it hot, and is at most half full.',
+      'A solvent that freezes above 1 °C is cooled in water 5 °C clear of that, never in ice.',
+    ],
+    example:
+      'Ethanol boils at 78.2 °C: a bath of about 90 °C. Naphthalene melts from 79.5 °C: in acetic acid, which boils at 117.9 °C, it is dissolved in a bath held at 69 °C. A batch of 100 mL cools 15 · (100 / 20)^0.45 = 31, so about 30 min.',
+    limits:
+      'Rules of the bench, not measurements. The lab’s rules and the person in charge come first; so does a bath that is at hand.',
+  },
+  {
+    id: 'drying',
+    title: 'How a solid is dried',
+    equation: ['T(oven) = T(melts) − 25 °C, at most 110 °C'],
+    text: [
+      'Minutes of air are enough for solvents that boil up to 85 °C. Anything higher, water among them, is dried until two weighings agree, in an oven 20 to 30 °C under where the solid melts, or in a desiccator where no oven will do.',
+      'What sublimes, or is light and melts low, sees neither oven nor vacuum. A hydrate is dried in air alone: an oven or a desiccant would take its water.',
+    ],
+    example: 'Benzoic acid from water melts from 121 °C: an oven at 95 °C. Camphor: a desiccator.',
+    limits:
+      'Light means under 200 g/mol and melting below 100 °C: a rule of the bench. Solids that hold solvent in their crystals need longer than this says.',
   },
   {
     id: 'assay',
