@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { cell, expect, rampDemo, station, temperature, test } from './bench'
+import { cell, expect, rampDemo, station, temperature, test, openPrepNamed } from './bench'
 
 const noSidewaysScroll = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
@@ -78,7 +78,7 @@ test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', 
 
 test('a link to a station opens there, and one to nowhere says so', async ({ page, demo }) => {
   await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Judge')
   const address = page.url()
   await page.goto('about:blank')

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, rampDemo, station, temperature, test } from './bench'
+import { expect, rampDemo, station, temperature, test, openPrepNamed } from './bench'
 
 // The screens are looked at in parts, so that two workers share them.
 test.describe.configure({ mode: 'parallel' })
@@ -28,7 +28,7 @@ test.describe('axe finds no serious fault', () => {
     await place(page, 'Preps')
     await page.getByRole('heading', { name: 'Begin a prep' }).waitFor()
     await expectAccessible(page, 'Preps')
-    await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+    await openPrepNamed(page, 'Adipic acid, small batch')
     // What looks otherwise while a prep is under way than in a finished one.
     for (const name of ['Crystallize', 'Collect', 'Weigh', 'Judge']) {
       await station(page, name)
@@ -52,7 +52,7 @@ test.describe('axe finds no serious fault', () => {
   })
 
   test('in a finished prep, its plan in parts and its account', async ({ page }) => {
-    await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+    await openPrepNamed(page, 'Benzil, from benzoin')
     for (const name of ['Dissolve', 'Melt', 'Judge', 'Page', 'Plan']) {
       await station(page, name)
       await page.waitForTimeout(300)

@@ -1,4 +1,4 @@
-import { cell, expect, rampDemo, station, temperature, test } from './bench'
+import { cell, expect, rampDemo, station, temperature, test, openPrepNamed } from './bench'
 
 test.use({ apart: true })
 
@@ -68,7 +68,7 @@ test('marks made offline stand at once, survive a closed page, and arrive once',
 
 test('a struck reading stays visible, and what rested on it says so', async ({ page, demo }) => {
   await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Weigh')
   await page.getByRole('button', { name: 'strike this reading' }).nth(1).click()
   await station(page, 'Plan')
@@ -99,7 +99,7 @@ test('a whole notebook goes out as a file and comes into an empty ledger', async
   ).toBeVisible()
   await page.getByRole('button', { name: 'Open it' }).click()
   await expect(page.getByRole('link', { name: 'Adipic acid, small batch' })).toBeVisible()
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await expect(page.getByTestId('recovery')).toHaveText('77.13 ± 0.04 %')
   await page.getByRole('link', { name: 'Preps' }).click()
   await page

@@ -1,12 +1,12 @@
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
-import { expect, station, test, type Bench } from './bench'
+import { expect, station, test, type Bench, openPrepNamed } from './bench'
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first()
 
 async function openPrep(page: Page, bench: Bench): Promise<void> {
   await page.goto(bench.url)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Judge')
   await heading(page, 'Consistent with pure benzil').waitFor()
 }
@@ -79,7 +79,7 @@ test('beside authentic and mixture in one run the thermometer cancels, and ident
   await page.getByRole('button', { name: 'Copy these marks' }).click()
   await heading(page, 'What came of it').waitFor()
   await page.getByRole('link', { name: 'Preps' }).click()
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Judge')
   await expect(heading(page, 'Consistent with pure benzil')).toBeVisible()
   await expect(page.getByText('same run, so thermometer and heating are shared')).toBeVisible()

@@ -1,12 +1,12 @@
 import type { Page } from '@playwright/test'
-import { cell, expect, station, temperature, test, type Bench } from './bench'
+import { cell, expect, station, temperature, test, type Bench, openPrepNamed } from './bench'
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first()
 
 /** Opens the plan of another melt of the demo's finished prep, on an instrument. */
 async function planOn(page: Page, bench: Bench, instrument: string): Promise<void> {
   await page.goto(bench.url)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Melt')
   await heading(page, 'Melt again').waitFor()
   await page.getByLabel('instrument', { exact: true }).selectOption(instrument)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, station, test, type Bench } from './bench'
+import { expect, station, test, type Bench, openPrepNamed } from './bench'
 import { sheetsOf } from './paper'
 
 /** Opens a prep of a compound with its crude weighed, at Plan. */
@@ -81,7 +81,7 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
 
 test('which solvent, how much, how often: the plan answers and follows', async ({ page, demo }) => {
   await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Plan')
   await page.getByRole('button', { name: 'Change the plan' }).click()
   await page.getByRole('button', { name: 'take it' }).click()
@@ -134,7 +134,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   demo,
 }) => {
   await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
+  await openPrepNamed(page, 'Adipic acid, small batch')
   // Balanced and spinning: the record stands at its step, and the timer runs.
   await expect(page.getByText(/tube 7.412 g, partner 7.380 g\. Balanced\./)).toBeVisible()
   await expect(page.getByRole('timer', { name: 'spinning' })).toContainText(/1:\d\d/)
@@ -268,7 +268,7 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
 
 test('numbers that look wrong are answered with a sentence and a way on', async ({ page, demo }) => {
   await page.goto(demo.url)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Plan')
   await page.getByRole('button', { name: 'Change the plan' }).click()
   await part(page, 'Solubility')

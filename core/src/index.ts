@@ -315,6 +315,7 @@ export {
 } from './simulator/contents'
 export {
   candidatesOf,
+  keptBackG,
   OWN_POINTS,
   readPoints,
   ruleFields,

@@ -53,6 +53,16 @@ describe('the ranking', () => {
       })
     },
   )
+  test('a lab that hands out only what it lists says so: then nothing is unlisted', () => {
+    const ranked = rankCandidates({
+      unknown: UNKNOWN,
+      candidates,
+      mixtures: [],
+      options: { ...RANK_OPTIONS, unlistedPrior: 0 },
+    })
+    expect(ranked.at(-1)).toEqual({ id: null, probability: 0 })
+    expect(ranked.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 12)
+  })
   test('probabilities sum to 1 whatever the ranges', () => {
     fc.assert(
       fc.property(

@@ -82,7 +82,7 @@ async function referenceItems(): Promise<Item[]> {
     import('@ivory-crystal/core/reference'),
     import('@ivory-crystal/core/structures'),
   ])
-  const source = `${reference.REFERENCE_SOURCE}; set of version ${CORE_VERSION}`
+  const source = `${reference.REFERENCE_SOURCE}, compiled ${reference.REFERENCE_COMPILED}; set of version ${CORE_VERSION}`
   const origin = REFERENCE
   return [
     ...reference.REFERENCE_COMPOUNDS.map((row): Item => {

@@ -20,13 +20,12 @@ export function AskFirst({
     <div className="look mt-3">
       <Form.Label htmlFor={id}>
         <b>Not without the person in charge:</b> {listed(about)}. Ask before this plan is fixed, with the
-        safety data sheet. Who was asked?
+        safety data sheet. Initials of who was asked:
       </Form.Label>
       <Form.Control
         id={id}
         className="w-auto"
         autoComplete="off"
-        placeholder="initials"
         value={value}
         isInvalid={error !== null}
         onChange={(event) => {

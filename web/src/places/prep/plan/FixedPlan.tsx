@@ -121,7 +121,10 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
   const { result, input, solvent, compound, pair, procedure, steps, waste, solubilitySource } = plan
   const ml = (value: number) => `${fixed(value, value < 1 ? 2 : 1)} mL`
   const facts: readonly (readonly [string, string])[] = [
-    ['Crude', `${plan.crudeText} g, about ${fixed(100 * input.assay, 0)} % ${compound.name}`],
+    [
+      'Crude',
+      `${plan.crudeText} g${plan.keptBackG > 0 ? `, ${fixed(1000 * plan.keptBackG, 0)} mg put aside` : ''}, about ${fixed(100 * input.assay, 0)} % ${compound.name}`,
+    ],
     ['Solvent', pair ? `${solvent.name}, then ${pair.solvent.name}` : solvent.name],
     [
       'Volume',
@@ -134,6 +137,7 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
       `${fixed(result.crystalMassG, 3)} g, ${fixed(result.recoveryPercentOfCrude, 0)} % of the crude`,
     ],
     ['Left in the liquor', `${fixed(result.productInLiquorG, 3)} g ${compound.name}`],
+    ...(plan.inCharge ? [['Asked in charge', plan.inCharge] as const] : []),
     ['Melts', `${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source})`],
   ]
   return (

@@ -11,7 +11,6 @@ import {
   fixPlan,
   houseRulesOf,
   latestRange,
-  listed,
   massOf,
   outcomeOf,
   type PrepFacts,
@@ -78,7 +77,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
       if (typeof batch === 'string') return wrong(batch)
       const asks = asksOf(batch)
       if (asks.length > 0 && batch.inCharge === null)
-        return wrong(`Not without the person in charge: ${listed(asks)}. Who was asked?`, 'inCharge')
+        return wrong('Say who was asked: it is written into the plan.', 'inCharge')
       return comesTo([fixPlan(prep, batch, outcome.value, sourceOf(shelf, typed, compound))])
     },
     stays: 'everything',
@@ -133,6 +132,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
           shelf={shelf}
           draft={draft}
           weighedG={crudeG}
+          crudeText={crudeText}
           numberAt={numberAt}
           errorAt={errorAt}
           onChange={set}
@@ -173,7 +173,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
             shelf={shelf}
             compound={compound}
             impurity={impurity}
-            crudeG={crudeG}
+            crudeG={planned?.input.crudeG ?? crudeG}
             assay={Math.min(1, Math.max(0.01, Number(draft.assayPercent) / 100 || 0.9))}
             crudeOnsetC={crudeOnsetC}
             chosen={draft.solvent}

@@ -3,6 +3,7 @@ import classNames from 'classnames'
 import {
   type Draft,
   type DraftField,
+  keptBackG,
   type PrepFacts,
   proposedKeptBackG,
   type Shelf,
@@ -26,6 +27,7 @@ export function PlanInputs({
   shelf,
   draft,
   weighedG,
+  crudeText,
   numberAt,
   errorAt,
   onChange,
@@ -34,6 +36,7 @@ export function PlanInputs({
   shelf: Shelf
   draft: Draft
   weighedG: number
+  crudeText: string
   numberAt: (field: 'assayPercent' | 'keptBackMg') => {
     readonly value: string
     readonly error: string | null
@@ -46,6 +49,7 @@ export function PlanInputs({
   const solvents = useMemo(() => solventsFor(shelf, compound), [shelf, compound])
   const impurity = compoundNamed(shelf, draft.impurity)
   const solventError = errorAt('solvent')
+  const goesInG = weighedG - keptBackG(draft, weighedG)
   return (
     <div className={classNames(css.planInputs, 'mt-2')}>
       <div>
@@ -121,6 +125,9 @@ export function PlanInputs({
         <p className="quiet mb-0">
           for its melting range, a plate and a seed: usually {fixed(1000 * proposedKeptBackG(weighedG), 0)}{' '}
           mg; 0 if it was put aside before the weighing
+          {goesInG > 0 && goesInG < weighedG && (
+            <>. {fixed(goesInG, (crudeText.split('.')[1] ?? '').length)} g go in</>
+          )}
         </p>
       </div>
     </div>
