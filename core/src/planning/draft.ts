@@ -106,7 +106,7 @@ export function candidatesOf(
 const CONFIDENCES: readonly Confidence[] = ['low', 'medium', 'high']
 
 /** The lowest confidence among rows; null where there are none, or one is the bench’s own. */
-export function lowestConfidence(rows: readonly SolubilityRow[]): Confidence | null {
+function lowestConfidence(rows: readonly SolubilityRow[]): Confidence | null {
   const told = rows.map(({ confidence }) => confidence)
   return told.includes(null) ? null : (CONFIDENCES.find((one) => told.includes(one)) ?? null)
 }

@@ -7,7 +7,7 @@ import { driesInAir, dryingFor } from './drying'
 import { heatFor, WATER_BATH_TO_C } from './heat'
 
 /** Hot solvent beyond the least for taking a solution off its grit, as a share of it. */
-export const HOT_EXCESS = 0.3
+const HOT_EXCESS = 0.3
 /** Ice reaches this, °C; a plan that stops warmer stands in cool water. */
 export const ICE_REACHES_C = 8
 

@@ -1,8 +1,7 @@
 import type { Solvent } from '../reference/shelf'
 import { isFlammable } from '../reference/hazards'
 
-export const HEAT_SOURCES = ['warm water', 'water bath', 'held bath', 'hot plate'] as const
-export type HeatSource = (typeof HEAT_SOURCES)[number]
+export type HeatSource = 'warm water' | 'water bath' | 'held bath' | 'hot plate'
 /** How a solution is heated. */
 export interface Heat {
   readonly source: HeatSource

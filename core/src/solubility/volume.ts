@@ -19,7 +19,7 @@ export const WET_CAKE_BELOW_ML_PER_G = 1
 const KEPT_BACK_AT_MOST = 0.3
 
 /** Why a volume is proposed. */
-export type VolumeReason =
+type VolumeReason =
   'a tenth over the least' | 'keeps the impurity dissolved' | 'room to work' | 'no room to work'
 export interface ProposedVolume {
   readonly ml: number

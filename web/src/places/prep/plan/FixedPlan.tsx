@@ -53,7 +53,9 @@ export function FixedPlan({
             {fixed(100 * input.assay, 0)} % {compound.name}
           </h2>
           <p className="quiet mt-1 mb-2">
-            Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”, from {solvent.name}
+            Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”
+            {plan.body.inCharge ? `, ${plan.body.inCharge} asked as the person in charge` : ''}, from{' '}
+            {solvent.name}
             {pair ? ` with ${pair.solvent.name}` : ''} between {fixed(input.hotC, 0)} and{' '}
             {fixed(input.coldC, 0)} °C. {procedure.name}.
           </p>
