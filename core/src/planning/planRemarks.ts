@@ -1,5 +1,5 @@
 import { attempt } from '../problems'
-import { driesInAir } from '../procedures/drying'
+import { driesInAir } from '../procedures/airDrying'
 import { miscibilityDoubt } from '../solubility/solventPair'
 import { pointsTrouble } from '../solubility/pointsTrouble'
 import { reactionOf } from '../reference/reactions'

@@ -3,7 +3,8 @@ import { formsPeroxides, isFlammable } from '../reference/hazards'
 import { freezesNearIce } from '../solubility/volume'
 import { needsReflux } from '../solubility/glassware'
 import { type Batch, solventsOf } from './batch'
-import { driesInAir, dryingFor } from './drying'
+import { driesInAir } from './airDrying'
+import { dryingFor } from './drying'
 import { heatFor, WATER_BATH_TO_C } from './heat'
 
 /** Hot solvent beyond the least for taking a solution off its grit, as a share of it. */

@@ -1,26 +1,11 @@
 import type { Compound, Solvent } from '../reference/shelf'
 import { behaviourOf } from '../reference/behaviour'
 import { isVolatile } from '../reference/reactions'
-import { highestBoilingC } from './heat'
+import { driesInAir } from './airDrying'
 
-/** A solvent that boils no higher than this leaves spread crystals in minutes of air, °C; a rule of the bench. */
-const DRIES_IN_AIR_TO_C = 85
-/** One whose boiling point is not known is taken to where its vapour lights this cold, °C. */
-const VOLATILE_FLASH_C = 0
 /** How far an oven stays under where the solid melts, °C: 20 to 30. */
 const OVEN_BELOW_MELTING_C = 25
 const OVEN_C = { least: 45, most: 110 } as const
-
-/** Whether minutes of air are enough for what the crystals are wet with. */
-export function driesInAir(solvents: readonly Solvent[]): boolean {
-  const boilsC = highestBoilingC(solvents)
-  if (boilsC !== null) return boilsC <= DRIES_IN_AIR_TO_C
-  return solvents.every(
-    ({ boilingPointC, flashPointC }) =>
-      (boilingPointC ?? DRIES_IN_AIR_TO_C) <= DRIES_IN_AIR_TO_C &&
-      (boilingPointC !== null || (flashPointC !== null && flashPointC < VOLATILE_FLASH_C)),
-  )
-}
 
 export interface Drying {
   readonly how: 'air' | 'oven' | 'desiccator'

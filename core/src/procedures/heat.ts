@@ -60,12 +60,6 @@ export function lowestBoilingC(solvents: readonly Solvent[]): number | null {
   return known.length > 0 ? Math.min(...known) : null
 }
 
-/** The boiling point that counts for drying, °C: the highest, as far as all are known. */
-export function highestBoilingC(solvents: readonly Solvent[]): number | null {
-  const known = solvents.flatMap(({ boilingPointC }) => (boilingPointC === null ? [] : [boilingPointC]))
-  return known.length === solvents.length && known.length > 0 ? Math.max(...known) : null
-}
-
 /** Where the flask stands, for a sentence: “in …” or “on …”. */
 export function placeOfHeat({ source, setC }: Heat): string {
   switch (source) {

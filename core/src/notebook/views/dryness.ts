@@ -1,6 +1,9 @@
 import type { EpochMs } from '../../ids'
 import type { Entry } from '../entry'
 import type { Conventions } from '../../conventions/conventions'
+import { solventsOf } from '../../procedures/batch'
+import { driesInAir } from '../../procedures/airDrying'
+import { capital, listed } from '../../words'
 import { isConstantMass } from '../../weighing/constantMass'
 import { netMass } from '../../weighing/netMass'
 import { attempt } from '../../problems'
@@ -36,20 +39,28 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   })
   const [before, last] = trend.slice(-2)
   const lastLossG = before && last ? before.massG - last.massG : null
-  if (rule.constantMassToleranceG === null) {
+  const solvents = prep.plan ? solventsOf(prep.plan.body) : []
+  // Minutes of air are enough for low boilers alone: anything else is weighed until it agrees.
+  const wantsMass = solvents.length > 0 && !driesInAir(solvents)
+  if (rule.constantMassToleranceG === null && !wantsMass) {
     const isDry = airTimed(view, prep, rule.atLeastMin)
     return { rule, trend, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
   }
-  const isDry = isConstantMass(trend, {
-    toleranceG: rule.constantMassToleranceG,
-    dryingMin: rule.atLeastMin,
-  })
+  const toleranceG = rule.constantMassToleranceG ?? 2 * (last?.readabilityG ?? 0)
+  const isDry = isConstantMass(trend, { toleranceG, dryingMin: rule.atLeastMin })
   return {
     rule,
     trend,
     lastLossG,
     isDry,
-    sentence: constantSentence(isDry, trend.length, lastLossG, rule),
+    sentence: constantSentence(isDry, trend.length, lastLossG, {
+      asks:
+        rule.constantMassToleranceG === null
+          ? `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not leave in minutes of air`
+          : 'House rules ask for constant mass',
+      toleranceG,
+      atLeastMin: rule.atLeastMin,
+    }),
   }
 })
 
@@ -91,12 +102,12 @@ function constantSentence(
   isDry: boolean,
   weighings: number,
   lastLossG: number | null,
-  rule: Conventions['drying'],
+  wanting: { readonly asks: string; readonly toleranceG: number; readonly atLeastMin: number },
 ): string {
   if (isDry) return 'Two weighings with drying between them agree: constant mass.'
-  const wanted = `within ${rule.constantMassToleranceG ?? 0} g, with ${rule.atLeastMin} min of drying between`
-  if (weighings < 2 || lastLossG === null)
-    return `House rules ask for constant mass: two weighings that agree ${wanted}.`
+  const within = wanting.toleranceG > 0 ? ` within ${Number(wanting.toleranceG.toPrecision(3))} g,` : ''
+  const wanted = `${within} with ${wanting.atLeastMin} min of drying between`.trimStart()
+  if (weighings < 2 || lastLossG === null) return `${wanting.asks}: two weighings that agree ${wanted}.`
   return lastLossG < 0
     ? `It gained ${(-lastLossG).toFixed(4)} g: was it weighed warm, or in another vessel? Weigh again.`
     : `It lost ${lastLossG.toFixed(4)} g since the weighing before, or too little time lay between: dry on; they must agree ${wanted}.`

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ColumnDef } from '@tanstack/react-table'
 import { useSearchParams } from 'react-router'
-import { type Compound, hazardLine, type Shelf } from '@ivory-crystal/core'
+import { type Compound, hazardLine, type Shelf, meltingValueOf } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Structure } from '../../parts/Structure'
@@ -112,6 +112,7 @@ export function Compounds({ shelf, search }: { shelf: Shelf; search: string }) {
 }
 
 function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void }) {
+  const value = meltingValueOf(compound)
   return (
     <section aria-label={compound.name}>
       <h2>{compound.name}</h2>
@@ -126,6 +127,12 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
         <dd>
           {fixed(compound.meltLowC, 1)} to {fixed(compound.meltHighC, 1)} °C{' '}
           <span className="quiet">confidence {compound.meltConfidence}</span>
+          {value.spreadC > 0 && (
+            <span className="d-block quiet">
+              Sources lie {fixed(value.spreadC, 1)} °C apart: taken to be clear at {fixed(value.clearC, 1)}{' '}
+              °C. A pure sample still melts within {fixed(value.widthC, 0)} °C.
+            </span>
+          )}
         </dd>
         <dt>Enthalpy of fusion</dt>
         <dd>

@@ -17,6 +17,7 @@ export const COLUMNS: Readonly<
     cas: 'text or nothing',
     meltLowC: 'number',
     meltHighC: 'number',
+    meltSpreadC: 'number',
     meltConfidence: 'text',
     behaviour: 'text',
     fusionEnthalpyKJPerMol: 'number or nothing',

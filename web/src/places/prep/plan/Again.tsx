@@ -86,7 +86,8 @@ function SecondCrop({ planned: { input, plan, pair }, product }: { planned: Plan
       <h3>A second crop from the liquor</h3>
       <p className="quiet mt-1">
         {fixed(plan.productInLiquorG, 3)} g {product} stays in the {fixed(plan.hotML, 1)} mL. Evaporated in
-        the hood and cooled again, some of it comes down, less pure than the first.
+        the hood and cooled again, some of it comes down, less pure than the first. An ether never toward
+        dryness.
       </p>
       <div className="row-of align-items-start">
         <div className="narrow">

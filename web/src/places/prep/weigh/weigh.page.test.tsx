@@ -73,7 +73,7 @@ describe('on the balance', () => {
     expect(bodies('weighed')).toEqual([
       { method: 'tared', net: { text: '0.180', value: 0.18 }, readabilityG: 0.001, from: 'typed' },
     ])
-    screen.getByText(/House rules ask for 10 min of air before it is weighed/)
+    screen.getByText(/Water does not leave in minutes of air: two weighings that agree with 10 min/)
   })
 })
 
