@@ -7,7 +7,8 @@ import type { BudgetRow, Finding, Measured } from './judgement'
 import { furthestEnd } from './measure'
 import { byChanceC, isChecked, type Span } from './owners'
 import { c, said } from './saying'
-import { EUTECTIC_WITHIN_C, type Settled } from './settle'
+import { EUTECTIC_WITHIN_C } from './companion'
+import type { Settled } from './settle'
 
 const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
 

@@ -1,5 +1,5 @@
 import { zeroRateRange } from '../heating/observedRange'
-import { eutectic } from '../melting/eutectic'
+import { companionAt } from './companion'
 import type { MeltingRange } from '../melting/meltingRange'
 import type { NextStep, Verdict } from './judgement'
 import type { HouseWords, RangeEvidence, Repeat } from './evidence'
@@ -29,8 +29,6 @@ export interface Settled {
   readonly isTooFastToTell: boolean
 }
 
-/** Simple pairs meet within so much of where the ideal relation puts their eutectic, °C. */
-export const EUTECTIC_WITHIN_C = 3
 /** Solvent makes a solid melt low and wide: sharp, and further down than this, it is not the solvent’s doing, °C. */
 const WET_AND_SHARP_C = 10
 /** A tube that has been hot for so long below its melting has had time to sublime away, °C below the onset. */
@@ -227,15 +225,6 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
   if (plate?.sameHeight === false) return ['not this compound', 'find out what it is', 'mixed melt']
   if (highByC > 3 * withinC) return ['not this compound', 'find out what it is', 'mixed melt']
   return ['cannot tell', 'mixed melt', 'melt beside authentic', 'find out what it is']
-}
-
-/** Whether a sharp range lies where the companion melts, or where the two melt together. */
-function companionAt({ impurity, fusion, reading }: RangeEvidence): 'itself' | 'eutectic' | null {
-  if (!impurity) return null
-  if (Math.abs(reading.clearC - impurity.fusion.meltingPointC) <= EUTECTIC_WITHIN_C) return 'itself'
-  if (!fusion) return null
-  const { temperatureC } = eutectic(fusion, impurity.fusion)
-  return Math.abs(reading.clearC - temperatureC) <= EUTECTIC_WITHIN_C ? 'eutectic' : null
 }
 
 const UNCLEAR_MIXTURE: Said = ['cannot tell', 'grind again and repeat the mixture', 'thin-layer plate']

@@ -23,21 +23,15 @@ import {
   withSolvent,
 } from '../index'
 import { isFlammable } from '../reference/hazards'
-import { REFERENCE_COMPOUNDS, REFERENCE_SOLUBILITIES, REFERENCE_SOLVENTS } from '../reference/reference'
-import { structureOf } from '../structures/structures'
+import { referenceCompound, referenceSolvent } from '../../golden/reference'
+import { REFERENCE_SOLUBILITIES, REFERENCE_SOLVENTS } from '../reference/reference'
 
-const COMPOUNDS: readonly Compound[] = REFERENCE_COMPOUNDS.map((row) => ({
-  ...row,
-  molarMassGPerMol: structureOf(row.smiles).molarMassGPerMol,
-  source: 'reference',
-}))
 const shelf = {
-  solvents: REFERENCE_SOLVENTS.map((row) => ({ ...row, source: 'reference' })),
+  solvents: REFERENCE_SOLVENTS.map(({ id }) => referenceSolvent(id)),
   procedures: [],
   solubilities: REFERENCE_SOLUBILITIES.map((row) => ({ ...row, source: 'reference' })),
 } as unknown as Shelf
-const compound = (id: string) => COMPOUNDS.find((one) => one.id === id) as Compound
-const solvent = (id: string) => shelf.solvents.find((one) => one.id === id) as Solvent
+const [compound, solvent] = [referenceCompound, referenceSolvent]
 
 function draftFor(of: Compound, id: string, change: Partial<Draft> = {}): Draft {
   return {
@@ -291,6 +285,15 @@ describe('a very soluble solid', () => {
     expect(room.plan.hotML / room.input.crudeG).toBeGreaterThanOrEqual(1)
     expect(room.remarks.join(' ')).toContain('so that there is a liquor to part from the crystals')
   })
+})
+
+test('colder than ice takes salt', () => {
+  const of = compound('naphthalene')
+  const draft = draftFor(of, 'hexane')
+  const ice = (coldC: string) =>
+    read(of, { ...draft, coldC }, 2).steps.find(({ id }) => id === 'into-ice')?.text
+  expect(ice('2')).toContain('stand it in ice down to about 2 °C')
+  expect(ice('-10')).toContain('stand it in ice with salt down to about -10 °C')
 })
 
 test('what is kept back is 25 mg, of a small batch a twentieth', () => {

@@ -2,7 +2,7 @@ import type { Minutes, Procedure } from './procedure'
 import { isFlammable } from '../reference/hazards'
 import { depositsFromC } from '../solubility/saturation'
 import { attempt } from '../problems'
-import { type Batch, solventsOf } from './batch'
+import { type Batch, crudeInText, solventsOf } from './batch'
 import { wasteOf } from './waste'
 import { filterExcessML, ICE_REACHES_C, isTakenOffHot } from './conditions'
 import { dryingFor } from './drying'
@@ -51,6 +51,7 @@ export const AMOUNTS = {
   starts: 'temperature where crystals can start',
   seeding: 'when to seed, a sentence, or nothing',
   cold: 'cold temperature',
+  ice: 'ice, or ice with salt',
   coldly: 'how cold a rinse is',
   whyNotIce: 'why it is kept out of ice, or nothing',
   wash: 'rinse volume',
@@ -71,13 +72,6 @@ function ml(value: number): string {
 function g(value: number): string {
   return `${value < 0.1 ? value.toPrecision(2) : value.toFixed(value < 10 ? 2 : 1)} g`
 }
-/** Mass of crude that goes in, to the digits of the balance. */
-function crudeIn({ crudeText, keptBackG }: Batch): string {
-  if (keptBackG === 0) return `${crudeText} g`
-  const decimals = (crudeText.split('.')[1] ?? '').length
-  return `${(Number(crudeText) - keptBackG).toFixed(decimals)} g`
-}
-
 /** Vessel and collector of a batch, with room for what is added to take it off hot. */
 export function glassOf(
   collect: Procedure['collect'],
@@ -96,7 +90,7 @@ export function amountsOf(
   const glass = glassOf(procedure.collect, batch)
   return {
     kept: `${(1000 * batch.keptBackG).toFixed(0)} mg`,
-    crude: crudeIn(batch),
+    crude: `${crudeInText(batch)} g`,
     product: compound.name,
     impurity: impurity?.name ?? 'the impurity',
     solvent: solvent.name,
@@ -196,6 +190,7 @@ function coolingOf({ input, solvent, pair }: Batch) {
         ? `If it is still clear at about ${seedC.toFixed(0)} °C, drop in a seed: a grain of pure solid, or of the crude kept back. `
         : '',
     cold: `${input.coldC} °C`,
+    ice: input.coldC < 0 ? 'ice with salt' : 'ice',
     coldly: iced ? 'ice-cold' : `cool (${input.coldC} °C)`,
     whyNotIce: freezing
       ? `, not in ice: ${freezing.name} itself freezes at ${freezing.freezingPointC} °C`

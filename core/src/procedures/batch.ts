@@ -24,6 +24,17 @@ export interface Batch {
   readonly inCharge: string | null
 }
 
+/**
+ * Mass of crude that goes into the flask, g, to the digits the balance gave for the whole.
+ *
+ * @example crudeInText({ crudeText: '1.804', keptBackG: 0.025 }) // '1.779'
+ */
+export function crudeInText({ crudeText, keptBackG }: Pick<Batch, 'crudeText' | 'keptBackG'>): string {
+  if (keptBackG === 0) return crudeText
+  const decimals = (crudeText.split('.')[1] ?? '').length
+  return (Number(crudeText) - keptBackG).toFixed(decimals)
+}
+
 /** Every solvent that is in the flask. */
 export function solventsOf({ solvent, pair }: Pick<Batch, 'solvent' | 'pair'>): readonly Solvent[] {
   return pair ? [solvent, pair.solvent] : [solvent]

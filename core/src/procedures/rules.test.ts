@@ -2,12 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import {
   askFirstAbout,
   cautionsFor,
-  type Compound,
   coolingMin,
+  crudeInText,
   DEFAULT_HOUSE_RULES,
   driesInAir,
   dryingFor,
   EMERGENCIES,
+  gentlerThan,
   glasswareFor,
   gritMarkML,
   isHalogenated,
@@ -20,6 +21,7 @@ import {
   reactionOf,
   reactiveGroupsOf,
   rescuesAt,
+  residueAdvice,
   rinseDoubt,
   type Solvent,
   STATIONS,
@@ -30,15 +32,10 @@ import { Molecule, SSSearcher } from 'openchemlib'
 import { oilingRisk } from '../solubility/oilingRisk'
 import { PLATE_STEPS } from '../chromatography/plateSteps'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../reference/reference'
-import { structureOf } from '../structures/structures'
+import { referenceCompound, referenceSolvent } from '../../golden/reference'
 import { PROCEDURES } from './shipped'
 
-const compound = (id: string): Compound => {
-  const row = REFERENCE_COMPOUNDS.find((one) => one.id === id) as (typeof REFERENCE_COMPOUNDS)[number]
-  return { ...row, molarMassGPerMol: structureOf(row.smiles).molarMassGPerMol, source: 'test' }
-}
-const solvent = (id: string) =>
-  ({ ...REFERENCE_SOLVENTS.find((one) => one.id === id), source: 'test' }) as Solvent
+const [compound, solvent] = [referenceCompound, referenceSolvent]
 const [water, ethanol, toluene, hexane] = ['water', 'ethanol-95', 'toluene', 'hexane'].map(solvent) as [
   Solvent,
   Solvent,
@@ -171,6 +168,36 @@ test('a solid that melts little above where water boils is the textbook oil', ()
     because: expect.stringContaining('under hot water it melts lower'),
   })
   expect(oilingRisk({ ...acetanilide, boilingPointC: 82 }).level).toBe('low')
+})
+
+test('a solvent that harms has a stand-in where the shelf has one', () => {
+  const all = REFERENCE_SOLVENTS.map(({ id }) => referenceSolvent(id))
+  const instead = (id: string) => gentlerThan(solvent(id), all)?.id ?? null
+  expect(instead('hexane')).toBe('heptane')
+  expect(instead('methanol')).toMatch(/^ethanol/)
+  expect(['ethanol-95', 'water', 'dichloromethane', 'toluene', 'acetone'].map(instead)).toEqual(
+    Array(5).fill(null),
+  )
+})
+
+test('a liquor is evaporated over a bath where it burns, and one that can hold peroxides not at all', () => {
+  expect(residueAdvice([ethanol])).toMatchObject({
+    never: null,
+    how: expect.stringContaining('never on a bare plate'),
+  })
+  expect(residueAdvice([water]).how).toContain('on a warm plate')
+  expect(residueAdvice([solvent('diethyl-ether')]).never).toContain('never evaporated toward dryness')
+  expect(residueAdvice([ethanol, solvent('tetrahydrofuran')]).never).toContain('tetrahydrofuran')
+})
+
+test('what goes in has the digits of what was weighed', () => {
+  const goesIn = (crudeText: string, keptBackG: number) => crudeInText({ crudeText, keptBackG })
+  expect([
+    goesIn('1.804', 0),
+    goesIn('1.804', 0.025),
+    goesIn('12.40', 0.025),
+    goesIn('0.1204', 0.006),
+  ]).toEqual(['1.804', '1.779', '12.38', '0.1144'])
 })
 
 test('95 % ethanol parts from alkanes when cold, dry ethanol mixes', () => {

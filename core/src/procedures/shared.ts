@@ -185,7 +185,7 @@ export const INTO_ICE: readonly StepTemplate[] = [
     id: 'into-ice',
     station: 'crystallize',
     means: 'ice',
-    text: 'When no more appears, stand it in ice down to about {cold}.',
+    text: 'When no more appears, stand it in {ice} down to about {cold}.',
     timer: { timer: 'ice', minutes: { small: 10 } },
     asks: 'temperature',
     when: ['in ice'],

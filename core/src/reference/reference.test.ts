@@ -1,23 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  behaviourOf,
-  cautionsFor,
-  type Compound,
-  disposalFor,
-  fusionOf,
-  hazardLine,
-  hazardStatement,
-  type Solvent,
-} from '../index'
+import { behaviourOf, cautionsFor, disposalFor, fusionOf, hazardLine, hazardStatement } from '../index'
 import { structureOf } from '../structures/structures'
+import { referenceCompound, referenceSolvent } from '../../golden/reference'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLUBILITIES, REFERENCE_SOLVENTS } from './reference'
 
-const compound = (id: string): Compound => {
-  const row = REFERENCE_COMPOUNDS.find((one) => one.id === id) as (typeof REFERENCE_COMPOUNDS)[number]
-  return { ...row, molarMassGPerMol: structureOf(row.smiles).molarMassGPerMol, source: 'test' }
-}
-const solvent = (id: string) =>
-  ({ ...REFERENCE_SOLVENTS.find((one) => one.id === id), source: 'test' }) as Solvent
+const [compound, solvent] = [referenceCompound, referenceSolvent]
 
 describe('the reference values', () => {
   test('are all here, each id once', () => {

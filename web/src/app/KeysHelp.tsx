@@ -1,4 +1,7 @@
-import { type ComponentType, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
+import { LateSheet } from './LateSheet'
+
+const fetchList = async () => (await import('./KeysList')).KeysList
 
 /** Whether a key press is meant for a field and not for the screen. */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -8,20 +11,6 @@ export function isTyping(event: KeyboardEvent): boolean {
 
 export function KeysHelp() {
   const [open, setOpen] = useState(false)
-  const [List, setList] = useState<ComponentType<{ onHide: () => void }> | null>(null)
-  useEffect(() => {
-    // The list comes after the first screen and before it is asked for: a server that is gone later takes nothing away.
-    if (List) return
-    import('./KeysList').then(
-      ({ KeysList }) => {
-        setList(() => KeysList)
-      },
-      // Asked for again with the next press of the key.
-      () => {
-        setOpen(false)
-      },
-    )
-  }, [List, open])
   useEffect(() => {
     // The question mark is heard anywhere on the page.
     const hear = (event: KeyboardEvent) => {
@@ -42,13 +31,7 @@ export function KeysHelp() {
       >
         keys <b>?</b>
       </button>
-      {open && List && (
-        <List
-          onHide={() => {
-            setOpen(false)
-          }}
-        />
-      )}
+      <LateSheet fetch={fetchList} open={open} setOpen={setOpen} />
     </>
   )
 }

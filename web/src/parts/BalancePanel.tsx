@@ -1,5 +1,5 @@
 import css from './BalancePanel.module.css'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { PanLoad, Reading, SampleId, SampleRole } from '@ivory-crystal/core'
 import { useKey } from '../app/useKey'
@@ -25,25 +25,32 @@ export function BalancePanel({
   const balance = useNotebook((state) => state.balance)
   const notebook = useNotebook((state) => state.notebook)
   const [said, setSaid] = useState<string | null>(null)
-  const ask = (what: Promise<Parameters<typeof hearBalance>[0]>) => {
-    setSaid(null)
-    what.then(hearBalance, (error: unknown) => {
+  const [pending, setPending] = useState(0)
+  const last = useRef<Promise<void>>(Promise.resolve())
+  // One after the other, in the order they were asked for: what is put on must not overtake what clears the pan.
+  const queue = useCallback((what: () => Promise<Parameters<typeof hearBalance>[0]>) => {
+    last.current = last.current.then(what).then(hearBalance, (error: unknown) => {
       setSaid((error as Error).message)
+    })
+    return last.current
+  }, [])
+  const ask = (what: Parameters<typeof queue>[0]) => {
+    setSaid(null)
+    setPending((count) => count + 1)
+    void queue(what).then(() => {
+      setPending((count) => count - 1)
     })
   }
   const put = (load: PanLoad) => {
-    if (notebook) ask(api.loadBalance(notebook, sample, load, aboutG ?? ABOUT_G))
+    if (notebook) ask(() => api.loadBalance(notebook, sample, load, aboutG ?? ABOUT_G))
   }
   useEffect(() => {
     // A pan left by another sample is cleared when this one comes to the balance.
-    if (notebook)
-      api.loadBalance(notebook, sample, 'nothing', ABOUT_G).then(hearBalance, (error: unknown) => {
-        setSaid((error as Error).message)
-      })
-  }, [sample, notebook])
+    if (notebook) void queue(() => api.loadBalance(notebook, sample, 'nothing', ABOUT_G))
+  }, [sample, notebook, queue])
   const reading = balance?.reading
   const send = () => {
-    if (!reading) return setSaid('The balance has not been heard yet.')
+    if (!reading || pending > 0) return setSaid('The balance has not been heard yet.')
     if (reading.overloaded) return setSaid('It is overloaded: take something off.')
     if (!reading.stable) return setSaid('It is still moving: wait until it is at rest, then send.')
     setSaid(onSend(reading.display))
@@ -51,7 +58,7 @@ export function BalancePanel({
   useKey('b', send)
   const vessel: PanLoad = role === 'crude' ? 'boat with sample' : 'vessel with sample'
   return (
-    <section className={css.balance} aria-label="Simulated balance">
+    <section className={css.balance} aria-label="Simulated balance" aria-busy={pending > 0}>
       <div className={css.display}>
         <span data-testid="balance-display">{reading ? reading.display.text : '– – –'}</span> g
         <small>
@@ -91,7 +98,7 @@ export function BalancePanel({
           size="sm"
           variant="link"
           onClick={() => {
-            ask(api.tareBalance())
+            ask(() => api.tareBalance())
           }}
         >
           tare

@@ -35,7 +35,7 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
       <form className="row-of flex-nowrap mt-1" onSubmit={form.onSubmit}>
         <Form.Control
           aria-label="What do you see?"
-          placeholder="Colour, crystals, smell: what do you see?"
+          placeholder="Colour, crystals: what do you see?"
           maxLength={2000}
           value={text}
           onChange={(event) => {

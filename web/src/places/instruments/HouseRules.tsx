@@ -1,13 +1,11 @@
-import { comesTo, wrong } from '../../parts/useTyped'
-import { useShelving } from '../../parts/useShelving'
-import { SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { BENCH, type Conventions, RANK_OPTIONS } from '@ivory-crystal/core'
-import { Choice, Field } from '../../parts/Field'
+import { BENCH, type Conventions } from '@ivory-crystal/core'
 import { Title } from '../../parts/Title'
 import { useNotebook, write } from '../../ledger/notebook'
+import { HouseRulesEditor } from './HouseRulesEditor'
+import { percentUnlisted } from './percentUnlisted'
 
 /** Sets of house rules, the schools among them; which one this notebook goes by; and the lab's own. */
 export function HouseRules() {
@@ -78,7 +76,7 @@ export function HouseRules() {
         </table>
       </div>
       {editing && (
-        <Editor
+        <HouseRulesEditor
           key={editing.name}
           set={editing}
           things={[...shelf.compounds, ...shelf.solvents]}
@@ -118,195 +116,4 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
   ['unknowns not on the list', (set) => `${percentUnlisted(set)} %`],
   ['closed in this lab', (set) => (set.closed?.length ? String(set.closed.length) : 'nothing')],
   ['whom to call', (set) => (set.emergencyCalls ? 'set' : 'not set')],
-]
-
-interface Named {
-  readonly id: string
-  readonly name: string
-}
-type Typed = Pick<Conventions, 'tubeIn' | 'dialUse' | 'onsetRule' | 'crudeRange' | 'boilingStones'> & {
-  readonly name: string
-  readonly numbers: Readonly<Record<string, string>>
-  /** Names of compounds and solvents, one a line. */
-  readonly closed: string
-  readonly emergencyCalls: string
-}
-
-/** A set changed, or put on the shelf under a new name. */
-function Editor({
-  set,
-  things,
-  onClose,
-}: {
-  set: Conventions
-  things: readonly Named[]
-  onClose: () => void
-}) {
-  const form = useShelving<Typed>({
-    sort: 'house rules',
-    start: {
-      name: set.name,
-      numbers: Object.fromEntries(FIELDS.map(({ label, of }) => [label, String(of(set))])),
-      tubeIn: set.tubeIn,
-      dialUse: set.dialUse,
-      onsetRule: set.onsetRule,
-      crudeRange: set.crudeRange,
-      boilingStones: set.boilingStones,
-      closed: (set.closed ?? []).map((id) => things.find((one) => one.id === id)?.name ?? id).join('\n'),
-      emergencyCalls: set.emergencyCalls ?? '',
-    },
-    make({ name, numbers, closed, emergencyCalls, ...chosen }) {
-      const bad = FIELDS.find(
-        ({ label }) => !Number.isFinite(Number(numbers[label])) || numbers[label]?.trim() === '',
-      )
-      if (bad) return wrong(`“${bad.label}” is not a number.`, 'numbers')
-      const shut = idsOf(closed, things)
-      if (typeof shut === 'string') return wrong(shut, 'closed')
-      const { closed: _, emergencyCalls: __, ...rest } = set
-      const calls = emergencyCalls.trim()
-      const changed = FIELDS.reduce((rules, { label, put }) => put(rules, Number(numbers[label])), {
-        ...rest,
-        ...chosen,
-        ...(shut.length > 0 ? { closed: shut } : {}),
-        ...(calls ? { emergencyCalls: calls } : {}),
-        name: name.trim(),
-      })
-      return comesTo({ rows: [{ ...changed }] })
-    },
-    saved: onClose,
-  })
-  const { numbers } = form.typed
-  return (
-    <form className="mt-3" aria-label={`Edit ${set.name}`} onSubmit={form.onSubmit}>
-      <h2>Edit “{set.name}”</h2>
-      <p className="quiet mt-1">
-        Under its own name it becomes a new version; under another, a set of its own beside it.
-      </p>
-      <div className="row-of align-items-end">
-        <Field label="name" width={230} {...form.of('name')} />
-        {FIELDS.map(({ label }) => (
-          <Field
-            key={label}
-            label={label}
-            width={150}
-            value={numbers[label] ?? ''}
-            onChange={(value) => {
-              form.set({ numbers: { ...numbers, [label]: value } })
-            }}
-          />
-        ))}
-        <Choice label="tube goes in" options={['cold', 'at start temperature']} {...form.of('tubeIn')} />
-        <Choice label="dial" options={['one setting, nudged', 'stepped']} {...form.of('dialUse')} />
-        <Choice label="onset is the" options={['first wetness', 'distinct drop']} {...form.of('onsetRule')} />
-        <Choice
-          label="boiling stones"
-          options={['in both flasks', 'in the solvent only']}
-          {...form.of('boilingStones')}
-        />
-        <Choice
-          label="crude’s range"
-          options={['before dissolving', 'beside the product']}
-          {...form.of('crudeRange')}
-        />
-      </div>
-      <div className="row-of align-items-start mt-2">
-        <Field
-          label="closed in this lab"
-          width={320}
-          rows={3}
-          help="compounds and solvents no plan may use, a name a line; whichever set a notebook goes by"
-          {...form.of('closed')}
-        />
-        <Field
-          label="whom to call"
-          width={320}
-          rows={3}
-          help="first aid, fire, poison advice: said on the card under R, on every screen"
-          {...form.of('emergencyCalls')}
-        />
-      </div>
-      <div className="row-of mt-2">
-        <Button type="submit" disabled={form.busy}>
-          Save this set
-        </Button>
-        <Button variant="link" onClick={onClose}>
-          Never mind
-        </Button>
-      </div>
-      <SaidWrong sentence={form.said} />
-    </form>
-  )
-}
-
-/** Ids of what is named, a name a line, or the sentence about a name that is not on the shelf. */
-function idsOf(typed: string, things: readonly Named[]): readonly string[] | string {
-  const ids: string[] = []
-  for (const name of typed.split(/[\n;]/).map((line) => line.trim())) {
-    if (name === '') continue
-    const found = things.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.id === name)
-    if (!found) return `“${name}” is no compound or solvent of the shelf.`
-    ids.push(found.id)
-  }
-  return [...new Set(ids)]
-}
-
-/** Of a hundred unknowns handed out, those that stand on no list; the ranking’s own figure until the lab gives one. */
-function percentUnlisted({ unlistedPrior = RANK_OPTIONS.unlistedPrior }: Conventions): number {
-  return Math.round(1000 * unlistedPrior) / 10
-}
-
-interface NumberOf {
-  readonly label: string
-  readonly of: (set: Conventions) => number
-  readonly put: (set: Conventions, value: number) => Conventions
-}
-const plain = (
-  label: string,
-  key:
-    | 'startBelowC'
-    | 'approachRateMaxCPerMin'
-    | 'stopAboveC'
-    | 'sharpWidthC'
-    | 'broadWidthC'
-    | 'literatureWithinC'
-    | 'repeatWithinC'
-    | 'readingErrorC',
-): NumberOf => ({ label, of: (set) => set[key], put: (set, value) => ({ ...set, [key]: value }) })
-const rate = (label: string, key: keyof Conventions['meltRate']): NumberOf => ({
-  label,
-  of: (set) => set.meltRate[key],
-  put: (set, value) => ({ ...set, meltRate: { ...set.meltRate, [key]: value } }),
-})
-const FIELDS: readonly NumberOf[] = [
-  plain('starts below, °C', 'startBelowC'),
-  rate('least, °C/min', 'min'),
-  rate('wanted, °C/min', 'target'),
-  rate('greatest, °C/min', 'max'),
-  plain('before it, °C/min', 'approachRateMaxCPerMin'),
-  plain('stops above, °C', 'stopAboveC'),
-  {
-    label: 'fill from, mm',
-    of: ({ fillMm }) => fillMm[0],
-    put: (set, value) => ({ ...set, fillMm: [value, set.fillMm[1]] }),
-  },
-  {
-    label: 'fill to, mm',
-    of: ({ fillMm }) => fillMm[1],
-    put: (set, value) => ({ ...set, fillMm: [set.fillMm[0], value] }),
-  },
-  plain('sharp up to, °C', 'sharpWidthC'),
-  plain('broad from, °C', 'broadWidthC'),
-  plain('agrees within, °C', 'literatureWithinC'),
-  plain('repeats within, °C', 'repeatWithinC'),
-  plain('error of a reading, °C', 'readingErrorC'),
-  {
-    label: 'air drying, min',
-    of: ({ drying }) => drying.atLeastMin,
-    put: (set, value) => ({ ...set, drying: { ...set.drying, atLeastMin: value } }),
-  },
-  {
-    label: 'not on the list, %',
-    of: percentUnlisted,
-    put: (set, value) => ({ ...set, unlistedPrior: value / 100 }),
-  },
 ]

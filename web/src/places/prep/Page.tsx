@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button'
 import {
   accountOf,
   cautionsFor,
+  crudeInText,
   disposalFor,
   isStale,
   judgementOf,
@@ -120,6 +121,11 @@ function Data({ prep }: { prep: PrepFacts }) {
             <tr key={role}>
               <td>
                 Mass of {role}
+                {role === 'crude' && plan && plan.keptBackG > 0 && (
+                  <span className="quiet d-block">
+                    {fixed(1000 * plan.keptBackG, 0)} mg of it put aside: {crudeInText(plan)} g went in
+                  </span>
+                )}
                 {weighing?.body.method === 'difference' && (
                   <span className="quiet d-block">
                     {weighing.body.loaded.text} g loaded − {weighing.body.empty.text} g empty
@@ -132,7 +138,7 @@ function Data({ prep }: { prep: PrepFacts }) {
             </tr>
           ))}
           <tr>
-            <td>Percent recovery, of the crude</td>
+            <td>Percent recovery, of the crude{plan && plan.keptBackG > 0 ? ' that went in' : ''}</td>
             <td className="num fw-bold" data-testid="recovery">
               {recovery.ok ? `${withUncertainty(recovery.value.percent)} %` : 'not known'}
             </td>

@@ -1,3 +1,4 @@
+import { useLabRules } from '../../parts/useHouseRules'
 import { beginPrep } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -33,6 +34,7 @@ export function NewPrep() {
     },
   })
   const { said, typed } = form
+  const { closed } = useLabRules()
   const compound = compoundNamed(shelf, typed.name)
   return (
     <form aria-label="Begin a prep" noValidate onSubmit={form.onSubmit}>
@@ -44,9 +46,11 @@ export function NewPrep() {
           invalid={said === null ? false : 'alert'}
           help={
             said ??
-            (compound
-              ? `${compound.formula}, melts ${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source}, confidence ${compound.meltConfidence})`
-              : 'a compound of the shelf, by name')
+            (compound && closed.includes(compound.id)
+              ? `${compound.name}: closed by this lab’s house rules. Ask the person in charge before you begin.`
+              : compound
+                ? `${compound.formula}, melts ${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source}, confidence ${compound.meltConfidence})`
+                : 'a compound of the shelf, by name')
           }
         />
         <div>

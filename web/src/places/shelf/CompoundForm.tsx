@@ -76,6 +76,7 @@ export function CompoundForm({
       <div className="row-of flex-nowrap">
         <Field label="melts from, °C" value={of('meltLowC')} onChange={set('meltLowC')} />
         <Field label="to, °C" value={of('meltHighC')} onChange={set('meltHighC')} />
+        <Field label="sources apart by, °C" value={of('meltSpreadC')} onChange={set('meltSpreadC')} />
       </div>
       <div className="row-of">
         <Choice

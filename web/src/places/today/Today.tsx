@@ -2,8 +2,16 @@ import css from '../../parts/steps.module.css'
 import classNames from 'classnames'
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
-import { meltsOf, nextStep, type PrepFacts, prepsOf, stationsOf, timersOf } from '@ivory-crystal/core'
-import { capital, clock, fixed, span } from '../../format/format'
+import {
+  crudeInText,
+  meltsOf,
+  nextStep,
+  type PrepFacts,
+  prepsOf,
+  stationsOf,
+  timersOf,
+} from '@ivory-crystal/core'
+import { capital, clock, span } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
@@ -151,7 +159,7 @@ function OpenPrep({ prep, base, now }: { prep: PrepFacts; base: string; now: num
           </div>
         ))}
         {timers.length === 0 && prep.plan && (
-          <span className="quiet">{fixed(prep.plan.body.input.crudeG, 3)} g of crude</span>
+          <span className="quiet">{crudeInText(prep.plan.body)} g of crude</span>
         )}
       </div>
     </li>

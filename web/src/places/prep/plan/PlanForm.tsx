@@ -66,7 +66,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
   const houseRules = houseRulesOf(view, shelf.houseRules)
   const { closed } = useLabRules()
   const [start] = useState(() =>
-    withWhatIsKnown(startingDraft(view, prep, shelf, crudeText), params, shelf, compound),
+    withWhatIsKnown(startingDraft(view, prep, shelf, crudeText, closed), params, shelf, compound),
   )
   const form = useLines<Draft>({
     start,

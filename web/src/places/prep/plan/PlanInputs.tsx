@@ -1,6 +1,7 @@
 import css from './PlanForm.module.css'
 import classNames from 'classnames'
 import {
+  crudeInText,
   type Draft,
   type DraftField,
   keptBackG,
@@ -49,7 +50,7 @@ export function PlanInputs({
   const solvents = useMemo(() => solventsFor(shelf, compound), [shelf, compound])
   const impurity = compoundNamed(shelf, draft.impurity)
   const solventError = errorAt('solvent')
-  const goesInG = weighedG - keptBackG(draft, weighedG)
+  const aside = keptBackG(draft, weighedG)
   return (
     <div className={classNames(css.planInputs, 'mt-2')}>
       <div>
@@ -125,9 +126,7 @@ export function PlanInputs({
         <p className="quiet mb-0">
           for its melting range, a plate and a seed: usually {fixed(1000 * proposedKeptBackG(weighedG), 0)}{' '}
           mg; 0 if it was put aside before the weighing
-          {goesInG > 0 && goesInG < weighedG && (
-            <>. {fixed(goesInG, (crudeText.split('.')[1] ?? '').length)} g go in</>
-          )}
+          {aside > 0 && aside < weighedG && <>. {crudeInText({ crudeText, keptBackG: aside })} g go in</>}
         </p>
       </div>
     </div>

@@ -5,12 +5,14 @@ import Button from 'react-bootstrap/Button'
 import {
   candidatesOf,
   type Compound,
+  gentlerThan,
   hazardLine,
   type RankedSolvent,
   rankSolvents,
   type Shelf,
   shelfPoints,
   type SolubilityRow,
+  type Solvent,
   type SolventPart,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
@@ -90,6 +92,7 @@ export function WhichSolvent({
               <SolventRow
                 key={one.solvent.id}
                 one={one}
+                gentler={gentlerThan(one.solvent, shelf.solvents)}
                 sources={sourcesOf(shelfPoints(shelf, compound.id, one.solvent.id))}
                 isOpen={open === one.solvent.id}
                 isChosen={chosen === one.solvent.id}
@@ -132,11 +135,9 @@ function sourcesOf(rows: readonly SolubilityRow[]): string {
   return [...new Set(said)].join('; ')
 }
 
-/** Hexane has a stand-in that harms less. */
-const HEXANE = 'hexane'
-
 function SolventRow({
   one,
+  gentler,
   sources,
   isOpen,
   isChosen,
@@ -144,6 +145,7 @@ function SolventRow({
   onChoose,
 }: {
   one: RankedSolvent
+  gentler: Solvent | null
   sources: string
   isOpen: boolean
   isChosen: boolean
@@ -178,7 +180,7 @@ function SolventRow({
       <tr className={isChosen ? 'chosen' : undefined}>
         <td colSpan={9} className="quiet">
           {sentence}
-          {solvent.id === HEXANE && ' Heptane does the same work and harms less: try that first.'}{' '}
+          {gentler && ` ${capital(gentler.name)} does the same work and harms less: try that first.`}{' '}
           <span className="hazard">{hazardLine(solvent.hazards)}</span>
         </td>
       </tr>

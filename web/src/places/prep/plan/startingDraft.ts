@@ -37,7 +37,13 @@ export function withWhatIsKnown(
 }
 
 /** The plan as it was, or the solvent that promises most for a crude nothing more is known of. */
-export function startingDraft(view: View, prep: PrepFacts, shelf: Shelf, crudeText: string): Draft {
+export function startingDraft(
+  view: View,
+  prep: PrepFacts,
+  shelf: Shelf,
+  crudeText: string,
+  closed: readonly string[],
+): Draft {
   const { compound } = prep.opened.body
   const before = prep.plan?.body
   const typed = (points: readonly (readonly [number, number])[] = []) =>
@@ -66,7 +72,7 @@ export function startingDraft(view: View, prep: PrepFacts, shelf: Shelf, crudeTe
     }
   const [best] = rankSolvents(
     { compound, impurity: null, crudeG: Number(crudeText) || 1, assay: 0.9 },
-    candidatesOf(shelf, compound, null),
+    candidatesOf(shelf, compound, null).filter(({ solvent }) => !closed.includes(solvent.id)),
   )
   return {
     ...ruleFields(houseRulesOf(view, shelf.houseRules)),

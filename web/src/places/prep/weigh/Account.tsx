@@ -11,6 +11,10 @@ import {
   sampleOf,
   type SampleRole,
   stepThat,
+  crudeInText,
+  type PlanFixed,
+  residueAdvice,
+  solventsOf,
 } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -78,7 +82,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
     <section>
       <h2>What it comes to</h2>
       <dl className="figures mt-2">
-        <Figure name="Percent recovery, of the crude" why="all crops, over the crude as weighed">
+        <Figure name="Percent recovery, of the crude" why={`all crops, over the crude ${asideWords(plan)}`}>
           {withUncertainty(account.ofCrude)} %
         </Figure>
         {account.ofProduct && plan && (
@@ -96,7 +100,9 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
                 Percent yield, of the reaction <Why of="yield" />
               </>
             }
-            why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}`}
+            why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}${
+              plan && plan.keptBackG > 0 ? '; what was put aside of the crude is not in it' : ''
+            }`}
           >
             {fixed(account.yield.percent, 1)} %
           </Figure>
@@ -106,7 +112,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
           why={
             account.closurePercent === null
               ? 'the liquor has not been evaporated and weighed, so the balance stays open'
-              : 'crystals, later crops, residue and grit, over the crude'
+              : `crystals, later crops, residue and grit, over the crude ${asideWords(plan)}`
           }
         >
           {account.closurePercent === null ? 'open' : `${fixed(account.closurePercent, 1)} %`}
@@ -124,10 +130,14 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
   )
 }
 
+/** What of the crude a share is of. */
+function asideWords(plan: PlanFixed | undefined): string {
+  return plan && plan.keptBackG > 0 ? `that went in, ${crudeInText(plan)} g` : 'as weighed'
+}
+
 const HOW: Partial<Record<SampleRole, string>> = {
-  residue:
-    'In the hood, in a beaker weighed empty, on a warm plate and never to hot dryness; cool, then weigh. A fresh boiling stone counts as part of the empty beaker.',
-  'second crop': 'Evaporate some of the liquor in the hood, chill, collect, dry and weigh it by itself.',
+  'second crop':
+    'Evaporate some of the liquor in the hood, an ether never toward dryness; chill, collect, dry and weigh it by itself.',
   grit: 'What was left behind hot, dried and weighed.',
 }
 
@@ -143,11 +153,14 @@ function LaterSample({
   what: string
 }) {
   const sample = sampleOf(prep, role)
+  const plan = prep.plan?.body
+  const advice = role === 'residue' && plan ? residueAdvice(solventsOf(plan)) : null
+  if (!sample && advice?.never) return <p className="caution mb-0">{capital(advice.never)}</p>
   if (sample)
     return (
       <>
         <SampleMass sample={sample} what={what} heading={offer} />
-        {!sample.weighing && <p className="quiet mb-0">{HOW[role]}</p>}
+        {!sample.weighing && <p className="quiet mb-0">{advice?.how ?? HOW[role]}</p>}
       </>
     )
   return (

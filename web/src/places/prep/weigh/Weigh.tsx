@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router'
-import { odditiesOf, type PrepFacts, recoveryOf, sampleOf } from '@ivory-crystal/core'
+import { crudeInText, odditiesOf, type PrepFacts, recoveryOf, sampleOf } from '@ivory-crystal/core'
 import { fixed, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'
@@ -42,6 +42,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
   const product = sampleOf(prep, 'product')
   const recovery = recoveryOf(prep)
   const planned = prep.plan?.body.result
+  const putAside = prep.plan && prep.plan.body.keptBackG > 0 ? prep.plan.body : null
   return (
     <div className="columns two">
       <div className="stack">
@@ -65,7 +66,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
             <>
               <dl className="figures mt-3">
                 <Figure
-                  name="Percent recovery, of the crude"
+                  name={`Percent recovery, of the crude${putAside ? ` that went in, ${crudeInText(putAside)} g` : ''}`}
                   why="± two standard uncertainties, from the readability of the balance"
                 >
                   {withUncertainty(recovery.value.percent)} %

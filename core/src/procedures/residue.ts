@@ -1,0 +1,27 @@
+import type { Solvent } from '../reference/shelf'
+import { formsPeroxides } from '../reference/hazards'
+import { heatFor, lowestBoilingC } from './heat'
+
+/** How a liquor is evaporated to weigh what is in it. */
+export interface ResidueAdvice {
+  readonly how: string
+  /** Why it is not to be evaporated to its residue at all, or null. */
+  readonly never: string | null
+}
+
+/**
+ * How the residue of a liquor is weighed: on a bath where the vapour burns, and never of what can hold peroxides.
+ *
+ * @param solvents in the liquor
+ */
+export function residueAdvice(solvents: readonly Solvent[]): ResidueAdvice {
+  const { source } = heatFor(solvents, lowestBoilingC(solvents) ?? 0)
+  const place = source === 'hot plate' ? 'on a warm plate' : 'over a bath, never on a bare plate,'
+  const ether = solvents.find(({ hazards }) => formsPeroxides(hazards))
+  return {
+    how: `In the hood, in a beaker weighed empty, ${place} and never to hot dryness; cool, then weigh. A fresh boiling stone counts as part of the empty beaker.`,
+    never: ether
+      ? `${ether.name} is never evaporated toward dryness: it can hold peroxides. The balance of this prep stays open.`
+      : null,
+  }
+}
