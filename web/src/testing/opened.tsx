@@ -1,5 +1,5 @@
 import { jest } from '@jest/globals'
-import { act, render } from '@testing-library/react'
+import { act, configure, render } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { ComponentType } from 'react'
@@ -25,6 +25,9 @@ import { REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
 import type { QuarantinedLine } from '../ledger/outbox'
 import type { StreamEvents } from '../ledger/stream'
 import { golden } from '../../../core/golden/contract'
+
+// A machine that is busy is waited for; nothing is told by how long it took.
+configure({ asyncUtilTimeout: 20_000 })
 
 const LEDGER = golden.entries[0]?.ledger as LedgerId
 export const NOTEBOOK = golden.entries[0]?.notebook as NotebookId

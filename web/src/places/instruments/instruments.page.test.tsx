@@ -226,6 +226,23 @@ describe('house rules', () => {
       [{ name: 'Saltmarsh', startBelowC: 10, onsetRule: 'distinct drop', fillMm: [1, 2] }],
     ])
   })
+  test('what the lab closes and whom to call are set there; a name the shelf does not know is answered', async () => {
+    server.putOnShelf.mockResolvedValue({ added: 0, changed: 1, same: 0, refused: [] })
+    const user = open('/rules')
+    await user.click(await screen.findByRole('button', { name: 'Edit Close start' }))
+    await user.type(field('closed in this lab'), 'Toluene{Enter}benzilic')
+    await user.type(field('whom to call'), 'first aid: the desk at the door')
+    await user.click(press('Save this set'))
+    screen.getByText('“benzilic” is no compound or solvent of the shelf.')
+    expect(server.putOnShelf).not.toHaveBeenCalled()
+    await user.clear(field('closed in this lab'))
+    await user.type(field('closed in this lab'), 'Toluene{Enter}{Enter}benzil{Enter}toluene')
+    await user.click(press('Save this set'))
+    expect(server.putOnShelf.mock.calls[0]?.slice(0, 2)).toMatchObject([
+      'house rules',
+      [{ closed: ['toluene', 'benzil'], emergencyCalls: 'first aid: the desk at the door' }],
+    ])
+  })
   test('a set that runs backwards is refused with the shelf’s sentence, and stays typed', async () => {
     server.putOnShelf.mockResolvedValue({
       added: 0,

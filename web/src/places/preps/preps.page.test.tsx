@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen } from '@testing-library/react'
 import { golden } from '../../../../core/golden/contract'
-import { NOTEBOOK, openDemo, refused, showAt, useNotebook, written } from '../../testing/opened'
+import { NOTEBOOK, openDemo, refused, SHELF, showAt, useNotebook, written } from '../../testing/opened'
 
 const { Preps } = await import('./Preps')
 const { Refusals } = await import('../../app/Refusals')
@@ -28,6 +28,16 @@ describe('a prep to begin', () => {
     expect(screen.getByRole('alert').textContent).toContain('“benzyl” is not on the shelf')
     expect(box('title, if you like')).toHaveProperty('value', 'my title')
     expect(written('prep opened')).toHaveLength(0)
+  })
+  test('of a compound the lab has closed says so where it is named', async () => {
+    cleanup()
+    await openDemo({
+      ...SHELF,
+      houseRules: SHELF.houseRules.map((set) => ({ ...set, closed: ['benzil'] })),
+    })
+    const user = at()
+    await user.type(screen.getByLabelText('what is to be purified'), 'benzil')
+    screen.getByText('benzil: closed by this lab’s house rules. Ask the person in charge before you begin.')
   })
   test('is found by a synonym, shown for what it is, and opened with its crude', async () => {
     const user = at()

@@ -4,6 +4,7 @@ import type { PlanFixed } from '@ivory-crystal/core'
 import { openDemo, prepNamed, PROCEDURES, SHELF, show, written } from '../../../testing/opened'
 
 const { Plan } = await import('./Plan')
+const { Weigh } = await import('../weigh/Weigh')
 
 beforeEach(() => openDemo())
 afterEach(cleanup)
@@ -252,4 +253,68 @@ describe('a product that is recrystallized again', () => {
     expect(field('benzil in it, %').value).toBe('90')
     expect(screen.getByRole<HTMLInputElement>('combobox', { name: /impurity/ }).value).toBe('benzoin')
   })
+})
+
+describe('what the person in charge decides', () => {
+  const toxic = (id: string): typeof SHELF => ({
+    ...SHELF,
+    compounds: SHELF.compounds.map((one) => (one.id === id ? { ...one, hazards: ['H330'] } : one)),
+  })
+  const closing = (...closed: string[]): typeof SHELF => ({
+    ...SHELF,
+    houseRules: SHELF.houseRules.map((set, i) => (i === 1 ? { ...set, closed } : set)),
+  })
+  test('something fatal is planned, and not fixed before it is said who was asked', async () => {
+    cleanup()
+    await openDemo(toxic('benzoin'))
+    const user = await changing()
+    const asked = field(
+      'Not without the person in charge: benzoin. Ask before this plan is fixed, with the safety data sheet. Initials of who was asked:',
+    )
+    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    expect(screen.getByRole('alert').textContent).toBe('Say who was asked: it is written into the plan.')
+    expect(written('plan fixed')).toHaveLength(0)
+    await user.type(asked, 'M. K.')
+    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    expect(written('plan fixed').map(({ body }) => (body as PlanFixed).inCharge)).toEqual(['M. K.'])
+    screen.getByText(/M\. K\. asked as the person in charge/)
+  })
+  test('nothing of the kind, nobody is asked for', async () => {
+    await changing()
+    expect(screen.queryByText(/Not without the person in charge/)).toBeNull()
+  })
+  test('a solvent closed by any of the lab’s sets is neither ranked nor fixed', async () => {
+    cleanup()
+    await openDemo(closing('ethanol-95', 'toluene'))
+    const user = await changing('?show=Which solvent')
+    screen.getByText('Closed by this lab’s house rules: ethanol 95%, toluene.')
+    const names = screen.getAllByRole('button', { name: /^▸/ }).map((row) => row.textContent)
+    expect(names).not.toContain('▸ Ethanol 95%')
+    expect(names).not.toContain('▸ Toluene')
+    // The plan it had was made before the solvent was closed: it says so, and is not fixed anew.
+    await user.click(part('How much'))
+    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    expect(screen.getAllByText(/Ethanol 95%: closed by this lab’s house rules/).length).toBeGreaterThan(0)
+    expect(written('plan fixed')).toHaveLength(0)
+  })
+})
+
+test('crude put aside comes off what is dissolved, and is said with the numbers it changes', async () => {
+  const user = await changing()
+  const aside = field('put aside, mg')
+  await user.clear(aside)
+  await user.type(aside, '2000')
+  expect(screen.getAllByRole('alert').length).toBeGreaterThan(0)
+  await user.clear(aside)
+  await user.type(aside, '24')
+  screen.getByText(/1\.780 g go in/)
+  await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+  const [line] = written('plan fixed')
+  expect((line?.body as PlanFixed).keptBackG).toBeCloseTo(0.024, 12)
+  expect(document.querySelector('.planSheet')?.textContent).toContain('1.804 g, 24 mg put aside')
+  cleanup()
+  show(Weigh, prepNamed('Benzil'), 'weigh')
+  // 1.3914 g of the 1.780 g that were dissolved.
+  screen.getByText('Percent recovery, of the crude that went in, 1.780 g')
+  screen.getByText(/^78\.17 ± /)
 })
