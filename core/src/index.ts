@@ -113,7 +113,7 @@ export { type RangeEvidence, type HouseWords, type SignSeen } from './judging/ev
 export { judgeNoRange } from './judging/noRange'
 export { percentBetween } from './judging/findings'
 export { OWNER_NAMES } from './judging/budget'
-export { listed } from './words'
+export { listed, significant } from './words'
 export { furthestEnd } from './judging/measure'
 export { type Span } from './judging/owners'
 export { type BlockCharacter } from './simulator/characters'

@@ -9,3 +9,15 @@ export function listed(names: readonly string[]): string {
     ? (names[0] ?? '')
     : `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`
 }
+
+/**
+ * A number to so many significant digits, always written out: 210, 1.3, 0.00012; never with a power of ten.
+ *
+ * @param digits 1 or more
+ */
+export function significant(value: number, digits: number): string {
+  if (value === 0 || !Number.isFinite(value)) return String(value)
+  const rounded = Number(value.toPrecision(digits))
+  const decimals = digits - 1 - Math.floor(Math.log10(Math.abs(rounded)))
+  return rounded.toFixed(Math.min(20, Math.max(0, decimals)))
+}

@@ -12,7 +12,7 @@ import {
   WET_CAKE_BELOW_ML_PER_G,
   WORKABLE_ML_PER_G,
 } from '../solubility/volume'
-import { capital, listed } from '../words'
+import { capital, listed, significant } from '../words'
 import type { Compound, Confidence, Solvent } from '../reference/shelf'
 import type { CrystallizationInput, CrystallizationPlan } from '../solubility/planCrystallization'
 import type { PlannedPair } from '../notebook/kinds/plan-fixed/kind'
@@ -85,15 +85,15 @@ function volumeRemarks({ input, plan, proposed, pair }: Known): string[] {
     const cooler = attempt(() => saturationC(input.product, solubility, input.productFusionKJPerMol))
     const lower =
       cooler.ok && cooler.value > input.coldC + 20 && cooler.value < input.hotC
-        ? `dissolve it at ${cooler.value.toFixed(0)} °C, where it takes about ${(WORKABLE_ML_PER_G * input.crudeG).toPrecision(2)} mL, or `
+        ? `dissolve it at ${cooler.value.toFixed(0)} °C, where it takes about ${significant(WORKABLE_ML_PER_G * input.crudeG, 2)} mL, or `
         : ''
     said.push(
-      `${plan.hotML.toPrecision(2)} mL for ${input.crudeG.toPrecision(2)} g is a wet cake with hardly a liquor to part from it: ${lower}choose another solvent.`,
+      `${significant(plan.hotML, 2)} mL for ${significant(input.crudeG, 2)} g is a wet cake with hardly a liquor to part from it: ${lower}choose another solvent.`,
     )
   }
   if (!pair && proposed.because === 'room to work' && plan.hotML >= proposed.ml)
     said.push(
-      `It dissolves in ${plan.minimumHotML.toPrecision(2)} mL; more is planned, so that there is a liquor to part from the crystals. That keeps ${plan.productInLiquorG.toPrecision(2)} g in it.`,
+      `It dissolves in ${significant(plan.minimumHotML, 2)} mL; more is planned, so that there is a liquor to part from the crystals. That keeps ${significant(plan.productInLiquorG, 2)} g in it.`,
     )
   const rinse = rinseDoubt(input.washML, plan.productCrystalsG, plan.hotML)
   return rinse ? [...said, rinse] : said

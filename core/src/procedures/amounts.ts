@@ -10,6 +10,7 @@ import { type Glassware, glasswareFor } from './glassware'
 import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
 import { coolingMin, needsReflux } from '../solubility/glassware'
 import { freezesNearIce } from '../solubility/volume'
+import { significant } from '../words'
 
 const CHARCOAL_SHARE = 0.02
 /** More than this many times the least is there for room, and not only so that nothing comes down at once. */
@@ -70,7 +71,7 @@ function ml(value: number): string {
 }
 /** g as far as such an estimate goes. */
 function g(value: number): string {
-  return `${value < 0.1 ? value.toPrecision(2) : value.toFixed(value < 10 ? 2 : 1)} g`
+  return `${value < 0.1 ? significant(value, 2) : value.toFixed(value < 10 ? 2 : 1)} g`
 }
 /** Vessel and collector of a batch, with room for what is added to take it off hot. */
 export function glassOf(

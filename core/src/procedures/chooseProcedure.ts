@@ -3,6 +3,7 @@ import type { CrystallizationPlan } from '../solubility/planCrystallization'
 import { notOverSteam } from '../reference/reactions'
 import { glasswareFor } from './glassware'
 import type { Procedure } from './procedure'
+import { significant } from '../words'
 
 export interface ProcedureChoice {
   readonly procedure: Procedure
@@ -56,7 +57,7 @@ function judge(
       because: 'Quick, but it removes only the water: everything that was dissolved stays with the solid.',
     }
   const [from, to] = procedure.scaleG
-  const grams = crudeG < 0.1 ? `${(crudeG * 1000).toFixed(0)} mg` : `${crudeG.toPrecision(3)} g`
+  const grams = crudeG < 0.1 ? `${(crudeG * 1000).toFixed(0)} mg` : `${significant(crudeG, 3)} g`
   if (procedure.collect === 'Craig tube' && plan.gritG > 0)
     return {
       fit: 'possible',
@@ -65,7 +66,7 @@ function judge(
   if (procedure.collect.includes('funnel') && plan.hotML < FUNNEL_FROM_ML)
     return {
       fit: 'possible',
-      because: `${plan.hotML.toPrecision(2)} mL is little for a flask and funnel: glass and paper keep most of the liquor.`,
+      because: `${significant(plan.hotML, 2)} mL is little for a flask and funnel: glass and paper keep most of the liquor.`,
     }
   if (crudeG < from)
     return {

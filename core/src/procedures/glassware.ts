@@ -1,6 +1,7 @@
 import type { CrystallizationPlan } from '../solubility/planCrystallization'
 import { flaskForML, needsReflux, roundFlaskForML, SOLID_ML_PER_G } from '../solubility/glassware'
 import type { Procedure } from './procedure'
+import { significant } from '../words'
 
 /** What a Craig tube and the common centrifuge tubes hold while being stirred, mL. */
 const CRAIG_ML = 2
@@ -28,7 +29,7 @@ export function glasswareFor(
   { hotML }: Pick<CrystallizationPlan, 'hotML'>,
   excessML = 0,
 ): Glassware {
-  const ml = `${hotML < 100 ? hotML.toPrecision(3) : hotML.toFixed(0)} mL`
+  const ml = `${hotML < 100 ? significant(hotML, 3) : hotML.toFixed(0)} mL`
   switch (collect) {
     case 'Craig tube':
       return {

@@ -1,4 +1,4 @@
-import { capital } from '../words'
+import { capital, significant } from '../words'
 import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
 import { attempt } from '../problems'
 import { freezesNearIce } from '../solubility/volume'
@@ -16,7 +16,7 @@ export function whyThisSolvent(plan: PlanParts): readonly string[] {
   const [hot, cold] = [at(input.hotC), at(input.coldC)]
   if (hot.ok && cold.ok)
     said.push(
-      `About ${(hot.value.gPer100ML / cold.value.gPer100ML).toPrecision(2)} times as much ${compound.name} dissolves at ${input.hotC} °C as at ${input.coldC} °C.`,
+      `About ${significant(hot.value.gPer100ML / cold.value.gPer100ML, 2)} times as much ${compound.name} dissolves at ${input.hotC} °C as at ${input.coldC} °C.`,
     )
   if (solvent.boilingPointC !== null) said.push(boilingReason(solvent.boilingPointC, plan))
   for (const one of solventsOf({ solvent, pair })) {

@@ -6,6 +6,7 @@ import {
 import { ImpossibleInput, requireFraction } from '../problems'
 import { solubilityAt } from './solubilityAt'
 import { withVolumeML } from './volume'
+import { significant } from '../words'
 
 export interface CycleStep {
   readonly input: CrystallizationInput
@@ -76,7 +77,7 @@ export function secondCrop(input: CrystallizationInput, evaporateToML: number): 
   if (!(evaporateToML > 0 && evaporateToML < first.hotML))
     throw new ImpossibleInput(
       'bad-volume',
-      `A second crop needs less than the ${first.hotML.toPrecision(3)} mL of liquor there is.`,
+      `A second crop needs less than the ${significant(first.hotML, 3)} mL of liquor there is.`,
     )
   return planCrystallization(withVolumeML(liquorOf(input, first), evaporateToML))
 }

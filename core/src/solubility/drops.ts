@@ -1,4 +1,5 @@
 import { ImpossibleInput, requireNumber } from '../problems'
+import { significant } from '../words'
 
 /**
  * Drops per millilitre of one pipette, counted once: different pipettes and solvents give different drops.
@@ -17,7 +18,7 @@ export function dropsPerML(drops: number, volumeML: number): number {
   if (perML < 5 || perML > 200)
     throw new ImpossibleInput(
       'bad-drops',
-      `${perML.toPrecision(3)} drops a mL is no drop of a pipette (most give 20 to 60): was the volume in mL?`,
+      `${significant(perML, 3)} drops a mL is no drop of a pipette (most give 20 to 60): was the volume in mL?`,
     )
   return perML
 }

@@ -8,7 +8,7 @@ import type { SolubilityPoint } from './solubilityAt'
 import type { Compound, Confidence, Solvent } from '../reference/shelf'
 import { eutectic } from '../melting/eutectic'
 import { attempt } from '../problems'
-import { capital } from '../words'
+import { capital, significant } from '../words'
 import { fusionOf } from '../reference/fusionOf'
 import { depositsFromC } from './saturation'
 import { reactionOf } from '../reference/reactions'
@@ -193,7 +193,7 @@ function volumePart(solute: SoluteToPurify, plan: CrystallizationPlan, wishes: S
       ? between(Math.log(perG), [Math.log(none), Math.log(easy)])
       : between(Math.log(perG), [Math.log(absurd), Math.log(most)])
   const remark = perG < easy ? ': little to handle' : perG > most ? ': a lot to heat' : ''
-  return { part: 'volume', score, sentence: `${perG.toPrecision(2)} mL per gram of crude${remark}.` }
+  return { part: 'volume', score, sentence: `${significant(perG, 2)} mL per gram of crude${remark}.` }
 }
 
 function oilingPart(

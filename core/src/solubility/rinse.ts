@@ -1,4 +1,5 @@
 import type { CrystallizationInput, CrystallizationPlan } from './planCrystallization'
+import { significant } from '../words'
 
 /**
  * The most a rinse can take of the crystals: it leaves saturated cold. Nothing where none was planned for.
@@ -42,6 +43,6 @@ export function rinseDoubt(rinseML: number, crystalsG: number, hotML: number): s
   const usual = `about ${proposedRinseML(crystalsG, hotML)} mL is usual here, 1 mL for a gram of crystals`
   if (rinseML > 1.001 * hotML) return `The rinse is more than the liquor it rinses off: ${usual}.`
   return rinseML > RINSE_DOUBTED_FROM * RINSE_ML_PER_G * crystalsG
-    ? `${rinseML} mL is a large rinse for ${crystalsG.toPrecision(2)} g of crystals: ${usual}.`
+    ? `${rinseML} mL is a large rinse for ${significant(crystalsG, 2)} g of crystals: ${usual}.`
     : null
 }

@@ -6,6 +6,7 @@ import {
 import { ImpossibleInput, requireFraction, requireNumber } from '../problems'
 import { solubilityAt } from './solubilityAt'
 import { withVolumeML } from './volume'
+import { significant } from '../words'
 
 /**
  * The same crystallization at a row of volumes, for drawing what more solvent buys and costs.
@@ -32,7 +33,7 @@ export function solventTradeoff(
   if (span.toML < from)
     throw new ImpossibleInput(
       'bad-volume',
-      `Up to ${span.toML} mL the product does not all dissolve: that takes ${leastML.toPrecision(2)} mL.`,
+      `Up to ${span.toML} mL the product does not all dissolve: that takes ${significant(leastML, 2)} mL.`,
     )
   return Array.from({ length: span.steps }, (_, i) => {
     const ml = from + ((span.toML - from) * i) / (span.steps - 1)

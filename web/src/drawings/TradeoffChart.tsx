@@ -1,6 +1,6 @@
 import css from './TradeoffChart.module.css'
 import { useRef } from 'react'
-import { fixed } from '../format/format'
+import { fixed, millilitres } from '../format/format'
 import { useWidth } from './useWidth'
 
 const HEIGHT = 250
@@ -169,7 +169,7 @@ export function TradeoffChart({
           aria-valuemin={leastML}
           aria-valuemax={most}
           aria-valuenow={volumeML}
-          aria-valuetext={`${fixed(volumeML, volumeML < 1 ? 2 : 1)} mL`}
+          aria-valuetext={`${millilitres(volumeML)} mL`}
           onKeyDown={(event) => {
             const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[
               event.key
@@ -181,7 +181,7 @@ export function TradeoffChart({
         >
           <rect x={x(volumeML) - 26} y={TOP - 24} width="52" height="21" rx="3" fill="var(--teal)" />
           <text x={x(volumeML)} y={TOP - 9} textAnchor="middle" className="handle">
-            {fixed(volumeML, volumeML < 1 ? 2 : 1)} mL
+            {millilitres(volumeML)} mL
           </text>
         </g>
         <text x={width - AFTER} y={HEIGHT - 4} textAnchor="end" className="tiny">

@@ -15,6 +15,16 @@ export function withUncertainty({ value, standardUncertainty }: Quantity): strin
   return `${fixed(value, decimals)} ± ${fixed(expanded, decimals)}`
 }
 
+/** A volume as it is poured: two decimals under 1 mL, one under 100 mL, none above. */
+export function millilitres(value: number): string {
+  return fixed(value, value < 1 ? 2 : value < 100 ? 1 : 0)
+}
+
+/** A mass that is estimated, g: three decimals under half a gram, two under 100 g, one above. */
+export function grams(value: number): string {
+  return fixed(value, value < 0.5 ? 3 : value < 100 ? 2 : 1)
+}
+
 /** Net mass to the digits the balance gave. */
 export function netMassText(body: Weighed): string {
   if (body.method === 'tared') return body.net.text

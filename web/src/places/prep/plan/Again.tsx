@@ -9,7 +9,7 @@ import {
   readReading,
   secondCrop,
 } from '@ivory-crystal/core'
-import { fixed } from '../../../format/format'
+import { fixed, grams } from '../../../format/format'
 import { Why } from '../../../parts/Why'
 
 const SHOWN = 4
@@ -40,7 +40,7 @@ export function Again({ planned, product }: { planned: Planned; product: string 
               <tr key={i}>
                 <td>{i + 1}</td>
                 <td className="num">{fixed(cycle.plan.hotML, 1)}</td>
-                <td className="num">{fixed(cycle.plan.crystalMassG, 3)}</td>
+                <td className="num">{grams(cycle.plan.crystalMassG)}</td>
                 <td className="num">{assumed ? 'not known' : purity(cycle.plan.crystalMassFraction)}</td>
                 <td className="num">{fixed(cycle.productLeftPercent, 1)} %</td>
               </tr>
@@ -105,7 +105,7 @@ function SecondCrop({ planned: { input, plan, pair }, product }: { planned: Plan
         </div>
         {crop?.ok && (
           <p className="mb-0 mt-4">
-            <b>{fixed(crop.value.crystalMassG, 3)} g</b>{' '}
+            <b>{grams(crop.value.crystalMassG)} g</b>{' '}
             {crop.value.impurityAssumedDissolved
               ? 'more, its purity not known'
               : `more, ${purity(crop.value.crystalMassFraction)} pure at best`}

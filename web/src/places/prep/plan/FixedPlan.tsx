@@ -10,7 +10,7 @@ import {
   LOCAL_RULES,
   type PlanFixed,
 } from '@ivory-crystal/core'
-import { dayAndClock, fixed } from '../../../format/format'
+import { dayAndClock, fixed, grams, millilitres } from '../../../format/format'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { useNotebook } from '../../../ledger/notebook'
@@ -121,7 +121,6 @@ export function FixedPlan({
 /** One sheet of paper: amounts, steps with room to tick, cautions, waste. */
 function PlanSheet({ plan }: { plan: PlanFixed }) {
   const { result, input, solvent, compound, pair, procedure, steps, waste, solubilitySource } = plan
-  const ml = (value: number) => `${fixed(value, value < 1 ? 2 : 1)} mL`
   const facts: readonly (readonly [string, string])[] = [
     [
       'Crude',
@@ -131,14 +130,14 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
     [
       'Volume',
       pair
-        ? `${ml(pair.goodML)} and about ${ml(pair.poorML)}`
-        : `dissolve near ${ml(result.minimumHotML)}, ${ml(result.hotML)} in all`,
+        ? `${millilitres(pair.goodML)} mL and about ${millilitres(pair.poorML)} mL`
+        : `dissolve near ${millilitres(result.minimumHotML)} mL, ${millilitres(result.hotML)} mL in all`,
     ],
     [
       'Crystals expected',
-      `${fixed(result.crystalMassG, 3)} g, ${fixed(result.recoveryPercentOfCrude, 0)} % of the crude`,
+      `${grams(result.crystalMassG)} g, ${fixed(result.recoveryPercentOfCrude, 0)} % of the crude`,
     ],
-    ['Left in the liquor', `${fixed(result.productInLiquorG, 3)} g ${compound.name}`],
+    ['Left in the liquor', `${grams(result.productInLiquorG)} g ${compound.name}`],
     ...(plan.inCharge ? [['Asked in charge', plan.inCharge] as const] : []),
     ['Melts', `${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source})`],
   ]

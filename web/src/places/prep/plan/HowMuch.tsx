@@ -18,7 +18,7 @@ import {
   type Solvent,
   solventTradeoff,
 } from '@ivory-crystal/core'
-import { capital, fixed } from '../../../format/format'
+import { capital, fixed, millilitres } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
 import { TradeoffChart } from '../../../drawings/TradeoffChart'
 import { Why } from '../../../parts/Why'
@@ -70,7 +70,7 @@ export function HowMuch({
             {...numberAt('volumeML')}
             help={
               planned
-                ? `proposed: ${fixed(planned.proposed.ml, planned.proposed.ml < 1 ? 2 : 1)}, ${reasonOf(planned.proposed, impurity)}`
+                ? `proposed: ${millilitres(planned.proposed.ml)}, ${reasonOf(planned.proposed, impurity)}`
                 : 'proposed when it can be'
             }
           />
@@ -97,8 +97,8 @@ export function HowMuch({
           {planned && (
             <span className="quiet">
               {amount === 'measured volume'
-                ? `All ${fixed(planned.plan.hotML, 1)} mL at once: simple, but what would dissolve in ${fixed(planned.plan.minimumHotML, 1)} stays dissolved a little more.`
-                : `Dissolve near ${fixed(planned.plan.minimumHotML, 1)} mL; the rest is added hot afterwards.`}
+                ? `All ${fixed(planned.plan.hotML, 1)} mL at once: simple, but what would dissolve in ${millilitres(planned.plan.minimumHotML)} stays dissolved a little more.`
+                : `Dissolve near ${millilitres(planned.plan.minimumHotML)} mL; the rest is added hot afterwards.`}
             </span>
           )}
         </fieldset>

@@ -7,7 +7,7 @@ import {
   type Procedure,
   type Solvent,
 } from '@ivory-crystal/core'
-import { capital, fixed } from '../../../format/format'
+import { capital, fixed, grams, millilitres } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { Why } from '../../../parts/Why'
 
@@ -59,8 +59,8 @@ export function PlanFigures({
         <Figure name={`${capital(product)} left in the cold liquor`}>{grams(plan.productInLiquorG)} g</Figure>
       )}
       {input.washML > 0 && collect !== 'watch glass' && (
-        <Figure name={`${fixed(input.washML, 1)} mL cold rinse, at most`}>
-          {fixed(plan.washLossUpToG, 3)} g
+        <Figure name={`${millilitres(input.washML)} mL cold rinse, at most`}>
+          {grams(plan.washLossUpToG)} g
         </Figure>
       )}
       {plan.gritG > 0 && (
@@ -79,10 +79,6 @@ export function PlanFigures({
 }
 
 /** Small batches are told to the milligram. */
-function grams(value: number): string {
-  return fixed(value, value < 0.5 ? 3 : 2)
-}
-
 function basisWords({ hotBasis, coldBasis }: CrystallizationPlan): string {
   if (hotBasis === 'single point' || coldBasis === 'single point')
     return '; one point continued with the fusion enthalpy: an estimate'

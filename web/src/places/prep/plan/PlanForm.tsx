@@ -20,6 +20,7 @@ import {
   rulesOf,
   sampleOf,
   type Shelf,
+  significant,
   withSolvent,
 } from '@ivory-crystal/core'
 import { useMemo, useState } from 'react'
@@ -226,7 +227,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
             onUse={(id, [c, s]) => {
               set({
                 ...withSolvent(shelf, compound, impurity, id),
-                product: [{ temperature: String(c), solubility: s.toPrecision(3) }],
+                product: [{ temperature: String(c), solubility: significant(s, 3) }],
               })
               show('How much')
             }}
