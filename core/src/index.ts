@@ -118,7 +118,7 @@ export { furthestEnd } from './judging/measure'
 export { type Span } from './judging/owners'
 export { type BlockCharacter } from './simulator/characters'
 export { type SimulatedSample, type TubeReading } from './simulator/tube'
-export type { TubeLook } from './melting/look'
+export { isAnythingSeen, type TubeLook } from './melting/look'
 export { type BlockCommand, type BlockReading } from './simulator/block'
 export * from './wire'
 export { attempt, ImpossibleInput } from './problems'
@@ -281,8 +281,10 @@ export {
   expectedReading,
   isSlowPart,
   liveRate,
+  meltRateOf,
   type Announcement,
 } from './planning/watching'
+export { type Move, moveOf, tubesMayGoIn } from './planning/moves'
 export * from './notebook/views/instruments'
 export * from './notebook/views/learnDial'
 export * from './notebook/views/samples'

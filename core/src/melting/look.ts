@@ -12,3 +12,8 @@ export function lookOfLiquid(liquidFraction: number): TubeLook {
   if (liquidFraction >= VISIBLE_LIQUID_FRACTION['distinct drop']) return 'drops'
   return liquidFraction >= 0.03 ? 'sweating' : 'powder'
 }
+
+/** Whether any tube shows more than dry powder: from there on eyes are needed. */
+export function isAnythingSeen(tubes: readonly { readonly look: TubeLook }[]): boolean {
+  return tubes.some(({ look }) => look !== 'not in' && look !== 'powder')
+}

@@ -18,13 +18,23 @@ export function dialTurnsOf(melt: MeltFacts): readonly DialTurn[] {
   return heating.plan.steps.map((step, i) => ({ ...step, made: made[i] ?? null }))
 }
 
+/** A live rate looks back a minute: before that has passed since the last command it tells of what was before. */
+const SETTLED_AFTER_S = 60
+
+/** Whether the live rate tells of the heating that was last asked for. */
+export function isSettled(melt: MeltFacts, atS: number): boolean {
+  const last = melt.run?.commands.filter(({ body }) => body.command.kind !== 'pace').at(-1)
+  return atS - (last?.body.atS ?? 0) >= SETTLED_AFTER_S
+}
+
 /** The next turn to make, and how many minutes until it is due: by temperature where heating, by time where cooling. */
 export function nextTurn(
   melt: MeltFacts,
   nowC: number,
   atS: number,
-  rateCPerMin: number | null,
+  liveCPerMin: number | null,
 ): (DialTurn & { readonly dueInMin: number | null }) | null {
+  const rateCPerMin = isSettled(melt, atS) ? liveCPerMin : null
   const turns = dialTurnsOf(melt)
   const i = turns.findIndex(({ made }) => made === null)
   const turn = turns[i]

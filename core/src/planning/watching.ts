@@ -1,8 +1,10 @@
 import type { BlockReading } from '../simulator/block'
 import { isTooFast, minutesToWindow } from '../heating/watching'
-import { mendingSetting, modelledNow } from './dialTurns'
+import { type CurvePoint, dialCurve } from './curves'
+import { isSettled, mendingSetting, modelledNow } from './dialTurns'
 import { rateOf } from '../heating/rateOf'
 import { ASKED_ABOUT_C } from '../thermometer/atTheEvent'
+import type { Conventions } from '../conventions/conventions'
 import type { View } from '../notebook/fold'
 import { type MeltFacts, readingsOf } from '../notebook/views/melt'
 
@@ -39,10 +41,16 @@ export function expectedReading(
   if (last === undefined || (probeC.size < 2 && modelledNow(melt, atS) === null)) return null
   const temperatureC = estimatedNow(view, melt, atS)
   if (temperatureC === null) return null
-  return { temperatureC, withinC: Math.max(ASKED_ABOUT_C, MAY_CHANGE * Math.abs(temperatureC - last)) }
+  const withinC =
+    modelledNow(melt, atS) === null
+      ? ASKED_ABOUT_C + (BY_HAND_C_PER_MIN * (atS - lastSample)) / 60
+      : Math.max(ASKED_ABOUT_C, MAY_CHANGE * Math.abs(temperatureC - last))
+  return { temperatureC, withinC }
 }
 /** The dial may have been turned since: so much of what was expected on top may be missing. */
 const MAY_CHANGE = 0.9
+/** Nobody knows what a hand has done to the heat since the last reading: it may have risen as fast as this. */
+const BY_HAND_C_PER_MIN = 25
 
 /** Live rate of a run, °C/min, from what is on record and the latest readings heard. */
 export function liveRate(
@@ -78,15 +86,6 @@ function rateByEye(probeC: ReadonlyMap<number, number>): number | null {
   return rateOf(samples, BY_EYE_OVER_MIN)
 }
 
-/** A live rate looks back a minute: before that has passed since the last command it tells of what was before. */
-const SETTLED_AFTER_S = 60
-
-/** Whether the live rate tells of the heating that was last asked for. */
-function isSettled(melt: MeltFacts, atS: number): boolean {
-  const last = melt.run?.commands.filter(({ body }) => body.command.kind !== 'pace').at(-1)
-  return atS - (last?.body.atS ?? 0) >= SETTLED_AFTER_S
-}
-
 /** A melt as it stands at this moment, for whoever watches it. */
 export interface Moment {
   /** What the thermometer shows, or about; null while nobody knows, °C. */
@@ -107,29 +106,32 @@ export type Announcement =
       readonly setting: number | null
       readonly byHand: boolean
     }
-  | { readonly say: 'opens'; readonly atC: number; readonly inMin: number }
+  /** `inMin` is null while nobody can say. */
+  | { readonly say: 'opens'; readonly atC: number; readonly inMin: number | null }
+
+/** The rate allowed through the range: house rules’, but a scouting run’s own where it is to go quickly. */
+export function meltRateOf(melt: MeltFacts): Conventions['meltRate'] {
+  const { purpose, conventions, window } = melt.planned.body
+  if (purpose !== 'scouting') return conventions.meltRate
+  const target = window.rateCPerMin
+  return { min: target / 2, target, max: Math.max(target, conventions.meltRate.max) }
+}
 
 /** A setting within a degree of the stop counts as there, °C. */
 const AT_STOP_C = 1
 
 /** What is to be said of a melt that is watched: whether to look, to turn down, or how long there is; null when nothing is. */
 export function announcementOf(melt: MeltFacts, moment: Moment): Announcement | null {
-  const { window, conventions, heating } = melt.planned.body
+  const { window, heating } = melt.planned.body
   const { nowC, phase, rateCPerMin } = moment
   const byHand = melt.run?.started.body.feed === 'by hand'
   if (!moment.isConnected && !byHand) return { say: 'not heard' }
   if (nowC === null) return null
   if (!byHand && phase !== 'ramping' && phase !== 'heating')
     return phase === 'holding' && nowC >= window.stopC - AT_STOP_C ? { say: 'at the stop' } : null
-  if (nowC < window.watchFromC) {
-    const rate = Math.max(rateCPerMin ?? 0, window.rateCPerMin / 2)
-    return {
-      say: 'opens',
-      atC: window.watchFromC,
-      inMin: minutesToWindow({ ...window, rateCPerMin: rate }, nowC),
-    }
-  }
-  if (rateCPerMin !== null && isSettled(melt, moment.atS) && isTooFast(rateCPerMin, conventions.meltRate))
+  if (nowC < window.watchFromC)
+    return { say: 'opens', atC: window.watchFromC, inMin: minutesUntilWindow(melt, moment, nowC) }
+  if (rateCPerMin !== null && isSettled(melt, moment.atS) && isTooFast(rateCPerMin, meltRateOf(melt)))
     return {
       say: 'too fast',
       rateCPerMin,
@@ -137,6 +139,34 @@ export function announcementOf(melt: MeltFacts, moment: Moment): Announcement | 
       byHand: heating.by === 'hand',
     }
   return { say: nowC > window.stopC ? 'past the stop' : 'in the window' }
+}
+
+/** A rate below this tells nothing of when anything is reached, °C/min. */
+const HEATS_FROM_C_PER_MIN = 0.2
+
+/**
+ * Minutes until the window opens: by the plan, which knows what comes; where there is none, by the rate once it tells
+ * of the heating last asked for.
+ */
+function minutesUntilWindow(melt: MeltFacts, { atS, rateCPerMin }: Moment, nowC: number): number | null {
+  const { window, heating } = melt.planned.body
+  if (heating.by === 'ramp') return minutesToWindow(window, nowC)
+  if (heating.by === 'dial') {
+    const curve = dialCurve(heating)
+    const minuteAt = (c: number) => curve.find(([minute, at]) => at >= c && isHeating(curve, minute))?.[0]
+    const [now, opens] = [minuteAt(nowC), minuteAt(window.watchFromC)]
+    if (now !== undefined && opens !== undefined) return Math.max(0, opens - now)
+  }
+  const rate = isSettled(melt, atS) ? rateCPerMin : null
+  return rate !== null && rate > HEATS_FROM_C_PER_MIN
+    ? minutesToWindow({ ...window, rateCPerMin: rate }, nowC)
+    : null
+}
+
+/** Whether a planned curve has done with cooling by this minute. */
+function isHeating(curve: readonly CurvePoint[], minute: number): boolean {
+  const coldest = curve.reduce((least, point) => (point[1] < least[1] ? point : least))
+  return minute >= coldest[0]
 }
 
 /** Whether the rate shown is that of the slow part, where fast is too fast. */

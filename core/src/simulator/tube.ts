@@ -15,6 +15,8 @@ export interface TubeReading {
   readonly look: TubeLook
   /** Of the whole sample, molar. */
   readonly liquidFraction: number
+  /** Of each shell of equal volume, the outermost first; only from what is simulated. */
+  readonly shells?: readonly number[]
 }
 
 const SHELLS = 8
@@ -98,7 +100,8 @@ function liquidAt({ sample, eutectic: point }: TubeState, temperatureC: number):
 /** What an eye at the lens sees now. */
 export function look(tube: TubeState): TubeReading {
   const liquidFraction = tube.shellLiquid.slice(0, SHELLS).reduce((sum, phi) => sum + phi, 0) / SHELLS
-  return { look: lookAt(tube, liquidFraction), liquidFraction }
+  const shells = tube.shellLiquid.slice(0, SHELLS).map((phi) => Math.round(1000 * phi) / 1000)
+  return { look: lookAt(tube, liquidFraction), liquidFraction, shells }
 }
 
 function lookAt(tube: TubeState, liquid: number): TubeLook {

@@ -7,6 +7,7 @@ import {
   createBlock,
   type Instrument,
   type InstrumentState,
+  isAnythingSeen,
   type MeltId,
   type MeltPlanned,
   type NotebookId,
@@ -129,13 +130,17 @@ export function dueS(run: Run, now: number): number {
 /** Hurried time goes back to real time this far before something is due, °C. */
 const SLOW_DOWN_BEFORE_C = 0.5
 
-/** Hurried time goes back to real time when hands or eyes are needed: preheated, a turn of the dial due, near the window, or at the end. */
-export function mustSlowDown(run: Run, { phase, probe }: BlockReading): boolean {
+/**
+ * Hurried time goes back to real time when hands or eyes are needed: preheated, a turn of the dial due, near the
+ * window, at the end, and in any run as soon as there is something to be seen. A scouting run has no window.
+ */
+export function mustSlowDown(run: Run, { phase, probe, tubes }: BlockReading): boolean {
   if (phase === 'holding') return true
   if (isTurnDue(run, probe.value)) return true
+  if (phase !== 'ramping' && phase !== 'heating') return false
+  if (isAnythingSeen(tubes)) return true
   return (
-    (phase === 'ramping' || phase === 'heating') &&
-    probe.value >= run.planned.window.watchFromC - SLOW_DOWN_BEFORE_C
+    run.planned.purpose !== 'scouting' && probe.value >= run.planned.window.watchFromC - SLOW_DOWN_BEFORE_C
   )
 }
 

@@ -2,6 +2,7 @@ import { Router } from 'express'
 import Joi from 'joi'
 import { OWN_SORTS, type OwnSort } from '@ivory-crystal/core/schemas'
 import { checked, HttpProblem } from '../http/problem'
+import { idOf } from './items'
 import type { ShelfStore } from './shelf'
 
 /** Rows a request may carry; a large file comes in several. */
@@ -21,7 +22,11 @@ export function shelfRoutes(shelf: ShelfStore): Router {
     response.json(await shelf.put(sortIn(request.params.sort), rows, dryRun))
   })
   router.get('/shelf/:sort/versions', async (request, response) => {
-    response.json({ versions: await shelf.versions(sortIn(request.params.sort), idIn(request.query['id'])) })
+    const sort = sortIn(request.params.sort)
+    const asked = idIn(request.query['id'])
+    // House rules are asked for by their name: what they are kept under is made from it.
+    const id = sort === 'house rules' ? idOf(sort, { name: asked }) : asked
+    response.json({ versions: await shelf.versions(sort, id) })
   })
   router.post('/shelf/:sort/off', async (request, response) => {
     const { id } = checked<{ id: string }>(Joi.object({ id: Joi.string().max(300).required() }), request.body)

@@ -3,7 +3,14 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { and, eq } from 'drizzle-orm'
 import request from 'supertest'
-import { type Compound, PROCEDURES, type Shelf, type ShelfReport } from '@ivory-crystal/core'
+import {
+  type Compound,
+  type Conventions,
+  PROCEDURES,
+  SCHOOLS,
+  type Shelf,
+  type ShelfReport,
+} from '@ivory-crystal/core'
 import { openPglite } from '../db/open'
 import { shelfItems } from '../db/schema'
 import type { RunningServer } from '../server'
@@ -127,6 +134,21 @@ describe('the shelf', () => {
       versions: unknown[]
     }
     expect(versions).toHaveLength(2)
+  })
+  test('the versions of house rules are asked for by the name of the set', async () => {
+    const [set] = SCHOOLS.slice(1) as [Conventions]
+    await request(at())
+      .post(`/api/shelf/${encodeURIComponent('house rules')}`)
+      .send({ rows: [{ ...set, startBelowC: set.startBelowC + 3 }], dryRun: false })
+      .expect(200)
+    const asked = await request(at()).get(
+      `/api/shelf/${encodeURIComponent('house rules')}/versions?id=${encodeURIComponent(set.name)}`,
+    )
+    const { versions } = asked.body as { versions: { version: number; body: Conventions }[] }
+    expect(versions.map(({ version, body }) => [version, body.startBelowC]).sort()).toEqual([
+      [1, set.startBelowC],
+      [2, set.startBelowC + 3],
+    ])
   })
   test('no such sort, too many rows', async () => {
     await request(at())

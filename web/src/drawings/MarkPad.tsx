@@ -23,6 +23,7 @@ interface PadProps {
   onset: string
   disabled: boolean
   onPress: (slot: number, moment: Moment) => void
+  onStrike: (mark: Mark) => void
 }
 
 /** What a key stands for, or null. */
@@ -35,7 +36,7 @@ export function padKey(key: string): { readonly slot: number; readonly moment: M
 }
 
 /** Nine areas, three tubes across and three moments down. Open areas all look alike: the pad expects nothing. */
-export function MarkPad({ tubes, marks, onset, disabled, onPress }: PadProps) {
+export function MarkPad({ tubes, marks, onset, disabled, onPress, onStrike }: PadProps) {
   return (
     <div className={css.pad} role="group" aria-label="Mark pad">
       <span />
@@ -57,13 +58,14 @@ export function MarkPad({ tubes, marks, onset, disabled, onPress }: PadProps) {
           onset={onset}
           disabled={disabled}
           onPress={onPress}
+          onStrike={onStrike}
         />
       ))}
     </div>
   )
 }
 
-function PadRow({ moment, tubes, marks, onset, disabled, onPress }: PadProps & { moment: Moment }) {
+function PadRow({ moment, tubes, marks, onset, disabled, onPress, onStrike }: PadProps & { moment: Moment }) {
   return (
     <>
       <div className={css.rowName} title={moment === 'first liquid' ? onset : undefined}>
@@ -74,31 +76,59 @@ function PadRow({ moment, tubes, marks, onset, disabled, onPress }: PadProps & {
         const made = marks.filter(({ entry }) => entry.body.slot === slot && entry.body.moment === moment)
         const key = PAD_KEYS[moment][column]
         return (
-          <button
-            key={slot}
-            type="button"
-            className={css.cell}
-            disabled={disabled || !tube}
-            aria-label={`${moment}, tube ${slot}${tube ? `, ${tube.label}` : ''}, key ${key}${made.map((mark) => `, marked at ${mark.temperature?.text ?? 'a temperature still to come'} °C`).join('')}`}
-            onClick={() => {
-              onPress(slot, moment)
-            }}
-          >
+          <div key={slot} className={css.cell}>
+            <button
+              type="button"
+              className={css.press}
+              disabled={disabled || !tube}
+              aria-label={`${moment}, tube ${slot}${tube ? `, ${tube.label}` : ''}, key ${key}${made.map((mark) => `, marked at ${mark.temperature?.text ?? 'a temperature still to come'} °C`).join('')}`}
+              onClick={() => {
+                onPress(slot, moment)
+              }}
+            />
             {made.map((mark) => (
-              <span key={mark.entry.id} className="d-block">
-                <span data-reading className={made.length > 1 ? classNames(css.said, 'fw-bold') : css.at}>
-                  {mark.temperature?.text ?? '…'}
-                </span>{' '}
-                <span className={css.said}>
-                  {mark.word ? `${mark.word} · ` : ''}
-                  {span(mark.entry.body.pressedAtS * 1000)}
-                </span>
-              </span>
+              <Made key={mark.entry.id} mark={mark} isOneOfMany={made.length > 1} onStrike={onStrike} />
             ))}
-            <kbd className="key">{key}</kbd>
-          </button>
+            <kbd className="key" aria-hidden>
+              {key}
+            </kbd>
+          </div>
         )
       })}
     </>
+  )
+}
+
+/** A mark in its cell, and the way to take it back. */
+function Made({
+  mark,
+  isOneOfMany,
+  onStrike,
+}: {
+  mark: Mark
+  isOneOfMany: boolean
+  onStrike: (mark: Mark) => void
+}) {
+  const { moment, slot, pressedAtS } = mark.entry.body
+  return (
+    <span className={css.made}>
+      <span data-reading className={isOneOfMany ? classNames(css.said, 'fw-bold') : css.at}>
+        {mark.temperature?.text ?? '…'}
+      </span>{' '}
+      <span className={css.said}>
+        {mark.word ? `${mark.word} · ` : ''}
+        {span(pressedAtS * 1000)}
+      </span>{' '}
+      <button
+        type="button"
+        className={css.strike}
+        aria-label={`Strike ${moment} of tube ${slot}${mark.temperature ? ` at ${mark.temperature.text} °C` : ''}`}
+        onClick={() => {
+          onStrike(mark)
+        }}
+      >
+        strike
+      </button>
+    </span>
   )
 }

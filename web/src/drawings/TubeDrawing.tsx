@@ -1,6 +1,7 @@
 import type { TubeLook, TubeReading } from '@ivory-crystal/core'
 
-const SAID: Readonly<Record<TubeLook, string>> = {
+/** What is seen of a tube, in words, and no more. */
+export const LOOKS_LIKE: Readonly<Record<TubeLook, string>> = {
   'not in': 'not in the block',
   powder: 'dry powder',
   shrunk: 'drawn away from the wall',
@@ -13,6 +14,9 @@ const SAID: Readonly<Record<TubeLook, string>> = {
 }
 const POWDER = '#e9d79a'
 const MELT = '#d7a93e'
+
+/** Looks at which no melt has run together yet. */
+const DRY: readonly TubeLook[] = ['not in', 'powder', 'shrunk', 'sweating']
 
 /** A capillary as the eye at the lens would see it. */
 export function TubeDrawing({ tube, name }: { tube: TubeReading; name: string }) {
@@ -27,11 +31,11 @@ export function TubeDrawing({ tube, name }: { tube: TubeReading; name: string })
       height="96"
       viewBox="0 0 72 96"
       role="img"
-      aria-label={`${name}: ${SAID[look]}`}
+      aria-label={`${name}: ${LOOKS_LIKE[look]}`}
       opacity={out ? 0.45 : 1}
     >
       <path d="M24 2v74q0 12 12 12t12-12V2" fill="var(--paper)" stroke="var(--ink-2)" strokeWidth="1.4" />
-      {liquid > 0.02 && (
+      {liquid > 0 && !DRY.includes(look) && (
         <path
           d={`M25.5 ${80 - 46 * Math.min(1, 0.35 + liquid * 0.4)}V76q0 10.5 10.5 10.5T46.5 76V${80 - 46 * Math.min(1, 0.35 + liquid * 0.4)}z`}
           fill={MELT}

@@ -81,6 +81,13 @@ export function span(ms: number): string {
   return `${minutes}:${String(seconds % 60).padStart(2, '0')}`
 }
 
+/** How long something takes, as far as anybody can say: “about 20 min”, never to the second. */
+export function aboutMinutes(minutes: number): string {
+  if (minutes < 1) return 'under a minute'
+  if (minutes < 100) return `about ${minutes < 10 ? Math.round(minutes) : 5 * Math.round(minutes / 5)} min`
+  return `about ${fixed(minutes / 60, 1)} h`
+}
+
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }

@@ -123,6 +123,46 @@ describe('the account', () => {
     expect(closed.ofCrude.value).toBeCloseTo((100 * 1.45) / 1.804, 9)
     expect(closed.rows.find(({ part }) => part === 'unaccounted')?.found?.value).toBeCloseTo(0.144, 9)
   })
+  test.each([
+    [11, 0],
+    [11, 2],
+    [16, 5],
+    [40, 30],
+  ])('with %p mL hot and %p mL of rinse, what is predicted comes to the crude', (hot, rinse) => {
+    const account = accountIn(
+      viewOf(
+        weighed('crude', '1.804'),
+        plan(),
+        portion(String(hot)),
+        ...(rinse > 0 ? [portion(String(rinse), 'rinse')] : []),
+        weighed('product', '1.400'),
+        weighed('residue', '0.200'),
+      ),
+    )
+    const predicted = account.rows.reduce((g, { predictedG }) => g + (predictedG ?? 0), 0)
+    expect(predicted).toBeCloseTo(1.804, 9)
+  })
+  test('the residue holds no more impurity than the crude, and is not more than is missing', () => {
+    const residueOf = (product: string, residue: string) =>
+      accountIn(
+        viewOf(
+          weighed('crude', '1.804'),
+          plan(),
+          portion('11'),
+          weighed('product', product),
+          weighed('residue', residue),
+        ),
+      ).residue
+    // The plan takes the crude for 90 % pure: 0.1804 g of impurity, whatever the residue weighs.
+    const heavy = residueOf('1.3', '0.45')
+    expect(heavy?.impurityG).toBeCloseTo(0.1804, 9)
+    expect(heavy?.productG).toBeCloseTo(0.45 - 0.1804, 9)
+    expect(heavy?.remark).toContain('No more impurity than the 0.180 g that a crude of 90 % benzil holds')
+    const wet = residueOf('1.5', '0.45')
+    expect(wet?.remark).toContain('0.146 g more than is missing from the crystals: it still holds solvent')
+    const plain = residueOf('1.55', '0.2')
+    expect(plain?.remark).toBeNull()
+  })
   test('a difference the weighing can explain is not called one', () => {
     const predicted = planLine.body.result.crystalMassG.toFixed(3)
     const account = accountIn(viewOf(weighed('crude', '1.804'), plan(), weighed('product', predicted)))

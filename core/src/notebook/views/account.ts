@@ -27,10 +27,13 @@ export interface AccountRow {
   /** True when found and predicted differ by more than two standard uncertainties of the weighing. */
   readonly beyondWeighing: boolean
 }
+/** What the residue is taken to hold; never more of anything than the crude had. */
 export interface ResidueSplit {
   readonly productG: number
   readonly impurityG: number
   readonly basis: string
+  /** What the bounds changed, or that the residue holds more than the crude could leave; null when neither. */
+  readonly remark: string | null
 }
 export interface Account {
   readonly crude: Quantity
@@ -70,7 +73,7 @@ export const accountOf = remember((view: View, id: PrepId): Result<Account> => {
             accountedG: [crops.value, found.liquor.value, found.grit?.value ?? 0],
           }).percent
         : null,
-      residue: found.liquor ? splitOf(view, prep, found.liquor.value, predicted) : null,
+      residue: found.liquor ? splitOf(view, prep, found.liquor, predicted, crude.value, crops) : null,
       ofCrude: ofCrude.value,
       ofProduct: ofProduct(prep, crops, crude.value),
       yield: yieldOf(prep, crops.value),
@@ -97,6 +100,7 @@ function foundOf(prep: PrepFacts): Found {
 }
 
 interface Predicted {
+  /** What the rinse is thought to take is off it, so that the parts come to the crude. */
   readonly crystalsG: number
   readonly productInLiquorG: number
   readonly impurityInLiquorG: number
@@ -118,9 +122,9 @@ function predictedOf(prep: PrepFacts): Predicted | null {
   })
   const { input, result } = asUsed && again.ok ? again.value : { input: plan.input, result: plan.result }
   const liquor = liquorOf(input, result)
-  const rinseG = rinseLossUpToG(plan.input, result, rinseML)
+  const rinseG = Math.min(rinseLossUpToG(plan.input, result, rinseML), result.crystalMassG)
   return {
-    crystalsG: result.crystalMassG,
+    crystalsG: result.crystalMassG - rinseG,
     productInLiquorG: result.productInLiquorG,
     impurityInLiquorG: liquor.crudeG - result.productInLiquorG,
     rinseG,
@@ -156,7 +160,7 @@ function rowsOf(
       predicted?.crystalsG ?? null,
       found.crystals,
       predicted
-        ? `predicted for ${predicted.volume}, without any loss on glass and paper`
+        ? `predicted for ${predicted.volume}${predicted.rinseG > 0 ? ' and after the rinse' : ''}, without any loss on glass and paper`
         : 'no plan to compare with',
     ),
     row('second crop', 'Second crop', null, second, 'from the evaporated liquor'),
@@ -246,26 +250,44 @@ function yieldOf(prep: PrepFacts, actualG: number): Account['yield'] {
     : null
 }
 
-/** What dried out of the liquor is impurity and the product that stayed dissolved, never impurity alone. */
+/**
+ * What dried out of the liquor is impurity and the product that stayed dissolved, never impurity alone, and never more
+ * impurity than the crude held, nor more product than is missing from the crops.
+ */
 function splitOf(
   view: View,
   prep: PrepFacts,
-  residueG: number,
+  residue: Quantity,
   predicted: Predicted | null,
+  crude: Quantity,
+  crops: Quantity,
 ): ResidueSplit | null {
+  const residueG = residue.value
   const fraction = residueFraction(view, prep)
-  if (fraction !== null)
-    return {
-      productG: residueG * fraction,
-      impurityG: residueG * (1 - fraction),
-      basis: 'from the residue’s own melting range',
-    }
-  if (!predicted) return null
-  const productG = Math.min(residueG, predicted.productInLiquorG + predicted.rinseG)
+  if (fraction === null && !predicted) return null
+  const wanted =
+    fraction !== null
+      ? residueG * (1 - fraction)
+      : residueG - Math.min(residueG, (predicted?.productInLiquorG ?? 0) + (predicted?.rinseG ?? 0))
+  const plan = prep.plan?.body
+  const assay = plan?.input.assay ?? null
+  const impurityMostG = assay === null ? Infinity : crude.value * (1 - assay)
+  const impurityG = Math.min(wanted, impurityMostG)
+  const productG = residueG - impurityG
+  const missingG = crude.value - crops.value
   return {
     productG,
-    impurityG: residueG - productG,
-    basis: `predicted: what ${predicted.volume} of cold solvent and the rinse hold`,
+    impurityG,
+    basis:
+      fraction !== null
+        ? 'from the residue’s own melting range'
+        : `predicted: what ${predicted?.volume ?? ''} of cold solvent and the rinse hold`,
+    remark:
+      residueG > missingG + 2 * spread([residue, crude, crops])
+        ? `It weighs ${(residueG - missingG).toFixed(3)} g more than is missing from the crystals: it still holds solvent, or something that was not in the crude.`
+        : wanted > impurityMostG && assay !== null
+          ? `No more impurity than the ${impurityMostG.toFixed(3)} g that a crude of ${(100 * assay).toFixed(0)} % ${prep.opened.body.compound.name} holds: the rest of the residue is product, or the crude was less pure than that.`
+          : null,
   }
 }
 

@@ -1,3 +1,4 @@
+import type { TubeNote } from '../kinds/tube-noted/kind'
 import type { RangeEvidence, Repeat, SignSeen } from '../../judging/evidence'
 import { behaviourOf } from '../../reference/behaviour'
 import type { PlateOpinion } from '../../chromatography/readPlate'
@@ -155,11 +156,14 @@ export function isFromWater(prep: PrepFacts): boolean {
   return plan ? [plan.solvent, plan.pair?.solvent].some((one) => one?.group === 'water') : false
 }
 
+const LATE_NOTES: readonly TubeNote[] = ['melted as it went in', 'first liquid seen late']
+
 /** Watching begins where the slow part begins, or where the tube went in when that was later. */
 function watchedFromBelowOnsetC(view: View, row: CompleteRow): number | null {
   const melt = meltOf(view, row.melt)
   if (!melt) return null
-  if (row.notes.includes('melted as it went in')) return 0
+  // Whoever watched says that the beginning was over before it was seen.
+  if (LATE_NOTES.some((note) => row.notes.includes(note))) return 0
   const readings = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
   const putInC = melt.notes.flatMap(({ body }) => {
     const at = body.slot === row.slot && body.note === 'put in' ? Math.round(body.atS) : null

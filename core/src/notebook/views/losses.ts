@@ -24,7 +24,7 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
     )
   if (liquor?.found && residue)
     said.push(
-      `${liquor.found.value.toFixed(3)} g was found in the evaporated liquor: about ${residue.productG.toFixed(2)} g ${prep.opened.body.compound.name} and ${residue.impurityG.toFixed(2)} g impurity (${residue.basis}).`,
+      `${liquor.found.value.toFixed(3)} g was found in the evaporated liquor: about ${residue.productG.toFixed(2)} g ${prep.opened.body.compound.name} and ${residue.impurityG.toFixed(2)} g impurity (${residue.basis}).${residue.remark ? ` ${residue.remark}` : ''}`,
     )
   const grit = row('grit')
   const gritG = grit?.found?.value ?? grit?.predictedG ?? 0

@@ -3,6 +3,7 @@ import type { Fusion } from '../../melting/liquidus'
 import type { Compound } from '../../reference/shelf'
 import { unlistedFusion } from '../../identity/likelihood'
 import { eutectic } from '../../melting/eutectic'
+import { meltingRange, VISIBLE_LIQUID_FRACTION } from '../../melting/meltingRange'
 import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
 import { firstLine, latestLine, remember, subjectsWith } from '../read'
@@ -87,11 +88,10 @@ export const expectedOf = remember((view: View, id: SampleId): Expected | null =
   if (sample.of.length > 0) return expectedOfMixture(view, sample)
   const { compound } = sample
   if (!compound) return measuredBefore(view, id)
-  const impurity = sample.prep ? latestLine(view, sample.prep, 'plan fixed')?.body.impurity : null
-  const firstLiquidFromC =
-    impurity && IMPURE.includes(sample.role)
-      ? eutectic(fusionOf(compound), fusionOf(impurity)).temperatureC
-      : null
+  const plan = sample.prep ? latestLine(view, sample.prep, 'plan fixed')?.body : undefined
+  const firstLiquidFromC = IMPURE.includes(sample.role)
+    ? firstLiquidC(compound, plan?.impurity ?? null, plan?.input.assay ?? ASSUMED_ASSAY)
+    : null
   return {
     lowC: compound.meltLowC,
     highC: compound.meltHighC,
@@ -99,6 +99,21 @@ export const expectedOf = remember((view: View, id: SampleId): Expected | null =
     source: compound.source,
   }
 })
+
+/** Share of product in a crude nothing is planned for yet, by mass. */
+const ASSUMED_ASSAY = 0.9
+
+/**
+ * Where an impure sample could show its first liquid, °C: at its eutectic with the impurity that is named; with none
+ * named, some impurity that melts like the product itself is assumed, as much of it as the plan says.
+ */
+function firstLiquidC(compound: Compound, impurity: Compound | null, assay: number): number | null {
+  const own = fusionOf(compound)
+  if (impurity) return eutectic(own, fusionOf(impurity)).temperatureC
+  if (assay >= 1) return null
+  return meltingRange(own, own, assay, { visibleLiquidFraction: VISIBLE_LIQUID_FRACTION['first wetness'] })
+    .onsetC
+}
 
 function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {
   const parts = of.map((id) => expectedOf(view, id))

@@ -1,7 +1,9 @@
 import { useHouseRules } from '../../parts/useHouseRules'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { BENCH, type Conventions } from '@ivory-crystal/core'
+import { BENCH, type Conventions, linesOf } from '@ivory-crystal/core'
+import { clock, day } from '../../format/format'
+import { Versions } from '../shelf/Versions'
 import { Title } from '../../parts/Title'
 import { useNotebook, write } from '../../ledger/notebook'
 import { HouseRulesEditor } from './HouseRulesEditor'
@@ -12,6 +14,7 @@ export function HouseRules() {
   const shelf = useNotebook((state) => state.shelf)
   const inForce = useHouseRules()
   const [editing, setEditing] = useState<Conventions | null>(null)
+  const [asked, setAsked] = useState<Conventions | null>(null)
   if (!shelf) return <p aria-busy="true">Reading the shelf …</p>
   const rules = shelf.houseRules
   return (
@@ -53,7 +56,7 @@ export function HouseRules() {
                       variant="outline-primary"
                       aria-label={`Go by ${set.name}`}
                       onClick={() => {
-                        write({ kind: 'rules taken', subject: BENCH, body: { conventions: set } })
+                        setAsked(set)
                       }}
                     >
                       Go by it
@@ -75,6 +78,53 @@ export function HouseRules() {
           </tbody>
         </table>
       </div>
+      {asked && (
+        <div className="look mt-3" role="alert">
+          <p className="mb-1">
+            <b>Going by “{asked.name}” from now on alters:</b>
+          </p>
+          <ul className="mb-1 ps-3">
+            {differencesOf(inForce, asked).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          <p className="mb-2">Plans, runs and verdicts there are keep what they were made under.</p>
+          <div className="row-of">
+            <Button
+              size="sm"
+              onClick={() => {
+                setAsked(null)
+                write({ kind: 'rules taken', subject: BENCH, body: { conventions: asked } })
+              }}
+            >
+              Go by it
+            </Button>
+            <Button
+              size="sm"
+              variant="link"
+              onClick={() => {
+                setAsked(null)
+              }}
+            >
+              Never mind
+            </Button>
+          </div>
+        </div>
+      )}
+      <GoneBy />
+      {editing && (
+        <Versions
+          key={`${editing.name} versions`}
+          sort="house rules"
+          id={editing.name}
+          tell={(body, before) =>
+            before
+              ? differencesOf(before as Conventions, body as Conventions).join('; ') ||
+                'nothing that shows here'
+              : 'as it came'
+          }
+        />
+      )}
       {editing && (
         <HouseRulesEditor
           key={editing.name}
@@ -86,6 +136,36 @@ export function HouseRules() {
         />
       )}
     </>
+  )
+}
+
+/** By which set this notebook has gone, since when, and who took it. */
+function GoneBy() {
+  const taken = useNotebook(({ view }) => linesOf(view, BENCH, 'rules taken'))
+  if (taken.length === 0) return null
+  return (
+    <section className="mt-3" aria-label="Gone by">
+      <h2>What this notebook has gone by</h2>
+      <ul className="mb-0 mt-1 ps-3">
+        {[...taken].reverse().map(({ id, at, author, body }, i, all) => {
+          const before = all[i + 1]?.body.conventions
+          const changed = before ? differencesOf(before, body.conventions) : []
+          return (
+            <li key={id}>
+              {day(at)}, {clock(at)}, {author}: <b>{body.conventions.name}</b>
+              {changed.length > 0 && <span className="quiet"> · {changed.join('; ')}</span>}
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+/** What another set asks otherwise, a line each. */
+function differencesOf(from: Conventions, to: Conventions): readonly string[] {
+  return ROWS.flatMap(([question, tell]) =>
+    tell(from) === tell(to) ? [] : [`${question}: ${tell(from)} → ${tell(to)}`],
   )
 }
 

@@ -209,6 +209,13 @@ describe('house rules', () => {
     server.putOnShelf.mockResolvedValue({ added: 1, changed: 0, same: 0, refused: [] })
     const user = open('/rules')
     await user.click(await screen.findByRole('button', { name: 'Go by Close start' }))
+    // What it alters is said before it does.
+    screen.getByText('slow part starts: 15 °C below → 5 °C below')
+    expect(bodies('rules taken')).toEqual([])
+    await user.click(press('Never mind'))
+    await user.click(press('Go by Close start'))
+    await user.click(press('Go by it'))
+    within(screen.getByRole('region', { name: 'Gone by' })).getByText('Close start')
     expect(bodies('rules taken')).toMatchObject([{ conventions: { name: 'Close start', startBelowC: 5 } }])
     await user.click(press('Edit Close start'))
     await user.clear(field('name'))

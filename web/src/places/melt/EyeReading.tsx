@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   expectedReading,
+  linesOf,
   type Mark,
   type MeltFacts,
   readingDoubt,
@@ -13,7 +14,7 @@ import { span } from '../../format/format'
 import { InlineField, Refusal } from '../../parts/InlineField'
 import { sound } from '../../drawings/sounds'
 import { useNow } from '../../app/now'
-import { useNotebook } from '../../ledger/notebook'
+import { strike, useNotebook } from '../../ledger/notebook'
 import { runSeconds } from './useRun'
 
 /** The thermometer wants to be read about this often, s. */
@@ -26,13 +27,14 @@ const MARK_WAITS_S = 120
 export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean }) {
   useNow()
   const view = useNotebook((state) => state.view)
-  /** A reading that was doubted: handed in once more as it is, it is kept. */
-  const [doubted, setDoubted] = useState<string | null>(null)
+  /** What is odd about the reading kept last. */
+  const [doubt, setDoubt] = useState<string | null>(null)
   const field = useRef<HTMLDivElement>(null)
   const nowS = runSeconds(melt)
   const waiting = melt.marks.find(
     ({ temperature, entry }) => temperature === null && nowS - entry.body.pressedAtS <= MARK_WAITS_S,
   )
+  const last = linesOf(view, melt.id, 'temperature typed').at(-1)
   const lastS = melt.run ? readingsOf(view, melt.id, melt.run.id).lastSample : 0
   const isDue = nowS - lastS >= READ_EVERY_S
   const wants = waiting !== undefined || isDue
@@ -52,11 +54,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
       if (!read.ok) return wrong(read.problem.sentence, 'text')
       if (!melt.run) return wrong('The run is over: nothing heats.', 'text')
       const expected = expectedReading(view, melt, runSeconds(melt))
-      const doubt = readingDoubt(read.value.value, expected?.temperatureC ?? null, expected?.withinC)
-      if (doubt && doubted !== read.value.text) {
-        setDoubted(read.value.text)
-        return wrong(doubt, 'text')
-      }
+      setDoubt(readingDoubt(read.value.value, expected?.temperatureC ?? null, expected?.withinC))
       return comesTo([
         {
           kind: 'temperature typed',
@@ -69,9 +67,6 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
           },
         },
       ])
-    },
-    written() {
-      setDoubted(null)
     },
   })
   const { text } = form.typed
@@ -87,14 +82,25 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
         </span>
         <InlineField label="read off the thermometer, °C" hint="°C" {...form.of('text')} />
         <Button type="submit" size="sm">
-          {doubted !== null && doubted === text.trim()
-            ? 'It does read that'
-            : text === ''
-              ? 'Record'
-              : `Record ${text} °C`}
+          {text === '' ? 'Record' : `Record ${text} °C`}
         </Button>
       </div>
       <Refusal sentence={form.said} />
+      {doubt && last && (
+        <p className="look mb-0" role="alert">
+          {last.body.temperature.text} °C is kept: {doubt}{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              setDoubt(null)
+              strike(last, 'misread')
+            }}
+          >
+            strike it
+          </Button>
+        </p>
+      )}
     </form>
   )
 }

@@ -1,6 +1,5 @@
 import { remember, remembered } from '../../app/memory'
 import {
-  BENCH,
   calibrationOf,
   type Conventions,
   dialOf,
@@ -66,9 +65,11 @@ export function MeltPlan({
   const instruments = shelf?.instruments ?? []
   const [chosen, setChosen] = useState(() => on ?? remembered(KEY))
   const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
+  /** A set taken for this melt alone. */
   const [taken, setTaken] = useState<Conventions | null>(null)
   const samples = samplesNamed(view)
-  const conventions = taken ?? houseRulesOf(view, shelf?.houseRules ?? [])
+  const rulesOfNotebook = houseRulesOf(view, shelf?.houseRules ?? [])
+  const conventions = taken ?? rulesOfNotebook
   const state = states?.find((one) => one.instrument.id === instrument?.id)
   const blockC = state?.blockC ?? null
   const form = useTyped<Typed, { readonly id: MeltId; readonly line: Line }>({
@@ -208,10 +209,8 @@ export function MeltPlan({
             literature={planned.value.literature}
             firstLiquidFromC={firstLiquid(view, read.tubes)}
             packing={first}
-            onTake={(school) => {
-              setTaken(school)
-              write({ kind: 'rules taken', subject: BENCH, body: { conventions: school } })
-            }}
+            ofNotebook={rulesOfNotebook}
+            onTake={setTaken}
           />
         )}
       </div>

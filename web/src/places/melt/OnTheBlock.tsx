@@ -2,22 +2,19 @@ import css from './OnTheBlock.module.css'
 import classNames from 'classnames'
 import { useEffect, useRef } from 'react'
 import {
-  type Announcement,
-  announcementOf,
   correctedRange,
   type Instrument,
   isSlowPart,
   type MeltFacts,
+  meltRateOf,
   nextTurn,
 } from '@ivory-crystal/core'
 import { useNotebook } from '../../ledger/notebook'
 import { fixed, span } from '../../format/format'
 import { sound } from '../../drawings/sounds'
 import { Thermometer } from '../../drawings/Thermometer'
-import { EndPanel } from './EndPanel'
 import { EyeReading } from './EyeReading'
 import { RateGauge } from './RateGauge'
-import { RunControls } from './RunControls'
 import { type MeltMoment, useMoment } from './useMoment'
 import type { Run } from './useRun'
 
@@ -26,48 +23,16 @@ interface OnTheBlockProps {
   run: Run
   instrument: Instrument | undefined
   muted: boolean
-  ending: boolean
-  setEnding: (ending: boolean) => void
 }
-/** The instrument as it stands: temperature, rate, what is to be said of it, and the next command. */
-export function OnTheBlock({ melt, run, instrument, muted, ending, setEnding }: OnTheBlockProps) {
+/** The instrument as it stands: temperature, rate, and the reading that is wanted. */
+export function OnTheBlock({ melt, run, instrument, muted }: OnTheBlockProps) {
   const now = useMoment(melt, run)
-  const said = announcementOf(melt, now)
   useCalls(melt, now, muted)
   return (
     <>
       <Temperature melt={melt} run={run} instrument={instrument} now={now} />
       <Trouble instrument={melt.planned.body.instrument} />
       {!run.recorded && <EyeReading melt={melt} muted={muted} />}
-      {said && (
-        <div
-          className={
-            said.say === 'not heard' || said.say === 'opens' ? classNames(css.window, css.wait) : css.window
-          }
-          role="status"
-        >
-          {sentenceOf(said)}
-        </div>
-      )}
-      {ending ? (
-        <EndPanel
-          melt={melt}
-          run={run}
-          onBack={() => {
-            setEnding(false)
-          }}
-        />
-      ) : (
-        <RunControls
-          melt={melt}
-          run={run}
-          now={now}
-          instrument={instrument}
-          onEnd={() => {
-            setEnding(true)
-          }}
-        />
-      )}
     </>
   )
 }
@@ -94,7 +59,7 @@ function Temperature({
   now: MeltMoment
 }) {
   const reading = now.heard?.reading
-  const { conventions, calibration } = melt.planned.body
+  const { calibration } = melt.planned.body
   const corrected =
     calibration && reading && run.recorded ? correctedRange(calibration, reading.probe, reading.probe) : null
   return (
@@ -133,33 +98,11 @@ function Temperature({
       )}
       <div className="pb-2">
         <span className="quiet">rate{run.recorded ? '' : ', from your readings'}</span>
-        <RateGauge rate={now.rateCPerMin} wanted={conventions.meltRate} ramping={isSlowPart(melt, now)} />
+        <RateGauge rate={now.rateCPerMin} wanted={meltRateOf(melt)} ramping={isSlowPart(melt, now)} />
         <span className="quiet">{span(now.atS * 1000)} into the run</span>
       </div>
     </div>
   )
-}
-
-function sentenceOf(said: Announcement): string {
-  switch (said.say) {
-    case 'not heard':
-      return 'The instrument cannot be heard. Keep watching and keep pressing: each press is kept with its time, and the recorder’s trace gives the temperature.'
-    case 'at the stop':
-      return 'At the stop temperature. Not melted? Go on a little, or end the run and say so.'
-    case 'past the stop':
-      return 'Past the planned stop. Not melted? End the run and say so, or go on a little.'
-    case 'in the window':
-      return 'In the window. Eye at the lens, all tubes.'
-    case 'opens':
-      return `The window opens at ${fixed(said.atC, 1)} °C, in about ${span(said.inMin * 60_000)}.`
-    case 'too fast': {
-      const fast = `${fixed(said.rateCPerMin, 1)} °C/min is too fast in the window`
-      if (said.setting !== null) return `${fast}: turn down to ${fixed(said.setting, 2)} now.`
-      return said.byHand
-        ? `${fast}: turn it down now.`
-        : `${fast}; the range will read wide and late. Let it settle, or repeat slower.`
-    }
-  }
 }
 
 /** Three notes once when the window opens; two when a turn of the dial falls due. What is rung is also said on screen. */

@@ -10,10 +10,11 @@ import {
 import { fixed } from '../../format/format'
 import { Why } from '../../parts/Why'
 
-/** What each school costs and risks for this sample on this instrument; one press takes one. */
+/** What each school costs and risks for this sample on this instrument; one press takes one for this melt alone. */
 export function Schools({
   schools,
   inForce,
+  ofNotebook,
   instrument,
   blockC,
   literature,
@@ -23,12 +24,15 @@ export function Schools({
 }: {
   schools: readonly Conventions[]
   inForce: Conventions
+  /** What the notebook goes by: another melt is planned by it again. */
+  ofNotebook: Conventions
   instrument: Instrument
   blockC: number
   literature: MeltPlanned['literature']
   firstLiquidFromC: number | null
   packing: Packing
-  onTake: (school: Conventions) => void
+  /** null goes back to the notebook’s own. */
+  onTake: (school: Conventions | null) => void
 }) {
   const { ambientC, heatCPerMin, coolTimeConstantMin, rates, maxC, sampleLagMin, probeLagMin } =
     instrument.character
@@ -57,67 +61,83 @@ export function Schools({
     ),
   }))
   return (
-    <details className="mt-3">
-      <summary>
-        House rules: <b>{inForce.name}</b>. What would another school cost here?
-      </summary>
-      <div className="scroll mt-2">
-        <table className="lines">
-          <thead>
-            <tr>
-              <th>school</th>
-              <th className="num">minutes</th>
-              <th className="num">would read, °C</th>
-              <th className="num">widened by</th>
-              <th>risk</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ school, cost }) => (
-              <tr key={school.name} className={school.name === inForce.name ? 'chosen' : undefined}>
-                <td>{school.name}</td>
-                {cost.ok && cost.value ? (
-                  <>
-                    <td className="num">{fixed(cost.value.minutes, 0)}</td>
-                    <td className="num">
-                      {fixed(cost.value.predicted.onsetC, 1)} to {fixed(cost.value.predicted.clearC, 1)}
-                    </td>
-                    <td className="num">{fixed(cost.value.wideningC, 1)} °C</td>
-                    <td>
-                      {cost.value.meltsOnBeingPutIn
-                        ? 'an impure tube melts as it is put in'
-                        : cost.value.onsetBelowStart
-                          ? 'the first liquid comes before the slow part'
-                          : 'none seen'}
-                    </td>
-                  </>
-                ) : (
-                  <td colSpan={4}>{cost.ok ? '' : cost.problem.sentence}</td>
-                )}
-                <td>
-                  {school.name !== inForce.name && (
-                    <Button
-                      size="sm"
-                      variant="link"
-                      aria-label={`Take ${school.name}`}
-                      onClick={() => {
-                        onTake(school)
-                      }}
-                    >
-                      take it
-                    </Button>
-                  )}
-                </td>
+    <>
+      {inForce.name !== ofNotebook.name && (
+        <p className="look mt-3 mb-0" role="status">
+          This melt alone goes by “{inForce.name}”; the notebook goes on by “{ofNotebook.name}”.{' '}
+          <Button
+            size="sm"
+            variant="link"
+            onClick={() => {
+              onTake(null)
+            }}
+          >
+            back to “{ofNotebook.name}”
+          </Button>
+        </p>
+      )}
+      <details className="mt-3">
+        <summary>
+          House rules: <b>{inForce.name}</b>. What would another school cost here?
+        </summary>
+        <div className="scroll mt-2">
+          <table className="lines">
+            <thead>
+              <tr>
+                <th>school</th>
+                <th className="num">minutes</th>
+                <th className="num">would read, °C</th>
+                <th className="num">widened by</th>
+                <th>risk</th>
+                <th />
               </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="quiet mt-1">
-        Each school as it stands, for a sample melting where the literature says, packed {packing.fillMm} mm.
-        A plan made here starts early enough for an impure one by itself. <Why of="compareSchools" />
-      </p>
-    </details>
+            </thead>
+            <tbody>
+              {rows.map(({ school, cost }) => (
+                <tr key={school.name} className={school.name === inForce.name ? 'chosen' : undefined}>
+                  <td>{school.name}</td>
+                  {cost.ok && cost.value ? (
+                    <>
+                      <td className="num">{fixed(cost.value.minutes, 0)}</td>
+                      <td className="num">
+                        {fixed(cost.value.predicted.onsetC, 1)} to {fixed(cost.value.predicted.clearC, 1)}
+                      </td>
+                      <td className="num">{fixed(cost.value.wideningC, 1)} °C</td>
+                      <td>
+                        {cost.value.meltsOnBeingPutIn
+                          ? 'an impure tube melts as it is put in'
+                          : cost.value.onsetBelowStart
+                            ? 'the first liquid comes before the slow part'
+                            : 'none seen'}
+                      </td>
+                    </>
+                  ) : (
+                    <td colSpan={4}>{cost.ok ? '' : cost.problem.sentence}</td>
+                  )}
+                  <td>
+                    {school.name !== inForce.name && (
+                      <Button
+                        size="sm"
+                        variant="link"
+                        aria-label={`Take ${school.name} for this melt`}
+                        onClick={() => {
+                          onTake(school.name === ofNotebook.name ? null : school)
+                        }}
+                      >
+                        for this melt
+                      </Button>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <p className="quiet mt-1">
+          Each school as it stands, for a sample melting where the literature says, packed {packing.fillMm}{' '}
+          mm. A plan made here starts early enough for an impure one by itself. <Why of="compareSchools" />
+        </p>
+      </details>
+    </>
   )
 }

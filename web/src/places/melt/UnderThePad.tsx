@@ -33,42 +33,43 @@ export function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking
           ))}
         </div>
       )}
-      <div className="d-flex gap-3 align-items-start">
-        <p className="quiet mb-0">
-          A key stamps time
-          {melt.run?.started.body.recorded === false
-            ? '; the temperature is typed after'
-            : ' and temperature'}
-          . First liquid here is {onset}; shrinking and sweat on the glass are early signs. <b>Backspace</b>{' '}
-          strikes the last mark; nothing is erased.
-        </p>
-        <div className="d-flex gap-2 ms-auto">
-          <Button size="sm" variant="outline-primary" onClick={marking.strikeLast} className="text-nowrap">
-            Strike last
-          </Button>
-          <Button size="sm" variant="outline-primary" onClick={fillTheScreen} className="text-nowrap">
-            Full screen
-          </Button>
-          <Button
-            size="sm"
-            variant="outline-primary"
-            aria-pressed={marking.muted}
-            onClick={() => {
-              marking.setMuted(!marking.muted)
-            }}
-          >
-            {marking.muted ? 'Unmute' : 'Mute'}
-          </Button>
-        </div>
+      <div className="row-of">
+        <Button size="sm" variant="outline-primary" onClick={marking.strikeLast}>
+          Strike last <kbd className="key ms-1">Backspace</kbd>
+        </Button>
+        <Button
+          size="sm"
+          variant="outline-primary"
+          onClick={(event) => {
+            fillTheScreen(event.currentTarget)
+          }}
+        >
+          Full screen
+        </Button>
+        <Button
+          size="sm"
+          variant="outline-primary"
+          aria-pressed={marking.muted}
+          onClick={() => {
+            marking.setMuted(!marking.muted)
+          }}
+        >
+          {marking.muted ? 'Unmute' : 'Mute'}
+        </Button>
       </div>
+      <p className="quiet mb-0 mt-2">
+        A key stamps time
+        {melt.run?.started.body.recorded === false ? '; the temperature is typed after' : ' and temperature'}.
+        First liquid here is {onset}; shrinking and sweat on the glass are early signs. Nothing is erased.
+      </p>
     </div>
   )
 }
 
 /** Nothing but the melt on the screen, and back. */
-function fillTheScreen(): void {
+function fillTheScreen(from: Element): void {
   const asked = document.fullscreenElement
     ? document.exitFullscreen()
-    : document.querySelector('.watch')?.requestFullscreen()
+    : from.closest('[data-fills-the-screen]')?.requestFullscreen()
   asked?.catch(() => undefined)
 }

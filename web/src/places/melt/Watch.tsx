@@ -1,12 +1,14 @@
 import css from './Watch.module.css'
 import { lazy, memo, Suspense, useMemo, useState } from 'react'
-import { type MeltFacts, plannedCurve, readCurve } from '@ivory-crystal/core'
+import { type MeltFacts, plannedCurve, readCurve, sampleNamedAs } from '@ivory-crystal/core'
 import { Lens } from '../../drawings/Lens'
 import { MarkPad } from '../../drawings/MarkPad'
 import { useNotebook } from '../../ledger/notebook'
+import { EndPanel } from './EndPanel'
 import { LightPanel } from './LightPanel'
 import { OnTheBlock } from './OnTheBlock'
 import { Ready } from './Ready'
+import { RunControls } from './RunControls'
 import { TubeNotes } from './TubeNotes'
 import { UnderThePad } from './UnderThePad'
 import { useAwake } from './useAwake'
@@ -31,16 +33,30 @@ export function Watch({ melt }: { melt: MeltFacts }) {
   useAwake(melt.run !== null && melt.run.ended === null)
   if (!melt.run) return <Ready melt={melt} run={run} instrument={instrument} />
   return (
-    <div className={css.watch}>
+    <div className={css.watch} data-fills-the-screen>
+      <section aria-label="Now" className={css.onNow}>
+        {ending ? (
+          <EndPanel
+            melt={melt}
+            run={run}
+            onBack={() => {
+              setEnding(false)
+            }}
+          />
+        ) : (
+          <RunControls
+            melt={melt}
+            run={run}
+            instrument={instrument}
+            onEnd={() => {
+              setEnding(true)
+            }}
+          />
+        )}
+      </section>
       <section aria-label="Instrument" className={css.onBlock}>
-        <OnTheBlock
-          melt={melt}
-          run={run}
-          instrument={instrument}
-          muted={marking.muted}
-          ending={ending}
-          setEnding={setEnding}
-        />
+        <Seen melt={melt} />
+        <OnTheBlock melt={melt} run={run} instrument={instrument} muted={marking.muted} />
       </section>
       <section aria-label="Tubes" className={css.onTubes}>
         <Tubes melt={melt} run={run} marking={marking} />
@@ -72,13 +88,13 @@ function Tubes({ melt, run, marking }: { melt: MeltFacts; run: Run; marking: Mar
       : 'the first clear wetness'
   return (
     <>
-      <Seen melt={melt} />
       <Pad
         tubes={heads}
         marks={melt.marks}
         onset={onset}
         disabled={!run.byHand && !isHeard}
         onPress={marking.press}
+        onStrike={marking.strikeMark}
       />
       <UnderThePad melt={melt} marking={marking} onset={onset} />
     </>
@@ -86,11 +102,26 @@ function Tubes({ melt, run, marking }: { melt: MeltFacts; run: Run; marking: Mar
 }
 const Pad = memo(MarkPad)
 
-/** The tubes as the eye at the lens would see them, where the instrument is simulated. */
+/** The tubes as the eye at the lens would see them, where the instrument is simulated and once they are in. */
 function Seen({ melt }: { melt: MeltFacts }) {
   const reading = useHeard(melt)?.reading
+  const planned = melt.planned.body.tubes
+  const colours = useNotebook(({ view }) =>
+    planned.map(({ sample }) => sampleNamedAs(view, sample)?.compound?.colour ?? '').join('\n'),
+  )
+  const tubes = useMemo(
+    () =>
+      planned.map(({ slot, sample, fillMm, grain }, i) => ({
+        slot,
+        seed: `${sample} ${slot}`,
+        fillMm,
+        grain,
+        colour: colours.split('\n')[i] ?? null,
+      })),
+    [planned, colours],
+  )
   if (!reading || reading.tubes.length === 0) return null
-  return <Lens tubes={reading.tubes} slots={melt.planned.body.tubes.map((tube) => tube.slot)} />
+  return <Lens tubes={tubes} readings={reading.tubes} />
 }
 
 function Curve({ melt }: { melt: MeltFacts }) {

@@ -1,5 +1,12 @@
 import { useCallback, useEffect, useState } from 'react'
-import { type EntryId, markOf, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
+import {
+  type EntryId,
+  type Mark,
+  markOf,
+  type MeltFacts,
+  type Moment,
+  type SignWord,
+} from '@ivory-crystal/core'
 import { isTyping } from '../../app/KeysHelp'
 import { padKey } from '../../drawings/MarkPad'
 import { sound } from '../../drawings/sounds'
@@ -9,6 +16,7 @@ import { runSeconds } from './useRun'
 export interface Marking {
   readonly press: (slot: number, moment: Moment) => void
   readonly strikeLast: () => void
+  readonly strikeMark: (mark: Mark) => void
   readonly nameSign: (mark: EntryId, word: SignWord) => void
   readonly muted: boolean
   readonly setMuted: (muted: boolean) => void
@@ -33,6 +41,9 @@ export function useMarking(melt: MeltFacts): Marking {
     if (last) strike(last.entry, 'pressed by mistake')
     setSaid(last ? null : 'There is no mark to strike.')
   }, [melt])
+  const strikeMark = useCallback((mark: Mark) => {
+    strike(mark.entry, 'pressed by mistake')
+  }, [])
   useEffect(() => {
     // The pad's keys are heard anywhere on the page while a melt is watched.
     const hear = (event: KeyboardEvent) => {
@@ -56,7 +67,7 @@ export function useMarking(melt: MeltFacts): Marking {
     },
     [melt.id],
   )
-  return { press, strikeLast, nameSign, muted, setMuted, said }
+  return { press, strikeLast, strikeMark, nameSign, muted, setMuted, said }
 }
 
 /** A letter typed into a field of numbers is none of it: the moment must not be lost to the cursor standing there. */

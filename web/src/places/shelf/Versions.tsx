@@ -5,7 +5,16 @@ import { day } from '../../format/format'
 import { api, type ShelfSort } from '../../ledger/api'
 
 /** The versions a thing has had, on asking. */
-export function Versions({ sort, id }: { sort: ShelfSort; id: string }) {
+export function Versions({
+  sort,
+  id,
+  tell = (body) => (body as { source?: string }).source ?? 'taken off',
+}: {
+  sort: ShelfSort
+  id: string
+  /** What a version is told by, beside the one before it. */
+  tell?: (body: unknown, before: unknown) => string
+}) {
   const [versions, setVersions] = useState<readonly ShelfVersion[] | null>(null)
   const [said, setSaid] = useState<string | null>(null)
   if (versions)
@@ -14,7 +23,7 @@ export function Versions({ sort, id }: { sort: ShelfSort; id: string }) {
         {versions.map(({ version, origin, createdAt, body }) => (
           <li key={version}>
             version {version}, {origin}, {day(createdAt)}:{' '}
-            {(body as { source?: string }).source ?? 'taken off'}
+            {tell(body, versions.find((one) => one.version === version - 1)?.body ?? null)}
           </li>
         ))}
       </ul>

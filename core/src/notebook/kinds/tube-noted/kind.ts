@@ -5,6 +5,7 @@ export const TUBE_NOTES = [
   'put in',
   'turned',
   'melted as it went in',
+  'first liquid seen late',
   'slush',
   'decomposes',
   'solid that does not melt',

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { liquorStanding, type PrepFacts, wasteOf } from '@ivory-crystal/core'
+import { liquorStanding, type PrepFacts, sampleOf, wasteOf } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useHere } from '../useHere'
@@ -13,8 +13,16 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
   const [asked, setAsked] = useState(false)
   const { discarded } = prep
   const { yieldKnown, question } = liquorStanding(view, prep)
+  const weighed = (role: 'residue' | 'second crop') => sampleOf(prep, role)?.weighing != null
+  const next = weighed('residue')
+    ? null
+    : weighed('second crop')
+      ? 'Evaporate and weigh what is left'
+      : 'Evaporate and weigh it, or take a second crop'
   const plan = prep.plan?.body
-  const waste = plan ? wasteOf(plan.solvent, plan.pair?.solvent ?? null) : 'the waste your lab names for it'
+  const waste = plan
+    ? wasteOf(plan.solvent, plan.pair?.solvent ?? null, plan.compound)
+    : 'the waste your lab names for it'
   const discard = () => {
     setAsked(false)
     write({ kind: 'liquor discarded', subject: prep.id, body: { waste, yieldKnown } })
@@ -56,10 +64,8 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
     )
   return (
     <p className="quiet mb-0">
-      The liquor is kept.{' '}
-      {yieldKnown && (
-        <Link to={`${base}/weigh?show=Account`}>Evaporate and weigh it, or take a second crop</Link>
-      )}{' '}
+      {weighed('residue') ? 'The liquor was evaporated; its residue is kept.' : 'The liquor is kept.'}{' '}
+      {yieldKnown && next && <Link to={`${base}/weigh?show=Account`}>{next}</Link>}{' '}
       <Button
         variant="link"
         size="sm"

@@ -120,7 +120,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
         {account.residue && (
           <Figure
             name="The residue is impurity and product"
-            why={`${account.residue.basis}; it is never all impurity`}
+            why={`${account.residue.basis}; it is never all impurity.${account.residue.remark ? ` ${account.residue.remark}` : ''}`}
           >
             {fixed(account.residue.impurityG, 3)} and {fixed(account.residue.productG, 3)} g
           </Figure>

@@ -1,0 +1,86 @@
+import type { MeltFacts } from '../notebook/views/melt'
+import { nextTurn } from './dialTurns'
+import { type Announcement, announcementOf, type Moment } from './watching'
+
+/** What whoever watches does now, in one line. */
+export type Move =
+  | Announcement
+  | { readonly say: 'cool first' | 'preheat' | 'heats to'; readonly toC: number }
+  | { readonly say: 'tubes in' }
+  | { readonly say: 'slow down'; readonly rateCPerMin: number; readonly toC: number }
+  /** `inMin` is 0 when it is due, null while nobody can say. */
+  | { readonly say: 'turn'; readonly dial: number; readonly atC: number; readonly inMin: number | null }
+  | { readonly say: 'heat by hand'; readonly toC: number }
+  | { readonly say: 'all told' }
+
+/** A turn of the dial is announced this long before it is due, min. */
+const ANNOUNCED_MIN = 1
+/** Tubes may go in this far from the start temperature, °C. */
+const TUBES_WITHIN_C = 2
+
+/**
+ * The one thing to do now: what is due before what is to come.
+ *
+ * @returns null while there is nothing to do but wait, and nothing is known of how long
+ */
+export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
+  const { window, heating } = melt.planned.body
+  const { nowC, atS, phase, rateCPerMin } = moment
+  const byHand = melt.run?.started.body.feed === 'by hand'
+  const said = announcementOf(melt, moment)
+  if (said?.say === 'not heard') return said
+  const given = new Set(melt.run?.commands.map(({ body }) => body.command.kind))
+  const isIn = given.has('tubes in')
+  if (isIn && isAllTold(melt)) return { say: 'all told' }
+  // Too fast where it melts: what mends it comes before the turn the plan had in mind.
+  if (said?.say === 'too fast') return said
+  const turn = nextTurn(melt, nowC ?? window.startC, atS, rateCPerMin)
+  if (turn && turn.dueInMin === 0) return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: 0 }
+  if (!isIn && nowC !== null && nowC > window.startC + TUBES_WITHIN_C && !given.has('ramp'))
+    return { say: 'cool first', toC: window.startC }
+  if (!isIn && tubesMayGoIn(melt, moment)) return { say: 'tubes in' }
+  if (heating.by === 'ramp' && !byHand) {
+    if (!isIn) return { say: given.has('preheat') ? 'heats to' : 'preheat', toC: window.startC }
+    if (!given.has('ramp'))
+      return phase === 'preheating'
+        ? { say: 'heats to', toC: window.startC }
+        : { say: 'slow down', rateCPerMin: window.rateCPerMin, toC: window.stopC }
+  }
+  if (turn && turn.dueInMin !== null && turn.dueInMin <= ANNOUNCED_MIN)
+    return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: turn.dueInMin }
+  if (said)
+    return said.say === 'opens' && heating.by === 'hand' && (nowC ?? 0) < window.startC
+      ? { say: 'heat by hand', toC: window.startC }
+      : said
+  if (heating.by === 'hand' && nowC === null) return { say: 'heat by hand', toC: window.startC }
+  return null
+}
+
+/**
+ * Whether the tubes may go in now: by house rules cold or at the start temperature, and never into a block that is
+ * above it.
+ */
+export function tubesMayGoIn(melt: MeltFacts, { nowC, phase }: Pick<Moment, 'nowC' | 'phase'>): boolean {
+  const { window, heating, conventions } = melt.planned.body
+  if (nowC !== null && nowC > window.startC + TUBES_WITHIN_C) return false
+  if (conventions.tubeIn === 'cold') return true
+  if (melt.run?.started.body.feed === 'by hand' || heating.by === 'hand')
+    return nowC === null || nowC >= window.startC - TUBES_WITHIN_C
+  if (heating.by === 'dial') return nowC !== null && nowC >= window.startC - TUBES_WITHIN_C
+  // A block that is already at the start has no preheating to wait for.
+  if (heating.plan.segments[0]?.kind === 'ramp') return true
+  return (
+    phase === 'holding' && melt.run?.commands.some(({ body }) => body.command.kind === 'preheat') === true
+  )
+}
+
+/** Whether every tube that is in has its range, or was given up. */
+function isAllTold(melt: MeltFacts): boolean {
+  const { tubes } = melt.planned.body
+  return tubes.every(
+    ({ slot }) =>
+      melt.givenUp.some(({ body }) => body.slot === slot) ||
+      melt.detected.has(slot) ||
+      melt.marks.some(({ entry: { body } }) => body.slot === slot && body.moment === 'all liquid'),
+  )
+}

@@ -1,0 +1,43 @@
+import type { Move } from '@ivory-crystal/core'
+import { aboutMinutes, fixed, span } from '../../format/format'
+
+/** What to do now, in one line. */
+export function sentenceOf(move: Move, control: string): string {
+  switch (move.say) {
+    case 'not heard':
+      return 'The instrument cannot be heard. Keep watching and keep pressing: each press is kept with its time, and the recorder’s trace gives the temperature.'
+    case 'cool first':
+      return `Let it cool to ${fixed(move.toC, 0)} °C first. The tubes stay out.`
+    case 'preheat':
+      return `Heat fast to ${fixed(move.toC, 1)} °C. The tubes stay out until then.`
+    case 'heats to':
+      return `It heats fast to ${fixed(move.toC, 1)} °C. The tubes stay out until then.`
+    case 'heat by hand':
+      return `Heat fast to ${fixed(move.toC, 0)} °C, then turn it down.`
+    case 'tubes in':
+      return 'Tubes in, sealed end down; turn them until each shows well.'
+    case 'slow down':
+      return `Slow down now: ${fixed(move.rateCPerMin, 1)} °C/min from here.`
+    case 'turn':
+      return move.inMin === 0 || move.inMin === null
+        ? `Turn the ${control} to ${move.dial} now.`
+        : `Turn the ${control} to ${move.dial} in ${span(move.inMin * 60_000)}.`
+    case 'opens':
+      return `The window opens at ${fixed(move.atC, 1)} °C${move.inMin === null ? '' : `, in ${aboutMinutes(move.inMin)}`}.`
+    case 'in the window':
+      return 'In the window. Eye at the lens, all tubes.'
+    case 'at the stop':
+      return 'At the stop temperature. Not melted? Go on a little, or end the run and say so.'
+    case 'past the stop':
+      return 'Past the planned stop. Not melted? End the run and say so, or go on a little.'
+    case 'all told':
+      return 'Every tube has its end. End the run and let it cool.'
+    case 'too fast': {
+      const fast = `${fixed(move.rateCPerMin, 1)} °C/min is too fast in the window`
+      if (move.setting !== null) return `${fast}: turn down to ${fixed(move.setting, 2)} now.`
+      return move.byHand
+        ? `${fast}: turn it down now.`
+        : `${fast}; the range will read wide and late. Let it settle, or repeat slower.`
+    }
+  }
+}
