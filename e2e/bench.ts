@@ -233,5 +233,6 @@ export async function rampDemo(page: Page, bench: Bench): Promise<void> {
 }
 
 export const temperature = (page: Page) => page.getByTestId('block-temperature')
+/** A cell of the pad: what is pressed, and what is written in it. */
 export const cell = (page: Page, moment: string, slot: number) =>
-  page.getByRole('button', { name: new RegExp(`^${moment}, tube ${slot}`) })
+  page.getByRole('button', { name: new RegExp(`^${moment}, tube ${slot}`) }).locator('..')

@@ -2,14 +2,19 @@ import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import {
   announcementOf,
+  assumedImpurity,
   DEFAULT_HOUSE_RULES,
   EMPTY_VIEW,
   eutecticOf,
   fold,
+  fusionOf,
   type Instrument,
   isSlowPart,
   liveRate,
+  type MeltFacts,
+  meltingRange,
   meltsOf,
+  moveOf,
   planMelt,
   plannedCurve,
   type PlannedTube,
@@ -19,6 +24,7 @@ import {
   readCurve,
   readingsOf,
   SIMULATED_INSTRUMENTS,
+  tubesMayGoIn,
 } from '../index'
 
 const view = fold(golden.entries)
@@ -52,8 +58,18 @@ describe('planning a melt of a prep', () => {
     expect(plan([tube('product', 1)]).plan.startC).toBe(94 - 15)
     expect(plan([tube('product', 1)]).input.firstLiquidFromC).toBeUndefined()
   })
-  test('an impurity nobody named has no eutectic to go by', () => {
+  test('an impurity nobody named has no eutectic to go by, and yet the crude is watched from where some could melt', () => {
     expect(eutecticOf(adipic)).toBeNull()
+    const crude = adipic.samples.find((sample) => sample.role === 'crude')?.id as PlannedTube['sample']
+    const planned = plan([{ ...tube('crude', 1), sample: crude }]).plan
+    const own = fusionOf(adipic.opened.body.compound)
+    const assumed = assumedImpurity(own)
+    const assay = adipic.plan?.body.input.assay ?? 0
+    // As the simulated crude: at this purity what melts at the eutectic is enough to be seen.
+    const first = meltingRange(own, assumed, assay, { visibleLiquidFraction: 0.1 }).onsetC
+    expect(first).toBeLessThan(adipic.opened.body.compound.meltLowC - 15)
+    expect(planned.startC).toBeCloseTo(first - 2, 9)
+    expect(planned.watchFromC).toBeCloseTo(planned.startC, 9)
   })
   test('the block as it is now is planned with', () => {
     expect(plan([tube('product', 1)], 140).plan.segments[0]?.kind).toBe('cool')
@@ -129,5 +145,119 @@ describe('what a watcher is told', () => {
     expect(at({ ...fast, atS: last + 59 })).toEqual({ say: 'in the window' })
     expect(isSlowPart(ramped, { nowC: watchFromC, atS: last + 59 })).toBe(false)
     expect(isSlowPart(ramped, { nowC: watchFromC, atS: last + 60 })).toBe(true)
+  })
+})
+
+describe('what to do now', () => {
+  const ramped = meltsOf(view).find(({ run }) =>
+    run?.commands.some(({ body }) => body.command.kind === 'ramp'),
+  ) as MeltFacts
+  const run = ramped.run as NonNullable<MeltFacts['run']>
+  const { startC, watchFromC, stopC, rateCPerMin } = ramped.planned.body.window
+  /** The melt as it stood when only these commands had been given, and nothing marked. */
+  const after = (...kinds: string[]): MeltFacts => ({
+    ...ramped,
+    marks: [],
+    givenUp: [],
+    detected: new Map(),
+    run: {
+      ...run,
+      commands: run.commands.filter(({ body }) => kinds.includes(body.command.kind)),
+    },
+  })
+  const at = (melt: MeltFacts, change: Partial<Parameters<typeof moveOf>[1]>) =>
+    moveOf(melt, { nowC: 22, atS: 1e5, phase: 'idle', rateCPerMin: null, isConnected: true, ...change })
+  test('goes from preheating to the end, one thing at a time', () => {
+    expect(at(after(), {})).toEqual({ say: 'preheat', toC: startC })
+    const heating = after('preheat')
+    expect(at(heating, { phase: 'preheating', nowC: 50, rateCPerMin: 15 })).toEqual({
+      say: 'heats to',
+      toC: startC,
+    })
+    expect(at(heating, { phase: 'holding', nowC: startC })).toEqual({ say: 'tubes in' })
+    const isIn = after('preheat', 'tubes in')
+    expect(at(isIn, { phase: 'holding', nowC: startC })).toEqual({
+      say: 'slow down',
+      rateCPerMin,
+      toC: stopC,
+    })
+    const ramping = after('preheat', 'tubes in', 'ramp')
+    expect(at(ramping, { phase: 'ramping', nowC: watchFromC - 3, rateCPerMin })).toEqual({
+      say: 'opens',
+      atC: watchFromC,
+      inMin: 3 / rateCPerMin,
+    })
+    expect(at(ramping, { phase: 'ramping', nowC: watchFromC, rateCPerMin })).toEqual({ say: 'in the window' })
+    expect(at(ramped, { phase: 'ramping', nowC: stopC, rateCPerMin })).toEqual({ say: 'all told' })
+  })
+  test('the time to the window is the plan’s, whatever rate was just measured', () => {
+    // Ten degrees at 1 °C/min just after preheating at 20: ten minutes, not half of one.
+    const ramping = after('preheat', 'tubes in', 'ramp')
+    const last = run.commands.at(-1)?.body.atS ?? 0
+    for (const rate of [20, 0.02, null])
+      expect(
+        at(ramping, { phase: 'ramping', nowC: watchFromC - 10, rateCPerMin: rate, atS: last + 3 }),
+      ).toEqual({
+        say: 'opens',
+        atC: watchFromC,
+        inMin: 10 / rateCPerMin,
+      })
+  })
+  test('by hand nobody can say how long until the rate has settled', () => {
+    const byHand: MeltFacts = {
+      ...after('tubes in'),
+      planned: {
+        ...ramped.planned,
+        body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
+      },
+    }
+    const from = (rate: number | null, atS: number) =>
+      announcementOf(byHand, {
+        nowC: watchFromC - 8,
+        atS,
+        phase: 'heating',
+        rateCPerMin: rate,
+        isConnected: true,
+      })
+    const last = byHand.run?.commands.at(-1)?.body.atS ?? 0
+    expect(from(4, last + 30)).toMatchObject({ inMin: null })
+    expect(from(null, last + 300)).toMatchObject({ inMin: null })
+    expect(from(0.01, last + 300)).toMatchObject({ inMin: null })
+    expect(from(4, last + 300)).toMatchObject({ inMin: 2 })
+  })
+  test('a block above the start cools first, and no tube goes into it', () => {
+    const hot = { nowC: startC + 12, phase: 'idle' as const }
+    expect(at(after(), hot)).toEqual({ say: 'cool first', toC: startC })
+    expect(tubesMayGoIn(after(), hot)).toBe(false)
+    const cold: MeltFacts = {
+      ...after(),
+      planned: {
+        ...ramped.planned,
+        body: {
+          ...ramped.planned.body,
+          conventions: { ...ramped.planned.body.conventions, tubeIn: 'cold' },
+        },
+      },
+    }
+    expect(tubesMayGoIn(cold, hot)).toBe(false)
+    expect(tubesMayGoIn(cold, { nowC: 22, phase: 'idle' })).toBe(true)
+  })
+  test('a scouting run at its planned rate is not called too fast', () => {
+    const fast = { phase: 'ramping' as const, nowC: watchFromC + 1, rateCPerMin: 10 }
+    const ramping = after('preheat', 'tubes in', 'ramp')
+    expect(at(ramping, fast)).toMatchObject({ say: 'too fast' })
+    const scouting: MeltFacts = {
+      ...ramping,
+      planned: {
+        ...ramping.planned,
+        body: {
+          ...ramping.planned.body,
+          purpose: 'scouting',
+          window: { ...ramping.planned.body.window, rateCPerMin: 10 },
+        },
+      },
+    }
+    expect(at(scouting, fast)).toEqual({ say: 'in the window' })
+    expect(at(scouting, { ...fast, rateCPerMin: 14 })).toMatchObject({ say: 'too fast' })
   })
 })

@@ -10,6 +10,7 @@ import { Notices } from './Notices'
 import { startWorker } from '../workers/compute'
 import { fetchPlaces } from './place'
 import { Refusals } from './Refusals'
+import { Clocks } from './Clocks'
 import { RescueKey } from './RescueKey'
 
 /** The first screen has been quiet for this long before the other places are fetched, ms. */
@@ -45,6 +46,7 @@ export function Frame() {
         <Place to={`${here}/instruments`} name="Instruments" icon={<Thermometer size={20} aria-hidden />} />
         <Place to={`${here}/shelf`} name="Shelf" icon={<BookOpen size={20} aria-hidden />} />
         <div className={css.bottom}>
+          {status === 'open' && <Clocks />}
           {status === 'open' && <RescueKey />}
           <ThemeButton />
           <KeysHelp />

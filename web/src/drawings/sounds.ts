@@ -1,7 +1,7 @@
 import type { Moment } from '@ivory-crystal/core'
 
-/** What calls the watcher: the window opens, a turn of the dial is due, the thermometer wants to be read. */
-export type Call = 'window' | 'turn' | 'read'
+/** What calls the watcher: the window opens, a turn of the dial is due, the thermometer wants to be read, a clock is over. */
+export type Call = 'window' | 'turn' | 'read' | 'over'
 
 const PITCH: Readonly<Record<Moment | Call, readonly number[]>> = {
   'early sign': [520],
@@ -10,6 +10,7 @@ const PITCH: Readonly<Record<Moment | Call, readonly number[]>> = {
   window: [440, 660, 440],
   turn: [330, 330],
   read: [392],
+  over: [523, 659, 784],
 }
 let context: AudioContext | null = null
 

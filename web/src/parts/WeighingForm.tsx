@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   attempt,
+  massDoubt,
   netMass,
   readFromBalance,
   type Reading,
@@ -12,10 +13,11 @@ import {
   type SampleId,
   type SampleRole,
   type Weighed,
+  vesselsOf,
   weighingOf,
 } from '@ivory-crystal/core'
-import { netMassText } from '../format/format'
-import { write } from '../ledger/notebook'
+import { clock, day, netMassText } from '../format/format'
+import { useNotebook, write } from '../ledger/notebook'
 import { BalancePanel } from './BalancePanel'
 import { NumberField } from './NumberField'
 
@@ -23,6 +25,7 @@ interface Typed {
   net: string
   empty: string
   loaded: string
+  vessel: string
 }
 const READABILITIES = ['0.1', '0.01', '0.001', '0.0001'] as const
 const BALANCE = 'ivory-crystal balance'
@@ -33,6 +36,9 @@ export function WeighingForm({
   role,
   what,
   aboutG = null,
+  before = null,
+  isCorrection = false,
+  beside = null,
   onDone,
 }: {
   sample: SampleId
@@ -40,10 +46,22 @@ export function WeighingForm({
   what: string
   /** How much is expected, for the simulated balance. */
   aboutG?: number | null
+  /** The weighing before this one: its way, its balance and its vessel are kept. */
+  before?: Weighed | null
+  /** The one before is put right: its digits stand in the fields. */
+  isCorrection?: boolean
+  /** What a mass is held against before it is kept. */
+  beside?: Parameters<typeof massDoubt>[2]
+  /** Called as the new line is written. */
   onDone?: () => void
 }) {
-  const [method, setMethod] = useState<Weighed['method']>('tared')
-  const [readability, setReadability] = useState(remembered(BALANCE) ?? '0.001')
+  const vessels = useNotebook(({ view }) => vesselsOf(view))
+  const [method, setMethod] = useState<Weighed['method']>(before?.method ?? 'tared')
+  const [readability, setReadability] = useState(
+    before ? String(before.readabilityG) : (remembered(BALANCE) ?? '0.001'),
+  )
+  /** A mass that was asked about: handed in once more as it is, it is kept. */
+  const [asked, setAsked] = useState<string | null>(null)
   const [simulated, setSimulated] = useState(false)
   /** What the balance sent, field by field; a digit typed over makes it a typed reading again. */
   const [sent, setSent] = useState<Partial<Typed>>({})
@@ -53,19 +71,29 @@ export function WeighingForm({
   }
   const make = (values: Typed) => bodyOf(values, method, Number(readability), what, fromOf(values))
   const form = useTyped<Typed, Weighed>({
-    start: { net: '', empty: '', loaded: '' },
-    make,
+    start: startOf(before, isCorrection),
+    make(values) {
+      const made = make(values)
+      if (!made.ok) return made
+      const massG = netMassText(made.value)
+      const doubt = massDoubt(massG, what, beside)
+      if (doubt === null || asked === massG) return made
+      setAsked(massG)
+      return wrong(doubt, method === 'tared' ? 'net' : 'loaded')
+    },
     check: (body) => checkLines([{ kind: 'weighed', subject: sample, body }]),
     keep(body) {
       remember(BALANCE, readability)
       write({ kind: 'weighed', subject: sample, body })
       form.reset()
       setSent({})
+      setAsked(null)
       onDone?.()
     },
   })
   const { typed } = form
   const preview = make(typed)
+  const vessel = vessels.find(({ name }) => name.toLowerCase() === typed.vessel.trim().toLowerCase())
   const receive = (reading: Reading): string => {
     const field = method === 'tared' ? 'net' : typed.empty === '' ? 'empty' : 'loaded'
     setReadability('0.001')
@@ -116,15 +144,47 @@ export function WeighingForm({
           <NumberField className="flex-fill" label={`net mass of ${what}, g`} {...form.of('net')} />
         ) : (
           <>
+            <Form.Group>
+              <Form.Label htmlFor={`${sample}-vessel`}>vessel, if it has a name</Form.Label>
+              <Form.Control
+                id={`${sample}-vessel`}
+                list={`${sample}-vessels`}
+                style={{ width: 170 }}
+                maxLength={60}
+                autoComplete="off"
+                value={typed.vessel}
+                onChange={({ target }) => {
+                  const known = vessels.find(({ name }) => name.toLowerCase() === target.value.toLowerCase())
+                  form.set({ vessel: target.value, ...(known ? { empty: known.empty.text } : {}) })
+                }}
+              />
+              <datalist id={`${sample}-vessels`}>
+                {vessels.map(({ name, empty }) => (
+                  <option key={name} value={name}>
+                    {empty.text} g
+                  </option>
+                ))}
+              </datalist>
+            </Form.Group>
             <NumberField className="flex-fill" label="empty vessel, g" {...form.of('empty')} />
             <NumberField className="flex-fill" label="loaded vessel, g" {...form.of('loaded')} />
           </>
         )}
       </div>
+      {method === 'difference' && vessel && typed.empty === vessel.empty.text && (
+        <p className="quiet mt-1 mb-0">
+          {vessel.name} was {vessel.empty.text} g empty on {day(vessel.at)}, {clock(vessel.at)}. Weigh it
+          again if it was washed or is on another balance.
+        </p>
+      )}
       {simulated && <BalancePanel sample={sample} role={role} aboutG={aboutG} onSend={receive} />}
       <div className="row-of align-items-center mt-3">
         <Button type="submit">
-          {preview.ok ? `Record ${netMassText(preview.value)} g` : 'Record the mass'}
+          {!preview.ok
+            ? 'Record the mass'
+            : asked === netMassText(preview.value)
+              ? `It is so: record ${netMassText(preview.value)} g`
+              : `Record ${netMassText(preview.value)} g`}
         </Button>
         <Button
           variant="link"
@@ -160,7 +220,31 @@ function bodyOf(
   const loaded = read('loaded', 'The loaded vessel')
   if (!empty.ok) return empty
   if (!loaded.ok) return loaded
-  return possible({ method, empty: empty.value, loaded: loaded.value, readabilityG, from }, 'loaded')
+  const vessel = typed.vessel.trim()
+  return possible(
+    {
+      method,
+      empty: empty.value,
+      loaded: loaded.value,
+      readabilityG,
+      from,
+      ...(vessel === '' ? {} : { vessel }),
+    },
+    'loaded',
+  )
+}
+
+/** What the fields hold at first: all of a weighing that is put right, of one that is repeated its vessel. */
+function startOf(before: Weighed | null, isCorrection: boolean): Typed {
+  const nothing = { net: '', empty: '', loaded: '', vessel: '' }
+  if (!before) return nothing
+  if (before.method === 'tared') return isCorrection ? { ...nothing, net: before.net.text } : nothing
+  return {
+    ...nothing,
+    empty: before.empty.text,
+    vessel: before.vessel ?? '',
+    loaded: isCorrection ? before.loaded.text : '',
+  }
 }
 
 function possible(body: Weighed, field: keyof Typed): Made<Weighed, keyof Typed> {

@@ -2,6 +2,7 @@ import type { PrepId, SampleId } from '../../ids'
 import type { Fusion } from '../../melting/liquidus'
 import type { Compound } from '../../reference/shelf'
 import { unlistedFusion } from '../../identity/likelihood'
+import { assumedImpurity } from '../../melting/compositionFromRange'
 import { eutectic } from '../../melting/eutectic'
 import { meltingRange, VISIBLE_LIQUID_FRACTION } from '../../melting/meltingRange'
 import { fusionOf } from '../../reference/fusionOf'
@@ -105,14 +106,15 @@ const ASSUMED_ASSAY = 0.9
 
 /**
  * Where an impure sample could show its first liquid, °C: at its eutectic with the impurity that is named; with none
- * named, some impurity that melts like the product itself is assumed, as much of it as the plan says.
+ * named, some impurity is assumed that melts near it, as much of it as the plan says.
  */
 function firstLiquidC(compound: Compound, impurity: Compound | null, assay: number): number | null {
   const own = fusionOf(compound)
   if (impurity) return eutectic(own, fusionOf(impurity)).temperatureC
   if (assay >= 1) return null
-  return meltingRange(own, own, assay, { visibleLiquidFraction: VISIBLE_LIQUID_FRACTION['first wetness'] })
-    .onsetC
+  return meltingRange(own, assumedImpurity(own), assay, {
+    visibleLiquidFraction: VISIBLE_LIQUID_FRACTION['first wetness'],
+  }).onsetC
 }
 
 function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {

@@ -1,6 +1,7 @@
 import type { EntryId, EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
-import { linesOf } from '../read'
+import { linesOf, subjectsWith } from '../read'
+import { prepOf } from './prep'
 import { TIMER_WORDS, type TimerStarted } from '../kinds/timer-started/kind'
 
 export interface Timer {
@@ -11,6 +12,29 @@ export interface Timer {
   readonly endsAt: EpochMs
   /** Below 0 once it is over. */
   readonly leftMs: number
+}
+
+/** A finished timer is still told for this long, ms. */
+const TOLD_FOR_MS = 30 * 60_000
+
+export interface PrepTimer extends Timer {
+  readonly prep: PrepId
+  readonly title: string
+}
+
+/** Clocks of every prep that still matter now: running, or over and their step not yet ticked; the next to end first. */
+export function timersInUse(view: View, now: EpochMs): readonly PrepTimer[] {
+  return subjectsWith(view, 'timer started')
+    .flatMap((id) => {
+      const prep = prepOf(view, id as PrepId)
+      if (!prep) return []
+      const isDone = ({ timer }: Timer) =>
+        prep.steps.some((step) => step.timer?.timer === timer && prep.ticked.has(step.id))
+      return timersOf(view, prep.id, now)
+        .filter((timer) => timer.leftMs > -TOLD_FOR_MS && !isDone(timer))
+        .map((timer) => ({ ...timer, prep: prep.id, title: prep.opened.body.title }))
+    })
+    .sort((p, q) => p.endsAt - q.endsAt)
 }
 
 /** The latest timer of each sort, at this moment. */

@@ -10,7 +10,13 @@ interface Balance {
 /** One weighing of a sample, digit for digit. */
 export type Weighed =
   | (Balance & { readonly method: 'tared'; readonly net: Reading })
-  | (Balance & { readonly method: 'difference'; readonly empty: Reading; readonly loaded: Reading })
+  | (Balance & {
+      readonly method: 'difference'
+      readonly empty: Reading
+      readonly loaded: Reading
+      /** By which name the vessel is known, so that its empty mass is found again. */
+      readonly vessel?: string | undefined
+    })
 export const weighed = defineKind<Weighed>()({
   kind: 'weighed',
   version: 2,

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { either, number, reading, shape } from '../pieces'
+import { either, number, reading, shape, text } from '../pieces'
 import type { Weighed } from './kind'
 
 const readabilityG = number.positive().max(10).required()
@@ -21,7 +21,7 @@ export const weighedV2 = either<Weighed>()(
   'method',
   'tared',
   shape<Extract<Weighed, { method: 'tared' }>>({ ...tared, from }),
-  shape<Extract<Weighed, { method: 'difference' }>>({ ...difference, from }),
+  shape<Extract<Weighed, { method: 'difference' }>>({ ...difference, from, vessel: text.max(60) }),
 )
 
 export const schemas = { 1: weighedV1, 2: weighedV2 }

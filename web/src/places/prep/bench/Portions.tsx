@@ -12,6 +12,7 @@ import {
   type PortionUse,
   type PrepFacts,
   readReading,
+  solventSoFarML,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
@@ -45,6 +46,12 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   }
   const form = useLines({ start: { portion: '' }, make })
   const typed = form.typed.portion
+  const whole = unit === 'mL' ? wholePortion(use, prep) : null
+  const press = (text: string) => () => {
+    const made = make({ portion: text })
+    if (made.ok) write(...made.value)
+    else form.say(made.sentence)
+  }
   if (unit === 'drops' && perML === null)
     return (
       <CountPipette
@@ -61,19 +68,15 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
       onSubmit={form.onSubmit}
     >
       {presetsFor(use, unit, plan).map((text) => (
-        <Button
-          key={text}
-          variant="outline-primary"
-          size="sm"
-          onClick={() => {
-            const made = make({ portion: text })
-            if (made.ok) write(...made.value)
-            else form.say(made.sentence)
-          }}
-        >
+        <Button key={text} variant="outline-primary" size="sm" onClick={press(text)}>
           + {text} {unit}
         </Button>
       ))}
+      {whole && (
+        <Button variant="outline-primary" size="sm" onClick={press(whole.text)}>
+          {whole.what}: {whole.text} mL
+        </Button>
+      )}
       <InlineField label={`other volume, ${unit}`} hint={unit} width={78} {...form.of('portion')} />
       <Button type="submit" variant="outline-primary" size="sm" disabled={typed === ''}>
         Add {typed || '…'} {unit}
@@ -203,6 +206,34 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
       <Refusal sentence={form.said} />
     </form>
   )
+}
+
+/** Before the heat the crude is wetted with this part of the least volume, as the step says. */
+const WETTED_WITH_A = 3
+
+/** What is left to add up to the plan, or what goes in before the heat; null when neither is. */
+function wholePortion(
+  use: PortionUse,
+  prep: PrepFacts,
+): { readonly what: string; readonly text: string } | null {
+  const plan = prep.plan?.body
+  if (!plan) return null
+  const { hotML, rinseML } = solventSoFarML(prep)
+  const least = plan.pair?.goodML ?? plan.result.minimumHotML
+  const left =
+    use === 'rinse'
+      ? plan.input.washML - rinseML
+      : use === 'dilute' || plan.amount === 'measured volume'
+        ? (plan.pair?.goodML ?? plan.result.hotML) - hotML
+        : hotML === 0
+          ? least / WETTED_WITH_A
+          : 0
+  const text = left.toFixed(left < 1 ? 2 : 1)
+  if (Number(text) <= 0) return null
+  return {
+    what: use === 'dissolve' && plan.amount !== 'measured volume' ? 'before the heat' : 'add the rest',
+    text,
+  }
 }
 
 function presetsFor(use: PortionUse, unit: Unit, plan: Bodies['plan fixed'] | undefined): readonly string[] {

@@ -3,7 +3,7 @@ import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type PrepFacts, type Step, timersOf } from '@ivory-crystal/core'
-import { clock } from '../../../format/format'
+import { clock, span } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
 import { LiquorPanel } from './LiquorPanel'
@@ -17,9 +17,8 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
   const tick = prep.ticked.get(step.id)
   const view = useNotebook((state) => state.view)
   const now = useNow(5000)
-  const running = timersOf(view, prep.id, now).some(
-    (timer) => timer.timer === step.timer?.timer && timer.leftMs > 0,
-  )
+  const timer = timersOf(view, prep.id, now).find((one) => one.timer === step.timer?.timer)
+  const isOver = timer !== undefined && timer.leftMs <= 0
   return (
     <li className={isNext ? css.next : undefined}>
       <button
@@ -55,7 +54,13 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           </>
         )}
       </div>
-      {step.timer && !tick && !running && (
+      {step.timer && !tick && isOver && (
+        <p className={classNames(css.under, 'trouble mb-0')} role="status">
+          {step.timer.minutes} min are over: tick it.
+        </p>
+      )}
+      {step.timer && tick && <NotWaited minutes={step.timer.minutes} endsAt={timer?.endsAt} at={tick.at} />}
+      {step.timer && !tick && timer === undefined && (
         <div className={css.under}>
           <Button
             variant="outline-primary"
@@ -89,6 +94,24 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       )}
       {step.stop && <Stop step={step} prep={prep} ticked={tick !== undefined} />}
     </li>
+  )
+}
+
+/** Ticked this much before its time is as good as waited for, ms. */
+const SOON_ENOUGH_MS = 30_000
+
+/** A wait that was ticked and not waited for is remarked on; it may have been timed otherwise. */
+function NotWaited({ minutes, endsAt, at }: { minutes: number; endsAt: number | undefined; at: number }) {
+  if (endsAt === undefined)
+    return (
+      <p className={classNames(css.under, 'quiet mb-0')}>Ticked without its {minutes} min being timed.</p>
+    )
+  const early = endsAt - at
+  if (early < SOON_ENOUGH_MS) return null
+  return (
+    <p className={classNames(css.under, 'quiet mb-0')}>
+      Ticked {span(early)} before its {minutes} min were over.
+    </p>
   )
 }
 

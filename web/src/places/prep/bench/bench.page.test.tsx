@@ -48,6 +48,29 @@ describe('Dissolve', () => {
     await user.click(within(form).getByRole('button', { name: '+ 1.0 mL' }))
     expect(bodies('solvent added').at(-1)).toMatchObject({ hot: false })
   })
+  test('what is left to the plan is one press, and so is what wets the crude before the heat', async () => {
+    const user = show(Bench, prepNamed('Benzil'), 'dissolve')
+    const form = () => screen.getByRole('form', { name: 'Log solvent to dissolve' })
+    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    expect(within(form()).queryByRole('button', { name: /^before the heat/ })).toBeNull()
+    // 11.0 mL are in already; a millilitre struck is a millilitre to add.
+    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    const dilute = screen.getByRole('form', { name: 'Log solvent to dilute' })
+    await user.click(within(dilute).getByRole('button', { name: /^strike the last/ }))
+    await user.click(within(dilute).getByRole('button', { name: /^add the rest: [\d.]+ mL$/ }))
+    screen.getByText(/11\.0 mL hot, of 11\.0 planned/)
+  })
+  test('a wait that was ticked and not timed is remarked on', async () => {
+    const user = show(Bench, prepNamed('Adipic'), 'collect')
+    for (let i = 0; i < 6; i++) {
+      const [next] = screen.queryAllByRole('button', { name: /^Tick: / })
+      if (next) await user.click(next)
+    }
+    expect(
+      screen.getAllByText(/^Ticked (without its 3 min being timed|\d+:\d\d before its 3 min were over)\.$/)
+        .length,
+    ).toBeGreaterThan(0)
+  })
   test('answers a portion that cannot be, and keeps what is typed', async () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
     await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { massOf, type SampleFacts } from '@ivory-crystal/core'
+import { type massDoubt, massOf, type SampleFacts } from '@ivory-crystal/core'
 import { clock, netMassText } from '../../../format/format'
 import { WeighingForm } from '../../../parts/WeighingForm'
 import { strike } from '../../../ledger/notebook'
@@ -11,13 +11,15 @@ export function SampleMass({
   what,
   heading,
   aboutG = null,
+  beside = null,
 }: {
   sample: SampleFacts
   what: string
   heading: string
   aboutG?: number | null
+  beside?: Parameters<typeof massDoubt>[2]
 }) {
-  const [again, setAgain] = useState(false)
+  const [open, setOpen] = useState<'again' | 'put right' | null>(null)
   const { weighing } = sample
   const mass = massOf(sample)
   return (
@@ -38,6 +40,15 @@ export function SampleMass({
             variant="link"
             size="sm"
             onClick={() => {
+              setOpen('put right')
+            }}
+          >
+            correct this reading
+          </Button>{' '}
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
               strike(weighing, 'weighed again')
             }}
           >
@@ -46,22 +57,40 @@ export function SampleMass({
         </p>
       )}
       {weighing && !mass.ok && <p className="look">{mass.problem.sentence}</p>}
-      {!weighing || again ? (
-        <WeighingForm
-          sample={sample.id}
-          role={sample.role}
-          what={what}
-          aboutG={aboutG}
-          onDone={() => {
-            setAgain(false)
-          }}
-        />
+      {!weighing || open ? (
+        <>
+          <WeighingForm
+            key={open ?? 'first'}
+            sample={sample.id}
+            role={sample.role}
+            what={what}
+            aboutG={aboutG}
+            before={weighing?.body ?? null}
+            isCorrection={open === 'put right'}
+            beside={beside}
+            onDone={() => {
+              if (open === 'put right' && weighing) strike(weighing, 'corrected')
+              setOpen(null)
+            }}
+          />
+          {open && (
+            <Button
+              variant="link"
+              size="sm"
+              onClick={() => {
+                setOpen(null)
+              }}
+            >
+              Never mind
+            </Button>
+          )}
+        </>
       ) : (
         <Button
           variant="outline-primary"
           size="sm"
           onClick={() => {
-            setAgain(true)
+            setOpen('again')
           }}
         >
           Weigh {what} again

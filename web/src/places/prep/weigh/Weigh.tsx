@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router'
 import { crudeInText, odditiesOf, type PrepFacts, recoveryOf, sampleOf } from '@ivory-crystal/core'
-import { fixed, withUncertainty } from '../../../format/format'
+import { fixed, netMassText, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { Tabs } from '../../../parts/Tabs'
@@ -42,6 +42,9 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
   const product = sampleOf(prep, 'product')
   const recovery = recoveryOf(prep)
   const planned = prep.plan?.body.result
+  const crudeMass = crude?.weighing ? netMassText(crude.weighing.body) : null
+  const fromCrude =
+    crudeMass === null ? null : { massG: Number(crudeMass), words: `${crudeMass} g of crude`, isMost: true }
   const putAside = prep.plan && prep.plan.body.keptBackG > 0 ? prep.plan.body : null
   return (
     <div className="columns two">
@@ -52,6 +55,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
             what="the product"
             heading="The dry product"
             aboutG={planned?.crystalMassG ?? null}
+            beside={fromCrude}
           />
         )}
         {crude && <SampleMass sample={crude} what="the crude" heading="The crude" />}

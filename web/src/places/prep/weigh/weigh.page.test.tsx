@@ -77,6 +77,53 @@ describe('on the balance', () => {
   })
 })
 
+describe('a weighing after another', () => {
+  const section = () => within(screen.getByRole('region', { name: 'The dry product' }))
+  const box = (name: string) => section().getByRole<HTMLInputElement>('textbox', { name })
+  const open = async (name: string) => {
+    const user = show(Weigh, prepNamed('Benzil'), 'weigh')
+    await user.click(section().getByRole('button', { name }))
+    return user
+  }
+  test('keeps its way, its balance and its vessel; a named vessel fills its mass the next time', async () => {
+    const user = await open('Weigh the product again')
+    // Benzil was weighed by difference on a balance that reads to 0.1 mg.
+    expect(box('empty vessel, g').value).toBe('31.2216')
+    expect(box('loaded vessel, g').value).toBe('')
+    await user.type(section().getByRole('combobox', { name: 'vessel, if it has a name' }), 'watch glass 3')
+    await user.type(box('loaded vessel, g'), '32.6120')
+    await user.click(section().getByRole('button', { name: 'Record 1.3904 g' }))
+    expect(bodies('weighed')).toMatchObject([{ vessel: 'watch glass 3', readabilityG: 0.0001 }])
+    cleanup()
+    const next = show(Weigh, prepNamed('Adipic'), 'weigh')
+    await next.click(section().getByRole('radio', { name: 'by difference' }))
+    await next.type(section().getByRole('combobox', { name: 'vessel, if it has a name' }), 'Watch glass 3')
+    expect(box('empty vessel, g').value).toBe('31.2216')
+    section().getByText(/watch glass 3 was 31\.2216 g empty on .*Weigh it again/)
+  })
+  test('corrected opens filled in; the old reading is struck only when the new one is written', async () => {
+    const user = await open('correct this reading')
+    expect(box('loaded vessel, g').value).toBe('32.6130')
+    expect(written('struck')).toHaveLength(0)
+    await user.clear(box('loaded vessel, g'))
+    await user.type(box('loaded vessel, g'), '32.6310')
+    await user.click(section().getByRole('button', { name: 'Record 1.4094 g' }))
+    expect(bodies('struck')).toMatchObject([{ reason: 'corrected' }])
+    section().getByText('1.4094 g')
+  })
+  test('ten times off it is asked about once, and kept when it is so', async () => {
+    const user = show(Weigh, prepNamed('Adipic'), 'weigh')
+    await user.type(box('net mass of the product, g'), '30.346')
+    await user.click(section().getByRole('button', { name: 'Record 30.346 g' }))
+    expect(section().getByRole('alert').textContent).toContain(
+      '30.346 g of product from 0.212 g of crude: a digit too many, or the point in the wrong place?',
+    )
+    expect(written('weighed')).toHaveLength(0)
+    await user.click(section().getByRole('button', { name: 'It is so: record 30.346 g' }))
+    expect(written('weighed')).toHaveLength(1)
+  })
+})
+
 describe('the simulated balance', () => {
   async function atBalance() {
     server.loadBalance.mockResolvedValue(standing('0.000'))

@@ -1,0 +1,49 @@
+import css from './Clocks.module.css'
+import { useEffect, useRef } from 'react'
+import { Link, useParams } from 'react-router'
+import { timersInUse } from '@ivory-crystal/core'
+import { sound } from '../drawings/sounds'
+import { span } from '../format/format'
+import { useNotebook } from '../ledger/notebook'
+import { useNow } from './now'
+
+/** What a running clock puts before the window’s title. */
+const IN_TITLE = /^(\d+:\d\d|over) · /
+
+/** Every clock that runs, on every screen and in the window’s title; it sounds once when it is over. */
+export function Clocks() {
+  const { notebook = '' } = useParams()
+  const view = useNotebook((state) => state.view)
+  const now = useNow()
+  const timers = timersInUse(view, now)
+  const ran = useRef(new Set<string>())
+  const first = timers[0]
+  const told = first ? (first.leftMs <= 0 ? 'over' : span(first.leftMs)) : null
+  const over = timers.filter(({ leftMs }) => leftMs <= 0).map(({ id }) => id)
+  const running = timers.filter(({ leftMs }) => leftMs > 0).map(({ id }) => id)
+  useEffect(() => {
+    // The window’s title is outside React, and belongs to the place that is open.
+    const title = document.title.replace(IN_TITLE, '')
+    document.title = told === null ? title : `${told} · ${title}`
+  })
+  useEffect(() => {
+    // Rings once for each clock that was seen running here: one that was over before the page came does not.
+    for (const id of running) ran.current.add(id)
+    for (const id of over) if (ran.current.delete(id)) sound('over')
+  })
+  if (timers.length === 0) return null
+  return (
+    <section className={css.clocks} aria-label="Running clocks">
+      {timers.map((timer) => (
+        <Link
+          key={timer.id}
+          className={timer.leftMs <= 0 ? css.over : css.clock}
+          to={`/n/${notebook}/preps/${timer.prep}`}
+          title={`${timer.words}, ${timer.title}`}
+        >
+          <b>{timer.leftMs <= 0 ? 'over' : span(timer.leftMs)}</b> {timer.words}
+        </Link>
+      ))}
+    </section>
+  )
+}
