@@ -3,6 +3,11 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
 
+/** A sentence that goes on after a colon does not. */
+export function uncapital(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1)
+}
+
 /** “a”, “a and b”, “a, b and c”. */
 export function listed(names: readonly string[]): string {
   return names.length < 2

@@ -73,7 +73,10 @@ export function fold(
     } else if (!draftOf(known.subject, draft.subjects, touched).add(known)) continue
     draft.count += 1
     draft.latestId = latestOf(draft.latestId, raw.id)
-    if (known?.kind === 'struck') draft.struck = withStrike(draft.struck, known, draft.subjects, touched)
+    if (known?.kind === 'struck')
+      draft.struck = isAboutStrikes(draft.struck, known, draft.subjects, touched)
+        ? strikesThatStand(draft.struck, draft.subjects, touched)
+        : withStrike(draft.struck, known, draft.subjects, touched)
   }
   if (draft.count === onto.count) return onto
   const held = new Map<Kind, string[]>()
@@ -122,6 +125,8 @@ export function upcast(raw: RawEntry, kinds: Definitions = KINDS): KnownEntry | 
 }
 
 interface Draft {
+  /** Every line of the subject so far, in order of id. */
+  readonly lines: readonly KnownEntry[]
   /** False when the line was there already. */
   add(entry: KnownEntry): boolean
   mustRefold(): void
@@ -136,6 +141,7 @@ function draftOf(subject: string, subjects: Map<string, SubjectRecord>, touched:
   const fresh: KnownEntry[] = []
   let refold = before === undefined
   const draft: Draft = {
+    lines,
     add(entry) {
       const at = placeOf(lines, entry.id)
       if (lines[at]?.id === entry.id) return false
@@ -182,6 +188,48 @@ function withStrike(
   for (const subject of holders) draftOf(subject, subjects, touched).mustRefold()
   for (const draft of touched.values()) draft.mustRefold()
   return new Map(struck).set(target, strike)
+}
+
+/** A strike that strikes a strike takes it back, and so does one that is struck already by what came before it. */
+function isAboutStrikes(
+  struck: View['struck'],
+  strike: Entry<'struck'>,
+  subjects: ReadonlyMap<string, SubjectRecord>,
+  touched: ReadonlyMap<string, Draft>,
+): boolean {
+  if (struck.has(strike.id)) return true
+  const lines = touched.get(strike.subject)?.lines ?? subjects.get(strike.subject)?.lines ?? []
+  const at = placeOf(lines, strike.body.target)
+  return lines[at]?.id === strike.body.target && lines[at].kind === 'struck'
+}
+
+/**
+ * Which strikes stand, worked out from all of them: the latest first, since a strike can only be taken back by a later
+ * one. Whatever is struck or stands otherwise than before is folded again.
+ */
+function strikesThatStand(
+  before: View['struck'],
+  subjects: Map<string, SubjectRecord>,
+  touched: Map<string, Draft>,
+): View['struck'] {
+  const strikes: Entry<'struck'>[] = []
+  const collect = (lines: readonly KnownEntry[]) => {
+    for (const line of lines) if (line.kind === 'struck') strikes.push(line)
+  }
+  for (const [subject, { lines }] of subjects) if (!touched.has(subject)) collect(lines)
+  for (const { lines } of touched.values()) collect(lines)
+  strikes.sort((p, q) => (p.id < q.id ? 1 : -1))
+  const now = new Map<string, Entry<'struck'>>()
+  // Of several strikes of one line the earliest stands for it.
+  for (const strike of strikes) if (!now.has(strike.id)) now.set(strike.body.target, strike)
+  const changed = [...new Set([...before.keys(), ...now.keys()])].filter(
+    (target) => before.get(target)?.id !== now.get(target)?.id,
+  )
+  for (const target of changed)
+    for (const [subject, record] of subjects)
+      if (stands(record, target)) draftOf(subject, subjects, touched).mustRefold()
+  for (const draft of touched.values()) draft.mustRefold()
+  return now
 }
 
 function stands(record: SubjectRecord | undefined, id: string): boolean {

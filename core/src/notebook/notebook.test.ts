@@ -171,17 +171,62 @@ describe('the fold', () => {
   const seen = (text: string) => entry('observed', prep, { station: 'plan', text })
   const texts = (view: View) => linesOf(view, prep, 'observed').map((line) => line.body.text)
 
-  test('a strike may arrive before its target, and is final', () => {
+  /** Every order of these lines, each folded one by one and all at once. */
+  const inEveryOrder = (lines: readonly RawEntry[]): View[] => {
+    const orders: RawEntry[][] = lines.reduce<RawEntry[][]>(
+      (all, one) =>
+        all.flatMap((order) =>
+          Array.from({ length: order.length + 1 }, (_, at) => [
+            ...order.slice(0, at),
+            one,
+            ...order.slice(at),
+          ]),
+        ),
+      [[]],
+    )
+    return orders.flatMap((order) => [
+      fold(order),
+      order.reduce((view, one) => fold([one], view), EMPTY_VIEW),
+    ])
+  }
+  test('a strike may arrive before its target', () => {
     const line = seen('typo')
     const strike = entry('struck', prep, { target: line.id, reason: 'typo' })
-    const strikeOfStrike = entry('struck', prep, { target: strike.id, reason: 'changed my mind' })
-    for (const order of [
-      [line, strike, strikeOfStrike],
-      [strikeOfStrike, strike, line],
-      [strike, line, strikeOfStrike],
-    ])
-      expect(texts(order.reduce((view, one) => fold([one], view), EMPTY_VIEW))).toEqual([])
-    expect(fold([strike, line]).struck.get(line.id)?.body.reason).toBe('typo')
+    for (const view of inEveryOrder([line, strike])) {
+      expect(texts(view)).toEqual([])
+      expect(view.struck.get(line.id)?.body.reason).toBe('typo')
+    }
+  })
+  test('a strike is taken back by striking it, and that again, in whatever order they arrive', () => {
+    const line = seen('right after all')
+    const other = seen('beside it')
+    const strike = entry('struck', prep, { target: line.id, reason: 'typo' })
+    const back = entry('struck', prep, { target: strike.id, reason: 'changed my mind' })
+    for (const view of inEveryOrder([line, other, strike, back])) {
+      expect(texts(view)).toEqual(['right after all', 'beside it'])
+      expect(view.struck.get(line.id)).toBeUndefined()
+      expect(view.struck.get(strike.id)?.id).toBe(back.id)
+    }
+    const again = entry('struck', prep, { target: back.id, reason: 'it was a typo' })
+    for (const view of inEveryOrder([line, strike, back, again])) {
+      expect(texts(view)).toEqual([])
+      expect(view.struck.get(line.id)?.id).toBe(strike.id)
+    }
+  })
+  test('of two strikes of one line, one taken back leaves the other; a line struck anew is struck', () => {
+    const line = seen('twice')
+    const one = entry('struck', prep, { target: line.id, reason: 'one' })
+    const two = entry('struck', prep, { target: line.id, reason: 'two' })
+    const back = entry('struck', prep, { target: one.id, reason: 'not by me' })
+    for (const view of inEveryOrder([line, one, two, back])) {
+      expect(texts(view)).toEqual([])
+      expect(view.struck.get(line.id)?.body.reason).toBe('two')
+    }
+    const anew = entry('struck', prep, { target: line.id, reason: 'anew' })
+    for (const view of inEveryOrder([line, one, back, anew])) {
+      expect(texts(view)).toEqual([])
+      expect(view.struck.get(line.id)?.body.reason).toBe('anew')
+    }
   })
   test('a strike under another subject still reaches its target', () => {
     const line = seen('here')

@@ -4,6 +4,7 @@ import { KINDS } from '../kinds/list'
 import type { KindDefinition } from '../kinds/defineKind'
 import type { View } from '../fold'
 import { everyLineOf, remember, strikeOf } from '../read'
+import { uncapital } from '../../words'
 import { meltsOf } from './melt'
 import { prepOf } from './prep'
 
@@ -12,6 +13,8 @@ export interface LogLine {
   readonly sentence: string
   /** The strike through it, when it was struck. */
   readonly strike: Entry<'struck'> | null
+  /** Strikes through it that were taken back, each with when. */
+  readonly takenBack: readonly { readonly strike: Entry<'struck'>; readonly back: Entry<'struck'> }[]
 }
 
 /** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
@@ -23,12 +26,28 @@ export const logOf = remember((view: View, id: PrepId): readonly LogLine[] => {
     ...prep.samples.map((sample) => sample.id),
     ...meltsOf(view, id).map((melt) => melt.id),
   ]
-  return subjects
-    .flatMap((subject) => everyLineOf(view, subject))
+  const labels = new Map(prep.samples.map((sample) => [sample.id as string, sample.label]))
+  const every = subjects.flatMap((subject) => everyLineOf(view, subject))
+  const strikes = every.filter((line) => line.kind === 'struck')
+  return every
     .filter((line) => line.kind !== 'trace' && line.kind !== 'struck')
     .sort((p, q) => (p.id < q.id ? -1 : 1))
-    .map((entry) => ({ entry, sentence: sentenceOf(entry), strike: strikeOf(view, entry.id) }))
+    .map((entry) => ({
+      entry,
+      sentence: toldOf(entry, labels),
+      strike: strikeOf(view, entry.id),
+      takenBack: strikes.flatMap((strike) => {
+        const back = strike.body.target === entry.id ? strikeOf(view, strike.id) : null
+        return back ? [{ strike, back }] : []
+      }),
+    }))
 })
+
+/** A weighing says what was weighed: its own line knows only which sample. */
+function toldOf(entry: KnownEntry, labels: ReadonlyMap<string, string>): string {
+  const label = entry.kind === 'weighed' ? labels.get(entry.subject) : undefined
+  return label === undefined ? sentenceOf(entry) : `${label}: ${uncapital(sentenceOf(entry))}`
+}
 
 export function sentenceOf(entry: KnownEntry): string {
   return (KINDS[entry.kind] as KindDefinition<KnownEntry['body']>).sentence(entry.body)

@@ -21,7 +21,7 @@ import {
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
-import { useNotebook } from '../../ledger/notebook'
+import { strike, useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
 import { Findings, headline, isMeasured, notChecked } from './Findings'
 import type { StationProps } from './station'
@@ -245,18 +245,34 @@ function Log({ prep }: { prep: PrepFacts }) {
     <section>
       <h2>As it was done</h2>
       <ol className={css.log}>
-        {logOf(view, prep.id).map(({ entry, sentence, strike }) => (
+        {logOf(view, prep.id).map(({ entry, sentence, strike: through, takenBack }) => (
           <li key={entry.id}>
             <span className="quiet">{clock(entry.at)}</span>
             <span>
-              <span className={strike ? 'struck' : undefined}>{sentence}</span>
+              <span className={through ? 'struck' : undefined}>{sentence}</span>
               {refused.has(entry.id) && <span className="trouble"> Not stored: {refused.get(entry.id)}</span>}
-              {strike && (
+              {through && (
                 <span className="quiet">
                   {' '}
-                  struck {clock(strike.at)}: {strike.body.reason}
+                  struck {clock(through.at)}: {through.body.reason}{' '}
+                  <Button
+                    variant="link"
+                    size="sm"
+                    className="no-print"
+                    onClick={() => {
+                      strike(through, 'taken back')
+                    }}
+                  >
+                    take the strike back
+                  </Button>
                 </span>
               )}
+              {takenBack.map((one) => (
+                <span key={one.back.id} className="quiet">
+                  {' '}
+                  struck {clock(one.strike.at)}, taken back {clock(one.back.at)}
+                </span>
+              ))}
             </span>
           </li>
         ))}

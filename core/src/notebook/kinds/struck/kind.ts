@@ -1,7 +1,7 @@
 import type { EntryId } from '../../../ids'
 import { defineKind } from '../defineKind'
 
-/** Strikes one line of the same notebook, with a reason. Final; may arrive before its target. */
+/** Strikes one line of the same notebook, with a reason; may arrive before its target. A strike is taken back by striking it. */
 export interface Struck {
   readonly target: EntryId
   readonly reason: string
