@@ -94,7 +94,9 @@ test('K-14 is solved: scouting run, careful run, candidates, mixtures, signed ve
   await expect(page.getByTestId('mixed with methyl 4-nitrobenzoate')).toHaveText('The same compound.')
 
   await station(page, 'Sign')
-  await expect(page.getByLabel(/^Methyl 4-nitrobenzoate/)).toBeChecked()
+  // Nothing is chosen beforehand, however sure the ranking is.
+  await expect(page.getByRole('radio', { checked: true })).toHaveCount(0)
+  await page.getByLabel(/^Methyl 4-nitrobenzoate/).check()
   await page.getByRole('button', { name: 'Sign this verdict' }).click()
   await expect(page.getByTestId('verdict')).toHaveText('Methyl 4-nitrobenzoate')
   await page.getByRole('button', { name: 'Open the sealed answer' }).click()

@@ -4,6 +4,7 @@ import { BookOpen, CircleDashed, FileQuestion, FlaskConical, Thermometer } from 
 import Button from 'react-bootstrap/Button'
 import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
+import { JustStruck } from './JustStruck'
 import { KeysHelp } from './KeysHelp'
 import { applyTheme, theme } from './theme'
 import { Notices } from './Notices'
@@ -56,6 +57,7 @@ export function Frame() {
         <main className="desk">
           <Notices />
           <Refusals />
+          <JustStruck />
           <Suspense fallback={<p aria-busy="true">Opening …</p>}>
             <Outlet />
           </Suspense>

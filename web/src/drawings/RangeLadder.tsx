@@ -7,13 +7,15 @@ export interface LadderRow {
   readonly key: string
   readonly label: string
   readonly note: string
+  /** On what and when, where more than one of a sample has to be told apart. */
+  readonly where?: string | undefined
   readonly onset: Reading | null
   readonly clear: Reading | null
   readonly signs: readonly { readonly temperature: Reading; readonly word: string | null }[]
   readonly tone: 'crude' | 'product' | 'other'
 }
 
-const ROW = 46
+const ROW = 50
 const TOP = 44
 const LEFT = 172
 const RIGHT = 62
@@ -135,6 +137,11 @@ function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) 
       <text x={0} y={y + 17} fontSize="12.5" fill="var(--ink-2)">
         {row.note}
       </text>
+      {row.where && (
+        <text x={0} y={y + 30} fontSize="11" fill="var(--ink-2)">
+          {row.where}
+        </text>
+      )}
       <path d={`M${LEFT} ${y - 4}H${width - RIGHT}`} stroke="var(--hair)" />
       {row.signs.map(({ temperature, word }, i) => (
         <g key={i}>

@@ -74,6 +74,11 @@ export function day(at: number): string {
   return `${dayOf(parts)} ${parts['year'] ?? ''}`
 }
 
+/** 24 Nov. */
+export function shortDay(at: number): string {
+  return dayOf(partsOf(at))
+}
+
 /** 9:05 of a span. */
 export function span(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1000))

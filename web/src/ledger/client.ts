@@ -314,6 +314,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     write,
     strike(target, reason) {
       write({ kind: 'struck', subject: target.subject, body: { target: target.id, reason } })
+      set({ lastStruck: target.id })
     },
     allStored,
     async dismissRefused(id) {

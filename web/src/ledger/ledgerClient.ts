@@ -24,6 +24,8 @@ export interface LedgerState {
   /** Why it could not be opened. */
   readonly failure: string | null
   readonly about: About | null
+  /** What was struck last on this page: it may be taken back at once. */
+  readonly lastStruck: EntryId | null
   /** This device's clock when it heard that, ms since 1970 UTC. */
   readonly heardAt: number
   readonly notebooks: readonly NotebookRow[]
@@ -44,6 +46,7 @@ export const CLOSED: LedgerState = {
   status: 'opening',
   failure: null,
   about: null,
+  lastStruck: null,
   heardAt: 0,
   notebooks: [],
   notebook: null,

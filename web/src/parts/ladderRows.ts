@@ -1,21 +1,34 @@
 import {
   decimalsOf,
+  latestRange,
+  meltOf,
   type PrepId,
   type RangeRow,
   rangesOf,
   type Reading,
   type View,
 } from '@ivory-crystal/core'
-import { fixed } from '../format/format'
+import { fixed, shortDay } from '../format/format'
 import type { LadderRow } from '../drawings/RangeLadder'
 
 /** A prep's ranges as rungs of the ladder. */
 export function ladderRows(view: View, prep: PrepId): readonly LadderRow[] {
-  return rangesOf(view, prep)
-    .filter((row) => row.hasRun)
-    .map((row) =>
-      ladderRow(row, row.role === 'crude' ? 'crude' : row.role === 'product' ? 'product' : 'other'),
-    )
+  const rows = rangesOf(view, prep).filter((row) => row.hasRun)
+  const judged = latestRange(rows, 'product')
+  return rows.map((row) => ({
+    ...ladderRow(row, row.role === 'crude' ? 'crude' : row.role === 'product' ? 'product' : 'other'),
+    where:
+      rows.filter(({ sample }) => sample === row.sample).length > 1
+        ? whereOf(view, row, judged !== null && judged.melt === row.melt && judged.slot === row.slot)
+        : undefined,
+  }))
+}
+
+/** Instrument and day of a range, and whether it is the one that is judged. */
+function whereOf(view: View, row: RangeRow, isJudged: boolean): string {
+  const at = meltOf(view, row.melt)?.run?.started.at
+  const on = `${row.instrumentName.toLowerCase()}${at === undefined ? '' : `, ${shortDay(at)}`}`
+  return isJudged ? `${on} · judged` : on
 }
 
 /** One range as a rung of the ladder. */

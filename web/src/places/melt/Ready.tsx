@@ -1,8 +1,9 @@
 import Button from 'react-bootstrap/Button'
-import { type Instrument, meltCautions, type MeltFacts } from '@ivory-crystal/core'
+import { Link, useParams } from 'react-router'
+import { type Instrument, meltCautions, type MeltFacts, unknownsOf } from '@ivory-crystal/core'
 import { RescueButton } from '../../app/RescueButton'
 import { Turns } from '../../parts/Turns'
-import { strike } from '../../ledger/notebook'
+import { strike, useNotebook } from '../../ledger/notebook'
 import { useInstruments } from '../../ledger/instruments'
 import { Checks } from './Checks'
 import { CopyMarks } from './CopyMarks'
@@ -24,6 +25,13 @@ export function Ready({
   const { states } = useInstruments()
   const blockC = states?.find((one) => one.instrument.id === instrument?.id)?.blockC ?? null
   const isSimulated = instrument?.simulated === true
+  const { notebook = '' } = useParams()
+  // A tube of an unknown nobody has sealed holds nothing: the way to its case stands where that is said.
+  const unsealed = useNotebook(
+    ({ view }) =>
+      unknownsOf(view).find((one) => !one.sealed && tubes.some(({ sample }) => sample === one.sample.id))
+        ?.id ?? null,
+  )
   return (
     <div className="columns two">
       <div>
@@ -65,7 +73,12 @@ export function Ready({
         </div>
         {run.trouble && (
           <p className="look" role="alert">
-            {run.trouble}
+            {run.trouble}{' '}
+            {unsealed && (
+              <Link to={`/n/${notebook}/unknowns/${unsealed}/candidates`}>
+                Seal what it is, and simulate it
+              </Link>
+            )}
           </p>
         )}
         <HeatingPlan

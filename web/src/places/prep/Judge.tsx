@@ -3,6 +3,7 @@ import {
   type Action,
   beginPrep,
   type Judgement,
+  isStale,
   judgementOf,
   type Owner,
   phaseMapOf,
@@ -17,8 +18,9 @@ import { Link, useNavigate } from 'react-router'
 import { fixed } from '../../format/format'
 import { MixedMeltForm } from '../../parts/MixedMeltForm'
 import { PrepLadder } from '../../parts/PrepLadder'
+import { RestsNoMore } from '../../parts/RestsNoMore'
 import { Why } from '../../parts/Why'
-import { newSubject, useNotebook, write } from '../../ledger/notebook'
+import { newSubject, strike, useNotebook, write } from '../../ledger/notebook'
 import { RepeatsTable } from '../melt/RepeatsTable'
 import type { StationProps } from './station'
 import { useHere } from './useHere'
@@ -33,9 +35,18 @@ export function Judge({ prep }: StationProps) {
   const view = useNotebook((state) => state.view)
   const judged = judgementOf(view, prep.id)
   const [lit, setLit] = useState<readonly Owner[]>([])
+  const { verdict } = prep
+  const restsNoMore = verdict && isStale(view, verdict) && (
+    <RestsNoMore
+      onAgain={() => {
+        strike(verdict, 'to be signed again')
+      }}
+    />
+  )
   if (!judged.ok)
     return (
       <>
+        {restsNoMore}
         <PrepLadder prep={prep} />
         <h2 className="mt-3">Nothing to judge yet</h2>
         <p className="mt-2">
@@ -48,6 +59,7 @@ export function Judge({ prep }: StationProps) {
   const { name } = prep.opened.body.compound
   return (
     <>
+      {restsNoMore}
       <PrepLadder prep={prep} />
       <RepeatsTable rows={judged.value.rows} />
       <hr className="rule" />

@@ -1,10 +1,10 @@
 import { comesTo, useTyped } from '../../parts/useTyped'
-import { type Entry, isStale } from '@ivory-crystal/core'
+import type { Entry } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import { capital, dayAndClock } from '../../format/format'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
-import { strike, useNotebook } from '../../ledger/notebook'
+import { strike } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
 
 export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
@@ -26,7 +26,6 @@ export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
 }
 
 export function Signed({ verdict }: { verdict: Entry<'verdict signed'> }) {
-  const view = useNotebook((state) => state.view)
   const now = useNow(60_000)
   return (
     <div>
@@ -36,12 +35,6 @@ export function Signed({ verdict }: { verdict: Entry<'verdict signed'> }) {
         {dayAndClock(verdict.at, now)}.{' '}
         <span className="quiet">Rests on {verdict.body.restsOn.length} lines of this notebook.</span>
       </p>
-      {isStale(view, verdict) && (
-        <p className="look" role="alert">
-          A line it rests on has been struck since. The signed verdict stands as it was written; strike it and
-          sign again.
-        </p>
-      )}
       <Button
         variant="link"
         onClick={() => {

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import { cleanup, fireEvent, screen, within } from '@testing-library/react'
+import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { type Bodies, latestLine } from '@ivory-crystal/core'
 import { openDemo, prepNamed, show, useNotebook, written } from '../../testing/opened'
 
@@ -128,4 +128,21 @@ describe('the map under the hand', () => {
 test('a prep without a range says what is missing', () => {
   show(Judge, prepNamed('Adipic'), 'judge')
   screen.getByText('Nothing to judge yet')
+})
+
+test('a signed verdict that no longer rests on what stands says so first, and is judged again with one press', async () => {
+  const user = judge()
+  expect(screen.queryByRole('alert', { name: /no longer rests/ })).toBeNull()
+  const rests = prepNamed('Benzil').verdict?.body.restsOn ?? []
+  const mark = [...useNotebook.getState().view.subjects.values()]
+    .flatMap(({ lines }) => lines)
+    .find(({ id, kind }) => kind === 'mark made' && rests.includes(id))
+  if (!mark) throw new Error('The demo’s verdict rests on a mark.')
+  act(() => {
+    strike(mark, 'pressed too late')
+  })
+  screen.getByText(/The signed verdict no longer rests on what stands/)
+  await user.click(press('Judge again'))
+  expect(prepNamed('Benzil').verdict).toBeNull()
+  expect(screen.queryByText(/no longer rests on what stands/)).toBeNull()
 })

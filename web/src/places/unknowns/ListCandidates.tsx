@@ -9,7 +9,9 @@ import {
   type UnknownFacts,
   windowFor,
 } from '@ivory-crystal/core'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
@@ -20,6 +22,7 @@ import { SealAnswer } from './SealAnswer'
 export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
   const shelf = useNotebook((state) => state.shelf)
   const listed = unknown.candidates.map(({ compound }) => compound)
+  const [handedOut, setHandedOut] = useState(unknown.listed?.body.from === 'the instructor')
   const form = useLines({
     start: { name: '' },
     make({ name }) {
@@ -36,7 +39,11 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
         {
           kind: 'candidates listed',
           subject: unknown.id,
-          body: { candidates: [...listed, compound], from: 'the instructor', window: null },
+          body: {
+            candidates: [...listed, compound],
+            from: handedOut ? 'the instructor' : 'this bench',
+            window: null,
+          },
         },
       ])
     },
@@ -44,7 +51,7 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
   return (
     <aside className="stack">
       <form aria-label="Add a candidate" noValidate onSubmit={form.onSubmit}>
-        <h3>The list you were given</h3>
+        <h3>A list of your own, or the one you were given</h3>
         <div className="row-of align-items-start mt-2">
           <div className="flex-grow-1">
             <CompoundField
@@ -58,9 +65,19 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
             Add it
           </Button>
         </div>
-        {listed.length > 0 && (
+        <Form.Check
+          className="mt-2"
+          type="checkbox"
+          id="handed-out"
+          label="the instructor handed this list out"
+          checked={handedOut}
+          onChange={(event) => {
+            setHandedOut(event.target.checked)
+          }}
+        />
+        {unknown.listed && listed.length > 0 && (
           <p className="quiet mt-2 mb-0">
-            {listed.length} on the list, from {unknown.listed?.body.from ?? 'the instructor'}.
+            {listed.length} on the list, from {unknown.listed.body.from}.
           </p>
         )}
       </form>

@@ -62,6 +62,7 @@ export function Mixtures({ unknown }: { unknown: UnknownFacts }) {
             mixture={mixture}
             unknown={unknown}
             isBest={i === 0}
+            mostBits={next[0]?.bits ?? mixture.bits}
             isChosen={chosen.includes(mixture.reference)}
             onChosen={(is) => {
               setWanted(
@@ -88,11 +89,14 @@ function Choice({
   mixture,
   unknown,
   isBest,
+  mostBits,
   isChosen,
   onChosen,
 }: {
   mixture: NextMixture
   unknown: UnknownFacts
+  /** What the best of them tells, bits. */
+  mostBits: number
   isBest: boolean
   isChosen: boolean
   onChosen: (is: boolean) => void
@@ -111,9 +115,8 @@ function Choice({
               with {name ?? mixture.reference}
               {isAgain && ', again'}
             </b>{' '}
-            <span className="quiet">
-              {isBest ? 'tells most: ' : 'tells '}
-              {fixed(mixture.bits, 2)} bits
+            <span className="quiet" title={`${fixed(mixture.bits, 2)} bits`}>
+              {isBest ? 'tells most' : tellsOf(mixture.bits / mostBits)}
             </span>
           </>
         }
@@ -125,6 +128,12 @@ function Choice({
       {isChosen && <Outcomes mixture={mixture} unknown={unknown} />}
     </div>
   )
+}
+
+/** How much a mixture tells beside the best of them, in words; the number is under “why”. */
+function tellsOf(share: number): string {
+  if (share > 0.8) return 'tells almost as much'
+  return share > 0.4 ? 'tells less' : 'tells little'
 }
 
 function Results({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly Ranked[] }) {

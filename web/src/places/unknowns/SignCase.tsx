@@ -17,6 +17,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import { capital, dayAndClock, fixed } from '../../format/format'
+import { RestsNoMore } from '../../parts/RestsNoMore'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
 import { strike, useNotebook, write } from '../../ledger/notebook'
@@ -40,9 +41,6 @@ export function SignCase({ unknown }: { unknown: UnknownFacts }) {
   return <SignForm unknown={unknown} evidence={evidence} ranked={ranking?.ok ? ranking.value.ranked : []} />
 }
 
-/** A ranking this sure proposes its answer. */
-const PROPOSED_FROM = 0.9
-
 function SignForm({
   unknown,
   evidence,
@@ -53,14 +51,14 @@ function SignForm({
   ranked: readonly Ranked[]
 }) {
   const view = useNotebook((state) => state.view)
-  const top = [...ranked].sort((p, q) => q.probability - p.probability)[0]
   const rules = useHouseRules()
   const form = useTyped<
     { chosen: string | null; name: string },
     { readonly line: Line; readonly name: string }
   >({
     start: {
-      chosen: top && top.probability >= PROPOSED_FROM ? (top.id ?? 'not on the list') : null,
+      // Nothing is chosen beforehand: a verdict is somebody’s own.
+      chosen: null,
       name: author(),
     },
     make({ chosen, name }) {
@@ -149,6 +147,13 @@ function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullabl
   return (
     <div className="columns two mt-2">
       <section>
+        {isStale(view, signed) && (
+          <RestsNoMore
+            onAgain={() => {
+              strike(signed, 'to be signed again')
+            }}
+          />
+        )}
         <h2 data-testid="verdict">
           {answer.is === 'compound'
             ? capital(answer.name)
@@ -161,12 +166,6 @@ function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullabl
           {probability && answer.is !== 'cannot tell' ? `, at ${percent(probability.probability)}` : ''}.{' '}
           <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>
         </p>
-        {isStale(view, signed) && (
-          <p className="look" role="alert">
-            A line it rests on has been struck since. The signed verdict stands as it was written; strike it
-            and sign again.
-          </p>
-        )}
         <table className="lines mt-2">
           <tbody>
             {mixtures.map(({ reference, name, range, verdict }) => (

@@ -7,7 +7,7 @@ export const CANDIDATES_MOST = 200
 /** What the unknown may be: a list that was handed out, or what the shelf holds in a window of temperature. */
 export interface CandidatesListed {
   readonly candidates: readonly Compound[]
-  readonly from: 'the instructor' | 'the shelf'
+  readonly from: 'the instructor' | 'the shelf' | 'this bench'
   /** °C, for a list off the shelf. */
   readonly window: { readonly lowC: number; readonly highC: number } | null
 }

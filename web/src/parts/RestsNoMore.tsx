@@ -1,0 +1,14 @@
+import Button from 'react-bootstrap/Button'
+
+/** A signed verdict one of whose lines was struck since: said at the top, with the way on. */
+export function RestsNoMore({ onAgain }: { onAgain: () => void }) {
+  return (
+    <p className="look" role="alert">
+      The signed verdict no longer rests on what stands: a line it was made from has been struck since. It
+      stays in the record as it was written.{' '}
+      <Button size="sm" onClick={onAgain}>
+        Judge again
+      </Button>
+    </p>
+  )
+}
