@@ -29,6 +29,7 @@ export function Lens({ tubes, readings }: { tubes: readonly LensTube[]; readings
   return (
     <div className={css.lens} ref={frame}>
       <LensCanvas tubes={tubes} readings={readings} width={Math.min(width, MOST_WIDE)} />
+      {readings.every(({ look }) => look === 'not in') && <p className={css.empty}>No tube is in yet.</p>}
       {SLOTS.map((slot) => {
         const index = tubes.findIndex((tube) => tube.slot === slot)
         const reading = index >= 0 ? readings[index] : undefined
@@ -46,6 +47,8 @@ export function Lens({ tubes, readings }: { tubes: readonly LensTube[]; readings
     </div>
   )
 }
+/** Slots are numbered in letters of this size at least, px. */
+const SLOT_PX = 13
 /** Larger than this a lens shows no more, units of the page. */
 const MOST_WIDE = 1100
 
@@ -106,7 +109,7 @@ function LensCanvas({
         const i = packed.findIndex((one) => one.slot === slot)
         const [one, now_, grains] = [packed[i], shown.current[i], plates.grains[i]]
         const isIn = one !== undefined && now_ !== undefined && now_.look !== 'not in'
-        paintSlot(draw, x, slot, isIn)
+        paintSlot(draw, x, slot, isIn, (SLOT_PX * dots) / scale)
         if (!isIn || !grains) continue
         paintTube(draw, x, sceneOf(one.powder, now_, now / 1000), one.tint, grains, scale)
         paintGlass(draw, x)
@@ -121,7 +124,7 @@ function LensCanvas({
     return () => {
       cancelAnimationFrame(next)
     }
-  }, [readings, packed, plates, scale])
+  }, [readings, packed, plates, scale, dots])
   return (
     <canvas
       ref={canvas}

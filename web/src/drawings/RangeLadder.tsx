@@ -1,6 +1,7 @@
 import type { Reading } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
 import { axisBetween } from './axis'
+import { type PlacedLabel, placeLabels, widthOf } from './placeLabels'
 import { useWidth } from './useWidth'
 
 export interface LadderRow {
@@ -15,10 +16,22 @@ export interface LadderRow {
   readonly tone: 'crude' | 'product' | 'other'
 }
 
-const ROW = 50
-const TOP = 44
-const LEFT = 172
-const RIGHT = 62
+/** Where things stand in it: on a phone what a rung is called stands over it, else before it. */
+interface Layout {
+  readonly width: number
+  readonly row: number
+  readonly left: number
+  readonly right: number
+  readonly isNarrow: boolean
+}
+function layoutOf(width: number): Layout {
+  const isNarrow = width < 560
+  return isNarrow
+    ? { width, isNarrow, row: 70, left: 4, right: 46 }
+    : { width, isNarrow, row: 50, left: 172, right: 62 }
+}
+const LABEL_PX = 12.5
+const LABEL_ROW = 15
 /** Drawn at this width, the type is that of the page when the sheet has scaled it. */
 const PAPER = 900
 const FILL = { crude: 'var(--tan)', product: 'var(--ink)', other: 'var(--ink-2)' } as const
@@ -39,15 +52,37 @@ export function RangeLadder({
   note: string
 }) {
   const [ref, width] = useWidth(1100, PAPER)
-  const axis = axisOf(rows, literature, eutectic?.temperatureC)
-  const x = (c: number) => LEFT + ((c - axis.from) / (axis.to - axis.from)) * (width - LEFT - RIGHT)
-  const bottom = TOP + rows.length * ROW
+  const layout = layoutOf(width)
+  const { left, right, isNarrow, row: step } = layout
+  const axis = axisOf(rows, literature, eutectic?.temperatureC, isNarrow ? 5 : 12)
+  const x = (c: number) => left + ((c - axis.from) / (axis.to - axis.from)) * (width - left - right)
+  const band = literature && {
+    text: `${literatureLabel} ${tidy(literature.lowC)} to ${tidy(literature.highC)}`,
+    at: x((literature.lowC + literature.highC) / 2),
+    align: 'middle' as const,
+  }
+  const meeting = eutectic && {
+    text: eutectic.label,
+    at: x(eutectic.temperatureC) + 6,
+    align: 'start' as const,
+  }
+  const labels = placeLabels(
+    [band, meeting].filter((one) => one != null),
+    left,
+    width - 4,
+    LABEL_PX,
+  )
+  const top = 44 + LABEL_ROW * Math.max(0, ...labels.map(({ row }) => row))
+  const labelY = (label: PlacedLabel | undefined) => top - 20 - LABEL_ROW * (label?.row ?? 0)
+  const bandLabel = labels.find(({ text }) => text === band?.text)
+  const meetingLabel = labels.find(({ text }) => text === meeting?.text)
+  const bottom = top + rows.length * step
   return (
     <figure className="m-0" ref={ref}>
       <svg
         width={width}
-        height={bottom + 46}
-        viewBox={`0 0 ${width} ${bottom + 46}`}
+        height={bottom + (isNarrow ? 28 : 46)}
+        viewBox={`0 0 ${width} ${bottom + (isNarrow ? 28 : 46)}`}
         role="img"
         aria-label={spoken(rows, literature)}
       >
@@ -55,23 +90,26 @@ export function RangeLadder({
           <>
             <rect
               x={x(literature.lowC)}
-              y={TOP - 14}
+              y={top - 14}
               width={Math.max(3, x(literature.highC) - x(literature.lowC))}
-              height={bottom - TOP + 14}
+              height={bottom - top + 14}
               fill="var(--teal-wash)"
             />
-            <BandLabel x={x((literature.lowC + literature.highC) / 2)} width={width}>
-              {literatureLabel} {tidy(literature.lowC)} to {tidy(literature.highC)}
-            </BandLabel>
+            <text x={bandLabel?.x} y={labelY(bandLabel)} fontSize={LABEL_PX} fill="var(--teal)">
+              {bandLabel?.text}
+            </text>
           </>
         )}
         {eutectic && (
           <g stroke="var(--ice)">
-            <path d={`M${x(eutectic.temperatureC)} ${TOP - 18}V${bottom}`} strokeDasharray="2 3" />
+            <path
+              d={`M${x(eutectic.temperatureC)} ${labelY(meetingLabel) + 3}V${bottom}`}
+              strokeDasharray="2 3"
+            />
             <text
-              x={x(eutectic.temperatureC) + 6}
-              y={TOP - 20}
-              fontSize="12.5"
+              x={meetingLabel?.x}
+              y={labelY(meetingLabel)}
+              fontSize={LABEL_PX}
               fill="var(--ice)"
               stroke="none"
             >
@@ -80,9 +118,9 @@ export function RangeLadder({
           </g>
         )}
         {rows.map((row, i) => (
-          <Rung key={row.key} row={row} y={TOP + i * ROW + 18} x={x} width={width} />
+          <Rung key={row.key} row={row} y={top + i * step + (isNarrow ? 50 : 18)} x={x} layout={layout} />
         ))}
-        <path d={`M${LEFT} ${bottom}H${width - RIGHT}`} stroke="var(--ink)" />
+        <path d={`M${left} ${bottom}H${width - right}`} stroke="var(--ink)" />
         {axis.ticks.map(({ value, text }) => (
           <g key={text}>
             <path d={`M${x(value)} ${bottom}v5`} stroke="var(--ink)" />
@@ -91,36 +129,34 @@ export function RangeLadder({
             </text>
           </g>
         ))}
-        <text x={width - RIGHT + 24} y={bottom + 19} fontSize="12.5" fill="var(--ink-2)">
+        <text x={width - right + 24} y={bottom + 19} fontSize="12.5" fill="var(--ink-2)">
           °C
         </text>
-        <text x={width - RIGHT} y={bottom + 39} textAnchor="end" fontSize="12.5" fill="var(--ink-2)">
-          {note}
-        </text>
+        {!isNarrow && (
+          <text x={width - right} y={bottom + 39} textAnchor="end" fontSize="12.5" fill="var(--ink-2)">
+            {note}
+          </text>
+        )}
       </svg>
+      {isNarrow && <figcaption className="quiet">{note}</figcaption>}
     </figure>
   )
 }
 
-/** Above the band, and not past either end of the drawing. */
-function BandLabel({ x, width, children }: { x: number; width: number; children: React.ReactNode }) {
-  const half = 92
-  const anchor = x > width - half ? 'end' : x < LEFT + half ? 'start' : 'middle'
-  return (
-    <text
-      x={anchor === 'end' ? width - 4 : anchor === 'start' ? LEFT : x}
-      y={TOP - 20}
-      textAnchor={anchor}
-      fontSize="12.5"
-      fill="var(--teal)"
-    >
-      {children}
-    </text>
-  )
-}
-
-function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) => number; width: number }) {
+function Rung({
+  row,
+  y,
+  x,
+  layout,
+}: {
+  row: LadderRow
+  y: number
+  x: (c: number) => number
+  layout: Layout
+}) {
   const { onset, clear } = row
+  const { left, right, width, isNarrow } = layout
+  const nameY = isNarrow ? y - 32 : y
   const number = {
     fontSize: 13.5,
     fontWeight: 700,
@@ -131,22 +167,33 @@ function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) 
   } as const
   return (
     <g>
-      <text x={0} y={y} fontSize="15" fontWeight="700" fill="var(--ink)">
+      <text x={0} y={nameY} fontSize="15" fontWeight="700" fill="var(--ink)">
         {row.label}
       </text>
-      <text x={0} y={y + 17} fontSize="12.5" fill="var(--ink-2)">
+      <text
+        x={isNarrow ? widthOf(row.label, 16) + 10 : 0}
+        y={isNarrow ? nameY : y + 17}
+        fontSize={isNarrow ? 11.5 : 12.5}
+        fill="var(--ink-2)"
+      >
         {row.note}
       </text>
       {row.where && (
-        <text x={0} y={y + 30} fontSize="11" fill="var(--ink-2)">
+        <text x={0} y={nameY + (isNarrow ? 14 : 30)} fontSize="11" fill="var(--ink-2)">
           {row.where}
         </text>
       )}
-      <path d={`M${LEFT} ${y - 4}H${width - RIGHT}`} stroke="var(--hair)" />
+      <path d={`M${left} ${y - 4}H${width - right}`} stroke="var(--hair)" />
       {row.signs.map(({ temperature, word }, i) => (
         <g key={i}>
           <path d={`M${x(temperature.value)} ${y - 14}v20`} stroke="var(--ink-2)" strokeDasharray="2 2" />
-          <text x={x(temperature.value) - 4} y={y + 15} textAnchor="end" fontSize="11.5" fill="var(--ink-2)">
+          <text
+            x={x(temperature.value) + (isSignBefore(x(temperature.value), left) ? -4 : 4)}
+            y={y + 15}
+            textAnchor={isSignBefore(x(temperature.value), left) ? 'end' : 'start'}
+            fontSize="11.5"
+            fill="var(--ink-2)"
+          >
             {word ?? 'sign'} {temperature.text}
           </text>
         </g>
@@ -178,7 +225,7 @@ function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) 
       )}
       {!onset && !clear && (
         <text
-          x={LEFT + 8}
+          x={left + 8}
           y={y}
           fontSize="13"
           fill="var(--ink-2)"
@@ -193,9 +240,12 @@ function Rung({ row, y, x, width }: { row: LadderRow; y: number; x: (c: number) 
   )
 }
 
+/** A sign is named before its mark, where there is room for that. */
+const isSignBefore = (at: number, left: number) => at - left > 84
+
 type Band = { readonly lowC: number; readonly highC: number } | null
 
-function axisOf(rows: readonly LadderRow[], literature: Band, eutecticC?: number) {
+function axisOf(rows: readonly LadderRow[], literature: Band, eutecticC: number | undefined, ticks: number) {
   const all = rows.flatMap((row) => [
     row.onset?.value,
     row.clear?.value,
@@ -206,7 +256,7 @@ function axisOf(rows: readonly LadderRow[], literature: Band, eutecticC?: number
   )
   const from = 2 * Math.floor((Math.min(...values) - 3) / 2)
   const to = 2 * Math.ceil((Math.max(...values) + 3) / 2)
-  return axisBetween(from, to, 12)
+  return axisBetween(from, to, ticks)
 }
 
 function spoken(rows: readonly LadderRow[], literature: Band): string {

@@ -226,9 +226,15 @@ export function paintGlass(draw: CanvasRenderingContext2D, x: number): void {
   draw.stroke()
 }
 
-/** Which slot it is. */
-export function paintSlot(draw: CanvasRenderingContext2D, x: number, slot: number, isIn: boolean): void {
-  draw.font = "700 15px 'Atkinson Hyperlegible Next Variable', sans-serif"
+/** Which slot it is, in letters of a size in units. */
+export function paintSlot(
+  draw: CanvasRenderingContext2D,
+  x: number,
+  slot: number,
+  isIn: boolean,
+  size: number,
+): void {
+  draw.font = `700 ${Math.max(15, size)}px 'Atkinson Hyperlegible Next Variable', sans-serif`
   draw.textAlign = 'center'
   draw.fillStyle = isIn ? '#211c16' : '#8a7c68'
   draw.fillText(String(slot), x, TUBE.bottomY + 30)
