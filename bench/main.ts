@@ -10,7 +10,7 @@ import { measureScreens } from './screens'
 import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
-import { measureWatch } from './watch'
+import { measureLens, measureWatch } from './watch'
 import { measureWriters } from './writers'
 
 const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
@@ -26,6 +26,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   map: measureMap,
   press: measurePress,
   watch: measureWatch,
+  lens: measureLens,
   'first-screen': () => [
     {
       what: 'first screen, gzipped JavaScript',

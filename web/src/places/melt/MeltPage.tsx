@@ -1,8 +1,21 @@
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import { type MeltFacts, type MeltId, meltOf, meltRangesOf, rackOf } from '@ivory-crystal/core'
+import Button from 'react-bootstrap/Button'
+import {
+  type Mark,
+  markOf,
+  type MeltFacts,
+  type MeltId,
+  meltOf,
+  meltRangesOf,
+  prepsOf,
+  rackOf,
+  sampleNamedAs,
+  unknownsOf,
+  type View,
+} from '@ivory-crystal/core'
 import { Title } from '../../parts/Title'
-import { useNotebook } from '../../ledger/notebook'
+import { strike, useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from './MeltPlan'
 
 const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }))
@@ -86,8 +99,12 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
               <td>
                 {row.slot}: {row.label}
               </td>
-              <td className="num">{row.onset?.text ?? '–'}</td>
-              <td className="num">{row.clear?.text ?? '–'}</td>
+              <td className="num">
+                <End text={row.onset?.text} mark={markOf(melt, row.slot, 'first liquid')} />
+              </td>
+              <td className="num">
+                <End text={row.clear?.text} mark={markOf(melt, row.slot, 'all liquid')} />
+              </td>
               <td className="num">
                 {row.corrected
                   ? `${row.corrected.onsetC.toFixed(1)} to ${row.corrected.clearC.toFixed(1)} °C`
@@ -99,9 +116,55 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
           ))}
         </tbody>
       </table>
-      <p className="mt-3">
+      <p className="row-of mt-3">
+        {placesOf(view, melt).map(({ to, name }, i) => (
+          <Link
+            key={to}
+            className={i === 0 ? 'btn btn-primary' : 'btn btn-outline-primary'}
+            to={`${base}${to}`}
+          >
+            Back to {name}
+          </Link>
+        ))}
         <Link to={`${base}/instruments/rack`}>To the rack</Link>
       </p>
     </>
   )
+}
+
+/** One end of a range; its mark can be struck still. */
+function End({ text, mark }: { text: string | undefined; mark: Mark | null }) {
+  if (text === undefined) return '–'
+  return (
+    <>
+      {text}{' '}
+      {mark && (
+        <Button
+          size="sm"
+          variant="link"
+          aria-label={`Strike ${mark.entry.body.moment} of tube ${mark.entry.body.slot} at ${text} °C`}
+          onClick={() => {
+            strike(mark.entry, 'pressed by mistake')
+          }}
+        >
+          strike
+        </Button>
+      )}
+    </>
+  )
+}
+
+/** Where the tubes of a melt belong: the cases of its unknowns, then the preps of its samples. */
+function placesOf(view: View, melt: MeltFacts): readonly { readonly to: string; readonly name: string }[] {
+  const samples = melt.planned.body.tubes.flatMap(({ sample }) => [
+    sample,
+    ...(sampleNamedAs(view, sample)?.of ?? []),
+  ])
+  const cases = unknownsOf(view)
+    .filter(({ sample }) => samples.includes(sample.id))
+    .map(({ id, opened }) => ({ to: `/unknowns/${id}`, name: `unknown ${opened.body.code}` }))
+  const preps = prepsOf(view)
+    .filter((prep) => prep.samples.some(({ id }) => samples.includes(id)))
+    .map(({ id, opened }) => ({ to: `/preps/${id}`, name: opened.body.title }))
+  return [...cases, ...preps]
 }
