@@ -1,4 +1,4 @@
-import { expect, type Locator } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 
 interface Sheet {
@@ -52,5 +52,24 @@ export async function expectWhole(sheet: Sheet | undefined, drawing: Locator): P
   for (const { text, x, widthPt } of sheet.texts) {
     expect(x, text).toBeGreaterThan(0)
     expect(x + widthPt, text).toBeLessThan(sheet.widthPt)
+  }
+}
+
+/** Sheets a laboratory prints on. */
+export const FORMATS = ['A4', 'Letter'] as const
+
+/** Every word of a drawing is dark enough on white for a laser printer, whatever the theme on screen. */
+export async function expectInk(page: Page, drawing: Locator): Promise<void> {
+  await page.emulateMedia({ media: 'print' })
+  const fills = await drawing
+    .locator('text')
+    .evaluateAll((texts) => texts.map((text) => getComputedStyle(text).fill))
+  await page.emulateMedia({ media: 'screen' })
+  expect(fills.length).toBeGreaterThan(5)
+  for (const fill of fills) {
+    const [r = 255, g = 255, b = 255] = (fill.match(/[\d.]+/g) ?? []).map(Number)
+    const linear = [r, g, b].map((channel) => (channel / 255) ** 2.2) as [number, number, number]
+    const luminance = 0.2126 * linear[0] + 0.7152 * linear[1] + 0.0722 * linear[2]
+    expect(1.05 / (luminance + 0.05), fill).toBeGreaterThan(4.5)
   }
 }

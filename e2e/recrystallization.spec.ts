@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, station, test, type Bench, openPrepNamed } from './bench'
-import { sheetsOf } from './paper'
+import { FORMATS, sheetsOf } from './paper'
 
 /** Opens a prep of a compound with its crude weighed, at Plan. */
 async function begin(page: Page, bench: Bench, compound: string, crude: string): Promise<void> {
@@ -58,6 +58,16 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     await expect(page.getByText('all stored')).toBeVisible()
     const pdf = await page.pdf({ preferCSSPageSize: true })
     expect(await sheetsOf(pdf)).toHaveLength(1)
+    for (const format of FORMATS) {
+      const [sheet, ...more] = await sheetsOf(await page.pdf({ format }))
+      expect(more).toEqual([])
+      // Nothing runs past an edge of the paper.
+      for (const { text, x, y, widthPt } of sheet?.texts ?? []) {
+        expect(x, text).toBeGreaterThan(0)
+        expect(y, text).toBeGreaterThan(0)
+        expect(x + widthPt, text).toBeLessThan(sheet?.widthPt ?? 0)
+      }
+    }
   }
 
   // A pair: dissolved hot in the first, clouded with the second; charcoal on the way.

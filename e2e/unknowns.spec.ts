@@ -46,6 +46,8 @@ async function meltByKeys(
   await page.getByRole('button', { name: 'End and cool' }).click()
   await page.getByRole('button', { name: 'End the run' }).click()
   await expect(page.getByRole('heading', { name: 'What came of it' })).toBeVisible()
+  // A run on an unknown leads back to its case.
+  await expect(page.getByRole('link', { name: /^Back to unknown K-/ })).toBeVisible()
 }
 
 async function openCase(page: Page, bench: Bench, code: string): Promise<void> {

@@ -1,5 +1,5 @@
 import { cell, expect, station, temperature, test } from './bench'
-import { expectWhole, sheetsOf } from './paper'
+import { expectInk, expectWhole, FORMATS, sheetsOf } from './paper'
 
 /** What this test types, and what it works out from it by itself. */
 const CRUDE = '2.415'
@@ -202,6 +202,11 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   const sheets = await sheetsOf(pdf)
   expect(sheets).toHaveLength(1)
   await expectWhole(sheets[0], ladder)
+  await expectInk(page, ladder)
+  for (const format of FORMATS) {
+    const [first] = await sheetsOf(await page.pdf({ format }))
+    await expectWhole(first, ladder)
+  }
   await station(page, 'Plan')
   await page.reload()
   await expect(page.getByRole('heading', { name: /^Dissolve near/ })).toBeVisible()

@@ -1,12 +1,14 @@
-import type { PrepId } from '../../ids'
+import type { PrepId, UnknownId } from '../../ids'
 import type { Entry, KnownEntry } from '../entry'
 import { KINDS } from '../kinds/list'
 import type { KindDefinition } from '../kinds/defineKind'
 import type { View } from '../fold'
 import { everyLineOf, remember, strikeOf } from '../read'
 import { uncapital } from '../../words'
-import { meltsOf } from './melt'
+import { meltIdsWith, meltsOf } from './melt'
+import { platesOf } from './plates'
 import { prepOf } from './prep'
+import { unknownOf } from './unknowns'
 
 export interface LogLine {
   readonly entry: KnownEntry
@@ -20,14 +22,36 @@ export interface LogLine {
 /** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
 export const logOf = remember((view: View, id: PrepId): readonly LogLine[] => {
   const prep = prepOf(view, id)
-  if (!prep) return []
-  const subjects = [
-    id,
-    ...prep.samples.map((sample) => sample.id),
-    ...meltsOf(view, id).map((melt) => melt.id),
-  ]
-  const labels = new Map(prep.samples.map((sample) => [sample.id as string, sample.label]))
-  const every = subjects.flatMap((subject) => everyLineOf(view, subject))
+  return prep
+    ? linesAbout(
+        view,
+        [id, ...meltsOf(view, id).map((melt) => melt.id)],
+        prep.samples.map((sample) => [sample.id, sample.label]),
+      )
+    : []
+})
+
+/** Everything written about an unknown, what it was ground with, and their melts and plates, in order of truth. */
+export const caseLogOf = remember((view: View, id: UnknownId): readonly LogLine[] => {
+  const unknown = unknownOf(view, id)
+  if (!unknown) return []
+  const samples = [unknown.sample, ...unknown.mixtures.map(({ sample }) => sample)]
+  const melts = samples.flatMap((sample) => meltIdsWith(view, sample.id))
+  const plates = platesOf(view, id).map((plate) => plate.id)
+  return linesAbout(
+    view,
+    [...new Set<string>([id, ...melts, ...plates])],
+    samples.map((sample) => [sample.id, sample.label]),
+  )
+})
+
+function linesAbout(
+  view: View,
+  subjects: readonly string[],
+  samples: readonly (readonly [id: string, label: string])[],
+): readonly LogLine[] {
+  const labels = new Map(samples)
+  const every = [...subjects, ...labels.keys()].flatMap((subject) => everyLineOf(view, subject))
   const strikes = every.filter((line) => line.kind === 'struck')
   return every
     .filter((line) => line.kind !== 'trace' && line.kind !== 'struck')
@@ -41,7 +65,7 @@ export const logOf = remember((view: View, id: PrepId): readonly LogLine[] => {
         return back ? [{ strike, back }] : []
       }),
     }))
-})
+}
 
 /** A weighing says what was weighed: its own line knows only which sample. */
 function toldOf(entry: KnownEntry, labels: ReadonlyMap<string, string>): string {

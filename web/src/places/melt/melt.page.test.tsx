@@ -481,3 +481,16 @@ test('tubes of the rack are planned together on the instrument chosen there', as
   // Planned, they have left the rack.
   expect(rackOf(useNotebook.getState().view).map(({ entry }) => entry.id)).toEqual(ids.slice(2))
 })
+
+test('a melt that is over leads back to where its tubes belong, and its marks can be struck still', async () => {
+  const over = meltsOf(useNotebook.getState().view).find(({ run, marks }) => run?.ended && marks.length > 3)
+  if (!over) throw new Error('The demo has a finished melt.')
+  const user = showAt(() => <MeltPage />, `/n/${NOTEBOOK}/melts/${over.id}`, '/n/:notebook/melts/:melt')
+  screen.getByRole('heading', { name: 'What came of it' })
+  expect(screen.getByRole('link', { name: 'Back to Benzil, from benzoin' }).getAttribute('href')).toBe(
+    `/n/${NOTEBOOK}/preps/${prepNamed('Benzil').id}`,
+  )
+  await user.click(press(/^Strike all liquid of tube 2 at 96\.5 °C$/))
+  expect(written('struck').map(({ body }) => body)).toMatchObject([{ reason: 'pressed by mistake' }])
+  expect(screen.queryByRole('button', { name: /^Strike all liquid of tube 2/ })).toBeNull()
+})

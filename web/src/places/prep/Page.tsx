@@ -1,4 +1,3 @@
-import { LastHash } from './LastHash'
 import css from './Page.module.css'
 import Button from 'react-bootstrap/Button'
 import {
@@ -21,7 +20,8 @@ import {
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
-import { strike, useNotebook } from '../../ledger/notebook'
+import { LogList } from '../../parts/LogList'
+import { useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
 import { Findings, headline, isMeasured, notChecked } from './Findings'
 import type { StationProps } from './station'
@@ -97,7 +97,7 @@ export function Page({ prep }: StationProps) {
         </section>
       </VerdictPart>
       <hr className="rule" />
-      <Log prep={prep} />
+      <LogList lines={logOf(view, prep.id)} />
     </article>
   )
 }
@@ -234,50 +234,5 @@ function VerdictPart({ prep, children }: { prep: PrepFacts; children: React.Reac
         {children}
       </div>
     </>
-  )
-}
-
-function Log({ prep }: { prep: PrepFacts }) {
-  const view = useNotebook((state) => state.view)
-  const quarantine = useNotebook((state) => state.quarantine)
-  const refused = new Map(quarantine.map(({ id, sentence }) => [id, sentence]))
-  return (
-    <section>
-      <h2>As it was done</h2>
-      <ol className={css.log}>
-        {logOf(view, prep.id).map(({ entry, sentence, strike: through, takenBack }) => (
-          <li key={entry.id}>
-            <span className="quiet">{clock(entry.at)}</span>
-            <span>
-              <span className={through ? 'struck' : undefined}>{sentence}</span>
-              {refused.has(entry.id) && <span className="trouble"> Not stored: {refused.get(entry.id)}</span>}
-              {through && (
-                <span className="quiet">
-                  {' '}
-                  struck {clock(through.at)}: {through.body.reason}{' '}
-                  <Button
-                    variant="link"
-                    size="sm"
-                    className="no-print"
-                    onClick={() => {
-                      strike(through, 'taken back')
-                    }}
-                  >
-                    take the strike back
-                  </Button>
-                </span>
-              )}
-              {takenBack.map((one) => (
-                <span key={one.back.id} className="quiet">
-                  {' '}
-                  struck {clock(one.strike.at)}, taken back {clock(one.back.at)}
-                </span>
-              ))}
-            </span>
-          </li>
-        ))}
-      </ol>
-      <LastHash />
-    </section>
   )
 }

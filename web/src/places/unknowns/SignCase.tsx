@@ -2,6 +2,7 @@ import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
 import {
   type CaseForRanking,
+  caseLogOf,
   doubtsBeforeSigning,
   isStale,
   type Line,
@@ -17,6 +18,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import { capital, dayAndClock, fixed } from '../../format/format'
+import { LogList } from '../../parts/LogList'
 import { RestsNoMore } from '../../parts/RestsNoMore'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
@@ -145,53 +147,90 @@ function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullabl
   const { answer, signedBy, ranked, mixtures, restsOn } = signed.body
   const probability = ranked.find(({ id }) => id === (answer.is === 'compound' ? answer.compound : null))
   return (
-    <div className="columns two mt-2">
-      <section>
-        {isStale(view, signed) && (
-          <RestsNoMore
-            onAgain={() => {
-              strike(signed, 'to be signed again')
-            }}
-          />
-        )}
-        <h2 data-testid="verdict">
-          {answer.is === 'compound'
-            ? capital(answer.name)
-            : answer.is === 'not on the list'
-              ? 'Not on the list'
-              : 'Cannot be told'}
-        </h2>
-        <p className="mt-2 mb-1">
-          Signed by {signedBy}, {dayAndClock(signed.at, now)}
-          {probability && answer.is !== 'cannot tell' ? `, at ${percent(probability.probability)}` : ''}.{' '}
-          <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>
-        </p>
-        <table className="lines mt-2">
-          <tbody>
-            {mixtures.map(({ reference, name, range, verdict }) => (
-              <tr key={`${reference} ${range.onsetC}`}>
-                <td>mixed with {name}</td>
-                <td className="num">
-                  {fixed(range.onsetC, 1)} to {fixed(range.clearC, 1)} °C
-                </td>
-                <td>{verdict ?? 'no verdict'}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <p className="row-of mt-2">
-          <Button
-            variant="link"
-            onClick={() => {
-              strike(signed, 'to be signed again')
-            }}
-          >
-            Strike this verdict
-          </Button>
-          <Link to={`/n/${notebook ?? ''}/unknowns`}>All cases</Link>
-        </p>
-      </section>
-      <OpenAnswer unknown={unknown} isAfter={openedAfterSigning(view, unknown)} />
-    </div>
+    <>
+      <div className="columns two mt-2">
+        <section>
+          {isStale(view, signed) && (
+            <RestsNoMore
+              onAgain={() => {
+                strike(signed, 'to be signed again')
+              }}
+            />
+          )}
+          <h2 data-testid="verdict">
+            {answer.is === 'compound'
+              ? capital(answer.name)
+              : answer.is === 'not on the list'
+                ? 'Not on the list'
+                : 'Cannot be told'}
+          </h2>
+          <p className="mt-2 mb-1">
+            Signed by {signedBy}, {dayAndClock(signed.at, now)}
+            {probability && answer.is !== 'cannot tell'
+              ? `, at ${percent(probability.probability)}`
+              : ''}. <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>
+          </p>
+          <table className="lines mt-2">
+            <tbody>
+              {mixtures.map(({ reference, name, range, verdict }) => (
+                <tr key={`${reference} ${range.onsetC}`}>
+                  <td>mixed with {name}</td>
+                  <td className="num">
+                    {fixed(range.onsetC, 1)} to {fixed(range.clearC, 1)} °C
+                  </td>
+                  <td>{verdict ?? 'no verdict'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="row-of mt-2 no-print">
+            <Button
+              variant="link"
+              onClick={() => {
+                strike(signed, 'to be signed again')
+              }}
+            >
+              Strike this verdict
+            </Button>
+            <Button
+              variant="outline-primary"
+              onClick={() => {
+                window.print()
+              }}
+            >
+              Print this case
+            </Button>
+            <Link to={`/n/${notebook ?? ''}/unknowns`}>All cases</Link>
+          </p>
+        </section>
+        <OpenAnswer unknown={unknown} isAfter={openedAfterSigning(view, unknown)} />
+      </div>
+      <table className="lines mt-3">
+        <thead>
+          <tr>
+            <th>candidate, when it was signed</th>
+            <th className="num">literature, °C</th>
+            <th className="num">chance</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {unknown.candidates.map(({ compound, ruledOut }) => (
+            <tr key={compound.id}>
+              <td>{compound.name}</td>
+              <td className="num">
+                {fixed(compound.meltLowC, 1)} to {fixed(compound.meltHighC, 1)}
+              </td>
+              <td className="num">
+                {percent(ranked.find(({ id }) => id === compound.id)?.probability ?? 0)}
+              </td>
+              <td className="quiet">{ruledOut ? 'ruled out' : ''}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <hr className="rule" />
+      <LogList lines={caseLogOf(view, unknown.id)} />
+    </>
   )
 }

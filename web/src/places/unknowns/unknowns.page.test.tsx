@@ -282,6 +282,13 @@ describe('signing', () => {
     expect(signed?.ranked).toHaveLength(5)
     expect(signed?.restsOn.length).toBeGreaterThan(3)
     expect(screen.getByTestId('verdict').textContent).toBe('Cannot be told')
+    // The case is a page of its own to hand in: its candidates as they stood, and all that was done.
+    press('Print this case')
+    expect(screen.getAllByRole('row', { name: /^methyl 4-nitrobenzoate / })).toHaveLength(1)
+    screen.getByRole('heading', { name: 'As it was done' })
+    const log = screen.getAllByRole('listitem').map(({ textContent }) => textContent ?? '')
+    expect(log.some((line) => line.includes('K-14'))).toBe(true)
+    expect(log.at(-1)).toMatch(/Signed|signed/)
   })
   test('the answer of a signed case opens, and one that disagrees says where to look', async () => {
     melted([[k14().sample.id, '93.6', '94.8']])

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
-import { api } from '../../ledger/api'
-import { useNotebook } from '../../ledger/notebook'
+import { api } from '../ledger/api'
+import { useNotebook } from '../ledger/notebook'
 
 /** Digits of a hash that are shown: enough to tell by eye that two are the same. */
 const SHOWN = 16
