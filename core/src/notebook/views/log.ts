@@ -1,7 +1,6 @@
 import type { PrepId, UnknownId } from '../../ids'
 import type { Entry, KnownEntry } from '../entry'
-import { KINDS } from '../kinds/list'
-import type { KindDefinition } from '../kinds/defineKind'
+import { sentenceOf } from '../sentence'
 import type { View } from '../fold'
 import { everyLineOf, remember, strikeOf } from '../read'
 import { uncapital } from '../../words'
@@ -71,8 +70,4 @@ function linesAbout(
 function toldOf(entry: KnownEntry, labels: ReadonlyMap<string, string>): string {
   const label = entry.kind === 'weighed' ? labels.get(entry.subject) : undefined
   return label === undefined ? sentenceOf(entry) : `${label}: ${uncapital(sentenceOf(entry))}`
-}
-
-export function sentenceOf(entry: KnownEntry): string {
-  return (KINDS[entry.kind] as KindDefinition<KnownEntry['body']>).sentence(entry.body)
 }
