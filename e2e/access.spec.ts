@@ -84,7 +84,7 @@ test('a link to a station opens there, and one to nowhere says so', async ({ pag
   await page.goto('about:blank')
   await page.goto(address)
   await expect(page.getByRole('heading', { name: 'Consistent with pure benzil' })).toBeVisible()
-  await expect(page).toHaveTitle('Benzil, from benzoin · Ivory Crystal')
+  await expect(page).toHaveTitle(/^((\d+:\d\d|over) · )?Benzil, from benzoin · Ivory Crystal$/)
   await page.goto(address.replace(/preps\/[^/]+/, 'preps/0a5a1c7e-0000-4000-8000-00000000dead'))
   await expect(page.getByText('This notebook holds no such prep')).toBeVisible()
   await page.goto(`${demo.origin}/nowhere`)
