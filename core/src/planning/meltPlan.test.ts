@@ -226,7 +226,7 @@ describe('what to do now', () => {
     expect(from(4, last + 300)).toMatchObject({ inMin: 2 })
   })
   test('a block above the start cools first, and no tube goes into it', () => {
-    const hot = { nowC: startC + 12, phase: 'idle' as const }
+    const hot = { nowC: startC + 12, phase: 'idle' as const, rateCPerMin: null }
     expect(at(after(), hot)).toEqual({ say: 'cool first', toC: startC })
     expect(tubesMayGoIn(after(), hot)).toBe(false)
     const cold: MeltFacts = {
@@ -240,7 +240,28 @@ describe('what to do now', () => {
       },
     }
     expect(tubesMayGoIn(cold, hot)).toBe(false)
-    expect(tubesMayGoIn(cold, { nowC: 22, phase: 'idle' })).toBe(true)
+    expect(tubesMayGoIn(cold, { nowC: 22, phase: 'idle', rateCPerMin: null })).toBe(true)
+  })
+  test('where it heats on by hand, a tube may still go in late, until there could be something to see', () => {
+    const byHand: MeltFacts = {
+      ...after(),
+      planned: {
+        ...ramped.planned,
+        body: {
+          ...ramped.planned.body,
+          heating: { by: 'hand', blockC: 22, warnings: [] },
+          window: { ...ramped.planned.body.window, startC: 79, watchFromC: 89 },
+        },
+      },
+    }
+    const going = { phase: 'heating' as const, rateCPerMin: 1.5 }
+    expect([84, 88.9, 89.5].map((nowC) => tubesMayGoIn(byHand, { ...going, nowC }))).toEqual([
+      true,
+      true,
+      false,
+    ])
+    expect(at(byHand, { ...going, nowC: 84 })).toEqual({ say: 'tubes in' })
+    expect(at(byHand, { ...going, nowC: 92, rateCPerMin: 1 })).toEqual({ say: 'cool first', toC: 79 })
   })
   test('a scouting run at its planned rate is not called too fast', () => {
     const fast = { phase: 'ramping' as const, nowC: watchFromC + 1, rateCPerMin: 10 }

@@ -1,5 +1,5 @@
 import type { MeltFacts } from '../notebook/views/melt'
-import { nextTurn } from './dialTurns'
+import { dialTurnsOf, nextTurn } from './dialTurns'
 import { type Announcement, announcementOf, type Moment } from './watching'
 
 /** What whoever watches does now, in one line. */
@@ -36,7 +36,7 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   if (said?.say === 'too fast') return said
   const turn = nextTurn(melt, nowC ?? window.startC, atS, rateCPerMin)
   if (turn && turn.dueInMin === 0) return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: 0 }
-  if (!isIn && nowC !== null && nowC > window.startC + TUBES_WITHIN_C && !given.has('ramp'))
+  if (!isIn && nowC !== null && nowC > hottestForTubesC(melt, moment) && !given.has('ramp'))
     return { say: 'cool first', toC: window.startC }
   if (!isIn && tubesMayGoIn(melt, moment)) return { say: 'tubes in' }
   if (heating.by === 'ramp' && !byHand) {
@@ -60,9 +60,13 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
  * Whether the tubes may go in now: by house rules cold or at the start temperature, and never into a block that is
  * above it.
  */
-export function tubesMayGoIn(melt: MeltFacts, { nowC, phase }: Pick<Moment, 'nowC' | 'phase'>): boolean {
+export function tubesMayGoIn(
+  melt: MeltFacts,
+  moment: Pick<Moment, 'nowC' | 'phase' | 'rateCPerMin'>,
+): boolean {
   const { window, heating, conventions } = melt.planned.body
-  if (nowC !== null && nowC > window.startC + TUBES_WITHIN_C) return false
+  const { nowC, phase } = moment
+  if (nowC !== null && nowC > hottestForTubesC(melt, moment)) return false
   if (conventions.tubeIn === 'cold') return true
   if (melt.run?.started.body.feed === 'by hand' || heating.by === 'hand')
     return nowC === null || nowC >= window.startC - TUBES_WITHIN_C
@@ -72,6 +76,30 @@ export function tubesMayGoIn(melt: MeltFacts, { nowC, phase }: Pick<Moment, 'now
   return (
     phase === 'holding' && melt.run?.commands.some(({ body }) => body.command.kind === 'preheat') === true
   )
+}
+
+/**
+ * Hotter than this no tube goes in, °C: the start temperature where a programme holds it or a block has to cool to it;
+ * where it heats on, the window, before which nothing could be seen.
+ */
+function hottestForTubesC(melt: MeltFacts, { rateCPerMin }: Pick<Moment, 'rateCPerMin'>): number {
+  const { window } = melt.planned.body
+  const atStart = window.startC + TUBES_WITHIN_C
+  return hasToCool(melt, rateCPerMin) ? atStart : Math.max(atStart, window.watchFromC)
+}
+
+function hasToCool(melt: MeltFacts, rateCPerMin: number | null): boolean {
+  const { heating, window } = melt.planned.body
+  switch (heating.by) {
+    case 'ramp':
+      return melt.run?.started.body.feed !== 'by hand' || heating.plan.segments[0]?.kind === 'cool'
+    case 'dial': {
+      const [first, second] = dialTurnsOf(melt)
+      return first?.dial === 0 && second !== undefined && second.made === null
+    }
+    case 'hand':
+      return heating.blockC > window.startC && (rateCPerMin ?? 0) <= 0
+  }
 }
 
 /** Whether every tube that is in has its range, or was given up. */

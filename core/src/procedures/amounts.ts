@@ -82,6 +82,17 @@ export function glassOf(
   return glasswareFor(collect, batch.input.crudeG, batch.result, excessML)
 }
 
+/** What the crude is wetted with before it goes on the heat, mL. */
+export function wettingML({
+  pair,
+  result,
+}: {
+  readonly pair: { readonly goodML: number } | null
+  readonly result: { readonly minimumHotML: number }
+}): number {
+  return (pair ? pair.goodML : result.minimumHotML) / 3
+}
+
 /** Every amount of a batch as it stands in a step. */
 export function amountsOf(
   procedure: Pick<Procedure, 'collect'>,
@@ -127,7 +138,7 @@ function volumesOf({ pair, result, impurity, input }: Batch) {
   return {
     heat: ml(1.3 * main + (result.hotML < 3 ? 0.5 : 2)),
     heatSecond: ml(1.3 * (pair?.poorML ?? 0) + (result.hotML < 3 ? 0.5 : 2)),
-    third: ml((pair ? pair.goodML : result.minimumHotML) / 3),
+    third: ml(wettingML({ pair, result })),
     least: ml(result.minimumHotML),
     volume: ml(result.hotML),
     dilutedFor: keepsImpurity

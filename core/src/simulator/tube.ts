@@ -19,7 +19,8 @@ export interface TubeReading {
   readonly shells?: readonly number[]
 }
 
-const SHELLS = 8
+/** Shells of equal volume a tube is taken as. */
+export const SHELLS = 8
 /** Shrinking shows this far below the first liquid, °C; drawn per tube between the two. */
 const SHRINKS_BEFORE_C = [1, 3] as const
 

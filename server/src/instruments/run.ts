@@ -7,9 +7,9 @@ import {
   createBlock,
   type Instrument,
   type InstrumentState,
-  isAnythingSeen,
   type MeltId,
   type MeltPlanned,
+  needsEyes,
   type NotebookId,
   type RunId,
   type RunState,
@@ -131,17 +131,11 @@ export function dueS(run: Run, now: number): number {
 const SLOW_DOWN_BEFORE_C = 0.5
 
 /**
- * Hurried time goes back to real time when hands or eyes are needed: preheated, a turn of the dial due, near the
- * window, at the end, and in any run as soon as there is something to be seen. A scouting run has no window.
+ * Hurried time goes back to real time when hands or eyes are needed: preheated, a turn of the dial due, at the end, and
+ * when there is or may soon be something to be seen.
  */
-export function mustSlowDown(run: Run, { phase, probe, tubes }: BlockReading): boolean {
-  if (phase === 'holding') return true
-  if (isTurnDue(run, probe.value)) return true
-  if (phase !== 'ramping' && phase !== 'heating') return false
-  if (isAnythingSeen(tubes)) return true
-  return (
-    run.planned.purpose !== 'scouting' && probe.value >= run.planned.window.watchFromC - SLOW_DOWN_BEFORE_C
-  )
+export function mustSlowDown(run: Run, reading: BlockReading): boolean {
+  return reading.phase === 'holding' || isTurnDue(run, reading.probe.value) || needsEyes(run.planned, reading)
 }
 
 function isTurnDue({ planned: { heating }, turns }: Run, probeC: number): boolean {

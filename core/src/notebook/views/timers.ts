@@ -1,7 +1,7 @@
 import type { EntryId, EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
 import { linesOf, subjectsWith } from '../read'
-import { prepOf } from './prep'
+import { type PrepFacts, prepOf } from './prep'
 import { TIMER_WORDS, type TimerStarted } from '../kinds/timer-started/kind'
 
 export interface Timer {
@@ -28,13 +28,17 @@ export function timersInUse(view: View, now: EpochMs): readonly PrepTimer[] {
     .flatMap((id) => {
       const prep = prepOf(view, id as PrepId)
       if (!prep) return []
-      const isDone = ({ timer }: Timer) =>
-        prep.steps.some((step) => step.timer?.timer === timer && prep.ticked.has(step.id))
-      return timersOf(view, prep.id, now)
-        .filter((timer) => timer.leftMs > -TOLD_FOR_MS && !isDone(timer))
-        .map((timer) => ({ ...timer, prep: prep.id, title: prep.opened.body.title }))
+      const { title } = prep.opened.body
+      return timersInUseOf(view, prep, now).map((timer) => ({ ...timer, prep: prep.id, title }))
     })
     .sort((p, q) => p.endsAt - q.endsAt)
+}
+
+/** Those of one prep. */
+export function timersInUseOf(view: View, prep: PrepFacts, now: EpochMs): readonly Timer[] {
+  const isDone = ({ timer }: Timer) =>
+    prep.steps.some((step) => step.timer?.timer === timer && prep.ticked.has(step.id))
+  return timersOf(view, prep.id, now).filter((timer) => timer.leftMs > -TOLD_FOR_MS && !isDone(timer))
 }
 
 /** The latest timer of each sort, at this moment. */

@@ -1,4 +1,4 @@
-import { nextRandom } from '@ivory-crystal/core'
+import { nextRandom, SHELLS } from '@ivory-crystal/core'
 
 /** The lens is drawn on a field of these units; the capillaries stand in it at fixed places. */
 export const FIELD = { width: 640, height: 450 } as const
@@ -7,8 +7,6 @@ export const TUBE = { halfWidth: 36, topY: 18, bottomY: 384, xs: [164, 320, 476]
 const PER_MM = 66
 /** More than this does not fit into the field: an overfull tube runs out of sight. */
 const FILL_MOST = 330
-/** Shells of equal volume a tube is simulated in, the outermost first. */
-const SHELLS = 8
 const SPACING = { fine: 7.6, coarse: 13 } as const
 export type Grain = keyof typeof SPACING
 

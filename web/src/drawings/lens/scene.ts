@@ -1,4 +1,10 @@
-import type { TubeLook, TubeReading } from '@ivory-crystal/core'
+import {
+  SHELLS,
+  SLUSH_FROM,
+  type TubeLook,
+  type TubeReading,
+  VISIBLE_LIQUID_FRACTION,
+} from '@ivory-crystal/core'
 import { halfWidthAt, type PackedGrain, type Powder, TUBE } from './powder'
 
 /** A tube as it is shown: what was read, and how far the drawing has come on the way to it. */
@@ -29,8 +35,8 @@ const COLLAPSES_BY = 0.38
 const DRAWS_IN_BY = 0.1
 const SINKS_BY = 0.05
 /** Liquid of the whole at which the first drop stands, and at which it is slush. */
-const FIRST_DROP = 0.2
-const SLUSH = 0.5
+const FIRST_DROP = VISIBLE_LIQUID_FRACTION['distinct drop']
+const SLUSH = SLUSH_FROM
 /** So many crystals are left at the least while a last one is to be seen. */
 const LAST_CRYSTALS = 3
 
@@ -38,7 +44,7 @@ const LAST_CRYSTALS = 3
 export function shownAs({ look, liquidFraction, shells }: TubeReading): Shown {
   return {
     look,
-    shells: shells ?? Array.from({ length: 8 }, () => liquidFraction),
+    shells: shells ?? Array.from({ length: SHELLS }, () => liquidFraction),
     shrunk: look === 'powder' || look === 'not in' ? 0 : 1,
     dark: look === 'bubbling' ? 1 : 0,
   }

@@ -4,10 +4,10 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   type Instrument,
-  isAnythingSeen,
   type MeltFacts,
   type Move,
   moveOf,
+  needsEyes,
   nextTurn,
   readReading,
   tubesMayGoIn,
@@ -95,20 +95,12 @@ const URGENT: readonly Move['say'][] = [
   'tubes in',
 ]
 
-/** Simulated time may be hurried while nothing is to be seen; a scouting run has no window to be slow in. */
-function mayHurry(
-  melt: MeltFacts,
-  run: Run,
-  { heard, nowC }: MeltMoment,
-  instrument: Instrument | undefined,
-) {
+/** Simulated time may be hurried while something goes on by itself and nobody has to look. */
+function mayHurry(melt: MeltFacts, run: Run, { heard }: MeltMoment, instrument: Instrument | undefined) {
   if (run.byHand || instrument?.simulated !== true || !heard?.reading) return false
-  const { phase, tubes } = heard.reading
-  if (phase === 'preheating') return true
-  if (phase !== 'ramping' && phase !== 'heating' && phase !== 'cooling') return false
-  const { window, purpose } = melt.planned.body
-  return !isAnythingSeen(tubes) && (purpose === 'scouting' || (nowC ?? 0) < window.watchFromC - 1)
+  return GOES_ON.includes(heard.reading.phase) && !needsEyes(melt.planned.body, heard.reading)
 }
+const GOES_ON: readonly string[] = ['preheating', 'ramping', 'heating', 'cooling']
 
 /** Preheat, tubes in, ramp; and past the stop, further. */
 function ProgramCommand({ melt, run, move }: { melt: MeltFacts; run: Run; move: Move | null }) {

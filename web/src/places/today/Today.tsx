@@ -9,7 +9,7 @@ import {
   type PrepFacts,
   prepsOf,
   stationsOf,
-  timersOf,
+  timersInUseOf,
 } from '@ivory-crystal/core'
 import { capital, clock, span } from '../../format/format'
 import { Title } from '../../parts/Title'
@@ -130,11 +130,7 @@ function OpenPrep({ prep, base, now }: { prep: PrepFacts; base: string; now: num
   const next = nextStep(view, prep.id, now)
   const stations = stationsOf(view, prep.id)
   const done = stations.filter(({ state }) => state === 'done').length
-  const timers = timersOf(view, prep.id, now).filter(
-    (timer) =>
-      timer.leftMs > -30 * 60_000 &&
-      !prep.steps.some((step) => step.timer?.timer === timer.timer && prep.ticked.has(step.id)),
-  )
+  const timers = timersInUseOf(view, prep, now)
   if (!next) return null
   return (
     <li style={{ gridTemplateColumns: 'minmax(0, 1fr) 230px' }}>

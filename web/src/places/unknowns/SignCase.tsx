@@ -19,6 +19,7 @@ import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import { capital, dayAndClock, fixed } from '../../format/format'
 import { LogList } from '../../parts/LogList'
+import { PrintButton } from '../../parts/PrintButton'
 import { RestsNoMore } from '../../parts/RestsNoMore'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
@@ -192,14 +193,7 @@ function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullabl
             >
               Strike this verdict
             </Button>
-            <Button
-              variant="outline-primary"
-              onClick={() => {
-                window.print()
-              }}
-            >
-              Print this case
-            </Button>
+            <PrintButton>Print this case</PrintButton>
             <Link to={`/n/${notebook ?? ''}/unknowns`}>All cases</Link>
           </p>
         </section>

@@ -12,9 +12,9 @@ import {
   type PortionUse,
   type PrepFacts,
   readReading,
-  solventSoFarML,
+  solventLeft,
 } from '@ivory-crystal/core'
-import { fixed } from '../../../format/format'
+import { fixed, millilitres } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { comesTo, type Made, useLines, wrong } from '../../../parts/useTyped'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
@@ -46,7 +46,8 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   }
   const form = useLines({ start: { portion: '' }, make })
   const typed = form.typed.portion
-  const whole = unit === 'mL' ? wholePortion(use, prep) : null
+  const whole = unit === 'mL' ? solventLeft(prep, use) : null
+  const wholeText = whole ? millilitres(whole.ml) : ''
   const press = (text: string) => () => {
     const made = make({ portion: text })
     if (made.ok) write(...made.value)
@@ -73,8 +74,8 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
         </Button>
       ))}
       {whole && (
-        <Button variant="outline-primary" size="sm" onClick={press(whole.text)}>
-          {whole.what}: {whole.text} mL
+        <Button variant="outline-primary" size="sm" onClick={press(wholeText)}>
+          {whole.what === 'the rest' ? 'add the rest' : whole.what}: {wholeText} mL
         </Button>
       )}
       <InlineField label={`other volume, ${unit}`} hint={unit} width={78} {...form.of('portion')} />
@@ -206,34 +207,6 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
       <Refusal sentence={form.said} />
     </form>
   )
-}
-
-/** Before the heat the crude is wetted with this part of the least volume, as the step says. */
-const WETTED_WITH_A = 3
-
-/** What is left to add up to the plan, or what goes in before the heat; null when neither is. */
-function wholePortion(
-  use: PortionUse,
-  prep: PrepFacts,
-): { readonly what: string; readonly text: string } | null {
-  const plan = prep.plan?.body
-  if (!plan) return null
-  const { hotML, rinseML } = solventSoFarML(prep)
-  const least = plan.pair?.goodML ?? plan.result.minimumHotML
-  const left =
-    use === 'rinse'
-      ? plan.input.washML - rinseML
-      : use === 'dilute' || plan.amount === 'measured volume'
-        ? (plan.pair?.goodML ?? plan.result.hotML) - hotML
-        : hotML === 0
-          ? least / WETTED_WITH_A
-          : 0
-  const text = left.toFixed(left < 1 ? 2 : 1)
-  if (Number(text) <= 0) return null
-  return {
-    what: use === 'dissolve' && plan.amount !== 'measured volume' ? 'before the heat' : 'add the rest',
-    text,
-  }
 }
 
 function presetsFor(use: PortionUse, unit: Unit, plan: Bodies['plan fixed'] | undefined): readonly string[] {

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { type PrepFacts, type Timer, timersOf } from '@ivory-crystal/core'
+import { type PrepFacts, type Timer, timersInUseOf } from '@ivory-crystal/core'
 import { capital, clock, span } from '../../../format/format'
 import { strike, useNotebook } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
@@ -15,11 +15,7 @@ export function TimerPanel({
 }) {
   const view = useNotebook((state) => state.view)
   const now = useNow(500)
-  const timers = timersOf(view, prep.id, now).filter((timer) => timer.leftMs > -30 * 60_000)
-  const wanted = (timer: Timer) =>
-    (only?.includes(timer.timer) ?? true) &&
-    !prep.steps.some((step) => step.timer?.timer === timer.timer && prep.ticked.has(step.id))
-  const shown = timers.filter(wanted)
+  const shown = timersInUseOf(view, prep, now).filter(({ timer }) => only?.includes(timer) ?? true)
   if (shown.length === 0) return null
   return (
     <div>

@@ -11,6 +11,7 @@ import {
   type PlanFixed,
 } from '@ivory-crystal/core'
 import { dayAndClock, fixed, grams, millilitres } from '../../../format/format'
+import { PrintButton } from '../../../parts/PrintButton'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { useNotebook } from '../../../ledger/notebook'
@@ -101,14 +102,7 @@ export function FixedPlan({
               <Button variant="outline-primary" onClick={onChange}>
                 Change the plan
               </Button>
-              <Button
-                variant="outline-primary"
-                onClick={() => {
-                  window.print()
-                }}
-              >
-                Print the plan
-              </Button>
+              <PrintButton>Print the plan</PrintButton>
             </div>
           </div>
         </div>

@@ -1,0 +1,20 @@
+import { wettingML } from '../../procedures/amounts'
+import type { PortionUse } from '../kinds/solvent-added/kind'
+import { type PrepFacts, solventSoFarML } from './prep'
+
+/** A portion that a plan asks for as a whole. */
+export interface WholePortion {
+  readonly what: 'before the heat' | 'the rest'
+  readonly ml: number
+}
+
+/** What is still to be added up to the plan, or what the crude is wetted with before the heat; null when neither is. */
+export function solventLeft(prep: PrepFacts, use: PortionUse): WholePortion | null {
+  const plan = prep.plan?.body
+  if (!plan) return null
+  const { hotML, rinseML } = solventSoFarML(prep)
+  const isByPortions = use === 'dissolve' && plan.amount !== 'measured volume'
+  if (isByPortions) return hotML === 0 ? { what: 'before the heat', ml: wettingML(plan) } : null
+  const ml = use === 'rinse' ? plan.input.washML - rinseML : (plan.pair?.goodML ?? plan.result.hotML) - hotML
+  return ml > 0.005 ? { what: 'the rest', ml } : null
+}
