@@ -1,19 +1,14 @@
 import { attempt, problem, type Result } from '../../problems'
 import type { Quantity } from '../../units'
 import type { PrepId } from '../../ids'
-import type { Fusion } from '../../melting/liquidus'
-import { fusionOf } from '../../reference/fusionOf'
-import { assayFromRange } from '../../solubility/assayFromRange'
-import { liquorOf } from '../../solubility/cycles'
-import { planCrystallization } from '../../solubility/planCrystallization'
-import { rinseLossUpToG } from '../../solubility/rinse'
-import { withVolumeML } from '../../solubility/volume'
 import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '../../weighing/recovery'
+import { spreadOf, sumOf } from '../../weighing/sums'
 import type { View } from '../fold'
 import { remember } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { dissolvedOf, massOf, type PrepFacts, prepOf, sampleOf, solventSoFarML } from './prep'
-import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
+import { type Predicted, predictedOf } from './accountPredicted'
+import { dissolvedOf, massOf, type PrepFacts, prepOf, sampleOf } from './prep'
+import { type ResidueSplit, splitOf } from './residueSplit'
 
 export type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
 export interface AccountRow {
@@ -26,14 +21,6 @@ export interface AccountRow {
   readonly why: string
   /** True when found and predicted differ by more than two standard uncertainties of the weighing. */
   readonly beyondWeighing: boolean
-}
-/** What the residue is taken to hold; never more of anything than the crude had. */
-export interface ResidueSplit {
-  readonly productG: number
-  readonly impurityG: number
-  readonly basis: string
-  /** What the bounds changed, or that the residue holds more than the crude could leave; null when neither. */
-  readonly remark: string | null
 }
 export interface Account {
   readonly crude: Quantity
@@ -57,7 +44,7 @@ export const accountOf = remember((view: View, id: PrepId): Result<Account> => {
   const crystals = massOf(sampleOf(prep, 'product'))
   if (!crystals.ok) return crystals
   const found = foundOf(prep)
-  const crops = sum([crystals.value, found['second crop']])
+  const crops = sumOf([crystals.value, found['second crop']])
   const ofCrude = attempt(() => percentRecovery(crops, crude.value))
   if (!ofCrude.ok) return ofCrude
   const predicted = predictedOf(prep)
@@ -97,40 +84,6 @@ function foundOf(prep: PrepFacts): Found {
     return mass.ok ? mass.value : null
   }
   return { 'second crop': of('second crop'), liquor: of('liquor'), grit: of('grit') }
-}
-
-interface Predicted {
-  /** What the rinse is thought to take is off it, so that the parts come to the crude. */
-  readonly crystalsG: number
-  readonly productInLiquorG: number
-  readonly impurityInLiquorG: number
-  readonly rinseG: number
-  readonly gritG: number
-  /** In words: the volume it was worked out for. */
-  readonly volume: string
-}
-
-/** The plan worked out again for the solvent that was really used. */
-function predictedOf(prep: PrepFacts): Predicted | null {
-  const plan = prep.plan?.body
-  if (!plan) return null
-  const { hotML, rinseML } = solventSoFarML(prep)
-  const asUsed = hotML > 0 && plan.procedure.collect !== 'watch glass'
-  const again = attempt(() => {
-    const input = withVolumeML(plan.input, Math.max(hotML, plan.result.minimumHotML))
-    return { input, result: planCrystallization(input) }
-  })
-  const { input, result } = asUsed && again.ok ? again.value : { input: plan.input, result: plan.result }
-  const liquor = liquorOf(input, result)
-  const rinseG = Math.min(rinseLossUpToG(plan.input, result, rinseML), result.crystalMassG)
-  return {
-    crystalsG: result.crystalMassG - rinseG,
-    productInLiquorG: result.productInLiquorG,
-    impurityInLiquorG: liquor.crudeG - result.productInLiquorG,
-    rinseG,
-    gritG: result.gritG,
-    volume: `${result.hotML.toFixed(1)} mL`,
-  }
 }
 
 function rowsOf(
@@ -181,7 +134,7 @@ function rowsOf(
         0,
         {
           value: restG,
-          standardUncertainty: spread([crude, found.crystals, second, found.liquor, found.grit]),
+          standardUncertainty: spreadOf([crude, found.crystals, second, found.liquor, found.grit]),
         },
         found.liquor
           ? 'glass, paper, tubes packed for melting'
@@ -207,18 +160,6 @@ function row(
     found !== null &&
     Math.abs(found.value - predictedG) > 2 * found.standardUncertainty
   return { part, name, predictedG, found, why, beyondWeighing }
-}
-
-function sum(masses: readonly (Quantity | null)[]): Quantity {
-  const known = masses.filter((mass) => mass !== null)
-  return {
-    value: known.reduce((g, mass) => g + mass.value, 0),
-    standardUncertainty: spread(known),
-  }
-}
-
-function spread(masses: readonly (Quantity | null)[]): number {
-  return Math.hypot(...masses.map((mass) => mass?.standardUncertainty ?? 0))
 }
 
 function ofProduct(prep: PrepFacts, crops: Quantity, crude: Quantity): Quantity | null {
@@ -248,59 +189,4 @@ function yieldOf(prep: PrepFacts, actualG: number): Account['yield'] {
   return worked.ok
     ? { ...worked.value, from: `${reaction.limitingMass.text} g of ${reaction.limiting.name}` }
     : null
-}
-
-/**
- * What dried out of the liquor is impurity and the product that stayed dissolved, never impurity alone, and never more
- * impurity than the crude held, nor more product than is missing from the crops.
- */
-function splitOf(
-  view: View,
-  prep: PrepFacts,
-  residue: Quantity,
-  predicted: Predicted | null,
-  crude: Quantity,
-  crops: Quantity,
-): ResidueSplit | null {
-  const residueG = residue.value
-  const fraction = residueFraction(view, prep)
-  if (fraction === null && !predicted) return null
-  const wanted =
-    fraction !== null
-      ? residueG * (1 - fraction)
-      : residueG - Math.min(residueG, (predicted?.productInLiquorG ?? 0) + (predicted?.rinseG ?? 0))
-  const plan = prep.plan?.body
-  const assay = plan?.input.assay ?? null
-  const impurityMostG = assay === null ? Infinity : crude.value * (1 - assay)
-  const impurityG = Math.min(wanted, impurityMostG)
-  const productG = residueG - impurityG
-  const missingG = crude.value - crops.value
-  return {
-    productG,
-    impurityG,
-    basis:
-      fraction !== null
-        ? 'from the residue’s own melting range'
-        : `predicted: what ${predicted?.volume ?? ''} of cold solvent and the rinse hold`,
-    remark:
-      residueG > missingG + 2 * spread([residue, crude, crops])
-        ? `It weighs ${(residueG - missingG).toFixed(3)} g more than is missing from the crystals: it still holds solvent, or something that was not in the crude.`
-        : wanted > impurityMostG && assay !== null
-          ? `No more impurity than the ${impurityMostG.toFixed(3)} g that a crude of ${(100 * assay).toFixed(0)} % ${prep.opened.body.compound.name} holds: the rest of the residue is product, or the crude was less pure than that.`
-          : null,
-  }
-}
-
-function residueFraction(view: View, prep: PrepFacts): number | null {
-  const range = latestRange(rangesOf(view, prep.id), 'residue')
-  const impurity = prep.plan?.body.impurity
-  if (!range || !impurity) return null
-  const fusions: readonly [Fusion, Fusion] = [fusionOf(prep.opened.body.compound), fusionOf(impurity)]
-  const assay = attempt(() =>
-    assayFromRange(...fusions, judgedRange(range), {
-      ...heatedOf(range),
-      readingErrorC: range.conventions.readingErrorC,
-    }),
-  )
-  return assay.ok && assay.value ? assay.value.assay : null
 }

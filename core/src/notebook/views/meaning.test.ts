@@ -3,6 +3,7 @@ import { golden } from '../../../golden/contract'
 import {
   type Bodies,
   caseForRanking,
+  comparedAs,
   caseStationsOf,
   classLadders,
   type Compound,
@@ -192,6 +193,10 @@ describe('a case', () => {
     // Lag 0.2 and melting 0.5 °C at 1 °C/min.
     expect(input.unknown.onsetC).toBeCloseTo(93.4, 9)
     expect(input.unknown.clearC).toBeCloseTo(94.1, 9)
+    const { careful } = book.unknown()
+    expect(careful && comparedAs(careful)).toBe(
+      'Compared as 93.4 to 94.1 °C: as read 93.6 to 94.8 °C, less what heating at 1.0 °C/min is taken to add (0.2 at both ends, 0.5 of the width).',
+    )
     expect(input.candidates.map(({ id }) => id)).toEqual([
       '1-naphthol',
       'methyl-4-nitrobenzoate',

@@ -7,6 +7,7 @@ import {
   authenticAtHand,
   type CandidateFacts,
   type CaseForRanking,
+  comparedAs,
   hazardLine,
   type Ranked,
   type UnknownFacts,
@@ -98,7 +99,7 @@ function status(
   if (unknown.candidates.every(({ ruledOut }) => ruledOut))
     return 'Every candidate has been struck out: only “not on the list” is left. Take one back if that was too much.'
   const said = [
-    isRough ? 'Rough: from the scouting run alone.' : 'From the careful range, heating taken off',
+    isRough ? 'Rough: from the scouting run alone.' : 'From the careful range',
     melted > 0
       ? `and ${melted === 1 ? 'one mixed melt' : `${melted} mixed melts`}.`
       : isRough
@@ -108,6 +109,7 @@ function status(
     otherReferences.length > 0
       ? `A mixture was made with ${otherReferences.join(', ')}, which is no candidate: it counts all the same.`
       : '',
+    ...[unknown.careful ?? unknown.scouting].flatMap((row) => (row ? [comparedAs(row)] : [])),
   ]
   return said.filter((one) => one !== '').join(' ')
 }
