@@ -7,6 +7,7 @@ export function RescueButton() {
   return (
     <div>
       <Button
+        className="text-nowrap"
         variant="outline-primary"
         onClick={() => {
           set(true)

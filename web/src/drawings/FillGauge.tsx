@@ -36,7 +36,7 @@ export function FillGauge({
   const scale = pxPerMm ?? NOMINAL_PX_PER_MM
   const shown = Math.min(SHOWN_MM, Math.max(0, fillMm))
   const widerC = fillMm > 0 ? wideningByFillC({ fillMm, grain }, wished[0], rateCPerMin) : 0
-  const width = 8 + BORE_MM * scale + 64
+  const width = 8 + BORE_MM * scale + 74
   return (
     <figure className={classNames(css.fillGauge, 'm-0')} aria-label="Fill gauge, true to size">
       <svg

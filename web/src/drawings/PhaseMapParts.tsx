@@ -16,6 +16,8 @@ export const PAD = { top: 14, right: 34, bottom: 46, left: 44 } as const
 const TONE = { crude: 'var(--tan)', product: 'var(--ink)', other: 'var(--ink-2)' } as const
 /** Names in the fields of the map need so much height, px. */
 const ROOM = 20
+/** Below the eutectic, what stands there besides its own name needs so much, px. */
+const TWO_LINES = 36
 /** So much of a field's width is free at the height of its name. */
 const FITS = 0.62
 
@@ -51,21 +53,23 @@ export function Fields({
     const isTaken = points.some(({ moleFractionA }) => Math.abs(x(moleFractionA) - x(at)) < half + 12)
     if (low - high < ROOM || wide * FITS < 2 * half || isTaken) return null
     return (
-      <text x={x(at)} y={(low + high) / 2 + 5} textAnchor="middle">
+      <text className="label" x={x(at)} y={(low + high) / 2 + 5} textAnchor="middle">
         {text}
       </text>
     )
   }
   return (
     <g fontSize="12.5" fill="var(--ink-2)">
-      <text x={x(eutectic.moleFractionA)} y={y(span.to) + 22} textAnchor="middle">
+      <text className="label" x={x(eutectic.moleFractionA)} y={y(span.to) + 22} textAnchor="middle">
         all liquid
       </text>
       {field(branchA, a)}
       {field(branchB, b)}
-      <text x={x(0.5)} y={y(span.from) - 8} textAnchor="middle">
-        all solid
-      </text>
+      {y(span.from) - y(eutectic.temperatureC) > TWO_LINES && (
+        <text x={x(0.5)} y={y(span.from) - 8} textAnchor="middle">
+          all solid
+        </text>
+      )}
     </g>
   )
 }
@@ -164,14 +168,7 @@ export function Labels({
             stroke="var(--ink-2)"
             strokeWidth="0.8"
           />
-          <text
-            x={column}
-            y={at - over + 4}
-            textAnchor={isLeft ? 'start' : 'end'}
-            stroke="var(--ground)"
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
+          <text x={column} y={at - over + 4} textAnchor={isLeft ? 'start' : 'end'} className="label">
             {point.label}
           </text>
         </g>

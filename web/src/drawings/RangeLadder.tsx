@@ -27,7 +27,7 @@ interface Layout {
 function layoutOf(width: number): Layout {
   const isNarrow = width < 560
   return isNarrow
-    ? { width, isNarrow, row: 70, left: 4, right: 46 }
+    ? { width, isNarrow, row: 70, left: 12, right: 46 }
     : { width, isNarrow, row: 50, left: 172, right: 62 }
 }
 const LABEL_PX = 12.5
@@ -157,20 +157,15 @@ function Rung({
   const { onset, clear } = row
   const { left, right, width, isNarrow } = layout
   const nameY = isNarrow ? y - 32 : y
-  const number = {
-    fontSize: 13.5,
-    fontWeight: 700,
-    fill: 'var(--ink)',
-    stroke: 'var(--ground)',
-    strokeWidth: 4,
-    paintOrder: 'stroke',
-  } as const
+  const number = { fontSize: 13.5, fontWeight: 700, fill: 'var(--ink)', className: 'label' } as const
   return (
     <g>
-      <text x={0} y={nameY} fontSize="15" fontWeight="700" fill="var(--ink)">
+      <path d={`M${left} ${y - 4}H${width - right}`} stroke="var(--hair)" />
+      <text className="label" x={0} y={nameY} fontSize="15" fontWeight="700" fill="var(--ink)">
         {row.label}
       </text>
       <text
+        className="label"
         x={isNarrow ? widthOf(row.label, 16) + 10 : 0}
         y={isNarrow ? nameY : y + 17}
         fontSize={isNarrow ? 11.5 : 12.5}
@@ -179,15 +174,15 @@ function Rung({
         {row.note}
       </text>
       {row.where && (
-        <text x={0} y={nameY + (isNarrow ? 14 : 30)} fontSize="11" fill="var(--ink-2)">
+        <text className="label" x={0} y={nameY + (isNarrow ? 14 : 30)} fontSize="11" fill="var(--ink-2)">
           {row.where}
         </text>
       )}
-      <path d={`M${left} ${y - 4}H${width - right}`} stroke="var(--hair)" />
       {row.signs.map(({ temperature, word }, i) => (
         <g key={i}>
           <path d={`M${x(temperature.value)} ${y - 14}v20`} stroke="var(--ink-2)" strokeDasharray="2 2" />
           <text
+            className="label"
             x={x(temperature.value) + (isSignBefore(x(temperature.value), left) ? -4 : 4)}
             y={y + 15}
             textAnchor={isSignBefore(x(temperature.value), left) ? 'end' : 'start'}
@@ -224,15 +219,7 @@ function Rung({
         </text>
       )}
       {!onset && !clear && (
-        <text
-          x={left + 8}
-          y={y}
-          fontSize="13"
-          fill="var(--ink-2)"
-          stroke="var(--ground)"
-          strokeWidth="4"
-          paintOrder="stroke"
-        >
+        <text x={left + 8} y={y} fontSize="13" fill="var(--ink-2)" className="label">
           nothing marked
         </text>
       )}

@@ -3,8 +3,8 @@ import { useRef } from 'react'
 import { fixed, millilitres } from '../format/format'
 import { useWidth } from './useWidth'
 
-const HEIGHT = 250
-const TOP = 26
+const HEIGHT = 272
+const TOP = 48
 const BOTTOM = HEIGHT - 40
 const LEFT = 38
 const AFTER = 14
@@ -116,18 +116,7 @@ export function TradeoffChart({
           strokeWidth="1.2"
         />
         {stays !== null && (
-          <>
-            <path d={`M${x(stays)} ${TOP}V${BOTTOM}`} stroke="var(--ice)" strokeDasharray="2 3" />
-            <text
-              x={x(stays) + (staysLeft ? -8 : 8)}
-              y={BOTTOM - 8}
-              textAnchor={staysLeft ? 'end' : 'start'}
-              className="tiny"
-              style={{ fill: 'var(--ice)' }}
-            >
-              {impurity} just stays dissolved
-            </text>
-          </>
+          <path d={`M${x(stays)} ${TOP}V${BOTTOM}`} stroke="var(--ice)" strokeDasharray="2 3" />
         )}
         <path d={path((point) => point.recoveryPercent)} fill="none" stroke="var(--ink)" strokeWidth="2.2" />
         {last?.purityPercent != null && (
@@ -138,13 +127,25 @@ export function TradeoffChart({
             strokeWidth="2.2"
           />
         )}
+        <path d={`M${x(volumeML)} ${TOP - 26}V${BOTTOM}`} stroke="var(--teal)" strokeWidth="2" />
+        {stays !== null && (
+          <text
+            x={x(stays) + (staysLeft ? -8 : 8)}
+            y={BOTTOM - 8}
+            textAnchor={staysLeft ? 'end' : 'start'}
+            className="tiny label"
+            style={{ fill: 'var(--ice)' }}
+          >
+            {impurity} just stays dissolved
+          </text>
+        )}
         {last && (
           <>
             <text
               x={width - AFTER - 2}
               y={y(last.recoveryPercent) + (last.recoveryPercent < (last.purityPercent ?? 100) ? 18 : -8)}
               textAnchor="end"
-              className={css.onLine}
+              className={`label ${css.onLine}`}
             >
               {product} recovered, %
             </text>
@@ -152,7 +153,7 @@ export function TradeoffChart({
               x={width - AFTER - 2}
               y={y(last.purityPercent ?? 100) - 8}
               textAnchor="end"
-              className={last.purityPercent === null ? 'tiny' : css.onLine}
+              className={`label ${last.purityPercent === null ? 'tiny' : css.onLine}`}
               style={last.purityPercent === null ? undefined : { fill: 'var(--teal)' }}
             >
               {last.purityPercent === null
@@ -161,7 +162,6 @@ export function TradeoffChart({
             </text>
           </>
         )}
-        <path d={`M${x(volumeML)} ${TOP - 4}V${BOTTOM}`} stroke="var(--teal)" strokeWidth="2" />
         <g
           role={onChange ? 'slider' : undefined}
           tabIndex={onChange ? 0 : undefined}
@@ -179,8 +179,8 @@ export function TradeoffChart({
             move(volumeML + by * inner)
           }}
         >
-          <rect x={x(volumeML) - 26} y={TOP - 24} width="52" height="21" rx="3" fill="var(--teal)" />
-          <text x={x(volumeML)} y={TOP - 9} textAnchor="middle" className="handle">
+          <rect x={x(volumeML) - 26} y={TOP - 46} width="52" height="21" rx="3" fill="var(--teal)" />
+          <text x={x(volumeML)} y={TOP - 31} textAnchor="middle" className="handle">
             {millilitres(volumeML)} mL
           </text>
         </g>

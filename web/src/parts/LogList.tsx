@@ -26,7 +26,7 @@ export function LogList({ lines }: { lines: readonly LogLine[] }) {
                   <Button
                     variant="link"
                     size="sm"
-                    className="no-print"
+                    className="no-print text-nowrap"
                     onClick={() => {
                       strike(through, 'taken back')
                     }}

@@ -1,10 +1,17 @@
 import Button from 'react-bootstrap/Button'
 
 /** Prints what is on the screen. */
-export function PrintButton({ children }: { children: string }) {
+export function PrintButton({
+  children,
+  variant = 'outline-primary',
+}: {
+  children: string
+  variant?: 'primary' | 'outline-primary'
+}) {
   return (
     <Button
-      variant="outline-primary"
+      className="text-nowrap"
+      variant={variant}
       onClick={() => {
         window.print()
       }}

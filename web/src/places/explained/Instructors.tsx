@@ -173,7 +173,7 @@ function Row({ what, value }: { what: string; value: string }) {
   return (
     <tr>
       <td>{what}</td>
-      <td className="num">{value}</td>
+      <td className="text-end">{value}</td>
     </tr>
   )
 }

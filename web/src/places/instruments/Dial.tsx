@@ -19,6 +19,7 @@ import { strike, useNotebook, write } from '../../ledger/notebook'
 import { compute } from '../../workers/compute'
 import { useComputed } from '../../workers/useComputed'
 import { readPairs } from './table'
+import { FileButton } from '../../parts/FileButton'
 
 const DialCharts = lazy(async () => ({ default: (await import('../../drawings/DialCharts')).DialCharts }))
 
@@ -207,19 +208,19 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
         <Button type="submit" size="sm">
           Log these readings
         </Button>
-        <label className="quiet">
-          from a file{' '}
-          <input
-            type="file"
-            accept=".csv,.txt,text/csv,text/plain"
-            aria-label="file of minutes and temperature"
-            onChange={(event) => {
-              void event.target.files?.[0]?.text().then((read) => {
-                form.set({ text: read, fromFile: true })
-              })
-            }}
-          />
-        </label>
+        <FileButton
+          size="sm"
+          variant="link"
+          accept=".csv,.txt,text/csv,text/plain"
+          name="file of minutes and temperature"
+          onFile={(file) => {
+            void file.text().then((read) => {
+              form.set({ text: read, fromFile: true })
+            })
+          }}
+        >
+          Take them from a file
+        </FileButton>
       </div>
       <SaidWrong sentence={form.said} />
     </form>

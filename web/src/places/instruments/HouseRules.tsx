@@ -53,6 +53,7 @@ export function HouseRules() {
                   {set.name !== inForce.name && (
                     <Button
                       size="sm"
+                      className="text-nowrap"
                       variant="outline-primary"
                       aria-label={`Go by ${set.name}`}
                       onClick={() => {

@@ -73,7 +73,7 @@ function BenchOfInstruments({ base }: { base: string }) {
       {!states && !trouble && <p aria-busy="true">Asking the instruments …</p>}
       {states && (
         <div className="scroll mt-3">
-          <table className="lines">
+          <table className="lines stacks">
             <thead>
               <tr>
                 <th>instrument</th>
@@ -88,7 +88,7 @@ function BenchOfInstruments({ base }: { base: string }) {
                 <InstrumentRow key={state.instrument.id} state={state} base={base} view={view} />
               ))}
               <tr>
-                <td>
+                <td className="whole">
                   Teaching balance <span className="simulated">simulated</span>
                 </td>
                 <td />
@@ -123,20 +123,22 @@ function InstrumentRow({ state, base, view }: { state: InstrumentState; base: st
   const turns = turnsOf(view, instrument.id, instrument.character.slots)
   return (
     <tr>
-      <td>
+      <td className="whole">
         <Link to={`${base}/${instrument.id}`}>{instrument.name}</Link>{' '}
         {instrument.simulated && <span className="simulated">simulated</span>}
       </td>
-      <td className={isHot ? 'num trouble' : 'num'}>
+      <td className={isHot ? 'num trouble' : 'num'} data-name="now, °C">
         {instrument.character.readBy === 'eye' && run ? 'by eye' : shown}
       </td>
-      <td>{run ? <Running state={state} view={view} /> : isHot ? 'free, and hot' : 'free'}</td>
-      <td>
+      <td data-name="state">
+        {run ? <Running state={state} view={view} /> : isHot ? 'free, and hot' : 'free'}
+      </td>
+      <td data-name="who has it">
         {turns.length === 0
           ? 'nobody'
           : turns.map(({ who, state: has }) => `${who}${has === 'waits' ? ' (waits)' : ''}`).join(', ')}
       </td>
-      <td>{needOf(view, state)}</td>
+      <td data-name="what it needs">{needOf(view, state)}</td>
     </tr>
   )
 }

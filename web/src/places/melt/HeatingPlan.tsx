@@ -20,13 +20,13 @@ export function HeatingPlan({
   const warnings = heating.by === 'hand' ? heating.warnings : heating.plan.warnings
   return (
     <>
-      <table className="lines">
+      <table className="lines stacks">
         <tbody>
           {heating.by === 'ramp' && <RampRows plan={heating.plan} />}
           {heating.by === 'dial' && <DialRows heating={heating} control={control} />}
           {heating.by === 'hand' && (
             <tr>
-              <td>Slow part</td>
+              <td className="whole">Slow part</td>
               <td className="num">
                 {fixed(window.startC, 1)} to {fixed(window.stopC, 1)} °C
               </td>
@@ -35,7 +35,7 @@ export function HeatingPlan({
             </tr>
           )}
           <tr>
-            <td>Eye at the lens</td>
+            <td className="whole">Eye at the lens</td>
             <td className="num">from {fixed(window.watchFromC, 1)} °C</td>
             <td className="num">
               {window.watchFromMin === null ? '' : `after ${fixed(window.watchFromMin, 0)} min`}
@@ -79,7 +79,7 @@ const SEGMENT_WORDS = { cool: 'Cool', preheat: 'Preheat', ramp: 'Ramp' } as cons
 function RampRows({ plan }: { plan: RampPlan }) {
   return plan.segments.map((segment) => (
     <tr key={segment.kind}>
-      <td>{SEGMENT_WORDS[segment.kind]}</td>
+      <td className="whole">{SEGMENT_WORDS[segment.kind]}</td>
       <td className="num">
         {fixed(segment.fromC, 1)} to {fixed(segment.toC, 1)} °C
       </td>
@@ -92,7 +92,7 @@ function RampRows({ plan }: { plan: RampPlan }) {
 function DialRows({ heating: { plan }, control }: { heating: Heating & { by: 'dial' }; control: string }) {
   return plan.steps.map((step, i) => (
     <tr key={step.atMin}>
-      <td>
+      <td className="whole">
         {i === 0 ? 'Set the' : 'Turn the'} {control} to <b>{step.dial}</b>
       </td>
       <td className="num">at {fixed(step.atC, 0)} °C</td>

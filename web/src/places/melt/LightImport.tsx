@@ -3,6 +3,7 @@ import Form from 'react-bootstrap/Form'
 import type { MeltFacts } from '@ivory-crystal/core'
 import { type LightFile, readLightFile } from './lightFile'
 import { LightOfTube } from './LightPanel'
+import { FileButton } from '../../parts/FileButton'
 
 /** A light trace an instrument wrote to a file, brought in for one tube. */
 export function LightImport({ melt }: { melt: MeltFacts }) {
@@ -28,18 +29,17 @@ export function LightImport({ melt }: { melt: MeltFacts }) {
             </option>
           ))}
         </Form.Select>
-        <Form.Control
-          type="file"
+        <FileButton
           accept=".csv,.txt,text/csv,text/plain"
-          style={{ width: 290 }}
-          aria-label="file of temperature and light"
-          onChange={(event) => {
-            const chosen = (event.target as HTMLInputElement).files?.[0]
-            void chosen?.text().then((text) => {
+          name="file of temperature and light"
+          onFile={(chosen) => {
+            void chosen.text().then((text) => {
               setFile(readLightFile(text))
             })
           }}
-        />
+        >
+          Choose a file
+        </FileButton>
       </div>
       {file && !file.ok && (
         <p className="look" role="alert">

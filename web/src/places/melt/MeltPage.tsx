@@ -82,7 +82,7 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
   return (
     <>
       <h2 className="mt-3">What came of it</h2>
-      <table className="lines mt-1">
+      <table className="lines stacks mt-1">
         <thead>
           <tr>
             <th>tube</th>
@@ -96,21 +96,21 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
         <tbody>
           {meltRangesOf(view, melt).map((row) => (
             <tr key={row.slot}>
-              <td>
+              <td className="whole">
                 {row.slot}: {row.label}
               </td>
-              <td className="num">
+              <td className="num" data-name="onset, raw">
                 <End text={row.onset?.text} mark={markOf(melt, row.slot, 'first liquid')} />
               </td>
-              <td className="num">
+              <td className="num" data-name="clear, raw">
                 <End text={row.clear?.text} mark={markOf(melt, row.slot, 'all liquid')} />
               </td>
-              <td className="num">
+              <td className="num" data-name="corrected">
                 {row.corrected
                   ? `${row.corrected.onsetC.toFixed(1)} to ${row.corrected.clearC.toFixed(1)} °C`
                   : 'not calibrated'}
               </td>
-              <td>{row.by}</td>
+              <td data-name="caught by">{row.by}</td>
               <td className={row.trouble ? 'trouble' : undefined}>{row.trouble ?? row.notes.join(', ')}</td>
             </tr>
           ))}

@@ -1,3 +1,4 @@
+import css from './TubeRows.module.css'
 import { GrainField } from '../../parts/GrainField'
 import Form from 'react-bootstrap/Form'
 import type { NamedSample, SampleId } from '@ivory-crystal/core'
@@ -23,7 +24,7 @@ export function TubeRows({
   const others = samples.filter((sample) => sample.prep !== prep)
   return (
     <>
-      <table className="lines">
+      <table className="lines stacks">
         <thead>
           <tr>
             <th>slot</th>
@@ -36,7 +37,7 @@ export function TubeRows({
           {slots.map((slot, i) => (
             <tr key={i}>
               <td className="pt-3">{i + 1}</td>
-              <td>
+              <td className={css.sample}>
                 <Form.Select
                   aria-label={`sample in slot ${i + 1}`}
                   value={slot.sample}
@@ -59,7 +60,7 @@ export function TubeRows({
                   )}
                 </Form.Select>
               </td>
-              <td>
+              <td data-name="fill, mm">
                 <Form.Control
                   style={{ width: 74 }}
                   inputMode="decimal"
@@ -71,7 +72,7 @@ export function TubeRows({
                   }}
                 />
               </td>
-              <td>
+              <td data-name="grain">
                 <GrainField
                   name={`grain in slot ${i + 1}`}
                   value={slot.grain}

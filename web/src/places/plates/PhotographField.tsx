@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Photograph } from '../../drawings/PlateDrawing'
 import { smallJpeg } from './photograph'
+import { FileButton } from '../../parts/FileButton'
 
 const EDGES = [
   ['left', 'left edge'],
@@ -34,14 +35,16 @@ export function PhotographField({
   }
   return (
     <div style={{ maxWidth: 290 }}>
-      <Form.Label htmlFor="photograph">a photograph under it, if you have one</Form.Label>
-      <Form.Control
-        id="photograph"
-        size="sm"
-        type="file"
-        accept="image/*"
-        onChange={(event) => void take((event.target as HTMLInputElement).files?.[0])}
-      />
+      <div className="row-of">
+        <FileButton
+          size="sm"
+          name="a photograph under it, if you have one"
+          accept="image/*"
+          onFile={(file) => void take(file)}
+        >
+          Put a photograph under it
+        </FileButton>
+      </div>
       {said && (
         <p className="look" role="alert">
           {said}

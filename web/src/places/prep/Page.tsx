@@ -1,5 +1,4 @@
 import css from './Page.module.css'
-import Button from 'react-bootstrap/Button'
 import {
   accountOf,
   cautionsFor,
@@ -20,6 +19,7 @@ import {
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
+import { PrintButton } from '../../parts/PrintButton'
 import { LogList } from '../../parts/LogList'
 import { useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
@@ -37,18 +37,13 @@ export function Page({ prep }: StationProps) {
   const plan = prep.plan?.body
   return (
     <article className={css.pageSheet}>
-      <div className="d-flex align-items-baseline gap-3 mb-3">
+      <div className="d-flex flex-wrap align-items-baseline gap-3 mb-3">
         <p className="mb-0">
           <b>{prep.opened.body.title}</b>, {title}, {day(prep.opened.at)}, {prep.opened.author}
         </p>
-        <Button
-          className="ms-auto no-print"
-          onClick={() => {
-            window.print()
-          }}
-        >
-          Print the page
-        </Button>
+        <div className="ms-auto no-print">
+          <PrintButton variant="primary">Print the page</PrintButton>
+        </div>
       </div>
       <div className="columns two">
         <Data prep={prep} />

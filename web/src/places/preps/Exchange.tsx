@@ -1,16 +1,16 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
 import { api } from '../../ledger/api'
 import type { NotebookRow } from '@ivory-crystal/core'
 import { useNotebook } from '../../ledger/notebook'
+import { FileButton } from '../../parts/FileButton'
 
 /** A whole notebook out as one JSON file, and in again. */
 export function Exchange() {
   const notebook = useNotebook((state) => state.notebook)
   const notebooks = useNotebook((state) => state.notebooks)
   const go = useNavigate()
-  const input = useRef<HTMLInputElement>(null)
   const [said, setSaid] = useState<readonly string[]>([])
   const [came, setCame] = useState<NotebookRow | null>(null)
   const [busy, setBusy] = useState(false)
@@ -46,27 +46,15 @@ export function Exchange() {
         <a className="btn btn-outline-primary" href={`/api/notebooks/${notebook ?? ''}/export`} download>
           Export this notebook
         </a>
-        <Button
-          variant="outline-primary"
+        <FileButton
+          accept="application/json,.json"
+          name="Notebook file"
           disabled={busy}
-          onClick={() => {
-            input.current?.click()
-          }}
+          saysName={false}
+          onFile={(file) => void take(file)}
         >
           {busy ? 'Importing …' : 'Import a notebook'}
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          accept="application/json,.json"
-          hidden
-          aria-label="Notebook file"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) void take(file)
-          }}
-        />
+        </FileButton>
       </div>
       <div role="status">
         {said.map((line) => (

@@ -15,17 +15,22 @@ const COLUMNS: ColumnDef<Compound>[] = [
   {
     header: 'compound',
     accessorKey: 'name',
-    cell: ({ row: { original } }) => <span className="opener">{original.name}</span>,
+    cell: ({ row: { original } }) => (
+      <button type="button" className="opener">
+        {original.name}
+      </button>
+    ),
   },
   {
     header: 'formula',
     accessorKey: 'formula',
+    meta: { wide: true },
     cell: ({ row: { original } }) => <Formula formula={original.formula} />,
   },
   {
     header: 'M, g/mol',
     accessorKey: 'molarMassGPerMol',
-    meta: { numeric: true },
+    meta: { numeric: true, wide: true },
     cell: ({ row: { original } }) => fixed(original.molarMassGPerMol, 2),
   },
   {
@@ -42,7 +47,7 @@ const COLUMNS: ColumnDef<Compound>[] = [
       </>
     ),
   },
-  { header: 'looks', accessorKey: 'colour' },
+  { header: 'looks', accessorKey: 'colour', meta: { wide: true } },
 ]
 
 /** Compounds of the shelf, one of them opened beside the list. */

@@ -1,11 +1,12 @@
 import { download } from '../../app/download'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { Shelf, ShelfReport } from '@ivory-crystal/core'
 import { shelfChanged } from '../../ledger/notebook'
 import type { ExchangeSort, ReadFile } from './exchange'
+import { FileButton } from '../../parts/FileButton'
 
 type Stage =
   | { readonly is: 'checking' | 'sending'; readonly share: number }
@@ -15,7 +16,6 @@ const REFUSED_SHOWN = 200
 
 /** Files in and out, with a look before anything is put on the shelf and a report line by line. */
 export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort }) {
-  const input = useRef<HTMLInputElement>(null)
   const [file, setFile] = useState<(ReadFile & { readonly name: string }) | null>(null)
   const [stage, setStage] = useState<Stage | null>(null)
   const [said, setSaid] = useState<string | null>(null)
@@ -62,27 +62,16 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
   }
   return (
     <div className="row-of align-items-center ms-auto">
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.json,text/csv,application/json"
-        hidden
-        aria-label={`File of ${sort} rows`}
-        onChange={(event) => {
-          const chosen = event.target.files?.[0]
-          event.target.value = ''
-          if (chosen) void open(chosen)
-        }}
-      />
-      <Button
+      <FileButton
         variant="link"
         size="sm"
-        onClick={() => {
-          input.current?.click()
-        }}
+        saysName={false}
+        accept=".csv,.json,text/csv,application/json"
+        name={`File of ${sort} rows`}
+        onFile={(chosen) => void open(chosen)}
       >
         Import CSV or JSON
-      </Button>
+      </FileButton>
       <Button variant="link" size="sm" onClick={() => void save('csv')}>
         Export CSV
       </Button>

@@ -37,7 +37,11 @@ const COLUMNS: ColumnDef<Pair>[] = [
   {
     header: 'compound',
     accessorKey: 'compoundName',
-    cell: ({ row: { original } }) => <span className="opener">{original.compoundName}</span>,
+    cell: ({ row: { original } }) => (
+      <button type="button" className="opener">
+        {original.compoundName}
+      </button>
+    ),
   },
   { header: 'solvent', accessorKey: 'solventName' },
   {

@@ -15,7 +15,11 @@ const COLUMNS: ColumnDef<Solvent>[] = [
   {
     header: 'solvent',
     accessorKey: 'name',
-    cell: ({ row: { original } }) => <span className="opener">{original.name}</span>,
+    cell: ({ row: { original } }) => (
+      <button type="button" className="opener">
+        {original.name}
+      </button>
+    ),
   },
   ...(
     [

@@ -61,7 +61,7 @@ export function VirtualTable<T>({
                 return (
                   <th
                     key={header.id}
-                    className={numeric(header.column.columnDef) ? 'num' : undefined}
+                    className={dress(header.column.columnDef)}
                     aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
                   >
                     {header.column.getCanSort() ? (
@@ -103,7 +103,7 @@ export function VirtualTable<T>({
                 }}
               >
                 {row.getVisibleCells().map((cell) => (
-                  <td key={cell.id} className={numeric(cell.column.columnDef) ? 'num' : undefined}>
+                  <td key={cell.id} className={dress(cell.column.columnDef)}>
                     {flexRender(cell.column.columnDef.cell, cell.getContext())}
                   </td>
                 ))}
@@ -121,6 +121,8 @@ export function VirtualTable<T>({
   )
 }
 
-function numeric(column: { readonly meta?: unknown }): boolean {
-  return (column.meta as { numeric?: boolean } | undefined)?.numeric === true
+/** Numbers to the right; what a telephone has no room for is left to the row opened below. */
+function dress(column: { readonly meta?: unknown }): string {
+  const { numeric, wide } = (column.meta ?? {}) as { numeric?: boolean; wide?: boolean }
+  return classNames({ num: numeric, [css.wide ?? '']: wide })
 }

@@ -1,0 +1,57 @@
+import { useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+
+/** A button that asks for a file, and says beside it which one was taken. */
+export function FileButton({
+  children,
+  name,
+  accept,
+  variant = 'outline-primary',
+  size,
+  disabled = false,
+  saysName = true,
+  onFile,
+}: {
+  children: string
+  /** What kind of file, for who cannot see the button. */
+  name: string
+  accept: string
+  variant?: 'outline-primary' | 'link'
+  size?: 'sm'
+  disabled?: boolean
+  saysName?: boolean
+  onFile: (file: File) => void
+}) {
+  const input = useRef<HTMLInputElement>(null)
+  const [taken, setTaken] = useState<string | null>(null)
+  return (
+    <>
+      <Button
+        variant={variant}
+        {...(size ? { size } : {})}
+        disabled={disabled}
+        onClick={() => {
+          input.current?.click()
+        }}
+      >
+        {children}
+      </Button>
+      {saysName && taken !== null && <span className="quiet align-self-center text-break">{taken}</span>}
+      <input
+        ref={input}
+        type="file"
+        accept={accept}
+        hidden
+        aria-label={name}
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          // The same file may be chosen again after it was mended.
+          event.target.value = ''
+          if (!file) return
+          setTaken(file.name)
+          onFile(file)
+        }}
+      />
+    </>
+  )
+}
