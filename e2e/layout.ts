@@ -57,18 +57,19 @@ export function layoutFaults(page: Page): Promise<string[]> {
           faults.add(`${short(text)} is cut off`)
       }
     }
-    const meet = (p: DOMRect, q: DOMRect, slack: { x: number; y: number }) =>
-      Math.min(p.right, q.right) - Math.max(p.left, q.left) > slack.x &&
-      Math.min(p.bottom, q.bottom) - Math.max(p.top, q.top) > slack.y
+    // The box of a line of text is taller than its letters.
+    const letters = ({ x, y, width, height }: DOMRect) =>
+      new DOMRect(x, y + 0.22 * height, width, 0.56 * height)
+    const meet = (p: DOMRect, q: DOMRect) =>
+      Math.min(p.right, q.right) - Math.max(p.left, q.left) > 1.5 &&
+      Math.min(p.bottom, q.bottom) - Math.max(p.top, q.top) > 1
     const flat = pieces.filter(({ node }) => !isApart(node)).sort((p, q) => p.box.top - q.box.top)
     for (let i = 0; i < flat.length; i++)
       for (let j = i + 1; j < flat.length; j++) {
         const [p, q] = [flat[i], flat[j]]
         if (!p || !q || q.box.top > p.box.bottom) break
         if (p.node === q.node || p.node.contains(q.node) || q.node.contains(p.node)) continue
-        // The box of a line of text is taller than its letters.
-        const y = Math.min(p.box.height, q.box.height) * 0.3
-        if (meet(p.box, q.box, { x: 1.5, y }))
+        if (meet(letters(p.box), letters(q.box)))
           faults.add(`${short(p.text)} and ${short(q.text)} lie on each other`)
       }
 
@@ -80,7 +81,7 @@ export function layoutFaults(page: Page): Promise<string[]> {
         const style = getComputedStyle(line)
         return (
           isSeen(line) &&
-          line.closest('[data-behind-labels], defs, clipPath, marker') === null &&
+          line.closest('.apexcharts-grid, defs, clipPath, marker') === null &&
           style.stroke !== 'none' &&
           Number(style.strokeOpacity) > 0.35 &&
           Number(style.opacity) > 0.35

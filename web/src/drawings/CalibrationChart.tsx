@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
 import { type Calibration, correctBy } from '@ivory-crystal/core'
+import { evenAxis } from './axis'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 
 const POINTS = 60
@@ -10,8 +11,7 @@ export function CalibrationChart({ calibration }: { calibration: Calibration }) 
   const dark = isDark()
   const { points } = calibration
   const reads = points.map(([readC]) => readC)
-  const fromC = Math.floor((Math.min(...reads) - 10) / 20) * 20
-  const toC = Math.ceil((Math.max(...reads) + 10) / 20) * 20
+  const { from: fromC, to: toC, parts } = evenAxis(Math.min(...reads) - 10, Math.max(...reads) + 10, 10)
   const { curve, low, high } = useMemo(() => {
     const at = Array.from({ length: POINTS + 1 }, (_, i) => fromC + ((toC - fromC) * i) / POINTS)
     const told = at.map((readC) => {
@@ -37,7 +37,7 @@ export function CalibrationChart({ calibration }: { calibration: Calibration }) 
         type: 'numeric',
         min: fromC,
         max: toC,
-        tickAmount: Math.min(10, (toC - fromC) / 20),
+        tickAmount: parts,
         title: plainAxis('read, °C').title,
         labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
       },
@@ -47,7 +47,7 @@ export function CalibrationChart({ calibration }: { calibration: Calibration }) 
       },
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
-  }, [dark, fromC, toC])
+  }, [dark, fromC, toC, parts])
   const series = useMemo(
     () => [
       { name: 'correction', data: curve },

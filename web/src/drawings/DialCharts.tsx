@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
 import { attempt, dialForRate, type DialLearned, isOutsideLogged, modelledC } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
+import { evenAxis } from './axis'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 
 const MINUTES = 25
@@ -124,6 +125,7 @@ function HeatingChart({ learned, heatings }: { learned: DialLearned; heatings: r
 function RateChart({ learned, dialMax }: { learned: DialLearned; dialMax: number }) {
   const dark = isDark()
   const { lines, mostC } = useMemo(() => settingLines(learned, dialMax), [learned, dialMax])
+  const axis = evenAxis(20, mostC, 10)
   const options = useMemo<ApexOptions>(() => {
     const css = themeColour
     return {
@@ -132,9 +134,9 @@ function RateChart({ learned, dialMax }: { learned: DialLearned; dialMax: number
       stroke: { width: 1.8, curve: 'straight', dashArray: lines.map(({ isGuess }) => (isGuess ? 5 : 0)) },
       xaxis: {
         type: 'numeric',
-        min: 20,
-        max: mostC,
-        tickAmount: (mostC - 20) / 20,
+        min: axis.from,
+        max: axis.to,
+        tickAmount: axis.parts,
         title: plainAxis('block, °C').title,
         labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
       },
@@ -170,7 +172,7 @@ function settingLines(
   learned: DialLearned,
   dialMax: number,
 ): { lines: readonly SettingLine[]; mostC: number } {
-  const mostC = 20 + Math.ceil((Math.max(learned.span.mostC, 120) - 20) / 20) * 20
+  const mostC = evenAxis(20, Math.max(learned.span.mostC, 120), 10).to
   const temperatures = Array.from({ length: (mostC - 20) / 5 + 1 }, (_, i) => 20 + i * 5)
   const lines = RATES.flatMap((rate) => {
     const points = temperatures.flatMap((c) => {

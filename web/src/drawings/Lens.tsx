@@ -36,7 +36,7 @@ export function Lens({ tubes, readings }: { tubes: readonly LensTube[]; readings
         return (
           <span
             key={slot}
-            className={css.sr}
+            className={'visually-hidden'}
             {...(reading ? { role: 'img' } : {})}
             {...(reading ? { 'aria-label': `Simulated tube ${slot}: ${LOOKS_LIKE[reading.look]}` } : {})}
           >

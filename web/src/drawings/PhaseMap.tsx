@@ -76,7 +76,6 @@ export function PhaseMap({
           fill="var(--hair)"
           opacity="0.35"
         />
-        <Fields diagram={diagram} names={[a.name, b.name]} x={x} y={y} span={span} points={points} />
         <path
           d={`M${PAD.left} ${y(meet.temperatureC)}h${inner.w}`}
           stroke="var(--ice)"
@@ -90,6 +89,15 @@ export function PhaseMap({
           stroke="var(--teal)"
           strokeWidth="1"
           opacity="0.7"
+        />
+        <Fields
+          diagram={diagram}
+          names={[a.name, b.name]}
+          x={x}
+          y={y}
+          span={span}
+          points={points}
+          isLeft={isLeft}
         />
         {path && points.length > 1 && <Way points={points} x={x} y={y} />}
         {points.map((point) => (
@@ -105,6 +113,7 @@ export function PhaseMap({
           strokeWidth="2.5"
         />
         <text
+          className="label"
           x={isLeft ? PAD.left + inner.w - 6 : PAD.left + 6}
           y={y(meet.temperatureC) + 15}
           textAnchor={isLeft ? 'end' : 'start'}

@@ -16,8 +16,6 @@ export const PAD = { top: 14, right: 34, bottom: 46, left: 44 } as const
 const TONE = { crude: 'var(--tan)', product: 'var(--ink)', other: 'var(--ink-2)' } as const
 /** Names in the fields of the map need so much height, px. */
 const ROOM = 20
-/** Below the eutectic, what stands there besides its own name needs so much, px. */
-const TWO_LINES = 36
 /** So much of a field's width is free at the height of its name. */
 const FITS = 0.62
 
@@ -33,11 +31,14 @@ export function Fields({
   y,
   span,
   points,
+  isLeft,
 }: Scale & {
   diagram: PhaseDiagram
   names: readonly [string, string]
   span: { readonly from: number; readonly to: number }
   points: readonly MapPoint[]
+  /** The samples lie on the left: the eutectic is named at the right, and what lies under it at the left. */
+  isLeft: boolean
 }) {
   const { branchA, branchB, eutectic } = diagram
   const middle = (branch: PhaseDiagram['branchA']) => branch[Math.floor(branch.length * 0.38)] ?? [0.5, 0]
@@ -65,8 +66,13 @@ export function Fields({
       </text>
       {field(branchA, a)}
       {field(branchB, b)}
-      {y(span.from) - y(eutectic.temperatureC) > TWO_LINES && (
-        <text x={x(0.5)} y={y(span.from) - 8} textAnchor="middle">
+      {y(span.from) - y(eutectic.temperatureC) > ROOM && (
+        <text
+          className="label"
+          x={isLeft ? x(1) + 6 : x(0) - 6}
+          y={y(eutectic.temperatureC) + 15}
+          textAnchor={isLeft ? 'start' : 'end'}
+        >
           all solid
         </text>
       )}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
 import { attempt, solubilityAt, type SolubilityPoint } from '@ivory-crystal/core'
+import { evenAxis } from './axis'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 
 export interface SolubilityCurve {
@@ -32,6 +33,7 @@ export function SolubilityChart({
   height?: number
 }) {
   const dark = isDark()
+  const across = evenAxis(fromC, toC, 8)
   const drawn = useMemo(
     () => curves.filter(({ points }) => points.length > 0).map((curve) => linesOf(curve, fromC, toC)),
     [curves, fromC, toC],
@@ -41,6 +43,7 @@ export function SolubilityChart({
     const values = drawn.flatMap(({ between, beyond, dots }) =>
       [...between, ...beyond, ...dots].map(({ y }) => y),
     )
+    const highest = Math.max(...drawn.map(({ dots }) => dots[dots.length - 1]?.y ?? 0))
     const axis = axisTo(Math.max(0.01, ...values))
     return {
       ...plainChart(),
@@ -63,8 +66,9 @@ export function SolubilityChart({
                   label: {
                     text: curve.name,
                     textAnchor: 'end',
-                    offsetX: -10,
-                    offsetY: 4,
+                    offsetX: -8,
+                    // Steeper curves come up from below: only the highest is named above its end.
+                    offsetY: last.y >= highest ? -4 : 32,
                     borderWidth: 0,
                     style: {
                       background: 'transparent',
@@ -80,9 +84,9 @@ export function SolubilityChart({
       },
       xaxis: {
         type: 'numeric',
-        min: fromC,
-        max: toC,
-        tickAmount: Math.max(2, Math.round((toC - fromC) / 20)),
+        min: across.from,
+        max: across.to,
+        tickAmount: across.parts,
         title: plainAxis('temperature, °C').title,
         labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
       },
@@ -98,7 +102,7 @@ export function SolubilityChart({
       },
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
-  }, [dark, drawn, fromC, toC, logarithmic])
+  }, [dark, drawn, across.from, across.to, across.parts, logarithmic])
   const series = useMemo(
     () =>
       drawn.flatMap(({ curve, between, beyond, dots }) => [

@@ -1,6 +1,10 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
+import { fixed } from '../format/format'
+import { evenAxis } from './axis'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
+
+const PARTS_MOST = 9
 
 type Point = readonly [minutes: number, temperatureC: number]
 
@@ -18,8 +22,8 @@ export function TemperatureChart({
 }) {
   const dark = isDark()
   const lastMin = Math.max(planned[planned.length - 1]?.[0] ?? 0, read[read.length - 1]?.[0] ?? 0, 10)
-  const minutes = Math.ceil(lastMin / 5) * 5
-  const mostC = 20 + Math.ceil((stopC - 15) / 20) * 20
+  const time = evenAxis(0, lastMin, PARTS_MOST)
+  const height = evenAxis(20, stopC + 5, PARTS_MOST)
   const options = useMemo<ApexOptions>(() => {
     const css = themeColour
     const quiet = css('--ink-2')
@@ -38,37 +42,38 @@ export function TemperatureChart({
             fillColor: css('--ember'),
             opacity: 0.1,
             borderColor: 'transparent',
-            label: {
-              text: `watch from ${watchFromC.toFixed(0)} to ${stopC.toFixed(0)}`,
-              position: 'left',
-              textAnchor: 'start',
-              offsetX: 6,
-              offsetY: 15,
-              borderWidth: 0,
-              style: { background: 'transparent', color: css('--ember'), fontSize: '12.5px' },
-            },
           },
         ],
       },
       xaxis: {
         type: 'numeric',
         min: 0,
-        max: minutes,
-        tickAmount: minutes / 5,
+        max: time.to,
+        tickAmount: time.parts,
         title: plainAxis('minutes').title,
         labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
       },
       yaxis: {
-        min: 20,
-        max: mostC,
-        tickAmount: (mostC - 20) / 20,
+        min: height.from,
+        max: height.to,
+        tickAmount: height.parts,
         labels: { ...plainAxis('').labels, formatter: (value) => value.toFixed(0) },
       },
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
-  }, [dark, watchFromC, stopC, minutes, mostC])
+  }, [dark, watchFromC, stopC, time.to, time.parts, height.from, height.to, height.parts])
   const series = useMemo(() => [line('planned', planned), line('read', read)], [planned, read])
-  return <Chart type="line" height={250} options={options} series={series} />
+  return (
+    <figure className="m-0">
+      <Chart type="line" height={250} options={options} series={series} />
+      <figcaption className="quiet">
+        <svg width="18" height="12" aria-hidden>
+          <rect width="18" height="12" fill="var(--ember)" opacity="0.18" />
+        </svg>{' '}
+        watch from {fixed(watchFromC, 0)} to {fixed(stopC, 0)} °C
+      </figcaption>
+    </figure>
+  )
 }
 
 function line(name: string, points: readonly Point[]) {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { axisBetween, axisUpTo, roundStep } from './axis'
+import { axisBetween, axisUpTo, evenAxis, roundStep } from './axis'
 
 describe('axes', () => {
   test.each([
@@ -19,6 +19,33 @@ describe('axes', () => {
       ticks: [0, 2, 4, 6, 8, 10, 12, 14].map((value) => ({ value, text: String(value) })),
     })
     expect(axisUpTo(0.3, 10).ticks.map(({ text }) => text)).toContain('0.05')
+  })
+  test.each([
+    [2, 78, 8, { from: 0, to: 80, parts: 8 }],
+    [0, 94, 9, { from: 0, to: 100, parts: 5 }],
+    [20, 300, 9, { from: 0, to: 300, parts: 6 }],
+    [-7, 3, 4, { from: -10, to: 5, parts: 3 }],
+  ])('%d to %d in at most %d even parts', (from, to, most, axis) => {
+    expect(evenAxis(from, to, most)).toEqual(axis)
+  })
+  test('an even axis holds its span, in steps a reader counts in', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -200, max: 400, noNaN: true }),
+        fc.double({ min: 0.01, max: 500, noNaN: true }),
+        fc.integer({ min: 2, max: 12 }),
+        (from, span, most) => {
+          const axis = evenAxis(from, from + span, most)
+          expect(axis.parts).toBeLessThanOrEqual(most)
+          expect(axis.from).toBeLessThanOrEqual(from + 1e-6 * span)
+          expect(axis.to).toBeGreaterThanOrEqual(from + span - 1e-6 * span)
+          const step = (axis.to - axis.from) / axis.parts
+          const digit = Number((step / 10 ** Math.floor(Math.log10(step) + 1e-9)).toPrecision(3))
+          expect([1, 2, 5, 10]).toContain(digit)
+        },
+      ),
+      { numRuns: 200 },
+    )
   })
   test('a label is its value, steps are even, and ticks stay inside', () => {
     fc.assert(

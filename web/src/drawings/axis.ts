@@ -41,3 +41,18 @@ export function axisUpTo(value: number, partsMost: number): Axis {
   const to = Number((parts * step).toPrecision(12))
   return { from: 0, to, ticks: ticksOf(0, to, step) }
 }
+
+/** The narrowest axis in round steps, from a multiple of the step to another, that holds a span in at most so many parts. */
+export function evenAxis(
+  from: number,
+  to: number,
+  partsMost: number,
+): { readonly from: number; readonly to: number; readonly parts: number } {
+  for (let span = to - from; ; span *= 1.1) {
+    const step = roundStep(span, partsMost)
+    const first = Math.floor(from / step + 1e-9)
+    const parts = Math.ceil(to / step - 1e-9) - first
+    const at = (multiple: number) => Number((multiple * step).toPrecision(12))
+    if (parts <= partsMost) return { from: at(first), to: at(first + parts), parts }
+  }
+}

@@ -11,7 +11,7 @@ export function RepeatsTable({ rows }: { rows: readonly RangeRow[] }) {
       <h3>
         Measured more than once <Why of="zeroRateRange" />
       </h3>
-      <table className="lines mt-1">
+      <table className="lines stacks mt-1">
         <thead>
           <tr>
             <th>sample</th>
@@ -24,14 +24,16 @@ export function RepeatsTable({ rows }: { rows: readonly RangeRow[] }) {
         <tbody>
           {repeats.map((one) => (
             <tr key={`${one.sample} ${one.instrumentName}`}>
-              <td>
+              <td className="whole">
                 {one.label}, {one.instrumentName.toLowerCase()}
               </td>
-              <td className="num">{one.count}</td>
-              <td className="num">
+              <td className="num" data-name="times">
+                {one.count}
+              </td>
+              <td className="num" data-name="mean range, °C">
                 {fixed(one.mean.onsetC, 1)} to {fixed(one.mean.clearC, 1)}
               </td>
-              <td className={one.repeats ? 'num' : 'num trouble'}>
+              <td className={one.repeats ? 'num' : 'num trouble'} data-name="spread of onset, clear">
                 {fixed(one.spreadC.onset, 1)}, {fixed(one.spreadC.clear, 1)}
                 {one.repeats ? '' : ': does not repeat'}
                 {one.outliers.length > 0 && (
@@ -40,7 +42,7 @@ export function RepeatsTable({ rows }: { rows: readonly RangeRow[] }) {
                   </span>
                 )}
               </td>
-              <td className="num">
+              <td className="num" data-name="at no heating rate">
                 {one.zeroRate
                   ? `${fixed(one.zeroRate.onsetC, 1)} to ${fixed(one.zeroRate.clearC, 1)}`
                   : 'not to be told'}

@@ -40,7 +40,7 @@ export function TubeTrial({
       </p>
       <p className="caution">{TRIAL_CAUTION}</p>
       {trials.length > 0 && (
-        <table className="lines">
+        <table className="lines stacks">
           <thead>
             <tr>
               <th>solvent</th>
@@ -80,7 +80,7 @@ function TrialRow({
   const point = trialPoint(body, hotC)
   return (
     <tr>
-      <td>
+      <td className="whole">
         {capital(body.solventName)}
         <span className="quiet d-block">
           {body.sampleMg} mg in {body.solventML} mL
@@ -96,6 +96,7 @@ function TrialRow({
         </Button>
       </td>
       <Seen
+        column="cold"
         name={`${body.solventName}, cold`}
         words={COLD_SEEN}
         seen={body.cold}
@@ -104,6 +105,7 @@ function TrialRow({
         }}
       />
       <Seen
+        column="hot"
         name={`${body.solventName}, hot`}
         words={HOT_SEEN}
         seen={body.hot}
@@ -112,6 +114,7 @@ function TrialRow({
         }}
       />
       <Seen
+        column="after cooling"
         name={`${body.solventName}, after cooling`}
         words={COOLED_SEEN}
         seen={body.cooled}
@@ -120,7 +123,7 @@ function TrialRow({
           tick({ cooled })
         }}
       />
-      <td>
+      <td className="whole">
         <b>{capital(verdict.fit)}.</b> {verdict.sentence}
         {point && verdict.fit !== 'unsuitable' && (
           <Button
@@ -140,12 +143,14 @@ function TrialRow({
 }
 
 function Seen<T extends string>({
+  column,
   name,
   words,
   seen,
   disabled = false,
   onSee,
 }: {
+  column: string
   name: string
   words: readonly T[]
   seen: T | null
@@ -153,7 +158,7 @@ function Seen<T extends string>({
   onSee: (word: T) => void
 }) {
   return (
-    <td>
+    <td data-name={column}>
       <div role="group" aria-label={name} className="seen">
         {words.map((word) => (
           <button

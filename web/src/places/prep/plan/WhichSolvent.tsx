@@ -72,7 +72,7 @@ export function WhichSolvent({
         </p>
       )}
       {scored.length > 0 && (
-        <table className={classNames(css.solvents, 'lines')}>
+        <table className={classNames(css.solvents, 'lines stacks')}>
           <thead>
             <tr>
               <th>solvent</th>
@@ -156,14 +156,16 @@ function SolventRow({
   return (
     <>
       <tr className={isChosen ? classNames(css.first, 'chosen') : css.first}>
-        <td>
+        <td className="whole">
           <button type="button" className="opener text-nowrap" aria-expanded={isOpen} onClick={onOpen}>
             {isOpen ? '▾' : '▸'} {capital(solvent.name)}
           </button>
         </td>
-        <td className="num fw-bold">{fixed(100 * (score ?? 0), 0)}</td>
+        <td className="num fw-bold" data-name="score">
+          {fixed(100 * (score ?? 0), 0)}
+        </td>
         {parts.map((part) => (
-          <td key={part.part} className={css.part}>
+          <td key={part.part} className={css.part} data-name={PART_NAMES[part.part]}>
             <Score score={part.score} name={`${PART_NAMES[part.part]}: ${part.sentence}`} />
           </td>
         ))}
@@ -219,7 +221,7 @@ function Score({ score, name }: { score: number | null; name: string }) {
   return (
     <svg width="44" height="12" role="img" aria-label={name}>
       <title>{name}</title>
-      <path d="M0 6.5h44" stroke="var(--hair)" />
+      {score !== null && <path d="M0 6.5h44" stroke="var(--hair)" />}
       {score === null ? (
         <text x="0" y="10" fontSize="11" fill="var(--ink-2)">
           ?

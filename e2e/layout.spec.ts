@@ -1,0 +1,123 @@
+import type { Page } from '@playwright/test'
+import { type Bench, expect, rampDemo, station, test } from './bench'
+import { layoutFaults } from './layout'
+
+/** A laptop, a tablet held upright, a telephone. */
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 820, height: 1180 },
+  { width: 390, height: 844 },
+] as const
+
+const PREP = '0a5a1c7e-0000-4000-8000-0000000001'
+const subject = (two: string) => `${PREP}${two}`
+const STATIONS = ['plan', 'dissolve', 'crystallize', 'collect', 'weigh', 'melt', 'judge', 'page']
+const CASE = ['melt', 'candidates', 'mixtures', 'plates', 'sign']
+
+/** Reads the screen as it stands at every size; nothing may lie wrong on it. */
+async function expectSound(page: Page, name: string): Promise<void> {
+  const found: string[] = []
+  for (const size of SIZES) {
+    await page.setViewportSize(size)
+    await page.evaluate(() => document.fonts.ready)
+    // Drawings follow the width they are given.
+    await page.waitForTimeout(150)
+    for (const fault of await layoutFaults(page)) found.push(`${name}, ${size.width} px: ${fault}`)
+  }
+  await page.setViewportSize(SIZES[0])
+  expect(found).toEqual([])
+}
+
+async function expectAllSound(page: Page, bench: Bench, places: readonly string[]): Promise<void> {
+  for (const place of places) {
+    await page.goto(`${bench.url}${place}`)
+    await page.getByRole('heading', { level: 1 }).first().waitFor()
+    await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
+    await expectSound(page, place === '' ? 'today' : place)
+  }
+}
+
+test.describe('nothing lies on anything else, runs off or is cut', () => {
+  test('in the preps of the demo', async ({ page, demo }) => {
+    await expectAllSound(page, demo, [
+      '',
+      '/preps',
+      ...STATIONS.map((one) => `/preps/${subject('01')}/${one}`),
+      ...STATIONS.map((one) => `/preps/${subject('11')}/${one}`),
+    ])
+  })
+
+  test('in the unknowns, at the instruments, on the shelf', async ({ page, demo }) => {
+    await expectAllSound(page, demo, [
+      '/unknowns',
+      ...CASE.map((one) => `/unknowns/${subject('60')}/${one}`),
+      `/unknowns/${subject('40')}/melt`,
+      `/unknowns/${subject('40')}/candidates`,
+      `/plates/${subject('65')}`,
+      `/melts/${subject('22')}`,
+      '/instruments',
+      '/instruments/dial-block',
+      '/instruments/oil-bath-tube',
+      '/instruments/rack',
+      '/instruments/rules',
+      '/shelf',
+      '/explained',
+      '/for-instructors',
+    ])
+  })
+
+  test('in an empty notebook', async ({ page, own }) => {
+    await expectAllSound(page, own, [
+      '',
+      '/preps',
+      '/unknowns',
+      '/instruments',
+      '/instruments/rack',
+      '/melts/new',
+      '/shelf',
+      '/nowhere',
+    ])
+  })
+
+  test('while a plan is made', async ({ page, demo }) => {
+    await page.goto(`${demo.url}/preps/${subject('01')}/plan`)
+    await page.getByRole('button', { name: 'Change the plan' }).click()
+    for (const part of ['Which solvent', 'Test tubes', 'How much', 'Solubility', 'Procedure', 'Again?']) {
+      await page.getByRole('button', { name: part, exact: true }).click()
+      await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
+      await expectSound(page, `plan, ${part}`)
+    }
+  })
+
+  test('while a melt is watched, and after', async ({ page, demo }) => {
+    await rampDemo(page, demo)
+    await expectSound(page, 'watch, before the window')
+    await demo.passUntil({ tube: 0, liquid: 0.2 })
+    await page.keyboard.press('a')
+    await demo.passUntil({ tube: 0, look: 'clear' })
+    await page.keyboard.press('z')
+    await expectSound(page, 'watch, with marks')
+    await demo.passUntil({ tube: 1, liquid: 0.2 })
+    await page.keyboard.press('s')
+    await demo.passUntil({ tube: 1, look: 'clear' })
+    await page.keyboard.press('x')
+    await page.getByRole('button', { name: 'End and cool' }).click()
+    await page.getByRole('button', { name: 'End the run' }).click()
+    await page.getByRole('link', { name: 'Go on to judge' }).waitFor()
+    await expectSound(page, 'after the run')
+    await station(page, 'Judge')
+    await expectSound(page, 'judge with another run')
+  })
+
+  for (const instrument of ['dial-block', 'oil-bath-tube', 'detecting-block', 'hot-stage'])
+    test(`at the ${instrument}`, async ({ page, demo }) => {
+      await page.goto(`${demo.url}/preps/${subject('01')}/melt`)
+      await page.getByLabel('instrument', { exact: true }).selectOption(instrument)
+      await expectSound(page, 'its plan')
+      await page.getByRole('button', { name: 'Plan this melt' }).click()
+      for (const box of await page.getByRole('button', { name: /^Check: / }).all()) await box.click()
+      await page.getByRole('button', { name: /^Start the simulated/ }).click()
+      await page.getByRole('heading', { level: 1 }).first().waitFor()
+      await expectSound(page, 'its watch')
+    })
+})
