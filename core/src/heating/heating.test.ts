@@ -46,7 +46,7 @@ describe('planRamp', () => {
     const plan = planRamp({ ...input, apparatus: { ...apparatus, blockC: 150 } })
     expect(plan.segments[0]?.kind).toBe('cool')
     expect(plan.segments[0]?.minutes).toBeCloseTo(9 * Math.log(128 / 57), 9)
-    expect(plan.warnings.join()).toContain('Let it cool for about 8 min')
+    expect(plan.warnings.join()).toContain('Let it cool for about 7 min')
   })
   test('near the room it starts just above it and says so', () => {
     const plan = planRamp({ ...input, expectedLowC: 32, expectedHighC: 34 })

@@ -125,7 +125,7 @@ function segmentsOf(
   if (apparatus.blockC > startC + 0.5) {
     const minutes = coolingMin(apparatus, startC)
     warnings.push(
-      `The block is at ${tidy(apparatus.blockC)} °C, above the start. Let it cool for about ${Math.ceil(minutes)} min before any tube goes in.`,
+      `The block is at ${tidy(apparatus.blockC)} °C, above the start. Let it cool for about ${Math.max(1, Math.round(minutes))} min before any tube goes in.`,
     )
     segments.push({
       kind: 'cool',

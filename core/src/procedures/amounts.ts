@@ -82,7 +82,10 @@ export function glassOf(
   return glasswareFor(collect, batch.input.crudeG, batch.result, excessML)
 }
 
-/** What the crude is wetted with before it goes on the heat, mL. */
+/** From here on a tenth of a millilitre is as close as “about” asks for, mL. */
+const BY_TENTHS_FROM_ML = 0.25
+
+/** What the crude is wetted with before it goes on the heat, about a third of what dissolves it, mL. */
 export function wettingML({
   pair,
   result,
@@ -90,7 +93,8 @@ export function wettingML({
   readonly pair: { readonly goodML: number } | null
   readonly result: { readonly minimumHotML: number }
 }): number {
-  return (pair ? pair.goodML : result.minimumHotML) / 3
+  const third = (pair ? pair.goodML : result.minimumHotML) / 3
+  return third < BY_TENTHS_FROM_ML ? third : Math.round(10 * third) / 10
 }
 
 /** Every amount of a batch as it stands in a step. */

@@ -103,7 +103,7 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
               >
                 {remarkOn(row)}
               </text>
-              <text x={width} y={labelY} textAnchor="end" fontSize="15" fill="var(--ink-2)">
+              <text data-predicted x={width} y={labelY} textAnchor="end" fontSize="15" fill="var(--ink-2)">
                 {row.predictedG === null ? '–' : fixed(row.predictedG, 3)}
               </text>
             </g>

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import {
   accountOf,
+  splitInText,
   type Bodies,
   crudeAssayOf,
   dissolvingOf,
@@ -342,3 +343,15 @@ test('trials are put in order, the latest of a solvent standing', () => {
     ['toluene', 'unsuitable'],
   ])
 })
+
+test.each([
+  [0.1956, 0.1956, '0.20', '0.19'],
+  [0.0771, 0.1796, '0.18', '0.08'],
+  [0.0123, 0.0304, '0.030', '0.013'],
+  [0.2, 0, '0.00', '0.20'],
+])(
+  '%d g of product and %d g of impurity are said so that they come to the residue',
+  (productG, impurityG, impurity, product) => {
+    expect(splitInText({ productG, impurityG })).toEqual({ impurity, product })
+  },
+)

@@ -1,4 +1,5 @@
 import type { View } from '../fold'
+import { splitInText } from './residueSplit'
 import { accountOf } from './account'
 import { odditiesOf } from './causes'
 import { type PrepFacts, recoveryOf } from './prep'
@@ -24,7 +25,7 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
     )
   if (liquor?.found && residue)
     said.push(
-      `${liquor.found.value.toFixed(3)} g was found in the evaporated liquor: about ${residue.productG.toFixed(2)} g ${prep.opened.body.compound.name} and ${residue.impurityG.toFixed(2)} g impurity (${residue.basis}).${residue.remark ? ` ${residue.remark}` : ''}`,
+      `${liquor.found.value.toFixed(3)} g was found in the evaporated liquor: about ${splitInText(residue).product} g ${prep.opened.body.compound.name} and ${splitInText(residue).impurity} g impurity (${residue.basis}).${residue.remark ? ` ${residue.remark}` : ''}`,
     )
   const grit = row('grit')
   const gritG = grit?.found?.value ?? grit?.predictedG ?? 0

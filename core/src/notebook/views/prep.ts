@@ -117,13 +117,25 @@ export interface Recovery {
   readonly percent: Quantity
 }
 
-/** Crude that went into the flask, g: as weighed, less what the plan keeps back for range, plate and seed. */
+/** What is put aside on a spatula is so much more or less than was meant, as a part of it. */
+export const PUT_ASIDE_WITHIN = 0.2
+
+/**
+ * Crude that went into the flask, g: as weighed, less what the plan keeps back for range, plate and seed. Nobody weighs
+ * that, so it is taken as a rectangular distribution of `PUT_ASIDE_WITHIN` either way.
+ */
 export function dissolvedOf(prep: PrepFacts): Result<Quantity> {
   const crude = massOf(sampleOf(prep, 'crude'))
   const keptBackG = prep.plan?.body.keptBackG ?? 0
-  return crude.ok && keptBackG > 0
-    ? { ok: true, value: { ...crude.value, value: crude.value.value - keptBackG } }
-    : crude
+  if (!crude.ok || keptBackG <= 0) return crude
+  const { value, standardUncertainty } = crude.value
+  return {
+    ok: true,
+    value: {
+      value: value - keptBackG,
+      standardUncertainty: Math.hypot(standardUncertainty, (PUT_ASIDE_WITHIN * keptBackG) / Math.sqrt(3)),
+    },
+  }
 }
 
 /** Percent recovery from the weighings; what is odd about it is told by `odditiesOf`. */

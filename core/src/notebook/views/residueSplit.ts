@@ -17,6 +17,20 @@ export interface ResidueSplit {
   /** What the bounds changed, or that the residue holds more than the crude could leave; null when neither. */
   readonly remark: string | null
 }
+/** An estimate of parts of a larger residue is no surer than this. */
+const BY_HUNDREDTHS_FROM_G = 0.1
+
+/** Both parts as they are said, g: to the digits an estimate is worth, and so that they come to the residue. */
+export function splitInText(split: Pick<ResidueSplit, 'productG' | 'impurityG'>): {
+  readonly product: string
+  readonly impurity: string
+} {
+  const residueG = split.productG + split.impurityG
+  const decimals = residueG < BY_HUNDREDTHS_FROM_G ? 3 : 2
+  const impurity = split.impurityG.toFixed(decimals)
+  return { impurity, product: (Number(residueG.toFixed(decimals)) - Number(impurity)).toFixed(decimals) }
+}
+
 /**
  * What dried out of the liquor is impurity and the product that stayed dissolved, never impurity alone, and never more
  * impurity than the crude held, nor more product than is missing from the crops.

@@ -8,6 +8,9 @@ export interface WholePortion {
   readonly ml: number
 }
 
+/** Less than this nobody adds, mL. */
+const HALF_A_DROP_ML = 0.02
+
 /** What is still to be added up to the plan, or what the crude is wetted with before the heat; null when neither is. */
 export function solventLeft(prep: PrepFacts, use: PortionUse): WholePortion | null {
   const plan = prep.plan?.body
@@ -16,5 +19,5 @@ export function solventLeft(prep: PrepFacts, use: PortionUse): WholePortion | nu
   const isByPortions = use === 'dissolve' && plan.amount !== 'measured volume'
   if (isByPortions) return hotML === 0 ? { what: 'before the heat', ml: wettingML(plan) } : null
   const ml = use === 'rinse' ? plan.input.washML - rinseML : (plan.pair?.goodML ?? plan.result.hotML) - hotML
-  return ml > 0.005 ? { what: 'the rest', ml } : null
+  return ml > HALF_A_DROP_ML ? { what: 'the rest', ml } : null
 }

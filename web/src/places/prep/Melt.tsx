@@ -1,6 +1,7 @@
-import { lazy, Suspense } from 'react'
-import { Link } from 'react-router'
-import { meltsOf, rangesOf } from '@ivory-crystal/core'
+import { Fragment, lazy, Suspense } from 'react'
+import { Link, useParams } from 'react-router'
+import { type MeltFacts, meltsOf, rangesOf } from '@ivory-crystal/core'
+import { clock } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from '../melt/MeltPlan'
@@ -9,6 +10,25 @@ import type { StationProps } from './station'
 import { useHere } from './useHere'
 
 const Watch = lazy(async () => ({ default: (await import('../melt/Watch')).Watch }))
+
+/** The runs that are over, each with its own page: what was marked, and where a mark can be struck still. */
+function Runs({ melts }: { melts: readonly MeltFacts[] }) {
+  const { notebook } = useParams()
+  if (melts.length === 0) return null
+  return (
+    <p className="quiet mt-2 mb-0">
+      Marks, to be read or struck:{' '}
+      {melts.map(({ id, planned, run }, i) => (
+        <Fragment key={id}>
+          {i > 0 && ', '}
+          <Link to={`/n/${notebook ?? ''}/melts/${id}`}>
+            {planned.body.instrumentName.toLowerCase()}, {clock(run?.started.at ?? planned.at)}
+          </Link>
+        </Fragment>
+      ))}
+    </p>
+  )
+}
 
 /** Tubes packed, a heating planned, the melt watched, both ends caught. */
 export function Melt({ prep }: StationProps) {
@@ -30,6 +50,7 @@ export function Melt({ prep }: StationProps) {
     <>
       <PrepLadder prep={prep} />
       <RepeatsTable rows={ranges} />
+      <Runs melts={melts.filter(({ run }) => run?.ended)} />
       {complete && (
         <p className="mt-3">
           <Link className="btn btn-primary" to={`${base}/judge`}>

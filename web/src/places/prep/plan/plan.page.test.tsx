@@ -316,5 +316,6 @@ test('crude put aside comes off what is dissolved, and is said with the numbers 
   show(Weigh, prepNamed('Benzil'), 'weigh')
   // 1.3914 g of the 1.780 g that were dissolved.
   screen.getByText('Percent recovery, of the crude that went in, 1.780 g')
-  screen.getByText(/^78\.17 ± /)
+  screen.getByText(/^78\.2 ± 0\.2/)
+  screen.getByText(/24 mg put aside, which nobody weighed/)
 })

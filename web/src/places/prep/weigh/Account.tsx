@@ -15,6 +15,7 @@ import {
   type PlanFixed,
   residueAdvice,
   solventsOf,
+  splitInText,
 } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -122,7 +123,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
             name="The residue is impurity and product"
             why={`${account.residue.basis}; it is never all impurity.${account.residue.remark ? ` ${account.residue.remark}` : ''}`}
           >
-            {fixed(account.residue.impurityG, 3)} and {fixed(account.residue.productG, 3)} g
+            about {splitInText(account.residue).impurity} and {splitInText(account.residue).product} g
           </Figure>
         )}
       </dl>

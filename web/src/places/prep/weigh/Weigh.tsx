@@ -1,5 +1,12 @@
 import { Link, useSearchParams } from 'react-router'
-import { crudeInText, odditiesOf, type PrepFacts, recoveryOf, sampleOf } from '@ivory-crystal/core'
+import {
+  crudeInText,
+  odditiesOf,
+  type PrepFacts,
+  recoveryOf,
+  sampleOf,
+  PUT_ASIDE_WITHIN,
+} from '@ivory-crystal/core'
 import { fixed, netMassText, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'
@@ -71,7 +78,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
               <dl className="figures mt-3">
                 <Figure
                   name={`Percent recovery, of the crude${putAside ? ` that went in, ${crudeInText(putAside)} g` : ''}`}
-                  why="± two standard uncertainties, from the readability of the balance"
+                  why={`± two standard uncertainties, from the readability of the balance${putAside ? ` and the ${fixed(1000 * putAside.keptBackG, 0)} mg put aside, which nobody weighed: ± ${fixed(100 * PUT_ASIDE_WITHIN, 0)} % of it` : ''}`}
                 >
                   {withUncertainty(recovery.value.percent)} %
                 </Figure>
