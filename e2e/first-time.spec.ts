@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, station, temperature, test, cell } from './bench'
-import { expectInk, expectWhole, FORMATS, sheetsOf } from './paper'
+import { expectInk, expectInside, expectWhole, FORMATS, sheetsOf } from './paper'
 
 const EMPTY = '31.2216'
 const LOADED = '33.6916'
@@ -160,8 +160,12 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   const ladder = page.getByRole('img', { name: /^Crude: / })
   await expectInk(page, ladder)
   for (const format of FORMATS) {
-    const [first] = await sheetsOf(await page.pdf({ format }))
-    await expectWhole(first, ladder)
+    const sheets = await sheetsOf(await page.pdf({ format }))
+    await expectWhole(
+      sheets.find(({ texts }) => texts.some(({ text }) => text.startsWith('literature 151'))),
+      ladder,
+    )
+    for (const sheet of sheets) expectInside(sheet)
   }
   expect(await page.getByRole('main').innerText()).not.toMatch(/\de[+-]?\d|NaN|undefined|Infinity/)
 })

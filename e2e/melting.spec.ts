@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { expectInside, FORMATS, sheetsOf } from './paper'
 import { cell, expect, station, temperature, test, type Bench, openPrepNamed } from './bench'
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first()
@@ -256,6 +257,20 @@ test('the rack puts tubes in order, prints their card, and a run planned there i
       .or(page.getByText('Benzil · 2 mm fine · set A', { exact: false }))
       .first(),
   ).toBeVisible()
+  // The slot card alone is on the sheet, whole, with every tube between its slits.
+  const card = page.getByRole('region', { name: 'Slot card' })
+  const rows = (await card.getByRole('listitem').allInnerTexts()).map((text) =>
+    text.replace(/\s+/g, ' ').trim(),
+  )
+  expect(rows.length).toBeGreaterThan(3)
+  for (const format of FORMATS) {
+    const sheets = await sheetsOf(await page.pdf({ format }))
+    expect(sheets).toHaveLength(1)
+    const written = (sheets[0]?.texts ?? []).map(({ text }) => text).join(' ')
+    for (const row of rows) expect(written.replace(/\s+/g, ' ')).toContain(row)
+    expect(written).not.toContain('Pack a tube')
+    expectInside(sheets[0])
+  }
   await page.getByRole('link', { name: 'plan it' }).first().click()
   await expect(page.getByLabel('sample in slot 3')).not.toHaveValue('')
   await page.getByRole('button', { name: 'Plan this melt' }).click()

@@ -7,8 +7,17 @@ const TICKS_EACH_WAY = 9
  * A stretch of a glass thermometer as the eye has it before it: scale and thread, and no number but those on the
  * scale. It is read, not told.
  */
-export function Thermometer({ valueC, lowC, highC }: { valueC: number; lowC: number; highC: number }) {
-  const centre = Math.round(valueC / 5) * 5
+export function Thermometer({
+  valueC,
+  lowC,
+  highC,
+}: {
+  /** null while nothing is known of it: the scale from its lower end, and no thread. */
+  valueC: number | null
+  lowC: number
+  highC: number
+}) {
+  const centre = Math.round((valueC ?? Math.max(lowC, 0) + TICKS_EACH_WAY) / 5) * 5
   const x = (c: number) => MIDDLE + (c - centre) * PX_PER_C
   const ticks = Array.from({ length: 2 * TICKS_EACH_WAY + 1 }, (_, i) => centre - TICKS_EACH_WAY + i).filter(
     (c) => c >= lowC && c <= highC,
@@ -20,7 +29,7 @@ export function Thermometer({ valueC, lowC, highC }: { valueC: number; lowC: num
       style={{ maxWidth: WIDTH }}
       className="d-block"
       role="img"
-      aria-label="Thermometer, to be read by eye; its scale is in °C"
+      aria-label={`Thermometer from ${lowC} to ${highC} °C, to be read by eye${valueC === null ? '; nothing has been read yet' : ''}`}
     >
       <rect
         x="1"
@@ -31,13 +40,15 @@ export function Thermometer({ valueC, lowC, highC }: { valueC: number; lowC: num
         fill="var(--paper-2, transparent)"
         stroke="var(--ink)"
       />
-      <rect
-        x="3"
-        y="16"
-        width={Math.max(0, Math.min(WIDTH - 6, x(valueC) - 3))}
-        height="6"
-        fill="var(--ember)"
-      />
+      {valueC !== null && (
+        <rect
+          x="3"
+          y="16"
+          width={Math.max(0, Math.min(WIDTH - 6, x(valueC) - 3))}
+          height="6"
+          fill="var(--ember)"
+        />
+      )}
       {ticks.map((c) => (
         <g key={c}>
           <path

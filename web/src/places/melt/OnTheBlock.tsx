@@ -87,9 +87,9 @@ function Temperature({
             {melt.planned.body.instrumentName.toLowerCase()}, read by eye{' '}
             {instrument?.simulated && <span className="simulated ms-1">simulated</span>}
           </span>
-          {reading && instrument && (
+          {instrument && (
             <Thermometer
-              valueC={reading.probe.value}
+              valueC={reading?.probe.value ?? null}
               lowC={instrument.thermometer.lowC}
               highC={instrument.thermometer.highC}
             />

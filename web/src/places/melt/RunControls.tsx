@@ -51,7 +51,7 @@ export function RunControls({
         {control === 'program' ? (
           <ProgramCommand melt={melt} run={run} move={move} />
         ) : (
-          <DialCommand melt={melt} run={run} now={now} control={control} />
+          <DialCommand melt={melt} run={run} now={now} control={control} dial={instrument?.character.dial} />
         )}
         {mayHurry(melt, run, now, instrument) && (
           <Button
@@ -177,11 +177,13 @@ function DialCommand({
   run,
   now,
   control,
+  dial,
 }: {
   melt: MeltFacts
   run: Run
   now: MeltMoment
   control: string
+  dial: Instrument['character']['dial'] | undefined
 }) {
   const { window } = melt.planned.body
   const turn = nextTurn(melt, now.nowC ?? window.startC, now.atS, now.rateCPerMin)
@@ -207,6 +209,11 @@ function DialCommand({
         </span>
       )}
       {!turn && <OtherSetting run={run} control={control} />}
+      {dial && (
+        <span className="quiet">
+          The {control} goes from 0 to {dial.max} in steps of {dial.step}.
+        </span>
+      )}
     </>
   )
 }
