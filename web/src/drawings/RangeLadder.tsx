@@ -24,12 +24,16 @@ interface Layout {
   readonly right: number
   readonly isNarrow: boolean
 }
-function layoutOf(width: number): Layout {
+function layoutOf(width: number, rows: readonly LadderRow[]): Layout {
   const isNarrow = width < 560
-  return isNarrow
-    ? { width, isNarrow, row: 70, left: 12, right: 46 }
-    : { width, isNarrow, row: 50, left: 172, right: 62 }
+  if (isNarrow) return { width, isNarrow, row: 70, left: 12, right: 46 }
+  const names = Math.max(0, ...rows.map(({ label }) => widthOf(label, NAME_PX)))
+  return { width, isNarrow, row: 50, left: Math.min(MOST_LEFT, Math.max(LEAST_LEFT, names + 14)), right: 62 }
 }
+/** Before the rungs: as much as their names take, within reason, px. */
+const LEAST_LEFT = 172
+const MOST_LEFT = 300
+const NAME_PX = 15.5
 const LABEL_PX = 12.5
 const LABEL_ROW = 15
 /** Drawn at this width, the type is that of the page when the sheet has scaled it. */
@@ -52,7 +56,7 @@ export function RangeLadder({
   note: string
 }) {
   const [ref, width] = useWidth(1100, PAPER)
-  const layout = layoutOf(width)
+  const layout = layoutOf(width, rows)
   const { left, right, isNarrow, row: step } = layout
   const axis = axisOf(rows, literature, eutectic?.temperatureC, isNarrow ? 5 : 12)
   const x = (c: number) => left + ((c - axis.from) / (axis.to - axis.from)) * (width - left - right)

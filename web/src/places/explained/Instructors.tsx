@@ -1,7 +1,7 @@
 import css from './Instructors.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
 import { Link, useParams } from 'react-router'
-import { twoReadingsC, RANK_OPTIONS } from '@ivory-crystal/core'
+import { PUT_ASIDE_WITHIN, twoReadingsC, RANK_OPTIONS } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { ReliabilityPart } from './ReliabilityPart'
 import { Title } from '../../parts/Title'
@@ -154,6 +154,20 @@ export function Instructors() {
         <p>
           A simulated instrument melts what was sealed, at the purity you give, so that a case can be
           rehearsed. What it shows is simulated, and labelled so.
+        </p>
+        <h2>What is kept, and what is asked about</h2>
+        <p>
+          Nothing is erased. A strike is a line of its own with its reason, and can be taken back by a further
+          line; a signed verdict whose lines were struck says so at its top until it is judged again. A mass
+          eight times off its plan, or a reading the model of the heating does not expect, is asked about and
+          kept as it was typed. What was put aside unweighed counts as ± {fixed(100 * PUT_ASIDE_WITHIN, 0)} %
+          of it.
+        </p>
+        <p>
+          A crude whose impurity has no name is watched from the lowest temperature at which some impurity
+          could show liquid, and hurried time ends there, however far below the literature it lies. A school
+          taken at a melt is for that melt alone; the notebook’s own rules change only among the house rules,
+          with what that alters shown first.
         </p>
         <h2>What it never does</h2>
         <p>

@@ -11,7 +11,7 @@ export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: 
     const name = unknown.candidates.find(({ compound }) => compound.id === id)?.compound.name
     return {
       key: id ?? 'none',
-      label: name ? short(name) : 'another',
+      label: name ? name : 'another',
       note: outcomeWords({ id, onsetC, clearC }, mixture.reference, rules),
       onset: { text: fixed(onsetC, 0), value: onsetC },
       clear: { text: fixed(clearC, 0), value: clearC },
@@ -33,10 +33,4 @@ export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: 
       {doubt && <p className="look">{doubt}</p>}
     </>
   )
-}
-
-const LABEL_MOST = 19
-
-function short(name: string): string {
-  return name.length > LABEL_MOST ? `${name.slice(0, LABEL_MOST - 1)}…` : name
 }
