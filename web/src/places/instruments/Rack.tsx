@@ -26,7 +26,7 @@ export function Rack() {
   return (
     <>
       <Title title="Rack and runs" />
-      <div className="columns two mt-2">
+      <div className="columns two mt-4">
         <div>
           <h2>Waiting in the rack</h2>
           <RackTable tubes={tubes} />
