@@ -42,6 +42,7 @@ export const PROBLEM_CODES = [
   'bad-distance',
   'spot-above-front',
   'not-signed',
+  'no-plan',
 ] as const
 export type ProblemCode = (typeof PROBLEM_CODES)[number]
 /** A value the core could compute, or the reason it could not, as a sentence for the person at the bench. */

@@ -1,0 +1,126 @@
+import { nextRandom } from '../../math/random'
+import { type Compiled, NONE } from './compiled'
+import { at } from './lags'
+import type { Found } from './search'
+
+/** Orders tried by urgency alone, and then so many near the best of them. */
+const TRIES = 60
+const SHAKES = 400
+/** Urgency is shaken by so much at most, min. */
+const SHAKE_MIN = 30
+/** A task put in is moved on at most so often before the order is given up. */
+const MOVES_MOST = 200
+
+/**
+ * Quick good orders: one task after another at its earliest free place, in many orders of urgency, some of them shaken.
+ * Always the same for the same session.
+ *
+ * @param leastMin stops when one ends so soon
+ */
+export function firstOrder(compiled: Compiled, tails: Int32Array, leastMin: number): Found | null {
+  const { size } = compiled
+  let state = size
+  const random = () => {
+    const drawn = nextRandom(state)
+    state = drawn.state
+    return drawn.value
+  }
+  let best: Found | null = null
+  for (let i = 0; i < TRIES; i++) {
+    const shake = i === 0 ? 0 : SHAKE_MIN * random()
+    const urgency = Array.from({ length: size }, (_, node) => at(tails, node) + shake * random())
+    const found = inThisOrder(compiled, urgency)
+    if (found && (!best || found.endMin < best.endMin)) best = found
+  }
+  for (let i = 0; best && best.endMin > leastMin && i < SHAKES; i++) {
+    const { starts }: Found = best
+    const shake = SHAKE_MIN * random()
+    const urgency = Array.from({ length: size }, (_, node) => shake * random() - at(starts, node))
+    const found = inThisOrder(compiled, urgency)
+    // One that ends alike is taken too: it leads on to others.
+    if (found && found.endMin <= best.endMin) best = found
+  }
+  return best
+}
+
+function inThisOrder(compiled: Compiled, urgency: readonly number[]): Found | null {
+  const { size, durations, isFixed, lags, tasks } = compiled
+  const release = Int32Array.from({ length: size }, (_, i) => at(lags, i))
+  for (let moves = 0; moves < MOVES_MOST; moves++) {
+    const starts = new Int32Array(size).fill(-1)
+    starts[0] = 0
+    for (let i = 1; i < size; i++) if (isFixed[i]) starts[i] = at(lags, i)
+    let late: readonly [node: number, startMin: number] | null = null
+    for (;;) {
+      const node = nextOf(compiled, starts, urgency)
+      if (node === 0) break
+      let earliest = at(release, node)
+      for (let i = 0; i < size; i++) {
+        const lag = at(lags, i * size + node)
+        if (lag !== NONE && at(starts, i) >= 0) earliest = Math.max(earliest, at(starts, i) + lag)
+      }
+      while (!fits(compiled, starts, node, earliest)) earliest++
+      // One that it must not keep waiting so long is put off itself.
+      for (let i = 1; i < size && !late; i++) {
+        const back = at(lags, node * size + i)
+        if (back !== NONE && at(starts, i) >= 0 && at(starts, i) < earliest + back)
+          late = [i, earliest + back]
+      }
+      if (late) break
+      starts[node] = earliest
+    }
+    if (!late) {
+      let endMin = 0
+      for (let i = 1; i <= tasks.length; i++) endMin = Math.max(endMin, at(starts, i) + at(durations, i))
+      return { starts, endMin }
+    }
+    const [node, startMin] = late
+    if (isFixed[node]) return null
+    release[node] = startMin
+  }
+  return null
+}
+
+/** The most urgent task whose forerunners all have a place; 0 when none is left. */
+function nextOf({ size, lags }: Compiled, starts: Int32Array, urgency: readonly number[]): number {
+  let best = 0
+  for (let i = 1; i < size; i++) {
+    if (at(starts, i) >= 0) continue
+    let isReady = true
+    for (let j = 1; j < size && isReady; j++) {
+      const lag = at(lags, j * size + i)
+      if (j !== i && at(starts, j) < 0 && lag !== NONE && lag > 0) isReady = false
+    }
+    if (isReady && (best === 0 || (urgency[i] ?? 0) > (urgency[best] ?? 0))) best = i
+  }
+  return best
+}
+
+function fits(
+  { size, durations, apart, resources, isFixed }: Compiled,
+  starts: Int32Array,
+  node: number,
+  startMin: number,
+): boolean {
+  const endMin = startMin + at(durations, node)
+  if (endMin === startMin) return true
+  const beside: number[] = []
+  for (let i = 1; i < size; i++) {
+    const [from, duration] = [at(starts, i), at(durations, i)]
+    if (from < 0 || duration === 0 || from >= endMin || from + duration <= startMin) continue
+    if (at(apart, node * size + i)) return false
+    beside.push(i)
+  }
+  return resources.every(({ capacity, demand }) => {
+    if (at(demand, node) === 0) return true
+    const users = beside.filter((i) => at(demand, i) > 0)
+    const moments = [startMin, ...users.map((i) => at(starts, i)).filter((t) => t > startMin)]
+    return moments.every((t) => {
+      const going = users.filter((i) => at(starts, i) <= t && at(starts, i) + at(durations, i) > t)
+      const held = going.reduce((sum, i) => (isFixed[i] ? sum + at(demand, i) : sum), 0)
+      const sum = going.reduce((all, i) => all + at(demand, i), 0)
+      // Somebody has more of it already than there is: nothing can be added, and nothing is wrong with the rest.
+      return sum + at(demand, node) <= capacity || (held > capacity && at(demand, node) === 0)
+    })
+  })
+}
