@@ -7,6 +7,7 @@ import { measurePosting } from './posting'
 import { measurePress } from './press'
 import { measureReliability } from './reliability'
 import { measureScreens } from './screens'
+import { measureSession } from './session'
 import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
@@ -27,6 +28,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   press: measurePress,
   watch: measureWatch,
   lens: measureLens,
+  session: measureSession,
   'first-screen': () => [
     {
       what: 'first screen, gzipped JavaScript',

@@ -17,7 +17,7 @@ export interface FitsInput extends BenchSession {
   readonly happened?: Happened
 }
 /** How far one chain gets. */
-export interface ChainFits {
+interface ChainFits {
   readonly chain: string
   readonly gets: 'to its end' | 'to a stop' | 'not begun' | 'over time'
   /** The stop it is left at; null when it is not left at one. */

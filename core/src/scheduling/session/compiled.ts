@@ -1,7 +1,7 @@
 import { ImpossibleInput } from '../../problems'
 
 /** A task may wait for another, at least so long and at most so long after its end, min. */
-export interface After {
+interface After {
   readonly task: string
   readonly waitMin?: number
   readonly waitMaxMin?: number
