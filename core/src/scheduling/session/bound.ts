@@ -38,31 +38,22 @@ function inPairs(
 ): number {
   let work = 0
   let [before, behind] = [Infinity, Infinity]
+  const idle = (of: (i: number) => number, i: number, j: number) => {
+    const [mine, other] = [of(i), of(j)]
+    if (at(apart, i * size + j) === 0) return mine + other
+    return Math.min(
+      mine + Math.max(other, mine + at(durations, i)),
+      other + Math.max(mine, other + at(durations, j)),
+    )
+  }
+  const head = (i: number) => at(lags, i)
+  const tail = (i: number) => at(tails, i) - at(durations, i)
   for (const i of users) {
     work += at(durations, i)
-    const [headI, afterI] = [at(lags, i), at(tails, i) - at(durations, i)]
     for (const j of users) {
       if (j <= i) continue
-      const [headJ, afterJ] = [at(lags, j), at(tails, j) - at(durations, j)]
-      const isApart = at(apart, i * size + j) === 1
-      before = Math.min(
-        before,
-        isApart
-          ? Math.min(
-              headI + Math.max(headJ, headI + at(durations, i)),
-              headJ + Math.max(headI, headJ + at(durations, j)),
-            )
-          : headI + headJ,
-      )
-      behind = Math.min(
-        behind,
-        isApart
-          ? Math.min(
-              afterI + Math.max(afterJ, afterI + at(durations, i)),
-              afterJ + Math.max(afterI, afterJ + at(durations, j)),
-            )
-          : afterI + afterJ,
-      )
+      before = Math.min(before, idle(head, i, j))
+      behind = Math.min(behind, idle(tail, i, j))
     }
   }
   return Math.ceil((before + work + behind) / 2)
