@@ -1,4 +1,4 @@
-import { nextNormal, nextRandom } from '../math/random'
+import { type RandomSource, randomSource } from '../math/random'
 import { celsius, GAS_CONSTANT, kelvin } from '../melting/kelvin'
 import type { Fusion } from '../melting/liquidus'
 import { moleFractionFromMassFraction } from '../melting/eutectic'
@@ -70,7 +70,7 @@ export function* reliabilityOf(input: ReliabilityInput): Generator<number, Relia
   const tally = { right: 0, wrong: 0, undecided: 0, runs: 0, unlisted: 0, recognised: 0 }
   for (let bench = 0; bench < benches; bench++) {
     // Each bench has dice of its own: both strategies meet the same unknowns.
-    const dice = diceOf((input.seed + Math.imul(bench + 1, 0x9e3779b1)) | 0)
+    const dice = randomSource((input.seed + Math.imul(bench + 1, 0x9e3779b1)) | 0)
     const { truth, answer, runs, lingering } = oneBench(input, dice)
     const isRight = answer === truth
     tally.runs += runs
@@ -100,20 +100,6 @@ export function* reliabilityOf(input: ReliabilityInput): Generator<number, Relia
   }
 }
 
-interface Dice {
-  readonly uniform: () => number
-  readonly normal: () => number
-}
-function diceOf(seed: number): Dice {
-  let state = seed
-  const draw = (next: typeof nextRandom) => () => {
-    const drawn = next(state)
-    state = drawn.state
-    return drawn.value
-  }
-  return { uniform: draw(nextRandom), normal: draw(nextNormal) }
-}
-
 interface Bench {
   readonly truth: string | null
   /** null: not on the list; undefined: left open. */
@@ -125,7 +111,7 @@ interface Bench {
 
 function oneBench(
   { candidates, options, strategy = 'what tells most' }: ReliabilityInput,
-  dice: Dice,
+  dice: RandomSource,
 ): Bench {
   const listed = candidates.map((one) => ({
     ...one,
@@ -193,7 +179,7 @@ interface Compound extends Candidate {
 }
 
 /** A compound nobody listed: it melts near a listed one and mixes as its own enthalpy and molar mass have it. */
-function strangerNear({ trueC }: Compound, { uniform }: Dice): Compound {
+function strangerNear({ trueC }: Compound, { uniform }: RandomSource): Compound {
   const meltingPointC = trueC + UNLISTED_NEAR_C * (2 * uniform() - 1)
   return {
     id: 'a compound nobody listed',
@@ -216,7 +202,7 @@ function melted(
   impurity: number,
   read: (trueC: number) => number,
   interaction: (id: string) => { readonly interactionKJ: number; readonly hasNone: boolean },
-  { uniform, normal }: Dice,
+  { uniform, normal }: RandomSource,
 ): MixtureRun {
   const referenceClearC = read(reference.trueC)
   const isSame = !isUnlisted && truth.id === reference.id
@@ -238,7 +224,7 @@ function melted(
   }
 }
 
-function rangeOf(clearC: number, impurity: number, { uniform }: Dice) {
+function rangeOf(clearC: number, impurity: number, { uniform }: RandomSource) {
   return { onsetC: clearC - 0.6 - 80 * impurity * (0.5 + uniform()), clearC }
 }
 

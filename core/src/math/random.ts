@@ -17,3 +17,29 @@ export function nextNormal(state: number): { readonly state: number; readonly va
   }
   return { state: current, value: sum - 6 }
 }
+
+/** A source that remembers where it is: the same seed, the same sequence. */
+export interface RandomSource {
+  /** From 0 up to 1. */
+  readonly uniform: () => number
+  readonly normal: () => number
+  /** Mean 1. */
+  readonly exponential: () => number
+  /** Where it is: a source begun from here goes on as this one does. */
+  readonly state: () => number
+}
+export function randomSource(seed: number): RandomSource {
+  let state = seed
+  const draw = (next: typeof nextRandom) => () => {
+    const drawn = next(state)
+    state = drawn.state
+    return drawn.value
+  }
+  const uniform = draw(nextRandom)
+  return {
+    uniform,
+    normal: draw(nextNormal),
+    exponential: () => -Math.log(1 - uniform()),
+    state: () => state,
+  }
+}

@@ -1,4 +1,4 @@
-import { nextNormal, nextRandom } from '../math/random'
+import { randomSource } from '../math/random'
 import { ImpossibleInput } from '../problems'
 import type { SessionTask } from './session/compiled'
 
@@ -101,19 +101,31 @@ interface Day {
   readonly state: number
 }
 
+interface Event {
+  readonly atMin: number
+  readonly happen: () => void
+}
+/** What is still to happen, the soonest next; of two at one time the one planned first. */
+function eventsInTime() {
+  // The latest first, so that the next is taken from the end.
+  const events: Event[] = []
+  return {
+    plan(atMin: number, happen: () => void) {
+      let [low, high] = [0, events.length]
+      while (low < high) {
+        const middle = (low + high) >> 1
+        if ((events[middle]?.atMin ?? 0) > atMin) low = middle + 1
+        else high = middle
+      }
+      events.splice(low, 0, { atMin, happen })
+    },
+    next: () => events.pop(),
+    nextMin: () => events[events.length - 1]?.atMin,
+  }
+}
+
 function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed: number): Day {
-  let state = seed
-  const uniform = () => {
-    const drawn = nextRandom(state)
-    state = drawn.state
-    return drawn.value
-  }
-  const normal = () => {
-    const drawn = nextNormal(state)
-    state = drawn.state
-    return drawn.value
-  }
-  const exponential = () => -Math.log(1 - uniform())
+  const { uniform, normal, exponential, state } = randomSource(seed)
   const index = new Map(tasks.map(({ id }, i) => [id, i]))
   const before = tasks.map(({ after }) =>
     after.map(({ task, waitMin = 0 }) => ({ task: index.get(task) ?? 0, waitMin })),
@@ -138,17 +150,7 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
   /** Requests that may begin now: new ones, and those that wait for something that was given back. */
   const open = new Set<Request>()
   let asked = 0
-  const events: { atMin: number; happen: () => void }[] = []
-  const plan = (atMin: number, happen: () => void) => {
-    let [low, high] = [0, events.length]
-    while (low < high) {
-      const middle = (low + high) >> 1
-      // The latest first, so that the next is taken from the end; of two at one time the one planned first.
-      if ((events[middle]?.atMin ?? 0) > atMin) low = middle + 1
-      else high = middle
-    }
-    events.splice(low, 0, { atMin, happen })
-  }
+  const { plan, next: nextEvent, nextMin } = eventsInTime()
 
   const ask = (bench: number, task: number, sinceMin: number) => {
     const request = { bench, task, sinceMin, order: asked++ }
@@ -215,12 +217,12 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
       })
     })
   }
-  for (let next = events.pop(); next; next = events.pop()) {
-    next.happen()
+  for (let event = nextEvent(); event; event = nextEvent()) {
+    event.happen()
     // All that happens at one time happens before anybody is served.
-    if (events[events.length - 1]?.atMin !== next.atMin) serve(next.atMin)
+    if (nextMin() !== event.atMin) serve(event.atMin)
   }
-  return { outMin, waits, state }
+  return { outMin, waits, state: state() }
 }
 
 function requireLab({ tasks, shared, benches, hands, runs }: LabInput): void {

@@ -1,4 +1,4 @@
-import { nextRandom } from '../../math/random'
+import { randomSource } from '../../math/random'
 import { type Compiled, NONE } from './compiled'
 import { at } from './lags'
 import type { Found } from './search'
@@ -19,12 +19,7 @@ const MOVES_MOST = 200
  */
 export function firstOrder(compiled: Compiled, tails: Int32Array, leastMin: number): Found | null {
   const { size } = compiled
-  let state = size
-  const random = () => {
-    const drawn = nextRandom(state)
-    state = drawn.state
-    return drawn.value
-  }
+  const { uniform: random } = randomSource(size)
   let best: Found | null = null
   for (let i = 0; i < TRIES; i++) {
     const shake = i === 0 ? 0 : SHAKE_MIN * random()

@@ -1,4 +1,4 @@
-import { nextRandom } from '../../math/random'
+import { randomSource } from '../../math/random'
 import type { Compiled } from './compiled'
 import { at, demandLag } from './lags'
 import { type Found, type Rank, search } from './search'
@@ -23,12 +23,7 @@ export function improve(
   rank: Rank,
 ): Found {
   let best = first
-  let state = compiled.size * 7919
-  const random = () => {
-    const drawn = nextRandom(state)
-    state = drawn.state
-    return drawn.value
-  }
+  const { uniform: random } = randomSource(compiled.size * 7919)
   for (let round = 0; round < rounds && best.endMin > leastMin; round++) {
     const kept = orderKept(compiled, best, freedOf(compiled, best, random))
     if (!kept) continue

@@ -49,6 +49,13 @@ export function Today() {
           <Link className="btn btn-primary" to={`${base}/preps`}>
             Begin a prep
           </Link>
+          <p className="mt-4 mb-0">
+            A vial without a name? <Link to={`${base}/unknowns`}>Open a case</Link> and melt it.
+          </p>
+          <p className="mt-1">
+            A block, a bath or a balance of your own? <Link to={`${base}/instruments`}>Tell what it is</Link>;
+            until then simulated ones stand in, and say so.
+          </p>
         </section>
       )}
       {preps.length > 0 && (
