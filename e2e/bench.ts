@@ -217,6 +217,13 @@ export async function station(page: Page, name: string): Promise<void> {
   await expect(link).toHaveAttribute('aria-current', 'step')
 }
 
+/** Ticks the step that is next. */
+export const tickNext = (page: Page) =>
+  page
+    .getByRole('button', { name: /^Tick: / })
+    .first()
+    .click()
+
 /** Plans a melt of the demo's finished prep, with default tubes, and brings the block to the start of its ramp. */
 export async function rampDemo(page: Page, bench: Bench): Promise<void> {
   await page.goto(bench.url)

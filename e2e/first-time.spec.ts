@@ -1,16 +1,9 @@
-import type { Page } from '@playwright/test'
-import { expect, station, temperature, test, cell } from './bench'
+import { expect, station, temperature, test, cell, tickNext } from './bench'
 import { expectInk, expectInside, expectWhole, FORMATS, sheetsOf } from './paper'
 
 const EMPTY = '31.2216'
 const LOADED = '33.6916'
 const CRUDE_G = 2.47
-const tickNext = (page: Page) =>
-  page
-    .getByRole('button', { name: /^Tick: / })
-    .first()
-    .click()
-
 test('a first prep, with every false step a first-timer makes, comes to a page that is right', async ({
   page,
   own,
@@ -142,7 +135,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
 
   // A line under the verdict is struck: it says so at the top, and taken back it stands again.
   await station(page, 'Melt')
-  await page.getByRole('link', { name: /^programmable block, \d/ }).click()
+  await page.getByRole('link', { name: /^programmable block, today \d/ }).click()
   await page.getByRole('button', { name: /^Strike all liquid of tube 2/ }).click()
   await page.getByRole('link', { name: 'Back to Adipic acid, crude' }).click()
   await station(page, 'Judge')

@@ -22,7 +22,7 @@ export function layoutFaults(page: Page): Promise<string[]> {
         opacityProperty: true,
         visibilityProperty: true,
         contentVisibilityAuto: true,
-      }) && node.closest('.visually-hidden, .sr-only, option, [data-layout-apart]') === null
+      }) && node.closest('.visually-hidden, option') === null
     /** Scrolled sideways on purpose, or laid over the page. */
     const isApart = (node: Element) => {
       for (let up: Element | null = node; up; up = up.parentElement) {
@@ -128,7 +128,7 @@ export function layoutFaults(page: Page): Promise<string[]> {
       const first = mine[0]
       if (!first || mine.every(({ box }) => Math.abs(box.top - first.box.top) < first.box.height / 2))
         continue
-      if (button.querySelector('svg, small, br, div, [data-lines]')) continue
+      if (button.querySelector('svg, small, br, div')) continue
       const last = mine[mine.length - 1]
       const most = Math.max(...mine.map(({ box }) => box.width))
       if (last && last.box.width < 0.35 * most)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, station, test, type Bench, openPrepNamed } from './bench'
+import { expect, station, test, type Bench, openPrepNamed, tickNext } from './bench'
 import { FORMATS, sheetsOf } from './paper'
 
 /** Opens a prep of a compound with its crude weighed, at Plan. */
@@ -14,12 +14,6 @@ async function begin(page: Page, bench: Bench, compound: string, crude: string):
   await page.getByRole('button', { name: `Record ${crude} g` }).click()
 }
 const part = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
-const tickNext = (page: Page) =>
-  page
-    .getByRole('button', { name: /^Tick: / })
-    .first()
-    .click()
-
 async function addPoints(page: Page, legend: string, points: readonly (readonly [string, string])[]) {
   const field = page.getByRole('group', { name: legend })
   for (const [c, s] of points) {

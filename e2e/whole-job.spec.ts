@@ -1,4 +1,4 @@
-import { cell, expect, station, temperature, test } from './bench'
+import { cell, expect, station, temperature, test, tickNext } from './bench'
 import { expectInk, expectWhole, FORMATS, sheetsOf } from './paper'
 
 /** What this test types, and what it works out from it by itself. */
@@ -81,24 +81,19 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await page.getByRole('link', { name: 'Go on to dissolve' }).click()
 
   // Dissolve, Crystallize, Collect: steps stamped, portions with one press, a timer that survives a reload.
-  const tickNext = () =>
-    page
-      .getByRole('button', { name: /^Tick: / })
-      .first()
-      .click()
-  await tickNext()
-  await tickNext()
-  await tickNext()
+  await tickNext(page)
+  await tickNext(page)
+  await tickNext(page)
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: '+ 1.0 mL' }).first().click()
   await page.getByRole('button', { name: '+ 0.5 mL' }).first().click()
   await expect(page.getByText(`4.5 mL hot, of ${useML.toFixed(1)} planned`)).toBeVisible()
-  await tickNext()
+  await tickNext(page)
   const rest = (useML - 4.5).toFixed(1)
   await page.getByLabel('other volume, mL').fill(rest)
   await page.getByRole('button', { name: `Add ${rest} mL` }).click()
-  await tickNext()
+  await tickNext(page)
   await page.getByRole('link', { name: 'Go on to crystallize' }).click()
-  await tickNext()
+  await tickNext(page)
   await page.getByRole('button', { name: 'Start 15 min' }).click()
   await expect(page.getByRole('timer')).toContainText('14:')
   await page.reload()
@@ -106,16 +101,16 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await expect(page).toHaveURL(/crystallize$/)
   await page.getByLabel('What do you see?').fill('Needles from about 50 °C')
   await page.getByRole('button', { name: 'Write it down' }).click()
-  await tickNext()
-  await tickNext()
+  await tickNext(page)
+  await tickNext(page)
   await page.getByRole('link', { name: 'Go on to collect' }).click()
-  await tickNext()
-  await tickNext()
+  await tickNext(page)
+  await tickNext(page)
   await page.getByRole('button', { name: `+ ${rinseML.toFixed(1)} mL` }).click()
-  await tickNext()
+  await tickNext(page)
   await page.getByRole('button', { name: 'Start 10 min' }).click()
-  await tickNext()
-  await tickNext()
+  await tickNext(page)
+  await tickNext(page)
   await page.getByRole('link', { name: 'Go on to weigh' }).click()
 
   // Weigh by difference; the swapped vessels are answered first.

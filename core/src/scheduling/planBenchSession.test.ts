@@ -321,6 +321,9 @@ describe('planned anew in the middle of it', () => {
     expect(anew.starts).toEqual({ ice: 0, dissolve: 12, filter: 30 })
     expect(anew.overWaited).toEqual(['filter'])
   })
+  test('broken minutes are refused', () => {
+    expect(() => replan({ ...alone, nowMin: 2.5, started: {}, done: {} })).toThrow(/2\.5 min/)
+  })
   test('with a partner it is not later over', () => {
     const both = { ...alone, capacity: withPartner.capacity }
     expect(planBenchSession(both).makespanMin).toBeLessThanOrEqual(planBenchSession(alone).makespanMin)

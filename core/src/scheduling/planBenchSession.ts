@@ -1,5 +1,5 @@
 import { ImpossibleInput } from '../problems'
-import { type BenchSession, compile, type Compiled, type Happened, overWaited } from './session/compiled'
+import { type BenchSession, compile, type Compiled, type Happened } from './session/compiled'
 import { criticalPathOf, prepChanges } from './session/told'
 import { firstOrder } from './session/firstOrders'
 import { improve } from './session/improve'
@@ -57,8 +57,8 @@ export function planBenchSession(session: BenchSession): SessionPlan {
 export function replan(session: BenchSession & Happened): Replan {
   const { nowMin, started, done } = session
   const happened = { nowMin, started, done }
-  const plan = planned(compile(session, happened), session)
-  return { ...plan, overWaited: overWaited(session, happened) }
+  const compiled = compile(session, happened)
+  return { ...planned(compiled, session), overWaited: compiled.overWaited }
 }
 
 /**

@@ -105,11 +105,16 @@ describe('the class’s day', () => {
     simulateLab({ ...lab, runs: 4 }, (share) => shares.push(share))
     expect(shares).toEqual([0.25, 0.5, 0.75, 1])
   })
-  test.each([
+  test.each<[Partial<LabInput>, RegExp]>([
     [{ benches: 0 }, /0 benches/],
     [{ runs: 0 }, /0 runs/],
     [{ hands: 0 }, /0 pairs of hands/],
     [{ shared: { block: 0 } }, /needs 1 of block, and there is 0/],
+    [{ arrival: { kind: 'staggered', groups: 0, gapMin: 5, overMin: 1 } }, /0 groups/],
+    [{ arrival: { kind: 'scattered', overMin: -1 } }, /overMin is -1/],
+    [{ pace: { kind: 'log-normal', spread: NaN } }, /spread is NaN/],
+    [{ tasks: [{ id: 'melt', durationMin: 5, after: [{ task: 'pack' }], needs: {} }] }, /no task here/],
+    [{ tasks: [{ id: 'melt', durationMin: 5, after: [{ task: 'melt' }], needs: {} }] }, /waits for it/],
   ])('%j is refused with a sentence', (change, sentence) => {
     expect(() => simulateLab({ ...lab, ...change })).toThrow(sentence)
   })

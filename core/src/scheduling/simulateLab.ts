@@ -1,6 +1,6 @@
 import { randomSource } from '../math/random'
 import { ImpossibleInput } from '../problems'
-import type { SessionTask } from './session/compiled'
+import { compile, type SessionTask } from './session/compiled'
 
 /** How benches come in: scattered over some minutes, or one after another at random with a mean gap. */
 type Arrival =
@@ -52,9 +52,9 @@ interface Request {
  * The class’s day, bench by bench and event by event: everyone does the same tasks at a pace of their own, waits for
  * shared things in the order they came to ask, and begins what can be begun. The same seed gives the same day.
  *
- * @param input whole or broken minutes; a task begins once all it waits for is over
+ * @param input whole minutes; a task begins once all it waits for is over, and waits at most are not kept
  * @param onProgress called after each run with the share that is done, 0 to 1
- * @throws ImpossibleInput on less than one bench or run, or a task that needs more of a shared thing than there is
+ * @throws ImpossibleInput on less than one bench, run, group or pair of hands, minutes below 0, and as `planBenchSession`
  * @example simulateLab({ ...procedure, shared: { block: 4 }, benches: 20, hands: 1, arrival: { kind: 'scattered', overMin: 10 }, pace: { kind: 'log-normal', spread: 0.2 }, seed: 1, runs: 200 }).outByMin.nineTenths
  */
 export function simulateLab(input: LabInput, onProgress?: (share: number) => void): LabSimulation {
@@ -225,15 +225,20 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
   return { outMin, waits, state: state() }
 }
 
-function requireLab({ tasks, shared, benches, hands, runs }: LabInput): void {
+function requireLab({ tasks, shared, benches, hands, runs, arrival, pace }: LabInput): void {
   const refuse = (sentence: string) => {
     throw new ImpossibleInput('no-plan', sentence)
   }
   if (!Number.isInteger(benches) || benches < 1) refuse(`${benches} benches: there is at least one.`)
   if (!Number.isInteger(runs) || runs < 1) refuse(`${runs} runs: one at least.`)
   if (!Number.isInteger(hands) || hands < 1) refuse(`${hands} pairs of hands at a bench: one at least.`)
-  for (const { id, needs } of tasks)
-    for (const [name, amount] of Object.entries(needs))
-      if (name in shared && amount > (shared[name] ?? 0))
-        refuse(`“${id}” needs ${amount} of ${name}, and there is ${shared[name] ?? 0}.`)
+  for (const [name, value] of Object.entries({ ...arrival, ...pace }))
+    if (typeof value === 'number' && !(value >= 0 && Number.isFinite(value))) refuse(`${name} is ${value}.`)
+  if (arrival.kind === 'staggered' && (!Number.isInteger(arrival.groups) || arrival.groups < 1))
+    refuse(`${arrival.groups} groups: one at least.`)
+  // What is not shared a bench has for itself, as much as it needs; circles and unknown names are refused as in a plan.
+  const own = Object.fromEntries(
+    tasks.flatMap(({ needs }) => Object.keys(needs)).map((name) => [name, Infinity]),
+  )
+  compile({ tasks, capacity: { ...own, ...shared } })
 }

@@ -1,6 +1,6 @@
 import css from './JustStruck.module.css'
 import Button from 'react-bootstrap/Button'
-import { strike, useNotebook } from '../ledger/notebook'
+import { TAKEN_BACK, takeBack, useNotebook } from '../ledger/notebook'
 import { useNow } from './now'
 
 /** So long after it a strike is offered to be taken back where it was made, ms. */
@@ -20,7 +20,7 @@ export function JustStruck() {
         size="sm"
         variant="link"
         onClick={() => {
-          strike(struck, TAKEN_BACK)
+          takeBack(struck)
         }}
       >
         take it back
@@ -28,4 +28,3 @@ export function JustStruck() {
     </p>
   )
 }
-const TAKEN_BACK = 'taken back'

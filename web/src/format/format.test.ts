@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { clock as pageClock } from '../app/clock'
-import { clock, day, dayAndClock, netMassText, span, withUncertainty } from './format'
+import { clock, day, dayAndClock, netMassText, span, withUncertainty, wholeParts } from './format'
 
 describe('how numbers look', () => {
   test.each([
@@ -60,4 +60,22 @@ describe('when something happened', () => {
     pageClock.zone = () => 'America/St_Johns'
     expect(dayAndClock(leapNight, later)).toBe('today 20:28')
   })
+})
+
+test.each([
+  [
+    [5.2, 35.5],
+    [5, 36],
+  ],
+  [
+    [2.46, 35.5],
+    [2, 36],
+  ],
+  [
+    [0.4, 0.4, 0.4],
+    [0, 1, 0],
+  ],
+  [[], []],
+])('parts %j in whole numbers are %j', (parts, whole) => {
+  expect(wholeParts(parts)).toEqual(whole)
 })

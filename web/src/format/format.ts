@@ -96,3 +96,9 @@ export function aboutMinutes(minutes: number): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
+
+/** Parts in whole numbers that come to the whole number of them all. */
+export function wholeParts(parts: readonly number[]): readonly number[] {
+  const upTo = (end: number) => Math.round(parts.slice(0, end).reduce((sum, part) => sum + part, 0))
+  return parts.map((_, i) => upTo(i + 1) - upTo(i))
+}

@@ -51,3 +51,9 @@ export const {
 export function newSubject<T extends string>(): T {
   return crypto.randomUUID() as T
 }
+
+/** The reason of a strike that takes another back. */
+export const TAKEN_BACK = 'taken back'
+export function takeBack(made: Parameters<typeof strike>[0]): void {
+  strike(made, TAKEN_BACK)
+}

@@ -2,7 +2,7 @@ import css from './LogList.module.css'
 import Button from 'react-bootstrap/Button'
 import type { LogLine } from '@ivory-crystal/core'
 import { clock } from '../format/format'
-import { strike, useNotebook } from '../ledger/notebook'
+import { takeBack, useNotebook } from '../ledger/notebook'
 import { LastHash } from './LastHash'
 
 /** Everything as it was done, struck lines shown, with the hash that stands for all of it. */
@@ -28,7 +28,7 @@ export function LogList({ lines }: { lines: readonly LogLine[] }) {
                     size="sm"
                     className="no-print text-nowrap"
                     onClick={() => {
-                      strike(through, 'taken back')
+                      takeBack(through)
                     }}
                   >
                     take the strike back

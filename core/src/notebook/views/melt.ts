@@ -34,6 +34,11 @@ export interface MeltFacts {
   readonly checks: ReadonlySet<string>
 }
 
+/** Planned or being watched, and not over: a run that has not ended, or none yet and no range found by light. */
+export function isUnderWay({ run, detected }: Pick<MeltFacts, 'run' | 'detected'>): boolean {
+  return run ? run.ended === null : detected.size === 0
+}
+
 export interface Mark {
   readonly entry: Entry<'mark made'>
   /** As the instrument gave it; null while the trace has yet to tell what it was at the press. */

@@ -49,6 +49,8 @@ export interface Compiled {
   readonly durations: Int32Array
   readonly isFixed: Uint8Array
   readonly resources: readonly { readonly capacity: number; readonly demand: Int32Array }[]
+  /** Tasks that have waited longer than they should after one that is over: they are bound by that wait no more. */
+  readonly overWaited: readonly string[]
   /** 1 where two nodes may never overlap: one thing they both need whole, or a `never`. */
   readonly apart: Uint8Array
   readonly lags: Int32Array
@@ -68,6 +70,7 @@ const NOTHING_YET: Happened = { nowMin: 0, started: {}, done: {} }
  */
 export function compile(session: BenchSession, happened = NOTHING_YET): Compiled {
   requireSession(session)
+  requireHappened(happened)
   const { tasks, capacity, never = [], busy = [] } = session
   const size = 1 + tasks.length + busy.length
   const index = new Map(tasks.map(({ id }, i) => [id, i + 1]))
@@ -75,6 +78,7 @@ export function compile(session: BenchSession, happened = NOTHING_YET): Compiled
   const isFixed = new Uint8Array(size)
   const lags = new Int32Array(size * size).fill(NONE)
   const demands = new Map(Object.keys(capacity).map((name) => [name, new Int32Array(size)]))
+  const overWaited = new Set<string>()
   const tags: (readonly string[])[] = Array.from({ length: size }, () => [])
   const atLeast = (from: number, to: number, min: number) => {
     const at = from * size + to
@@ -108,9 +112,9 @@ export function compile(session: BenchSession, happened = NOTHING_YET): Compiled
       const before = index.get(id) ?? 0
       const durationMin = durations[before] ?? 0
       atLeast(before, node, durationMin + waitMin)
-      // A wait that is over its most already cannot be kept any more; it is told by `overWaited`.
-      if (waitMaxMin !== undefined && !isOverWaited(before, waitMaxMin))
-        atLeast(node, before, -(durationMin + waitMaxMin))
+      if (waitMaxMin === undefined) continue
+      if (isOverWaited(before, waitMaxMin)) overWaited.add(task.id)
+      else atLeast(node, before, -(durationMin + waitMaxMin))
     }
   }
   busy.forEach(({ resource, fromMin, toMin, amount, tags: marked }, i) => {
@@ -123,7 +127,16 @@ export function compile(session: BenchSession, happened = NOTHING_YET): Compiled
     fix(node, from)
   })
   const resources = [...demands].map(([name, demand]) => ({ capacity: capacity[name] ?? 0, demand }))
-  return { size, tasks, durations, isFixed, resources, apart: apartOf(), lags: closed(lags, size, tasks) }
+  return {
+    size,
+    tasks,
+    durations,
+    isFixed,
+    resources,
+    overWaited: [...overWaited],
+    apart: apartOf(),
+    lags: closed(lags, size, tasks),
+  }
 
   function isOverWaited(before: number, waitMaxMin: number): boolean {
     const endMin = -(lags[before * size] ?? 0) + (durations[before] ?? 0)
@@ -147,18 +160,6 @@ export function compile(session: BenchSession, happened = NOTHING_YET): Compiled
       }
     return apart
   }
-}
-
-/** Tasks that have waited longer than they should after one that is over; they are planned as soon as can be. */
-export function overWaited(session: BenchSession, { nowMin, started, done }: Happened): readonly string[] {
-  return session.tasks
-    .filter(({ id }) => started[id] === undefined && done[id] === undefined)
-    .filter(({ after }) =>
-      after.some(
-        ({ task, waitMaxMin }) => waitMaxMin !== undefined && (done[task] ?? Infinity) + waitMaxMin < nowMin,
-      ),
-    )
-    .map(({ id }) => id)
 }
 
 /** When a task that has begun did, and how long it takes or took; null when it has not begun. */
@@ -192,6 +193,11 @@ function closed(lags: Int32Array, size: number, tasks: readonly SessionTask[]): 
         `“${tasks[i - 1]?.id ?? 'something busy'}” can never begin: what it waits for waits for it, or a wait at most is shorter than what must come between.`,
       )
   return lags
+}
+
+function requireHappened({ nowMin, started, done }: Happened): void {
+  for (const min of [nowMin, ...Object.values(started), ...Object.values(done)])
+    if (!Number.isInteger(min)) throw new ImpossibleInput('no-plan', `${min} min: whole minutes are planned.`)
 }
 
 function requireSession({ tasks, capacity, busy = [] }: BenchSession): void {

@@ -92,7 +92,7 @@ function nextOf({ size, lags }: Compiled, starts: Int32Array, urgency: readonly 
 }
 
 function fits(
-  { size, durations, apart, resources, isFixed }: Compiled,
+  { size, durations, apart, resources }: Compiled,
   starts: Int32Array,
   node: number,
   startMin: number,
@@ -112,10 +112,7 @@ function fits(
     const moments = [startMin, ...users.map((i) => at(starts, i)).filter((t) => t > startMin)]
     return moments.every((t) => {
       const going = users.filter((i) => at(starts, i) <= t && at(starts, i) + at(durations, i) > t)
-      const held = going.reduce((sum, i) => (isFixed[i] ? sum + at(demand, i) : sum), 0)
-      const sum = going.reduce((all, i) => all + at(demand, i), 0)
-      // Somebody has more of it already than there is: nothing can be added, and nothing is wrong with the rest.
-      return sum + at(demand, node) <= capacity || (held > capacity && at(demand, node) === 0)
+      return going.reduce((sum, i) => sum + at(demand, i), 0) + at(demand, node) <= capacity
     })
   })
 }

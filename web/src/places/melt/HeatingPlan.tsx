@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { dialCurve, type Heating, type MeltPlanned, type RampPlan } from '@ivory-crystal/core'
-import { fixed } from '../../format/format'
+import { fixed, wholeParts } from '../../format/format'
 
 const TemperatureChart = lazy(async () => ({
   default: (await import('../../drawings/TemperatureChart')).TemperatureChart,
@@ -77,6 +77,7 @@ export function HeatingPlan({
 const SEGMENT_WORDS = { cool: 'Cool', preheat: 'Preheat', ramp: 'Ramp' } as const
 
 function RampRows({ plan }: { plan: RampPlan }) {
+  const minutes = wholeParts(plan.segments.map((segment) => segment.minutes))
   return plan.segments.map((segment, i) => (
     <tr key={segment.kind}>
       <td className="whole">{SEGMENT_WORDS[segment.kind]}</td>
@@ -84,16 +85,9 @@ function RampRows({ plan }: { plan: RampPlan }) {
         {fixed(segment.fromC, 1)} to {fixed(segment.toC, 1)} °C
       </td>
       <td className="num">{segment.kind === 'cool' ? '' : `${fixed(segment.rateCPerMin, 1)} °C/min`}</td>
-      <td className="num">{fixed(minutesOf(plan, i), 0)} min</td>
+      <td className="num">{minutes[i]} min</td>
     </tr>
   ))
-}
-
-/** Whole minutes of a segment, so that they come to the whole minutes of them all. */
-function minutesOf({ segments }: RampPlan, at: number): number {
-  const upTo = (end: number) =>
-    Math.round(segments.slice(0, end).reduce((sum, { minutes }) => sum + minutes, 0))
-  return upTo(at + 1) - upTo(at)
 }
 
 function DialRows({ heating: { plan }, control }: { heating: Heating & { by: 'dial' }; control: string }) {

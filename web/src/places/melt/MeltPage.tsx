@@ -6,6 +6,7 @@ import {
   markOf,
   type MeltFacts,
   type MeltId,
+  isUnderWay,
   meltOf,
   meltRangesOf,
   prepsOf,
@@ -37,19 +38,18 @@ export function MeltPage() {
         </p>
       </>
     )
-  const isOver = melt.run?.ended != null || (melt.run === null && melt.detected.size > 0)
   return (
     <>
       <Title
         title={`Melt: ${melt.planned.body.tubes.map(({ label }) => label).join(', ')}`}
         aside={melt.planned.body.instrumentName.toLowerCase()}
       />
-      {isOver ? (
-        <Over melt={melt} base={base} />
-      ) : (
+      {isUnderWay(melt) ? (
         <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>
           <Watch melt={melt} />
         </Suspense>
+      ) : (
+        <Over melt={melt} base={base} />
       )}
     </>
   )

@@ -1,7 +1,8 @@
 import { Fragment, lazy, Suspense } from 'react'
 import { Link, useParams } from 'react-router'
-import { type MeltFacts, meltsOf, rangesOf } from '@ivory-crystal/core'
-import { clock } from '../../format/format'
+import { type MeltFacts, isUnderWay, meltsOf, rangesOf } from '@ivory-crystal/core'
+import { useNow } from '../../app/now'
+import { dayAndClock } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from '../melt/MeltPlan'
@@ -14,6 +15,7 @@ const Watch = lazy(async () => ({ default: (await import('../melt/Watch')).Watch
 /** The runs that are over, each with its own page: what was marked, and where a mark can be struck still. */
 function Runs({ melts }: { melts: readonly MeltFacts[] }) {
   const { notebook } = useParams()
+  const now = useNow(60_000)
   if (melts.length === 0) return null
   return (
     <p className="quiet mt-2 mb-0">
@@ -22,7 +24,7 @@ function Runs({ melts }: { melts: readonly MeltFacts[] }) {
         <Fragment key={id}>
           {i > 0 && ', '}
           <Link to={`/n/${notebook ?? ''}/melts/${id}`}>
-            {planned.body.instrumentName.toLowerCase()}, {clock(run?.started.at ?? planned.at)}
+            {planned.body.instrumentName.toLowerCase()}, {dayAndClock(run?.started.at ?? planned.at, now)}
           </Link>
         </Fragment>
       ))}
@@ -35,9 +37,8 @@ export function Melt({ prep }: StationProps) {
   const { base } = useHere()
   const view = useNotebook((state) => state.view)
   const melts = meltsOf(view, prep.id)
-  const open =
-    melts.find((melt) => melt.run?.ended === null) ??
-    melts.find((melt) => melt.run === null && melt.detected.size === 0)
+  const underWay = melts.filter(isUnderWay)
+  const open = underWay.find(({ run }) => run !== null) ?? underWay[0]
   if (open)
     return (
       <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>
@@ -50,7 +51,7 @@ export function Melt({ prep }: StationProps) {
     <>
       <PrepLadder prep={prep} />
       <RepeatsTable rows={ranges} />
-      <Runs melts={melts.filter(({ run }) => run?.ended)} />
+      <Runs melts={melts.filter((melt) => !isUnderWay(melt))} />
       {complete && (
         <p className="mt-3">
           <Link className="btn btn-primary" to={`${base}/judge`}>

@@ -4,6 +4,7 @@ import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import {
   crudeInText,
+  isUnderWay,
   meltsOf,
   nextStep,
   type PrepFacts,
@@ -33,10 +34,7 @@ export function Today() {
   const running = Object.entries(readings).flatMap(([instrument, heard]) =>
     heard ? [{ instrument: shelf?.instruments.find(({ id }) => id === instrument), heard }] : [],
   )
-  const melts = meltsOf(view).filter(
-    ({ planned, run, detected }) =>
-      planned.body.prep === null && (run ? run.ended === null : detected.size === 0),
-  )
+  const melts = meltsOf(view).filter((melt) => melt.planned.body.prep === null && isUnderWay(melt))
   return (
     <>
       <Title title="Today" aside={notebooks.find((row) => row.id === notebook)?.title} />

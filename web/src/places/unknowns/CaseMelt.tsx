@@ -1,7 +1,14 @@
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams } from 'react-router'
-import { isComplete, judgementOfUnknown, meltsOf, packTubes, type UnknownFacts } from '@ivory-crystal/core'
+import {
+  isComplete,
+  judgementOfUnknown,
+  isUnderWay,
+  meltsOf,
+  packTubes,
+  type UnknownFacts,
+} from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { useNotebook, write } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
@@ -16,9 +23,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
   const view = useNotebook((state) => state.view)
   const rules = useHouseRules()
   const open = meltsOf(view).filter(
-    ({ planned, run, detected }) =>
-      planned.body.tubes.some(({ sample }) => sample === unknown.sample.id) &&
-      (run ? run.ended === null : detected.size === 0),
+    (melt) => melt.planned.body.tubes.some(({ sample }) => sample === unknown.sample.id) && isUnderWay(melt),
   )
   const { scouting, careful } = unknown
   const pack = (purpose: 'scouting' | 'careful') => {
