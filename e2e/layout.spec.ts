@@ -14,18 +14,14 @@ const subject = (two: string) => `${PREP}${two}`
 const STATIONS = ['plan', 'dissolve', 'crystallize', 'collect', 'weigh', 'melt', 'judge', 'page']
 const CASE = ['melt', 'candidates', 'mixtures', 'plates', 'sign']
 
-/** Reads the screen as it stands at every size; nothing may lie wrong on it. */
+/** Reads the screen as it stands at every size; nothing may lie wrong on it once its drawings have followed the width. */
 async function expectSound(page: Page, name: string): Promise<void> {
-  const found: string[] = []
   for (const size of SIZES) {
     await page.setViewportSize(size)
     await page.evaluate(() => document.fonts.ready)
-    // Drawings follow the width they are given.
-    await page.waitForTimeout(150)
-    for (const fault of await layoutFaults(page)) found.push(`${name}, ${size.width} px: ${fault}`)
+    await expect.poll(() => layoutFaults(page), `${name} at ${size.width} px`).toEqual([])
   }
   await page.setViewportSize(SIZES[0])
-  expect(found).toEqual([])
 }
 
 async function expectAllSound(page: Page, bench: Bench, places: readonly string[]): Promise<void> {
