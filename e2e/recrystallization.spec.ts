@@ -47,6 +47,8 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     await choice.check()
     await expect(page.getByText(said).first()).toBeVisible()
     await page.getByRole('button', { name: 'Fix this plan' }).click()
+    // Only a fixed plan leads on; the words of the plan stand there before it is fixed.
+    await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()
     await expect(page.getByText(`${procedure}.`)).toBeVisible()
     if (crude === '0.500') await expect(page.getByText('100.0 % of the adipic acid in it')).toBeVisible()
     await expect(page.getByText('all stored')).toBeVisible()

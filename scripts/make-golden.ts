@@ -58,6 +58,7 @@ import {
   type SubjectId,
 } from '../core/src/index'
 import { writeInstruments } from './golden-instruments'
+import { writePeriod } from './golden-period'
 import { writeUnknowns } from './golden-unknowns'
 
 const NOW = Date.UTC(2026, 10, 24, 14, 0)
@@ -673,6 +674,44 @@ write('balanced', adipicPrep, minutesAgo(2), {
 })
 tick(adipicPrep, 'balance-partner', minutesAgo(1.9))
 write('timer started', adipicPrep, minutesAgo(1.5), { timer: 'spin', minutes: 3 })
+
+writePeriod({
+  write,
+  subject,
+  reading,
+  minutesAgo,
+  tick,
+  portion,
+  pour,
+  fix: (prep, at, crude) => {
+    fixPlan(
+      prep,
+      at,
+      'small-funnel',
+      {
+        crudeG: 1.642,
+        assay: 0.9,
+        product: BENZIL_POINTS,
+        impurity: BENZOIN_POINTS,
+        hotC: 78,
+        coldC: 2,
+        washML: 1,
+      },
+      10,
+      '1.642',
+      {
+        compound: benzil,
+        impurity: compound('benzoin'),
+        solvent: solvent('ethanol-95'),
+        solubilitySource: BENCH_7,
+        restsOn: [crude],
+      },
+    )
+  },
+  benzil,
+  firstPrep: benzilPrep,
+  adipicPrep,
+})
 
 const folder = join(import.meta.dirname, '..', 'core', 'golden')
 mkdirSync(folder, { recursive: true })

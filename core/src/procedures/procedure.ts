@@ -1,5 +1,6 @@
 import type { Station } from '../notebook/views/stationNames'
 import type { TimerStarted } from '../notebook/kinds/timer-started/kind'
+import type { Takes } from './takes'
 import type { PortionUse } from '../notebook/kinds/solvent-added/kind'
 
 /** What a step may depend on; it stands in the list when all of its conditions hold for this batch. */
@@ -80,6 +81,8 @@ export interface StepTemplate {
   readonly stop?: string
   /** Only then may it stand. */
   readonly stopWhen?: Condition
+  /** Minutes and things it takes, where the lab says so itself; the shipped steps’ stand in takes.ts. */
+  readonly takes?: Takes
   readonly when?: readonly Condition[]
 }
 export const COLLECTS = [
@@ -116,6 +119,7 @@ export interface Step {
   readonly means?: StepMark
   readonly meanwhile?: string
   readonly stop?: string
+  readonly takes?: Takes
 }
 
 export const INSERTS = ['hot filtration', 'charcoal'] as const

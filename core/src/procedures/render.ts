@@ -55,6 +55,7 @@ function rendered(
     ...(step.stop && (step.stopWhen === undefined || holds.has(step.stopWhen))
       ? { stop: filled(step.stop, amounts) }
       : {}),
+    ...(step.takes ? { takes: step.takes } : {}),
   }
 }
 

@@ -5,6 +5,7 @@ import { STATIONS } from '../notebook/views/stationNames'
 import { COLLECTS, CONDITIONS, STEP_ASKS, STEP_MARKS } from './procedure'
 import { AMOUNTS } from './amounts'
 import { unknownAmounts } from './render'
+import { takes } from './takesSchema'
 
 const condition = Joi.string().valid(...CONDITIONS)
 const text = Joi.string()
@@ -44,6 +45,7 @@ const step = Joi.object({
   stop: text,
   stopWhen: condition,
   when: Joi.array().items(condition).max(10),
+  takes,
 })
 
 /** A procedure of the shelf: shipped ones are code, a lab's own come through here. */

@@ -134,7 +134,7 @@ function planOf(input: FitsInput, happened: Happened, kept: ReadonlySet<string>)
   return replan({ ...only(input, kept), ...happened })
 }
 
-/** How long the next task of a chain may be put off: halved until the last minute that still fits is found. */
+/** The latest that the next task of a chain may begin. */
 function nextBy(
   input: FitsInput,
   happened: Happened,
@@ -146,32 +146,52 @@ function nextBy(
   const open = chain.tasks.filter((id) => kept.has(id) && !begun.has(id))
   const [next] = [...open].sort((p, q) => (plan.starts[p] ?? 0) - (plan.starts[q] ?? 0))
   if (next === undefined || plan.makespanMin > input.deadlineMin) return null
-  const session = only(input, kept)
+  const fromMin = plan.starts[next] ?? happened.nowMin
+  return {
+    task: next,
+    atMin: latestStart({ ...only(input, kept), ...happened }, next, fromMin, input.deadlineMin),
+  }
+}
+
+/**
+ * The latest minute a task may begin and everything still be over by a time. Halved until it is found.
+ *
+ * @param session with what has happened
+ * @param fromMin a beginning that is known to do
+ * @throws ImpossibleInput as `planBenchSession`
+ */
+export function latestStart(
+  session: BenchSession & Happened,
+  task: string,
+  fromMin: number,
+  deadlineMin: number,
+): number {
+  const { nowMin } = session
   const put = (atMin: number) => ({
     ...session,
     tasks: [
-      ...session.tasks.map((task) =>
-        task.id === next ? { ...task, after: [...task.after, { task: PUT_OFF }] } : task,
+      ...session.tasks.map((one) =>
+        one.id === task ? { ...one, after: [...one.after, { task: PUT_OFF }] } : one,
       ),
-      { id: PUT_OFF, durationMin: atMin - happened.nowMin, after: [], needs: {} },
+      { id: PUT_OFF, durationMin: atMin - nowMin, after: [], needs: {} },
     ],
   })
   const stillFits = (atMin: number) => {
     try {
-      return canBeOverBy({ ...put(atMin), ...happened }, input.deadlineMin)
+      return canBeOverBy(put(atMin), deadlineMin)
     } catch (error) {
       // Put off so far that a wait at most cannot be kept: that does not fit either.
       if (error instanceof ImpossibleInput) return false
       throw error
     }
   }
-  let [known, tooLate] = [plan.starts[next] ?? happened.nowMin, input.deadlineMin + 1]
+  let [known, tooLate] = [fromMin, deadlineMin + 1]
   while (tooLate - known > 1) {
     const middle = Math.floor((known + tooLate) / 2)
     if (stillFits(middle)) known = middle
     else tooLate = middle
   }
-  return { task: next, atMin: known }
+  return known
 }
 const PUT_OFF = 'put off'
 

@@ -1,4 +1,4 @@
-type SubjectType = 'prep' | 'sample' | 'melt' | 'instrument' | 'unknown' | 'plate' | 'any'
+type SubjectType = 'prep' | 'sample' | 'melt' | 'instrument' | 'unknown' | 'plate' | 'period' | 'any'
 
 /** Everything the core knows of one kind of entry. */
 export interface KindDefinition<B> {

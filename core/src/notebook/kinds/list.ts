@@ -47,6 +47,10 @@ import { answerOpened } from './answer-opened/kind'
 import { unknownSigned } from './unknown-signed/kind'
 import { plateDeveloped } from './plate-developed/kind'
 import { platePhotographed } from './plate-photographed/kind'
+import { periodOpened } from './period-opened/kind'
+import { taskNoted } from './task-noted/kind'
+import { taskSetAside } from './task-set-aside/kind'
+import { periodClosed } from './period-closed/kind'
 import { struck } from './struck/kind'
 
 /** Every kind of entry, a line each: what it says, and where its schemas are when a line has to be checked. */
@@ -99,6 +103,10 @@ const LIST = [
   entryKind(unknownSigned, () => import('./unknown-signed/schema')),
   entryKind(plateDeveloped, () => import('./plate-developed/schema')),
   entryKind(platePhotographed, () => import('./plate-photographed/schema')),
+  entryKind(periodOpened, () => import('./period-opened/schema')),
+  entryKind(taskNoted, () => import('./task-noted/schema')),
+  entryKind(taskSetAside, () => import('./task-set-aside/schema')),
+  entryKind(periodClosed, () => import('./period-closed/schema')),
   entryKind(struck, () => import('./struck/schema')),
 ] as const
 

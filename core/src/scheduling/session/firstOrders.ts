@@ -8,6 +8,8 @@ const TRIES = 60
 const SHAKES = 400
 /** Urgency is shaken by so much at most, min. */
 const SHAKE_MIN = 30
+/** Places given in all, times the tasks: each takes longer the more tasks there are. */
+const WORK = 3_000_000
 /** A task put in is moved on at most so often before the order is given up. */
 const MOVES_MOST = 200
 
@@ -20,25 +22,44 @@ const MOVES_MOST = 200
 export function firstOrder(compiled: Compiled, tails: Int32Array, leastMin: number): Found | null {
   const { size } = compiled
   const { uniform: random } = randomSource(size)
+  const before = forerunnersOf(compiled)
+  const placed = { count: 0, most: WORK / size }
   let best: Found | null = null
-  for (let i = 0; i < TRIES; i++) {
+  for (let i = 0; i < TRIES && (!best || placed.count < placed.most); i++) {
     const shake = i === 0 ? 0 : SHAKE_MIN * random()
     const urgency = Array.from({ length: size }, (_, node) => at(tails, node) + shake * random())
-    const found = inThisOrder(compiled, urgency)
+    const found = inThisOrder(compiled, before, urgency, placed)
     if (found && (!best || found.endMin < best.endMin)) best = found
   }
-  for (let i = 0; best && best.endMin > leastMin && i < SHAKES; i++) {
+  for (let i = 0; best && best.endMin > leastMin && i < SHAKES && placed.count < placed.most; i++) {
     const { starts }: Found = best
     const shake = SHAKE_MIN * random()
     const urgency = Array.from({ length: size }, (_, node) => shake * random() - at(starts, node))
-    const found = inThisOrder(compiled, urgency)
+    const found = inThisOrder(compiled, before, urgency, placed)
     // One that ends alike is taken too: it leads on to others.
     if (found && found.endMin <= best.endMin) best = found
   }
   return best
 }
 
-function inThisOrder(compiled: Compiled, urgency: readonly number[]): Found | null {
+/** The nodes that must have a place before each. */
+function forerunnersOf({ size, lags }: Compiled): readonly (readonly number[])[] {
+  return Array.from({ length: size }, (_, i) => {
+    const before: number[] = []
+    for (let j = 1; j < size; j++) {
+      const lag = at(lags, j * size + i)
+      if (j !== i && lag !== NONE && lag > 0) before.push(j)
+    }
+    return before
+  })
+}
+
+function inThisOrder(
+  compiled: Compiled,
+  before: readonly (readonly number[])[],
+  urgency: readonly number[],
+  placed: { count: number },
+): Found | null {
   const { size, durations, isFixed, lags, tasks } = compiled
   const release = Int32Array.from({ length: size }, (_, i) => at(lags, i))
   for (let moves = 0; moves < MOVES_MOST; moves++) {
@@ -47,7 +68,7 @@ function inThisOrder(compiled: Compiled, urgency: readonly number[]): Found | nu
     for (let i = 1; i < size; i++) if (isFixed[i]) starts[i] = at(lags, i)
     let late: readonly [node: number, startMin: number] | null = null
     for (;;) {
-      const node = nextOf(compiled, starts, urgency)
+      const node = nextOf(before, starts, urgency)
       if (node === 0) break
       let earliest = at(release, node)
       for (let i = 0; i < size; i++) {
@@ -63,6 +84,7 @@ function inThisOrder(compiled: Compiled, urgency: readonly number[]): Found | nu
       }
       if (late) break
       starts[node] = earliest
+      placed.count++
     }
     if (!late) {
       let endMin = 0
@@ -77,16 +99,15 @@ function inThisOrder(compiled: Compiled, urgency: readonly number[]): Found | nu
 }
 
 /** The most urgent task whose forerunners all have a place; 0 when none is left. */
-function nextOf({ size, lags }: Compiled, starts: Int32Array, urgency: readonly number[]): number {
+function nextOf(
+  before: readonly (readonly number[])[],
+  starts: Int32Array,
+  urgency: readonly number[],
+): number {
   let best = 0
-  for (let i = 1; i < size; i++) {
-    if (at(starts, i) >= 0) continue
-    let isReady = true
-    for (let j = 1; j < size && isReady; j++) {
-      const lag = at(lags, j * size + i)
-      if (j !== i && at(starts, j) < 0 && lag !== NONE && lag > 0) isReady = false
-    }
-    if (isReady && (best === 0 || (urgency[i] ?? 0) > (urgency[best] ?? 0))) best = i
+  for (let i = 1; i < starts.length; i++) {
+    if (at(starts, i) >= 0 || (best !== 0 && (urgency[i] ?? 0) <= (urgency[best] ?? 0))) continue
+    if (before[i]?.every((j) => at(starts, j) >= 0)) best = i
   }
   return best
 }

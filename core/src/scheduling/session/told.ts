@@ -27,16 +27,23 @@ function keptWaitingBy(
 ): number {
   const start = at(starts, node)
   const isBefore = (i: number) => i !== node && at(starts, i) < start
-  for (let i = 1; i <= tasks.length; i++) {
+  const isForerunner = (i: number) => {
     const lag = at(lags, i * size + node)
-    if (isBefore(i) && lag !== NONE && lag >= at(durations, i) && at(starts, i) + lag === start) return i
+    return lag !== NONE && lag >= at(durations, i) && at(starts, i) + lag === start
   }
-  for (let i = 1; i <= tasks.length; i++) {
-    const shares = resources.some(({ demand }) => at(demand, i) > 0 && at(demand, node) > 0)
-    const isNext = at(starts, i) + at(durations, i) === start
-    if (isBefore(i) && isNext && (shares || at(apart, i * size + node) === 1)) return i
+  const isInTheWay = (i: number) =>
+    at(starts, i) + at(durations, i) === start &&
+    (at(apart, i * size + node) === 1 ||
+      resources.some(({ demand }) => at(demand, i) > 0 && at(demand, node) > 0))
+  return latest(isForerunner) || latest(isInTheWay)
+
+  /** The one that began last: what it waited for in turn is found from there. */
+  function latest(kept: (i: number) => boolean): number {
+    let found = 0
+    for (let i = 1; i <= tasks.length; i++)
+      if (isBefore(i) && kept(i) && (found === 0 || at(starts, i) > at(starts, found))) found = i
+    return found
   }
-  return 0
 }
 
 /** How often hands go from one prep to another. */

@@ -15,6 +15,7 @@ import {
   solvent,
 } from '../pieces'
 import { PORTION_USES } from '../solvent-added/kind'
+import { takes } from '../../../procedures/takesSchema'
 import { STATIONS } from '../../views/stationNames'
 
 const points = Joi.array()
@@ -113,15 +114,15 @@ const second = {
 export const planFixedV2 = Joi.object(second)
 
 /** The third version has marks on steps that other parts of the notebook rest on. */
-const third = {
-  ...second,
-  steps: stepsOf(stepV2.keys({ means: Joi.string().valid(...STEP_MARKS) })),
-}
+const stepV3 = stepV2.keys({ means: Joi.string().valid(...STEP_MARKS) })
+const third = { ...second, steps: stepsOf(stepV3) }
 export const planFixedV3 = Joi.object(third)
 
 /** The fourth version knows what was kept back, how sure the solubilities are, and whose leave was asked. */
 export const planFixedV4 = shape<PlanFixed>({
   ...third,
+  // A lab’s own step may say what it takes.
+  steps: stepsOf(stepV3.keys({ takes })),
   keptBackG: number.min(0).max(1e3).required(),
   solubilityConfidence: confidence.allow(null).required(),
   inCharge: name.allow(null).required(),

@@ -1,0 +1,23 @@
+import type { EpochMs } from '../../../ids'
+import { defineKind } from '../defineKind'
+
+/** A task as it went. */
+export interface TaskDone {
+  readonly task: string
+  readonly words: string
+  readonly fromAtMs: EpochMs
+  readonly toAtMs: EpochMs
+}
+/** The period is over: what was done in it and when, and what is left for another day. */
+export interface PeriodClosed {
+  readonly outAtMs: EpochMs
+  readonly done: readonly TaskDone[]
+  readonly left: readonly string[]
+}
+export const periodClosed = defineKind<PeriodClosed>()({
+  kind: 'period closed',
+  version: 1,
+  about: 'period',
+  sentence: ({ done, left }) =>
+    `Closed the lab period: ${done.length} tasks done${left.length > 0 ? `, ${left.length} left for another day` : ''}.`,
+})

@@ -1,0 +1,178 @@
+import type { EpochMs } from '../../ids'
+import { attempt } from '../../problems'
+import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
+import { replan, type SessionPlan } from '../../scheduling/planBenchSession'
+import { recipeOrderMin } from '../../scheduling/recipeOrder'
+import { roomOf } from '../../scheduling/roomOf'
+import type { BenchSession, Happened } from '../../scheduling/session/compiled'
+import { uncapital } from '../../words'
+import { isTask, type PeriodTerms, sessionOf } from './session'
+import { MINUTE_MS, type PeriodTask } from './task'
+
+/** A plan as it stood, to be kept to where nothing much is gained by another. */
+export interface PlanBefore {
+  readonly starts: Readonly<Record<string, number>>
+  readonly makespanMin: number
+}
+/** The rest of the period, planned. Minutes from its beginning. */
+export interface Conduct extends SessionPlan {
+  /** When it would be over in the order of the recipe from here on. */
+  readonly recipeMin: number
+  readonly deadlineMin: number
+  /** How much later each open task may begin without the end moving, in this order. */
+  readonly room: Readonly<Record<string, number>>
+  /** Have waited longer than they should. */
+  readonly overWaited: readonly string[]
+  /** Not in this period. */
+  readonly aside: readonly string[]
+  /** What changed against the plan before, in one sentence; null while nothing did. */
+  readonly changed: string | null
+}
+
+/** So far off the plan may be before it is made anew, min. */
+const OFF_BY_MIN = 2
+/** Another order is taken only when it gains this much, min. */
+const GAIN_MIN = 3
+
+/**
+ * Plans the rest of a period. What has begun stays; the order stays too unless another gains three minutes; and while
+ * the bench is no more than two minutes off, so does the plan.
+ *
+ * @param before the plan so far, or null
+ * @throws ImpossibleInput where no order keeps every wait
+ */
+export function conduct(
+  tasks: readonly PeriodTask[],
+  terms: PeriodTerms,
+  putOff: ReadonlyMap<string, TaskSetAside>,
+  nowMs: EpochMs,
+  before: PlanBefore | null,
+): Conduct {
+  const { session, deadlineMin, aside } = sessionOf(tasks, terms, putOff, nowMs)
+  const { plan, changed } = planned(session, tasks, before)
+  return {
+    ...plan,
+    starts: Object.fromEntries(Object.entries(plan.starts).filter(([id]) => isTask(id))),
+    criticalPath: plan.criticalPath.filter(isTask),
+    recipeMin: Math.max(plan.makespanMin, recipeOrderMin(inRecipeOrder(session), session)),
+    deadlineMin,
+    room: roomOf(session, plan),
+    aside,
+    changed,
+  }
+}
+
+/** Not-before dummies stand last in the session, and in a recipe before what waits for them. */
+function inRecipeOrder(session: BenchSession): BenchSession {
+  return { ...session, tasks: [...session.tasks].sort((p, q) => Number(isTask(p.id)) - Number(isTask(q.id))) }
+}
+
+type Plan = SessionPlan & { readonly overWaited: readonly string[] }
+
+function planned(
+  session: BenchSession & Happened,
+  tasks: readonly PeriodTask[],
+  before: PlanBefore | null,
+): { readonly plan: Plan; readonly changed: string | null } {
+  const isNew = before === null || !session.tasks.some(({ id }) => before.starts[id] !== undefined)
+  if (isNew) return { plan: replan(session), changed: null }
+  const tried = attempt(() => replan(inOrder(session, before)))
+  const kept = tried.ok ? tried.value : null
+  if (kept && isAsPlanned(session, kept, before)) return { plan: kept, changed: null }
+  const free = replan(session)
+  if (kept && kept.makespanMin - free.makespanMin < GAIN_MIN)
+    return { plan: kept, changed: slipOf(tasks, session, kept, before) }
+  const gainedMin = kept ? kept.makespanMin - free.makespanMin : null
+  return { plan: free, changed: turnOf(tasks, session, free, before, gainedMin) }
+}
+
+/** The same session with its open hands' work in the order of the plan so far. */
+function inOrder(session: BenchSession & Happened, before: PlanBefore): BenchSession & Happened {
+  const open = session.tasks
+    .filter(({ id, needs }) => (needs['hands'] ?? 0) > 0 && !isUnderWay(session, id))
+    .flatMap((task) => {
+      const startMin = before.starts[task.id]
+      return startMin === undefined ? [] : [{ task, startMin }]
+    })
+    .sort((p, q) => p.startMin - q.startMin)
+  const follows = new Map(
+    open.map(({ task, startMin }, i) => [
+      task.id,
+      open
+        .slice(0, i)
+        .filter((one) => one.startMin + one.task.durationMin <= startMin)
+        .slice(-session.capacity['hands']! * 2)
+        .map((one) => ({ task: one.task.id })),
+    ]),
+  )
+  return {
+    ...session,
+    tasks: session.tasks.map((task) => ({
+      ...task,
+      after: [
+        ...task.after,
+        ...(follows.get(task.id) ?? []).filter((one) => !task.after.some((same) => same.task === one.task)),
+      ],
+    })),
+  }
+}
+
+function isUnderWay({ started, done }: Happened, id: string): boolean {
+  return started[id] !== undefined || done[id] !== undefined
+}
+
+function isAsPlanned(session: BenchSession & Happened, plan: Plan, before: PlanBefore): boolean {
+  return session.tasks.every(({ id }) => {
+    if (!isTask(id)) return true
+    const was = before.starts[id]
+    return was !== undefined && Math.abs((plan.starts[id] ?? 0) - was) <= OFF_BY_MIN
+  })
+}
+
+/** The order stayed, and the end moved: by how much, and for whom everything waits. */
+function slipOf(
+  tasks: readonly PeriodTask[],
+  session: BenchSession & Happened,
+  plan: Plan,
+  before: PlanBefore,
+): string | null {
+  const byMin = plan.makespanMin - before.makespanMin
+  if (Math.abs(byMin) <= OFF_BY_MIN) return null
+  if (byMin < 0) return `Over ${-byMin} min sooner than planned.`
+  const late = session.tasks
+    .flatMap((task) => {
+      const [was, is] = [before.starts[task.id], plan.starts[task.id]]
+      const words = tasks.find(({ id }) => id === task.id)?.words
+      const byMin = (is ?? 0) - (was ?? Infinity)
+      return words !== undefined && byMin > OFF_BY_MIN ? [{ words, startMin: is ?? 0, byMin }] : []
+    })
+    .sort((p, q) => p.startMin - q.startMin)[0]
+  return `Over ${byMin} min later than planned${late ? `: “${uncapital(late.words)}” moves by ${late.byMin} min` : ''}.`
+}
+
+/** Another order is taken: what comes forward, and what it gains. */
+function turnOf(
+  tasks: readonly PeriodTask[],
+  session: BenchSession & Happened,
+  plan: Plan,
+  before: PlanBefore,
+  gainedMin: number | null,
+): string | null {
+  const open = session.tasks.filter(
+    ({ id, needs }) =>
+      (needs['hands'] ?? 0) > 0 && !isUnderWay(session, id) && before.starts[id] !== undefined,
+  )
+  const by = (starts: PlanBefore['starts']) =>
+    [...open].sort((p, q) => (starts[p.id] ?? 0) - (starts[q.id] ?? 0)).map(({ id }) => id)
+  const [was, is] = [by(before.starts), by(plan.starts)]
+  const at = is.findIndex((id, i) => id !== was[i])
+  const words = (id: string | undefined) => uncapital(tasks.find((task) => task.id === id)?.words ?? '')
+  if (at < 0) return slipOf(tasks, session, plan, before)
+  const gain = gainedMin === null ? 'the order so far can no longer be kept' : `that saves ${gainedMin} min`
+  return `Changed: “${words(is[at])}” comes before “${words(was[at])}”; ${gain}.`
+}
+
+/** Minutes of a period as a moment. */
+export function momentOf({ beginsAtMs }: Pick<PeriodTerms, 'beginsAtMs'>, min: number): EpochMs {
+  return beginsAtMs + min * MINUTE_MS
+}

@@ -1,0 +1,59 @@
+import type { EpochMs, PeriodId } from '../../ids'
+import type { Entry } from '../../notebook/entry'
+import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
+import type { View } from '../../notebook/fold'
+import { latestLine, linesOf, remember, sameItems, subjectsWith } from '../../notebook/read'
+
+/** A lab period as it stands in the notebook. */
+export interface PeriodFacts {
+  readonly id: PeriodId
+  readonly opened: Entry<'period opened'>
+  readonly closed: Entry<'period closed'> | null
+  /** When each task was said to be begun, the latest time. */
+  readonly begun: ReadonlyMap<string, EpochMs>
+  /** When each task was said to be done. */
+  readonly done: ReadonlyMap<string, EpochMs>
+  /** What was put off last, by task. */
+  readonly putOff: ReadonlyMap<string, TaskSetAside>
+}
+
+/** Every period of the notebook, the earliest first. */
+export const periodsOf = remember(
+  (view: View): readonly PeriodFacts[] =>
+    subjectsWith(view, 'period opened')
+      .flatMap((id) => periodOf(view, id as PeriodId) ?? [])
+      .sort((p, q) => p.opened.body.beginsAtMs - q.opened.body.beginsAtMs),
+  sameItems,
+)
+
+export const periodOf = remember((view: View, id: PeriodId): PeriodFacts | null => {
+  const opened = latestLine(view, id, 'period opened')
+  if (!opened) return null
+  const noted = linesOf(view, id, 'task noted')
+  const when = (is: 'begun' | 'done') =>
+    new Map(noted.filter(({ body }) => body.is === is).map(({ at, body }) => [body.task, at]))
+  return {
+    id,
+    opened,
+    closed: latestLine(view, id, 'period closed'),
+    begun: when('begun'),
+    done: when('done'),
+    putOff: new Map(linesOf(view, id, 'task set aside').map(({ body }) => [body.task, body])),
+  }
+})
+
+/** A period that nobody closed is over so long after its end, ms: somebody forgot. */
+const FORGOTTEN_AFTER_MS = 3 * 3_600_000
+
+/** The period that is on or still to come: opened, not closed, not long past its end; null without one. */
+export function periodAt(view: View, nowMs: EpochMs): PeriodFacts | null {
+  const open = periodsOf(view).filter(
+    ({ closed, opened }) => closed === null && nowMs < opened.body.endsAtMs + FORGOTTEN_AFTER_MS,
+  )
+  return open[0] ?? null
+}
+
+/** The period that was closed last, or null. */
+export function periodBefore(view: View): PeriodFacts | null {
+  return periodsOf(view).findLast(({ closed }) => closed !== null) ?? null
+}

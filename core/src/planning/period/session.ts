@@ -1,0 +1,200 @@
+import type { EpochMs, SubjectId } from '../../ids'
+import type { BenchSession, Busy, Happened, SessionTask } from '../../scheduling/session/compiled'
+import type { Chain } from '../../scheduling/whatFits'
+import type { PeriodOpened } from '../../notebook/kinds/period-opened/kind'
+import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
+import { MINUTE_MS, type PeriodTask } from './task'
+
+/** What a bench has besides hands: two flasks on a plate or in a bath, three in a tub of ice. A rule of the bench. */
+const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
+/** Dummies of the plan: not tasks, but the time until one may begin. */
+const NOT_BEFORE = 'not before '
+
+export type PeriodTerms = Pick<PeriodOpened, 'beginsAtMs' | 'endsAtMs' | 'hands' | 'busy' | 'first'>
+
+/** A period as the planner takes it: whole minutes from its beginning. */
+export interface PeriodSession {
+  readonly session: BenchSession & Happened
+  readonly chains: readonly Chain[]
+  readonly deadlineMin: number
+  /** Left for another day: set aside by hand, what waits for that, and what is done only when asked for. */
+  readonly aside: readonly string[]
+}
+
+/**
+ * The open tasks of a period with what has happened, for the planner.
+ *
+ * @param tasks of the bench
+ * @param putOff what was put off by hand, by task
+ */
+export function sessionOf(
+  tasks: readonly PeriodTask[],
+  terms: PeriodTerms,
+  putOff: ReadonlyMap<string, TaskSetAside>,
+  nowMs: EpochMs,
+): PeriodSession {
+  const minOf = (ms: EpochMs) => Math.floor((ms - terms.beginsAtMs) / MINUTE_MS)
+  // A period that has not begun is planned from its beginning.
+  const nowMin = Math.max(0, minOf(nowMs))
+  const aside = asideOf(tasks, putOff)
+  const kept = tasks.filter(({ id, state }) => !aside.has(id) && state.is !== 'done')
+  const done = new Map(
+    tasks.flatMap((task) => (task.state.is === 'done' ? [[task.id, task.state.toMs]] : [])),
+  )
+  // Of what is done only that counts which something open may not be kept waiting for, or must still wait after.
+  const counts = new Set(
+    kept.flatMap(({ after }) =>
+      after
+        .filter(({ task, waitMin, waitMaxMin }) => done.has(task) && (waitMin ?? waitMaxMin) !== undefined)
+        .map(({ task }) => task),
+    ),
+  )
+  const past = tasks.filter(({ id }) => counts.has(id))
+  const known = new Set([...kept, ...past].map(({ id }) => id))
+  const running = runningAtOnce(kept, terms.hands)
+  const later = kept.flatMap(({ id, state }) => {
+    const put = putOff.get(id)
+    const atMin = put?.untilAtMs === null || put?.untilAtMs === undefined ? null : minOf(put.untilAtMs)
+    return state.is === 'open' && put?.until === 'a time' && atMin !== null && atMin > nowMin
+      ? [{ id, atMin }]
+      : []
+  })
+  const plain: SessionTask[] = [...past, ...kept].map(
+    ({ id, durationMin, after, needs, tags, prep, state }) => ({
+      id,
+      durationMin:
+        state.is === 'running' && running.has(id)
+          ? Math.max(0, minOf(state.untilMs) - minOf(state.fromMs))
+          : durationMin,
+      after: [
+        ...after.filter(({ task }) => known.has(task)),
+        ...(later.some((one) => one.id === id) ? [{ task: NOT_BEFORE + id }] : []),
+      ],
+      needs,
+      ...(tags ? { tags } : {}),
+      ...(prep === undefined ? {} : { prep }),
+    }),
+  )
+  return {
+    session: {
+      tasks: [
+        ...plain,
+        ...later.map(({ id, atMin }) => ({
+          id: NOT_BEFORE + id,
+          durationMin: atMin - nowMin,
+          after: [],
+          needs: {},
+        })),
+      ],
+      capacity: capacityOf(tasks, terms.hands),
+      never: [['flame', 'flammable vapour']],
+      busy: busyOf(terms, minOf, tasks),
+      nowMin,
+      started: Object.fromEntries([
+        ...kept.flatMap(({ id, state }) =>
+          state.is === 'running' && running.has(id) ? [[id, Math.min(nowMin, minOf(state.fromMs))]] : [],
+        ),
+        ...past.flatMap(({ id, state }) => (state.is === 'done' ? [[id, minOf(state.fromMs)]] : [])),
+      ]),
+      done: Object.fromEntries(past.map(({ id }) => [id, minOf(done.get(id) ?? nowMs)])),
+    },
+    chains: chainsOf(kept, terms.first),
+    deadlineMin: minOf(terms.endsAtMs),
+    aside: [...aside],
+  }
+}
+
+/** A dummy of the plan stands for no task. */
+export function isTask(id: string): boolean {
+  return !id.startsWith(NOT_BEFORE)
+}
+
+/** With so many hands so many things are gone on with; of those begun, the latest. */
+function runningAtOnce(tasks: readonly PeriodTask[], hands: number): ReadonlySet<string> {
+  const begun = tasks.flatMap((task) =>
+    task.state.is === 'running' ? [{ task, fromMs: task.state.fromMs }] : [],
+  )
+  const byHand = begun
+    .filter(({ task }) => !task.isAlone)
+    .sort((p, q) => q.fromMs - p.fromMs)
+    .slice(0, hands)
+  return new Set([...begun.filter(({ task }) => task.isAlone), ...byHand].map(({ task }) => task.id))
+}
+
+/** What is left out, and all that cannot be done without it. What is done only when asked for is left out until then. */
+function asideOf(
+  tasks: readonly PeriodTask[],
+  putOff: ReadonlyMap<string, TaskSetAside>,
+): ReadonlySet<string> {
+  const isAskedFor = (task: PeriodTask) =>
+    tasks.some(
+      ({ of, isOptional, id }) => of === task.of && isOptional && putOff.get(id)?.until === 'not put off',
+    )
+  const aside = new Set(
+    tasks
+      .filter((task) => {
+        if (task.state.is !== 'open') return false
+        const put = putOff.get(task.id)?.until
+        return put === 'another day' || (task.isOptional && !isAskedFor(task) && !isBegun(tasks, task))
+      })
+      .map(({ id }) => id),
+  )
+  for (let grew = true; grew;) {
+    grew = false
+    for (const task of tasks) {
+      if (aside.has(task.id) || task.state.is !== 'open' || task.of === null) continue
+      const waits = task.after.some(({ task: before }) => {
+        const one = tasks.find(({ id }) => id === before)
+        return one !== undefined && aside.has(before) && one.isOptional === task.isOptional && !isSpare(one)
+      })
+      if (!waits) continue
+      aside.add(task.id)
+      grew = true
+    }
+  }
+  return aside
+}
+
+/** An optional row that has been begun is gone on with. */
+function isBegun(tasks: readonly PeriodTask[], task: PeriodTask): boolean {
+  return tasks.some(({ of, isOptional, state }) => of === task.of && isOptional && state.is !== 'open')
+}
+
+/** The rest of a prep can be done without a tube of its crude. */
+function isSpare({ id }: PeriodTask): boolean {
+  return id.endsWith('/pack crude')
+}
+
+function capacityOf(tasks: readonly PeriodTask[], hands: number): Record<string, number> {
+  const instruments = tasks.flatMap(({ needs }) => Object.keys(needs)).map((name) => [name, 1] as const)
+  return { ...Object.fromEntries(instruments), ...BENCH_HAS, hands, flame: 1 }
+}
+
+function busyOf(
+  { busy }: PeriodTerms,
+  minOf: (ms: EpochMs) => number,
+  tasks: readonly PeriodTask[],
+): readonly Busy[] {
+  const used = new Set(tasks.flatMap(({ needs }) => Object.keys(needs)))
+  return busy.flatMap(({ what, fromAtMs, toAtMs }) => {
+    const [fromMin, toMin] = [Math.max(0, minOf(fromAtMs)), minOf(toAtMs)]
+    if (toMin <= fromMin || (what !== 'flame' && !used.has(what))) return []
+    const amount = what === 'hot plate' ? BENCH_HAS['hot plate'] : 1
+    return [{ resource: what, fromMin, toMin, amount, ...(what === 'flame' ? { tags: ['flame'] } : {}) }]
+  })
+}
+
+/** Each prep or unknown as a row that can be left standing; what matters most first, else what was begun first. */
+function chainsOf(tasks: readonly PeriodTask[], first: SubjectId | null): readonly Chain[] {
+  const of = [...new Set(tasks.flatMap((task) => task.of ?? []))]
+  return [...of]
+    .sort((p, q) => Number(q === first) - Number(p === first))
+    .map((id) => {
+      const mine = tasks.filter((task) => task.of === id)
+      return {
+        id,
+        tasks: mine.map((task) => task.id),
+        stops: mine.flatMap((task) => (task.stop ? [{ after: task.id, words: task.stop }] : [])),
+      }
+    })
+}

@@ -1,0 +1,148 @@
+import type { EpochMs, SubjectId } from '../../ids'
+import type { SessionTask } from '../../scheduling/session/compiled'
+import type { WaitsFor } from '../../procedures/takes'
+
+/** How far a task is, from what the notebook holds. */
+export type TaskState =
+  | { readonly is: 'open' }
+  /** `untilMs`: when it should be over. */
+  | { readonly is: 'running'; readonly fromMs: EpochMs; readonly untilMs: EpochMs }
+  | { readonly is: 'done'; readonly fromMs: EpochMs; readonly toMs: EpochMs }
+
+/** Minutes a piece of work took on this bench before. */
+export interface OwnPace {
+  /** What is planned with: their median, drawn toward the plan’s minutes. */
+  readonly minutes: number
+  readonly medianMin: number
+  readonly times: number
+}
+
+/** A task of the lab period, as it follows from the notebook. */
+export interface PeriodTask extends SessionTask {
+  /** The prep or unknown it is of; null for what the whole bench does. */
+  readonly of: SubjectId | null
+  /** What that is called. */
+  readonly title: string
+  /** What to do, as a sentence without its full stop. */
+  readonly words: string
+  /** The same in a word or two, for a bar. */
+  readonly label: string
+  /** Goes on by itself: it needs no hands. */
+  readonly isAlone: boolean
+  /** Minutes before this bench’s own pace. */
+  readonly planMin: number
+  /** The minutes are a guess that nobody has said. */
+  readonly isGuess: boolean
+  readonly pace: OwnPace | null
+  /** Where it is done, from the notebook’s address on. */
+  readonly place: string
+  /** What must be seen to while it goes on by itself. */
+  readonly watch: string | null
+  /** A safe place to stop once it is over: how things are left. */
+  readonly stop: string | null
+  /** Done only when asked for. */
+  readonly isOptional: boolean
+  /** Nothing but a word by hand tells that it is done. */
+  readonly isToldByHand: boolean
+  readonly state: TaskState
+}
+
+export const OPEN: TaskState = { is: 'open' }
+export const MINUTE_MS = 60_000
+
+type Given = Pick<PeriodTask, 'words' | 'label' | 'planMin' | 'place' | 'state'> &
+  Partial<
+    Pick<
+      PeriodTask,
+      'isAlone' | 'needs' | 'tags' | 'watch' | 'stop' | 'isOptional' | 'isToldByHand' | 'isGuess'
+    >
+  > & {
+    readonly name: string
+    readonly waitsFor?: WaitsFor
+    /** Not left waiting longer than this after what goes on by itself, min. */
+    readonly withinMin?: number | undefined
+    /** Waits for these besides. */
+    readonly also?: PeriodTask['after']
+    readonly pace?: OwnPace | null
+    /** The one task it follows, whatever else is open; without one, what goes on by itself follows the hands. */
+    readonly follows?: string | undefined
+  }
+
+/** A row of work that is done in order: each task waits for those before it, as it says. */
+export function rowOfWork(of: SubjectId | null, title: string) {
+  const tasks: PeriodTask[] = []
+  const alone = new Set<string>()
+  let frontier: string[] = []
+  let lastHands: string[] = []
+
+  /** Adds a task; answers with its id. */
+  function add(given: Given): string {
+    const { name, waitsFor = 'all before', withinMin, also = [], pace = null, follows, ...rest } = given
+    const id = nameOf(of, name, tasks)
+    const isAlone = given.isAlone ?? false
+    const before =
+      follows !== undefined
+        ? [follows]
+        : isAlone
+          ? lastHands
+          : waitsFor === 'all before'
+            ? frontier
+            : waitsFor === 'the hands before'
+              ? lastHands
+              : []
+    const after = before.map((task) => ({
+      task,
+      // What goes on by itself begins as soon as the hands leave it; what it leads to may not be left too long.
+      ...(isAlone
+        ? { waitMaxMin: 0 }
+        : withinMin !== undefined && alone.has(task)
+          ? { waitMaxMin: withinMin }
+          : {}),
+    }))
+    const task: PeriodTask = {
+      needs: isAlone ? {} : { hands: 1 },
+      watch: null,
+      stop: null,
+      isOptional: false,
+      isToldByHand: false,
+      isGuess: false,
+      ...rest,
+      id,
+      of,
+      title,
+      after: [...after, ...also],
+      isAlone,
+      pace,
+      durationMin: pace?.minutes ?? given.planMin,
+      ...(of === null ? {} : { prep: of }),
+    }
+    tasks.push(task)
+    if (isAlone) alone.add(id)
+    if (isAlone || follows !== undefined) {
+      frontier = [...frontier.filter((one) => !before.includes(one)), id]
+    } else if (waitsFor === 'all before') {
+      frontier = [id]
+      lastHands = [id]
+    } else frontier = [...frontier, id]
+    return id
+  }
+  /** What comes next waits for this too: a melt that another row has already. */
+  function waitFor(task: string): void {
+    frontier = [...frontier, task]
+  }
+  return { of, add, waitFor, tasks }
+}
+
+/** The name of a task: whose it is, and which; a second of the same sort has a number. */
+function nameOf(of: SubjectId | null, name: string, tasks: readonly PeriodTask[]): string {
+  const first = `${of ?? 'bench'}/${name}`
+  if (!tasks.some(({ id }) => id === first)) return first
+  let nth = 2
+  while (tasks.some(({ id }) => id === `${first}-${nth}`)) nth++
+  return `${first}-${nth}`
+}
+
+/** Which sort of work a task is, whatever it is of. */
+export function workOf(task: string): string {
+  return task.slice(task.indexOf('/') + 1).replace(/-\d+$/, '')
+}
