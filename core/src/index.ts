@@ -12,7 +12,7 @@ export { planTubeRuns } from './scheduling/planTubeRuns'
 export { planBenchSession, replan, type SessionPlan } from './scheduling/planBenchSession'
 export { type Chain, whatFits } from './scheduling/whatFits'
 export { recipeOrderMin } from './scheduling/recipeOrder'
-export { type LabInput, type LabSimulation, simulateLab } from './scheduling/simulateLab'
+export { type LabInput, type LabSimulation, meanOfDays, simulateLab } from './scheduling/simulateLab'
 export type { BenchSession, Busy, Happened, SessionTask } from './scheduling/session/compiled'
 export { atTheEvent } from './thermometer/atTheEvent'
 export { calibrationLine, correctReading } from './thermometer/correctReading'
@@ -53,6 +53,7 @@ export {
   type SampleId,
   type UnknownId,
   type PlateId,
+  type PeriodId,
   type RunId,
   type InstrumentId,
   type SubjectId,
@@ -295,11 +296,13 @@ export {
   type Announcement,
 } from './planning/watching'
 export { type Move, moveOf, tubesMayGoIn } from './planning/moves'
-export { tasksOf } from './planning/period/tasksOf'
+export { uncapital } from './words'
+export { classTasks, tasksOf } from './planning/period/tasksOf'
 export type { PeriodBusy, PeriodOpened } from './notebook/kinds/period-opened/kind'
 export type { TaskSetAside } from './notebook/kinds/task-set-aside/kind'
 export { periodAt, periodBefore, type PeriodFacts, periodsOf } from './planning/period/noted'
 export { conduct, type Conduct, momentOf, type PlanBefore } from './planning/period/conduct'
+export { atHand, type AtHand, type Ready, type Running } from './planning/period/atHand'
 export { type IfLate, ifLate } from './planning/period/late'
 export { type PeriodTerms } from './planning/period/session'
 export { type OwnPace, type PeriodTask, type TaskState, workOf } from './planning/period/task'

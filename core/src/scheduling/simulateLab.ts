@@ -95,6 +95,34 @@ export function simulateLab(input: LabInput, onProgress?: (share: number) => voi
   }
 }
 
+/** The mean of simulations of as many days each. */
+export function meanOfDays(parts: readonly LabSimulation[]): LabSimulation {
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / parts.length
+  const names = Object.keys(parts[0]?.queues ?? {})
+  return {
+    outByMin: {
+      half: mean(parts.map(({ outByMin }) => outByMin.half)),
+      nineTenths: mean(parts.map(({ outByMin }) => outByMin.nineTenths)),
+      all: mean(parts.map(({ outByMin }) => outByMin.all)),
+    },
+    queues: Object.fromEntries(
+      names.map((name) => {
+        const queues = parts.flatMap(({ queues: of }) => of[name] ?? [])
+        const longest = Math.max(0, ...queues.map(({ waitingByMinute }) => waitingByMinute.length))
+        return [
+          name,
+          {
+            meanWaitMin: mean(queues.map(({ meanWaitMin }) => meanWaitMin)),
+            waitingByMinute: Array.from({ length: longest }, (_, minute) =>
+              mean(queues.map(({ waitingByMinute }) => waitingByMinute[minute] ?? 0)),
+            ),
+          },
+        ]
+      }),
+    ),
+  }
+}
+
 interface Day {
   readonly outMin: readonly number[]
   readonly waits: readonly { readonly name: string; readonly fromMin: number; readonly toMin: number }[]

@@ -10,6 +10,13 @@ import { useNow } from './now'
 /** What a running clock puts before the window’s title. */
 const IN_TITLE = /^(\d+:\d\d|over) · /
 
+/** Heard, and told outside the window where that was allowed. */
+function ring(words: string, title: string): void {
+  sound('over')
+  if (typeof Notification !== 'undefined' && Notification.permission === 'granted')
+    new Notification(`${title}: ${words}`, { body: 'is over', tag: title + words })
+}
+
 /** Every clock that runs, on every screen and in the window’s title; it sounds once when it is over. */
 export function Clocks() {
   const { notebook = '' } = useParams()
@@ -29,7 +36,8 @@ export function Clocks() {
   useEffect(() => {
     // Rings once for each clock that was seen running here: one that was over before the page came does not.
     for (const id of running) ran.current.add(id)
-    for (const id of over) if (ran.current.delete(id)) sound('over')
+    for (const { id, words, title } of timers)
+      if (over.includes(id) && ran.current.delete(id)) ring(words, title)
   })
   if (timers.length === 0) return null
   return (

@@ -15,6 +15,7 @@ const Case = place(() => import('../places/unknowns/Case'), 'Case')
 const PlatePage = place(() => import('../places/plates/PlatePage'), 'PlatePage')
 const Explained = place(() => import('../places/explained/Explained'), 'Explained')
 const Instructors = place(() => import('../places/explained/Instructors'), 'Instructors')
+const ClassFit = place(() => import('../places/explained/ClassFit'), 'ClassFit')
 const Shelf = place(() => import('../places/shelf/Shelf'), 'Shelf')
 
 /** Every place is a chunk of its own; the address names notebook, prep and station, so a link lands in place. */
@@ -39,6 +40,7 @@ export function App() {
               <Route path="plates/:plate" element={<PlatePage />} />
               <Route path="explained" element={<Explained />} />
               <Route path="for-instructors" element={<Instructors />} />
+              <Route path="for-instructors/class" element={<ClassFit />} />
               <Route path="shelf" element={<Shelf />} />
             </Route>
           </Route>

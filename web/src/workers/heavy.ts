@@ -1,12 +1,22 @@
 import {
   attempt,
   type Candidate,
+  conduct,
+  type Conduct,
   dialFrom,
   type DialLearned,
   type Entry,
   type IdentityInput,
+  type IfLate,
+  ifLate,
+  type LabInput,
+  type LabSimulation,
+  meanOfDays,
   nextMixture,
   type NextMixture,
+  type PeriodTask,
+  type PeriodTerms,
+  type PlanBefore,
   planTubeRuns,
   rankCandidates,
   type Reliability,
@@ -14,6 +24,8 @@ import {
   reliabilityOf,
   type Ranked,
   type Result,
+  simulateLab,
+  type TaskSetAside,
   type TubeRunInput,
   type TubeRunPlan,
   whyNoMixture,
@@ -26,14 +38,49 @@ export interface Ranking {
   readonly whyNone: string | null
 }
 
+/** What the rest of a period is planned from. */
+export interface PeriodAsked {
+  readonly tasks: readonly PeriodTask[]
+  readonly terms: PeriodTerms
+  readonly putOff: ReadonlyMap<string, TaskSetAside>
+  readonly nowMs: number
+}
+
 /** Benches are told of in steps of so many. */
 const TOLD_EVERY = 5
+
+/** Days of a class that are worked out before it is told. */
+const DAYS_A_PART = 10
 
 /** What takes long enough to be worked out beside the screen. */
 export const heavy = {
   /** Answers once it has been fetched and runs. */
   isThere: () => true,
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
+  planPeriod: ({ tasks, terms, putOff, nowMs }: PeriodAsked, before: PlanBefore | null): Result<Conduct> =>
+    attempt(() => conduct(tasks, terms, putOff, nowMs, before)),
+  whenLate: ({ tasks, terms, putOff, nowMs }: PeriodAsked, plan: Conduct): Result<IfLate> =>
+    attempt(() => ifLate(tasks, terms, putOff, nowMs, plan)),
+  /**
+   * A class’s day, many times over; told how many days are done.
+   *
+   * @returns null when it was told to stop
+   */
+  async classDay(
+    input: LabInput,
+    tell: (done: number) => boolean | Promise<boolean>,
+  ): Promise<Result<LabSimulation> | null> {
+    const parts: LabSimulation[] = []
+    for (let done = 0; done < input.runs; done += DAYS_A_PART) {
+      const runs = Math.min(DAYS_A_PART, input.runs - done)
+      const part = attempt(() => simulateLab({ ...input, runs, seed: input.seed + done }))
+      if (!part.ok) return part
+      parts.push(part.value)
+      if (!(await tell(done + runs))) return null
+      await new Promise((resolve) => setTimeout(resolve))
+    }
+    return { ok: true, value: meanOfDays(parts) }
+  },
   planRuns: (input: TubeRunInput): Result<TubeRunPlan> => attempt(() => planTubeRuns(input)),
   rank: (input: IdentityInput & { readonly references: readonly Candidate[] }): Result<Ranking> =>
     attempt(() => {

@@ -14,6 +14,8 @@ export interface PeriodContext {
   readonly rules: Conventions
   readonly period: PeriodFacts | null
   readonly nowMs: EpochMs
+  /** As if nothing had been done yet: a procedure that others are to do. */
+  readonly isFresh?: boolean
   /** Melts that a row has already, with the task that ends each: tubes of two preps share one run. */
   readonly melts: Map<MeltId, string>
 }

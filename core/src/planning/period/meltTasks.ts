@@ -50,6 +50,7 @@ export interface MeltWork {
 
 /** A melt of these samples that is planned or being watched, or null. */
 export function meltUnderWay(context: PeriodContext, samples: readonly SampleId[]): MeltFacts | null {
+  if (context.isFresh) return null
   for (const sample of samples)
     for (const id of [...meltIdsWith(context.view, sample)].reverse()) {
       const melt = meltOf(context.view, id)
@@ -59,7 +60,8 @@ export function meltUnderWay(context: PeriodContext, samples: readonly SampleId[
 }
 
 /** Whether a tube of this sample is packed and waits, or is in a melt already. */
-export function isPacked({ view }: PeriodContext, sample: SampleId): boolean {
+export function isPacked({ view, isFresh }: PeriodContext, sample: SampleId): boolean {
+  if (isFresh) return false
   const packed = linesOf(view, sample, 'tube packed').length
   const melted = meltIdsWith(view, sample)
     .flatMap((id) => meltOf(view, id) ?? [])

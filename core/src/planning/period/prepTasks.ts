@@ -43,6 +43,9 @@ const ALONE: Readonly<Record<string, Said>> = {
   dry: (name) => ({ words: `The ${name} dries on`, label: 'dries' }),
 }
 
+/** How things are left at a safe stop, by the clock before it. */
+const STOPS: Readonly<Record<string, string>> = { cool: 'cold crystals', dry: 'spread to dry' }
+
 /** The work of one prep from its crude to its dry, weighed product, as its fixed plan has it. */
 export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, name: string): void {
   const { plan } = prep
@@ -98,6 +101,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
       tags: burns && isHot(last.aloneUses) ? ['flammable vapour'] : [],
       watch: last.watch ?? null,
       stop: lastStep?.stop ?? null,
+      stopLabel: STOPS[clock] ?? null,
       state: stateOfAlone(context, prep, piece, lastHands, pieces.slice(i + 1)),
     })
   }
@@ -141,6 +145,7 @@ function weighing(row: Row, context: PeriodContext, prep: PrepFacts, name: strin
     place: `preps/${prep.id}/weigh`,
     needs: { hands: 1, balance: 1 },
     stop: 'Dry, weighed, in a labelled vial: it keeps until another day.',
+    stopLabel: 'dry, weighed',
     state:
       at !== null
         ? doneBetween(begun ?? at - planMin * MINUTE_MS, at)

@@ -75,6 +75,14 @@ export function sessionOf(
       ...(prep === undefined ? {} : { prep }),
     }),
   )
+  const began: (readonly [string, number])[] = [
+    ...kept.flatMap(({ id, state }): (readonly [string, number])[] =>
+      state.is === 'running' && running.has(id) ? [[id, Math.min(nowMin, minOf(state.fromMs))]] : [],
+    ),
+    ...past.flatMap(({ id, state }): (readonly [string, number])[] =>
+      state.is === 'done' ? [[id, minOf(state.fromMs)]] : [],
+    ),
+  ]
   return {
     session: {
       tasks: [
@@ -90,12 +98,7 @@ export function sessionOf(
       never: [['flame', 'flammable vapour']],
       busy: busyOf(terms, minOf, tasks),
       nowMin,
-      started: Object.fromEntries([
-        ...kept.flatMap(({ id, state }) =>
-          state.is === 'running' && running.has(id) ? [[id, Math.min(nowMin, minOf(state.fromMs))]] : [],
-        ),
-        ...past.flatMap(({ id, state }) => (state.is === 'done' ? [[id, minOf(state.fromMs)]] : [])),
-      ]),
+      started: Object.fromEntries(began),
       done: Object.fromEntries(past.map(({ id }) => [id, minOf(done.get(id) ?? nowMs)])),
     },
     chains: chainsOf(kept, terms.first),
@@ -167,7 +170,8 @@ function isSpare({ id }: PeriodTask): boolean {
 
 function capacityOf(tasks: readonly PeriodTask[], hands: number): Record<string, number> {
   const instruments = tasks.flatMap(({ needs }) => Object.keys(needs)).map((name) => [name, 1] as const)
-  return { ...Object.fromEntries(instruments), ...BENCH_HAS, hands, flame: 1 }
+  const others: Record<string, number> = Object.fromEntries(instruments)
+  return { ...others, ...BENCH_HAS, hands, flame: 1 }
 }
 
 function busyOf(

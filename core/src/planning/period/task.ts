@@ -40,6 +40,8 @@ export interface PeriodTask extends SessionTask {
   readonly watch: string | null
   /** A safe place to stop once it is over: how things are left. */
   readonly stop: string | null
+  /** That in a word or two, for the score; null where it is not worth a mark there. */
+  readonly stopLabel: string | null
   /** Done only when asked for. */
   readonly isOptional: boolean
   /** Nothing but a word by hand tells that it is done. */
@@ -54,7 +56,15 @@ type Given = Pick<PeriodTask, 'words' | 'label' | 'planMin' | 'place' | 'state'>
   Partial<
     Pick<
       PeriodTask,
-      'isAlone' | 'needs' | 'tags' | 'watch' | 'stop' | 'isOptional' | 'isToldByHand' | 'isGuess'
+      | 'isAlone'
+      | 'needs'
+      | 'tags'
+      | 'watch'
+      | 'stop'
+      | 'stopLabel'
+      | 'isOptional'
+      | 'isToldByHand'
+      | 'isGuess'
     >
   > & {
     readonly name: string
@@ -103,6 +113,7 @@ export function rowOfWork(of: SubjectId | null, title: string) {
       needs: isAlone ? {} : { hands: 1 },
       watch: null,
       stop: null,
+      stopLabel: null,
       isOptional: false,
       isToldByHand: false,
       isGuess: false,

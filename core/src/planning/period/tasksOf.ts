@@ -7,6 +7,7 @@ import { type PrepFacts, prepsOf, sampleOf } from '../../notebook/views/prep'
 import { latestRange, rangesOf } from '../../notebook/views/ranges'
 import { nextStep } from '../../notebook/views/stations'
 import { nextInCase, unknownsOf } from '../../notebook/views/unknowns'
+import type { SessionTask } from '../../scheduling/session/compiled'
 import { caseTasks, pack, plateTasks } from './caseTasks'
 import { type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
@@ -51,6 +52,47 @@ export function tasksOf(
   ]
   const tasks = rows.flat()
   return tasks.length === 0 ? [] : [...tasks, clearUp(context, rows)]
+}
+
+/**
+ * What a bench does that works by the plan of one prep, from its crude to a clear bench, as if nothing had been done:
+ * for a whole class. Plates are left out.
+ *
+ * @returns nothing for a prep without a fixed plan
+ */
+export function classTasks(
+  view: View,
+  shelf: Shelf,
+  rules: Conventions,
+  prep: PrepFacts,
+): readonly SessionTask[] {
+  if (!prep.plan) return []
+  const context: PeriodContext = {
+    view,
+    shelf,
+    rules,
+    period: null,
+    nowMs: 0,
+    melts: new Map(),
+    isFresh: true,
+  }
+  const fresh: PrepFacts = {
+    ...prep,
+    // No line of the notebook is about it.
+    id: 'class' as PrepId,
+    ticked: new Map(),
+    samples: prep.samples.map((sample) => ({ ...sample, weighing: null, weighings: [] })),
+    verdict: null,
+  }
+  const all = prepTasks(context, fresh, prep.opened.body.compound.name)
+  const isKept = new Set(all.filter(({ isOptional }) => !isOptional).map(({ id }) => id))
+  const kept = all.filter(({ id }) => isKept.has(id))
+  return [...kept, clearUp(context, [kept])].map(({ id, durationMin, after, needs }) => ({
+    id,
+    durationMin,
+    after: after.filter(({ task }) => isKept.has(task)),
+    needs,
+  }))
 }
 
 /** Preps by the name of what they purify; by their title where two are of the same. */

@@ -16,6 +16,10 @@ export function Instructors() {
     <>
       <Title title="For instructors" aside="how the reasoning works, and where it fails" />
       <div className={css.prose}>
+        <p>
+          <Link to={`${home}/for-instructors/class`}>Will the class fit?</Link> A day of all benches,
+          simulated: queues, and by when everybody is out.
+        </p>
         <h2>Purity: a budget of degrees</h2>
         <ol>
           <li>

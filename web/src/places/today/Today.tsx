@@ -19,12 +19,27 @@ import { useNow } from '../../app/now'
 
 // What tells of unknowns is loaded with the section that shows them.
 const OpenCases = lazy(async () => ({ default: (await import('./OpenCases')).OpenCases }))
+// So is everything of a lab period.
+const PeriodPart = lazy(async () => ({ default: (await import('./period/PeriodPart')).PeriodPart }))
+
+/** The lab period, where one is on; else what is open, what is next, which clocks run. */
+export function Today() {
+  const notebook = useNotebook((state) => state.notebook)
+  const title = useNotebook((state) => state.notebooks.find((row) => row.id === notebook)?.title)
+  return (
+    <>
+      <Title title="Today" aside={title} />
+      <Suspense fallback={<p aria-busy="true">Opening …</p>}>
+        <PeriodPart list={<TodayList />} />
+      </Suspense>
+    </>
+  )
+}
 
 /** What is open, what is next, which clocks run. */
-export function Today() {
+function TodayList() {
   const view = useNotebook((state) => state.view)
   const notebook = useNotebook((state) => state.notebook)
-  const notebooks = useNotebook((state) => state.notebooks)
   const readings = useNotebook((state) => state.readings)
   const shelf = useNotebook((state) => state.shelf)
   const now = useNow()
@@ -37,7 +52,6 @@ export function Today() {
   const melts = meltsOf(view).filter((melt) => melt.planned.body.prep === null && isUnderWay(melt))
   return (
     <>
-      <Title title="Today" aside={notebooks.find((row) => row.id === notebook)?.title} />
       {preps.length === 0 && (
         <section className="mt-4">
           <h2>Nothing begun yet</h2>
@@ -138,7 +152,7 @@ function OpenPrep({ prep, base, now }: { prep: PrepFacts; base: string; now: num
   const timers = timersInUseOf(view, prep, now)
   if (!next) return null
   return (
-    <li style={{ gridTemplateColumns: 'minmax(0, 1fr) 230px' }}>
+    <li className={css.withClock}>
       <div>
         <h3>
           <Link to={`${base}/preps/${prep.id}/${next.station}`}>{prep.opened.body.title}</Link>

@@ -18,6 +18,5 @@ export const periodClosed = defineKind<PeriodClosed>()({
   kind: 'period closed',
   version: 1,
   about: 'period',
-  sentence: ({ done, left }) =>
-    `Closed the lab period: ${done.length} tasks done${left.length > 0 ? `, ${left.length} left for another day` : ''}.`,
+  sentence: ({ done, left }) => `Closed the lab period: ${done.length} done, ${left.length} left.`,
 })

@@ -2,7 +2,7 @@ import Joi from 'joi'
 import type { PeriodClosed } from './kind'
 import { moment, shape, taskName } from '../pieces'
 
-const words = Joi.string().max(300).required()
+const words = Joi.string().max(300)
 
 export const periodClosedV1 = shape<PeriodClosed>({
   outAtMs: moment.required(),
@@ -10,7 +10,7 @@ export const periodClosedV1 = shape<PeriodClosed>({
     .items(
       Joi.object({
         task: taskName.required(),
-        words,
+        words: words.required(),
         fromAtMs: moment.required(),
         toAtMs: moment.min(Joi.ref('fromAtMs')).required(),
       }),

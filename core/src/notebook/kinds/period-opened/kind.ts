@@ -34,6 +34,6 @@ export const periodOpened = defineKind<PeriodOpened>()({
   kind: 'period opened',
   version: 1,
   about: 'period',
-  sentence: ({ beginsAtMs, endsAtMs, hands, busy }) =>
-    `Set the lab period: ${Math.round((endsAtMs - beginsAtMs) / 60_000)} min, ${hands === 1 ? 'one pair of hands' : 'two pairs of hands'}${busy.length > 0 ? `; taken by others: ${busy.map(({ what, who }) => `${what.replaceAll('-', ' ')} (${who})`).join(', ')}` : ''}.`,
+  sentence: ({ beginsAtMs, endsAtMs, hands }) =>
+    `Set a lab period of ${Math.round((endsAtMs - beginsAtMs) / 60_000)} min for ${hands === 1 ? 'one' : 'two'}.`,
 })

@@ -14,9 +14,5 @@ export const taskSetAside = defineKind<TaskSetAside>()({
   version: 1,
   about: 'period',
   sentence: ({ words, until }) =>
-    until === 'another day'
-      ? `Set aside for another day: ${words}.`
-      : until === 'a time'
-        ? `Put off: ${words}.`
-        : `Taken up again: ${words}.`,
+    `${until === 'not put off' ? 'Taken up again' : `Put off until ${until}`}: ${words}.`,
 })

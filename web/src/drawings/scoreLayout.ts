@@ -1,0 +1,175 @@
+import { placeLabels, widthOf } from './placeLabels'
+
+/** A bar of the score: one task in one lane. Times are ms since 1970. */
+export interface ScoreBar {
+  readonly id: string
+  readonly lane: string
+  readonly label: string
+  /** Read out, and shown where the pointer rests. */
+  readonly words: string
+  readonly fromMs: number
+  readonly toMs: number
+  /** As it was; else as planned. A bar that goes on is both, and turns at now. */
+  readonly is: 'was' | 'goes on' | 'planned'
+  readonly critical: boolean
+  /** An instrument that heats up is drawn rising. */
+  readonly rising: boolean
+  /** Can be put off by hand. */
+  readonly movable: boolean
+}
+export interface ScoreTaken {
+  readonly lane: string
+  readonly who: string
+  readonly fromMs: number
+  readonly toMs: number
+}
+interface ScoreStop {
+  readonly atMs: number
+  readonly words: string
+}
+/** What the score shows. */
+export interface ScoreFacts {
+  readonly lanes: readonly { readonly id: string; readonly name: string; readonly tone: Tone }[]
+  readonly bars: readonly ScoreBar[]
+  readonly taken: readonly ScoreTaken[]
+  readonly stops: readonly ScoreStop[]
+  readonly fromMs: number
+  readonly toMs: number
+  /** Where the hairlines of the clock stand, and what they say. */
+  readonly ticks: readonly { readonly atMs: number; readonly text: string }[]
+  readonly nowMs: number | null
+  readonly nowText: string
+  readonly outMs: number | null
+  readonly outText: string
+  /** The room closes. */
+  readonly endMs: number
+}
+export type Tone = 'ink' | 'ember' | 'ice' | 'tan'
+
+/** A bar with its place: along the time, and across the lanes, px. */
+export interface PlacedBar extends ScoreBar {
+  readonly along: number
+  readonly length: number
+  readonly across: number
+  readonly thick: number
+  readonly tone: Tone
+  /** The label in lines, as far as it fits; empty where it does not. */
+  readonly lines: readonly string[]
+}
+export interface PlacedLane {
+  readonly id: string
+  readonly name: string
+  readonly tone: Tone
+  readonly across: number
+  readonly thick: number
+}
+
+/** The hands’ bars are thicker: their labels may take two lines. */
+const ROW = { hands: 36, other: 22 } as const
+const LINE_PX = 14
+const GAP = 6
+const LANE_GAP = { lying: 16, upright: 6 } as const
+/** Shorter than this a bar cannot be hit with a finger or seen, px. */
+const LENGTH_LEAST = 3
+const FONT_PX = 12
+
+/** Rows of one lane: bars that overlap stand beside each other. */
+function rowsOf(bars: readonly ScoreBar[]): ReadonlyMap<ScoreBar, number> {
+  const ends: number[] = []
+  const rows = new Map<ScoreBar, number>()
+  for (const bar of [...bars].sort((p, q) => p.fromMs - q.fromMs || p.toMs - q.toMs)) {
+    const free = ends.findIndex((end) => end <= bar.fromMs)
+    const row = free < 0 ? ends.length : free
+    ends[row] = bar.toMs
+    rows.set(bar, row)
+  }
+  return rows
+}
+
+/**
+ * Where everything of the score stands.
+ *
+ * @param lengthPx of the time axis
+ * @param across where the first lane begins, px
+ * @param wide how much across there is for the lanes of an upright score; null for one that lies: its lanes are as thick as they need
+ */
+export function placeScore(
+  facts: ScoreFacts,
+  lengthPx: number,
+  across: number,
+  wide: number | null,
+): {
+  readonly lanes: readonly PlacedLane[]
+  readonly bars: readonly PlacedBar[]
+  readonly end: number
+  readonly along: (ms: number) => number
+} {
+  const span = Math.max(1, facts.toMs - facts.fromMs)
+  const along = (ms: number) =>
+    (lengthPx * (Math.min(Math.max(ms, facts.fromMs), facts.toMs) - facts.fromMs)) / span
+  const ofLane = (id: string) => facts.bars.filter(({ lane }) => lane === id)
+  const rows = facts.lanes.map(({ id }) => rowsOf(ofLane(id)))
+  const counts = rows.map((one) => Math.max(1, ...[...one.values()].map((row) => row + 1)))
+  const total = counts.reduce((sum, count) => sum + count, 0)
+  const gap = LANE_GAP[wide === null ? 'lying' : 'upright']
+  const row =
+    wide === null
+      ? ROW.other
+      : Math.max(8, (wide - gap * facts.lanes.length) / Math.max(1, total + handsExtra(facts)))
+  const lanes: PlacedLane[] = []
+  const bars: PlacedBar[] = []
+  let at = across
+  facts.lanes.forEach((lane, i) => {
+    const count = counts[i] ?? 1
+    const one = i > 0 ? row : wide === null ? ROW.hands : row * (1 + handsExtra(facts) / count)
+    const thick = count * one + (count - 1) * (wide === null ? GAP : 1)
+    lanes.push({ ...lane, across: at, thick })
+    for (const bar of ofLane(lane.id)) {
+      const from = along(bar.fromMs)
+      const length = Math.max(LENGTH_LEAST, along(bar.toMs) - from)
+      bars.push({
+        ...bar,
+        along: from,
+        length,
+        across: at + (rows[i]?.get(bar) ?? 0) * (one + (wide === null ? GAP : 1)),
+        thick: one,
+        tone: lane.tone,
+        lines: fitted(bar.label, wide === null ? length : one, wide === null ? one : length),
+      })
+    }
+    at += thick + gap
+  })
+  return { lanes, bars, end: at - gap, along }
+}
+
+/** The lane of the hands is drawn wider on an upright score: its bars carry their words. */
+function handsExtra({ lanes }: ScoreFacts): number {
+  return lanes.length > 1 ? 4 : 0
+}
+
+/** A label as it fits into a bar, in one line or two; not at all where it does not. */
+function fitted(label: string, roomPx: number, heightPx: number): readonly string[] {
+  const fits = (text: string) => widthOf(text, FONT_PX) + 7 <= roomPx
+  if (heightPx < LINE_PX) return []
+  if (fits(label)) return [label]
+  const gap = label.indexOf(' ')
+  const lines = gap < 0 ? [] : [label.slice(0, gap), label.slice(gap + 1)]
+  return lines.length === 2 && heightPx >= 2 * LINE_PX && lines.every(fits) ? lines : []
+}
+
+/** The stops under a score that lies, none over another. */
+export function placeStops(
+  facts: ScoreFacts,
+  along: (ms: number) => number,
+  from: number,
+  to: number,
+): readonly { readonly text: string; readonly x: number; readonly row: number; readonly atX: number }[] {
+  const stops = facts.stops.filter(({ atMs }) => atMs <= facts.toMs)
+  const placed = placeLabels(
+    stops.map(({ atMs, words }) => ({ text: words, at: from + along(atMs) + 10, align: 'start' })),
+    from,
+    to,
+    FONT_PX,
+  )
+  return placed.map((label, i) => ({ ...label, atX: from + along(stops[i]?.atMs ?? 0) }))
+}

@@ -1,0 +1,296 @@
+import css from './ClassFit.module.css'
+import { useEffect, useId, useRef, useState } from 'react'
+import { proxy } from 'comlink'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import ProgressBar from 'react-bootstrap/ProgressBar'
+import { Link, useParams } from 'react-router'
+import {
+  classTasks,
+  type LabInput,
+  type LabSimulation,
+  prepsOf,
+  type Result,
+  type SessionTask,
+} from '@ivory-crystal/core'
+import { QueueStrip } from '../../drawings/QueueStrip'
+import { fixed } from '../../format/format'
+import { useNotebook } from '../../ledger/notebook'
+import { InlineField, SaidWrong } from '../../parts/InlineField'
+import { Title } from '../../parts/Title'
+import { useHouseRules } from '../../parts/useHouseRules'
+import { compute } from '../../workers/compute'
+import { failed } from '../../workers/useComputed'
+
+const DAYS = 200
+const SEED = 20_261_128
+/** A staggered start: two groups so far apart, min. */
+const APART_MIN = 30
+const MOST = 500
+
+interface Way {
+  readonly name: string
+  readonly day: LabSimulation
+}
+interface Typed {
+  readonly benches: string
+  readonly blocks: string
+  readonly balances: string
+  readonly hands: string
+  readonly overMin: string
+  readonly spreadPercent: string
+}
+
+const whole = (text: string) => (/^\d+$/.test(text.trim()) ? Number(text) : NaN)
+
+/** The day of a whole class, simulated many times over: queues, by when everybody is out, and what would change it. */
+export function ClassFit() {
+  const { notebook = '' } = useParams()
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const rules = useHouseRules()
+  const id = useId()
+  const planned = prepsOf(view).filter(({ plan }) => plan !== null)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const [typed, setTyped] = useState<Typed>({
+    benches: '20',
+    blocks: '4',
+    balances: '2',
+    hands: '1',
+    overMin: '10',
+    spreadPercent: '20',
+  })
+  const [wrong, setWrong] = useState<string | null>(null)
+  const [share, setShare] = useState<number | null>(null)
+  const [ways, setWays] = useState<readonly Way[]>([])
+  const goOn = useRef(true)
+  useEffect(() => {
+    // The worker is outside React: it is told to stop when the page is left.
+    goOn.current = true
+    return () => {
+      goOn.current = false
+    }
+  }, [])
+  const prep = planned.find((one) => one.id === chosen) ?? planned[0]
+  if (!prep || !shelf)
+    return (
+      <>
+        <Title title="Will the class fit?" />
+        <p className="mt-4">
+          Once a prep has <Link to={`/n/${notebook}/preps`}>a fixed plan</Link>, the day of a whole class that
+          works by it can be run through here.
+        </p>
+      </>
+    )
+  const tasks = classTasks(view, shelf, rules, prep)
+  const field = (name: keyof Typed, label: string) => (
+    <InlineField
+      label={label}
+      width={150}
+      whole
+      value={typed[name]}
+      onChange={(value) => {
+        setTyped({ ...typed, [name]: value })
+        setWrong(null)
+      }}
+    />
+  )
+  const start = () => {
+    const read = inputOf(
+      typed,
+      tasks,
+      shelf.instruments.map((one) => one.id),
+    )
+    if (typeof read === 'string') {
+      setWrong(read)
+      return
+    }
+    goOn.current = true
+    setShare(0)
+    setWays([])
+    void simulated(read, (done) => {
+      setShare(done)
+      return goOn.current
+    })
+      .catch(failed)
+      .then((result) => {
+        setShare(null)
+        if (!result) return
+        if (result.ok) setWays(result.value)
+        else setWrong(result.problem.sentence)
+      })
+  }
+  return (
+    <>
+      <Title title="Will the class fit?" aside="a day of all benches, simulated" />
+      <p className={css.prose}>
+        Every bench does the same, at a pace of its own, and waits in line for what is shared. The minutes are
+        the plan’s: rules of the bench, not measured here. {DAYS} days are simulated, and their mean is shown.
+      </p>
+      <div className={css.form}>
+        <div>
+          <Form.Label htmlFor={`${id}-prep`}>the procedure of</Form.Label>
+          <Form.Select
+            id={`${id}-prep`}
+            size="sm"
+            value={prep.id}
+            onChange={(event) => {
+              setChosen(event.target.value)
+              setWays([])
+            }}
+          >
+            {planned.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.opened.body.title}
+              </option>
+            ))}
+          </Form.Select>
+        </div>
+        {field('benches', 'benches')}
+        {field('hands', 'people at a bench')}
+        {field('blocks', 'melting instruments')}
+        {field('balances', 'balances')}
+        {field('overMin', 'they come within, min')}
+        {field('spreadPercent', 'paces differ by, %')}
+        {share === null ? (
+          <Button onClick={start}>Run the day</Button>
+        ) : (
+          <Button
+            variant="outline-primary"
+            onClick={() => {
+              goOn.current = false
+            }}
+          >
+            Stop
+          </Button>
+        )}
+      </div>
+      <SaidWrong sentence={wrong} className="look mt-2" />
+      {share !== null && <ProgressBar className="mt-3" now={100 * share} aria-label="days simulated" />}
+      {ways.length > 0 && <Told ways={ways} />}
+    </>
+  )
+}
+
+/** What was typed, or why it cannot be run, as a sentence. */
+function inputOf(
+  typed: Typed,
+  tasks: readonly SessionTask[],
+  instruments: readonly string[],
+): string | Omit<LabInput, 'seed' | 'runs'> {
+  const numbers: readonly (readonly [name: string, value: number, least: number])[] = [
+    ['benches', whole(typed.benches), 1],
+    ['people at a bench', whole(typed.hands), 1],
+    ['melting instruments', whole(typed.blocks), 1],
+    ['balances', whole(typed.balances), 1],
+    ['minutes they come within', whole(typed.overMin), 0],
+    ['per cent that paces differ by', whole(typed.spreadPercent), 0],
+  ]
+  const bad = numbers.find(([, value, least]) => !(value >= least && value <= MOST))
+  if (bad) return `The ${bad[0]}: a whole number from ${bad[2]} to ${MOST}.`
+  // Whichever instrument the plan names: here they are as many as there are.
+  const named = new Set(instruments)
+  return {
+    tasks: tasks.map((task) => ({
+      ...task,
+      needs: Object.fromEntries(
+        Object.entries(task.needs).map(([name, amount]) => [named.has(name) ? BLOCK : name, amount]),
+      ),
+    })),
+    shared: { [BLOCK]: whole(typed.blocks), balance: whole(typed.balances) },
+    benches: whole(typed.benches),
+    hands: whole(typed.hands),
+    arrival: { kind: 'scattered', overMin: whole(typed.overMin) },
+    pace: { kind: 'log-normal', spread: whole(typed.spreadPercent) / 100 },
+  }
+}
+const BLOCK = 'melting instrument'
+
+/** The day as it is, and with one thing changed at a time; null when it was told to stop. */
+async function simulated(
+  input: Omit<LabInput, 'seed' | 'runs'>,
+  tell: (share: number) => boolean,
+): Promise<Result<readonly Way[]> | null> {
+  const more = (name: string) => ({ ...input.shared, [name]: (input.shared[name] ?? 0) + 1 })
+  const overMin = input.arrival.kind === 'scattered' ? input.arrival.overMin : 0
+  const inputs: readonly (readonly [string, Omit<LabInput, 'seed' | 'runs'>])[] = [
+    ['as it is', input],
+    [`one more ${BLOCK}`, { ...input, shared: more(BLOCK) }],
+    ['one more balance', { ...input, shared: more('balance') }],
+    [
+      `two groups, ${APART_MIN} min apart`,
+      { ...input, arrival: { kind: 'staggered', groups: 2, gapMin: APART_MIN, overMin } },
+    ],
+  ]
+  const heavy = await compute()
+  const ways: Way[] = []
+  for (const [i, [name, one]] of inputs.entries()) {
+    const day = await heavy.classDay(
+      { ...one, seed: SEED, runs: DAYS },
+      proxy((done: number) => tell((i + done / DAYS) / inputs.length)),
+    )
+    if (!day?.ok) return day
+    ways.push({ name, day: day.value })
+  }
+  return { ok: true, value: ways }
+}
+
+function Told({ ways }: { ways: readonly Way[] }) {
+  const [asIs] = ways
+  if (!asIs) return null
+  const hours = (min: number) => `${Math.floor(min / 60)} h ${String(Math.round(min % 60)).padStart(2, '0')}`
+  const names = Object.keys(asIs.day.queues)
+  const upToMin = Math.max(...names.map((name) => asIs.day.queues[name]?.waitingByMinute.length ?? 0))
+  const best = [...ways.slice(1)].sort((p, q) => p.day.outByMin.all - q.day.outByMin.all)[0]
+  const gainMin = best ? asIs.day.outByMin.all - best.day.outByMin.all : 0
+  return (
+    <>
+      <h2 className="mt-4">All out after {hours(asIs.day.outByMin.all)}</h2>
+      <p className="mt-1">
+        {best && gainMin >= 3
+          ? `What helps most: ${best.name}, all out ${fixed(gainMin, 0)} min sooner.`
+          : 'Neither another instrument nor a staggered start makes a difference of three minutes: it is the work itself that takes so long.'}
+      </p>
+      <table className="lines stacks" style={{ maxWidth: 820 }}>
+        <thead>
+          <tr>
+            <th scope="col">way</th>
+            <th scope="col">half are out after</th>
+            <th scope="col">nine tenths</th>
+            <th scope="col">all</th>
+            {names.map((name) => (
+              <th scope="col" key={name}>
+                wait for a {name}, min
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map(({ name, day }) => (
+            <tr key={name}>
+              <td className="whole">{name}</td>
+              <td data-name="half are out after">{hours(day.outByMin.half)}</td>
+              <td data-name="nine tenths">{hours(day.outByMin.nineTenths)}</td>
+              <td data-name="all">{hours(day.outByMin.all)}</td>
+              {names.map((queue) => (
+                <td key={queue} data-name={`wait for a ${queue}, min`}>
+                  {fixed(day.queues[queue]?.meanWaitMin ?? 0, 1)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {names.map((name) => (
+        <section key={name} className="mt-3" aria-label={`Waiting for a ${name}`}>
+          <h3>Waiting for a {name}, as it is</h3>
+          <QueueStrip
+            waitingByMinute={asIs.day.queues[name]?.waitingByMinute ?? []}
+            upToMin={upToMin}
+            what={name}
+          />
+        </section>
+      ))}
+    </>
+  )
+}

@@ -1,0 +1,57 @@
+import { type PeriodFacts, uncapital } from '@ivory-crystal/core'
+import { clock, dayAndClock } from '../../../format/format'
+
+const MINUTE_MS = 60_000
+
+/** A period that is over: as planned beside as it was, and what is left. */
+export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number }) {
+  const { opened, closed } = period
+  if (!closed) return null
+  const { planned, beginsAtMs, endsAtMs } = opened.body
+  const rows = closed.body.done.map((one) => ({
+    ...one,
+    plan: planned.find(({ task }) => task === one.task) ?? null,
+  }))
+  const lateMin = Math.round((closed.body.outAtMs - endsAtMs) / MINUTE_MS)
+  return (
+    <section className="mt-4" aria-label="The period before">
+      <h2>The period before</h2>
+      <p className="mt-2 mb-0">
+        {dayAndClock(beginsAtMs, nowMs)} to {clock(endsAtMs)}; out at {clock(closed.body.outAtMs)},{' '}
+        {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min to spare` : 'on time'}.
+        {closed.body.left.length > 0 && ` Left: ${closed.body.left.map(uncapital).join('; ')}.`}
+      </p>
+      {rows.length > 0 && (
+        <details className="mt-2">
+          <summary>As planned, as it was</summary>
+          <table className="lines stacks mt-2">
+            <thead>
+              <tr>
+                <th scope="col">what</th>
+                <th scope="col">planned</th>
+                <th scope="col">as it was</th>
+                <th scope="col">took</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(({ task, words, fromAtMs, toAtMs, plan }) => (
+                <tr key={task}>
+                  <td className="whole">{words}</td>
+                  <td data-name="planned">
+                    {plan
+                      ? `${clock(beginsAtMs + plan.startMin * MINUTE_MS)}, ${plan.durationMin} min`
+                      : 'not planned'}
+                  </td>
+                  <td data-name="as it was">
+                    {clock(fromAtMs)} to {clock(toAtMs)}
+                  </td>
+                  <td data-name="took">{Math.round((toAtMs - fromAtMs) / MINUTE_MS)} min</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,22 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+
+/** Offers to tell of clocks that are over outside this window too; the browser asks the person. */
+export function Notify() {
+  const [state, setState] = useState(() =>
+    typeof Notification === 'undefined' ? 'denied' : Notification.permission,
+  )
+  if (state === 'granted')
+    return <span className="quiet">Clocks that end are also told outside this window.</span>
+  if (state === 'denied') return null
+  return (
+    <Button
+      variant="outline-primary"
+      onClick={() => {
+        void Notification.requestPermission().then(setState)
+      }}
+    >
+      Tell me outside this window too
+    </Button>
+  )
+}

@@ -1,0 +1,68 @@
+import { type ReactNode, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { houseRulesOf, periodBefore, prepsOf, tasksOf, unknownsOf } from '@ivory-crystal/core'
+import { useNow } from '../../../app/now'
+import { useNotebook } from '../../../ledger/notebook'
+import { AsItWas } from './AsItWas'
+import { PeriodForm } from './PeriodForm'
+import { PeriodToday, rowsOf } from './PeriodToday'
+import { usePeriod } from './usePeriod'
+
+/** The period that is on; without one the list, and a line to set one. */
+export function PeriodPart({ list }: { list: ReactNode }) {
+  const now = usePeriod()
+  const nowMs = useNow(60_000)
+  const view = useNotebook((state) => state.view)
+  const before = periodBefore(view)
+  if (now && now.tasks.length > 0)
+    return (
+      <>
+        <PeriodToday now={now} />
+        <div className="no-print">{list}</div>
+      </>
+    )
+  return (
+    <>
+      {list}
+      <SetPeriod />
+      {before && <AsItWas period={before} nowMs={nowMs} />}
+    </>
+  )
+}
+
+/** One line to set a period, once there is something to do in it. */
+function SetPeriod() {
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const nowMs = useNow(60_000)
+  const [isOpen, setIsOpen] = useState(false)
+  if (prepsOf(view).length === 0 && unknownsOf(view).length === 0) return null
+  const rows =
+    isOpen && shelf ? rowsOf(tasksOf(view, shelf, houseRulesOf(view, shelf.houseRules), nowMs, null)) : []
+  return (
+    <section className="mt-4" aria-label="A lab period">
+      <h2>A lab period</h2>
+      <p className="mt-2">
+        Say from when to when, and everything that is open is put in the order that is over soonest.
+      </p>
+      {isOpen ? (
+        <PeriodForm
+          period={null}
+          rows={rows}
+          onDone={() => {
+            setIsOpen(false)
+          }}
+        />
+      ) : (
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            setIsOpen(true)
+          }}
+        >
+          Set the period
+        </Button>
+      )}
+    </section>
+  )
+}

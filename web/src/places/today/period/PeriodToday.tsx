@@ -1,0 +1,324 @@
+import css from './Period.module.css'
+import { type ReactNode, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { atHand, type Conduct, type PeriodTask, type SubjectId } from '@ivory-crystal/core'
+import { clock as pageClock } from '../../../app/clock'
+import { download } from '../../../app/download'
+import { Score } from '../../../drawings/Score'
+import { clock } from '../../../format/format'
+import { useNotebook } from '../../../ledger/notebook'
+import { Confirm } from '../../../parts/Confirm'
+import { PrintButton } from '../../../parts/PrintButton'
+import { putOff } from './acts'
+import { calendarEvents, calendarFile } from './calendar'
+import { closePeriod } from './ClosePeriod'
+import { NowPart } from './NowPart'
+import { Notify } from './Notify'
+import { PeriodForm } from './PeriodForm'
+import { PeriodSheet } from './PeriodSheet'
+import { PeriodTable } from './PeriodTable'
+import { scoreFacts, timesOf } from './scoreFacts'
+import { TaskPanel } from './TaskPanel'
+import { hangsOn, shared, whenLate } from './told'
+import type { PeriodNow } from './usePeriod'
+
+const MINUTE_MS = 60_000
+
+/** The lab period that is on: what is now, its score, and what it hangs on. */
+export function PeriodToday({ now }: { now: PeriodNow }) {
+  const { period, tasks, plan, late, problem, isBusy, nowMs } = now
+  const terms = period.opened.body
+  const instruments = useNotebook((state) => state.shelf?.instruments ?? NONE)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const [isChanging, setIsChanging] = useState(false)
+  const [asked, setAsked] = useState<{
+    readonly words: string
+    readonly outMin: number
+    readonly plan: Conduct
+  } | null>(null)
+  const at = atHand(tasks, plan, terms, nowMs)
+  const task = tasks.find(({ id }) => id === chosen)
+  const names = new Map(instruments.map(({ id, name }) => [id as string, name.toLowerCase()]))
+  const later = (id: string, byMin: number) => {
+    const one = tasks.find((other) => other.id === id)
+    const times = one ? timesOf(one, plan, terms) : null
+    if (!one || !times || !plan) return
+    const untilMs = times.fromMs + byMin * MINUTE_MS
+    putOff(period, one, 'a time', untilMs)
+    setAsked({ words: `“${one.words}” not before ${clock(untilMs)}`, outMin: plan.makespanMin, plan })
+  }
+  const aside = (id: string) => {
+    const one = tasks.find((other) => other.id === id)
+    if (!one || !plan) return
+    putOff(period, one, 'another day')
+    setAsked({ words: `“${one.words}” is set aside`, outMin: plan.makespanMin, plan })
+    setChosen(null)
+  }
+  return (
+    <>
+      <div className={css.over}>
+        <NowPart period={period} tasks={tasks} at={at} late={late} nowMs={nowMs} />
+        <section aria-label="The score" aria-busy={isBusy}>
+          <Head plan={plan} now={now} />
+          {problem && (
+            <p className="look mt-2" role="alert">
+              {problem.sentence} What is open stands beside; put something off, or set it aside.
+            </p>
+          )}
+          <Score
+            facts={scoreFacts(tasks, plan, terms, instruments, nowMs)}
+            label={`The lab period from ${clock(terms.beginsAtMs)} to ${clock(terms.endsAtMs)} on its lanes; the same is in the table below`}
+            chosen={chosen}
+            onChoose={(id) => {
+              setChosen((before) => (before === id ? null : id))
+            }}
+            onLater={later}
+            onAside={aside}
+          />
+          <p className={`quiet ${css.key}`}>
+            filled: as it was · pale: as planned · underlined: everything waits for it
+          </p>
+          <div role="status">
+            {asked && plan && plan !== asked.plan && !isBusy && (
+              <p className="mb-1">
+                {asked.words}: {costOf(plan.makespanMin - asked.outMin)}
+              </p>
+            )}
+            {now.changed && (
+              <p className="mb-1">
+                <b>{clock(now.changed.atMs)}</b> {now.changed.sentence}
+              </p>
+            )}
+          </div>
+          {task && plan && task.state.is === 'open' && (
+            <TaskPanel
+              key={task.id}
+              period={period}
+              task={task}
+              plan={plan}
+              nowMs={nowMs}
+              onLater={(byMin) => {
+                later(task.id, byMin)
+              }}
+              onDone={() => {
+                setChosen(null)
+              }}
+            />
+          )}
+        </section>
+      </div>
+      {plan && (
+        <div className={css.below}>
+          <Told title="What it hangs on">
+            <p className="mb-0">{hangsOn(tasks, plan)}</p>
+          </Told>
+          <Told title={plan.makespanMin > plan.deadlineMin ? 'It gets late' : 'If it gets late'}>
+            {late ? (
+              whenLate(tasks, late, plan, terms).map((text) => (
+                <p key={text} className="mb-1">
+                  {text}
+                </p>
+              ))
+            ) : (
+              <p className="quiet mb-0" aria-busy>
+                working out …
+              </p>
+            )}
+          </Told>
+          <Told title="Shared">
+            {shared(terms, names, nowMs).map((text) => (
+              <p key={text} className="mb-1">
+                {text}
+              </p>
+            ))}
+            {terms.busy.length === 0 && (
+              <p className="mb-0">Nobody has said that they need a block, a balance or a flame.</p>
+            )}
+          </Told>
+        </div>
+      )}
+      {plan && <SetAside period={period} tasks={tasks} plan={plan} />}
+      <div className="row-of mt-3 no-print">
+        {plan && <PrintButton>Print the plan</PrintButton>}
+        {plan && <Calendar now={now} plan={plan} />}
+        <Notify />
+        <Button
+          variant="outline-primary"
+          onClick={() => {
+            setIsChanging(!isChanging)
+          }}
+        >
+          Change the period
+        </Button>
+        {!at.isOver && (
+          <Confirm
+            offer="Close the period"
+            question="Out now? What is not done is left for another day."
+            onYes={() => {
+              closePeriod(period, tasks, pageClock.now())
+            }}
+          />
+        )}
+      </div>
+      {isChanging && (
+        <section className="mt-3 no-print">
+          <PeriodForm
+            period={period}
+            rows={rowsOf(tasks)}
+            onDone={() => {
+              setIsChanging(false)
+            }}
+          />
+        </section>
+      )}
+      {plan && (
+        <details className="mt-3 no-print">
+          <summary>The score as a table</summary>
+          <div className="wide">
+            <PeriodTable
+              tasks={tasks}
+              plan={plan}
+              terms={terms}
+              caption="Every task of the period, in order"
+            />
+          </div>
+        </details>
+      )}
+      {plan && (
+        <PeriodSheet
+          tasks={tasks}
+          plan={plan}
+          late={late}
+          terms={terms}
+          facts={scoreFacts(tasks, plan, terms, instruments, nowMs)}
+          nowMs={nowMs}
+        />
+      )}
+    </>
+  )
+}
+const NONE: readonly never[] = []
+
+/** What there is to do, for the choice of what matters most. */
+export function rowsOf(
+  tasks: readonly PeriodTask[],
+): readonly { readonly id: SubjectId; readonly title: string }[] {
+  const rows = new Map<SubjectId, string>()
+  for (const { of, title } of tasks) if (of !== null) rows.set(of, title)
+  return [...rows].map(([id, title]) => ({ id, title }))
+}
+
+function costOf(byMin: number): string {
+  if (byMin > 0) return `it costs ${byMin} min.`
+  return byMin < 0 ? `out ${-byMin} min sooner.` : 'it costs nothing.'
+}
+
+/** When it is over, what is to spare, and what the order of the recipe would come to. */
+function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: PeriodNow }) {
+  const terms = period.opened.body
+  const at = (min: number) => clock(terms.beginsAtMs + min * MINUTE_MS)
+  if (!plan)
+    return (
+      <div className={css.out}>
+        <h2>{isBusy ? 'Planning the period …' : `Until ${clock(terms.endsAtMs)}`}</h2>
+        {isBusy && <progress aria-label="Planning the period" />}
+      </div>
+    )
+  const spareMin = plan.deadlineMin - plan.makespanMin
+  return (
+    <div className={css.out}>
+      <h2 className={spareMin < 0 ? 'trouble' : undefined}>Out by {at(plan.makespanMin)}</h2>
+      <span className="quiet">
+        {spareMin > 0
+          ? `${spareMin} min to spare`
+          : spareMin === 0
+            ? 'nothing to spare'
+            : `${-spareMin} min too late`}
+        {plan.recipeMin > plan.makespanMin
+          ? `; in the order of the recipe it would be ${at(plan.recipeMin)}`
+          : ''}
+        {plan.proven ? '' : `; no order is known to be over before ${at(plan.lowerBoundMin)}`}
+      </span>
+    </div>
+  )
+}
+
+function Told({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section aria-label={title}>
+      <h2>{title}</h2>
+      <div className="mt-1">{children}</div>
+    </section>
+  )
+}
+
+/** What is not done in this period, and can be taken up. */
+function SetAside({
+  period,
+  tasks,
+  plan,
+}: {
+  period: PeriodNow['period']
+  tasks: readonly PeriodTask[]
+  plan: Conduct
+}) {
+  const aside = new Set(plan.aside)
+  const by = tasks.filter(
+    (task) =>
+      aside.has(task.id) &&
+      !task.isAlone &&
+      (period.putOff.get(task.id)?.until === 'another day' ||
+        (task.isOptional && task.after.every((one) => !aside.has(one.task)))),
+  )
+  if (by.length === 0) return null
+  return (
+    <section className="mt-3 no-print" aria-label="Not in this period">
+      <h3>Not in this period</h3>
+      <p className="mb-0">
+        {by.map((task) => (
+          <span key={task.id} className="me-3">
+            {task.words}{' '}
+            <Button
+              size="sm"
+              variant="link"
+              onClick={() => {
+                putOff(period, task, 'not put off')
+              }}
+            >
+              take it up
+            </Button>
+          </span>
+        ))}
+      </p>
+    </section>
+  )
+}
+
+/** The starts, stops and end as a calendar file. */
+function Calendar({ now: { period, tasks }, plan }: { now: PeriodNow; plan: Conduct }) {
+  const [wrong, setWrong] = useState<string | null>(null)
+  const title = useNotebook(
+    ({ notebooks, notebook }) => notebooks.find(({ id }) => id === notebook)?.title ?? 'Lab period',
+  )
+  const save = async () => {
+    try {
+      const events = calendarEvents(tasks, plan, period.opened.body, title)
+      download('lab-period.ics', await calendarFile(events), 'text/calendar')
+      setWrong(null)
+    } catch (error) {
+      setWrong((error as Error).message)
+    }
+  }
+  return (
+    <>
+      <Button variant="outline-primary" onClick={() => void save()}>
+        Alarms as a calendar file
+      </Button>
+      {wrong && (
+        <span className="look m-0" role="alert">
+          {wrong}
+        </span>
+      )}
+    </>
+  )
+}

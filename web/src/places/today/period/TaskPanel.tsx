@@ -1,0 +1,129 @@
+import css from './Period.module.css'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link, useParams } from 'react-router'
+import type { Conduct, PeriodFacts, PeriodTask } from '@ivory-crystal/core'
+import { clock } from '../../../format/format'
+import { momentAfter } from '../../../format/timeOfDay'
+import { Refusal } from '../../../parts/InlineField'
+import { TimeField } from './TimeField'
+import { begin, putOff } from './acts'
+import { timesOf } from './scoreFacts'
+
+/** One task that was chosen on the score: what is known of it, and what can be done with it. */
+export function TaskPanel({
+  period,
+  task,
+  plan,
+  nowMs,
+  onLater,
+  onDone,
+}: {
+  period: PeriodFacts
+  task: PeriodTask
+  plan: Conduct
+  nowMs: number
+  onLater: (byMin: number) => void
+  onDone: () => void
+}) {
+  const { notebook = '' } = useParams()
+  const [from, setFrom] = useState('')
+  const [wrong, setWrong] = useState<string | null>(null)
+  const times = timesOf(task, plan, period.opened.body)
+  const put = period.putOff.get(task.id)
+  const room = plan.room[task.id] ?? 0
+  const hold = () => {
+    const at = momentAfter(from, nowMs - 60_000)
+    if (at === null) {
+      setWrong('A time of day, such as 15:20.')
+      return
+    }
+    setWrong(null)
+    putOff(period, task, 'a time', at)
+    setFrom('')
+  }
+  return (
+    <section className={css.task} aria-label={task.words}>
+      <h3>{task.words}</h3>
+      <p className="mb-2">
+        {times && `${clock(times.fromMs)} to ${clock(times.toMs)}, ${task.durationMin} min. `}
+        {task.pace
+          ? `Your own pace: ${task.pace.medianMin.toFixed(0)} min as a rule over ${task.pace.times} times, the plan says ${task.planMin}. `
+          : task.isGuess
+            ? 'The minutes are a guess. '
+            : ''}
+        {room === 0 ? 'Everything waits for it.' : `It can slip ${room} min at no cost.`}
+        {put?.until === 'a time' && put.untilAtMs !== null && ` Not before ${clock(put.untilAtMs)}.`}
+      </p>
+      <div className="row-of">
+        <Button
+          size="sm"
+          onClick={() => {
+            begin(period, task)
+            onDone()
+          }}
+        >
+          Start it now
+        </Button>
+        <Button
+          size="sm"
+          variant="outline-primary"
+          onClick={() => {
+            onLater(10)
+          }}
+        >
+          10 min later
+        </Button>
+        {times && (
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              putOff(period, task, 'a time', times.fromMs)
+            }}
+          >
+            Not before {clock(times.fromMs)}
+          </Button>
+        )}
+        {put?.until === 'a time' && (
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              putOff(period, task, 'not put off')
+            }}
+          >
+            Any time again
+          </Button>
+        )}
+        <Button
+          size="sm"
+          variant="outline-primary"
+          onClick={() => {
+            putOff(period, task, 'another day')
+            onDone()
+          }}
+        >
+          Another day
+        </Button>
+        {task.place !== '' && <Link to={`/n/${notebook}/${task.place}`}>Where it is done</Link>}
+        <Button size="sm" variant="link" onClick={onDone}>
+          Close
+        </Button>
+      </div>
+      <form
+        className="row-of mt-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          hold()
+        }}
+      >
+        <TimeField label="not before" value={from} onChange={setFrom} isInvalid={wrong !== null} />
+        <Button size="sm" type="submit" variant="outline-primary" disabled={from === ''}>
+          Hold it until then
+        </Button>
+        <Refusal sentence={wrong} />
+      </form>
+    </section>
+  )
+}

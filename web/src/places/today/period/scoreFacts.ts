@@ -1,0 +1,134 @@
+import type { Conduct, Instrument, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
+import { clock } from '../../../format/format'
+import type { ScoreBar, ScoreFacts, Tone } from '../../../drawings/scoreLayout'
+
+const MINUTE_MS = 60_000
+const TICK_MIN = { close: 30, wide: 60 } as const
+/** A longer period has a hairline every hour. */
+const CLOSE_TO_MIN = 300
+const ALONE = 'by itself'
+const FLAME = 'flame'
+const BENCH: readonly (readonly [thing: string, tone: Tone])[] = [
+  ['hot plate', 'ember'],
+  ['ice', 'ice'],
+  ['balance', 'ink'],
+  ['centrifuge', 'ink'],
+]
+
+/** The times of a task on the score; null where it has none. */
+export function timesOf(
+  task: PeriodTask,
+  plan: Conduct | null,
+  { beginsAtMs }: Pick<PeriodTerms, 'beginsAtMs'>,
+): { readonly fromMs: number; readonly toMs: number } | null {
+  const { state } = task
+  if (state.is === 'done') return { fromMs: state.fromMs, toMs: state.toMs }
+  if (state.is === 'running') return { fromMs: state.fromMs, toMs: state.untilMs }
+  const startMin = plan?.starts[task.id]
+  if (startMin === undefined) return null
+  const fromMs = beginsAtMs + startMin * MINUTE_MS
+  return { fromMs, toMs: fromMs + task.durationMin * MINUTE_MS }
+}
+
+/** What a period looks like on its lanes. */
+export function scoreFacts(
+  tasks: readonly PeriodTask[],
+  plan: Conduct | null,
+  terms: PeriodTerms,
+  instruments: readonly Pick<Instrument, 'id' | 'name'>[],
+  nowMs: number,
+): ScoreFacts {
+  const aside = new Set(plan?.aside)
+  const critical = new Set(plan?.criticalPath)
+  const began = beganOneByOne(tasks, terms)
+  const bars = tasks.flatMap((task): ScoreBar[] => {
+    const known = aside.has(task.id) ? null : timesOf(task, plan, terms)
+    const times = known && { ...known, fromMs: began.get(task.id) ?? known.fromMs }
+    if (!times || times.toMs <= terms.beginsAtMs || times.toMs <= times.fromMs) return []
+    const things = Object.keys(task.needs).filter((name) => name !== 'hands')
+    const lanes = [
+      ...(task.isAlone ? [] : ['hands']),
+      ...(task.isAlone && things.length === 0 ? [ALONE] : things),
+    ]
+    return lanes.map((lane) => ({
+      id: task.id,
+      lane,
+      label: lane === 'hands' || task.isAlone ? task.label : task.title,
+      words: `${task.words}: ${clock(times.fromMs)} to ${clock(times.toMs)}${task.state.is === 'done' ? ', as it was' : ''}`,
+      fromMs: Math.max(times.fromMs, terms.beginsAtMs),
+      toMs: times.toMs,
+      is: task.state.is === 'done' ? 'was' : task.state.is === 'running' ? 'goes on' : 'planned',
+      critical: critical.has(task.id) && (lane === 'hands' || task.isAlone) && task.state.is !== 'done',
+      rising: /\/heat /.test(task.id),
+      movable: task.state.is === 'open' && !task.isAlone,
+    }))
+  })
+  const taken = terms.busy.flatMap(({ what, who, fromAtMs, toAtMs }) =>
+    toAtMs <= terms.beginsAtMs
+      ? []
+      : [{ lane: what, who, fromMs: Math.max(fromAtMs, terms.beginsAtMs), toMs: toAtMs }],
+  )
+  const used = new Set([...bars.map(({ lane }) => lane), ...taken.map(({ lane }) => lane)])
+  const outMs = plan ? terms.beginsAtMs + plan.makespanMin * MINUTE_MS : null
+  const toMs = Math.max(terms.endsAtMs, outMs ?? 0, nowMs, ...bars.map((bar) => bar.toMs)) + 4 * MINUTE_MS
+  return {
+    lanes: [
+      { id: 'hands', name: 'hands', tone: 'ink' as const },
+      ...BENCH.filter(([thing]) => used.has(thing)).map(([id, tone]) => ({ id, name: id, tone })),
+      ...instruments
+        .filter(({ id }) => used.has(id))
+        .map(({ id, name }) => ({ id, name: name.toLowerCase(), tone: 'ember' as const })),
+      ...(used.has(FLAME) ? [{ id: FLAME, name: 'flame near', tone: 'ember' as const }] : []),
+      ...(used.has(ALONE) ? [{ id: ALONE, name: ALONE, tone: 'tan' as const }] : []),
+    ],
+    bars,
+    taken,
+    stops: tasks.flatMap((task) => {
+      const times = aside.has(task.id) || task.state.is === 'done' ? null : timesOf(task, plan, terms)
+      return times && task.stopLabel
+        ? [{ atMs: times.toMs, words: `stop: ${task.title}, ${task.stopLabel}` }]
+        : []
+    }),
+    fromMs: terms.beginsAtMs,
+    toMs,
+    ticks: ticksOf(terms.beginsAtMs, toMs),
+    nowMs: nowMs < terms.beginsAtMs || nowMs > toMs ? null : nowMs,
+    nowText: clock(nowMs),
+    outMs,
+    outText: outMs === null ? '' : `out ${clock(outMs)}`,
+    endMs: terms.endsAtMs,
+  }
+}
+
+/**
+ * One pair of hands does one thing after another: where nobody noted when something was begun, it was not before the
+ * hands left the last.
+ */
+function beganOneByOne(tasks: readonly PeriodTask[], { hands }: PeriodTerms): ReadonlyMap<string, number> {
+  const began = new Map<string, number>()
+  if (hands !== 1) return began
+  let lastMs = -Infinity
+  const done = tasks.flatMap(({ id, isAlone, state }) =>
+    state.is === 'done' && !isAlone ? [{ id, ...state }] : [],
+  )
+  for (const { id, fromMs, toMs } of done.sort((p, q) => p.toMs - q.toMs)) {
+    if (fromMs < lastMs && lastMs < toMs) began.set(id, lastMs)
+    lastMs = Math.max(lastMs, toMs)
+  }
+  return began
+}
+
+/** On the half hour, or the hour, by the clock on the wall. */
+function ticksOf(fromMs: number, toMs: number): ScoreFacts['ticks'] {
+  const stepMin = (toMs - fromMs) / MINUTE_MS > CLOSE_TO_MIN ? TICK_MIN.wide : TICK_MIN.close
+  const ticks: { atMs: number; text: string }[] = []
+  for (
+    let atMs = Math.ceil(fromMs / MINUTE_MS) * MINUTE_MS;
+    atMs <= toMs - 3 * MINUTE_MS;
+    atMs += MINUTE_MS
+  ) {
+    const text = clock(atMs)
+    if (Number(text.slice(3)) % stepMin === 0) ticks.push({ atMs, text })
+  }
+  return ticks
+}

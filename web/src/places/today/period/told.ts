@@ -1,0 +1,90 @@
+import {
+  type Conduct,
+  type IfLate,
+  listed,
+  type PeriodTask,
+  type PeriodTerms,
+  uncapital,
+} from '@ivory-crystal/core'
+import { capital, clock } from '../../../format/format'
+
+const MINUTE_MS = 60_000
+/** Less room than this is none to speak of, min. */
+const ROOM_LEAST_MIN = 3
+
+/** What everything waits for next, whose minutes they are, and how much room the rest has. */
+export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
+  const byId = new Map(tasks.map((task) => [task.id, task]))
+  const critical = new Set(plan.criticalPath)
+  const path = plan.criticalPath
+    .flatMap((id) => byId.get(id) ?? [])
+    .filter(({ state }) => state.is !== 'done')
+  const [first, second, third] = path.map(({ words }, i) => `“${i === 0 ? words : uncapital(words)}”`)
+  if (first === undefined) return 'Nothing is waited for.'
+  const minutes = new Map<string, number>()
+  for (const { of, title, durationMin } of path)
+    if (of !== null) minutes.set(title, (minutes.get(title) ?? 0) + durationMin)
+  const whose = [...minutes]
+    .sort(([, p], [, q]) => q - p)
+    .map(([title, min], i) => `${min}${i === 0 ? ' min' : ''} on ${title}`)
+  const next = [first, ...(second ? [second] : []), ...(third ? [third] : [])].join(', then ')
+  const roomy = tasks
+    .filter(
+      ({ id, isAlone, of, state }) => !isAlone && of !== null && state.is === 'open' && !critical.has(id),
+    )
+    .map((task) => ({ task, room: plan.room[task.id] ?? 0 }))
+    .filter(({ room, task }) => room >= ROOM_LEAST_MIN && plan.starts[task.id] !== undefined)
+    .sort((p, q) => q.room - p.room)[0]
+  return [
+    `${next}: a minute lost there is a minute later out.`,
+    ...(whose.length > 1 ? [`In all it hangs for ${listed(whose)}.`] : []),
+    roomy
+      ? `“${roomy.task.words}” has most room: it can slip ${roomy.room} min.`
+      : 'Nothing has room to speak of.',
+  ].join(' ')
+}
+
+/** What to do when it gets late, or already is: one sentence for each row of work. */
+export function whenLate(
+  tasks: readonly PeriodTask[],
+  late: IfLate,
+  plan: Conduct,
+  { beginsAtMs, endsAtMs }: PeriodTerms,
+): readonly string[] {
+  const at = (min: number) => clock(beginsAtMs + min * MINUTE_MS)
+  const title = (of: string) => tasks.find((task) => task.of === of)?.title ?? ''
+  if (plan.makespanMin > plan.deadlineMin) {
+    const leave = late.leave.map(({ of, gets, stop }) =>
+      gets === 'not begun'
+        ? `Leave ${title(of)} for another day.`
+        : gets === 'over time'
+          ? `${title(of)} cannot reach a safe stop in time: tell whoever is in charge now.`
+          : `Stop ${title(of)} at its safe place: ${uncapital(stop ?? '')}`,
+    )
+    return [
+      `Not everything is over by ${clock(endsAtMs)}: it would be ${at(plan.makespanMin)}.`,
+      ...leave,
+      ...(leave.length === 0 ? ['Nothing can be left: tell whoever is in charge.'] : []),
+    ]
+  }
+  const last = late.lastStarts.map(({ task, atMin, stop }) => {
+    const words = tasks.find(({ id }) => id === task)?.words ?? ''
+    return `${words} by ${at(atMin)}.${stop ? ` After that, stop: ${uncapital(stop)}` : ' There is no safe stop before it.'}`
+  })
+  return last.length === 0 ? ['Everything that is left fits, with no last moment to watch.'] : last
+}
+
+/** Who else has what, and when it is yours. */
+export function shared(
+  terms: PeriodTerms,
+  names: ReadonlyMap<string, string>,
+  nowMs: number,
+): readonly string[] {
+  const ahead = terms.busy.filter(({ toAtMs }) => toAtMs > nowMs)
+  return ahead.map(({ what, who, fromAtMs, toAtMs }) => {
+    const when = fromAtMs > nowMs ? `from ${clock(fromAtMs)} to ${clock(toAtMs)}` : `until ${clock(toAtMs)}`
+    if (what === 'flame') return `A flame is lit at ${who} ${when}: flammable solvents stay away until then.`
+    const name = names.get(what) ?? what
+    return `${capital(name)}: ${who} ${when}${fromAtMs > nowMs ? '' : ', then you'}.`
+  })
+}

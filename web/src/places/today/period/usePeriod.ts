@@ -1,0 +1,146 @@
+import { useEffect, useMemo, useRef, useState } from 'react'
+import {
+  type Conduct,
+  type IfLate,
+  periodAt,
+  type PeriodFacts,
+  type PeriodTask,
+  type PlanBefore,
+  type Problem,
+  tasksOf,
+} from '@ivory-crystal/core'
+import { remember, remembered } from '../../../app/memory'
+import { useNow } from '../../../app/now'
+import { useNotebook } from '../../../ledger/notebook'
+import { useHouseRules } from '../../../parts/useHouseRules'
+import { compute } from '../../../workers/compute'
+import { failed } from '../../../workers/useComputed'
+
+/** The tasks are told anew this often, ms: what was running may be over. */
+const TELL_MS = 5000
+const MINUTE_MS = 60_000
+
+export interface PeriodNow {
+  readonly period: PeriodFacts
+  readonly tasks: readonly PeriodTask[]
+  /** null while it is worked out for the first time. */
+  readonly plan: Conduct | null
+  readonly late: IfLate | null
+  /** Why there is no plan, or null. */
+  readonly problem: Problem | null
+  /** A plan is being worked out. */
+  readonly isBusy: boolean
+  /** What changed last, and when. */
+  readonly changed: { readonly sentence: string; readonly atMs: number } | null
+  readonly nowMs: number
+}
+
+interface Answered {
+  readonly period: string
+  readonly plan: Conduct | null
+  readonly late: IfLate | null
+  readonly problem: Problem | null
+  readonly changed: PeriodNow['changed']
+}
+
+/** The period that is on, with its tasks, its plan and what becomes of it when it gets late; null without one. */
+export function usePeriod(): PeriodNow | null {
+  const view = useNotebook((state) => state.view)
+  const shelf = useNotebook((state) => state.shelf)
+  const rules = useHouseRules()
+  const nowMs = useNow()
+  const period = periodAt(view, nowMs)
+  const toldMs = Math.ceil(nowMs / TELL_MS) * TELL_MS
+  const tasks = useMemo(
+    () => (period && shelf ? tasksOf(view, shelf, rules, toldMs, period) : []),
+    [view, shelf, rules, toldMs, period],
+  )
+  const [answered, setAnswered] = useState<Answered | null>(null)
+  const [asking, setAsking] = useState<string | null>(null)
+  const key = period ? keyOf(period, tasks, nowMs) : null
+  const asked = useRef<{
+    readonly period: PeriodFacts
+    readonly tasks: readonly PeriodTask[]
+    readonly nowMs: number
+  } | null>(null)
+  useEffect(() => {
+    asked.current = period && tasks.length > 0 ? { period, tasks, nowMs: toldMs } : null
+  })
+  useEffect(() => {
+    // Asks the worker, which is outside React; an answer that comes after the next question is dropped.
+    const question = asked.current
+    if (key === null || question === null) return
+    let wanted = true
+    setAsking(key)
+    void plan(question, (answer) => {
+      if (!wanted) return false
+      setAnswered((before) => ({ ...answer, changed: answer.changed ?? before?.changed ?? null }))
+      if (answer.late !== null || answer.problem !== null) setAsking(null)
+      return true
+    })
+    return () => {
+      wanted = false
+    }
+  }, [key])
+  if (!period) return null
+  const own = answered?.period === period.id ? answered : null
+  return {
+    period,
+    tasks,
+    plan: own?.plan ?? null,
+    late: own?.late ?? null,
+    problem: own?.problem ?? null,
+    isBusy: asking !== null && asking === key,
+    changed: own?.changed ?? null,
+    nowMs,
+  }
+}
+
+/** Anything that makes the plan another one; and each minute, since the bench may be off. */
+function keyOf({ id, opened, putOff }: PeriodFacts, tasks: readonly PeriodTask[], nowMs: number): string {
+  const states = tasks.map(({ id: task, state, durationMin }) => {
+    const fromMs = state.is === 'open' ? 0 : state.fromMs
+    return `${task} ${state.is} ${durationMin} ${fromMs}`
+  })
+  return JSON.stringify([id, opened.id, [...putOff.values()], Math.floor(nowMs / MINUTE_MS), states])
+}
+
+async function plan(
+  { period, tasks, nowMs }: { period: PeriodFacts; tasks: readonly PeriodTask[]; nowMs: number },
+  tell: (answer: Answered) => boolean,
+): Promise<void> {
+  const { opened, putOff, id } = period
+  const asked = { tasks, terms: opened.body, putOff, nowMs }
+  const heavy = await compute().catch((error: unknown) => failed(error))
+  if ('ok' in heavy) {
+    tell({ period: id, plan: null, late: null, problem: heavy.ok ? null : heavy.problem, changed: null })
+    return
+  }
+  const planned = await heavy.planPeriod(asked, planBefore(period)).catch((error: unknown) => failed(error))
+  if (!planned.ok) {
+    tell({ period: id, plan: null, late: null, problem: planned.problem, changed: null })
+    return
+  }
+  const { value } = planned
+  const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
+  if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return
+  keepPlan(period, value)
+  const late = await heavy.whenLate(asked, value).catch((error: unknown) => failed(error))
+  tell({
+    period: id,
+    plan: value,
+    late: late.ok ? late.value : { lastStarts: [], leave: [] },
+    problem: null,
+    changed: null,
+  })
+}
+
+/** The order is kept over a reload, and by every window of this browser. */
+const keyOfPlan = ({ id, opened }: PeriodFacts) => `plan ${id} ${opened.id}`
+function keepPlan(period: PeriodFacts, { starts, makespanMin }: Conduct): void {
+  remember(keyOfPlan(period), JSON.stringify({ starts, makespanMin } satisfies PlanBefore))
+}
+function planBefore(period: PeriodFacts): PlanBefore | null {
+  const kept = remembered(keyOfPlan(period))
+  return kept === null ? null : (JSON.parse(kept) as PlanBefore)
+}
