@@ -37,7 +37,7 @@ export function writePeriod(pen: Pen): void {
   const ofIts = { compound: null, of: [] } as const
 
   // ── the period before, closed ─────────────────────────────────────────────────────────────────
-  write('period opened', morning, minutesAgo(262), {
+  write('period opened', morning, minutesAgo(254.5), {
     beginsAtMs: minutesAgo(262),
     endsAtMs: minutesAgo(75),
     hands: 1,
@@ -96,26 +96,26 @@ export function writePeriod(pen: Pen): void {
   })
 
   // ── the second half of the crude, cooling ─────────────────────────────────────────────────────
-  write('prep opened', prep, minutesAgo(51), { title: 'Benzil, the second half', compound: benzil })
-  write('sample named', crude, minutesAgo(51), {
+  write('prep opened', prep, minutesAgo(259), { title: 'Second half of the benzil', compound: benzil })
+  write('sample named', crude, minutesAgo(259), {
     prep,
     role: 'crude',
     label: 'Crude benzil, second half',
     ...ofIts,
   })
-  write('sample named', product, minutesAgo(51), {
+  write('sample named', product, minutesAgo(259), {
     prep,
     role: 'product',
     label: 'Benzil, second half',
     ...ofIts,
   })
-  const weighed = write('weighed', crude, minutesAgo(47), {
+  const weighed = write('weighed', crude, minutesAgo(44), {
     method: 'tared',
     net: reading('1.642'),
     readabilityG: 0.001,
     from: 'simulated balance',
   })
-  pen.fix(prep, minutesAgo(46), weighed)
+  pen.fix(prep, minutesAgo(41), weighed)
   write('period opened', period, minutesAgo(50), {
     beginsAtMs: minutesAgo(52),
     endsAtMs: minutesAgo(-168),

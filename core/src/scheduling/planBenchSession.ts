@@ -44,21 +44,22 @@ const WORK_ON_ORDER = 0.25
  * @example planBenchSession({ tasks: [{ id: 'dissolve', durationMin: 10, after: [], needs: { hands: 1 } }], capacity: { hands: 1 } }).makespanMin // 10
  */
 export function planBenchSession(session: BenchSession): SessionPlan {
-  return planned(compile(session), session)
+  return planned(compile(session), session, 1)
 }
 
 /**
  * The rest of a session, planned anew from now: what has begun stays where it began, a task still going on lasts until
  * now at least, and nothing new begins before now.
  *
- * @param happened min from the start of the session; `done` holds when each task ended
+ * @param session with what has happened, min from its start; `done` holds when each task ended
+ * @param effort how much of the usual work is put into it, 0 to 1: little will do where the order is all but given
  * @throws ImpossibleInput as {@link planBenchSession}
  */
-export function replan(session: BenchSession & Happened): Replan {
+export function replan(session: BenchSession & Happened, effort = 1): Replan {
   const { nowMin, started, done } = session
   const happened = { nowMin, started, done }
   const compiled = compile(session, happened)
-  return { ...planned(compiled, session), overWaited: compiled.overWaited }
+  return { ...planned(compiled, session, effort), overWaited: compiled.overWaited }
 }
 
 /**
@@ -72,17 +73,17 @@ export function canBeOverBy(session: BenchSession & Happened, byMin: number): bo
   return canEndBy(compiled, byMin, Math.ceil(WORK / 4 / compiled.size ** 3))
 }
 
-function planned(compiled: Compiled, session: BenchSession): SessionPlan {
+function planned(compiled: Compiled, session: BenchSession, effort: number): SessionPlan {
   const { tasks } = session
   if (tasks.length === 0)
     return { starts: {}, makespanMin: 0, lowerBoundMin: 0, proven: true, criticalPath: [] }
-  const nodesMost = Math.ceil(WORK / compiled.size ** 3)
+  const nodesMost = Math.ceil((effort * WORK) / compiled.size ** 3)
   const rank = (found: Found) => {
     const path = criticalPathOf(compiled, found)
     return [prepChanges(compiled, found), path.reduce((sum, i) => sum + (found.starts[i] ?? 0), 0)]
   }
   const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
-  const first = firstOrder(compiled, tails, provenLeast(compiled, Infinity))
+  const first = firstOrder(compiled, tails, provenLeast(compiled, Infinity), effort)
   const quick = search(compiled, nodesMost * WORK_AT_FIRST, first, rank)
   const floor = quick.isProven ? 0 : provenLeast(compiled, quick.found?.endMin ?? 0)
   const better =

@@ -31,6 +31,8 @@ export interface Conduct extends SessionPlan {
 
 /** So far off the plan may be before it is made anew, min. */
 const OFF_BY_MIN = 2
+/** With the order given there is little to find. */
+const KEPT_EFFORT = 0.03
 /** Another order is taken only when it gains this much, min. */
 const GAIN_MIN = 3
 
@@ -76,7 +78,7 @@ function planned(
 ): { readonly plan: Plan; readonly changed: string | null } {
   const isNew = before === null || !session.tasks.some(({ id }) => before.starts[id] !== undefined)
   if (isNew) return { plan: replan(session), changed: null }
-  const tried = attempt(() => replan(inOrder(session, before)))
+  const tried = attempt(() => replan(inOrder(session, before), KEPT_EFFORT))
   const kept = tried.ok ? tried.value : null
   if (kept && isAsPlanned(session, kept, before)) return { plan: kept, changed: null }
   const free = replan(session)

@@ -1,7 +1,8 @@
-import type { EpochMs, PrepId } from '../../ids'
+import type { EpochMs, PrepId, SubjectId } from '../../ids'
 import type { Conventions } from '../../conventions/conventions'
 import type { Shelf } from '../../wire'
 import type { View } from '../../notebook/fold'
+import { everyLineOf } from '../../notebook/read'
 import { isStale } from '../../notebook/views/stale'
 import { type PrepFacts, prepsOf, sampleOf } from '../../notebook/views/prep'
 import { latestRange, rangesOf } from '../../notebook/views/ranges'
@@ -44,14 +45,75 @@ export function tasksOf(
     nextStep(view, prep.id, nowMs) !== null || (prep.verdict !== null && prep.verdict.at >= sinceMs)
   const preps = prepsOf(view).filter(isOpen).reverse()
   const names = namesOf(preps)
-  const rows = [
-    ...preps.map((prep) => prepTasks(context, prep, names.get(prep.id) ?? prep.opened.body.title)),
+  const rows: readonly Row[] = [
+    ...preps.map((prep): Row => {
+      const title = names.get(prep.id) ?? prep.opened.body.title
+      const touchedMs = touchedAt(view, [prep.id, ...prep.samples.map(({ id }) => id)])
+      return {
+        of: prep.id,
+        title,
+        touchedMs,
+        place: `preps/${prep.id}`,
+        tasks: () => prepTasks(context, prep, title),
+      }
+    }),
     ...unknownsOf(view)
       .filter((unknown) => nextInCase(view, unknown) !== null)
-      .map((unknown) => caseTasks(context, unknown)),
+      .map((unknown): Row => ({
+        of: unknown.id,
+        title: unknown.opened.body.code,
+        touchedMs: touchedAt(view, [unknown.id, unknown.sample.id]),
+        place: `unknowns/${unknown.id}`,
+        tasks: () => caseTasks(context, unknown),
+      })),
   ]
-  const tasks = rows.flat()
-  return tasks.length === 0 ? [] : [...tasks, clearUp(context, rows)]
+  const chosen = chosenOf(rows, period)
+  const tasks = rows.flatMap((row) => (chosen.has(row.of) ? row.tasks() : leftOut(row)))
+  const kept = rows.filter(({ of }) => chosen.has(of)).map(({ of }) => tasks.filter((task) => task.of === of))
+  return tasks.length === 0 ? [] : [...tasks, clearUp(context, kept)]
+}
+
+/** A prep or an unknown that is open. */
+interface Row {
+  readonly of: SubjectId
+  readonly title: string
+  readonly touchedMs: EpochMs
+  readonly place: string
+  readonly tasks: () => readonly PeriodTask[]
+}
+
+/** More is not begun in one period unless it is asked for: what was worked on last comes first. */
+const ROWS_MOST = 4
+
+/** What this period is about: what was taken up by hand, and of the rest what was worked on last. */
+function chosenOf(rows: readonly Row[], period: PeriodFacts | null): ReadonlySet<SubjectId> {
+  const asked = rows.filter(({ of }) => period?.putOff.get(`${of}/${GO_ON}`)?.until === 'not put off')
+  const first = period?.opened.body.first
+  const latest = [...rows].sort(
+    (p, q) => Number(q.of === first) - Number(p.of === first) || q.touchedMs - p.touchedMs,
+  )
+  return new Set([...latest.slice(0, ROWS_MOST), ...asked].map(({ of }) => of))
+}
+const GO_ON = 'go on'
+
+/** A row that is not begun in this period stands for itself until it is taken up. */
+function leftOut({ of, title, place }: Row): readonly PeriodTask[] {
+  const row = rowOfWork(of, title)
+  row.add({
+    name: GO_ON,
+    words: `Go on with ${title}`,
+    label: title,
+    planMin: 1,
+    place,
+    isOptional: true,
+    state: OPEN,
+  })
+  return row.tasks
+}
+
+/** When anything was last written about these. */
+function touchedAt(view: View, subjects: readonly SubjectId[]): EpochMs {
+  return Math.max(0, ...subjects.map((id) => everyLineOf(view, id).at(-1)?.at ?? 0))
 }
 
 /**

@@ -18,12 +18,18 @@ const MOVES_MOST = 200
  * Always the same for the same session.
  *
  * @param leastMin stops when one ends so soon
+ * @param effort how much of the usual work, 0 to 1
  */
-export function firstOrder(compiled: Compiled, tails: Int32Array, leastMin: number): Found | null {
+export function firstOrder(
+  compiled: Compiled,
+  tails: Int32Array,
+  leastMin: number,
+  effort: number,
+): Found | null {
   const { size } = compiled
   const { uniform: random } = randomSource(size)
   const before = forerunnersOf(compiled)
-  const placed = { count: 0, most: WORK / size }
+  const placed = { count: 0, most: (effort * WORK) / size }
   let best: Found | null = null
   for (let i = 0; i < TRIES && (!best || placed.count < placed.most); i++) {
     const shake = i === 0 ? 0 : SHAKE_MIN * random()

@@ -9,8 +9,9 @@ const { newSubject, write } = await import('../../ledger/notebook')
 beforeEach(() => openDemo())
 afterEach(cleanup)
 
-test('a melt of the rack that belongs to no prep stands on Today until it is over', () => {
+test('a melt of the rack that belongs to no prep stands on Today until it is over', async () => {
   showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+  await screen.findByRole('region', { name: 'Open preps' })
   expect(screen.queryByRole('heading', { name: 'Melts of the rack' })).toBeNull()
   const [melt] = meltsOf(useNotebook.getState().view)
   const id = newSubject<MeltId>()
@@ -44,16 +45,16 @@ test('a melt of the rack that belongs to no prep stands on Today until it is ove
   expect(screen.queryByRole('heading', { name: 'Melts of the rack' })).toBeNull()
 })
 
-test('what is next in each open prep, and what is finished', () => {
+test('what is next in each open prep, and what is finished', async () => {
   showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
-  const open = within(screen.getByRole('region', { name: 'Open preps' }))
+  const open = within(await screen.findByRole('region', { name: 'Open preps' }))
   open.getByText(/at Collect; \d of 8 stations done/)
   within(screen.getByRole('region', { name: 'Finished preps' })).getByText(/consistent with pure, signed/)
 })
 
-test('an unknown under way stands on Today with what is next, a signed one no more', () => {
+test('an unknown under way stands on Today with what is next, a signed one no more', async () => {
   showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
-  const cases = within(screen.getByRole('region', { name: 'Open cases' }))
+  const cases = within(await screen.findByRole('region', { name: 'Open cases' }))
   expect(cases.getByRole('link', { name: 'K-14' }).getAttribute('href')).toMatch(/\/unknowns\/.*\/melt$/)
   cases.getByText(/Scout it/)
   expect(cases.queryByText('K-9')).toBeNull()

@@ -174,7 +174,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
       {plan && (
         <details className="mt-3 no-print">
           <summary>The score as a table</summary>
-          <div className="wide">
+          <div className="scroll">
             <PeriodTable
               tasks={tasks}
               plan={plan}

@@ -7,6 +7,7 @@ import {
   type PeriodTask,
   type PlanBefore,
   type Problem,
+  type Result,
   tasksOf,
 } from '@ivory-crystal/core'
 import { remember, remembered } from '../../../app/memory'
@@ -116,7 +117,7 @@ async function plan(
     tell({ period: id, plan: null, late: null, problem: heavy.ok ? null : heavy.problem, changed: null })
     return
   }
-  const planned = await heavy.planPeriod(asked, planBefore(period)).catch((error: unknown) => failed(error))
+  const planned = await settled(() => heavy.planPeriod(asked, planBefore(period)))
   if (!planned.ok) {
     tell({ period: id, plan: null, late: null, problem: planned.problem, changed: null })
     return
@@ -125,7 +126,7 @@ async function plan(
   const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
   if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return
   keepPlan(period, value)
-  const late = await heavy.whenLate(asked, value).catch((error: unknown) => failed(error))
+  const late = await settled(() => heavy.whenLate(asked, value))
   tell({
     period: id,
     plan: value,
@@ -133,6 +134,15 @@ async function plan(
     problem: null,
     changed: null,
   })
+}
+
+/** An answer, or why there is none; where there is no worker it is worked out at once. */
+async function settled<T>(ask: () => Result<T> | Promise<Result<T>>): Promise<Result<T>> {
+  try {
+    return await ask()
+  } catch (error) {
+    return failed(error)
+  }
 }
 
 /** The order is kept over a reload, and by every window of this browser. */

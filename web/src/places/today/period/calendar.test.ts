@@ -1,0 +1,36 @@
+import { expect, test } from '@jest/globals'
+import {
+  conduct,
+  fold,
+  houseRulesOf,
+  periodAt,
+  SCHOOLS,
+  type Shelf,
+  SIMULATED_INSTRUMENTS,
+  tasksOf,
+} from '@ivory-crystal/core'
+import { golden } from '../../../../../core/golden/contract'
+import { calendarEvents, calendarFile } from './calendar'
+
+test('the calendar file holds each start not to be missed, the stops and the end, in UTC', async () => {
+  const { nowMs } = golden
+  const view = fold(golden.entries)
+  const shelf = { instruments: SIMULATED_INSTRUMENTS, compounds: [] } as unknown as Shelf
+  const tasks = tasksOf(view, shelf, houseRulesOf(view, SCHOOLS), nowMs)
+  const period = periodAt(view, nowMs)
+  if (!period) throw new Error('no period')
+  const { opened, putOff } = period
+  const plan = conduct(tasks, opened.body, putOff, nowMs, null)
+  const file = await calendarFile(calendarEvents(tasks, plan, opened.body, 'bench 7'))
+  const lines = file.split('\r\n')
+  expect(lines[0]).toBe('BEGIN:VCALENDAR')
+  const starts = plan.criticalPath
+    .flatMap((id) => tasks.find((task) => task.id === id) ?? [])
+    .filter(({ state, isAlone }) => state.is === 'open' && !isAlone)
+  expect(starts.length).toBeGreaterThan(3)
+  expect(lines.filter((line) => line === 'BEGIN:VALARM')).toHaveLength(starts.length + 1)
+  const end = new Date(opened.body.endsAtMs).toISOString().replaceAll(/[-:]|\.\d+/g, '')
+  expect(lines).toContain(`DTSTART:${end.slice(0, 13)}00Z`)
+  expect(file).toContain('SUMMARY:The lab closes')
+  expect(file).toContain('SUMMARY:Safe stop: benzil\\, cold crystals')
+})

@@ -1,0 +1,181 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
+import { type Bodies, periodAt } from '@ivory-crystal/core'
+import { golden } from '../../../../../core/golden/contract'
+import { NOTEBOOK, openDemo, showAt, useNotebook, written } from '../../../testing/opened'
+
+const { Today } = await import('../Today')
+await import('./PeriodPart')
+await import('../OpenCases')
+const { clock } = await import('../../../app/clock')
+const { clock: shown } = await import('../../../format/format')
+const { write } = await import('../../../ledger/notebook')
+
+const MINUTE_MS = 60_000
+const real = { ...clock }
+let nowMs = golden.nowMs
+beforeEach(async () => {
+  nowMs = golden.nowMs
+  clock.now = () => nowMs
+  localStorage.clear()
+  await openDemo()
+})
+afterEach(() => {
+  cleanup()
+  Object.assign(clock, real)
+})
+const today = async () => {
+  const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+  await screen.findByRole('region', { name: 'The score' })
+  return user
+}
+const period = () => {
+  const found = periodAt(useNotebook.getState().view, nowMs)
+  if (!found) throw new Error('no period')
+  return found
+}
+const bar = (words: RegExp) => screen.getByRole('button', { name: words })
+const planned = () => screen.findByRole('heading', { name: /^Out by \d\d:\d\d$/ })
+const bodies = <K extends 'task noted' | 'task set aside' | 'period opened' | 'period closed'>(kind: K) =>
+  written(kind).map(({ body }) => body as Bodies[K])
+
+describe('Today with a lab period', () => {
+  test('says what is now, what the hands can do, when it is over, what it hangs on and what is shared', async () => {
+    await today()
+    await planned()
+    const now = within(screen.getByRole('region', { name: 'Now' }))
+    now.getByText(`now, ${shown(nowMs)}`)
+    expect(now.getAllByRole('timer')).toHaveLength(1)
+    now.getByRole('heading', { name: 'With your hands free' })
+    screen.getByText(/min to spare; in the order of the recipe it would be \d\d:\d\d/)
+    within(screen.getByRole('region', { name: 'What it hangs on' })).getByText(
+      /a minute lost there is a minute later out/,
+    )
+    const late = within(screen.getByRole('region', { name: 'If it gets late' }))
+    expect(await late.findAllByText(/by \d\d:\d\d\. After that, stop: dry, weighed/)).not.toEqual([])
+    const shared = within(screen.getByRole('region', { name: 'Shared' }))
+    shared.getByText(`Programmable block: bench 3 until ${shown(nowMs + 8 * MINUTE_MS)}, then you.`)
+    shared.getByText(/A flame is lit at bench 8 until/)
+  })
+  test('the score is a table too, and says the same', async () => {
+    const user = await today()
+    const head = await planned()
+    await user.click(screen.getByText('The score as a table'))
+    const table = within(screen.getByRole('table', { name: 'Every task of the period, in order' }))
+    const rows = table.getAllByRole('row').map((row) => row.textContent)
+    expect(rows.some((text) => text.includes('Dissolve the benzil') && text.includes('as it was'))).toBe(true)
+    const last = rows.at(-1) ?? ''
+    expect(last).toContain('Clear up')
+    expect(last).toContain(head.textContent.replace('Out by ', ''))
+  })
+  test('one press begins the first task and opens where it is done', async () => {
+    const user = await today()
+    await planned()
+    const [first] = screen.getByRole('region', { name: 'Now' }).querySelectorAll('dd')
+    await user.click(screen.getByRole('button', { name: 'Start the first' }))
+    const [noted] = bodies('task noted')
+    expect(noted?.is).toBe('begun')
+    expect(first?.textContent).toContain(noted?.words)
+  })
+  test('a task that nothing else tells of is said to be done by hand', async () => {
+    const task = { task: 'bench/clear up', words: 'Clear up' }
+    await today()
+    await planned()
+    act(() => {
+      write({ kind: 'task noted', subject: period().id, body: { ...task, is: 'begun' } })
+    })
+    await waitFor(() => {
+      within(screen.getByRole('region', { name: 'Now' })).getByRole('heading', { name: /^Clear up/ })
+    })
+    screen.getByRole('button', { name: 'Done' }).click()
+    expect(bodies('task noted').at(-1)).toMatchObject({ task: 'bench/clear up', is: 'done' })
+  })
+  test('a bar is chosen, put off, held and set aside, with what that costs; by keys as well', async () => {
+    const user = await today()
+    await planned()
+    bar(/^Collect the benzil:/).focus()
+    await user.keyboard('{ArrowRight}')
+    expect(bodies('task set aside')).toHaveLength(1)
+    expect(bodies('task set aside')[0]?.until).toBe('a time')
+    await screen.findByText(/“Collect the benzil” not before \d\d:\d\d: (it costs|out)/)
+    await user.keyboard('{Enter}')
+    const panel = within(await screen.findByRole('region', { name: 'Collect the benzil' }))
+    panel.getByText(/Not before \d\d:\d\d\./)
+    await user.click(panel.getByRole('button', { name: 'Another day' }))
+    await waitFor(() => {
+      within(screen.getByRole('region', { name: 'Not in this period' })).getByText(/Collect the benzil/)
+    })
+    const aside = within(screen.getByRole('region', { name: 'Not in this period' }))
+    const row = aside.getByText(/Collect the benzil/)
+    await user.click(within(row).getByRole('button', { name: 'take it up' }))
+    expect(bodies('task set aside').at(-1)?.until).toBe('not put off')
+  })
+  test('is closed with what was done and what is left, and read as it was beside as planned', async () => {
+    const user = await today()
+    await planned()
+    await user.click(screen.getByRole('button', { name: 'Close the period' }))
+    await user.click(screen.getByRole('button', { name: 'Yes' }))
+    const [closed] = bodies('period closed')
+    expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
+    expect(closed?.left).toContain('Collect the benzil')
+    const before = within(await screen.findByRole('region', { name: 'The period before' }))
+    before.getByText(/out at \d\d:\d\d, \d+ min to spare/)
+  })
+})
+
+describe('setting the period', () => {
+  const setUp = async () => {
+    nowMs += 12 * 60 * MINUTE_MS
+    const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+    await user.click(await screen.findByRole('button', { name: 'Set the period' }))
+    return { user, form: within(screen.getByRole('form', { name: 'The lab period' })) }
+  }
+  const type = async (user: Awaited<ReturnType<typeof setUp>>['user'], field: HTMLElement, text: string) => {
+    await user.clear(field)
+    await user.type(field, text)
+  }
+  test('from, to and who is all it takes; how it is planned then is kept with it', async () => {
+    const { user, form } = await setUp()
+    await type(user, form.getByLabelText('to'), shown(nowMs + 180 * MINUTE_MS))
+    await user.selectOptions(form.getByLabelText('who'), 'two of us')
+    await user.click(form.getByRole('button', { name: 'Set the period' }))
+    await waitFor(() => {
+      expect(bodies('period opened')).toHaveLength(1)
+    })
+    const [opened] = bodies('period opened')
+    expect(opened).toMatchObject({ hands: 2, busy: [], isOwnPace: true })
+    expect(opened?.planned.length).toBeGreaterThan(5)
+    await screen.findByRole('region', { name: 'The score' })
+  })
+  test('no end, the wrong way round, and over already are each a sentence, and nothing typed is lost', async () => {
+    const { user, form } = await setUp()
+    await user.click(form.getByRole('button', { name: 'Set the period' }))
+    form.getByText('“to” wants a time of day.')
+    await type(user, form.getByLabelText('to'), shown(nowMs - 60 * MINUTE_MS))
+    await user.click(form.getByRole('button', { name: 'Set the period' }))
+    form.getByText(/a period is 12 h at most\. Are the two the right way round\?$/)
+    await type(user, form.getByLabelText('from'), shown(nowMs - 120 * MINUTE_MS))
+    await user.click(form.getByRole('button', { name: 'Set the period' }))
+    form.getByText(/^That period was over at/)
+    expect(bodies('period opened')).toHaveLength(0)
+    expect(form.getByLabelText<HTMLInputElement>('to').value).toBe(shown(nowMs - 60 * MINUTE_MS))
+  })
+  test('past midnight is a period like any other; what others have is asked for its times', async () => {
+    const { user, form } = await setUp()
+    const end = nowMs + 10 * 60 * MINUTE_MS
+    await type(user, form.getByLabelText('to'), shown(end))
+    await user.click(form.getByText(/what others have$/))
+    await user.click(form.getByRole('button', { name: 'Somebody else has something' }))
+    await user.type(form.getByPlaceholderText('bench 3'), 'bench 5')
+    await user.click(form.getByRole('button', { name: 'Set the period' }))
+    form.getByText(/What others have needs two times of day/)
+    await type(user, form.getByLabelText('until'), shown(nowMs + 60 * MINUTE_MS))
+    await user.click(form.getByRole('button', { name: 'Set the period' }))
+    await waitFor(() => {
+      expect(bodies('period opened')).toHaveLength(1)
+    })
+    const [opened] = bodies('period opened')
+    expect(opened?.endsAtMs).toBe(Math.floor(end / MINUTE_MS) * MINUTE_MS)
+    expect(opened?.busy).toMatchObject([{ who: 'bench 5' }])
+  })
+})
