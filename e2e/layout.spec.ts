@@ -59,6 +59,7 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
       '/shelf',
       '/explained',
       '/for-instructors',
+      '/for-instructors/class',
     ])
   })
 

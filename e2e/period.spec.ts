@@ -1,0 +1,153 @@
+import { readFile } from 'node:fs/promises'
+import { type Bench, expect, test, tickNext } from './bench'
+import { expectInside, FORMATS, sheetsOf } from './paper'
+import type { Page } from '@playwright/test'
+
+const BENZIL = '0a5a1c7e-0000-4000-8000-000000000171'
+
+const outBy = async (page: Page) => {
+  const heading = page.getByRole('heading', { name: /^Out by \d\d:\d\d$/ })
+  await expect(heading).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('region', { name: 'The score' })).toHaveAttribute('aria-busy', 'false', {
+    timeout: 30_000,
+  })
+  const [hours = 0, minutes = 0] = (await heading.innerText()).slice(7).split(':').map(Number)
+  return 60 * hours + minutes
+}
+/** Minutes from one time of day to a later one, over midnight too. */
+const between = (from: number, to: number) => (((to - from) % 1440) + 1440) % 1440
+const kinds = async (page: Page, { url }: Bench) => {
+  const { entries } = (await (
+    await page.request.get(`${url.replace('/n/', '/api/notebooks/')}/entries`)
+  ).json()) as {
+    entries: { entry: { kind: string; body: { task?: string; is?: string } } }[]
+  }
+  return entries.map(({ entry }) => entry)
+}
+
+test('a period is lived through: a slip, a plan made anew, a safe stop, and the score as it was', async ({
+  page,
+  demo,
+}) => {
+  test.slow()
+  await page.clock.install()
+  await page.goto(demo.url)
+  const planned = await outBy(page)
+  await expect(page.getByRole('region', { name: 'Now' }).getByRole('timer')).toBeVisible()
+  await expect(page.getByText(/min to spare; in the order of the recipe/)).toBeVisible()
+
+  // The hands are free: the first is begun, where it is done it is ticked, and it stands filled on the score.
+  await page.getByRole('button', { name: 'Start the first' }).click()
+  await page.waitForURL(/\/(preps|unknowns)\//)
+  await expect
+    .poll(
+      async () =>
+        (await kinds(page, demo)).filter(({ kind, body }) => kind === 'task noted' && body.is === 'begun')
+          .length,
+    )
+    .toBeGreaterThan(2)
+  await page.goto(`${demo.url}/preps/${BENZIL}/collect`)
+  await tickNext(page)
+  await page.goto(demo.url)
+  await outBy(page)
+  await page.getByText('The score as a table').click()
+  const table = page.getByRole('table', { name: 'Every task of the period, in order' })
+  await expect(table.getByRole('row', { name: /Set up suction for the benzil.*as it was/ })).toBeVisible()
+
+  // A slip: a quarter of an hour in which nothing was done.
+  await page.clock.fastForward('15:00')
+  await page.clock.runFor(6000)
+  await expect(page.getByText(/Over \d+ min later than planned|^.*Changed: /).first()).toBeVisible({
+    timeout: 30_000,
+  })
+  const late = await outBy(page)
+  expect(between(planned, late)).toBeGreaterThan(4)
+
+  // The room closes sooner than was said: it is told what to leave, and at which stop.
+  await page.getByRole('button', { name: 'Change the period' }).click()
+  const form = page.getByRole('form', { name: 'The lab period' })
+  const to = await form.getByLabel('to', { exact: true }).inputValue()
+  const [hours = 0, minutes = 0] = to.split(':').map(Number)
+  const sooner = (60 * hours + minutes - 60 + 1440) % 1440
+  await form
+    .getByLabel('to', { exact: true })
+    .fill(`${String(Math.floor(sooner / 60)).padStart(2, '0')}:${String(sooner % 60).padStart(2, '0')}`)
+  await form.getByRole('button', { name: 'Change the period' }).click()
+  const tooLate = page.getByRole('region', { name: 'It gets late' })
+  await expect(tooLate).toContainText('Not everything is over by', { timeout: 30_000 })
+  await expect(tooLate).toContainText(/for another day|at its safe place/, { timeout: 30_000 })
+
+  // The unknown is left: what waits for it goes with it, and the rest is out sooner.
+  const beforeLeaving = await outBy(page)
+  const bar = page.getByRole('button', { name: /^Pack a tube of K-14:/ }).first()
+  await bar.focus()
+  await page.keyboard.press('Enter')
+  await page
+    .getByRole('region', { name: 'Pack a tube of K-14' })
+    .getByRole('button', { name: 'Another day' })
+    .click()
+  await expect(page.getByRole('region', { name: 'Not in this period' })).toContainText(
+    'Pack a tube of K-14',
+    {
+      timeout: 30_000,
+    },
+  )
+  await expect.poll(() => outBy(page), { timeout: 30_000 }).not.toBe(beforeLeaving)
+  expect(between(await outBy(page), beforeLeaving)).toBeGreaterThan(20)
+
+  // The plan goes out on one sheet of paper, and the alarms as a calendar.
+  for (const format of FORMATS) {
+    const sheets = await sheetsOf(await page.pdf({ format }))
+    expect(sheets).toHaveLength(1)
+    if (sheets[0]) expectInside(sheets[0])
+  }
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Alarms as a calendar file' }).click()
+  const file = await readFile(await (await download).path(), 'utf8')
+  expect(file).toContain('BEGIN:VCALENDAR')
+  expect(file).toContain('SUMMARY:The lab closes')
+  expect(file).not.toContain('K-14')
+
+  // Out at the safe stop: what was done and what is left stand beside the plan.
+  await page.getByRole('button', { name: 'Close the period' }).click()
+  await page.getByRole('button', { name: 'Yes' }).click()
+  const before = page.getByRole('region', { name: 'The period before' })
+  await expect(before).toContainText(/out at \d\d:\d\d/)
+  await expect(before).toContainText('collect the benzil')
+  await before.getByText('As planned, as it was').click()
+  await expect(before.getByRole('row', { name: /Dissolve the benzil/ })).toBeVisible()
+  await expect
+    .poll(async () => (await kinds(page, demo)).filter(({ kind }) => kind === 'period closed').length)
+    .toBe(2)
+})
+
+test('a bar is dragged later, the rest follows, and what it costs is said', async ({ page, demo }) => {
+  await page.goto(demo.url)
+  await outBy(page)
+  const bar = page.getByRole('button', { name: /^Collect the benzil:/ }).first()
+  const box = await bar.boundingBox()
+  if (!box) throw new Error('no bar')
+  await page.mouse.move(box.x + box.width / 2, box.y + 8)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + 8, { steps: 5 })
+  await page.mouse.up()
+  await expect(page.getByText(/“Collect the benzil” not before \d\d:\d\d: (it costs|out)/)).toBeVisible({
+    timeout: 30_000,
+  })
+  const noted = (await kinds(page, demo)).filter(({ kind }) => kind === 'task set aside')
+  await expect.poll(() => noted.length).toBeGreaterThan(0)
+})
+
+test('an instructor runs the day of a class, and is told what would help', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/for-instructors/class`)
+  await page.getByLabel('benches').fill('0')
+  await page.getByRole('button', { name: 'Run the day' }).click()
+  await expect(page.getByRole('alert')).toHaveText('The benches: a whole number from 1 to 500.')
+  await page.getByLabel('benches').fill('16')
+  await page.getByRole('button', { name: 'Run the day' }).click()
+  await expect(page.getByRole('heading', { name: /^All out after \d h \d\d$/ })).toBeVisible({
+    timeout: 60_000,
+  })
+  await expect(page.getByRole('row', { name: /one more melting instrument/ })).toBeVisible()
+  await expect(page.getByText(/What helps most|Neither another/)).toBeVisible()
+})
