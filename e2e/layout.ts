@@ -87,6 +87,22 @@ export function layoutFaults(page: Page): Promise<string[]> {
           Number(style.opacity) > 0.35
         )
       })
+      const covers = [...svg.querySelectorAll('rect')].filter((rect) => {
+        const { fill, fillOpacity, opacity } = getComputedStyle(rect)
+        return isSeen(rect) && fill !== 'none' && Number(fillOpacity) === 1 && Number(opacity) === 1
+      })
+      /** A bar drawn over a line hides it from what is written on the bar. */
+      const isHidden = (line: Element, inner: DOMRect) =>
+        covers.some((rect) => {
+          const box = rect.getBoundingClientRect()
+          return (
+            (line.compareDocumentPosition(rect) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0 &&
+            box.left <= inner.left &&
+            box.right >= inner.right &&
+            box.top <= inner.top &&
+            box.bottom >= inner.bottom
+          )
+        })
       for (const label of labels) {
         // A label with a halo of the paper's colour may lie on a line.
         const { paintOrder, stroke } = getComputedStyle(label)
@@ -101,7 +117,8 @@ export function layoutFaults(page: Page): Promise<string[]> {
             around.right < inner.left ||
             around.left > inner.right ||
             around.bottom < inner.top ||
-            around.top > inner.bottom
+            around.top > inner.bottom ||
+            isHidden(line, inner)
           )
             continue
           const long = line.getTotalLength()

@@ -12,8 +12,10 @@ const TOP = 22
 /** Narrower than this the score stands upright: time goes down. */
 const UPRIGHT_BELOW_PX = 560
 const PX_A_MINUTE_UPRIGHT = 3.4
-/** The slanted name of the last lane leans out so far. */
-const SLANTED_PX = 34
+/** Stops stand beside the last lane. */
+const STOPS_PX = 6
+/** The clock of now takes the place of one on the axis that is so near. */
+const NEAR_PX = 18
 /** Steps of the keys and of dragging, min. */
 const STEP_MIN = 5
 const MINUTE_MS = 60_000
@@ -116,7 +118,13 @@ function Lying({ facts, label, width, ...does }: Drawn) {
               strokeDasharray="4 3"
             />
             {one.who.length * 6.5 + 10 < to - from && (
-              <text x={from + 8} y={lane.across + 15} fontSize={FONT_PX} fill="var(--ink-2)">
+              <text
+                className="label"
+                x={from + 8}
+                y={lane.across + 15}
+                fontSize={FONT_PX}
+                fill="var(--ink-2)"
+              >
                 {one.who}
               </text>
             )}
@@ -189,7 +197,7 @@ function Upright({ facts, label, width, ...does }: Drawn) {
   const left = 44
   const top = 96
   const length = ((facts.toMs - facts.fromMs) / MINUTE_MS) * PX_A_MINUTE_UPRIGHT
-  const { lanes, bars, end, along } = placeScore(facts, length, left, width - left - SLANTED_PX)
+  const { lanes, bars, end, along } = placeScore(facts, length, left, width - left - STOPS_PX)
   const y = (ms: number) => top + along(ms)
   const height = top + length + 24
   return (
@@ -203,9 +211,11 @@ function Upright({ facts, label, width, ...does }: Drawn) {
       {facts.ticks.map(({ atMs, text }) => (
         <g key={atMs}>
           <path d={`M${left} ${y(atMs)}H${end}`} stroke="var(--hair)" />
-          <text x={left - 6} y={y(atMs) + 4} fontSize={FONT_PX} textAnchor="end" fill="var(--ink-2)">
-            {text}
-          </text>
+          {(facts.nowMs === null || Math.abs(y(atMs) - y(facts.nowMs)) > NEAR_PX) && (
+            <text x={left - 6} y={y(atMs) + 4} fontSize={FONT_PX} textAnchor="end" fill="var(--ink-2)">
+              {text}
+            </text>
+          )}
         </g>
       ))}
       {lanes.map((lane, i) =>
@@ -220,7 +230,7 @@ function Upright({ facts, label, width, ...does }: Drawn) {
             y={top - 8}
             fontSize={FONT_PX}
             fill="var(--ink)"
-            transform={`rotate(-62 ${lane.across + lane.thick / 2 + 4} ${top - 8})`}
+            transform={`rotate(-90 ${lane.across + lane.thick / 2 + 4} ${top - 8})`}
           >
             {lane.name.length > 13 ? lane.name.replace(/ block| stage| tube/, '') : lane.name}
           </text>

@@ -57,8 +57,11 @@ export const heavy = {
   /** Answers once it has been fetched and runs. */
   isThere: () => true,
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
-  planPeriod: ({ tasks, terms, putOff, nowMs }: PeriodAsked, before: PlanBefore | null): Result<Conduct> =>
-    attempt(() => conduct(tasks, terms, putOff, nowMs, before)),
+  planPeriod: (
+    { tasks, terms, putOff, nowMs }: PeriodAsked,
+    before: PlanBefore | null,
+    effort = 1,
+  ): Result<Conduct> => attempt(() => conduct(tasks, terms, putOff, nowMs, before, effort)),
   whenLate: ({ tasks, terms, putOff, nowMs }: PeriodAsked, plan: Conduct): Result<IfLate> =>
     attempt(() => ifLate(tasks, terms, putOff, nowMs, plan)),
   /**

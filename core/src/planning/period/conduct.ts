@@ -33,6 +33,8 @@ export interface Conduct extends SessionPlan {
 const OFF_BY_MIN = 2
 /** With the order given there is little to find. */
 const KEPT_EFFORT = 0.03
+/** Whether another order gains minutes is soon seen. */
+const ANEW_EFFORT = 0.3
 /** Another order is taken only when it gains this much, min. */
 const GAIN_MIN = 3
 
@@ -41,6 +43,7 @@ const GAIN_MIN = 3
  * the bench is no more than two minutes off, so does the plan.
  *
  * @param before the plan so far, or null
+ * @param effort how much of the usual work is put into it, 0 to 1
  * @throws ImpossibleInput where no order keeps every wait
  */
 export function conduct(
@@ -49,9 +52,10 @@ export function conduct(
   putOff: ReadonlyMap<string, TaskSetAside>,
   nowMs: EpochMs,
   before: PlanBefore | null,
+  effort = 1,
 ): Conduct {
   const { session, deadlineMin, aside } = sessionOf(tasks, terms, putOff, nowMs)
-  const { plan, changed } = planned(session, tasks, before)
+  const { plan, changed } = planned(session, tasks, before, effort)
   return {
     ...plan,
     starts: Object.fromEntries(Object.entries(plan.starts).filter(([id]) => isTask(id))),
@@ -75,13 +79,14 @@ function planned(
   session: BenchSession & Happened,
   tasks: readonly PeriodTask[],
   before: PlanBefore | null,
+  effort: number,
 ): { readonly plan: Plan; readonly changed: string | null } {
   const isNew = before === null || !session.tasks.some(({ id }) => before.starts[id] !== undefined)
-  if (isNew) return { plan: replan(session), changed: null }
+  if (isNew) return { plan: replan(session, effort), changed: null }
   const tried = attempt(() => replan(inOrder(session, before), KEPT_EFFORT))
   const kept = tried.ok ? tried.value : null
   if (kept && isAsPlanned(session, kept, before)) return { plan: kept, changed: null }
-  const free = replan(session)
+  const free = replan(session, kept ? ANEW_EFFORT * effort : effort)
   if (kept && kept.makespanMin - free.makespanMin < GAIN_MIN)
     return { plan: kept, changed: slipOf(tasks, session, kept, before) }
   const gainedMin = kept ? kept.makespanMin - free.makespanMin : null

@@ -20,6 +20,11 @@ import { failed } from '../../../workers/useComputed'
 /** The tasks are told anew this often, ms: what was running may be over. */
 const TELL_MS = 5000
 const MINUTE_MS = 60_000
+/** So much of the usual work gives a fair plan at once. */
+const QUICK_EFFORT = 0.03
+const MANY_EFFORT = 0.2
+/** So many open tasks are soon proven. */
+const PROVEN_TO = 20
 
 export interface PeriodNow {
   readonly period: PeriodFacts
@@ -117,7 +122,15 @@ async function plan(
     tell({ period: id, plan: null, late: null, problem: heavy.ok ? null : heavy.problem, changed: null })
     return
   }
-  const planned = await settled(() => heavy.planPeriod(asked, planBefore(period)))
+  const before = planBefore(period)
+  if (before === null) {
+    // A plan to begin with; the better one follows.
+    const quick = await settled(() => heavy.planPeriod(asked, null, QUICK_EFFORT))
+    const isWanted =
+      !quick.ok || tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })
+    if (!isWanted) return
+  }
+  const planned = await settled(() => heavy.planPeriod(asked, before, effortFor(tasks)))
   if (!planned.ok) {
     tell({ period: id, plan: null, late: null, problem: planned.problem, changed: null })
     return
@@ -134,6 +147,12 @@ async function plan(
     problem: null,
     changed: null,
   })
+}
+
+/** Few tasks are proven; of many a minute or two more is not worth seconds of a telephone’s time. */
+function effortFor(tasks: readonly PeriodTask[]): number {
+  const open = tasks.filter(({ state, isOptional }) => state.is === 'open' && !isOptional)
+  return open.length <= PROVEN_TO ? 1 : MANY_EFFORT
 }
 
 /** An answer, or why there is none; where there is no worker it is worked out at once. */
