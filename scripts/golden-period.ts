@@ -131,7 +131,29 @@ export function writePeriod(pen: Pen): void {
       { what: 'flame', who: 'bench 8', fromAtMs: minutesAgo(4), toAtMs: minutesAgo(-38) },
     ],
     first: prep,
-    planned: [],
+    planned: [
+      { task: `${adipicPrep}/dissolve`, words: 'Dissolve the adipic acid', startMin: 18, durationMin: 9 },
+      {
+        task: `${prep}/get ready`,
+        words: 'Put ethanol 95% on to heat for the benzil',
+        startMin: 20,
+        durationMin: 2,
+      },
+      { task: `${prep}/dissolve`, words: 'Dissolve the benzil', startMin: 29, durationMin: 13 },
+      {
+        task: `${adipicPrep}/balance`,
+        words: 'Balance the centrifuge tube of the adipic acid',
+        startMin: 45,
+        durationMin: 3,
+      },
+      { task: `${prep}/collect`, words: 'Collect the benzil', startMin: 74, durationMin: 6 },
+      {
+        task: 'bench/clear up',
+        words: 'Clear up: wastes to their bottles, heat and water off, bench wiped',
+        startMin: 196,
+        durationMin: 10,
+      },
+    ],
   })
   tick(prep, 'heat-solvent', minutesAgo(26))
   tick(prep, 'wet-the-crude', minutesAgo(23))

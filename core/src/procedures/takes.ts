@@ -1,4 +1,3 @@
-import type { Step } from './procedure'
 import { coolingMin } from '../solubility/glassware'
 
 /** What a step takes of the bench while it goes on. */
@@ -124,9 +123,16 @@ export interface StepTakes extends Takes {
  *
  * @param step of a fixed plan
  * @param hotML volume of the batch: a larger one takes longer to heat and to dissolve
- * @example takesOf({ id: 'rinse-cold', station: 'collect', text: '…' }, 10).handsMin // 2
+ * @example takesOf({ id: 'rinse-cold' }, 10).handsMin // 2
  */
-export function takesOf(step: Pick<Step, 'id' | 'timer' | 'takes'>, hotML: number): StepTakes {
+export function takesOf(
+  step: {
+    readonly id: string
+    readonly timer?: { readonly minutes: number }
+    readonly takes?: Takes
+  },
+  hotML: number,
+): StepTakes {
   const known = step.takes ?? TAKES[step.id]
   const said = known ?? { handsMin: UNKNOWN_STEP_MIN }
   const scaled = (min: number) => (said.isByVolume ? Math.max(min, coolingMin(min, hotML)) : min)

@@ -17,7 +17,7 @@ export interface ScoreBar {
   /** Can be put off by hand. */
   readonly movable: boolean
 }
-export interface ScoreTaken {
+interface ScoreTaken {
   readonly lane: string
   readonly who: string
   readonly fromMs: number
@@ -72,13 +72,15 @@ const LANE_GAP = { lying: 16, upright: 6 } as const
 /** Shorter than this a bar cannot be hit with a finger or seen, px. */
 const LENGTH_LEAST = 3
 const FONT_PX = 12
+/** What ends in the minute in which the next begins is not beside it: plans are in whole minutes. */
+const SAME_MINUTE_MS = 59_000
 
 /** Rows of one lane: bars that overlap stand beside each other. */
 function rowsOf(bars: readonly ScoreBar[]): ReadonlyMap<ScoreBar, number> {
   const ends: number[] = []
   const rows = new Map<ScoreBar, number>()
   for (const bar of [...bars].sort((p, q) => p.fromMs - q.fromMs || p.toMs - q.toMs)) {
-    const free = ends.findIndex((end) => end <= bar.fromMs)
+    const free = ends.findIndex((end) => end <= bar.fromMs + SAME_MINUTE_MS)
     const row = free < 0 ? ends.length : free
     ends[row] = bar.toMs
     rows.set(bar, row)

@@ -3,9 +3,9 @@ import { clock as clockText } from './format'
 const MINUTE_MS = 60_000
 const DAY_MIN = 1440
 
-/** Minutes since midnight of 14:05; null where it is no time of day. */
-function minutesOf(text: string): number | null {
-  const found = /^(\d{1,2}):(\d{2})$/.exec(text.trim())
+/** Minutes since midnight of 14:05, typed 14.05 or 1405 too; null where it is no time of day. */
+export function minutesOf(text: string): number | null {
+  const found = /^(\d{1,2})[:.h]?(\d{2})$/.exec(text.trim())
   const [hours, minutes] = [Number(found?.[1]), Number(found?.[2])]
   return found && hours < 24 && minutes < 60 ? 60 * hours + minutes : null
 }

@@ -8,7 +8,7 @@ import { isTask, type PeriodTerms, sessionOf } from './session'
 import type { PeriodTask } from './task'
 
 /** The last moment for a task, and where its row stops if that is missed. */
-export interface LastStart {
+interface LastStart {
   readonly task: string
   readonly atMin: number
   /** How things are left then; null with no safe stop before it. */

@@ -1,4 +1,4 @@
-import type { EpochMs, PeriodId } from '../../ids'
+import type { EpochMs, PeriodId, SubjectId } from '../../ids'
 import type { Entry } from '../../notebook/entry'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
 import type { View } from '../../notebook/fold'
@@ -26,7 +26,7 @@ export const periodsOf = remember(
   sameItems,
 )
 
-export const periodOf = remember((view: View, id: PeriodId): PeriodFacts | null => {
+const periodOf = remember((view: View, id: PeriodId): PeriodFacts | null => {
   const opened = latestLine(view, id, 'period opened')
   if (!opened) return null
   const noted = linesOf(view, id, 'task noted')
@@ -57,3 +57,18 @@ export function periodAt(view: View, nowMs: EpochMs): PeriodFacts | null {
 export function periodBefore(view: View): PeriodFacts | null {
   return periodsOf(view).findLast(({ closed }) => closed !== null) ?? null
 }
+
+/**
+ * How long the hands were at a prep or an unknown in periods that are over, min, and how many periods that was; null
+ * where none was closed in which it was worked on.
+ */
+export const atTheBench = remember(
+  (view: View, of: SubjectId): { readonly handsMin: number; readonly periods: number } | null => {
+    const spans = periodsOf(view).flatMap(({ closed }) => {
+      const mine = closed?.body.done.filter(({ task }) => task.startsWith(`${of}/`)) ?? []
+      return mine.length > 0 ? [mine.reduce((sum, { fromAtMs, toAtMs }) => sum + toAtMs - fromAtMs, 0)] : []
+    })
+    if (spans.length === 0) return null
+    return { handsMin: Math.round(spans.reduce((sum, ms) => sum + ms, 0) / 60_000), periods: spans.length }
+  },
+)

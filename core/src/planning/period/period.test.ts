@@ -4,6 +4,7 @@ import { golden } from '../../../golden/contract'
 import { copiesOf } from '../../../golden/copies'
 import {
   atHand,
+  atTheBench,
   type Bodies,
   classTasks,
   conduct,
@@ -179,6 +180,13 @@ describe('a period of the ledger', () => {
     const closed = later(demo, [['period closed', period.id, 1, { outAtMs: NOW, done: [], left: [] }]])
     expect(periodAt(closed, NOW + 2 * MINUTE_MS)).toBeNull()
     expect(periodBefore(closed)?.id).toBe(period.id)
+  })
+  test('how long the hands were at a prep is the sum of its tasks in closed periods', () => {
+    expect(atTheBench(demo, '0a5a1c7e-0000-4000-8000-000000000101' as PrepId)).toEqual({
+      handsMin: 26,
+      periods: 1,
+    })
+    expect(atTheBench(demo, BENZIL)).toBeNull()
   })
   test('three times done on this bench, a piece of work has its own pace, and it can be put back', () => {
     const lines = [1, 2, 3].flatMap((nth): (readonly [Kind, string, number, Bodies[Kind]])[] => {

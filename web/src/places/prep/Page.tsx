@@ -1,6 +1,7 @@
 import css from './Page.module.css'
 import {
   accountOf,
+  atTheBench,
   cautionsFor,
   crudeInText,
   disposalFor,
@@ -35,11 +36,14 @@ export function Page({ prep }: StationProps) {
   const losses = lossesOf(view, prep)
   const words = ownWordsOf(view, prep.id)
   const plan = prep.plan?.body
+  const took = atTheBench(view, prep.id)
   return (
     <article className={css.pageSheet}>
       <div className="d-flex flex-wrap align-items-baseline gap-3 mb-3">
         <p className="mb-0">
           <b>{prep.opened.body.title}</b>, {title}, {day(prep.opened.at)}, {prep.opened.author}
+          {took &&
+            `; ${took.handsMin} min of hands in ${took.periods === 1 ? 'one lab period' : `${took.periods} lab periods`}`}
         </p>
         <div className="ms-auto no-print">
           <PrintButton variant="primary">Print the page</PrintButton>

@@ -2,7 +2,7 @@ import type { EpochMs } from '../../../ids'
 import { defineKind } from '../defineKind'
 
 /** A task as it went. */
-export interface TaskDone {
+interface TaskDone {
   readonly task: string
   readonly words: string
   readonly fromAtMs: EpochMs

@@ -11,7 +11,7 @@ export interface PeriodBusy {
   readonly toAtMs: EpochMs
 }
 /** A task as it was planned when the period was opened, to be read beside how it went. */
-export interface PlannedTask {
+interface PlannedTask {
   readonly task: string
   readonly words: string
   readonly startMin: number

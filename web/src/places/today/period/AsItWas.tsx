@@ -2,6 +2,7 @@ import { type PeriodFacts, uncapital } from '@ivory-crystal/core'
 import { clock, dayAndClock } from '../../../format/format'
 
 const MINUTE_MS = 60_000
+const LEFT_MOST = 4
 
 /** A period that is over: as planned beside as it was, and what is left. */
 export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number }) {
@@ -12,6 +13,7 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
     ...one,
     plan: planned.find(({ task }) => task === one.task) ?? null,
   }))
+  const { left } = closed.body
   const lateMin = Math.round((closed.body.outAtMs - endsAtMs) / MINUTE_MS)
   return (
     <section className="mt-4" aria-label="The period before">
@@ -19,7 +21,8 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
       <p className="mt-2 mb-0">
         {dayAndClock(beginsAtMs, nowMs)} to {clock(endsAtMs)}; out at {clock(closed.body.outAtMs)},{' '}
         {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min to spare` : 'on time'}.
-        {closed.body.left.length > 0 && ` Left: ${closed.body.left.map(uncapital).join('; ')}.`}
+        {left.length > 0 &&
+          ` Left for another day: ${left.slice(0, LEFT_MOST).map(uncapital).join('; ')}${left.length > LEFT_MOST ? `; and ${left.length - LEFT_MOST} more` : ''}.`}
       </p>
       {rows.length > 0 && (
         <details className="mt-2">
@@ -45,7 +48,7 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
                   <td data-name="as it was">
                     {clock(fromAtMs)} to {clock(toAtMs)}
                   </td>
-                  <td data-name="took">{Math.round((toAtMs - fromAtMs) / MINUTE_MS)} min</td>
+                  <td data-name="took">{tookText(toAtMs - fromAtMs)}</td>
                 </tr>
               ))}
             </tbody>
@@ -54,4 +57,8 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
       )}
     </section>
   )
+}
+
+function tookText(ms: number): string {
+  return ms < MINUTE_MS ? 'under a minute' : `${Math.round(ms / MINUTE_MS)} min`
 }

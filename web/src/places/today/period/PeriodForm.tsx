@@ -14,7 +14,7 @@ import {
 } from '@ivory-crystal/core'
 import { clock as pageClock } from '../../../app/clock'
 import { clock } from '../../../format/format'
-import { momentAfter, momentAt } from '../../../format/timeOfDay'
+import { minutesOf, momentAfter, momentAt } from '../../../format/timeOfDay'
 import { newSubject, useNotebook, write } from '../../../ledger/notebook'
 import { SaidWrong } from '../../../parts/InlineField'
 import { compute } from '../../../workers/compute'
@@ -71,8 +71,8 @@ function periodOf(typed: Typed, nowMs: number): string | Omit<PeriodOpened, 'pla
 }
 
 function sayNoTime(which: string, text: string): string {
-  return text === ''
-    ? `“${which}” wants a time of day.`
+  return minutesOf(text) === null
+    ? `“${which}” wants a time of day, such as 13:30.`
     : `${text} is no time of this day: the clocks are put forward past it.`
 }
 

@@ -1,7 +1,7 @@
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 
-/** A time of day, by the clock on the wall. */
+/** A time of day by the clock on the wall, as it is shown everywhere else: 13:30. */
 export function TimeField({
   label,
   value,
@@ -15,12 +15,15 @@ export function TimeField({
 }) {
   const id = useId()
   return (
-    <div style={{ width: 118 }}>
+    <div style={{ width: 84 }}>
       <Form.Label htmlFor={id}>{label}</Form.Label>
       <Form.Control
         id={id}
-        type="time"
         size="sm"
+        inputMode="numeric"
+        autoComplete="off"
+        placeholder="13:30"
+        maxLength={5}
         value={value}
         isInvalid={isInvalid}
         onChange={(event) => {

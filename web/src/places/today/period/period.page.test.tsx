@@ -150,7 +150,7 @@ describe('setting the period', () => {
   test('no end, the wrong way round, and over already are each a sentence, and nothing typed is lost', async () => {
     const { user, form } = await setUp()
     await user.click(form.getByRole('button', { name: 'Set the period' }))
-    form.getByText('“to” wants a time of day.')
+    form.getByText('“to” wants a time of day, such as 13:30.')
     await type(user, form.getByLabelText('to'), shown(nowMs - 60 * MINUTE_MS))
     await user.click(form.getByRole('button', { name: 'Set the period' }))
     form.getByText(/a period is 12 h at most\. Are the two the right way round\?$/)
