@@ -372,3 +372,13 @@ export {
   packTubes,
   type Grinding,
 } from './notebook/acts/samples'
+export {
+  LENS_EXERCISES,
+  type LensExercise,
+  type Level,
+  type MeltExercise,
+  meltExercise,
+  startMelt,
+} from './practice/meltExercise'
+export { markWithinC, scoreMarks, type MarksScore } from './practice/scoreMarks'
+export { truthAfter, type TubeTruth } from './practice/truth'

@@ -1,0 +1,138 @@
+import { randomSource } from '../math/random'
+import { eutectic } from '../melting/eutectic'
+import { fusionOf } from '../reference/fusionOf'
+import type { Compound } from '../reference/shelf'
+import { type BlockState, createBlock, advance } from '../simulator/block'
+import { PROGRAMMABLE_BLOCK } from '../simulator/characters'
+import { createTube, type SimulatedSample } from '../simulator/tube'
+import type { Grain } from '../heating/observedRange'
+
+/** The exercises at the lens. */
+export const LENS_EXERCISES = [
+  'see it melt',
+  'shrinking is not melting',
+  'two numbers',
+  'it starts early',
+  'three at once',
+] as const
+export type LensExercise = (typeof LENS_EXERCISES)[number]
+
+/** Harder with each: 1 to 3. */
+export type Level = 1 | 2 | 3
+
+interface PracticeTube {
+  readonly slot: 1 | 2 | 3
+  readonly sample: SimulatedSample
+  readonly fillMm: number
+  readonly grain: Grain
+  readonly colour: string
+  /** What was in it, told with the answer. */
+  readonly was: string
+  readonly seed: number
+}
+/** One exercise as it is put to a learner: data and a seed, the same seed the same tubes. */
+export interface MeltExercise {
+  readonly exercise: LensExercise
+  readonly seed: number
+  readonly level: Level
+  readonly tubes: readonly PracticeTube[]
+  /** Where the block stands when the tubes are in, °C. */
+  readonly startC: number
+  readonly rateCPerMin: number
+  /** It is heated no further, °C. */
+  readonly stopC: number
+}
+
+/** Mole fraction of what does not belong there, from a least to a most. */
+const IMPURITY: Readonly<Record<LensExercise, readonly [number, number]>> = {
+  'see it melt': [0, 0],
+  'shrinking is not melting': [0.01, 0.025],
+  'two numbers': [0.06, 0.1],
+  'it starts early': [0.16, 0.24],
+  'three at once': [0, 0.08],
+}
+/** The block starts this far below the first thing to be seen, °C: drawn, so that nobody can count on it. */
+const BEFORE_C: readonly [number, number] = [2, 5]
+/** The learner sees shrinking this far below the first liquid at most, °C. */
+const SHRINKS_MOST_C = 3
+const ABOVE_C = 4
+
+/**
+ * The tubes of an exercise at the lens, and how they are heated.
+ *
+ * @param compounds to draw from: each once an exercise, and another as what does not belong there
+ * @param seed whole number; the same seed gives the same tubes
+ */
+export function meltExercise(
+  exercise: LensExercise,
+  compounds: readonly Compound[],
+  seed: number,
+  level: Level,
+): MeltExercise {
+  const { uniform } = randomSource(seed)
+  const between = ([least, most]: readonly [number, number]) => least + (most - least) * uniform()
+  const pick = <T>(from: readonly T[]): T => from[Math.floor(uniform() * from.length)] as T
+  const count = exercise === 'three at once' ? 3 : 1
+  const of = exercise === 'three at once' ? closeTogether(compounds, pick) : [pick(compounds)]
+  const tubes = Array.from({ length: count }, (_, i): PracticeTube => {
+    const compound = of[i % of.length] as Compound
+    const impurity = between(IMPURITY[exercise])
+    const other = pick(compounds.filter(({ id }) => id !== compound.id))
+    const isPure = impurity < 0.004
+    return {
+      slot: (count === 1 ? 2 : i + 1) as PracticeTube['slot'],
+      sample: {
+        a: fusionOf(compound),
+        b: isPure ? null : fusionOf(other),
+        moleFractionA: isPure ? 1 : 1 - impurity,
+      },
+      fillMm: level === 1 ? 2 : 2 + Math.round(uniform()),
+      grain: level === 3 && uniform() < 0.5 ? 'coarse' : 'fine',
+      colour: compound.colour,
+      was: isPure
+        ? `${compound.name}, pure`
+        : `${compound.name} with ${(100 * impurity).toFixed(0)} mol % of ${other.name}`,
+      seed: Math.floor(uniform() * 2 ** 31),
+    }
+  })
+  const first = Math.min(...tubes.map(firstSeenC))
+  const last = Math.max(...tubes.map(({ sample }) => sample.a.meltingPointC))
+  return {
+    exercise,
+    seed,
+    level,
+    tubes,
+    startC: Math.round(first - SHRINKS_MOST_C - between(BEFORE_C)),
+    rateCPerMin: exercise === 'it starts early' ? 2 : level === 3 ? 2 : 1,
+    stopC: Math.ceil(last + ABOVE_C),
+  }
+}
+
+/** Compounds that melt near each other, so that three tubes want one pair of eyes. */
+function closeTogether(
+  compounds: readonly Compound[],
+  pick: <T>(from: readonly T[]) => T,
+): readonly Compound[] {
+  const first = pick(compounds)
+  return [...compounds]
+    .sort((p, q) => Math.abs(p.meltHighC - first.meltHighC) - Math.abs(q.meltHighC - first.meltHighC))
+    .slice(0, 3)
+}
+
+/** Where the first liquid can show, °C. */
+function firstSeenC({ sample }: PracticeTube): number {
+  return sample.b ? eutectic(sample.a, sample.b).temperatureC : sample.a.meltingPointC
+}
+
+/** The simulated block of an exercise, its tubes in and its heating begun. */
+export function startMelt({ tubes, startC, rateCPerMin, stopC, seed }: MeltExercise): BlockState {
+  const character = { ...PROGRAMMABLE_BLOCK, rates: [...PROGRAMMABLE_BLOCK.rates, rateCPerMin] }
+  const block = createBlock(character, seed, {
+    blockC: startC,
+    tubes: tubes.map(({ sample, fillMm, grain, seed: own }) =>
+      createTube(sample, { fillMm, grain }, { sampleLagMin: character.sampleLagMin, seed: own }),
+    ),
+  })
+  const warmed = block.tubes.map((tube) => ({ ...tube, shellC: tube.lagS.map(() => startC) }))
+  return advance({ ...block, tubes: warmed }, [{ kind: 'ramp', toC: stopC, rateCPerMin }], 0).state
+}
