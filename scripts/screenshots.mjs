@@ -36,7 +36,11 @@ try {
   await page.goto(at)
   await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
   await page.getByRole('heading', { name: /^Out by/ }).waitFor()
-  await page.getByRole('region', { name: 'If it gets late' }).getByText(/by \d\d:\d\d/).first().waitFor()
+  await page
+    .getByRole('region', { name: 'If it gets late' })
+    .getByText(/by \d\d:\d\d/)
+    .first()
+    .waitFor()
   await page.waitForTimeout(3000)
   await shot('today')
   await page.getByRole('link', { name: 'Adipic acid, small batch' }).click()
