@@ -223,7 +223,7 @@ export function PeriodForm({
                   </option>
                 ))}
                 <option value="balance">Balance</option>
-                <option value="hot plate">Hot plate</option>
+                <option value="hot plate">Bath or hot plate</option>
                 <option value="flame">A flame next door</option>
               </Form.Select>
             </div>

@@ -8,11 +8,12 @@ const TICK_MIN = { close: 30, wide: 60 } as const
 const CLOSE_TO_MIN = 300
 const ALONE = 'by itself'
 const FLAME = 'flame'
-const BENCH: readonly (readonly [thing: string, tone: Tone])[] = [
-  ['hot plate', 'ember'],
-  ['ice', 'ice'],
-  ['balance', 'ink'],
-  ['centrifuge', 'ink'],
+const BENCH: readonly (readonly [thing: string, name: string, tone: Tone])[] = [
+  // What burns and boils low stands in a bath, and never on a bare plate.
+  ['hot plate', 'bath or plate', 'ember'],
+  ['ice', 'ice', 'ice'],
+  ['balance', 'balance', 'ink'],
+  ['centrifuge', 'centrifuge', 'ink'],
 ]
 
 /** The times of a task on the score; null where it has none. */
@@ -74,7 +75,7 @@ export function scoreFacts(
   return {
     lanes: [
       { id: 'hands', name: 'hands', tone: 'ink' as const },
-      ...BENCH.filter(([thing]) => used.has(thing)).map(([id, tone]) => ({ id, name: id, tone })),
+      ...BENCH.filter(([thing]) => used.has(thing)).map(([id, name, tone]) => ({ id, name, tone })),
       ...instruments
         .filter(({ id }) => used.has(id))
         .map(({ id, name }) => ({ id, name: name.toLowerCase(), tone: 'ember' as const })),
