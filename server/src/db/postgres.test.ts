@@ -103,7 +103,11 @@ else
           const response = await post(one)
           statuses.add(response.status)
           if (response.status === 200) acknowledged.push(one.id)
-          else expect(response.headers['retry-after']).toBe('2')
+          else
+            expect({ status: response.status, after: response.headers['retry-after'] }).toEqual({
+              status: 503,
+              after: '2',
+            })
         }
       })()
       await new Promise((resolve) => setTimeout(resolve, 300))
