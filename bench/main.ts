@@ -1,9 +1,11 @@
 import { FIRST_SCREEN_AIM_KB, firstScreenKB } from '../scripts/build-parts.mjs'
 import { PROJECT } from '../server/src/paths'
+import { measureCrate } from './crate'
 import { measureFold } from './fold'
 import { measureIdentity, measureMap } from './identity'
 import { measureMelting } from './melting'
 import { measurePosting } from './posting'
+import { measurePractice } from './practice'
 import { measurePress } from './press'
 import { measureReliability } from './reliability'
 import { measureScreens } from './screens'
@@ -29,6 +31,8 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   watch: measureWatch,
   lens: measureLens,
   session: measureSession,
+  practice: measurePractice,
+  crate: measureCrate,
   'first-screen': () => [
     {
       what: 'first screen, gzipped JavaScript',

@@ -1,4 +1,5 @@
 import {
+  ANEW_EFFORT,
   type BenchSession,
   planBenchSession,
   recipeOrderMin,
@@ -93,7 +94,9 @@ export function measureSession(): Row[] {
   const { starts } = planBenchSession(eighteen)
   const [first] = Object.entries(starts).sort(([, p], [, q]) => p - q)
   const again = performance.now()
-  if (first) replan({ ...eighteen, nowMin: first[1] + 9, started: { [first[0]]: first[1] }, done: {} })
+  const late = { nowMin: (first?.[1] ?? 0) + 9, started: first ? { [first[0]]: first[1] } : {}, done: {} }
+  // As much work as a plan made anew on Today is given.
+  const anew = replan({ ...eighteen, ...late }, ANEW_EFFORT)
   const replanMs = performance.now() - again
   const begun = performance.now()
   simulateLab({
@@ -116,7 +119,7 @@ export function measureSession(): Row[] {
       aim: 'at least 25 %',
     },
     {
-      what: 'the rest of 18 tasks planned anew, nine minutes late',
+      what: `the rest of 18 tasks planned anew, nine minutes late: ${anew.makespanMin} min, none under ${anew.lowerBoundMin}`,
       ours: `${replanMs.toFixed(0)} ms`,
       bare: '',
       ratio: '',

@@ -51,6 +51,35 @@ test.describe('axe finds no serious fault', () => {
     await expectAccessible(page, 'Keys')
   })
 
+  test('in practice: the place, an exercise of each sort and an answer', async ({ page, demo }) => {
+    await page.goto(`${demo.url}/practice`)
+    await page.getByRole('heading', { name: 'And then' }).waitFor()
+    await expectAccessible(page, 'Practice')
+    for (const slug of [
+      'three-at-once',
+      'the-dial',
+      'the-flame',
+      'just-dissolved',
+      'the-balance',
+      'what-does-it-say',
+      'which-mixture',
+      'out-on-time',
+      'what-is-wrong-here',
+      'choose-the-solvent',
+    ]) {
+      await page.goto(`${demo.url}/practice/${slug}?seed=2`)
+      await page.getByText(/^Level 1, /).waitFor()
+      await page.waitForTimeout(600)
+      await expectAccessible(page, slug)
+    }
+    await page.getByRole('button', { name: /^Take A/ }).click()
+    await page.getByRole('heading', { name: 'How the ranking has them' }).waitFor()
+    await expectAccessible(page, 'An answer')
+    await page.goto(`${demo.url}/practice/for-instructors`)
+    await page.getByRole('heading', { name: 'Make a practical' }).waitFor()
+    await expectAccessible(page, 'Practice for instructors')
+  })
+
   test('in a finished prep, its plan in parts and its account', async ({ page }) => {
     await openPrepNamed(page, 'Benzil, from benzoin')
     for (const name of ['Dissolve', 'Melt', 'Judge', 'Page', 'Plan']) {

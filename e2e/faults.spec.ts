@@ -87,11 +87,12 @@ test('a whole notebook goes out as a file and comes into an empty ledger', async
   await page.goto(demo.url)
   await page.getByRole('link', { name: 'Preps' }).click()
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Export this notebook' }).click()
+  await page.getByRole('link', { name: 'Export its lines' }).click()
   const path = await (await download).path()
   await page.goto(own.url)
   await page.getByRole('link', { name: 'Preps' }).click()
   await page.getByLabel('Notebook file').setInputFiles(path)
+  await page.getByRole('button', { name: /^Take \d+ lines in$/ }).click()
   await expect(
     page.getByText(
       new RegExp(`${(await demo.entries()).length} lines stored, 0 were here already, 0 refused`),
@@ -105,5 +106,5 @@ test('a whole notebook goes out as a file and comes into an empty ledger', async
   await page
     .getByLabel('Notebook file')
     .setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('not json') })
-  await expect(page.getByText('notes.json is not a JSON file')).toBeVisible()
+  await expect(page.getByText('notes.json is neither a zip nor a JSON file')).toBeVisible()
 })

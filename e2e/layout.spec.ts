@@ -40,6 +40,25 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
       '/preps',
       ...STATIONS.map((one) => `/preps/${subject('01')}/${one}`),
       ...STATIONS.map((one) => `/preps/${subject('11')}/${one}`),
+      `/preps/${subject('01')}/labels`,
+    ])
+  })
+
+  test('in practice, exercise by exercise', async ({ page, demo }) => {
+    test.slow()
+    await expectAllSound(page, demo, [
+      '/practice',
+      '/practice/for-instructors',
+      '/practice/three-at-once?seed=11',
+      '/practice/the-dial?seed=2',
+      '/practice/the-flame?seed=3',
+      '/practice/just-dissolved?seed=2',
+      '/practice/the-balance?seed=5&level=3',
+      '/practice/what-does-it-say?seed=8&level=2',
+      '/practice/which-mixture?seed=1&level=3',
+      '/practice/out-on-time?seed=2&level=2',
+      '/practice/what-is-wrong-here?seed=1&level=2',
+      '/practice/choose-the-solvent?seed=1&level=3',
     ])
   })
 

@@ -44,7 +44,8 @@ function newest(path) {
   return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))))
 }
 
-export function firstScreenKB(root = ROOT) {
+/** gzipped kB of JavaScript of the first screen; or what a place needs beyond it. */
+export function firstScreenKB(root = ROOT, beyond = null) {
   const dist = join(root, 'web/dist')
   const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'))
   const files = new Set()
@@ -56,6 +57,11 @@ export function firstScreenKB(root = ROOT) {
   }
   add('index.html')
   add('src/places/today/Today.tsx')
+  const first = new Set(files)
+  if (beyond) {
+    for (const key of beyond) add(key)
+    for (const file of first) files.delete(file)
+  }
   return [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0) / 1000
 }
 

@@ -155,19 +155,19 @@ export function writePeriod(pen: Pen): void {
       },
     ],
   })
-  tick(prep, 'heat-solvent', minutesAgo(26))
-  tick(prep, 'wet-the-crude', minutesAgo(23))
-  write('task noted', period, minutesAgo(20), {
+  tick(prep, 'heat-solvent', minutesAgo(24))
+  tick(prep, 'wet-the-crude', minutesAgo(22))
+  write('task noted', period, minutesAgo(10.5), {
     task: `${prep}/dissolve`,
     words: 'Dissolve the benzil',
     is: 'begun',
   })
-  portion(prep, '1.2', 'less solid', minutesAgo(19.5))
-  portion(prep, '1.0', 'less solid', minutesAgo(17.6))
-  portion(prep, '1.1', 'all dissolved', minutesAgo(15))
-  tick(prep, 'dissolve-in-portions', minutesAgo(13.5))
-  pour(prep, '6.7', 'dilute', minutesAgo(9.5))
-  tick(prep, 'dilute-hot', minutesAgo(8.5))
+  portion(prep, '1.2', 'less solid', minutesAgo(10.2))
+  portion(prep, '1.0', 'less solid', minutesAgo(8.9))
+  portion(prep, '1.1', 'all dissolved', minutesAgo(7.5))
+  tick(prep, 'dissolve-in-portions', minutesAgo(6.2))
+  pour(prep, '6.7', 'dilute', minutesAgo(6))
+  tick(prep, 'dilute-hot', minutesAgo(5.8))
   tick(prep, 'off-the-heat', minutesAgo(5.4))
   write('timer started', prep, minutesAgo(5 + 1 / 3), { timer: 'cool', minutes: 15 })
   write('task set aside', period, minutesAgo(4), {

@@ -59,6 +59,7 @@ import {
 } from '../core/src/index'
 import { writeInstruments } from './golden-instruments'
 import { writePeriod } from './golden-period'
+import { writePractice } from './golden-practice'
 import { writeUnknowns } from './golden-unknowns'
 
 const NOW = Date.UTC(2026, 10, 24, 14, 0)
@@ -674,6 +675,12 @@ write('balanced', adipicPrep, minutesAgo(2), {
 })
 tick(adipicPrep, 'balance-partner', minutesAgo(1.9))
 write('timer started', adipicPrep, minutesAgo(1.5), { timer: 'spin', minutes: 3 })
+
+writePractice({
+  write,
+  minutesAgo,
+  compounds: REFERENCE_COMPOUNDS.map(({ id }) => compound(id)),
+})
 
 writePeriod({
   write,

@@ -18,12 +18,15 @@ module.exports = class extends TestEnvironment {
       unobserve() {}
       disconnect() {}
     }
-    page.Blob.prototype.text = function () {
-      return new Promise((resolve) => {
-        const reader = new page.FileReader()
-        reader.onload = () => resolve(reader.result)
-        reader.readAsText(this)
-      })
-    }
+    const read = (how) =>
+      function () {
+        return new Promise((resolve) => {
+          const reader = new page.FileReader()
+          reader.onload = () => resolve(reader.result)
+          reader[how](this)
+        })
+      }
+    page.Blob.prototype.text = read('readAsText')
+    page.Blob.prototype.arrayBuffer = read('readAsArrayBuffer')
   }
 }

@@ -262,6 +262,7 @@ export {
   type Visualized,
 } from './notebook/kinds/plate-developed/kind'
 export type { Weighed } from './notebook/kinds/weighed/kind'
+export * from './notebook/views/labels'
 export * from './notebook/views/prep'
 export * from './notebook/views/melt'
 export * from './notebook/views/ranges'
@@ -300,8 +301,9 @@ export { uncapital } from './words'
 export { classTasks, tasksOf } from './planning/period/tasksOf'
 export type { PeriodBusy, PeriodOpened } from './notebook/kinds/period-opened/kind'
 export type { TaskSetAside } from './notebook/kinds/task-set-aside/kind'
+export { closePeriod, noteTask, setTaskAside } from './planning/period/acts'
 export { atTheBench, periodAt, periodBefore, type PeriodFacts, periodsOf } from './planning/period/noted'
-export { conduct, type Conduct, momentOf, type PlanBefore } from './planning/period/conduct'
+export { ANEW_EFFORT, conduct, type Conduct, momentOf, type PlanBefore } from './planning/period/conduct'
 export { atHand, type AtHand, type Ready, type Running } from './planning/period/atHand'
 export { type IfLate, ifLate } from './planning/period/late'
 export { type PeriodTerms } from './planning/period/session'
@@ -372,13 +374,3 @@ export {
   packTubes,
   type Grinding,
 } from './notebook/acts/samples'
-export {
-  LENS_EXERCISES,
-  type LensExercise,
-  type Level,
-  type MeltExercise,
-  meltExercise,
-  startMelt,
-} from './practice/meltExercise'
-export { markWithinC, scoreMarks, type MarksScore } from './practice/scoreMarks'
-export { truthAfter, type TubeTruth } from './practice/truth'

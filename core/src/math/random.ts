@@ -43,3 +43,13 @@ export function randomSource(seed: number): RandomSource {
     state: () => state,
   }
 }
+
+/** A list in an order drawn from a source (Fisher and Yates). */
+export function shuffled<T>(list: readonly T[], uniform: () => number): readonly T[] {
+  const out = [...list]
+  for (let i = out.length - 1; i > 0; i--) {
+    const j = Math.floor(uniform() * (i + 1))
+    ;[out[i], out[j]] = [out[j] as T, out[i] as T]
+  }
+  return out
+}

@@ -1,9 +1,9 @@
 import { randomSource } from '../math/random'
-import { eutectic } from '../melting/eutectic'
+import { meltingRange } from '../melting/meltingRange'
 import { fusionOf } from '../reference/fusionOf'
 import type { Compound } from '../reference/shelf'
 import { type BlockState, createBlock, advance } from '../simulator/block'
-import { PROGRAMMABLE_BLOCK } from '../simulator/characters'
+import { type BlockCharacter, PROGRAMMABLE_BLOCK } from '../simulator/characters'
 import { createTube, type SimulatedSample } from '../simulator/tube'
 import type { Grain } from '../heating/observedRange'
 
@@ -41,12 +41,14 @@ export interface MeltExercise {
   readonly rateCPerMin: number
   /** It is heated no further, °C. */
   readonly stopC: number
+  /** The simulated instrument; the programmable block where none is named. */
+  readonly character?: BlockCharacter
 }
 
 /** Mole fraction of what does not belong there, from a least to a most. */
 const IMPURITY: Readonly<Record<LensExercise, readonly [number, number]>> = {
   'see it melt': [0, 0],
-  'shrinking is not melting': [0.01, 0.025],
+  'shrinking is not melting': [0.002, 0.005],
   'two numbers': [0.06, 0.1],
   'it starts early': [0.16, 0.24],
   'three at once': [0, 0.08],
@@ -54,7 +56,7 @@ const IMPURITY: Readonly<Record<LensExercise, readonly [number, number]>> = {
 /** The block starts this far below the first thing to be seen, °C: drawn, so that nobody can count on it. */
 const BEFORE_C: readonly [number, number] = [2, 5]
 /** The learner sees shrinking this far below the first liquid at most, °C. */
-const SHRINKS_MOST_C = 3
+export const SHRINKS_MOST_C = 3
 const ABOVE_C = 4
 
 /**
@@ -78,7 +80,7 @@ export function meltExercise(
     const compound = of[i % of.length] as Compound
     const impurity = between(IMPURITY[exercise])
     const other = pick(compounds.filter(({ id }) => id !== compound.id))
-    const isPure = impurity < 0.004
+    const isPure = impurity < 0.001
     return {
       slot: (count === 1 ? 2 : i + 1) as PracticeTube['slot'],
       sample: {
@@ -91,7 +93,7 @@ export function meltExercise(
       colour: compound.colour,
       was: isPure
         ? `${compound.name}, pure`
-        : `${compound.name} with ${(100 * impurity).toFixed(0)} mol % of ${other.name}`,
+        : `${compound.name} with ${(100 * impurity).toFixed(impurity < 0.01 ? 1 : 0)} mol % of ${other.name}`,
       seed: Math.floor(uniform() * 2 ** 31),
     }
   })
@@ -119,14 +121,15 @@ function closeTogether(
     .slice(0, 3)
 }
 
-/** Where the first liquid can show, °C. */
-function firstSeenC({ sample }: PracticeTube): number {
-  return sample.b ? eutectic(sample.a, sample.b).temperatureC : sample.a.meltingPointC
+/** Where the powder can first be seen to change, °C: a tenth of it liquid, and shrinking comes before that. */
+export function firstSeenC({ sample: { a, b, moleFractionA } }: Pick<PracticeTube, 'sample'>): number {
+  return b ? meltingRange(a, b, moleFractionA, { visibleLiquidFraction: 0.1 }).onsetC : a.meltingPointC
 }
 
 /** The simulated block of an exercise, its tubes in and its heating begun. */
-export function startMelt({ tubes, startC, rateCPerMin, stopC, seed }: MeltExercise): BlockState {
-  const character = { ...PROGRAMMABLE_BLOCK, rates: [...PROGRAMMABLE_BLOCK.rates, rateCPerMin] }
+export function startMelt(exercise: MeltExercise): BlockState {
+  const { tubes, startC, rateCPerMin, stopC, seed, character: on = PROGRAMMABLE_BLOCK } = exercise
+  const character = { ...on, rates: [...on.rates, rateCPerMin] }
   const block = createBlock(character, seed, {
     blockC: startC,
     tubes: tubes.map(({ sample, fillMm, grain, seed: own }) =>

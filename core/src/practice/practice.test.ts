@@ -1,9 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { advance, type BlockReading, DEFAULT_HOUSE_RULES } from '../index'
 import {
-  advance,
-  type BlockReading,
-  DEFAULT_HOUSE_RULES,
   LENS_EXERCISES,
   type LensExercise,
   type Level,
@@ -14,7 +12,7 @@ import {
   startMelt,
   truthAfter,
   type TubeTruth,
-} from '../index'
+} from './index'
 import { referenceCompound } from '../../golden/reference'
 
 const compounds = [

@@ -33,6 +33,19 @@ const fileBody = Joi.object({
 /** Lines of an import stored together. */
 const LINES_AT_ONCE = 1000
 
+/** Lines of a report that are told; the rest is counted. */
+const REPORTED_MOST = 200
+
+/** @throws HttpProblem on what is no notebook: a file of nonsense leaves no empty one behind */
+function readable(body: unknown): NotebookFile {
+  const file = checked<NotebookFile>(fileBody, body)
+  const cannot = unstorable(file.notebook)
+  if (cannot) throw new HttpProblem(400, 'This file cannot be read', cannot)
+  if (file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
+    throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is a line of a notebook.')
+  return file
+}
+
 async function* entriesOf(store: LedgerStore, id: NotebookId): AsyncGenerator<readonly RawEntry[]> {
   for await (const lines of store.after(id, 0)) yield lines.map(({ entry }) => entry)
 }
@@ -57,13 +70,33 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
     response.attachment(`${name}.ivory-crystal.json`)
     await sendList(response, head, 'entries', entriesOf(store, id))
   })
+  // A look first: nothing is stored.
+  router.post('/import/look', async (request, response) => {
+    const file = readable(request.body)
+    const here = new Set<string>()
+    const isHere = (await store.notebooks()).some((row) => row.id === file.notebook.id)
+    if (isHere)
+      for await (const lines of store.after(file.notebook.id, 0))
+        for (const { entry } of lines) here.add(entry.id)
+    const report = file.entries.flatMap((entry, i) => {
+      const sentence = refusalOf(entry)
+      return sentence === null ? [] : [{ line: i + 1, sentence }]
+    })
+    const known = file.entries.filter((entry) =>
+      here.has((entry as Partial<RawEntry> | null)?.id ?? ''),
+    ).length
+    response.json({
+      notebook: file.notebook,
+      isHere,
+      lines: file.entries.length,
+      here: known,
+      fresh: file.entries.length - known - report.length,
+      refused: report.length,
+      report: report.slice(0, REPORTED_MOST),
+    })
+  })
   router.post('/import', async (request, response) => {
-    const file = checked<NotebookFile>(fileBody, request.body)
-    const cannot = unstorable(file.notebook)
-    if (cannot) throw new HttpProblem(400, 'This file cannot be read', cannot)
-    // A file of nonsense leaves no empty notebook behind.
-    if (file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
-      throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is a line of a notebook.')
+    const file = readable(request.body)
     if (!(await store.notebooks()).some((row) => row.id === file.notebook.id))
       await store.createNotebook({ id: file.notebook.id, title: file.notebook.title })
     const answers: Answer[] = []
@@ -76,7 +109,7 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
     const report = answers.flatMap((answer, i) =>
       'sentence' in answer ? [{ line: i + 1, sentence: answer.sentence }] : [],
     )
-    response.json({ notebook: file.notebook, ...counted, report: report.slice(0, 200) })
+    response.json({ notebook: file.notebook, ...counted, report: report.slice(0, REPORTED_MOST) })
   })
   return router
 }

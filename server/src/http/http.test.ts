@@ -286,7 +286,19 @@ describe('a whole notebook', () => {
       notebook: { id: notebook, title: 'x' },
       entries,
     }
+    const look = () => request(`http://127.0.0.1:${second.port}`).post('/api/import/look').send(file)
+    expect((await look()).body).toMatchObject({
+      isHere: false,
+      lines: 3,
+      here: 0,
+      fresh: 2,
+      refused: 1,
+      report: [{ line: 2, sentence: expect.stringContaining('“station” is required') }],
+    })
+    // A look stores nothing.
+    expect((await second.store.notebooks()).some(({ id }) => id === notebook)).toBe(false)
     const report = await request(`http://127.0.0.1:${second.port}`).post('/api/import').send(file)
+    expect((await look()).body).toMatchObject({ isHere: true, here: 2, fresh: 0, refused: 1 })
     expect(report.body).toMatchObject({
       stored: 2,
       refused: 1,

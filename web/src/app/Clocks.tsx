@@ -14,7 +14,7 @@ const IN_TITLE = /^(\d+:\d\d|over) · /
 function ring(words: string, title: string): void {
   sound('over')
   if (typeof Notification !== 'undefined' && Notification.permission === 'granted')
-    new Notification(`${title}: ${words}`, { body: 'is over', tag: title + words })
+    new Notification(`${title}: ${words}, over`)
 }
 
 /** Every clock that runs, on every screen and in the window’s title; it sounds once when it is over. */

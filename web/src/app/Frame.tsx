@@ -1,6 +1,6 @@
 import css from './Frame.module.css'
 import { Suspense, useEffect, useState } from 'react'
-import { BookOpen, CircleDashed, FileQuestion, FlaskConical, Thermometer } from 'lucide-react'
+import { BookOpen, CircleDashed, Eye, FileQuestion, FlaskConical, Thermometer } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
@@ -8,7 +8,6 @@ import { JustStruck } from './JustStruck'
 import { KeysHelp } from './KeysHelp'
 import { applyTheme, theme } from './theme'
 import { Notices } from './Notices'
-import { startWorker } from '../workers/compute'
 import { fetchPlaces } from './place'
 import { Refusals } from './Refusals'
 import { Clocks } from './Clocks'
@@ -16,6 +15,10 @@ import { RescueKey } from './RescueKey'
 
 /** The first screen has been quiet for this long before the other places are fetched, ms. */
 const FETCH_AFTER_MS = 2000
+
+async function startWorkers(): Promise<void> {
+  await import('../workers/started').then(({ startWorkers: start }) => start()).catch(() => undefined)
+}
 
 /** The rail and the place beside it. */
 export function Frame() {
@@ -32,7 +35,7 @@ export function Frame() {
   useEffect(() => {
     // Places not opened yet are fetched while nothing else happens, so that they are there without a network.
     if (status !== 'open') return
-    const timer = setTimeout(() => void fetchPlaces().then(startWorker), FETCH_AFTER_MS)
+    const timer = setTimeout(() => void fetchPlaces().then(startWorkers), FETCH_AFTER_MS)
     return () => {
       clearTimeout(timer)
     }
@@ -46,6 +49,7 @@ export function Frame() {
         <Place to={`${here}/unknowns`} name="Unknowns" icon={<FileQuestion size={20} aria-hidden />} />
         <Place to={`${here}/instruments`} name="Instruments" icon={<Thermometer size={20} aria-hidden />} />
         <Place to={`${here}/shelf`} name="Shelf" icon={<BookOpen size={20} aria-hidden />} />
+        <Place to={`${here}/practice`} name="Practice" icon={<Eye size={20} aria-hidden />} />
         <div className={css.bottom}>
           {status === 'open' && <Clocks />}
           {status === 'open' && <RescueKey />}

@@ -12,6 +12,10 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Enter', 'record the reading typed off a thermometer'],
   ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
   ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],
+  ['H', 'in practice: simulated time runs faster, or as it is'],
+  ['↑ ↓', 'in practice: dial or flame up and down'],
+  ['1 2 3 4 S P', 'in practice: a hot portion, swirl, on the plate and off'],
+  ['T', 'in practice: tare the balance'],
   ['?', 'this list'],
 ]
 

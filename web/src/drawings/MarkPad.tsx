@@ -1,6 +1,6 @@
 import css from './MarkPad.module.css'
 import classNames from 'classnames'
-import { type Mark, type Moment, MOMENTS } from '@ivory-crystal/core'
+import { type Moment, MOMENTS } from '@ivory-crystal/core'
 import { span } from '../format/format'
 
 const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {
@@ -16,14 +16,25 @@ interface PadTube {
   readonly note: string
 }
 
-interface PadProps {
+/** What the pad shows of a mark. */
+export interface PadMark {
+  readonly entry: {
+    readonly id: string
+    readonly body: { readonly slot: number; readonly moment: Moment; readonly pressedAtS: number }
+  }
+  /** null while it is still to be typed. */
+  readonly temperature: { readonly text: string } | null
+  readonly word: string | null
+}
+
+interface PadProps<M extends PadMark> {
   tubes: readonly PadTube[]
-  marks: readonly Mark[]
+  marks: readonly M[]
   /** In words, what counts as the first liquid under these house rules. */
   onset: string
   disabled: boolean
   onPress: (slot: number, moment: Moment) => void
-  onStrike: (mark: Mark) => void
+  onStrike: (mark: M) => void
 }
 
 /** What a key stands for, or null. */
@@ -36,7 +47,14 @@ export function padKey(key: string): { readonly slot: number; readonly moment: M
 }
 
 /** Nine areas, three tubes across and three moments down. Open areas all look alike: the pad expects nothing. */
-export function MarkPad({ tubes, marks, onset, disabled, onPress, onStrike }: PadProps) {
+export function MarkPad<M extends PadMark>({
+  tubes,
+  marks,
+  onset,
+  disabled,
+  onPress,
+  onStrike,
+}: PadProps<M>) {
   return (
     <div className={css.pad} role="group" aria-label="Mark pad">
       <span />
@@ -65,7 +83,15 @@ export function MarkPad({ tubes, marks, onset, disabled, onPress, onStrike }: Pa
   )
 }
 
-function PadRow({ moment, tubes, marks, onset, disabled, onPress, onStrike }: PadProps & { moment: Moment }) {
+function PadRow<M extends PadMark>({
+  moment,
+  tubes,
+  marks,
+  onset,
+  disabled,
+  onPress,
+  onStrike,
+}: PadProps<M> & { moment: Moment }) {
   return (
     <>
       <div className={css.rowName} title={moment === 'first liquid' ? onset : undefined}>
@@ -100,14 +126,14 @@ function PadRow({ moment, tubes, marks, onset, disabled, onPress, onStrike }: Pa
 }
 
 /** A mark in its cell, and the way to take it back. */
-function Made({
+function Made<M extends PadMark>({
   mark,
   isOneOfMany,
   onStrike,
 }: {
-  mark: Mark
+  mark: M
   isOneOfMany: boolean
-  onStrike: (mark: Mark) => void
+  onStrike: (mark: M) => void
 }) {
   const { moment, slot, pressedAtS } = mark.entry.body
   return (

@@ -41,13 +41,17 @@ export function Thermometer({
         stroke="var(--ink)"
       />
       {valueC !== null && (
-        <rect
-          x="3"
-          y="16"
-          width={Math.max(0, Math.min(WIDTH - 6, x(valueC) - 3))}
-          height="6"
-          fill="var(--ember)"
-        />
+        <>
+          <rect
+            x="3"
+            y="16"
+            width={Math.max(0, Math.min(WIDTH - 6, x(valueC) - 3))}
+            height="6"
+            fill="var(--ember)"
+          />
+          {/* It clings to the glass, and is read at its middle. */}
+          <path d={`M${x(valueC)} 16h1.8q-3.6 3 0 6h-1.8Z`} fill="var(--ember)" />
+        </>
       )}
       {ticks.map((c) => (
         <g key={c}>

@@ -66,7 +66,20 @@ async function call<T>(path: string, body?: unknown): Promise<T> {
   return answer as T
 }
 
+/** The whole notebook as the server exports it: every line as it was written, JSON. */
+async function exported(notebook: string): Promise<string> {
+  const response = await fetch(`/api/notebooks/${notebook}/export`, {
+    signal: AbortSignal.timeout(EXPORT_TIMEOUT_MS),
+  }).catch(() => {
+    throw new Unreachable()
+  })
+  if (!response.ok) throw new Refused(`The server answered ${response.status}.`, response.status, null)
+  return response.text()
+}
+const EXPORT_TIMEOUT_MS = 120_000
+
 export const api = {
+  exported,
   about: () => call<About>('/about'),
   notebooks: () => call<{ notebooks: NotebookRow[] }>('/notebooks'),
   entries: (notebook: NotebookId, after: number) =>
@@ -118,6 +131,16 @@ export const api = {
       notebook,
       unknown,
     }),
+  lookAtNotebook: (file: unknown) =>
+    call<{
+      notebook: NotebookRow
+      isHere: boolean
+      lines: number
+      here: number
+      fresh: number
+      refused: number
+      report: { line: number; sentence: string }[]
+    }>('/import/look', file),
   importNotebook: (file: unknown) =>
     call<{
       notebook: NotebookRow

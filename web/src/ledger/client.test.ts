@@ -24,7 +24,7 @@ import type { StreamEvents } from './stream'
 import type { Tabs } from './tabs'
 
 const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
-const PREP = golden.entries[0]?.subject as PrepId
+const PREP = golden.entries.find(({ kind }) => kind === 'prep opened')?.subject as PrepId
 const SHELF = {
   compounds: [],
   solvents: [],

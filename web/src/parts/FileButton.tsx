@@ -10,6 +10,7 @@ export function FileButton({
   size,
   disabled = false,
   saysName = true,
+  multiple = false,
   onFile,
 }: {
   children: string
@@ -20,6 +21,8 @@ export function FileButton({
   size?: 'sm'
   disabled?: boolean
   saysName?: boolean
+  /** Several at once: each is handed over. */
+  multiple?: boolean
   onFile: (file: File) => void
 }) {
   const input = useRef<HTMLInputElement>(null)
@@ -41,15 +44,16 @@ export function FileButton({
         ref={input}
         type="file"
         accept={accept}
+        multiple={multiple}
         hidden
         aria-label={name}
         onChange={(event) => {
-          const file = event.target.files?.[0]
+          const files = [...(event.target.files ?? [])]
           // The same file may be chosen again after it was mended.
           event.target.value = ''
-          if (!file) return
-          setTaken(file.name)
-          onFile(file)
+          if (files.length === 0) return
+          setTaken(files.map((file) => file.name).join(', '))
+          files.forEach(onFile)
         }}
       />
     </>

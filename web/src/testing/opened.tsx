@@ -71,6 +71,9 @@ export const server = {
   head: jest.fn<(...what: unknown[]) => Promise<{ seq: number; hash: string }>>(),
   line: jest.fn<(...what: unknown[]) => Promise<void>>(),
   seal: jest.fn<(...what: unknown[]) => Promise<{ line: RawEntry }>>(),
+  exported: jest.fn<(notebook: string) => Promise<string>>(),
+  lookAtNotebook: jest.fn<(file: unknown) => Promise<object>>(),
+  importNotebook: jest.fn<(file: unknown) => Promise<object>>(),
   openSeal: jest.fn<(...what: unknown[]) => Promise<{ line: RawEntry }>>(),
 }
 

@@ -1,4 +1,5 @@
-type SubjectType = 'prep' | 'sample' | 'melt' | 'instrument' | 'unknown' | 'plate' | 'period' | 'any'
+type SubjectType =
+  'prep' | 'sample' | 'melt' | 'instrument' | 'unknown' | 'plate' | 'period' | 'practice' | 'any'
 
 /** Everything the core knows of one kind of entry. */
 export interface KindDefinition<B> {

@@ -1,7 +1,7 @@
 import type { EpochMs } from '../../ids'
 import type { Conduct } from './conduct'
-import type { PeriodTerms } from './session'
-import { MINUTE_MS, type PeriodTask } from './task'
+import { BENCH_HAS, type PeriodTerms } from './session'
+import { MINUTE_MS, type PeriodTask, TAGS } from './task'
 
 /** Something that runs by itself. */
 export interface Running {
@@ -67,10 +67,11 @@ export function atHand(
     plan?.starts[task.id] === undefined
       ? Infinity
       : terms.beginsAtMs + (plan.starts[task.id] ?? 0) * MINUTE_MS
+  // Of what there is one of, what is at work is not free.
   const held = new Set(
     kept
       .flatMap((task) => (task.state.is === 'running' ? Object.keys(task.needs) : []))
-      .filter((name) => name !== 'hands' && name !== 'ice' && name !== 'hot plate'),
+      .filter((name) => name !== 'hands' && (BENCH_HAS[name as keyof typeof BENCH_HAS] ?? 1) === 1),
   )
   const ready = open
     .filter((task) =>
@@ -97,7 +98,7 @@ function freeFrom(task: PeriodTask, { busy }: Pick<PeriodTerms, 'busy'>, nowMs: 
     ({ what, fromAtMs, toAtMs }) =>
       fromAtMs <= nowMs &&
       toAtMs > nowMs &&
-      (what === 'flame' ? task.tags?.includes('flammable vapour') === true : (task.needs[what] ?? 0) > 0),
+      (what === 'flame' ? task.tags?.includes(TAGS.vapour) === true : (task.needs[what] ?? 0) > 0),
   )
   return taken.length === 0 ? null : Math.max(...taken.map(({ toAtMs }) => toAtMs))
 }

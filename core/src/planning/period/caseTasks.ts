@@ -3,9 +3,7 @@ import type { UnknownFacts } from '../../notebook/views/unknowns'
 import type { PrepId, UnknownId } from '../../ids'
 import { ownPace, type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
-import { MINUTE_MS, OPEN, type PeriodTask, rowOfWork, type TaskState } from './task'
-
-type Row = ReturnType<typeof rowOfWork>
+import { MINUTE_MS, OPEN, type PeriodTask, type Row, rowOfWork, TAGS, type TaskState } from './task'
 
 const KEEPS = 'The vial keeps, labelled, until another day.'
 
@@ -171,7 +169,7 @@ export function plateTasks(
     label: 'spot',
     planMin: 6,
     place,
-    tags: ['flammable vapour'],
+    tags: [TAGS.vapour],
     waitsFor: 'the hands before',
     isOptional: true,
     isToldByHand: true,
@@ -183,7 +181,7 @@ export function plateTasks(
     label: 'plate runs',
     planMin: hasRunMin,
     place,
-    tags: ['flammable vapour'],
+    tags: [TAGS.vapour],
     isAlone: true,
     follows: `${of}/spot`,
     watch: 'out before the front reaches the edge',

@@ -34,7 +34,7 @@ const OFF_BY_MIN = 2
 /** With the order given there is little to find. */
 const KEPT_EFFORT = 0.03
 /** Whether another order gains minutes is soon seen. */
-const ANEW_EFFORT = 0.3
+export const ANEW_EFFORT = 0.3
 /** Another order is taken only when it gains this much, min. */
 const GAIN_MIN = 3
 

@@ -4,7 +4,7 @@ import { latestStart, whatFits } from '../../scheduling/whatFits'
 import type { Chain } from '../../scheduling/whatFits'
 import type { BenchSession } from '../../scheduling/session/compiled'
 import type { Conduct } from './conduct'
-import { isTask, type PeriodTerms, sessionOf } from './session'
+import { BENCH_HAS, isTask, type PeriodTerms, sessionOf } from './session'
 import type { PeriodTask } from './task'
 
 /** The last moment for a task, and where its row stops if that is missed. */
@@ -91,8 +91,8 @@ function afterTheLastStop(
   const stop = stops.findLast(({ after }) => open.some((id) => (plan.starts[id] ?? 0) >= endOf(after)))
   const rest = stop ? open.filter((id) => (plan.starts[id] ?? 0) >= endOf(stop.after)) : open
   const needs = (id: string) => Object.keys(session.tasks.find((task) => task.id === id)?.needs ?? {})
-  const first = rest.find((id) => needs(id).some((name) => !OWN.includes(name)))
+  const first = rest.find((id) => needs(id).some((name) => !isOwn(name)))
   return first === undefined ? null : { task: first, stop: stop?.words ?? null }
 }
 /** What every bench has for itself. */
-const OWN: readonly string[] = ['hands', 'hot plate', 'ice', 'balance', 'centrifuge']
+const isOwn = (name: string) => name === 'hands' || name in BENCH_HAS

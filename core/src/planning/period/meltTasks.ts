@@ -5,9 +5,7 @@ import type { PlannedTube } from '../../notebook/kinds/melt-planned/kind'
 import { isUnderWay, type MeltFacts, meltIdsWith, meltOf } from '../../notebook/views/melt'
 import { planMelt } from '../meltPlan'
 import { likelyInstrument, ownPace, type PeriodContext, toldByHand } from './context'
-import { MINUTE_MS, OPEN, type rowOfWork, type TaskState } from './task'
-
-type Row = ReturnType<typeof rowOfWork>
+import { MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
 
 /** Loading takes about this long: tubes in, seen to rest, the programme set, min. */
 const LOAD_MIN = 2
@@ -132,7 +130,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
     ...(isRead
       ? { isAlone: true, needs: block, watch: 'look in now and then' }
       : // The programme goes on whether anybody looks or not.
-        { needs: { hands: 1, ...block }, withinMin: 0 }),
+        { needs: { hands: 1, ...block }, tags: [TAGS.eyesAway], withinMin: 0 }),
     follows: up,
     stop: melt.stop ?? null,
     state:

@@ -11,6 +11,8 @@ export interface PeriodFacts {
   readonly closed: Entry<'period closed'> | null
   /** When each task was said to be begun, the latest time. */
   readonly begun: ReadonlyMap<string, EpochMs>
+  /** The lines that say so, to be taken back. */
+  readonly begunBy: ReadonlyMap<string, Entry<'task noted'>>
   /** When each task was said to be done. */
   readonly done: ReadonlyMap<string, EpochMs>
   /** What was put off last, by task. */
@@ -37,6 +39,7 @@ const periodOf = remember((view: View, id: PeriodId): PeriodFacts | null => {
     opened,
     closed: latestLine(view, id, 'period closed'),
     begun: when('begun'),
+    begunBy: new Map(noted.filter(({ body }) => body.is === 'begun').map((line) => [line.body.task, line])),
     done: when('done'),
     putOff: new Map(linesOf(view, id, 'task set aside').map(({ body }) => [body.task, body])),
   }
@@ -47,10 +50,23 @@ const FORGOTTEN_AFTER_MS = 3 * 3_600_000
 
 /** The period that is on or still to come: opened, not closed, not long past its end; null without one. */
 export function periodAt(view: View, nowMs: EpochMs): PeriodFacts | null {
-  const open = periodsOf(view).filter(
-    ({ closed, opened }) => closed === null && nowMs < opened.body.endsAtMs + FORGOTTEN_AFTER_MS,
+  const all = periodsOf(view)
+  const open = all.filter(
+    (one) =>
+      one.closed === null &&
+      nowMs < one.opened.body.endsAtMs + FORGOTTEN_AFTER_MS &&
+      !all.some((other) => replaces(other, one)),
   )
   return open[0] ?? null
+}
+
+/** Of two periods that were opened for the same time, as on two devices at once, the one opened last holds. */
+function replaces({ opened: later }: PeriodFacts, { opened: one }: PeriodFacts): boolean {
+  return (
+    later.id > one.id &&
+    later.body.beginsAtMs < one.body.endsAtMs &&
+    one.body.beginsAtMs < later.body.endsAtMs
+  )
 }
 
 /** The period that was closed last, or null. */

@@ -7,6 +7,7 @@ import {
   atTheBench,
   type Bodies,
   classTasks,
+  closePeriod,
   conduct,
   type EntryId,
   fold,
@@ -74,6 +75,11 @@ const planned = (view = demo, min = 0, before: Parameters<typeof conduct>[4] = n
 }
 
 const asOpened = planned()
+const benzilPrep = () => {
+  const prep = prepsOf(demo).find(({ id }) => id === BENZIL)
+  if (!prep) throw new Error('no prep')
+  return prep
+}
 
 describe('the tasks of a period follow from the notebook', () => {
   test('what was ticked, timed and weighed is done or goes on, and nothing is typed twice', () => {
@@ -125,6 +131,23 @@ describe('the tasks of a period follow from the notebook', () => {
     expect(named(after, `${BENZIL}/collect alone`).state.is).toBe('running')
     expect(named(tasks(poured, 36), `${BENZIL}/collect alone`).state.is).toBe('done')
   })
+  test('of two pieces of one sort each is begun by its own name', () => {
+    const first = `${ADIPIC}/balance`
+    const second = `${ADIPIC}/balance-2`
+    const begun = (task: string) =>
+      later(demo, [['task noted', period.id, 5, { task, words: 'Balance', is: 'begun' }]])
+    expect(named(tasks(begun(first), 6), second).state.is).toBe('open')
+    expect(named(tasks(begun(second), 6), second).state.is).toBe('running')
+  })
+  test('one pair of hands is at one thing at a time, as it was too', () => {
+    const done = tasks()
+      .filter(({ id, isAlone, state }) => !isAlone && state.is === 'done' && !period.begun.has(id))
+      .flatMap(({ state }) => (state.is === 'done' ? [state] : []))
+      .sort((p, q) => p.toMs - q.toMs)
+    done.forEach(({ fromMs }, i) => {
+      if (i > 0) expect(fromMs).toBeGreaterThanOrEqual(Math.min(done[i - 1]?.toMs ?? 0, done[i]?.toMs ?? 0))
+    })
+  })
   test('minutes come from the plan of the melt, and an unknown has its runs', () => {
     const all = tasks()
     const watch = named(all, `${BENZIL}/watch the product`)
@@ -141,6 +164,26 @@ describe('the tasks of a period follow from the notebook', () => {
     expect(named(all, `${BENZIL}/dissolve`).tags).toEqual(['flammable vapour'])
     expect(named(all, `${ADIPIC}/dissolve`).tags).toEqual([])
     expect(named(all, `${BENZIL}/spot`).tags).toEqual(['flammable vapour'])
+    // Poured, rinsed and drawn dry in the open; the covered flask in the hood is none.
+    expect(named(all, `${BENZIL}/collect`).tags).toEqual(['flammable vapour'])
+    expect(named(all, `${BENZIL}/cool undisturbed alone`).tags).toEqual([])
+  })
+  test('one person with the eye at a lens or at the balance does not leave a bath alone; two may', () => {
+    const fresh = classTasks(demo, shelf, SCHOOLS[0] as (typeof SCHOOLS)[0], benzilPrep())
+    expect(fresh.find(({ id }) => id.endsWith('/get ready alone'))?.tags).toContain('in sight')
+    expect(fresh.find(({ id }) => id.endsWith('/weigh'))?.tags).toContain('eyes away')
+    const heat: PeriodTask = {
+      ...named(tasks(), `${BENZIL}/get ready alone`),
+      id: `${BENZIL}/heat again`,
+      after: [],
+      durationMin: 12,
+      state: { is: 'open' },
+    }
+    const watch: PeriodTask = { ...named(tasks(), `${K14}/watch to scout`), after: [] }
+    const out = (hands: 1 | 2) =>
+      conduct([heat, watch], { ...terms, hands, busy: [] }, new Map(), terms.beginsAtMs, null).makespanMin
+    expect(out(1)).toBe(12 + watch.durationMin)
+    expect(out(2)).toBe(Math.max(12, watch.durationMin))
   })
   test('what follows names tasks there are, and nothing waits in a circle', () => {
     for (const rules of SCHOOLS.slice(0, 3)) {
@@ -180,6 +223,24 @@ describe('a period of the ledger', () => {
     const closed = later(demo, [['period closed', period.id, 1, { outAtMs: NOW, done: [], left: [] }]])
     expect(periodAt(closed, NOW + 2 * MINUTE_MS)).toBeNull()
     expect(periodBefore(closed)?.id).toBe(period.id)
+  })
+  test('of two opened for the same time, as on two devices at once, the later holds', () => {
+    const other = '0a5a1c7e-0000-4000-8000-000000000299' as PeriodId
+    const two = later(demo, [['period opened', other, 1, { ...terms, hands: 2 }]])
+    expect(periodAt(two, NOW + 2 * MINUTE_MS)?.id).toBe(other)
+    const closed = later(two, [['period closed', other, 3, { outAtMs: NOW, done: [], left: [] }]])
+    expect(periodAt(closed, NOW + 4 * MINUTE_MS)).toBeNull()
+  })
+  test('closed, it holds what the hands did in it, as the score has it, and what is left', () => {
+    const line = closePeriod(period, tasks(), NOW)
+    const body = line.body as Bodies['period closed']
+    expect(body.done.map(({ words }) => words)).toContain('Dissolve the benzil')
+    for (const { task, fromAtMs, toAtMs } of body.done) {
+      expect(named(tasks(), task).state).toEqual({ is: 'done', fromMs: fromAtMs, toMs: toAtMs })
+      expect(toAtMs).toBeGreaterThan(terms.beginsAtMs)
+    }
+    expect(body.left).toContain('Collect the benzil')
+    expect(body.left.some((words) => words.includes('plate'))).toBe(false)
   })
   test('how long the hands were at a prep is the sum of its tasks in closed periods', () => {
     expect(atTheBench(demo, '0a5a1c7e-0000-4000-8000-000000000101' as PrepId)).toEqual({

@@ -3,10 +3,10 @@ import type { BenchSession, Busy, Happened, SessionTask } from '../../scheduling
 import type { Chain } from '../../scheduling/whatFits'
 import type { PeriodOpened } from '../../notebook/kinds/period-opened/kind'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
-import { MINUTE_MS, type PeriodTask } from './task'
+import { MINUTE_MS, type PeriodTask, TAGS } from './task'
 
 /** What a bench has besides hands: two flasks on a plate or in a bath, three in a tub of ice. A rule of the bench. */
-const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
+export const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
 /** Dummies of the plan: not tasks, but the time until one may begin. */
 const NOT_BEFORE = 'not before '
 
@@ -95,7 +95,7 @@ export function sessionOf(
         })),
       ],
       capacity: capacityOf(tasks, terms.hands),
-      never: [['flame', 'flammable vapour']],
+      never: neverOf(terms.hands),
       busy: busyOf(terms, minOf, tasks),
       nowMin,
       started: Object.fromEntries(began),
@@ -110,6 +110,12 @@ export function sessionOf(
 /** A dummy of the plan stands for no task. */
 export function isTask(id: string): boolean {
   return !id.startsWith(NOT_BEFORE)
+}
+
+/** A flame and flammable vapour, ever; and one person cannot see to a bath with the eye at a lens. */
+function neverOf(hands: number): BenchSession['never'] {
+  const ever = [[TAGS.flame, TAGS.vapour]] as const
+  return hands === 1 ? [...ever, [TAGS.inSight, TAGS.eyesAway]] : ever
 }
 
 /** With so many hands so many things are gone on with; of those begun, the latest. */
@@ -184,7 +190,7 @@ function busyOf(
     const [fromMin, toMin] = [Math.max(0, minOf(fromAtMs)), minOf(toAtMs)]
     if (toMin <= fromMin || (what !== 'flame' && !used.has(what))) return []
     const amount = what === 'hot plate' ? BENCH_HAS['hot plate'] : 1
-    return [{ resource: what, fromMin, toMin, amount, ...(what === 'flame' ? { tags: ['flame'] } : {}) }]
+    return [{ resource: what, fromMin, toMin, amount, ...(what === 'flame' ? { tags: [TAGS.flame] } : {}) }]
   })
 }
 

@@ -49,8 +49,24 @@ export interface PeriodTask extends SessionTask {
   readonly state: TaskState
 }
 
+/** Words for what may not go on at the same time. */
+export const TAGS = {
+  flame: 'flame',
+  /** Solvent that burns, hot or in the open: pouring, rinsing, drawing air through. */
+  vapour: 'flammable vapour',
+  /** Goes on by itself, and somebody must be able to see it. */
+  inSight: 'in sight',
+  /** The eye is at a lens, or the person at a balance. */
+  eyesAway: 'eyes away',
+} as const
+
 export const OPEN: TaskState = { is: 'open' }
 export const MINUTE_MS = 60_000
+
+/** Done; never begun after it was over. */
+export function doneBetween(fromMs: EpochMs, toMs: EpochMs): TaskState {
+  return { is: 'done', fromMs: Math.min(fromMs, toMs), toMs }
+}
 
 type Given = Pick<PeriodTask, 'words' | 'label' | 'planMin' | 'place' | 'state'> &
   Partial<
@@ -141,8 +157,12 @@ export function rowOfWork(of: SubjectId | null, title: string) {
   function waitFor(task: string): void {
     frontier = [...frontier, task]
   }
-  return { of, add, waitFor, tasks }
+  /** The id the next task of this name will have. */
+  const idOf = (name: string) => nameOf(of, name, tasks)
+  return { of, add, idOf, waitFor, tasks }
 }
+
+export type Row = ReturnType<typeof rowOfWork>
 
 /** The name of a task: whose it is, and which; a second of the same sort has a number. */
 function nameOf(of: SubjectId | null, name: string, tasks: readonly PeriodTask[]): string {

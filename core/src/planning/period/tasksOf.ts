@@ -70,7 +70,30 @@ export function tasksOf(
   const chosen = chosenOf(rows, period)
   const tasks = rows.flatMap((row) => (chosen.has(row.of) ? row.tasks() : leftOut(row)))
   const kept = rows.filter(({ of }) => chosen.has(of)).map(({ of }) => tasks.filter((task) => task.of === of))
-  return tasks.length === 0 ? [] : [...tasks, clearUp(context, kept)]
+  return tasks.length === 0 ? [] : oneByOne([...tasks, clearUp(context, kept)], period)
+}
+
+/**
+ * One pair of hands does one thing after another: where nobody noted when something was begun, it was not before the
+ * hands left the last.
+ */
+function oneByOne(tasks: readonly PeriodTask[], period: PeriodFacts | null): readonly PeriodTask[] {
+  if (period?.opened.body.hands !== 1) return tasks
+  const began = new Map<string, EpochMs>()
+  let lastMs = -Infinity
+  const done = tasks.flatMap(({ id, isAlone, state }) =>
+    state.is === 'done' && !isAlone ? [{ id, fromMs: state.fromMs, toMs: state.toMs }] : [],
+  )
+  for (const { id, fromMs, toMs } of done.sort((p, q) => p.toMs - q.toMs)) {
+    if (fromMs < lastMs && lastMs < toMs && !period.begun.has(id)) began.set(id, lastMs)
+    lastMs = Math.max(lastMs, toMs)
+  }
+  return tasks.map((task) => {
+    const fromMs = began.get(task.id)
+    return fromMs === undefined || task.state.is !== 'done'
+      ? task
+      : { ...task, state: { ...task.state, fromMs } }
+  })
 }
 
 /** A prep or an unknown that is open. */
@@ -149,11 +172,12 @@ export function classTasks(
   const all = prepTasks(context, fresh, prep.opened.body.compound.name)
   const isKept = new Set(all.filter(({ isOptional }) => !isOptional).map(({ id }) => id))
   const kept = all.filter(({ id }) => isKept.has(id))
-  return [...kept, clearUp(context, [kept])].map(({ id, durationMin, after, needs }) => ({
+  return [...kept, clearUp(context, [kept])].map(({ id, durationMin, after, needs, tags = [] }) => ({
     id,
     durationMin,
     after: after.filter(({ task }) => isKept.has(task)),
     needs,
+    tags,
   }))
 }
 

@@ -1,7 +1,6 @@
 import css from './ClassFit.module.css'
-import { useEffect, useId, useRef, useState } from 'react'
+import { useId, useState } from 'react'
 import { proxy } from 'comlink'
-import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import { Link, useParams } from 'react-router'
@@ -18,9 +17,10 @@ import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import { Title } from '../../parts/Title'
+import { RunOrStop } from '../../parts/RunOrStop'
 import { useHouseRules } from '../../parts/useHouseRules'
+import { type Tell, useLongRun } from '../../parts/useLongRun'
 import { compute } from '../../workers/compute'
-import { failed } from '../../workers/useComputed'
 
 const DAYS = 200
 const SEED = 20_261_128
@@ -61,16 +61,7 @@ export function ClassFit() {
     spreadPercent: '20',
   })
   const [wrong, setWrong] = useState<string | null>(null)
-  const [share, setShare] = useState<number | null>(null)
-  const [ways, setWays] = useState<readonly Way[]>([])
-  const goOn = useRef(true)
-  useEffect(() => {
-    // The worker is outside React: it is told to stop when the page is left.
-    goOn.current = true
-    return () => {
-      goOn.current = false
-    }
-  }, [])
+  const { share, result, start, stop, clear } = useLongRun<readonly Way[]>()
   const prep = planned.find((one) => one.id === chosen) ?? planned[0]
   if (!prep || !shelf)
     return (
@@ -95,30 +86,14 @@ export function ClassFit() {
       }}
     />
   )
-  const start = () => {
+  const run = () => {
     const read = inputOf(
       typed,
       tasks,
       shelf.instruments.map((one) => one.id),
     )
-    if (typeof read === 'string') {
-      setWrong(read)
-      return
-    }
-    goOn.current = true
-    setShare(0)
-    setWays([])
-    void simulated(read, (done) => {
-      setShare(done)
-      return goOn.current
-    })
-      .catch(failed)
-      .then((result) => {
-        setShare(null)
-        if (!result) return
-        if (result.ok) setWays(result.value)
-        else setWrong(result.problem.sentence)
-      })
+    if (typeof read === 'string') setWrong(read)
+    else start((tell) => simulated(read, tell))
   }
   return (
     <>
@@ -136,7 +111,7 @@ export function ClassFit() {
             value={prep.id}
             onChange={(event) => {
               setChosen(event.target.value)
-              setWays([])
+              clear()
             }}
           >
             {planned.map((one) => (
@@ -152,22 +127,16 @@ export function ClassFit() {
         {field('balances', 'balances')}
         {field('overMin', 'they come within, min')}
         {field('spreadPercent', 'paces differ by, %')}
-        {share === null ? (
-          <Button onClick={start}>Run the day</Button>
-        ) : (
-          <Button
-            variant="outline-primary"
-            onClick={() => {
-              goOn.current = false
-            }}
-          >
-            Stop
-          </Button>
-        )}
+        <RunOrStop isRunning={share !== null} onRun={run} onStop={stop}>
+          Run the day
+        </RunOrStop>
       </div>
-      <SaidWrong sentence={wrong} className="look mt-2" />
+      <SaidWrong
+        sentence={wrong ?? (result && !result.ok ? result.problem.sentence : null)}
+        className="look mt-2"
+      />
       {share !== null && <ProgressBar className="mt-3" now={100 * share} aria-label="days simulated" />}
-      {ways.length > 0 && <Told ways={ways} />}
+      {result?.ok && <Told ways={result.value} />}
     </>
   )
 }
@@ -209,7 +178,7 @@ const BLOCK = 'melting instrument'
 /** The day as it is, and with one thing changed at a time; null when it was told to stop. */
 async function simulated(
   input: Omit<LabInput, 'seed' | 'runs'>,
-  tell: (share: number) => boolean,
+  tell: Tell,
 ): Promise<Result<readonly Way[]> | null> {
   const more = (name: string) => ({ ...input.shared, [name]: (input.shared[name] ?? 0) + 1 })
   const overMin = input.arrival.kind === 'scattered' ? input.arrival.overMin : 0

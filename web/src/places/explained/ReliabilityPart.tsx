@@ -7,15 +7,15 @@ import {
   unknownsOf,
 } from '@ivory-crystal/core'
 import { proxy } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
-import Button from 'react-bootstrap/Button'
+import { useState } from 'react'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import { Link } from 'react-router'
 import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
 import { Choice } from '../../parts/Field'
+import { RunOrStop } from '../../parts/RunOrStop'
+import { useLongRun } from '../../parts/useLongRun'
 import { compute } from '../../workers/compute'
-import { failed } from '../../workers/useComputed'
 import css from './ReliabilityPart.module.css'
 
 const BENCHES = 200
@@ -32,16 +32,7 @@ export function ReliabilityPart({ home }: { home: string }) {
   const view = useNotebook((state) => state.view)
   const lists = unknownsOf(view).filter(({ candidates }) => candidates.length > 1)
   const [chosen, setChosen] = useState(0)
-  const [done, setDone] = useState<number | null>(null)
-  const [tried, setTried] = useState<Result<Tried> | null>(null)
-  const goOn = useRef(true)
-  useEffect(() => {
-    // The worker is outside React: it is told to stop when the page is left.
-    goOn.current = true
-    return () => {
-      goOn.current = false
-    }
-  }, [])
+  const { share, result: tried, start, stop } = useLongRun<Tried>()
   const one = lists[chosen] ?? lists[0]
   if (!one)
     return (
@@ -51,20 +42,6 @@ export function ReliabilityPart({ home }: { home: string }) {
         and which pair is hard.
       </p>
     )
-  const start = () => {
-    goOn.current = true
-    setDone(0)
-    setTried(null)
-    void tryList(one, (count) => {
-      setDone(count)
-      return goOn.current
-    })
-      .catch(failed)
-      .then((result) => {
-        setDone(null)
-        setTried(result)
-      })
-  }
   return (
     <>
       <div className="row-of align-items-end">
@@ -76,24 +53,21 @@ export function ReliabilityPart({ home }: { home: string }) {
             setChosen(lists.findIndex((list) => nameOf(list) === name))
           }}
         />
-        {done === null ? (
-          <Button onClick={start}>Try {BENCHES} simulated benches</Button>
-        ) : (
-          <Button
-            variant="outline-primary"
-            onClick={() => {
-              goOn.current = false
-            }}
-          >
-            Stop
-          </Button>
-        )}
+        <RunOrStop
+          isRunning={share !== null}
+          onRun={() => {
+            start((tell) => tryList(one, (count) => tell(count / (2 * BENCHES))))
+          }}
+          onStop={stop}
+        >
+          {`Try ${BENCHES} simulated benches`}
+        </RunOrStop>
       </div>
-      {done !== null && (
+      {share !== null && (
         <div className="mt-2">
-          <ProgressBar now={(100 * done) / (2 * BENCHES)} aria-label="benches tried" />
+          <ProgressBar now={100 * share} aria-label="benches tried" />
           <p className="quiet mb-0">
-            {done} of {2 * BENCHES} benches, both ways of choosing
+            {Math.round(2 * BENCHES * share)} of {2 * BENCHES} benches, both ways of choosing
           </p>
         </div>
       )}

@@ -1,6 +1,6 @@
 import css from './Watch.module.css'
 import { lazy, memo, Suspense, useMemo, useState } from 'react'
-import { type MeltFacts, plannedCurve, readCurve, sampleNamedAs } from '@ivory-crystal/core'
+import { type Mark, type MeltFacts, plannedCurve, readCurve, sampleNamedAs } from '@ivory-crystal/core'
 import { Lens } from '../../drawings/Lens'
 import { MarkPad } from '../../drawings/MarkPad'
 import { useNotebook } from '../../ledger/notebook'
@@ -100,7 +100,7 @@ function Tubes({ melt, run, marking }: { melt: MeltFacts; run: Run; marking: Mar
     </>
   )
 }
-const Pad = memo(MarkPad)
+const Pad = memo(MarkPad<Mark>)
 
 /** The tubes as the eye at the lens would see them, where the instrument is simulated and once they are in. */
 function Seen({ melt }: { melt: MeltFacts }) {

@@ -18,6 +18,7 @@ import {
   solventSoFarML,
   whyThisSolvent,
 } from '@ivory-crystal/core'
+import { Link } from 'react-router'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { PrintButton } from '../../parts/PrintButton'
@@ -45,7 +46,8 @@ export function Page({ prep }: StationProps) {
           {took &&
             `; ${took.handsMin} min of hands in ${took.periods === 1 ? 'one lab period' : `${took.periods} lab periods`}`}
         </p>
-        <div className="ms-auto no-print">
+        <div className="ms-auto no-print row-of align-items-center">
+          <Link to={`/n/${notebook ?? ''}/preps/${prep.id}/labels`}>Labels</Link>
           <PrintButton variant="primary">Print the page</PrintButton>
         </div>
       </div>

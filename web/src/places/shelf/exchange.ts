@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { FORMULA } from '../../format/csv'
 import type { Compound, Shelf, ShelfReport, SolubilityRow, Solvent } from '@ivory-crystal/core'
 import { api, type ShelfSort } from '../../ledger/api'
 import { cellsOf, COLUMNS, rowOf } from './columns'
@@ -66,8 +67,6 @@ function readCsv(sort: ExchangeSort, text: string): ReadFile {
   return { rows: data.map((record) => rowOf(sort, record)), remarks }
 }
 
-/** A cell a spreadsheet would take for a formula; numbers with a sign are none. */
-const FORMULA = /^(?![+-]?\d+\.?\d*$)[=+\-@\t\r].*$/s
 /** The mark before such a cell, which a spreadsheet does not show. */
 const ESCAPED = /^'(?=[=+\-@\t\r])/
 

@@ -29,7 +29,7 @@ export function Today() {
   return (
     <>
       <Title title="Today" aside={title} />
-      <Suspense fallback={<p aria-busy="true">Opening …</p>}>
+      <Suspense fallback={<TodayList />}>
         <PeriodPart list={<TodayList />} />
       </Suspense>
     </>

@@ -1,5 +1,7 @@
+import Button from 'react-bootstrap/Button'
 import { type PeriodFacts, uncapital } from '@ivory-crystal/core'
 import { clock, dayAndClock } from '../../../format/format'
+import { strike } from '../../../ledger/notebook'
 
 const MINUTE_MS = 60_000
 const LEFT_MOST = 4
@@ -24,6 +26,19 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
         {left.length > 0 &&
           ` Left for another day: ${left.slice(0, LEFT_MOST).map(uncapital).join('; ')}${left.length > LEFT_MOST ? `; and ${left.length - LEFT_MOST} more` : ''}.`}
       </p>
+      {nowMs < endsAtMs && (
+        <p className="mt-2 mb-0">
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              strike(closed, 'not over yet')
+            }}
+          >
+            Not over yet: open it again
+          </Button>
+        </p>
+      )}
       {rows.length > 0 && (
         <details className="mt-2">
           <summary>As planned, as it was</summary>

@@ -5,6 +5,7 @@ import { useNavigate, useParams } from 'react-router'
 import {
   type AtHand,
   type IfLate,
+  noteTask,
   type PeriodFacts,
   type PeriodTask,
   type Ready,
@@ -12,7 +13,7 @@ import {
   uncapital,
 } from '@ivory-crystal/core'
 import { clock, span } from '../../../format/format'
-import { begin, finish } from './acts'
+import { strike, write } from '../../../ledger/notebook'
 import { ClosePeriod } from './ClosePeriod'
 
 const FREE_MOST = 3
@@ -107,6 +108,7 @@ function Doing({
   const { notebook = '' } = useParams()
   const navigate = useNavigate()
   const fromMs = task.state.is === 'running' ? task.state.fromMs : nowMs
+  const begun = period.begunBy.get(task.id)
   return (
     <>
       <h2 className={css.heading}>{task.words}</h2>
@@ -126,7 +128,7 @@ function Doing({
         {task.isToldByHand && (
           <Button
             onClick={() => {
-              finish(period, task)
+              write(noteTask(period, task, 'done'))
             }}
           >
             Done
@@ -138,6 +140,16 @@ function Doing({
             onClick={() => void navigate(`/n/${notebook}/${task.place}`)}
           >
             Go to it
+          </Button>
+        )}
+        {begun && (
+          <Button
+            variant="link"
+            onClick={() => {
+              strike(begun, 'not begun after all')
+            }}
+          >
+            Not begun after all
           </Button>
         )}
       </div>
@@ -176,7 +188,7 @@ function Free({
           className="mt-3"
           variant={isDoing ? 'outline-primary' : 'primary'}
           onClick={() => {
-            begin(period, startable.task)
+            write(noteTask(period, startable.task, 'begun'))
             if (startable.task.place !== '') void navigate(`/n/${notebook}/${startable.task.place}`)
           }}
         >

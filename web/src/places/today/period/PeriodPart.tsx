@@ -2,11 +2,14 @@ import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { houseRulesOf, periodBefore, prepsOf, tasksOf, unknownsOf } from '@ivory-crystal/core'
 import { useNow } from '../../../app/now'
+import { clock } from '../../../format/format'
 import { useNotebook } from '../../../ledger/notebook'
 import { AsItWas } from './AsItWas'
 import { PeriodForm } from './PeriodForm'
-import { PeriodToday, rowsOf } from './PeriodToday'
-import { usePeriod } from './usePeriod'
+import { ClosePeriod } from './ClosePeriod'
+import { PeriodToday } from './PeriodToday'
+import { rowsOf } from './rowsOf'
+import { type PeriodNow, usePeriod } from './usePeriod'
 
 /** The period that is on; without one the list, and a line to set one. */
 export function PeriodPart({ list }: { list: ReactNode }) {
@@ -24,9 +27,23 @@ export function PeriodPart({ list }: { list: ReactNode }) {
   return (
     <>
       {list}
-      <SetPeriod />
+      {now ? <NothingOpen now={now} /> : <SetPeriod />}
       {before && <AsItWas period={before} nowMs={nowMs} />}
     </>
+  )
+}
+
+/** A period is on, and nothing of the notebook is open in it. */
+function NothingOpen({ now: { period, tasks, nowMs } }: { now: PeriodNow }) {
+  const { beginsAtMs, endsAtMs } = period.opened.body
+  return (
+    <section className="mt-4" aria-label="The lab period">
+      <h2>
+        The lab period, {clock(beginsAtMs)} to {clock(endsAtMs)}
+      </h2>
+      <p className="mt-2 mb-0">Nothing is open in it: begin a prep or open a case, and it is planned here.</p>
+      <ClosePeriod period={period} tasks={tasks} nowMs={nowMs} />
+    </section>
   )
 }
 

@@ -1,23 +1,23 @@
 import css from './Period.module.css'
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { atHand, type Conduct, type PeriodTask, type SubjectId } from '@ivory-crystal/core'
+import { Link, useParams } from 'react-router'
+import { atHand, closePeriod, type Conduct, setTaskAside } from '@ivory-crystal/core'
 import { clock as pageClock } from '../../../app/clock'
-import { download } from '../../../app/download'
 import { Score } from '../../../drawings/Score'
 import { clock } from '../../../format/format'
-import { useNotebook } from '../../../ledger/notebook'
+import { useNotebook, write } from '../../../ledger/notebook'
 import { Confirm } from '../../../parts/Confirm'
 import { PrintButton } from '../../../parts/PrintButton'
-import { putOff } from './acts'
-import { calendarEvents, calendarFile } from './calendar'
-import { closePeriod } from './ClosePeriod'
+import { Calendar } from './Calendar'
 import { NowPart } from './NowPart'
 import { Notify } from './Notify'
 import { PeriodForm } from './PeriodForm'
 import { PeriodSheet } from './PeriodSheet'
 import { PeriodTable } from './PeriodTable'
+import { rowsOf } from './rowsOf'
 import { scoreFacts, timesOf } from './scoreFacts'
+import { SetAside } from './SetAside'
 import { TaskPanel } from './TaskPanel'
 import { hangsOn, shared, whenLate } from './told'
 import type { PeriodNow } from './usePeriod'
@@ -27,6 +27,7 @@ const MINUTE_MS = 60_000
 /** The lab period that is on: what is now, its score, and what it hangs on. */
 export function PeriodToday({ now }: { now: PeriodNow }) {
   const { period, tasks, plan, late, problem, isBusy, nowMs } = now
+  const { notebook = '' } = useParams()
   const terms = period.opened.body
   const instruments = useNotebook((state) => state.shelf?.instruments ?? NONE)
   const [chosen, setChosen] = useState<string | null>(null)
@@ -44,13 +45,13 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
     const times = one ? timesOf(one, plan, terms) : null
     if (!one || !times || !plan) return
     const untilMs = times.fromMs + byMin * MINUTE_MS
-    putOff(period, one, 'a time', untilMs)
+    write(setTaskAside(period, one, 'a time', untilMs))
     setAsked({ words: `“${one.words}” not before ${clock(untilMs)}`, outMin: plan.makespanMin, plan })
   }
   const aside = (id: string) => {
     const one = tasks.find((other) => other.id === id)
     if (!one || !plan) return
-    putOff(period, one, 'another day')
+    write(setTaskAside(period, one, 'another day'))
     setAsked({ words: `“${one.words}” is set aside`, outMin: plan.makespanMin, plan })
     setChosen(null)
   }
@@ -76,7 +77,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
             onAside={aside}
           />
           <p className={`quiet ${css.key}`}>
-            filled: as it was · pale: as planned · underlined: everything waits for it
+            filled: as it was · pale: as planned · underlined: everything waits for it · dotted: the lab
+            closes
           </p>
           <div role="status">
             {asked && plan && plan !== asked.plan && !isBusy && (
@@ -144,6 +146,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
         <Notify />
         <Button
           variant="outline-primary"
+          aria-expanded={isChanging}
           onClick={() => {
             setIsChanging(!isChanging)
           }}
@@ -155,11 +158,14 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
             offer="Close the period"
             question="Out now? What is not done is left for another day."
             onYes={() => {
-              closePeriod(period, tasks, pageClock.now())
+              write(closePeriod(period, tasks, pageClock.now()))
             }}
           />
         )}
       </div>
+      <p className="quiet mt-2 mb-0 no-print">
+        For instructors: <Link to={`/n/${notebook}/for-instructors/class`}>will the class fit?</Link>
+      </p>
       {isChanging && (
         <section className="mt-3 no-print">
           <PeriodForm
@@ -198,15 +204,6 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
   )
 }
 const NONE: readonly never[] = []
-
-/** What there is to do, for the choice of what matters most. */
-export function rowsOf(
-  tasks: readonly PeriodTask[],
-): readonly { readonly id: SubjectId; readonly title: string }[] {
-  const rows = new Map<SubjectId, string>()
-  for (const { of, title } of tasks) if (of !== null) rows.set(of, title)
-  return [...rows].map(([id, title]) => ({ id, title }))
-}
 
 function costOf(byMin: number): string {
   if (byMin > 0) return `it costs ${byMin} min.`
@@ -249,76 +246,5 @@ function Told({ title, children }: { title: string; children: ReactNode }) {
       <h2>{title}</h2>
       <div className="mt-1">{children}</div>
     </section>
-  )
-}
-
-/** What is not done in this period, and can be taken up. */
-function SetAside({
-  period,
-  tasks,
-  plan,
-}: {
-  period: PeriodNow['period']
-  tasks: readonly PeriodTask[]
-  plan: Conduct
-}) {
-  const aside = new Set(plan.aside)
-  const by = tasks.filter(
-    (task) =>
-      aside.has(task.id) &&
-      !task.isAlone &&
-      (period.putOff.get(task.id)?.until === 'another day' ||
-        (task.isOptional && task.after.every((one) => !aside.has(one.task)))),
-  )
-  if (by.length === 0) return null
-  return (
-    <section className="mt-3 no-print" aria-label="Not in this period">
-      <h3>Not in this period</h3>
-      <p className="mb-0">
-        {by.map((task) => (
-          <span key={task.id} className="me-3">
-            {task.words}{' '}
-            <Button
-              size="sm"
-              variant="link"
-              onClick={() => {
-                putOff(period, task, 'not put off')
-              }}
-            >
-              take it up
-            </Button>
-          </span>
-        ))}
-      </p>
-    </section>
-  )
-}
-
-/** The starts, stops and end as a calendar file. */
-function Calendar({ now: { period, tasks }, plan }: { now: PeriodNow; plan: Conduct }) {
-  const [wrong, setWrong] = useState<string | null>(null)
-  const title = useNotebook(
-    ({ notebooks, notebook }) => notebooks.find(({ id }) => id === notebook)?.title ?? 'Lab period',
-  )
-  const save = async () => {
-    try {
-      const events = calendarEvents(tasks, plan, period.opened.body, title)
-      download('lab-period.ics', await calendarFile(events), 'text/calendar')
-      setWrong(null)
-    } catch (error) {
-      setWrong((error as Error).message)
-    }
-  }
-  return (
-    <>
-      <Button variant="outline-primary" onClick={() => void save()}>
-        Alarms as a calendar file
-      </Button>
-      {wrong && (
-        <span className="look m-0" role="alert">
-          {wrong}
-        </span>
-      )}
-    </>
   )
 }

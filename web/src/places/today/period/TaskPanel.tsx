@@ -2,12 +2,12 @@ import css from './Period.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
-import type { Conduct, PeriodFacts, PeriodTask } from '@ivory-crystal/core'
+import { type Conduct, noteTask, type PeriodFacts, type PeriodTask, setTaskAside } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { momentAfter } from '../../../format/timeOfDay'
+import { write } from '../../../ledger/notebook'
 import { Refusal } from '../../../parts/InlineField'
 import { TimeField } from './TimeField'
-import { begin, putOff } from './acts'
 import { timesOf } from './scoreFacts'
 
 /** One task that was chosen on the score: what is known of it, and what can be done with it. */
@@ -39,7 +39,7 @@ export function TaskPanel({
       return
     }
     setWrong(null)
-    putOff(period, task, 'a time', at)
+    write(setTaskAside(period, task, 'a time', at))
     setFrom('')
   }
   return (
@@ -59,7 +59,7 @@ export function TaskPanel({
         <Button
           size="sm"
           onClick={() => {
-            begin(period, task)
+            write(noteTask(period, task, 'begun'))
             onDone()
           }}
         >
@@ -79,7 +79,7 @@ export function TaskPanel({
             size="sm"
             variant="outline-primary"
             onClick={() => {
-              putOff(period, task, 'a time', times.fromMs)
+              write(setTaskAside(period, task, 'a time', times.fromMs))
             }}
           >
             Not before {clock(times.fromMs)}
@@ -90,7 +90,7 @@ export function TaskPanel({
             size="sm"
             variant="outline-primary"
             onClick={() => {
-              putOff(period, task, 'not put off')
+              write(setTaskAside(period, task, 'not put off'))
             }}
           >
             Any time again
@@ -100,7 +100,7 @@ export function TaskPanel({
           size="sm"
           variant="outline-primary"
           onClick={() => {
-            putOff(period, task, 'another day')
+            write(setTaskAside(period, task, 'another day'))
             onDone()
           }}
         >

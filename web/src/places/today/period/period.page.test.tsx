@@ -87,8 +87,23 @@ describe('Today with a lab period', () => {
     await waitFor(() => {
       within(screen.getByRole('region', { name: 'Now' })).getByRole('heading', { name: /^Clear up/ })
     })
+    within(screen.getByRole('region', { name: 'Now' })).getByRole('button', { name: 'Not begun after all' })
     screen.getByRole('button', { name: 'Done' }).click()
     expect(bodies('task noted').at(-1)).toMatchObject({ task: 'bench/clear up', is: 'done' })
+  })
+  test('what was begun by mistake is not begun after all', async () => {
+    const user = await today()
+    await planned()
+    act(() => {
+      write({
+        kind: 'task noted',
+        subject: period().id,
+        body: { task: 'bench/clear up', words: 'Clear up', is: 'begun' },
+      })
+    })
+    await user.click(await screen.findByRole('button', { name: 'Not begun after all' }))
+    expect(period().begun.has('bench/clear up')).toBe(false)
+    expect(screen.queryByRole('button', { name: 'Not begun after all' })).toBeNull()
   })
   test('a bar is chosen, put off, held and set aside, with what that costs; by keys as well', async () => {
     const user = await today()
@@ -120,6 +135,9 @@ describe('Today with a lab period', () => {
     expect(closed?.left).toContain('Collect the benzil')
     const before = within(await screen.findByRole('region', { name: 'The period before' }))
     before.getByText(/out at \d\d:\d\d, \d+ min to spare/)
+    // Too soon: it is opened again, and nothing of it is lost.
+    await user.click(before.getByRole('button', { name: 'Not over yet: open it again' }))
+    await screen.findByRole('region', { name: 'The score' })
   })
 })
 

@@ -41,10 +41,8 @@ export function scoreFacts(
 ): ScoreFacts {
   const aside = new Set(plan?.aside)
   const critical = new Set(plan?.criticalPath)
-  const began = beganOneByOne(tasks, terms)
   const bars = tasks.flatMap((task): ScoreBar[] => {
-    const known = aside.has(task.id) ? null : timesOf(task, plan, terms)
-    const times = known && { ...known, fromMs: began.get(task.id) ?? known.fromMs }
+    const times = aside.has(task.id) ? null : timesOf(task, plan, terms)
     if (!times || times.toMs <= terms.beginsAtMs || times.toMs <= times.fromMs) return []
     const things = Object.keys(task.needs).filter((name) => name !== 'hands')
     const lanes = [
@@ -99,24 +97,6 @@ export function scoreFacts(
     outText: outMs === null ? '' : `out ${clock(outMs)}`,
     endMs: terms.endsAtMs,
   }
-}
-
-/**
- * One pair of hands does one thing after another: where nobody noted when something was begun, it was not before the
- * hands left the last.
- */
-function beganOneByOne(tasks: readonly PeriodTask[], { hands }: PeriodTerms): ReadonlyMap<string, number> {
-  const began = new Map<string, number>()
-  if (hands !== 1) return began
-  let lastMs = -Infinity
-  const done = tasks.flatMap(({ id, isAlone, state }) =>
-    state.is === 'done' && !isAlone ? [{ id, ...state }] : [],
-  )
-  for (const { id, fromMs, toMs } of done.sort((p, q) => p.toMs - q.toMs)) {
-    if (fromMs < lastMs && lastMs < toMs) began.set(id, lastMs)
-    lastMs = Math.max(lastMs, toMs)
-  }
-  return began
 }
 
 /** On the half hour, or the hour, by the clock on the wall. */

@@ -10,7 +10,7 @@ import {
   tasksOf,
 } from '@ivory-crystal/core'
 import { golden } from '../../../../../core/golden/contract'
-import { calendarEvents, calendarFile } from './calendar'
+import { calendarEvents, calendarFile } from './calendarFile'
 
 test('the calendar file holds each start not to be missed, the stops and the end, in UTC', async () => {
   const { nowMs } = golden

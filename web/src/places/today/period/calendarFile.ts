@@ -1,5 +1,6 @@
 import type { DateTime, EventAttributes } from 'ics'
 import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
+import { persistently } from '../../../app/place'
 import { timesOf } from './scoreFacts'
 
 /** A moment as a calendar file has it: in UTC, so that it is right in every zone and over a change of the clocks. */
@@ -66,7 +67,7 @@ export function calendarEvents(
 
 /** The file, or the reason there is none. */
 export async function calendarFile(events: readonly EventAttributes[]): Promise<string> {
-  const { createEvents } = await import('ics')
+  const { createEvents } = await persistently(() => import('ics'))
   const { value, error } = createEvents([...events])
   if (error || !value) throw new Error(error?.message ?? 'No calendar could be made of this period.')
   return value

@@ -1,0 +1,2 @@
+export { heading, type Table, tablesOf } from './tables'
+export { type CrateFile, crateMetadata, crateTrouble, METADATA_PATH, NOTEBOOK_PATH } from './metadata'

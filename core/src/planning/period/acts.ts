@@ -1,0 +1,56 @@
+import type { EpochMs } from '../../ids'
+import type { Line } from '../../notebook/entry'
+import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
+import type { PeriodFacts } from './noted'
+import type { PeriodTask } from './task'
+
+type Of = Pick<PeriodFacts, 'id'>
+
+/** Said by hand: a task has begun, or one that leaves no other trace is done. */
+export function noteTask({ id }: Of, { id: task, words }: PeriodTask, is: 'begun' | 'done'): Line {
+  return { kind: 'task noted', subject: id, body: { task, words, is } }
+}
+
+/**
+ * A task is put off, set aside, or taken up again.
+ *
+ * @param untilAtMs not before, where it is put off until a time
+ */
+export function setTaskAside(
+  { id }: Of,
+  { id: task, words }: PeriodTask,
+  until: TaskSetAside['until'],
+  untilAtMs: EpochMs | null = null,
+): Line {
+  return { kind: 'task set aside', subject: id, body: { task, words, until, untilAtMs } }
+}
+
+/** So many tasks a line of the ledger holds. */
+const TASKS_MOST = 300
+
+/** The period is over: what the hands did in it and when, and what is left. */
+export function closePeriod(
+  { id, opened }: Pick<PeriodFacts, 'id' | 'opened'>,
+  tasks: readonly PeriodTask[],
+  nowMs: EpochMs,
+): Line {
+  const byHand = tasks.filter(({ isAlone }) => !isAlone)
+  return {
+    kind: 'period closed',
+    subject: id,
+    body: {
+      outAtMs: nowMs,
+      done: byHand
+        .flatMap(({ id: task, words, state }) =>
+          state.is === 'done' && state.toMs > opened.body.beginsAtMs
+            ? [{ task, words, fromAtMs: Math.round(state.fromMs), toAtMs: Math.round(state.toMs) }]
+            : [],
+        )
+        .slice(0, TASKS_MOST),
+      left: byHand
+        .filter(({ state, isOptional }) => state.is !== 'done' && !isOptional)
+        .map(({ words }) => words)
+        .slice(0, TASKS_MOST),
+    },
+  }
+}

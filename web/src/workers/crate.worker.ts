@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { crate } from './crate'
+
+expose(crate)

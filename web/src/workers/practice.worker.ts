@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { practice } from './practice'
+
+expose(practice)
