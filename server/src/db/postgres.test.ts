@@ -1,12 +1,13 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals'
 import { fold, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
+import { Client } from 'pg'
 import request from 'supertest'
 import { ledgerContract } from '../../../core/golden/contract'
 import { carryOver } from '../carry'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { type Cluster, postgresPrograms, throwawayCluster } from '../testing/postgres'
-import { DatabaseHeld } from './postgres'
+import { DatabaseHeld, openPostgres } from './postgres'
 
 const bin = await postgresPrograms()
 
@@ -123,6 +124,28 @@ else
       expect(acknowledged.filter((id) => !ids.includes(id))).toEqual([])
       expect(new Set(ids).size).toBe(ids.length)
       expect(said.join()).toContain('The database is back.')
+    })
+
+    test('a connection that breaks as a transaction begins is given back', async () => {
+      const own = await throwawayCluster(bin)
+      const { db, close } = await openPostgres(own.url, { port: 0, say: () => undefined })
+      const isBegin = (asked: unknown) => (asked as { text?: string } | undefined)?.text === 'begin'
+      const query = Client.prototype.query as (...given: unknown[]) => unknown
+      const broken = jest.spyOn(Client.prototype, 'query').mockImplementation(function (
+        this: Client,
+        ...given: unknown[]
+      ) {
+        return isBegin(given[0])
+          ? Promise.reject(new Error('Connection terminated unexpectedly'))
+          : query.apply(this, given)
+      } as never)
+      // More than there are connections: none may be kept by the one before.
+      for (let tries = 0; tries < 20; tries++)
+        await expect(db.transaction(() => Promise.resolve(1))).rejects.toThrow()
+      broken.mockRestore()
+      await expect(db.transaction(() => Promise.resolve(1))).resolves.toBe(1)
+      await close()
+      await own.remove()
     })
 
     test('a data folder is carried over, and both are equal', async () => {

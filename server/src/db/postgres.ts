@@ -117,6 +117,22 @@ export async function openPostgres(
     await take()
     const db = drizzle(pool, { schema })
     await migrate(db, { migrationsFolder: MIGRATIONS })
+    // On a pool, a transaction whose very first word fails keeps its connection for ever: eight of them and the server
+    // waits for good. So the connection is taken, and given back, here.
+    db.transaction = async (work, config) => {
+      const client = await pool.connect()
+      let isBroken = true
+      try {
+        const result = await drizzle(client, { schema }).transaction(work, config)
+        isBroken = false
+        return result
+      } catch (error) {
+        isBroken = isAway(error)
+        throw error
+      } finally {
+        client.release(isBroken)
+      }
+    }
     return {
       db: db as unknown as Database,
       requireHeld: () => (holding ? Promise.resolve() : Promise.reject(new DatabaseAway())),
