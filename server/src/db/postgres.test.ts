@@ -138,7 +138,7 @@ else
         return isBegin(given[0])
           ? Promise.reject(new Error('Connection terminated unexpectedly'))
           : query.apply(this, given)
-      } as never)
+      })
       // More than there are connections: none may be kept by the one before.
       for (let tries = 0; tries < 20; tries++)
         await expect(db.transaction(() => Promise.resolve(1))).rejects.toThrow()
