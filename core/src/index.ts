@@ -285,7 +285,7 @@ export * from './notebook/views/solventLeft'
 export * from './notebook/views/vessels'
 export { massDoubt } from './weighing/massDoubt'
 export * from './planning/meltPlan'
-export { dialCurve, plannedCurve, readCurve } from './planning/curves'
+export { type CurvePoint, dialCurve, plannedCurve, readCurve } from './planning/curves'
 export * from './planning/dialTurns'
 export {
   announcementOf,

@@ -16,7 +16,7 @@ export function PhaseMap({
   b,
   points,
   path = false,
-  probe,
+  probe = null,
   onProbe,
 }: {
   a: { readonly name: string; readonly fusion: Fusion }
@@ -24,8 +24,9 @@ export function PhaseMap({
   points: readonly MapPoint[]
   /** Draw the way from the first point to the last. */
   path?: boolean
-  probe: Probe
-  onProbe: (probe: Probe) => void
+  /** Where the hand is; null where there is none, as on paper. */
+  probe?: Probe | null
+  onProbe?: (probe: Probe) => void
 }) {
   const [ref, width] = useWidth(480)
   const svg = useRef<SVGSVGElement>(null)
@@ -38,7 +39,7 @@ export function PhaseMap({
     const box = svg.current?.getBoundingClientRect()
     if (!box) return
     const within = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value))
-    onProbe({
+    onProbe?.({
       moleFractionA: within(1 - (event.clientX - box.left - PAD.left) / inner.w, 0, 1),
       temperatureC: within(
         span.to - ((event.clientY - box.top - PAD.top) / inner.h) * (span.to - span.from),
@@ -84,12 +85,14 @@ export function PhaseMap({
         <path d={`M${line(diagram.branchA)}`} fill="none" stroke="var(--ink)" strokeWidth="2" />
         <path d={`M${line(diagram.branchB)}`} fill="none" stroke="var(--ink)" strokeWidth="2" />
         <Axes x={x} y={y} span={span} name={b.name} width={width} />
-        <path
-          d={`M${x(probe.moleFractionA)} ${PAD.top}v${inner.h}M${PAD.left} ${y(probe.temperatureC)}h${inner.w}`}
-          stroke="var(--teal)"
-          strokeWidth="1"
-          opacity="0.7"
-        />
+        {probe && (
+          <path
+            d={`M${x(probe.moleFractionA)} ${PAD.top}v${inner.h}M${PAD.left} ${y(probe.temperatureC)}h${inner.w}`}
+            stroke="var(--teal)"
+            strokeWidth="1"
+            opacity="0.7"
+          />
+        )}
         <Fields
           diagram={diagram}
           names={[a.name, b.name]}
@@ -104,14 +107,16 @@ export function PhaseMap({
           <Sample key={point.key} point={point} x={x} y={y} />
         ))}
         <Labels points={points} x={x} y={y} isLeft={isLeft} inner={inner} />
-        <circle
-          cx={x(probe.moleFractionA)}
-          cy={y(probe.temperatureC)}
-          r="7"
-          fill="var(--ground)"
-          stroke="var(--teal)"
-          strokeWidth="2.5"
-        />
+        {probe && (
+          <circle
+            cx={x(probe.moleFractionA)}
+            cy={y(probe.temperatureC)}
+            r="7"
+            fill="var(--ground)"
+            stroke="var(--teal)"
+            strokeWidth="2.5"
+          />
+        )}
         <text
           className="label"
           x={isLeft ? PAD.left + inner.w - 6 : PAD.left + 6}

@@ -10,6 +10,7 @@ export function LastHash() {
   const notebook = useNotebook((state) => state.notebook)
   const waiting = useNotebook((state) => state.waiting)
   const [head, setHead] = useState<{ seq: number; hash: string } | null>(null)
+  const [isAsked, setAsked] = useState(false)
   useEffect(() => {
     // Only the server knows it, and it changes with each line it stores.
     if (!notebook) return
@@ -17,9 +18,11 @@ export function LastHash() {
     api.head(notebook).then(
       (known) => {
         if (wanted) setHead(known)
+        setAsked(true)
       },
       () => {
         if (wanted) setHead(null)
+        setAsked(true)
       },
     )
     return () => {
@@ -28,7 +31,7 @@ export function LastHash() {
   }, [notebook, waiting])
   if (!head)
     return (
-      <p className="quiet mt-3 mb-0 no-print">
+      <p className="quiet mt-3 mb-0 no-print" aria-busy={!isAsked}>
         The hash of the notebook’s last line is known while the server answers.
       </p>
     )

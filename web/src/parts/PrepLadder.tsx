@@ -5,9 +5,18 @@ import { useNotebook } from '../ledger/notebook'
 import { ladderRows } from './ladderRows'
 
 /** The ladder of one prep, with what is known of its eutectic and what is wrong with a range. */
-export function PrepLadder({ prep }: { prep: PrepFacts }) {
+export function PrepLadder({
+  prep,
+  onlyRead = false,
+}: {
+  prep: PrepFacts
+  /** Leaves out tubes in which nothing was read; why is said below all the same. */
+  onlyRead?: boolean
+}) {
   const view = useNotebook((state) => state.view)
-  const rows = ladderRows(view, prep.id)
+  const rows = ladderRows(view, prep.id).filter(
+    ({ onset, clear }) => !onlyRead || onset !== null || clear !== null,
+  )
   if (rows.length === 0) return null
   const { compound } = prep.opened.body
   const line = eutecticOf(prep)

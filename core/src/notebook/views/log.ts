@@ -1,4 +1,4 @@
-import type { PrepId, UnknownId } from '../../ids'
+import type { PrepId, SubjectId, UnknownId } from '../../ids'
 import type { Entry, KnownEntry } from '../entry'
 import { sentenceOf } from '../sentence'
 import type { View } from '../fold'
@@ -18,46 +18,80 @@ export interface LogLine {
   readonly takenBack: readonly { readonly strike: Entry<'struck'>; readonly back: Entry<'struck'> }[]
 }
 
-/** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
-export const logOf = remember((view: View, id: PrepId): readonly LogLine[] => {
-  const prep = prepOf(view, id)
-  return prep
-    ? linesAbout(
-        view,
-        [id, ...meltsOf(view, id).map((melt) => melt.id)],
-        prep.samples.map((sample) => [sample.id, sample.label]),
-      )
-    : []
-})
-
-/** Everything written about an unknown, what it was ground with, and their melts and plates, in order of truth. */
-export const caseLogOf = remember((view: View, id: UnknownId): readonly LogLine[] => {
-  const unknown = unknownOf(view, id)
-  if (!unknown) return []
+/** Whom a page is about, in the order they are told, and what its samples are called. */
+interface Told {
+  readonly subjects: readonly string[]
+  readonly labels: ReadonlyMap<string, string>
+}
+function toldIn(view: View, id: PrepId | UnknownId): Told | null {
+  const prep = prepOf(view, id as PrepId)
+  if (prep)
+    return {
+      subjects: [id, ...meltsOf(view, prep.id).map((melt) => melt.id)],
+      labels: new Map(prep.samples.map((sample) => [sample.id as string, sample.label])),
+    }
+  const unknown = unknownOf(view, id as UnknownId)
+  if (!unknown) return null
   const samples = [unknown.sample, ...unknown.mixtures.map(({ sample }) => sample)]
   const melts = samples.flatMap((sample) => meltIdsWith(view, sample.id))
-  const plates = platesOf(view, id).map((plate) => plate.id)
-  return linesAbout(
-    view,
-    [...new Set<string>([id, ...melts, ...plates])],
-    samples.map((sample) => [sample.id, sample.label]),
-  )
-})
+  const plates = platesOf(view, unknown.id).map((plate) => plate.id)
+  return {
+    subjects: [...new Set<string>([id, ...melts, ...plates])],
+    labels: new Map(samples.map((sample) => [sample.id as string, sample.label])),
+  }
+}
 
-function linesAbout(
-  view: View,
-  subjects: readonly string[],
-  samples: readonly (readonly [id: string, label: string])[],
-): readonly LogLine[] {
-  const labels = new Map(samples)
-  const every = [...subjects, ...labels.keys()].flatMap((subject) => everyLineOf(view, subject))
+/** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
+export const logOf = remember((view: View, id: PrepId): readonly LogLine[] =>
+  linesAbout(view, toldIn(view, id)),
+)
+
+/** Everything written about an unknown, what it was ground with, and their melts and plates, in order of truth. */
+export const caseLogOf = remember((view: View, id: UnknownId): readonly LogLine[] =>
+  linesAbout(view, toldIn(view, id)),
+)
+
+/** Every line a page rests on, as it was written: strikes and readings by the second with it. */
+export function linesBehind(view: View, id: SubjectId): readonly KnownEntry[] {
+  const told = toldIn(view, id as PrepId | UnknownId) ?? { subjects: [id], labels: new Map() }
+  return everyLine(view, told).sort((p, q) => (p.id < q.id ? -1 : 1))
+}
+
+/** Steps and readings that a short account leaves to the full one: what came of them stands on the page. */
+const ONLY_IN_FULL: ReadonlySet<KnownEntry['kind']> = new Set([
+  'check made',
+  'mark made',
+  'portion seen',
+  'run command',
+  'sample named',
+  'sign named',
+  'step ticked',
+  'temperature typed',
+  'tube noted',
+] as const)
+
+/** The same in short: what was weighed, added, seen and decided; and everything that was struck. */
+export function inShort(lines: readonly LogLine[]): readonly LogLine[] {
+  return lines.filter(
+    ({ entry, strike, takenBack }) =>
+      !ONLY_IN_FULL.has(entry.kind) || strike !== null || takenBack.length > 0,
+  )
+}
+
+function everyLine(view: View, { subjects, labels }: Told): KnownEntry[] {
+  return [...subjects, ...labels.keys()].flatMap((subject) => everyLineOf(view, subject))
+}
+
+function linesAbout(view: View, told: Told | null): readonly LogLine[] {
+  if (!told) return []
+  const every = everyLine(view, told)
   const strikes = every.filter((line) => line.kind === 'struck')
   return every
     .filter((line) => line.kind !== 'trace' && line.kind !== 'struck')
     .sort((p, q) => (p.id < q.id ? -1 : 1))
     .map((entry) => ({
       entry,
-      sentence: toldOf(entry, labels),
+      sentence: toldOf(entry, told.labels),
       strike: strikeOf(view, entry.id),
       takenBack: strikes.flatMap((strike) => {
         const back = strike.body.target === entry.id ? strikeOf(view, strike.id) : null

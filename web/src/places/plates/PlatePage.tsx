@@ -12,10 +12,12 @@ import {
   unknownOf,
   type View,
 } from '@ivory-crystal/core'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { capital, dayAndClock } from '../../format/format'
+import { PdfMenu } from '../../paper/PdfMenu'
+import { LastHash } from '../../parts/LastHash'
 import { Title } from '../../parts/Title'
 import { Why } from '../../parts/Why'
 import { PlateDrawing } from '../../drawings/PlateDrawing'
@@ -108,9 +110,7 @@ function nameOf(view: View, of: PrepId | UnknownId): string {
 }
 
 function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string; onCorrect: () => void }) {
-  const now = useNow(60_000)
-  const { body, at, author } = plate.developed
-  const read = readDraft(draftOf(body))
+  const { body, author } = plate.developed
   const { of } = body
   const view = useNotebook((state) => state.view)
   const back = of
@@ -118,6 +118,42 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
       ? { to: `${home}/preps/${of}/judge`, name: 'To its judging' }
       : { to: `${home}/unknowns/${of}/sign`, name: 'To its case' }
     : null
+  return (
+    <RecordedPlate plate={plate}>
+      <div className="row-of align-items-center">
+        {back && (
+          <Link className="btn btn-primary" to={back.to}>
+            {back.name}
+          </Link>
+        )}
+        <PdfMenu
+          title={`Plate in ${body.eluent}`}
+          author={author}
+          id={plate.id}
+          sheet={() => (
+            <>
+              <h1>
+                Plate in {body.eluent}
+                {of ? `, beside ${nameOf(view, of)}` : ''}
+              </h1>
+              <RecordedPlate plate={plate} />
+              <LastHash />
+            </>
+          )}
+        />
+        <Button variant="link" onClick={onCorrect}>
+          Measure it again
+        </Button>
+      </div>
+    </RecordedPlate>
+  )
+}
+
+/** The plate as it was recorded, and what it says. */
+function RecordedPlate({ plate, children }: { plate: PlateFacts; children?: ReactNode }) {
+  const now = useNow(60_000)
+  const { body, at, author } = plate.developed
+  const read = readDraft(draftOf(body))
   return (
     <div className={classNames(css.platePage, 'mt-3')}>
       <PlateDrawing
@@ -149,16 +185,7 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
           {capital(body.stationary)}; {body.eluent}; seen by {body.visualized.join(' and ')}; recorded by{' '}
           {author}, {dayAndClock(at, now)}.
         </p>
-        <p className="row-of">
-          {back && (
-            <Link className="btn btn-primary" to={back.to}>
-              {back.name}
-            </Link>
-          )}
-          <Button variant="link" onClick={onCorrect}>
-            Measure it again
-          </Button>
-        </p>
+        {children}
       </div>
     </div>
   )

@@ -8,6 +8,7 @@ import {
 import { useState } from 'react'
 import { capital, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
+import type { MapPoint } from '../../drawings/PhaseMapParts'
 import { ladderRows } from '../../parts/ladderRows'
 import { WhereItSits } from '../../parts/WhereItSits'
 import { Why } from '../../parts/Why'
@@ -33,14 +34,7 @@ export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgeme
           a={map.product}
           b={map.impurity}
           path
-          points={map.placed.map(({ role, moleFractionA, between, slow }) => ({
-            key: role,
-            label: named(role, moleFractionA, role === 'product' ? judgement.impurity : undefined),
-            moleFractionA,
-            between,
-            range: slow,
-            tone: role,
-          }))}
+          points={mapPoints(map, judgement)}
           rows={ladderRows(view, prep.id)
             .filter(({ tone, onset, clear }) => tone !== 'other' && onset !== null && clear !== null)
             .map((row) => ({ ...row, signs: [] }))}
@@ -75,6 +69,18 @@ export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgeme
       </div>
     </aside>
   )
+}
+
+/** Where our own samples stand on a phase map. */
+export function mapPoints(map: ReturnType<typeof phaseMapOf>, judgement: Judgement): readonly MapPoint[] {
+  return map.placed.map(({ role, moleFractionA, between, slow }) => ({
+    key: role,
+    label: named(role, moleFractionA, role === 'product' ? judgement.impurity : undefined),
+    moleFractionA,
+    between,
+    range: slow,
+    tone: role,
+  }))
 }
 
 /** What was judged is said as the judging says it, and not at all where it cannot tell. */

@@ -5,6 +5,7 @@ import type { NotebookRow } from '@ivory-crystal/core'
 import { clock } from '../../app/clock'
 import { download } from '../../app/download'
 import { api } from '../../ledger/api'
+import { fileName } from '../../format/fileName'
 import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
 import { useLongRun } from '../../parts/useLongRun'
@@ -58,16 +59,7 @@ export function Exchange() {
       const zip = await packNotebook(notebook ?? '', clock.now(), tell)
       if (!zip) return null
       const title = notebooks.find(({ id }) => id === notebook)?.title ?? 'notebook'
-      download(
-        `${
-          title
-            .toLowerCase()
-            .replaceAll(/[^a-z0-9]+/g, '-')
-            .replaceAll(/^-|-$/g, '') || 'notebook'
-        }.zip`,
-        zip,
-        'application/zip',
-      )
+      download(`${fileName(title)}.zip`, zip, 'application/zip')
       return { ok: true, value: zip.size }
     })
   }

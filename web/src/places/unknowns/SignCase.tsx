@@ -6,7 +6,6 @@ import {
   doubtsBeforeSigning,
   isStale,
   type Line,
-  openedAfterSigning,
   type Ranked,
   type Result,
   signCase,
@@ -17,15 +16,16 @@ import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
-import { capital, dayAndClock, fixed } from '../../format/format'
+import { capital } from '../../format/format'
 import { LogList } from '../../parts/LogList'
+import { PdfMenu } from '../../paper/PdfMenu'
 import { PrintButton } from '../../parts/PrintButton'
 import { RestsNoMore } from '../../parts/RestsNoMore'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
 import { strike, useNotebook, write } from '../../ledger/notebook'
-import { useNow } from '../../app/now'
-import { OpenAnswer } from './OpenAnswer'
+import { CaseSheet } from './CaseSheet'
+import { type SignedVerdict, SignedVerdictPart } from './SignedVerdictPart'
 import { percent } from './ProbabilityBar'
 import { useRanking } from './useRanking'
 
@@ -141,88 +141,38 @@ function said(probability: number | undefined): string {
   return probability === undefined ? '' : `, ${percent(probability)}`
 }
 
-function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: NonNullable<UnknownFacts['signed']> }) {
+function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: SignedVerdict }) {
   const { notebook } = useParams()
   const view = useNotebook((state) => state.view)
-  const now = useNow(60_000)
-  const { answer, signedBy, ranked, mixtures, restsOn } = signed.body
-  const probability = ranked.find(({ id }) => id === (answer.is === 'compound' ? answer.compound : null))
   return (
     <>
-      <div className="columns two mt-2">
-        <section>
-          {isStale(view, signed) && (
-            <RestsNoMore
-              onAgain={() => {
-                strike(signed, 'to be signed again')
-              }}
-            />
-          )}
-          <h2 data-testid="verdict">
-            {answer.is === 'compound'
-              ? capital(answer.name)
-              : answer.is === 'not on the list'
-                ? 'Not on the list'
-                : 'Cannot be told'}
-          </h2>
-          <p className="mt-2 mb-1">
-            Signed by {signedBy}, {dayAndClock(signed.at, now)}
-            {probability && answer.is !== 'cannot tell'
-              ? `, at ${percent(probability.probability)}`
-              : ''}. <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>
-          </p>
-          <table className="lines mt-2">
-            <tbody>
-              {mixtures.map(({ reference, name, range, verdict }) => (
-                <tr key={`${reference} ${range.onsetC}`}>
-                  <td>mixed with {name}</td>
-                  <td className="num">
-                    {fixed(range.onsetC, 1)} to {fixed(range.clearC, 1)} °C
-                  </td>
-                  <td>{verdict ?? 'no verdict'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p className="row-of mt-2 no-print">
-            <Button
-              variant="link"
-              onClick={() => {
-                strike(signed, 'to be signed again')
-              }}
-            >
-              Strike this verdict
-            </Button>
-            <PrintButton>Print this case</PrintButton>
-            <Link to={`/n/${notebook ?? ''}/unknowns`}>All cases</Link>
-          </p>
-        </section>
-        <OpenAnswer unknown={unknown} isAfter={openedAfterSigning(view, unknown)} />
-      </div>
-      <table className="lines mt-3">
-        <thead>
-          <tr>
-            <th>candidate, when it was signed</th>
-            <th className="num">literature, °C</th>
-            <th className="num">chance</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {unknown.candidates.map(({ compound, ruledOut }) => (
-            <tr key={compound.id}>
-              <td>{compound.name}</td>
-              <td className="num">
-                {fixed(compound.meltLowC, 1)} to {fixed(compound.meltHighC, 1)}
-              </td>
-              <td className="num">
-                {percent(ranked.find(({ id }) => id === compound.id)?.probability ?? 0)}
-              </td>
-              <td className="quiet">{ruledOut ? 'ruled out' : ''}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {isStale(view, signed) && (
+        <RestsNoMore
+          onAgain={() => {
+            strike(signed, 'to be signed again')
+          }}
+        />
+      )}
+      <SignedVerdictPart unknown={unknown} signed={signed}>
+        <div className="row-of mt-2 no-print align-items-center">
+          <Button
+            variant="link"
+            onClick={() => {
+              strike(signed, 'to be signed again')
+            }}
+          >
+            Strike this verdict
+          </Button>
+          <PdfMenu
+            title={`Unknown ${unknown.opened.body.code}`}
+            author={signed.body.signedBy}
+            id={unknown.id}
+            sheet={(layout) => <CaseSheet unknown={unknown} signed={signed} layout={layout} />}
+          />
+          <PrintButton>Print this case</PrintButton>
+          <Link to={`/n/${notebook ?? ''}/unknowns`}>All cases</Link>
+        </div>
+      </SignedVerdictPart>
       <hr className="rule" />
       <LogList lines={caseLogOf(view, unknown.id)} />
     </>

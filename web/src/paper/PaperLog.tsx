@@ -1,0 +1,62 @@
+import css from './Paper.module.css'
+import { inShort, type LogLine } from '@ivory-crystal/core'
+import { clock, day } from '../format/format'
+import { LastHash } from '../parts/LastHash'
+import type { Layout } from './PdfMenu'
+
+/** As it was done, on paper: in full line by line, or in short as running words; struck lines shown in both. */
+export function PaperLog({ lines, layout }: { lines: readonly LogLine[]; layout: Layout }) {
+  const shown = layout === 'full' ? lines : inShort(lines)
+  const names = [...new Set(shown.map(({ entry }) => day(entry.at)))]
+  return (
+    <section>
+      <h2>As it was done{layout === 'full' ? '' : ', in short'}</h2>
+      {names.map((name) => {
+        const of = shown.filter(({ entry }) => day(entry.at) === name)
+        return layout === 'full' ? (
+          <section key={name}>
+            <h3>{name}</h3>
+            {of.map((line) => (
+              <div key={line.entry.id} className={css.line}>
+                <span className="quiet">{clock(line.entry.at)}</span>
+                <span>
+                  <Sentence line={line} />
+                </span>
+              </div>
+            ))}
+          </section>
+        ) : (
+          <p key={name} className={css.running}>
+            <b>{name}</b>{' '}
+            {of.map((line) => (
+              <span key={line.entry.id}>
+                <span className="quiet">{clock(line.entry.at)}</span> <Sentence line={line} />{' '}
+              </span>
+            ))}
+          </p>
+        )
+      })}
+      <LastHash />
+    </section>
+  )
+}
+
+function Sentence({ line: { sentence, strike, takenBack } }: { line: LogLine }) {
+  return (
+    <>
+      <span className={strike ? 'struck' : undefined}>{sentence}</span>
+      {strike && (
+        <span className="quiet">
+          {' '}
+          struck {clock(strike.at)}: {strike.body.reason}
+        </span>
+      )}
+      {takenBack.map((one) => (
+        <span key={one.back.id} className="quiet">
+          {' '}
+          struck {clock(one.strike.at)}, taken back {clock(one.back.at)}
+        </span>
+      ))}
+    </>
+  )
+}

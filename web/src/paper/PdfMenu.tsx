@@ -1,0 +1,179 @@
+import css from './PdfMenu.module.css'
+import { type ReactNode, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Dropdown from 'react-bootstrap/Dropdown'
+import { CORE_VERSION, linesBehind, type RawEntry, type SubjectId } from '@ivory-crystal/core'
+import { clock } from '../app/clock'
+import { download } from '../app/download'
+import { remember, remembered } from '../app/memory'
+import { day, clock as timeOfDay } from '../format/format'
+import { fileName } from '../format/fileName'
+import { useNotebook } from '../ledger/notebook'
+import { useLongRun } from '../parts/useLongRun'
+import type { AboutPdf, PaperSize } from './definition'
+import { PaperFrame } from './PaperFrame'
+
+/** One page to hand in, or everything. */
+export type Layout = 'hand-in' | 'full'
+
+const KEPT = 'ivory-crystal paper'
+const SIZES = ['A4', 'LETTER'] as const
+const SIZE_NAMES: Readonly<Record<PaperSize, string>> = { A4: 'A4', LETTER: 'Letter' }
+/** Widths a sheet is laid out at, px: on one page as wide as it has to be, and no wider than can be read. */
+const START_PX: Readonly<Record<Layout, number>> = { 'hand-in': 760, full: 920 }
+
+interface Made {
+  readonly pages: number
+  readonly bytes: number
+  readonly wanted: Layout
+}
+
+/** A page as a PDF: made in the browser, from the same words and drawings, with the lines it rests on inside. */
+export function PdfMenu({
+  title,
+  author,
+  id,
+  sheet,
+}: {
+  title: string
+  author: string
+  /** Whose lines go inside. */
+  id: SubjectId
+  sheet: (layout: Layout) => ReactNode
+}) {
+  const [paper, setPaper] = useState<PaperSize>(() => (remembered(KEPT) === 'LETTER' ? 'LETTER' : 'A4'))
+  const [wanted, setWanted] = useState<Layout | null>(null)
+  const making = useLongRun<Made>()
+  const start = (layout: Layout) => {
+    setWanted(layout)
+    making.clear()
+  }
+  const make = (root: HTMLElement, layout: Layout) => {
+    making.start(async (tell) => {
+      const { makeFrom } = await import('./makeFrom')
+      const about = aboutOf({ title, author, paper, behind: behind(id) })
+      const made = await makeFrom(root, layout, about, tell).finally(() => {
+        setWanted(null)
+      })
+      if (!made) return null
+      download(`${fileName(title)}.pdf`, new Blob([made.bytes as Uint8Array<ArrayBuffer>]), 'application/pdf')
+      return { ok: true, value: { pages: made.pages, bytes: made.bytes.length, wanted: layout } }
+    })
+  }
+  const isMaking = wanted !== null || making.share !== null
+  const { result } = making
+  return (
+    <span className={css.menu}>
+      {isMaking ? (
+        <>
+          <progress value={making.share ?? 0} aria-label="Making the PDF" />
+          <Button
+            size="sm"
+            variant="link"
+            onClick={() => {
+              setWanted(null)
+              making.stop()
+            }}
+          >
+            Stop
+          </Button>
+        </>
+      ) : (
+        <Dropdown>
+          <Dropdown.Toggle variant="primary">As a PDF</Dropdown.Toggle>
+          <Dropdown.Menu>
+            <Dropdown.Item as="button" type="button" onClick={() => start('hand-in')}>
+              One page to hand in
+            </Dropdown.Item>
+            <Dropdown.Item as="button" type="button" onClick={() => start('full')}>
+              Everything, with all that was drawn
+            </Dropdown.Item>
+            <Dropdown.Divider />
+            {SIZES.map((size) => (
+              <Dropdown.Item
+                key={size}
+                as="button"
+                type="button"
+                active={size === paper}
+                aria-current={size === paper}
+                onClick={(event) => {
+                  event.stopPropagation()
+                  setPaper(size)
+                  remember(KEPT, size)
+                }}
+              >
+                on {SIZE_NAMES[size]} paper
+              </Dropdown.Item>
+            ))}
+          </Dropdown.Menu>
+        </Dropdown>
+      )}
+      <span role="status" className="quiet">
+        {result && !result.ok && result.problem.sentence}
+        {result?.ok && saidOf(result.value)}
+      </span>
+      {wanted && (
+        <PaperFrame
+          key={`${wanted} ${paper}`}
+          widthPx={START_PX[wanted]}
+          isCompact={wanted === 'hand-in'}
+          onReady={(root) => {
+            make(root, wanted)
+          }}
+        >
+          {sheet(wanted)}
+        </PaperFrame>
+      )}
+    </span>
+  )
+}
+
+function saidOf({ pages, bytes, wanted }: Made): string {
+  const kB = `${Math.ceil(bytes / 1000)} kB`
+  const many = wanted === 'hand-in' && pages > 1 ? `It does not fit one page: it takes ${pages}. ` : ''
+  return `${many}${pages === 1 ? 'One page' : `${pages} pages`}, ${kB}, among your downloads.`
+}
+
+/** Read where it is asked, so that the menu does not follow every line. */
+function behind(id: SubjectId): readonly RawEntry[] {
+  return linesBehind(useNotebook.getState().view, id)
+}
+
+function aboutOf({
+  title,
+  author,
+  paper,
+  behind,
+}: {
+  title: string
+  author: string
+  paper: PaperSize
+  behind: readonly RawEntry[]
+}): AboutPdf {
+  const { notebook, notebooks, about } = useNotebook.getState()
+  const row = notebooks.find(({ id }) => id === notebook)
+  const now = clock.now()
+  const file = {
+    format: 'ivory-crystal notebook',
+    version: 1,
+    coreVersion: CORE_VERSION,
+    exportedAt: now,
+    notebook: { id: notebook, title: row?.title ?? '' },
+    entries: behind,
+  }
+  return {
+    title,
+    author,
+    paper,
+    madeAtMs: now,
+    foot: `${title}, ${row?.title ?? ''}${about?.demo ? ' (made-up sample data)' : ''}; printed ${day(now)} ${timeOfDay(now)}`,
+    attached: [
+      {
+        name: 'lines.json',
+        type: 'application/json',
+        description: 'The lines of the notebook that this page rests on, as they were written',
+        text: JSON.stringify(file),
+      },
+    ],
+  }
+}

@@ -1,0 +1,76 @@
+/** The typefaces a PDF is set in, and which characters each of them has. */
+export type Face = 'Text' | 'Extended' | 'Signs'
+
+/** Latin as the app’s own typeface has it. */
+const TEXT =
+  /[\u0020-\u007e\u00a0-\u00ac\u00ae-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2020-\u2022\u2026\u2030\u2039\u203a\u20ac\u2122\u2212]/u
+/** Further letters of Latin alphabets. */
+const EXTENDED =
+  /[\u0100-\u0107\u010a-\u0113\u0116-\u011b\u011e-\u0123\u0126-\u012b\u012e\u012f\u0139-\u0148\u014c-\u014f\u0150-\u017e]/u
+/** Greek, arrows, signs of mathematics, and simple shapes. */
+const SIGNS =
+  /[\u0391-\u03a1\u03a3-\u03a9\u03b1-\u03c9\u2032\u2033\u2190-\u2199\u21a9\u2200-\u2211\u2213-\u2226\u2228-\u222b\u2243\u2245\u2248\u2260\u2261\u2264\u2265\u2500\u2502\u25a0\u25a1\u25b2\u25b4\u25b8\u25bc\u25be\u25c7\u25cb\u25cf\u25ef\u2605\u2713]/u
+
+/** Written smaller and lower, or higher: the typeface has them as ordinary characters. */
+const LOWER: Readonly<Record<string, string>> = {
+  '₀': '0',
+  '₁': '1',
+  '₂': '2',
+  '₃': '3',
+  '₄': '4',
+  '₅': '5',
+  '₆': '6',
+  '₇': '7',
+  '₈': '8',
+  '₉': '9',
+  ₙ: 'n',
+}
+const HIGHER: Readonly<Record<string, string>> = {
+  '⁰': '0',
+  '⁴': '4',
+  '⁵': '5',
+  '⁶': '6',
+  '⁷': '7',
+  '⁸': '8',
+  '⁹': '9',
+  '⁻': '−',
+  '⁺': '+',
+  ᵀ: 'T',
+}
+
+/** Marks that only guide a line break or the shape of what stands before them. */
+const MARKS: ReadonlySet<string> = new Set('\u00ad\u200b\u200c\u200d\u200e\u200f\u2060\ufe0f\ufeff')
+
+export interface Piece {
+  readonly text: string
+  readonly face: Face
+  readonly shift: 'sub' | 'sup' | null
+}
+
+/** A text in pieces of one face each. A character that no face has is told by its number: nothing is left out unsaid. */
+export function piecesOf(text: string): readonly Piece[] {
+  const pieces: Piece[] = []
+  for (const char of text.normalize('NFC')) {
+    const next = pieceOf(char)
+    const last = pieces.at(-1)
+    if (last && last.face === next.face && last.shift === next.shift)
+      pieces[pieces.length - 1] = { ...last, text: last.text + next.text }
+    else pieces.push(next)
+  }
+  return pieces
+}
+
+function pieceOf(char: string): Piece {
+  const lower = LOWER[char]
+  if (lower) return { text: lower, face: 'Text', shift: 'sub' }
+  const higher = HIGHER[char]
+  if (higher) return { text: higher, face: 'Text', shift: 'sup' }
+  if (TEXT.test(char)) return { text: char, face: 'Text', shift: null }
+  if (EXTENDED.test(char)) return { text: char, face: 'Extended', shift: null }
+  if (SIGNS.test(char)) return { text: char, face: 'Signs', shift: null }
+  // Spaces of other widths, and marks that only guide a line break.
+  if (/\s/u.test(char)) return { text: ' ', face: 'Text', shift: null }
+  if (MARKS.has(char)) return { text: '', face: 'Text', shift: null }
+  const number = char.codePointAt(0)?.toString(16).toUpperCase().padStart(4, '0') ?? ''
+  return { text: `[U+${number}]`, face: 'Text', shift: null }
+}

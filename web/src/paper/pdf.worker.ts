@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { paper } from './printing'
+
+expose(paper)

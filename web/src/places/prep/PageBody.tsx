@@ -1,0 +1,242 @@
+import {
+  accountOf,
+  atTheBench,
+  cautionsFor,
+  crudeInText,
+  disposalFor,
+  isStale,
+  judgementOf,
+  LOCAL_RULES,
+  lossesOf,
+  odditiesOf,
+  ownWordsOf,
+  type PrepFacts,
+  recoveryOf,
+  sampleOf,
+  solventSoFarML,
+  whyThisSolvent,
+} from '@ivory-crystal/core'
+import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
+import { PrepLadder } from '../../parts/PrepLadder'
+import { useNotebook } from '../../ledger/notebook'
+import { Budget } from '../../drawings/Budget'
+import { Findings, headline, isMeasured, notChecked } from './Findings'
+import type { StationProps } from './station'
+
+/** Which prep, in whose notebook, from when, by whom, and how long the hands were at it. */
+export function Told({ prep }: StationProps) {
+  const view = useNotebook((state) => state.view)
+  const title = useNotebook(({ notebooks, notebook }) => notebooks.find((row) => row.id === notebook)?.title)
+  const took = atTheBench(view, prep.id)
+  return (
+    <p className="mb-0">
+      <b>{prep.opened.body.title}</b>, {title}, {day(prep.opened.at)}, {prep.opened.author}
+      {took &&
+        `; ${took.handsMin} min of hands in ${took.periods === 1 ? 'one lab period' : `${took.periods} lab periods`}`}
+    </p>
+  )
+}
+
+/** Data, reasons, hazards, ranges and verdict: the same on screen and on every paper. */
+export function PageBody({
+  prep,
+  isBrief = false,
+}: StationProps & { /** To be one page. */ isBrief?: boolean }) {
+  const view = useNotebook((state) => state.view)
+  const losses = lossesOf(view, prep)
+  const words = ownWordsOf(view, prep.id)
+  const plan = prep.plan?.body
+  return (
+    <>
+      <div className="columns two">
+        <Data prep={prep} />
+        <section>
+          {plan && (
+            <>
+              <h2>Why {plan.solvent.name}</h2>
+              <p className="mb-2 mt-1">{whyThisSolvent(plan).join(' ')}</p>
+            </>
+          )}
+          <h2>Hazards and disposal</h2>
+          {cautionsFor(
+            prep.opened.body.compound,
+            plan?.solvent ?? null,
+            plan?.pair?.solvent ?? null,
+            plan?.input.hotC ?? null,
+          ).map((line) => (
+            <p key={line} className="mb-1 mt-1">
+              {line}
+            </p>
+          ))}
+          {(plan?.waste ?? disposalFor(null)).map((line) => (
+            <p key={line} className="mb-1">
+              {line}
+            </p>
+          ))}
+          <p className="quiet">{LOCAL_RULES}</p>
+        </section>
+      </div>
+      <hr className="rule" />
+      <section>
+        <h2>Melting ranges</h2>
+        <PrepLadder prep={prep} onlyRead={isBrief} />
+      </section>
+      <hr className="rule" />
+      <VerdictPart prep={prep} isBrief={isBrief}>
+        <section>
+          <h2>Why less than 100 %</h2>
+          {losses.map((line) => (
+            <p key={line} className="mb-1 mt-1">
+              {line}
+            </p>
+          ))}
+          {losses.length === 0 && <p className="quiet mt-1">Said once crude and product are weighed.</p>}
+          {words !== '' && <p className="mt-2 mb-1">“{words}”</p>}
+        </section>
+      </VerdictPart>
+    </>
+  )
+}
+
+function Data({ prep }: { prep: PrepFacts }) {
+  const recovery = recoveryOf(prep)
+  const view = useNotebook((state) => state.view)
+  const account = accountOf(view, prep.id)
+  const sums = account.ok ? account.value : null
+  const { hotML, rinseML } = solventSoFarML(prep)
+  const plan = prep.plan?.body
+  const masses = (['crude', 'product', 'second crop', 'residue', 'grit'] as const)
+    .map((role) => ({ role, weighing: sampleOf(prep, role)?.weighing }))
+    .filter(({ role, weighing }) => role === 'crude' || role === 'product' || weighing)
+  return (
+    <section>
+      <h2>Data</h2>
+      <table className="lines">
+        <tbody>
+          {masses.map(({ role, weighing }) => (
+            <tr key={role}>
+              <td>
+                Mass of {role}
+                {role === 'crude' && plan && plan.keptBackG > 0 && (
+                  <span className="quiet d-block">
+                    {fixed(1000 * plan.keptBackG, 0)} mg of it put aside: {crudeInText(plan)} g went in
+                  </span>
+                )}
+                {weighing?.body.method === 'difference' && (
+                  <span className="quiet d-block">
+                    {weighing.body.loaded.text} g loaded − {weighing.body.empty.text} g empty
+                  </span>
+                )}
+              </td>
+              <td className="num" data-testid={`${role}-mass`}>
+                {weighing ? `${netMassText(weighing.body)} g` : 'not weighed'}
+              </td>
+            </tr>
+          ))}
+          <tr>
+            <td>Percent recovery, of the crude{plan && plan.keptBackG > 0 ? ' that went in' : ''}</td>
+            <td className="num fw-bold" data-testid="recovery">
+              {recovery.ok ? `${withUncertainty(recovery.value.percent)} %` : 'not known'}
+            </td>
+          </tr>
+          {sums?.ofProduct && (
+            <tr>
+              <td>Percent recovery, of the {prep.opened.body.compound.name} estimated in it</td>
+              <td className="num">{withUncertainty(sums.ofProduct)} %</td>
+            </tr>
+          )}
+          {sums?.yield && (
+            <tr>
+              <td>Percent yield, from {sums.yield.from}</td>
+              <td className="num">{fixed(sums.yield.percent, 1)} %</td>
+            </tr>
+          )}
+          {sums?.closurePercent != null && (
+            <tr>
+              <td>Accounted for by weighing</td>
+              <td className="num">{fixed(sums.closurePercent, 1)} %</td>
+            </tr>
+          )}
+          {plan && (
+            <>
+              <tr>
+                <td>Procedure</td>
+                <td className="num">{plan.procedure.name}</td>
+              </tr>
+              <tr>
+                <td>Planned recovery, an upper bound</td>
+                <td className="num">{fixed(plan.result.recoveryPercentOfCrude, 0)} %</td>
+              </tr>
+              <tr>
+                <td>
+                  {capital(plan.solvent.name)}, hot / rinse
+                  <span className="quiet d-block">
+                    planned {fixed(plan.result.minimumHotML, 1)} to dissolve, {fixed(plan.result.hotML, 1)} in
+                    all; solubilities {plan.solubilitySource}
+                  </span>
+                </td>
+                <td className="num">
+                  {fixed(hotML, 1)} / {fixed(rinseML, 1)} mL
+                </td>
+              </tr>
+            </>
+          )}
+        </tbody>
+      </table>
+      {recovery.ok &&
+        odditiesOf(view, prep.id).map(({ code, sentence }) => (
+          <p key={code} className="look">
+            {sentence}
+          </p>
+        ))}
+    </section>
+  )
+}
+
+/** What was judged: its budget over the whole sheet, its findings beside what else is said. */
+function VerdictPart({
+  prep,
+  isBrief,
+  children,
+}: {
+  prep: PrepFacts
+  isBrief: boolean
+  children: React.ReactNode
+}) {
+  const view = useNotebook((state) => state.view)
+  const judged = judgementOf(view, prep.id)
+  const signed = prep.verdict
+  const judgement = signed?.body.judgement ?? (judged.ok ? judged.value.judgement : null)
+  const rules = signed?.body.conventions ?? (judged.ok ? judged.value.conventions : null)
+  if (!judgement)
+    return (
+      <div className="columns two">
+        <section>
+          <h2>Verdict</h2>
+          <p className="quiet mt-1">{judged.ok ? '' : judged.problem.sentence}</p>
+        </section>
+        {children}
+      </div>
+    )
+  return (
+    <>
+      <section>
+        <h2 data-testid="verdict">{headline(judgement, prep.opened.body.compound.name)}</h2>
+        <p className="quiet mt-1 mb-0">
+          {signed
+            ? `Signed by ${signed.body.signedBy}, ${day(signed.at)} ${clock(signed.at)}.`
+            : 'Not signed yet.'}{' '}
+          {notChecked(judgement)}
+          {signed && isStale(view, signed) && (
+            <span className="trouble"> A line it rests on was struck since.</span>
+          )}
+        </p>
+        {!isBrief && isMeasured(judgement) && rules && <Budget judgement={judgement} rules={rules} />}
+      </section>
+      <div className="columns two">
+        <Findings judgement={judgement} />
+        {children}
+      </div>
+    </>
+  )
+}
