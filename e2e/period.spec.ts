@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { type Bench, expect, test, tickNext } from './bench'
 import { expectInside, FORMATS, sheetsOf } from './paper'
+import { expectAllNumbers, ONE, pdfOf } from './pdf'
 import type { Page } from '@playwright/test'
 
 const BENZIL = '0a5a1c7e-0000-4000-8000-000000000171'
@@ -116,6 +117,7 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
   await expect(before).toContainText('collect the benzil')
   await before.getByText('As planned, as it was').click()
   await expect(before.getByRole('row', { name: /Dissolve the benzil/ })).toBeVisible()
+  await expectAllNumbers(await pdfOf(page, ONE), before.getByRole('table'))
   await expect
     .poll(async () => (await kinds(page, demo)).filter(({ kind }) => kind === 'period closed').length)
     .toBe(2)

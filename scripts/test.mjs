@@ -8,7 +8,7 @@ const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium'
 
 main(async () => {
   await install()
-  await chromium()
+  await systemPackages()
   // Two at a time: what reads types beside what reads text.
   await step('Types, import rules, unused code, lint and format …', () =>
     Promise.all([
@@ -30,15 +30,21 @@ main(async () => {
   say('All of it holds.')
 })
 
-async function chromium() {
-  if (existsSync(CHROMIUM)) return
+/** What the browser tests need of the system: a browser, and what opens a PDF as others would. */
+async function systemPackages() {
+  const missing = [
+    ...(existsSync(CHROMIUM) ? [] : ['chromium']),
+    ...(existsSync('/usr/bin/pdftotext') ? [] : ['poppler-utils']),
+  ]
+  if (missing.length === 0) return
+  const names = missing.join(' and ')
   if (process.platform !== 'linux' || !existsSync('/usr/bin/apt-get') || process.getuid?.() !== 0)
     throw new Error(
-      `Chromium is not at ${CHROMIUM}. Install it from your system's packages (on Debian: apt-get install chromium), or name another with CHROMIUM=/path/to/chromium.`,
+      `The browser tests need ${names}. Install from your system's packages (on Debian: apt-get install ${missing.join(' ')}); another Chromium is named with CHROMIUM=/path/to/chromium.`,
     )
-  await step('Installing Chromium from Debian’s packages …', async () => {
+  await step(`Installing ${names} from Debian’s packages …`, async () => {
     await run('apt-get', ['update', '-qq'])
-    await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], {
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     })
   })

@@ -70,7 +70,7 @@ export function definitionOf(sheet: Sheet, about: AboutPdf): TDocumentDefinition
         words([foot(about.foot)], 1, { noWrap: true }),
         { ...words([foot(`${page} of ${pages}`)], 1, {}), width: 60, alignment: 'right' },
       ],
-      margin: [MARGIN.side, 16, MARGIN.side, 0],
+      margin: [MARGIN.side, 10, MARGIN.side, 0],
     }),
     files: Object.fromEntries(
       about.attached.map(({ name, type, description, text }) => [

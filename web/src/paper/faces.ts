@@ -3,13 +3,13 @@ export type Face = 'Text' | 'Extended' | 'Signs'
 
 /** Latin as the app’s own typeface has it. */
 const TEXT =
-  /[\u0020-\u007e\u00a0-\u00ac\u00ae-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2020-\u2022\u2026\u2030\u2039\u203a\u20ac\u2122\u2212]/u
+  /[\u0020-\u007e\u00a0-\u00ac\u00ae-\u00b4\u00b6-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2022\u2026\u2039\u203a\u20ac\u2122\u2212]/u
 /** Further letters of Latin alphabets. */
 const EXTENDED =
-  /[\u0100-\u0107\u010a-\u0113\u0116-\u011b\u011e-\u0123\u0126-\u012b\u012e\u012f\u0139-\u0148\u014c-\u014f\u0150-\u017e]/u
+  /[\u0100-\u0107\u010a-\u0113\u0116-\u011b\u011e-\u0123\u0126\u0127\u012a\u012b\u012e\u012f\u0139-\u013e\u0141-\u0148\u0150\u0151\u0154\u0155\u0158-\u015b\u015e-\u0165\u016a\u016b\u016e-\u017e]/u
 /** Greek, arrows, signs of mathematics, and simple shapes. */
 const SIGNS =
-  /[\u0391-\u03a1\u03a3-\u03a9\u03b1-\u03c9\u2032\u2033\u2190-\u2199\u21a9\u2200-\u2211\u2213-\u2226\u2228-\u222b\u2243\u2245\u2248\u2260\u2261\u2264\u2265\u2500\u2502\u25a0\u25a1\u25b2\u25b4\u25b8\u25bc\u25be\u25c7\u25cb\u25cf\u25ef\u2605\u2713]/u
+  /[\u0391-\u03a1\u03a3-\u03a9\u03b1-\u03c9\u2032\u2033\u2190-\u2199\u21a9\u2200-\u2211\u2213-\u2226\u2228-\u222b\u2243\u2245\u2248\u2260\u2261\u2264\u2265\u2500\u25a0\u25a1\u25b2\u25b4\u25b8\u25bc\u25be\u25c7\u25cb\u25cf\u25ef\u2605\u2713]/u
 
 /** Written smaller and lower, or higher: the typeface has them as ordinary characters. */
 const LOWER: Readonly<Record<string, string>> = {
@@ -50,7 +50,7 @@ export interface Piece {
 /** A text in pieces of one face each. A character that no face has is told by its number: nothing is left out unsaid. */
 export function piecesOf(text: string): readonly Piece[] {
   const pieces: Piece[] = []
-  for (const char of text.normalize('NFC')) {
+  for (const char of text.normalize('NFC').replaceAll('\u00b5', 'μ')) {
     const next = pieceOf(char)
     const last = pieces.at(-1)
     if (last && last.face === next.face && last.shift === next.shift)

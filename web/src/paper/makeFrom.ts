@@ -10,8 +10,6 @@ import { readSheet } from './readSheet'
 /** The widest a sheet may be laid out for one page, px: small print is then 6.4 points. */
 const WIDEST_PX = 1000
 const WIDER_BY_PX = 50
-/** Set in type, a sheet may come out a little longer than it was laid out. */
-const SAFELY = 0.97
 
 /** A laid out sheet as a PDF. One that is to be a page is laid out wider, and so smaller, until it is one. */
 export async function makeFrom(
@@ -23,14 +21,21 @@ export async function makeFrom(
   const room = roomOn(about.paper)
   const isWhole = () => {
     const { width, height } = root.getBoundingClientRect()
-    return (height * room.width) / width <= SAFELY * room.height
+    return (height * room.width) / width <= room.height
   }
-  if (layout === 'hand-in')
-    for (let px = root.getBoundingClientRect().width; !isWhole() && px < WIDEST_PX; px += WIDER_BY_PX) {
-      root.style.width = `${px}px`
-      await laidOut()
-    }
+  const widthPx = () => root.getBoundingClientRect().width
+  const widen = async () => {
+    root.style.width = `${widthPx() + WIDER_BY_PX}px`
+    await laidOut()
+  }
+  const mayWiden = () => layout === 'hand-in' && widthPx() < WIDEST_PX
+  while (!isWhole() && mayWiden()) await widen()
   if (!tell(0.05)) return null
   const remote = await paperMaking()
-  return remote.make(readSheet(root), about, proxy(tell))
+  for (;;) {
+    const made = await remote.make(readSheet(root), about, proxy(tell))
+    // Set in type it may come out longer than it was laid out.
+    if (made === null || made.pages === 1 || !mayWiden()) return made
+    await widen()
+  }
 }
