@@ -4,7 +4,7 @@
  * writes are committed and tested against, and those of earlier versions stay.
  */
 import { createHash } from 'node:crypto'
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import {
   REFERENCE_COMPOUNDS,
@@ -62,6 +62,7 @@ import { writePeriod } from './golden-period'
 import { writePractice } from './golden-practice'
 import { writeUnknowns } from './golden-unknowns'
 
+const PICTURES = join(import.meta.dirname, '../core/golden/photographs')
 const NOW = Date.UTC(2026, 10, 24, 14, 0)
 const LEDGER = '0a5a1c7e-0000-4000-8000-000000000001' as LedgerId
 const NOTEBOOK = '0a5a1c7e-0000-4000-8000-000000000002' as NotebookId
@@ -327,6 +328,15 @@ write('temperature read', benzilPrep, minutesAgo(205), { temperature: reading('4
 write('temperature read', benzilPrep, minutesAgo(199.5), { temperature: reading('24') })
 tick(benzilPrep, 'cool-undisturbed', minutesAgo(199))
 write('timer started', benzilPrep, minutesAgo(198), { timer: 'ice', minutes: 10 })
+const [picture = ''] = readdirSync(PICTURES)
+write('photographed', benzilPrep, minutesAgo(187), {
+  sha256: picture.replace('.jpg', ''),
+  bytes: statSync(join(PICTURES, picture)).size,
+  widthPx: 800,
+  heightPx: 600,
+  shows: 'crystals',
+  text: 'needles out of the ice (drawn, sample data)',
+})
 write('temperature read', benzilPrep, minutesAgo(188), { temperature: reading('2') })
 tick(benzilPrep, 'into-ice', minutesAgo(187))
 tick(benzilPrep, 'set-up-suction', minutesAgo(186))

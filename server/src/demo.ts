@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { readFile } from 'node:fs/promises'
+import { readdir, readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { type NotebookId, type RawEntry, rebase, type SolubilityRow } from '@ivory-crystal/core'
 import type { Clock } from './clock'
 import type { LedgerStore } from './ledger/store'
 import { GOLDEN } from './paths'
+import type { PhotographStore } from './photographs/store'
 import type { ShelfStore } from './shelf/shelf'
 import type { Sealed } from './unknowns/seals'
 
@@ -23,13 +24,22 @@ export async function readGolden(): Promise<GoldenFile> {
   return JSON.parse(await readFile(join(GOLDEN, 'ledger.v4.json'), 'utf8')) as GoldenFile
 }
 
+/** The demo's pictures, drawn for it. */
+async function keepPictures(photographs: PhotographStore): Promise<void> {
+  const place = join(GOLDEN, 'photographs')
+  for (const name of await readdir(place))
+    await photographs.keep(name.replace('.jpg', ''), await readFile(join(place, name)))
+}
+
 /** Writes the golden ledger as a demo notebook, its times moved to now, with its sealed answers; answers with its id. */
 export async function writeDemo(
   store: LedgerStore,
   shelf: ShelfStore,
+  photographs: PhotographStore,
   golden: GoldenFile,
   clock: Clock,
 ): Promise<NotebookId> {
+  await keepPictures(photographs)
   const { id: notebook } = await store.createNotebook({ id: randomUUID() as NotebookId, title: golden.title })
   // A seal is known by its id in the whole ledger, so every demo has its own.
   const seals = golden.sealed.map((sealed) => ({ ...sealed, own: randomUUID() }))

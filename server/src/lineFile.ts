@@ -106,7 +106,8 @@ async function openFlushed(path: string): Promise<FileHandle> {
   }
 }
 
-async function flushFolder(path: string): Promise<void> {
+/** A new name is in its folder for good only once the folder itself is flushed. */
+export async function flushFolder(path: string): Promise<void> {
   const folder = await open(path, 'r')
   try {
     await folder.sync()

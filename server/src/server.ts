@@ -10,6 +10,8 @@ import { openPostgres } from './db/postgres'
 import { readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
+import { photographRoutes } from './photographs/routes'
+import { openPhotographs, type PhotographStore } from './photographs/store'
 import { balanceRoutes, openBalance } from './instruments/balance'
 import { openBench } from './instruments/bench'
 import { instrumentRoutes } from './instruments/routes'
@@ -93,7 +95,8 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const port = await listen(http, options.port)
     const streams = createStreams()
     steps.push(() => stopListening(http, streams))
-    const { store, shelf, damages } = await openLedger(options, { clock, free, port }, steps)
+    const photographs = openPhotographs(folder, () => requireRoom(folder, free))
+    const { store, shelf, damages } = await openLedger(options, { clock, free, port, photographs }, steps)
     const bench = await openBench(
       async () => (await shelf.read()).instruments,
       store,
@@ -114,9 +117,10 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     )
     const api = Router()
     api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), streams, clock))
+    api.use(photographRoutes(photographs))
     api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store, clock))
     api.use(instrumentRoutes(bench, streams, clock, options.byHand), balanceRoutes(balance, options.byHand))
-    if (options.byHand) api.use(testingRoutes(store, shelf, bench, balance, clock))
+    if (options.byHand) api.use(testingRoutes(store, shelf, photographs, bench, balance, clock))
     api.get('/about', (_request, response) => {
       response.json({
         ledger: store.ledger,
@@ -160,7 +164,12 @@ async function ownFolder(
 
 async function openLedger(
   { folder, databaseUrl, demo, say }: ServerOptions,
-  { clock, free, port }: { clock: Clock; free: FreeMB; port: number },
+  {
+    clock,
+    free,
+    port,
+    photographs,
+  }: { clock: Clock; free: FreeMB; port: number; photographs: PhotographStore },
   steps: (() => Promise<unknown> | void)[],
 ): Promise<{ store: LedgerStore; shelf: ShelfStore; damages: readonly Damage[] }> {
   const golden = demo ? await readGolden() : null
@@ -173,7 +182,7 @@ async function openLedger(
     const shelf = openShelf(db, own?.journal ?? null, clock)
     await shelf.read()
     if ((await store.notebooks()).length === 0) {
-      if (golden) await writeDemo(store, shelf, golden, clock)
+      if (golden) await writeDemo(store, shelf, photographs, golden, clock)
       else await store.createNotebook({ title: 'My notebook' })
     }
     return { store, shelf, own }

@@ -6,6 +6,7 @@ import { checked } from '../http/problem'
 import type { SimulatedBalance } from '../instruments/balance'
 import type { SimulatedBench } from '../instruments/bench'
 import type { LedgerStore } from '../ledger/store'
+import type { PhotographStore } from '../photographs/store'
 import type { ShelfStore } from '../shelf/shelf'
 
 const freshBody = Joi.object({ demo: Joi.boolean().required() })
@@ -14,6 +15,7 @@ const freshBody = Joi.object({ demo: Joi.boolean().required() })
 export function testingRoutes(
   store: LedgerStore,
   shelf: ShelfStore,
+  photographs: PhotographStore,
   bench: SimulatedBench,
   balance: SimulatedBalance,
   clock: Clock,
@@ -24,7 +26,7 @@ export function testingRoutes(
     bench.clear()
     balance.clear()
     const id = demo
-      ? await writeDemo(store, shelf, await readGolden(), clock)
+      ? await writeDemo(store, shelf, photographs, await readGolden(), clock)
       : (await store.createNotebook({ title: 'My notebook' })).id
     response.status(201).json({ id })
   })

@@ -44,7 +44,7 @@ describe('What dresses one component stands beside it', () => {
     const given = new Set([...theme.matchAll(/\.([a-z][a-z-]*)(?=[\s:,.{>])/g)].map((m) => m[1] ?? ''))
     const screens = SCREENS.map(({ text }) => text).join('\n')
     // Bootstrap’s own components give themselves these.
-    const bootstraps = /^(btn|form|modal|invalid|is-invalid|progress)/
+    const bootstraps = /^(btn|form|modal|invalid|is-invalid|progress|dropdown|active)/
     const unspoken = [...given].filter(
       (name) => !bootstraps.test(name) && !new RegExp(`['"\`\\s]${name}['"\`\\s]`).test(screens),
     )

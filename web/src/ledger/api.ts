@@ -78,8 +78,39 @@ async function exported(notebook: string): Promise<string> {
 }
 const EXPORT_TIMEOUT_MS = 120_000
 
+/** A picture, under its SHA-256. */
+async function sendPhotograph(sha256: string, jpeg: ArrayBuffer): Promise<void> {
+  const response = await fetch(`/api/photographs/${sha256}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'image/jpeg' },
+    body: jpeg,
+    signal: AbortSignal.timeout(PHOTOGRAPH_TIMEOUT_MS),
+  }).catch(() => {
+    throw new Unreachable()
+  })
+  if (response.status >= 502 && response.status <= 504) throw new Unreachable()
+  if (response.ok) return
+  const answer = (await response.json().catch(() => null)) as { detail?: string } | null
+  throw new Refused(answer?.detail ?? `The server answered ${response.status}.`, response.status)
+}
+/** A poor network takes a while over a picture. */
+const PHOTOGRAPH_TIMEOUT_MS = 60_000
+
+/** @returns null where the server does not have it */
+async function photograph(sha256: string): Promise<ArrayBuffer | null> {
+  const response = await fetch(`/api/photographs/${sha256}`, {
+    signal: AbortSignal.timeout(PHOTOGRAPH_TIMEOUT_MS),
+  }).catch(() => {
+    throw new Unreachable()
+  })
+  if (response.status >= 502 && response.status <= 504) throw new Unreachable()
+  return response.ok ? response.arrayBuffer() : null
+}
+
 export const api = {
   exported,
+  photograph,
+  sendPhotograph,
   about: () => call<About>('/about'),
   notebooks: () => call<{ notebooks: NotebookRow[] }>('/notebooks'),
   entries: (notebook: NotebookId, after: number) =>

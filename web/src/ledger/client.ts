@@ -146,6 +146,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
   }
 
   async function sendWaiting(): Promise<void> {
+    await given.sendBefore?.()
     await outbox?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
     await sendUnkept()
   }

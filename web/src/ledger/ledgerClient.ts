@@ -64,6 +64,8 @@ export const CLOSED: LedgerState = {
 export interface Surroundings {
   readonly api: Pick<Api, 'about' | 'notebooks' | 'shelf' | 'entries' | 'post'>
   readonly openOutbox: (ledger: LedgerId) => Promise<Outbox>
+  /** Sends what lines speak of and that is no line, such as photographs: it goes before them. */
+  readonly sendBefore?: () => Promise<void>
   readonly openTabs: (ledger: LedgerId) => Tabs
   readonly openStream: OpenStream
   /** One holder at a time among the tabs of a browser, as `navigator.locks` has it. */

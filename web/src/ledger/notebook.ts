@@ -4,6 +4,7 @@ import { api } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerState } from './ledgerClient'
 import { openOutbox } from './outbox'
+import { sendPhotographs } from './pictures'
 import { openStream } from './stream'
 import { openTabs } from './tabs'
 import { author, device } from './writer'
@@ -11,6 +12,7 @@ import { author, device } from './writer'
 const client = createLedgerClient({
   api,
   openOutbox,
+  sendBefore: sendPhotographs,
   openTabs,
   openStream,
   locks: navigator.locks,

@@ -1,8 +1,9 @@
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { PrepFacts, Station } from '@ivory-crystal/core'
+import { type PhotographShows, type PrepFacts, sampleOf, type Station } from '@ivory-crystal/core'
 import { clock } from '../format/format'
 import { Refusal } from './InlineField'
+import { Photographs } from './Photographs'
 import { comesTo, useLines } from './useTyped'
 import { strike } from '../ledger/notebook'
 
@@ -47,6 +48,24 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
         </Button>
         <Refusal sentence={form.said} />
       </form>
+      <Photographs of={prep.id} usual={usualAt(prep, station)} />
     </section>
   )
+}
+
+/** What is likeliest to be photographed at a station. */
+function usualAt(prep: PrepFacts, station: Station): PhotographShows {
+  switch (station) {
+    case 'plan':
+      return 'crude'
+    case 'dissolve':
+      return 'set-up'
+    case 'crystallize':
+    case 'collect':
+      return 'crystals'
+    case 'melt':
+      return 'tubes'
+    default:
+      return sampleOf(prep, 'product')?.weighing ? 'crystals' : 'crude'
+  }
 }

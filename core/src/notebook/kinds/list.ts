@@ -51,6 +51,7 @@ import { periodOpened } from './period-opened/kind'
 import { taskNoted } from './task-noted/kind'
 import { taskSetAside } from './task-set-aside/kind'
 import { periodClosed } from './period-closed/kind'
+import { photographed } from './photographed/kind'
 import { practiceDone } from './practice-done/kind'
 import { struck } from './struck/kind'
 
@@ -108,6 +109,7 @@ const LIST = [
   entryKind(taskNoted, () => import('./task-noted/schema')),
   entryKind(taskSetAside, () => import('./task-set-aside/schema')),
   entryKind(periodClosed, () => import('./period-closed/schema')),
+  entryKind(photographed, () => import('./photographed/schema')),
   entryKind(practiceDone, () => import('./practice-done/schema')),
   entryKind(struck, () => import('./struck/schema')),
 ] as const

@@ -2,6 +2,7 @@ import css from './PlatePage.module.css'
 import classNames from 'classnames'
 import {
   measureAgain,
+  photographsOf,
   type PlateFacts,
   type PlateId,
   plateOf,
@@ -15,14 +16,14 @@ import {
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import { capital, dayAndClock } from '../../format/format'
+import { capital, clock, day } from '../../format/format'
 import { PdfMenu } from '../../paper/PdfMenu'
 import { LastHash } from '../../parts/LastHash'
+import { Gallery, Photographs } from '../../parts/Photographs'
 import { Title } from '../../parts/Title'
 import { Why } from '../../parts/Why'
 import { PlateDrawing } from '../../drawings/PlateDrawing'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
-import { useNow } from '../../app/now'
 import { LaneTable } from './LaneTable'
 import { PlateForm } from './PlateForm'
 import { draftOf, readDraft, startingDraft } from './plateDraft'
@@ -120,6 +121,7 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
     : null
   return (
     <RecordedPlate plate={plate}>
+      <Photographs of={plate.id} usual="plate" />
       <div className="row-of align-items-center">
         {back && (
           <Link className="btn btn-primary" to={back.to}>
@@ -137,6 +139,7 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
                 {of ? `, beside ${nameOf(view, of)}` : ''}
               </h1>
               <RecordedPlate plate={plate} />
+              <Gallery lines={photographsOf(view, plate.id)} />
               <LastHash />
             </>
           )}
@@ -151,7 +154,6 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
 
 /** The plate as it was recorded, and what it says. */
 function RecordedPlate({ plate, children }: { plate: PlateFacts; children?: ReactNode }) {
-  const now = useNow(60_000)
   const { body, at, author } = plate.developed
   const read = readDraft(draftOf(body))
   return (
@@ -183,7 +185,7 @@ function RecordedPlate({ plate, children }: { plate: PlateFacts; children?: Reac
         <LaneTable lanes={read.lanes} frontText={body.frontMm.text} />
         <p className="quiet mt-3">
           {capital(body.stationary)}; {body.eluent}; seen by {body.visualized.join(' and ')}; recorded by{' '}
-          {author}, {dayAndClock(at, now)}.
+          {author}, {day(at)}, {clock(at)}.
         </p>
         {children}
       </div>

@@ -5,7 +5,7 @@ import { LogList } from '../../parts/LogList'
 import { PrintButton } from '../../parts/PrintButton'
 import { useNotebook } from '../../ledger/notebook'
 import { PdfMenu } from '../../paper/PdfMenu'
-import { PageBody, Told } from './PageBody'
+import { PageBody, Pictures, Told } from './PageBody'
 import { PrepSheet } from './PrepSheet'
 import type { StationProps } from './station'
 
@@ -29,6 +29,7 @@ export function Page({ prep }: StationProps) {
         </div>
       </div>
       <PageBody prep={prep} />
+      <Pictures of={prep.id} />
       <hr className="rule" />
       <LogList lines={logOf(view, prep.id)} />
     </article>

@@ -10,13 +10,16 @@ import {
   lossesOf,
   odditiesOf,
   ownWordsOf,
+  photographsOf,
   type PrepFacts,
+  type PrepId,
   recoveryOf,
   sampleOf,
   solventSoFarML,
   whyThisSolvent,
 } from '@ivory-crystal/core'
 import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
+import { Gallery } from '../../parts/Photographs'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
@@ -34,6 +37,19 @@ export function Told({ prep }: StationProps) {
       {took &&
         `; ${took.handsMin} min of hands in ${took.periods === 1 ? 'one lab period' : `${took.periods} lab periods`}`}
     </p>
+  )
+}
+
+/** What was photographed, where anything was. */
+export function Pictures({ of }: { of: PrepId }) {
+  const lines = useNotebook((state) => photographsOf(state.view, of))
+  if (lines.length === 0) return null
+  return (
+    <section>
+      <hr className="rule" />
+      <h2>Photographs</h2>
+      <Gallery lines={lines} />
+    </section>
   )
 }
 

@@ -15,7 +15,7 @@ import { useNotebook } from '../../ledger/notebook'
 import { PaperLog } from '../../paper/PaperLog'
 import type { Layout } from '../../paper/PdfMenu'
 import { MeltCurves } from '../../paper/MeltCurves'
-import { PageBody, Told } from './PageBody'
+import { PageBody, Pictures, Told } from './PageBody'
 import { mapPoints } from './Where'
 
 /** A prep on paper: one page to hand in, or everything. */
@@ -26,7 +26,12 @@ export function PrepSheet({ prep, layout }: { prep: PrepFacts; layout: Layout })
       <Told prep={prep} />
       <hr className="rule" />
       <PageBody prep={prep} isBrief={layout === 'hand-in'} />
-      {layout === 'full' && <Drawn prep={prep} />}
+      {layout === 'full' && (
+        <>
+          <Pictures of={prep.id} />
+          <Drawn prep={prep} />
+        </>
+      )}
       <hr className="rule" />
       <PaperLog lines={logOf(view, prep.id)} layout={layout} />
     </>

@@ -7,6 +7,7 @@ import {
   type UnknownId,
   unknownOf,
 } from '@ivory-crystal/core'
+import { Photographs } from '../../parts/Photographs'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
@@ -42,6 +43,7 @@ export function Case() {
       <StationString stations={caseStationsOf(view, unknown)} here={here} base={base} />
       <CaseLadder unknown={unknown} />
       <Station unknown={unknown} here={here} />
+      <Photographs of={unknown.id} usual="tubes" />
     </>
   )
 }

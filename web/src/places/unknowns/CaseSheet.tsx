@@ -1,8 +1,9 @@
-import { caseLogOf, meltOf, type UnknownFacts } from '@ivory-crystal/core'
+import { caseLogOf, meltOf, photographsOf, type UnknownFacts } from '@ivory-crystal/core'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltCurves } from '../../paper/MeltCurves'
 import { PaperLog } from '../../paper/PaperLog'
 import type { Layout } from '../../paper/PdfMenu'
+import { Gallery } from '../../parts/Photographs'
 import { CaseLadder } from './CaseLadder'
 import { type SignedVerdict, SignedVerdictPart } from './SignedVerdictPart'
 
@@ -26,7 +27,12 @@ export function CaseSheet({
       <p>{appearance}</p>
       <CaseLadder unknown={unknown} />
       <SignedVerdictPart unknown={unknown} signed={signed} />
-      {layout === 'full' && <MeltCurves melts={melts} />}
+      {layout === 'full' && (
+        <>
+          <Gallery lines={photographsOf(view, unknown.id)} />
+          <MeltCurves melts={melts} />
+        </>
+      )}
       <hr className="rule" />
       <PaperLog lines={caseLogOf(view, unknown.id)} layout={layout} />
     </>

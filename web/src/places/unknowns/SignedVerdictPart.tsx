@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react'
 import { openedAfterSigning, type UnknownFacts } from '@ivory-crystal/core'
-import { useNow } from '../../app/now'
-import { capital, dayAndClock, fixed } from '../../format/format'
+import { capital, clock, day, fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
 import { OpenAnswer } from './OpenAnswer'
 import { percent } from './ProbabilityBar'
@@ -19,7 +18,6 @@ export function SignedVerdictPart({
   children?: ReactNode
 }) {
   const view = useNotebook((state) => state.view)
-  const now = useNow(60_000)
   const { answer, signedBy, ranked, mixtures, restsOn } = signed.body
   const probability = ranked.find(({ id }) => id === (answer.is === 'compound' ? answer.compound : null))
   return (
@@ -34,7 +32,7 @@ export function SignedVerdictPart({
                 : 'Cannot be told'}
           </h2>
           <p className="mt-2 mb-1">
-            Signed by {signedBy}, {dayAndClock(signed.at, now)}
+            Signed by {signedBy}, {day(signed.at)}, {clock(signed.at)}
             {probability && answer.is !== 'cannot tell'
               ? `, at ${percent(probability.probability)}`
               : ''}. <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>

@@ -45,7 +45,7 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
           sheet={() => (
             <>
               <h1>{title}</h1>
-              <Summary period={period} nowMs={nowMs} />
+              <Summary period={period} nowMs={null} />
               <DoneTable period={period} />
               <LastHash />
             </>
@@ -56,14 +56,22 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
   )
 }
 
-function Summary({ period: { opened, closed }, nowMs }: { period: PeriodFacts; nowMs: number }) {
+function Summary({
+  period: { opened, closed },
+  nowMs,
+}: {
+  period: PeriodFacts
+  /** null on paper, which knows no today. */
+  nowMs: number | null
+}) {
   if (!closed) return null
   const { beginsAtMs, endsAtMs } = opened.body
   const { left } = closed.body
   const lateMin = Math.round((closed.body.outAtMs - endsAtMs) / MINUTE_MS)
   return (
     <p className="mt-2 mb-0">
-      {dayAndClock(beginsAtMs, nowMs)} to {clock(endsAtMs)}; out at {clock(closed.body.outAtMs)},{' '}
+      {nowMs === null ? `${day(beginsAtMs)}, ${clock(beginsAtMs)}` : dayAndClock(beginsAtMs, nowMs)} to{' '}
+      {clock(endsAtMs)}; out at {clock(closed.body.outAtMs)},{' '}
       {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min to spare` : 'on time'}.
       {left.length > 0 &&
         ` Left for another day: ${left.slice(0, LEFT_MOST).map(uncapital).join('; ')}${left.length > LEFT_MOST ? `; and ${left.length - LEFT_MOST} more` : ''}.`}

@@ -1,0 +1,67 @@
+import { bytesToHex } from '@noble/hashes/utils.js'
+import { sha256 } from '@noble/hashes/sha2.js'
+import { PHOTOGRAPH_BYTES_MOST, PHOTOGRAPH_PX_MOST } from '@ivory-crystal/core'
+
+export interface TakenPhotograph {
+  readonly sha256: string
+  readonly jpeg: ArrayBuffer
+  readonly widthPx: number
+  readonly heightPx: number
+}
+
+/** Tried in turn until the picture is small enough. */
+const TRIES = [
+  [PHOTOGRAPH_PX_MOST, 0.82],
+  [PHOTOGRAPH_PX_MOST, 0.65],
+  [1200, 0.65],
+  [900, 0.5],
+] as const
+/** More than a camera makes: what claims to be larger is not unpacked. */
+const FILE_BYTES_MOST = 60_000_000
+const BYTES_AIM = 400_000
+
+/**
+ * A picture file as the notebook keeps it: upright, no larger than it needs to be, and drawn anew, so that nothing of
+ * the file but what is to be seen in it is kept: no place, no camera, no name.
+ *
+ * @throws Error with a sentence when it is no picture
+ */
+export async function takePhotograph(file: File): Promise<TakenPhotograph> {
+  if (file.size > FILE_BYTES_MOST)
+    throw new Error(`“${file.name}” is larger than any photograph (${Math.round(file.size / 1e6)} MB).`)
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+    throw new Error(`“${file.name}” cannot be read as a picture. A JPEG, PNG or WebP can.`)
+  })
+  try {
+    let smallest: { blob: Blob; widthPx: number; heightPx: number } | null = null
+    for (const [longestPx, quality] of TRIES) {
+      smallest = await drawn(bitmap, longestPx, quality)
+      if (smallest.blob.size <= BYTES_AIM) break
+    }
+    if (!smallest || smallest.blob.size > PHOTOGRAPH_BYTES_MOST)
+      throw new Error(`“${file.name}” stays too large for the notebook. Cut it down to what is to be seen.`)
+    const jpeg = await smallest.blob.arrayBuffer()
+    const { widthPx, heightPx } = smallest
+    return { jpeg, widthPx, heightPx, sha256: bytesToHex(sha256(new Uint8Array(jpeg))) }
+  } finally {
+    bitmap.close()
+  }
+}
+
+async function drawn(bitmap: ImageBitmap, longestPx: number, quality: number) {
+  const scale = Math.min(1, longestPx / Math.max(bitmap.width, bitmap.height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.max(1, Math.round(bitmap.width * scale))
+  canvas.height = Math.max(1, Math.round(bitmap.height * scale))
+  const pen = canvas.getContext('2d')
+  if (!pen) throw new Error('This browser cannot draw a picture.')
+  // What is see-through in a picture becomes white paper.
+  pen.fillStyle = '#fff'
+  pen.fillRect(0, 0, canvas.width, canvas.height)
+  pen.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
+  const blob = await new Promise<Blob | null>((resolve) => {
+    canvas.toBlob(resolve, 'image/jpeg', quality)
+  })
+  if (!blob) throw new Error('This browser cannot make a JPEG of the picture.')
+  return { blob, widthPx: canvas.width, heightPx: canvas.height }
+}
