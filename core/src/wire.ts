@@ -13,10 +13,31 @@ export interface About {
   readonly demo: boolean
   /** True when no clock drives the simulated instruments, as in tests. */
   readonly byHand: boolean
+  /** Another one at each start of the server. */
+  readonly run?: string
   /** The server's clock, ms since 1970 UTC. */
   readonly now?: number
   /** Lines of the journal that are not as they were written and had to be set aside, and why. */
   readonly setAside?: readonly { readonly line: number; readonly reason: string }[]
+}
+/** What a server keeps where. */
+export interface Keeping {
+  /** Its data folder. */
+  readonly folder: string
+  /** Lines lie in a PostgreSQL server instead. */
+  readonly isElsewhere: boolean
+  readonly journalBytes: number
+  /** When a line was last written to the disk and flushed, ms since 1970 UTC; null where a database sees to that. */
+  readonly flushedAt: number | null
+  readonly shelfBytes: number
+  readonly photographs: { readonly count: number; readonly bytes: number }
+  /** Every notebook with its last line. */
+  readonly notebooks: readonly {
+    readonly id: NotebookId
+    readonly title: string
+    readonly seq: number
+    readonly hash: string
+  }[]
 }
 export interface NotebookRow {
   readonly id: NotebookId

@@ -1,6 +1,8 @@
 import { join } from 'node:path'
 import { SYSTEM_CLOCK } from './clock'
+import { BackupFailed, backupTo, restoreFrom } from './backup/command'
 import { prepareTemplate } from './db/open'
+import { HttpProblem } from './http/problem'
 import { FolderHeld } from './ledger/lock'
 import { PROJECT } from './paths'
 import { seedShelf } from './shelf/seed'
@@ -15,6 +17,14 @@ const say = (sentence: string) => {
   process.stdout.write(`${sentence}\n`)
 }
 
+/** The word after an option; null where there is none, undefined where there is no such option. */
+function valueOf(option: string): string | null | undefined {
+  const at = process.argv.indexOf(option)
+  if (at < 0) return undefined
+  const next = process.argv.slice(at + 1).find((word) => !word.startsWith('--'))
+  return next ?? null
+}
+
 async function main(): Promise<void> {
   // What is written here is its user's alone.
   process.umask(0o077)
@@ -26,6 +36,12 @@ async function main(): Promise<void> {
     toldOf(verified).forEach(say)
     process.exitCode = verified.damages.length > 0 ? 1 : 0
     return
+  }
+  const [backup, from] = ['--backup', '--restore'].map(valueOf)
+  if (backup !== undefined) return backupTo(folder, backup, SYSTEM_CLOCK.now(), say)
+  if (from !== undefined) {
+    if (from === null) throw new BackupFailed('Name the file to restore from: npm run restore -- backup.zip')
+    return restoreFrom(folder, from, say)
   }
   const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -55,9 +71,16 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  const expected = [FolderHeld, PortTaken, FolderUnusable, NoRoom, DatabaseHeld, NotEqual].some(
-    (known) => error instanceof known,
-  )
+  const expected = [
+    FolderHeld,
+    PortTaken,
+    FolderUnusable,
+    NoRoom,
+    DatabaseHeld,
+    NotEqual,
+    BackupFailed,
+    HttpProblem,
+  ].some((known) => error instanceof known)
   process.stderr.write(`${expected ? (error as Error).message : String((error as Error).stack ?? error)}\n`)
   process.exit(1)
 })

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { chmod, mkdir } from 'node:fs/promises'
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -10,6 +11,7 @@ import { openPostgres } from './db/postgres'
 import { readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
+import { backupRoutes } from './backup/routes'
 import { photographRoutes } from './photographs/routes'
 import { openPhotographs, type PhotographStore } from './photographs/store'
 import { balanceRoutes, openBalance } from './instruments/balance'
@@ -115,15 +117,27 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       // Before anything behind it ends: no more is taken, and what was taken is answered.
       () => stopListening(http, streams),
     )
+    const run = randomUUID()
     const api = Router()
     api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), streams, clock))
     api.use(photographRoutes(photographs))
+    api.use(
+      backupRoutes({
+        folder,
+        isElsewhere: options.databaseUrl !== undefined,
+        store,
+        shelf,
+        photographs,
+        clock,
+      }),
+    )
     api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store, clock))
     api.use(instrumentRoutes(bench, streams, clock, options.byHand), balanceRoutes(balance, options.byHand))
     if (options.byHand) api.use(testingRoutes(store, shelf, photographs, bench, balance, clock))
     api.get('/about', (_request, response) => {
       response.json({
         ledger: store.ledger,
+        run,
         demo: options.demo,
         byHand: options.byHand,
         now: clock.now(),

@@ -106,6 +106,12 @@ function holderOf(text: string): Holder | null {
   }
 }
 
+/** The live server that has a folder, or null. */
+export async function holderOfFolder(folder: string): Promise<Holder | null> {
+  const holder = holderOf(await readFile(`${folder}/server.lock`, 'utf8').catch(() => ''))
+  return holder && (await isAlive(holder)) ? holder : null
+}
+
 async function isAlive(holder: Holder): Promise<boolean> {
   try {
     process.kill(holder.pid, 0)

@@ -73,6 +73,21 @@ function rowIn(said: unknown): ShelfRow | null {
   return plain as ShelfRow
 }
 
+/** The rows of a shelf’s journal that are as they were written. */
+export function rowsIn(journal: Uint8Array): readonly ShelfRow[] {
+  return Buffer.from(journal)
+    .toString('utf8')
+    .split('\n')
+    .filter((line) => line !== '')
+    .flatMap((line) => {
+      try {
+        return rowIn(JSON.parse(line)) ?? []
+      } catch {
+        return []
+      }
+    })
+}
+
 function keyOf({ sort, id, version }: ShelfRow): string {
   return JSON.stringify([sort, id, version])
 }

@@ -40,6 +40,8 @@ export interface ShelfStore {
     clashes?: (other: unknown) => boolean,
   ): Promise<{ readonly id: string; readonly body: unknown }>
   sealed(id: string): Promise<unknown>
+  /** Takes versions in that are not here, as they are; answers with how many. With `dryRun` it only counts them. */
+  takeIn(rows: readonly ShelfRow[], dryRun: boolean): Promise<number>
 }
 
 /** The shelf: ordinary rows, changed by new versions only. Plans keep the values they were made with. */
@@ -118,6 +120,21 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
         if (standing) return standing
         await keep([{ sort: 'sealed answer', id, version: 1, origin: 'own', body, createdAt: clock.now() }])
         return { id, body }
+      }),
+    takeIn: (rows, dryRun) =>
+      inTurn(async () => {
+        const here = new Set(
+          (await db.select().from(shelfItems)).map(({ sort, id, version }) =>
+            JSON.stringify([sort, id, version]),
+          ),
+        )
+        const fresh = rows.filter(({ sort, id, version }) => !here.has(JSON.stringify([sort, id, version])))
+        if (!dryRun && fresh.length > 0) {
+          await keep(fresh)
+          // A version that came in need not be the newest.
+          known = null
+        }
+        return fresh.length
       }),
     sealed: async (id) => (await newest()).get(shelfKey('sealed answer', id))?.body ?? null,
     async versions(sort, id) {

@@ -38,6 +38,15 @@ export class Unreachable extends Error {
   }
 }
 
+/** Another ledger answers at this address. */
+export class OtherLedger extends Error {
+  constructor() {
+    super(
+      'The server at this address keeps another ledger now. What waits here stays on this device until its own server is back.',
+    )
+  }
+}
+
 /** What a lab may put on the shelf. */
 export type ShelfSort = 'compound' | 'solvent' | 'solubility' | 'procedure' | 'instrument' | 'house rules'
 

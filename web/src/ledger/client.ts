@@ -4,12 +4,14 @@ import {
   type EntryId,
   fold,
   KINDS,
+  type LedgerId,
   type Line,
   nextId,
   type NotebookId,
   type RawEntry,
 } from '@ivory-crystal/core'
-import { Refused, Unreachable } from './api'
+import { OtherLedger, Refused, Unreachable } from './api'
+import type { Kept, StoredLine } from './kept'
 import { answersTo } from './answers'
 import type { Outbox, QuarantinedLine } from './outbox'
 import { newerBalance, type Reading, withReading } from './readings'
@@ -38,36 +40,134 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
 
   async function open(wanted: string | null): Promise<void> {
     set({ status: 'opening', failure: null, readings: {}, balance: null })
+    kept ??= (await given.openKept?.().catch(() => null)) ?? null
     try {
       const heardAt = clock.now()
       const [about, { notebooks }, shelf] = await Promise.all([api.about(), api.notebooks(), api.shelf()])
       const notebook =
         notebooks.find((row) => row.id === wanted)?.id ?? (wanted === null ? notebooks[0]?.id : undefined)
+      await openPlaces(about.ledger)
       if (!notebook)
         throw new Refused('This ledger holds no such notebook. The link may be of another data folder.')
-      // Where this device may keep nothing, what is written is sent at once, and said to be kept nowhere.
-      outbox ??= await given.openOutbox(about.ledger).catch(() => null)
-      if (!tabs) {
-        tabs = given.openTabs(about.ledger)
-        listenToTabs(tabs)
-      }
       const told = { notebook, entries: [] as RawEntry[] }
       opening = told
       const { entries } = await api.entries(notebook, 0)
-      const kept = outbox ? await outbox.waiting() : []
-      const refused = outbox ? (await outbox.quarantined()).map(({ entry }) => entry) : []
-      const own = [...kept, ...refused, ...state.unkept].filter((entry) => entry.notebook === notebook)
+      const own = await notYetStored(notebook)
       seen = entries.at(-1)?.seq ?? 0
       const view = fold([...entries.map((line) => line.entry), ...own, ...told.entries])
       opening = null
-      set({ status: 'open', about, heardAt, notebooks, notebook, shelf, view })
-      await countWaiting()
-      holdStream(notebook)
-      tabs.tell({ tell: 'asks' })
-      void drain()
+      isVerified = true
+      set({
+        status: 'open',
+        about,
+        heardAt,
+        notebooks,
+        notebook,
+        shelf,
+        view,
+        copyOfMs: null,
+        isOtherLedger: false,
+      })
+      await begin(notebook)
+      void keepCopy(entries)
     } catch (error) {
+      opening = null
+      if (error instanceof Unreachable && (await openCopy(wanted))) return
       set({ status: 'failed', failure: (error as Error).message })
     }
+  }
+
+  /** What belongs to a ledger on this device: its outbox and the channel of its tabs. */
+  async function openPlaces(ledger: LedgerId): Promise<void> {
+    // Where this device may keep nothing, what is written is sent at once, and said to be kept nowhere.
+    outbox ??= await given.openOutbox(ledger).catch(() => null)
+    const waitingElsewhere = (await outbox?.waitingElsewhere().catch(() => [])) ?? []
+    set({ waitingElsewhere })
+    if (tabs) return
+    tabs = given.openTabs(ledger)
+    listenToTabs(tabs)
+  }
+
+  /** Lines of this device that the server has not, or refused. */
+  async function notYetStored(notebook: NotebookId): Promise<readonly RawEntry[]> {
+    const waiting = outbox ? await outbox.waiting() : []
+    const refused = outbox ? (await outbox.quarantined()).map(({ entry }) => entry) : []
+    return [...waiting, ...refused, ...state.unkept].filter((entry) => entry.notebook === notebook)
+  }
+
+  async function begin(notebook: NotebookId): Promise<void> {
+    await countWaiting()
+    holdStream(notebook)
+    tabs?.tell({ tell: 'asks' })
+    void drain()
+  }
+
+  // ── this device's copy ────────────────────────────────────────────────────────────────────────
+  let kept: Kept | null = null
+
+  /** Opens what this device keeps of a notebook while the server is away, with all that waits. */
+  async function openCopy(wanted: string | null): Promise<boolean> {
+    const copy = await kept?.read(wanted).catch(() => null)
+    if (!copy) return false
+    const { about, notebooks, notebook, shelf, lines, keptAtMs } = copy
+    await openPlaces(about.ledger)
+    const own = await notYetStored(notebook)
+    seen = lines.at(-1)?.seq ?? 0
+    const view = fold([...lines.map((line) => line.entry), ...own])
+    isVerified = false
+    set({ status: 'open', about, heardAt: keptAtMs, notebooks, notebook, shelf, view, copyOfMs: keptAtMs })
+    await begin(notebook)
+    return true
+  }
+
+  /**
+   * Keeps what the server has. What it acknowledged once and has no more (its data folder was put back to an earlier
+   * day) is sent to it again: nothing acknowledged is lost while one device still has it.
+   */
+  async function keepCopy(lines: readonly StoredLine[]): Promise<void> {
+    const { about, notebooks, notebook, shelf } = state
+    if (!kept || !about || !notebook || !shelf) return
+    const gone = await kept
+      .keep({ about, notebooks, notebook, shelf }, lines, clock.now())
+      .catch(() => [] as readonly StoredLine[])
+    if (gone.length === 0 || !outbox) return
+    for (const { entry } of gone) await outbox.put([entry])
+    takeIn(gone.map(({ entry }) => entry))
+    set({ broughtBack: gone.length })
+    await countWaiting()
+    await drain(true)
+  }
+
+  /** Whether the server that is heard is known to keep this ledger, since it was last away. */
+  let isVerified = false
+  /**
+   * Makes sure of who answers before anything is sent: after it was away, the server at this address may be another
+   * one, or its ledger may have been put back to an earlier day.
+   *
+   * @throws Unreachable while it is away
+   * @throws OtherLedger when it keeps another ledger
+   */
+  async function verify(): Promise<void> {
+    const { about: before, notebook } = state
+    if (isVerified || !before || !notebook) return
+    const heardAt = clock.now()
+    const about = await api.about()
+    if (about.ledger !== before.ledger) {
+      set({ isOtherLedger: true })
+      throw new OtherLedger()
+    }
+    if (state.copyOfMs !== null || about.run !== before.run) {
+      const { entries } = await api.entries(notebook, 0)
+      seen = entries.at(-1)?.seq ?? 0
+      const own = await notYetStored(notebook)
+      takeIn([...entries.map((line) => line.entry), ...own])
+      const [{ notebooks }, shelf] = await Promise.all([api.notebooks(), api.shelf()])
+      isVerified = true
+      set({ notebooks, shelf })
+      void keepCopy(entries)
+    }
+    isVerified = true
+    set({ about, heardAt, copyOfMs: null, isOtherLedger: false })
   }
 
   // ── writing ───────────────────────────────────────────────────────────────────────────────────
@@ -146,6 +246,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
   }
 
   async function sendWaiting(): Promise<void> {
+    await verify()
     await given.sendBefore?.()
     await outbox?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
     await sendUnkept()
@@ -235,6 +336,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
         case 'shelf':
           return void readShelf().catch(() => undefined)
         case 'heard':
+          if (!message.connected) isVerified = false
           return set({ connected: message.connected })
         case 'asks':
           return tellStanding()
@@ -272,11 +374,19 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
       connected(connected) {
         set({ connected })
         tabs?.tell({ tell: 'heard', connected })
-        if (connected) void drain(true)
+        if (connected)
+          return void verify().then(
+            () => drain(true),
+            () => undefined,
+          )
+        isVerified = false
+        // It may answer and yet not be the one it was: then that is said.
+        given.later(RETRY_FIRST_MS, () => void verify().catch(() => undefined))
       },
       line({ seq, entry }) {
         seen = Math.max(seen, seq)
         takeIn([entry])
+        if (state.about) void kept?.add(state.about.ledger, notebook, [{ seq, entry }]).catch(() => undefined)
         tabs?.tell({ tell: 'lines', notebook, entries: [entry], seq })
       },
       reading(reading) {

@@ -14,6 +14,7 @@ import {
   type View,
 } from '@ivory-crystal/core'
 import type { Api } from './api'
+import type { Kept } from './kept'
 import type { Outbox, QuarantinedLine } from './outbox'
 import type { Reading, Readings } from './readings'
 import type { OpenStream } from './stream'
@@ -38,6 +39,14 @@ export interface LedgerState {
   /** Lines that stand on the screen, and that this device could not keep: gone with the page unless they are sent. */
   readonly unkept: readonly Entry[]
   readonly connected: boolean
+  /** Since when the server was not heard, where this device’s own copy is open; null where it is the server’s. */
+  readonly copyOfMs: number | null
+  /** The server at this address keeps another ledger now: nothing is sent to it. */
+  readonly isOtherLedger: boolean
+  /** Lines the server had acknowledged and has no more, sent to it again from this device’s copy. */
+  readonly broughtBack: number
+  /** Lines of other ledgers that wait on this device. */
+  readonly waitingElsewhere: readonly RawEntry[]
   readonly readings: Readings
   /** The simulated balance as last heard; null before. */
   readonly balance: BalanceStanding | null
@@ -56,6 +65,10 @@ export const CLOSED: LedgerState = {
   quarantine: [],
   unkept: [],
   connected: false,
+  copyOfMs: null,
+  isOtherLedger: false,
+  broughtBack: 0,
+  waitingElsewhere: [],
   readings: {},
   balance: null,
 }
@@ -63,6 +76,8 @@ export const CLOSED: LedgerState = {
 /** Everything the client leans on, so that a test can stand in for each. */
 export interface Surroundings {
   readonly api: Pick<Api, 'about' | 'notebooks' | 'shelf' | 'entries' | 'post'>
+  /** This device’s own copy of what was open; null where it may keep none. */
+  readonly openKept?: () => Promise<Kept | null>
   readonly openOutbox: (ledger: LedgerId) => Promise<Outbox>
   /** Sends what lines speak of and that is no line, such as photographs: it goes before them. */
   readonly sendBefore?: () => Promise<void>

@@ -3,6 +3,7 @@ import { clock } from '../app/clock'
 import { api } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerState } from './ledgerClient'
+import { openKept } from './kept'
 import { openOutbox } from './outbox'
 import { sendPhotographs } from './pictures'
 import { openStream } from './stream'
@@ -11,6 +12,7 @@ import { author, device } from './writer'
 
 const client = createLedgerClient({
   api,
+  openKept,
   openOutbox,
   sendBefore: sendPhotographs,
   openTabs,

@@ -30,6 +30,8 @@ export interface Outbox {
   /** Keeps a group; when this resolves it outlives the browser. */
   put(group: readonly RawEntry[]): Promise<void>
   waiting(): Promise<readonly RawEntry[]>
+  /** Lines of other ledgers that were served at this address, and that never got there. */
+  waitingElsewhere(): Promise<readonly RawEntry[]>
   quarantined(): Promise<readonly QuarantinedLine[]>
   /** Takes a refused line out of sight, for good. */
   dismiss(id: string): Promise<void>
@@ -67,6 +69,8 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
       ])
     },
     waiting: async () => (await all()).map((line) => line.entry),
+    waitingElsewhere: async () =>
+      (await db.getAll('waiting')).filter((line) => line.ledger !== ledger).map((line) => line.entry),
     quarantined: () => db.getAllFromIndex('quarantine', 'ledger', ledger),
     dismiss: (id) => db.delete('quarantine', [ledger, id]),
     async drain(post) {

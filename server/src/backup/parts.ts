@@ -1,0 +1,15 @@
+import type { Clock } from '../clock'
+import type { LedgerStore } from '../ledger/store'
+import type { PhotographStore } from '../photographs/store'
+import type { ShelfStore } from '../shelf/shelf'
+
+/** What a backup is made of, and brought back into. */
+export interface BackupParts {
+  readonly folder: string
+  /** Lines lie in a PostgreSQL server, and not in the folder. */
+  readonly isElsewhere: boolean
+  readonly store: LedgerStore
+  readonly shelf: ShelfStore
+  readonly photographs: PhotographStore
+  readonly clock: Clock
+}

@@ -1,0 +1,96 @@
+import { type DBSchema, openDB } from 'idb'
+import type { About, LedgerId, NotebookId, NotebookRow, Shelf, StoredEntry } from '@ivory-crystal/core'
+
+/** What a notebook is opened with. */
+export interface NotebookFacts {
+  readonly about: About
+  readonly notebooks: readonly NotebookRow[]
+  readonly shelf: Shelf
+  readonly notebook: NotebookId
+}
+export type StoredLine = Pick<StoredEntry, 'seq' | 'entry'>
+export interface KeptNotebook extends NotebookFacts {
+  readonly lines: readonly StoredLine[]
+  /** When the server was last heard, on this device’s clock. */
+  readonly keptAtMs: number
+}
+
+interface KeptFacts extends NotebookFacts {
+  readonly ledger: LedgerId
+  readonly keptAtMs: number
+}
+interface KeptLine extends StoredLine {
+  readonly ledger: LedgerId
+  readonly notebook: NotebookId
+  readonly id: string
+}
+interface KeptSchema extends DBSchema {
+  facts: { key: string; value: KeptFacts }
+  last: { key: string; value: { readonly key: 'last'; readonly notebook: NotebookId } }
+  lines: { key: [string, string, string]; value: KeptLine }
+}
+
+/** A copy of every notebook that was open here, as the server had stored it: what is opened while it is away. */
+export interface Kept {
+  /**
+   * Keeps what the server has of a notebook.
+   *
+   * @returns lines that were kept here before and that the server has no more
+   */
+  keep(facts: NotebookFacts, lines: readonly StoredLine[], nowMs: number): Promise<readonly StoredLine[]>
+  add(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[]): Promise<void>
+  /** The notebook named, or the one last open; null where there is no copy of it. */
+  read(wanted: string | null): Promise<KeptNotebook | null>
+  counted(): Promise<{ readonly notebooks: number; readonly lines: number }>
+  close(): void
+}
+
+export async function openKept(): Promise<Kept> {
+  const db = await openDB<KeptSchema>('ivory-crystal-notebook', 1, {
+    upgrade(made) {
+      made.createObjectStore('facts', { keyPath: 'notebook' })
+      made.createObjectStore('last', { keyPath: 'key' })
+      made.createObjectStore('lines', { keyPath: ['ledger', 'notebook', 'id'] })
+    },
+  })
+  const of = (ledger: LedgerId, notebook: NotebookId) =>
+    IDBKeyRange.bound([ledger, notebook, ''], [ledger, notebook, '\uffff'])
+  async function add(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[]): Promise<void> {
+    const tx = db.transaction('lines', 'readwrite')
+    for (const { seq, entry } of lines) void tx.store.put({ ledger, notebook, id: entry.id, seq, entry })
+    await tx.done
+  }
+  return {
+    add,
+    async keep(facts, lines, nowMs) {
+      const { about, notebook } = facts
+      const { ledger } = about
+      const known = new Set((await db.getAllKeys('lines', of(ledger, notebook))).map(([, , id]) => id))
+      const there = new Set(lines.map(({ entry }) => entry.id as string))
+      await add(
+        ledger,
+        notebook,
+        lines.filter(({ entry }) => !known.has(entry.id)),
+      )
+      await db.put('facts', { ...facts, ledger, keptAtMs: nowMs })
+      await db.put('last', { key: 'last', notebook })
+      const gone = [...known].filter((id) => !there.has(id))
+      const kept = await Promise.all(gone.map((id) => db.get('lines', [ledger, notebook, id])))
+      return kept.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
+    },
+    async read(wanted) {
+      const notebook = wanted ?? (await db.get('last', 'last'))?.notebook
+      const facts = notebook === undefined ? undefined : await db.get('facts', notebook)
+      if (!facts) return null
+      const lines = await db.getAll('lines', of(facts.ledger, facts.notebook))
+      return { ...facts, lines: lines.sort((p, q) => p.seq - q.seq) }
+    },
+    async counted() {
+      const [notebooks, lines] = await Promise.all([db.count('facts'), db.count('lines')])
+      return { notebooks, lines }
+    },
+    close() {
+      db.close()
+    },
+  }
+}
