@@ -7,11 +7,13 @@ import { openNotebook, useNotebook } from '../ledger/notebook'
 import { JustStruck } from './JustStruck'
 import { KeysHelp } from './KeysHelp'
 import { applyTheme, theme } from './theme'
+import { NewVersion } from './NewVersion'
 import { Notices } from './Notices'
 import { fetchPlaces } from './place'
 import { Refusals } from './Refusals'
 import { Clocks } from './Clocks'
 import { RescueKey } from './RescueKey'
+import { askToStay, keepApp } from './update'
 
 /** The first screen has been quiet for this long before the other places are fetched, ms. */
 const FETCH_AFTER_MS = 2000
@@ -35,7 +37,11 @@ export function Frame() {
   useEffect(() => {
     // Places not opened yet are fetched while nothing else happens, so that they are there without a network.
     if (status !== 'open') return
-    const timer = setTimeout(() => void fetchPlaces().then(startWorkers), FETCH_AFTER_MS)
+    const timer = setTimeout(() => {
+      void fetchPlaces().then(startWorkers)
+      void keepApp()
+      void askToStay()
+    }, FETCH_AFTER_MS)
     return () => {
       clearTimeout(timer)
     }
@@ -59,6 +65,7 @@ export function Frame() {
       </nav>
       {status === 'open' && (
         <main className="desk">
+          <NewVersion />
           <Notices />
           <Refusals />
           <JustStruck />

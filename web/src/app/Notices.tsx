@@ -2,6 +2,7 @@ import css from './Notices.module.css'
 import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
 import { useNotebook } from '../ledger/notebook'
+import { clock, day } from '../format/format'
 import { download } from './download'
 
 /** A device's clock may differ from the server's by this much before it is said, ms. */
@@ -14,6 +15,9 @@ export function Notices() {
   const heardAt = useNotebook((state) => state.heardAt)
   const offMs = about?.now === undefined ? 0 : heardAt - about.now
   const setAside = about?.setAside ?? []
+  const copyOfMs = useNotebook((state) => state.copyOfMs)
+  const isOtherLedger = useNotebook((state) => state.isOtherLedger)
+  const broughtBack = useNotebook((state) => state.broughtBack)
   return (
     <>
       {unkept.length > 0 && (
@@ -35,7 +39,28 @@ export function Notices() {
           </Button>
         </section>
       )}
-      {Math.abs(offMs) > CLOCK_OFF_MOST_MS && (
+      {isOtherLedger && (
+        <section className="look no-print" role="alert" aria-label="Another ledger">
+          <h3>The server at this address keeps another ledger now</h3>
+          <p className="mb-0">
+            Nothing of this notebook is sent to it. What you write stays on this device until its own server
+            is back. <a href="/">Open what is there now</a>
+          </p>
+        </section>
+      )}
+      {copyOfMs !== null && !isOtherLedger && (
+        <p className="look no-print" role="status">
+          The server is away: open is this device’s own copy, of {day(copyOfMs)} {clock(copyOfMs)}. What you
+          write is kept here and sent when it is back.
+        </p>
+      )}
+      {broughtBack > 0 && (
+        <p className="look no-print" role="status">
+          The server had lost {broughtBack === 1 ? 'a line' : `${broughtBack} lines`} it once stored: its data
+          folder is of an earlier day. They are sent to it again from this device.
+        </p>
+      )}
+      {Math.abs(offMs) > CLOCK_OFF_MOST_MS && copyOfMs === null && (
         <p className="look no-print" role="status">
           The clock of this device is {span(Math.abs(offMs))} {offMs > 0 ? 'ahead of' : 'behind'} the
           server’s. Times written here are off by as much; set it right in the device’s settings.

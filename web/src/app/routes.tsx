@@ -22,6 +22,7 @@ const Exercise = place(() => import('../places/practice/Exercise'), 'Exercise')
 const MadePractice = place(() => import('../places/practice/Made'), 'Made')
 const ForInstructors = place(() => import('../places/practice/ForInstructors'), 'ForInstructors')
 const PracticalPage = place(() => import('../places/practice/PracticalPage'), 'PracticalPage')
+const ThisNotebook = place(() => import('../places/keeping/ThisNotebook'), 'ThisNotebook')
 const Shelf = place(() => import('../places/shelf/Shelf'), 'Shelf')
 
 /** Every place is a chunk of its own; the address names notebook, prep and station, so a link lands in place. */
@@ -49,6 +50,7 @@ export function App() {
               <Route path="for-instructors" element={<Instructors />} />
               <Route path="for-instructors/class" element={<ClassFit />} />
               <Route path="shelf" element={<Shelf />} />
+              <Route path="this-notebook" element={<ThisNotebook />} />
               <Route path="practice" element={<Practice />} />
               <Route path="practice/for-instructors" element={<ForInstructors />} />
               <Route path="practice/made/:code" element={<MadePractice />} />

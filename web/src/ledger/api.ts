@@ -5,6 +5,7 @@ import type {
   BlockCommand,
   InstrumentId,
   InstrumentState,
+  Keeping,
   MeltId,
   NotebookId,
   NotebookRow,
@@ -116,7 +117,40 @@ async function photograph(sha256: string): Promise<ArrayBuffer | null> {
   return response.ok ? response.arrayBuffer() : null
 }
 
+/** What came of a backup brought back, or would come of it. */
+export interface RestoreReport {
+  readonly madeAt: number
+  readonly isSameLedger: boolean
+  readonly notebooks: readonly {
+    readonly title: string
+    readonly lines: number
+    readonly here: number
+    readonly fresh: number
+    readonly refused: number
+  }[]
+  readonly photographs: { readonly all: number; readonly fresh: number }
+  readonly shelf: { readonly all: number; readonly fresh: number }
+}
+
+async function sendBackup(path: string, file: Blob): Promise<RestoreReport> {
+  const response = await fetch(`/api${path}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/zip' },
+    body: file,
+    signal: AbortSignal.timeout(EXPORT_TIMEOUT_MS),
+  }).catch(() => {
+    throw new Unreachable()
+  })
+  const answer = (await response.json().catch(() => null)) as (RestoreReport & { detail?: string }) | null
+  if (!response.ok || !answer)
+    throw new Refused(answer?.detail ?? `The server answered ${response.status}.`, response.status)
+  return answer
+}
+
 export const api = {
+  keeping: () => call<Keeping>('/keeping'),
+  lookAtBackup: (file: Blob) => sendBackup('/restore/look', file),
+  restore: (file: Blob) => sendBackup('/restore', file),
   exported,
   photograph,
   sendPhotograph,

@@ -1,23 +1,28 @@
 import css from './StoredBadge.module.css'
 import classNames from 'classnames'
+import { Link } from 'react-router'
 import { useNotebook } from '../ledger/notebook'
 
-/** Says what is not yet stored. */
+/** Says what is not yet stored; it leads to what is kept where. */
 export function StoredBadge() {
   const waiting = useNotebook((state) => state.waiting)
   const connected = useNotebook((state) => state.connected)
+  const notebook = useNotebook((state) => state.notebook)
   const lines = waiting === 1 ? '1 line' : `${waiting} lines`
-  if (!connected)
-    return (
-      <span className={css.badgeStored} role="status">
-        <span className={classNames(css.dot, css.off)} />{' '}
-        {waiting > 0 ? `offline: ${lines} kept on this device` : 'offline: nothing waits'}
-      </span>
-    )
   return (
     <span className={css.badgeStored} role="status">
-      <span className={waiting > 0 ? classNames(css.dot, css.waiting) : css.dot} />{' '}
-      {waiting > 0 ? `${lines} not yet stored` : 'all stored'}
+      <Link to={`/n/${notebook ?? ''}/this-notebook`} title="What is kept where">
+        <span
+          className={classNames(css.dot, !connected && css.off, connected && waiting > 0 && css.waiting)}
+        />{' '}
+        {connected
+          ? waiting > 0
+            ? `${lines} not yet stored`
+            : 'all stored'
+          : waiting > 0
+            ? `offline: ${lines} kept on this device`
+            : 'offline: nothing waits'}
+      </Link>
     </span>
   )
 }

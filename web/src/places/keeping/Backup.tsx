@@ -1,0 +1,102 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { day } from '../../format/format'
+import { api, type RestoreReport } from '../../ledger/api'
+import { openNotebook, useNotebook } from '../../ledger/notebook'
+import { FileButton } from '../../parts/FileButton'
+
+/** Everything the server keeps as one zip, and back again with a look first. */
+export function Backup() {
+  const notebook = useNotebook((state) => state.notebook)
+  const waiting = useNotebook((state) => state.waiting)
+  const [busy, setBusy] = useState<string | null>(null)
+  const [said, setSaid] = useState<string | null>(null)
+  const [looked, setLooked] = useState<{ readonly file: File; readonly report: RestoreReport } | null>(null)
+  const attempt = async (what: string, work: () => Promise<void>) => {
+    setBusy(what)
+    setSaid(null)
+    try {
+      await work()
+    } catch (error) {
+      setSaid((error as Error).message)
+    } finally {
+      setBusy(null)
+    }
+  }
+  const look = (file: File) =>
+    attempt('Looking at the backup …', async () => {
+      setLooked({ file, report: await api.lookAtBackup(file) })
+    })
+  const take = (file: File) =>
+    attempt('Bringing it back …', async () => {
+      const report = await api.restore(file)
+      setLooked(null)
+      setSaid(`Brought back: ${toldOf(report)}`)
+      await openNotebook(notebook)
+    })
+  return (
+    <section className="mt-4" aria-label="Backup">
+      <h2>Backup</h2>
+      <p className="quiet mt-1">
+        One zip with everything the server keeps: every line of every notebook, the lab’s shelf with sealed
+        answers, and the photographs. Each file has its sum in it, and they are checked when it comes back.
+        {waiting > 0 && ' What still waits on this device is not in it yet.'}
+      </p>
+      <div className="row-of">
+        <a className="btn btn-outline-primary" href="/api/backup" download>
+          Save a backup
+        </a>
+        <FileButton
+          name="Backup file"
+          accept="application/zip,.zip"
+          saysName={false}
+          disabled={busy !== null}
+          onFile={(file) => void look(file)}
+        >
+          {busy ?? 'Restore from a backup'}
+        </FileButton>
+      </div>
+      {busy && <progress className="mt-2" aria-label={busy} />}
+      {looked && (
+        <section className="look mt-3" aria-label="What the backup holds">
+          <p className="mb-2">
+            Of {day(looked.report.madeAt)}
+            {looked.report.isSameLedger ? '' : ', of another data folder'}: {toldOf(looked.report)} What is
+            here stays as it is.
+          </p>
+          <Button
+            disabled={busy !== null || nothingNew(looked.report)}
+            onClick={() => void take(looked.file)}
+          >
+            {nothingNew(looked.report) ? 'Nothing in it is new' : 'Bring it back'}
+          </Button>{' '}
+          <Button
+            variant="link"
+            onClick={() => {
+              setLooked(null)
+            }}
+          >
+            Leave it
+          </Button>
+        </section>
+      )}
+      {said !== null && (
+        <p className="mt-2" role="status">
+          {said}
+        </p>
+      )}
+    </section>
+  )
+}
+
+function nothingNew({ notebooks, photographs, shelf }: RestoreReport): boolean {
+  return notebooks.every(({ fresh }) => fresh === 0) && photographs.fresh === 0 && shelf.fresh === 0
+}
+
+function toldOf({ notebooks, photographs, shelf }: RestoreReport): string {
+  const told = notebooks.map(
+    ({ title, lines, fresh, refused }) =>
+      `“${title}”: ${fresh} of ${lines} lines new${refused > 0 ? `, ${refused} of them refused` : ''}`,
+  )
+  return `${[...told, `${photographs.fresh} of ${photographs.all} photographs new`, `${shelf.fresh} of ${shelf.all} versions of the shelf new`].join('; ')}.`
+}

@@ -1,0 +1,211 @@
+import { useEffect, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link } from 'react-router'
+import type { Keeping } from '@ivory-crystal/core'
+import { askToStay, useUpdate } from '../../app/update'
+import { download } from '../../app/download'
+import { useNow } from '../../app/now'
+import { dayAndClock } from '../../format/format'
+import { bytesText } from '../../format/bytes'
+import { api } from '../../ledger/api'
+import { useNotebook } from '../../ledger/notebook'
+import { Title } from '../../parts/Title'
+import { Backup } from './Backup'
+import { useDevice } from './useDevice'
+
+/** What is stored where, how much of it, what waits, and when it was last flushed; and a backup of it all. */
+export function ThisNotebook() {
+  const notebook = useNotebook((state) => state.notebook)
+  const title = useNotebook(({ notebooks }) => notebooks.find((row) => row.id === notebook)?.title)
+  return (
+    <>
+      <Title title="This notebook" aside={title} />
+      <div className="columns two mt-3">
+        <section>
+          <OnServer />
+          <Backup />
+        </section>
+        <section>
+          <OnDevice />
+        </section>
+      </div>
+      <p className="mt-4">
+        This notebook alone, as a zip for people and archives or as its lines: under{' '}
+        <Link to={`/n/${notebook ?? ''}/preps`}>Preps</Link>. One page as a PDF: on the page itself.
+      </p>
+    </>
+  )
+}
+
+function OnServer() {
+  const now = useNow(60_000)
+  const notebook = useNotebook((state) => state.notebook)
+  const waiting = useNotebook((state) => state.waiting)
+  const connected = useNotebook((state) => state.connected)
+  const isDemo = useNotebook((state) => state.about?.demo ?? false)
+  const [keeping, setKeeping] = useState<Keeping | { readonly why: string } | null>(null)
+  useEffect(() => {
+    // Only the server knows, and it changes with each line it stores.
+    let wanted = true
+    api.keeping().then(
+      (known) => {
+        if (wanted) setKeeping(known)
+      },
+      (error: unknown) => {
+        if (wanted) setKeeping({ why: (error as Error).message })
+      },
+    )
+    return () => {
+      wanted = false
+    }
+  }, [waiting, connected])
+  return (
+    <>
+      <h2>On the server</h2>
+      {keeping === null && <p aria-busy="true">Asking the server …</p>}
+      {keeping && 'why' in keeping && (
+        <p className="look mt-2">{keeping.why} Its figures come when it is back.</p>
+      )}
+      {keeping && !('why' in keeping) && (
+        <table className="lines mt-2" aria-label="On the server">
+          <tbody>
+            <tr>
+              <td>Data folder{isDemo ? ' (sample data)' : ''}</td>
+              <td className="text-break">
+                <code>{keeping.folder}</code>
+              </td>
+            </tr>
+            <tr>
+              <td>Lines of this notebook</td>
+              <td>{keeping.notebooks.find(({ id }) => id === notebook)?.seq ?? 0}</td>
+            </tr>
+            {keeping.notebooks.length > 1 && (
+              <tr>
+                <td>Lines of all {keeping.notebooks.length} notebooks</td>
+                <td>{keeping.notebooks.reduce((sum, { seq }) => sum + seq, 0)}</td>
+              </tr>
+            )}
+            <tr>
+              <td>Journal</td>
+              <td>{keeping.isElsewhere ? 'in a PostgreSQL server' : bytesText(keeping.journalBytes)}</td>
+            </tr>
+            <tr>
+              <td>Photographs</td>
+              <td>
+                {keeping.photographs.count}, {bytesText(keeping.photographs.bytes)}
+              </td>
+            </tr>
+            <tr>
+              <td>Last flushed to the disk</td>
+              <td>
+                {keeping.flushedAt === null
+                  ? 'its database sees to that'
+                  : dayAndClock(keeping.flushedAt, now)}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      )}
+      <p className="quiet mt-2">Every line is on the disk and flushed before it is said to be stored.</p>
+    </>
+  )
+}
+
+function OnDevice() {
+  const now = useNow(60_000)
+  const device = useDevice()
+  const waiting = useNotebook((state) => state.waiting)
+  const copyOfMs = useNotebook((state) => state.copyOfMs)
+  const unkept = useNotebook((state) => state.unkept)
+  const elsewhere = useNotebook((state) => state.waitingElsewhere)
+  const isKept = useUpdate((state) => state.isKept)
+  const [asked, setAsked] = useState(false)
+  if (!device) return <p aria-busy="true">Looking at what this device keeps …</p>
+  const { copy, pictures, picturesWaiting, space, stays } = device
+  return (
+    <>
+      <h2>On this device</h2>
+      <table className="lines mt-2" aria-label="On this device">
+        <tbody>
+          <tr>
+            <td>Waits for the server</td>
+            <td>
+              {waiting === 0 ? 'nothing' : waiting === 1 ? '1 line' : `${waiting} lines`}
+              {picturesWaiting > 0 &&
+                `, ${picturesWaiting === 1 ? '1 photograph' : `${picturesWaiting} photographs`}`}
+              {unkept.length > 0 && <span className="trouble"> ({unkept.length} in this page only)</span>}
+            </td>
+          </tr>
+          <tr>
+            <td>The app itself</td>
+            <td>
+              {isKept ? 'kept: it opens without the server' : 'not kept yet: it needs the server to open'}
+            </td>
+          </tr>
+          <tr>
+            <td>A copy of what was open</td>
+            <td>
+              {copy
+                ? `${copy.lines} lines of ${copy.notebooks === 1 ? 'one notebook' : `${copy.notebooks} notebooks`}`
+                : 'none: this browser keeps nothing'}
+              {copyOfMs !== null && `; open is that of ${dayAndClock(copyOfMs, now)}`}
+            </td>
+          </tr>
+          <tr>
+            <td>Photographs taken here</td>
+            <td>{pictures ? `${pictures.count}, ${bytesText(pictures.bytes)}` : 'none can be kept'}</td>
+          </tr>
+          <tr>
+            <td>Space used, of what the browser gives</td>
+            <td>{space ? `${bytesText(space.used)} of ${bytesText(space.most)}` : 'it does not tell'}</td>
+          </tr>
+          <tr>
+            <td>Cleared when the browser wants room</td>
+            <td>
+              {stays === true && 'no: it has promised to keep it'}
+              {stays === null && 'it does not tell'}
+              {stays === false && (
+                <>
+                  it may be{' '}
+                  <Button
+                    size="sm"
+                    variant="link"
+                    disabled={asked}
+                    onClick={() => {
+                      setAsked(true)
+                      void askToStay()
+                    }}
+                  >
+                    {asked ? 'asked' : 'Ask it not to'}
+                  </Button>
+                </>
+              )}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      {elsewhere.length > 0 && (
+        <p className="look mt-2">
+          {elsewhere.length === 1
+            ? '1 line of another ledger waits'
+            : `${elsewhere.length} lines of other ledgers wait`}{' '}
+          on this device: a server of another data folder was at this address before. They are sent when it is
+          back.{' '}
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              download('lines-of-another-ledger.json', JSON.stringify(elsewhere, null, 2), 'application/json')
+            }}
+          >
+            Save a copy
+          </Button>
+        </p>
+      )}
+      <p className="quiet mt-2">
+        Away from the server you can write, watch, photograph, make a PDF and practise; instruments that it
+        simulates, the shelf’s changes, sealed answers, import and backup wait for it.
+      </p>
+    </>
+  )
+}
