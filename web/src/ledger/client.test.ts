@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, jest, test } from '@jest/globals'
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import {
   type Answer,
   type BalanceStanding,
@@ -18,6 +18,7 @@ import { golden } from '../../../core/golden/contract'
 import { Refused, Unreachable } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerClient, Surroundings } from './ledgerClient'
+import { type Kept, openKept } from './kept'
 import { openOutbox } from './outbox'
 import type { Reading } from './readings'
 import type { StreamEvents } from './stream'
@@ -56,8 +57,25 @@ function browser() {
     posts: 0,
     /** What the device keeps. */
     openOutbox,
+    /** Its copy of what was open; null keeps none. */
+    copy: null as Kept | null,
+    /** Which ledger answers, and since which start of the server. */
+    answering: ledger,
+    run: 'first',
     /** Held back until it resolves: how long the server takes to give the lines. */
     reading: Promise.resolve() as Promise<unknown>,
+  }
+  const stored = {
+    /** The observations the server has, in its order. */
+    observations: () =>
+      [...kept.values()].flatMap(({ entry }) =>
+        entry.kind === 'observed' ? [(entry.body as { text: string }).text] : [],
+      ),
+    /** Its data folder is put back: the last line is gone. */
+    forgetLast: () => {
+      const last = [...kept.keys()].at(-1)
+      if (last) kept.delete(last)
+    },
   }
   const locks = lockTable()
   const channel: ((message: never) => void)[] = []
@@ -68,7 +86,14 @@ function browser() {
     }
     const surroundings: Surroundings = {
       api: {
-        about: () => answer(() => ({ ledger, demo: true, byHand: false, now: world.now })),
+        about: () =>
+          answer(() => ({
+            ledger: world.answering,
+            run: world.run,
+            demo: true,
+            byHand: false,
+            now: world.now,
+          })),
         notebooks: () => answer(() => ({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] })),
         shelf: () => answer(() => SHELF),
         async entries() {
@@ -91,6 +116,7 @@ function browser() {
           }))
         },
       },
+      openKept: () => Promise.resolve(world.copy),
       openOutbox: (ledger) => world.openOutbox(ledger),
       openTabs: (): Tabs => {
         let own: (message: never) => void = () => undefined
@@ -131,7 +157,7 @@ function browser() {
     }
     return createLedgerClient(surroundings)
   }
-  return { world, tab }
+  return { world, stored, tab }
 }
 
 /** Locks as a browser has them: first come, first served; who waits may give up. */
@@ -162,10 +188,11 @@ async function settled(of: () => boolean): Promise<void> {
 }
 
 let world: ReturnType<typeof browser>['world']
+let stored: ReturnType<typeof browser>['stored']
 let tab: ReturnType<typeof browser>['tab']
 let client: LedgerClient
 beforeEach(async () => {
-  ;({ world, tab } = browser())
+  ;({ world, stored, tab } = browser())
   client = tab()
   await client.open(null)
 })
@@ -494,3 +521,115 @@ test('an answer that comes late does not hide a newer reading of the balance', (
     '0.195',
   ])
 })
+
+describe('with the server away from the start', () => {
+  let copy: Kept
+  afterEach(() => {
+    copy.close()
+    indexedDB.deleteDatabase('ivory-crystal-notebook')
+  })
+  beforeEach(async () => {
+    ;({ world, stored, tab } = browser())
+    copy = await openKept()
+    world.copy = copy
+    client = tab()
+    await client.open(null)
+    await settled(() => client.getState().waiting === 0)
+    await settledCopy(copy, golden.entries.length)
+  })
+
+  test('the copy of this device opens, with what waits, and says of when it is', async () => {
+    world.isAway = true
+    client.write(observed('written away'))
+    await settled(() => client.getState().waiting === 1)
+    const again = tab()
+    await again.open(NOTEBOOK)
+    expect(again.getState()).toMatchObject({ status: 'open', copyOfMs: golden.nowMs, waiting: 1 })
+    expect(textsOf(again)).toContain('written away')
+    expect(again.getState().view.subjects.size).toBe(client.getState().view.subjects.size)
+  })
+  test('back again, all of it is sent once, and the copy is no copy any more', async () => {
+    world.isAway = true
+    const again = tab()
+    await again.open(null)
+    again.write(observed('written away'))
+    await settled(() => again.getState().waiting === 1)
+    world.isAway = false
+    for (const { events } of [...world.streams]) events.connected(true)
+    await settled(() => again.getState().waiting === 0 && again.getState().copyOfMs === null)
+    expect(stored.observations().filter((text) => text === 'written away')).toHaveLength(1)
+  })
+  test('a notebook that was never open here cannot be opened, and says why', async () => {
+    world.isAway = true
+    const again = tab()
+    await again.open('0a5a1c7e-0000-4000-8000-0000000000ee')
+    expect(again.getState().status).toBe('failed')
+    expect(again.getState().failure).toContain('cannot be reached')
+  })
+  test('another ledger at the same address is told, nothing is sent to it, and nothing is lost', async () => {
+    for (const { events } of [...world.streams]) events.connected(false)
+    world.answering = crypto.randomUUID() as LedgerId
+    const { posts } = world
+    client.write(observed('for my own ledger'))
+    await settled(() => client.getState().isOtherLedger)
+    expect(world.posts).toBe(posts)
+    expect(client.getState().waiting).toBe(1)
+    // The right one is back.
+    world.answering = world.ledger
+    for (const { events } of [...world.streams]) events.connected(true)
+    await settled(() => client.getState().waiting === 0)
+    expect(client.getState().isOtherLedger).toBe(false)
+    expect(stored.observations()).toContain('for my own ledger')
+  })
+  test('what waits for another ledger is still told where that one is open', async () => {
+    world.isAway = true
+    client.write(observed('for the first'))
+    await settled(() => client.getState().waiting === 1)
+    const other = browser()
+    const there = other.tab()
+    await there.open(null)
+    const texts = there.getState().waitingElsewhere.map(({ body }) => (body as { text?: string }).text)
+    expect(texts).toContain('for the first')
+    expect(there.getState().waiting).toBe(0)
+  })
+  test('a ledger put back to an earlier day gets its acknowledged lines back from here', async () => {
+    client.write(observed('acknowledged'))
+    await settled(() => stored.observations().includes('acknowledged') && client.getState().waiting === 0)
+    await settledCopy(copy, golden.entries.length + 1)
+    for (const { events } of [...world.streams]) events.connected(false)
+    stored.forgetLast()
+    world.run = 'second'
+    expect(stored.observations()).not.toContain('acknowledged')
+    for (const { events } of [...world.streams]) events.connected(true)
+    await settled(() => stored.observations().includes('acknowledged'))
+    expect(client.getState().broughtBack).toBe(1)
+    expect(textsOf(client).filter((text) => text === 'acknowledged')).toHaveLength(1)
+  })
+  test('with the device’s stores cleared meanwhile, what was acknowledged is all there, and what is written goes straight', async () => {
+    client.write(observed('acknowledged'))
+    await settled(() => client.getState().waiting === 0)
+    world.openOutbox = () => Promise.reject(new Error('cleared'))
+    world.copy = null
+    const again = tab()
+    await again.open(null)
+    expect(textsOf(again)).toContain('acknowledged')
+    again.write(observed('after'))
+    await settled(() => stored.observations().includes('after'))
+    expect(again.getState().unkept).toEqual([])
+  })
+  test('with a clock a day wrong, order and content stay', async () => {
+    world.now += 86_400_000
+    client.write(observed('tomorrow'))
+    world.now -= 2 * 86_400_000
+    client.write(observed('yesterday'))
+    await settled(() => client.getState().waiting === 0)
+    expect(textsOf(client).slice(-2)).toEqual(['tomorrow', 'yesterday'])
+    expect(stored.observations().slice(-2)).toEqual(['tomorrow', 'yesterday'])
+  })
+})
+
+async function settledCopy(kept: Kept, lines: number): Promise<void> {
+  for (let i = 0; i < 500 && (await kept.counted()).lines !== lines; i++)
+    await new Promise((resolve) => setTimeout(resolve, 2))
+  expect((await kept.counted()).lines).toBe(lines)
+}

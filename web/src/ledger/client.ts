@@ -336,8 +336,10 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
         case 'shelf':
           return void readShelf().catch(() => undefined)
         case 'heard':
+          set({ connected: message.connected })
           if (!message.connected) isVerified = false
-          return set({ connected: message.connected })
+          else void verify().catch(() => undefined)
+          return
         case 'asks':
           return tellStanding()
       }
