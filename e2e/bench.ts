@@ -26,7 +26,7 @@ interface Until {
 
 /** A real server on a folder of its own. */
 class BenchServer {
-  readonly folder = mkdtempSync(join(tmpdir(), 'ivory-e2e-'))
+  folder = mkdtempSync(join(tmpdir(), 'ivory-e2e-'))
   private process: ChildProcess | null = null
   private constructor(
     readonly port: number,
@@ -62,6 +62,15 @@ class BenchServer {
         reject(new Error(`The server ended with ${code} before it was ready.`))
       })
     })
+  }
+
+  /** Another data folder at the same address, or the one before; answers with the one that was there. */
+  async moveTo(folder = mkdtempSync(join(tmpdir(), 'ivory-e2e-'))): Promise<string> {
+    await this.kill()
+    const before = this.folder
+    this.folder = folder
+    await this.start()
+    return before
   }
 
   /** Ends the server at once, as a power cut would. */
@@ -117,6 +126,9 @@ export class Bench {
   }
   start(): Promise<void> {
     return this.server.start()
+  }
+  moveTo(folder?: string): Promise<string> {
+    return this.server.moveTo(folder)
   }
 
   /** Lets instrument time pass, and gives the last reading. */
@@ -243,3 +255,15 @@ export const temperature = (page: Page) => page.getByTestId('block-temperature')
 /** A cell of the pad: what is pressed, and what is written in it. */
 export const cell = (page: Page, moment: string, slot: number) =>
   page.getByRole('button', { name: new RegExp(`^${moment}, tube ${slot}`) }).locator('..')
+
+/** Opens a prep of a compound with its crude weighed, at Plan. */
+export async function begin(page: Page, bench: Bench, compound: string, crude: string): Promise<void> {
+  await page.goto(`${bench.url}/preps`)
+  await page.getByLabel('what is to be purified').fill(compound)
+  await page.getByLabel('title, if you like').fill(`${compound} ${crude}`)
+  await page.getByRole('button', { name: 'Begin this prep' }).click()
+  const decimals = crude.split('.')[1]?.length ?? 0
+  await page.getByLabel('balance reads to, g').selectOption((10 ** -decimals).toFixed(decimals))
+  await page.getByLabel('net mass of the crude, g').fill(crude)
+  await page.getByRole('button', { name: `Record ${crude} g` }).click()
+}

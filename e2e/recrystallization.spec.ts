@@ -1,18 +1,7 @@
 import type { Page } from '@playwright/test'
-import { expect, station, test, type Bench, openPrepNamed, tickNext } from './bench'
+import { begin, expect, station, test, openPrepNamed, tickNext } from './bench'
 import { FORMATS, sheetsOf } from './paper'
 
-/** Opens a prep of a compound with its crude weighed, at Plan. */
-async function begin(page: Page, bench: Bench, compound: string, crude: string): Promise<void> {
-  await page.goto(`${bench.url}/preps`)
-  await page.getByLabel('what is to be purified').fill(compound)
-  await page.getByLabel('title, if you like').fill(`${compound} ${crude}`)
-  await page.getByRole('button', { name: 'Begin this prep' }).click()
-  const decimals = crude.split('.')[1]?.length ?? 0
-  await page.getByLabel('balance reads to, g').selectOption((10 ** -decimals).toFixed(decimals))
-  await page.getByLabel('net mass of the crude, g').fill(crude)
-  await page.getByRole('button', { name: `Record ${crude} g` }).click()
-}
 const part = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 async function addPoints(page: Page, legend: string, points: readonly (readonly [string, string])[]) {
   const field = page.getByRole('group', { name: legend })

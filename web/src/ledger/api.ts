@@ -122,6 +122,7 @@ export interface RestoreReport {
   readonly madeAt: number
   readonly isSameLedger: boolean
   readonly notebooks: readonly {
+    readonly id: NotebookId
     readonly title: string
     readonly lines: number
     readonly here: number

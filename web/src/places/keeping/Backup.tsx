@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { useNavigate } from 'react-router'
 import { day } from '../../format/format'
 import { api, type RestoreReport } from '../../ledger/api'
-import { openNotebook, useNotebook } from '../../ledger/notebook'
+import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
 
 /** Everything the server keeps as one zip, and back again with a look first. */
@@ -12,6 +13,8 @@ export function Backup() {
   const [busy, setBusy] = useState<string | null>(null)
   const [said, setSaid] = useState<string | null>(null)
   const [looked, setLooked] = useState<{ readonly file: File; readonly report: RestoreReport } | null>(null)
+  const [came, setCame] = useState<RestoreReport['notebooks']>([])
+  const go = useNavigate()
   const attempt = async (what: string, work: () => Promise<void>) => {
     setBusy(what)
     setSaid(null)
@@ -32,7 +35,7 @@ export function Backup() {
       const report = await api.restore(file)
       setLooked(null)
       setSaid(`Brought back: ${toldOf(report)}`)
-      await openNotebook(notebook)
+      setCame(report.notebooks.filter(({ id, fresh }) => id !== notebook && fresh > 0))
     })
   return (
     <section className="mt-4" aria-label="Backup">
@@ -82,7 +85,12 @@ export function Backup() {
       )}
       {said !== null && (
         <p className="mt-2" role="status">
-          {said}
+          {said}{' '}
+          {came.map(({ id, title }) => (
+            <Button key={id} size="sm" variant="link" onClick={() => void go(`/n/${id}`)}>
+              Open “{title}”
+            </Button>
+          ))}
         </p>
       )}
     </section>

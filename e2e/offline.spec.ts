@@ -1,0 +1,153 @@
+import type { Page } from '@playwright/test'
+import { begin, expect, openPrepNamed, station, test, tickNext } from './bench'
+import { ONE, pdfOf } from './pdf'
+
+test.use({ apart: true })
+
+/** Until the whole app is kept on this device. */
+async function appKept(page: Page): Promise<void> {
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+  await page.getByRole('link', { name: /all stored/ }).click()
+  await expect(page.getByText('kept: it opens without the server')).toBeVisible({ timeout: 60_000 })
+}
+
+/** A picture as a camera gives it: on its side, with the place it was taken at. */
+async function cameraPicture(page: Page): Promise<Buffer> {
+  const base64 = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 2400
+    canvas.height = 1200
+    const pen = canvas.getContext('2d')
+    if (!pen) return ''
+    pen.fillStyle = '#c9a520'
+    pen.fillRect(0, 0, 1200, 1200)
+    return canvas.toDataURL('image/jpeg').split(',')[1] ?? ''
+  })
+  const jpeg = Buffer.from(base64, 'base64')
+  // Orientation 6: turned by a quarter. GPS follows as text that must not be kept.
+  const tiff = Buffer.from(
+    '4d4d002a000000080001011200030000000100060000000000004750532035322e312c2031302e35',
+    'hex',
+  )
+  const body = Buffer.concat([Buffer.from('Exif\0\0'), tiff])
+  const head = Buffer.from([0xff, 0xe1, 0, body.length + 2])
+  return Buffer.concat([jpeg.subarray(0, 2), head, body, jpeg.subarray(2)])
+}
+
+test('with the server gone: a whole dissolving, a reload, a photograph and a PDF; then it all arrives, once', async ({
+  page,
+  own,
+}) => {
+  await begin(page, own, 'adipic acid', '0.1204')
+  await page.getByLabel('volume to use, mL').fill('0.50')
+  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()
+  await expect(page.getByText('all stored')).toBeVisible()
+  const address = page.url().replace(/\/plan$/, '/dissolve')
+  await appKept(page)
+  const acknowledged = (await own.entries()).length
+  await own.kill()
+
+  await page.goto(address)
+  await expect(page.getByText('The server is away: open is this device’s own copy')).toBeVisible()
+  await tickNext(page)
+  await tickNext(page)
+  const count = page.getByRole('form', { name: 'Count the drops of this pipette' }).first()
+  await count.getByLabel('drops').fill('25')
+  await count.getByRole('button', { name: 'This pipette counts so' }).click()
+  const portions = page.getByRole('form', { name: 'Log solvent to dissolve' })
+  const did = page.getByRole('group', { name: 'What did the last portion do?' })
+  await portions.getByRole('button', { name: '+ 2 drops' }).click()
+  await did.getByRole('button', { name: 'less solid' }).click()
+  await portions.getByRole('button', { name: '+ 5 drops' }).click()
+  await did.getByRole('button', { name: 'all dissolved' }).click()
+  await expect(page.getByText('All dissolved.')).toBeVisible()
+
+  // The picture is turned upright, and nothing of its file is kept but what is to be seen.
+  await page.getByLabel('A photograph').setInputFiles({
+    name: 'camera.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await cameraPicture(page),
+  })
+  const taken = page.getByRole('form', { name: 'The photograph just taken' })
+  await taken.getByLabel('What is to be seen in it').fill('clear, at the boil')
+  await taken.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('img', { name: 'clear, at the boil' })).toBeVisible()
+
+  await page.reload()
+  await expect(page.getByRole('img', { name: 'clear, at the boil' })).toBeVisible()
+  await expect(page.getByText('All dissolved.')).toBeVisible()
+  await expect(page.getByText(/offline: \d+ lines kept on this device/)).toBeVisible()
+  await station(page, 'Page')
+  const pdf = await pdfOf(page, ONE)
+  expect(pdf.text).toContain('0.1204 g')
+  // A place that was never opened opens all the same.
+  await page.getByRole('link', { name: 'Practice' }).click()
+  await expect(page.getByRole('heading', { name: 'Practice', exact: true })).toBeVisible()
+
+  await own.start()
+  await expect(page.getByText('all stored')).toBeVisible({ timeout: 60_000 })
+  const after = await own.entries()
+  expect(after.length).toBeGreaterThan(acknowledged + 7)
+  expect(new Set(after.map(({ entry }) => entry.id)).size).toBe(after.length)
+  const line = after.find(({ entry }) => entry.kind === 'photographed')?.entry
+  const { sha256, widthPx, heightPx } = line?.body as { sha256: string; widthPx: number; heightPx: number }
+  expect([widthPx, heightPx]).toEqual([800, 1600])
+  const picture = await page.request.get(`${own.origin}/api/photographs/${sha256}`)
+  expect(picture.status()).toBe(200)
+  expect((await picture.body()).includes('GPS 52.1')).toBe(false)
+})
+
+test('another ledger at the same address is told, and gets nothing; its own back, all is sent', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(demo.url)
+  await openPrepNamed(page, 'Benzil, from benzoin')
+  await station(page, 'Weigh')
+  await expect(page.getByText('all stored')).toBeVisible()
+  const first = await demo.moveTo()
+  await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeVisible({ timeout: 60_000 })
+  await page.getByLabel('What do you see?').fill('written meanwhile')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('written meanwhile')).toBeVisible()
+  await expect(page.getByText('offline: 1 line kept on this device')).toBeVisible()
+  await demo.moveTo(first)
+  await expect(page.getByText('all stored')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeHidden()
+  const texts = (await demo.entries()).map(({ entry }) => entry.body['text'])
+  expect(texts.filter((text) => text === 'written meanwhile')).toHaveLength(1)
+})
+
+test('This notebook says what is kept where; a backup goes out, and in again with a look', async ({
+  page,
+  demo,
+  own,
+}) => {
+  await page.goto(`${demo.url}/this-notebook`)
+  const lines = (await demo.entries()).length
+  await expect(page.getByRole('table', { name: 'On the server' })).toContainText(
+    `Lines of this notebook${lines}`,
+  )
+  await expect(page.getByRole('table', { name: 'On this device' })).toContainText(
+    'Waits for the servernothing',
+  )
+  const saved = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Save a backup' }).click()
+  const zip = await (await saved).path()
+  await page.goto(`${own.url}/this-notebook`)
+  await page.getByLabel('Backup file').setInputFiles({
+    name: 'notes.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('no zip'),
+  })
+  await expect(page.getByText('This file cannot be unpacked: it is no zip, or it is damaged.')).toBeVisible()
+  await page.getByLabel('Backup file').setInputFiles(zip)
+  const look = page.getByRole('region', { name: 'What the backup holds' })
+  await expect(look).toContainText(`${lines} of ${lines} lines new; 1 of 1 photographs new`)
+  await look.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(page.getByText('Brought back:')).toBeVisible()
+  await page.getByRole('button', { name: /^Open “/ }).click()
+  await page.getByRole('link', { name: 'Preps' }).click()
+  await expect(page.getByRole('link', { name: 'Benzil, from benzoin' })).toBeVisible()
+})
