@@ -2,14 +2,14 @@ import { type DBSchema, openDB } from 'idb'
 import type { About, LedgerId, NotebookId, NotebookRow, Shelf, StoredEntry } from '@ivory-crystal/core'
 
 /** What a notebook is opened with. */
-export interface NotebookFacts {
+interface NotebookFacts {
   readonly about: About
   readonly notebooks: readonly NotebookRow[]
   readonly shelf: Shelf
   readonly notebook: NotebookId
 }
 export type StoredLine = Pick<StoredEntry, 'seq' | 'entry'>
-export interface KeptNotebook extends NotebookFacts {
+interface KeptNotebook extends NotebookFacts {
   readonly lines: readonly StoredLine[]
   /** When the server was last heard, on this device’s clock. */
   readonly keptAtMs: number

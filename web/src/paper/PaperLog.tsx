@@ -2,7 +2,7 @@ import css from './Paper.module.css'
 import { inShort, type LogLine } from '@ivory-crystal/core'
 import { clock, day } from '../format/format'
 import { LastHash } from '../parts/LastHash'
-import type { Layout } from './PdfMenu'
+import type { Layout } from './layout'
 
 /** As it was done, on paper: in full line by line, or in short as running words; struck lines shown in both. */
 export function PaperLog({ lines, layout }: { lines: readonly LogLine[]; layout: Layout }) {

@@ -11,10 +11,8 @@ import { fileName } from '../format/fileName'
 import { useNotebook } from '../ledger/notebook'
 import { useLongRun } from '../parts/useLongRun'
 import type { AboutPdf, PaperSize } from './definition'
+import type { Layout } from './layout'
 import { PaperFrame } from './PaperFrame'
-
-/** One page to hand in, or everything. */
-export type Layout = 'hand-in' | 'full'
 
 const KEPT = 'ivory-crystal paper'
 const SIZES = ['A4', 'LETTER'] as const

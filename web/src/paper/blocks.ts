@@ -30,7 +30,7 @@ export interface DrawingBlock extends Placed {
   /** How far left of its place it begins: names may stand beside what they name. */
   readonly outPx: number
 }
-export interface PictureBlock extends Placed {
+interface PictureBlock extends Placed {
   readonly is: 'picture'
   /** A JPEG or PNG as a data URL. */
   readonly url: string
@@ -47,7 +47,7 @@ export interface Cell {
   readonly blocks: readonly Block[]
   readonly span: number
 }
-export interface ColumnsBlock extends Placed {
+interface ColumnsBlock extends Placed {
   readonly is: 'columns'
   readonly columns: readonly {
     readonly fromPx: number
@@ -56,7 +56,7 @@ export interface ColumnsBlock extends Placed {
   }[]
 }
 /** A figure: not broken over two pages. */
-export interface WholeBlock extends Placed {
+interface WholeBlock extends Placed {
   readonly is: 'whole'
   readonly blocks: readonly Block[]
 }

@@ -8,7 +8,7 @@ const PAGES: Readonly<Record<PaperSize, readonly [width: number, height: number]
   A4: [595.28, 841.89],
   LETTER: [612, 792],
 }
-export const MARGIN = { side: 40, top: 38, bottom: 46 } as const
+const MARGIN = { side: 40, top: 38, bottom: 46 } as const
 
 /** What a sheet may take of a page, points. */
 export function roomOn(paper: PaperSize): { readonly width: number; readonly height: number } {

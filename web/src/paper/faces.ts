@@ -1,5 +1,5 @@
 /** The typefaces a PDF is set in, and which characters each of them has. */
-export type Face = 'Text' | 'Extended' | 'Signs'
+type Face = 'Text' | 'Extended' | 'Signs'
 
 /** Latin as the app’s own typeface has it. */
 const TEXT =

@@ -4,7 +4,7 @@ import { type AboutPdf, roomOn } from './definition'
 import { laidOut } from './PaperFrame'
 import { paperMaking } from './paperMaking'
 import type { MadePdf } from './pdf'
-import type { Layout } from './PdfMenu'
+import type { Layout } from './layout'
 import { readSheet } from './readSheet'
 
 /** The widest a sheet may be laid out for one page, px: small print is then 6.4 points. */

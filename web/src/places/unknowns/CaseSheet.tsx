@@ -2,7 +2,7 @@ import { caseLogOf, meltOf, photographsOf, type UnknownFacts } from '@ivory-crys
 import { useNotebook } from '../../ledger/notebook'
 import { MeltCurves } from '../../paper/MeltCurves'
 import { PaperLog } from '../../paper/PaperLog'
-import type { Layout } from '../../paper/PdfMenu'
+import type { Layout } from '../../paper/layout'
 import { Gallery } from '../../parts/Photographs'
 import { CaseLadder } from './CaseLadder'
 import { type SignedVerdict, SignedVerdictPart } from './SignedVerdictPart'

@@ -1,0 +1,2 @@
+/** One page to hand in, or everything. */
+export type Layout = 'hand-in' | 'full'
