@@ -6,10 +6,10 @@ import { unstorable } from './storable'
 import { type Kind, KINDS } from './kinds/list'
 
 /** Schemas by kind and version, all of them: whoever checks a line of any kind has loaded every one. */
-const BODIES: Record<string, VersionSchemas> = {}
+export const BODIES: Record<string, VersionSchemas> = {}
 for (const { kind, schemas } of Object.values(KINDS)) BODIES[kind] = await schemas()
 
-const envelope = Joi.object({
+export const ENVELOPE = Joi.object({
   id: uuid
     .pattern(/^.{14}7/)
     .required()
@@ -36,7 +36,7 @@ const UNKNOWN_BODY_MOST = 64_000
 export function refusalOf(raw: unknown): string | null {
   const cannot = unstorable(raw)
   if (cannot) return cannot
-  const { error } = envelope.validate(raw, STRICT)
+  const { error } = ENVELOPE.validate(raw, STRICT)
   if (error) return sentence(error)
   const { kind, v, body } = raw as RawEntry
   if (!Object.hasOwn(KINDS, kind) || v > KINDS[kind as Kind].version)
