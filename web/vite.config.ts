@@ -28,7 +28,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,png,woff,woff2}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff,woff2}', 'assets/*.json'],
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],

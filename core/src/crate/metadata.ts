@@ -10,6 +10,10 @@ const CONTEXT = `${SPECIFICATION}/context`
 export const METADATA_PATH = 'ro-crate-metadata.json'
 /** The notebook itself: every line as it was written. What comes in again is this file. */
 export const NOTEBOOK_PATH = 'notebook.json'
+/** What each line of it may hold, as JSON Schema. */
+export const SCHEMA_PATH = 'notebook.schema.json'
+/** Photographs, by their SHA-256. */
+export const PICTURE_PATH = /^photographs\/([0-9a-f]{64})\.jpg$/
 /** By this a crate of ours is known, whatever its name. */
 const KIND = 'notebook of a melting bench'
 
@@ -43,6 +47,7 @@ type Entity = Readonly<Record<string, unknown>> & { readonly '@id': string }
  */
 export function crateMetadata({ notebook, view, files, nowMs, coreVersion }: CrateInput): string {
   const instruments = instrumentsOf(view)
+  const calibrations = calibrationsOf(view)
   const rules = rulesInForce(view)
   const graph: Entity[] = [
     {
@@ -91,6 +96,7 @@ export function crateMetadata({ notebook, view, files, nowMs, coreVersion }: Cra
         : [],
     ),
     ...instruments,
+    ...calibrations,
     {
       '@id': '#software',
       '@type': 'SoftwareApplication',
@@ -124,9 +130,27 @@ function instrumentsOf(view: View): readonly Entity[] {
       description: isSimulated
         ? 'A simulated stand-in: its readings are of no real sample.'
         : 'As named at the bench.',
-      additionalProperty: calibration
-        ? `calibrated by ${calibration.points.length} standards; raw readings are kept beside corrected ones`
-        : 'no calibration was on hand: readings are raw',
+      ...(calibration
+        ? { additionalProperty: { '@id': `#calibration-${instrument}` } }
+        : { disambiguatingDescription: 'No calibration was on hand: readings are raw.' }),
+    })
+  }
+  return [...found.values()]
+}
+
+/** The calibration each instrument was last used with: what it read, and what was true. */
+function calibrationsOf(view: View): readonly Entity[] {
+  const found = new Map<string, Entity>()
+  for (const { planned } of meltsOf(view)) {
+    const { instrument, calibration } = planned.body
+    if (!calibration) continue
+    found.set(instrument, {
+      '@id': `#calibration-${instrument}`,
+      '@type': 'PropertyValue',
+      name: 'calibration',
+      value: calibration.points.map(([readC, trueC]) => `read ${readC}, true ${trueC}`).join('; '),
+      unitText: '°C',
+      description: `${calibration.points.length} standards, ${calibration.method}; raw readings are kept beside corrected ones.`,
     })
   }
   return [...found.values()]

@@ -6,6 +6,7 @@ import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
 import { JustStruck } from './JustStruck'
 import { KeysHelp } from './KeysHelp'
+import { TablesButton } from './TablesButton'
 import { applyTheme, theme } from './theme'
 import { NewVersion } from './NewVersion'
 import { Notices } from './Notices'
@@ -59,6 +60,7 @@ export function Frame() {
         <div className={css.bottom}>
           {status === 'open' && <Clocks />}
           {status === 'open' && <RescueKey />}
+          {status === 'open' && <TablesButton />}
           <ThemeButton />
           <KeysHelp />
         </div>

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { act, render, screen } from '@testing-library/react'
 import { Suspense } from 'react'
+import { MemoryRouter } from 'react-router'
 import userEvent from '@testing-library/user-event'
 import type { Entry } from '@ivory-crystal/core'
 import { openDemo, useNotebook } from '../testing/opened'
@@ -74,11 +75,13 @@ describe('a place that cannot be fetched', () => {
     )
     const heard = jest.spyOn(console, 'error').mockImplementation(() => undefined)
     render(
-      <Failed>
-        <Suspense fallback="…">
-          <Far />
-        </Suspense>
-      </Failed>,
+      <MemoryRouter>
+        <Failed>
+          <Suspense fallback="…">
+            <Far />
+          </Suspense>
+        </Failed>
+      </MemoryRouter>,
     )
     await screen.findByText(/has not been opened before/, {}, { timeout: 5000 })
     isThere = true

@@ -2,19 +2,15 @@ import css from './PdfMenu.module.css'
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Dropdown from 'react-bootstrap/Dropdown'
-import { CORE_VERSION, linesBehind, type RawEntry, type SubjectId } from '@ivory-crystal/core'
-import { clock } from '../app/clock'
+import type { SubjectId } from '@ivory-crystal/core'
 import { download } from '../app/download'
-import { remember, remembered } from '../app/memory'
-import { day, clock as timeOfDay } from '../format/format'
 import { fileName } from '../format/fileName'
-import { useNotebook } from '../ledger/notebook'
 import { useLongRun } from '../parts/useLongRun'
-import type { AboutPdf, PaperSize } from './definition'
+import { aboutPage, keptPaper, keepPaper } from './aboutPage'
+import type { PaperSize } from './definition'
 import type { Layout } from './layout'
 import { PaperFrame } from './PaperFrame'
 
-const KEPT = 'ivory-crystal paper'
 const SIZES = ['A4', 'LETTER'] as const
 const SIZE_NAMES: Readonly<Record<PaperSize, string>> = { A4: 'A4', LETTER: 'Letter' }
 /** Widths a sheet is laid out at, px: on one page as wide as it has to be, and no wider than can be read. */
@@ -39,7 +35,7 @@ export function PdfMenu({
   id: SubjectId
   sheet: (layout: Layout) => ReactNode
 }) {
-  const [paper, setPaper] = useState<PaperSize>(() => (remembered(KEPT) === 'LETTER' ? 'LETTER' : 'A4'))
+  const [paper, setPaper] = useState<PaperSize>(keptPaper)
   const [wanted, setWanted] = useState<Layout | null>(null)
   const making = useLongRun<Made>()
   const start = (layout: Layout) => {
@@ -49,7 +45,7 @@ export function PdfMenu({
   const make = (root: HTMLElement, layout: Layout) => {
     making.start(async (tell) => {
       const { makeFrom } = await import('./makeFrom')
-      const about = aboutOf({ title, author, paper, behind: behind(id) })
+      const about = aboutPage({ title, author, paper, id })
       const made = await makeFrom(root, layout, about, tell).finally(() => {
         setWanted(null)
       })
@@ -97,7 +93,7 @@ export function PdfMenu({
                 onClick={(event) => {
                   event.stopPropagation()
                   setPaper(size)
-                  remember(KEPT, size)
+                  keepPaper(size)
                 }}
               >
                 on {SIZE_NAMES[size]} paper
@@ -130,48 +126,4 @@ function saidOf({ pages, bytes, wanted }: Made): string {
   const kB = `${Math.ceil(bytes / 1000)} kB`
   const many = wanted === 'hand-in' && pages > 1 ? `It does not fit one page: it takes ${pages}. ` : ''
   return `${many}${pages === 1 ? 'One page' : `${pages} pages`}, ${kB}, among your downloads.`
-}
-
-/** Read where it is asked, so that the menu does not follow every line. */
-function behind(id: SubjectId): readonly RawEntry[] {
-  return linesBehind(useNotebook.getState().view, id)
-}
-
-function aboutOf({
-  title,
-  author,
-  paper,
-  behind,
-}: {
-  title: string
-  author: string
-  paper: PaperSize
-  behind: readonly RawEntry[]
-}): AboutPdf {
-  const { notebook, notebooks, about } = useNotebook.getState()
-  const row = notebooks.find(({ id }) => id === notebook)
-  const now = clock.now()
-  const file = {
-    format: 'ivory-crystal notebook',
-    version: 1,
-    coreVersion: CORE_VERSION,
-    exportedAt: now,
-    notebook: { id: notebook, title: row?.title ?? '' },
-    entries: behind,
-  }
-  return {
-    title,
-    author,
-    paper,
-    madeAtMs: now,
-    foot: `${title}, ${row?.title ?? ''}${about?.demo ? ' (made-up sample data)' : ''}; printed ${day(now)} ${timeOfDay(now)}`,
-    attached: [
-      {
-        name: 'lines.json',
-        type: 'application/json',
-        description: 'The lines of the notebook that this page rests on, as they were written',
-        text: JSON.stringify(file),
-      },
-    ],
-  }
 }

@@ -93,10 +93,13 @@ jest.unstable_mockModule('../ledger/api', () => ({
     notebooks: () => Promise.resolve({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] }),
     entries: () =>
       Promise.resolve({ entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })) }),
+    photograph: () => Promise.resolve(null),
+    sendPhotograph: () => Promise.resolve(),
     post: (): Promise<{ answers: Answer[] }> => new Promise(() => undefined),
   },
   Refused: class extends Error {},
   Unreachable: class extends Error {},
+  OtherLedger: class extends Error {},
 }))
 /** Lines the server refused, as the outbox keeps them. */
 export const refused: QuarantinedLine[] = []
@@ -105,6 +108,7 @@ jest.unstable_mockModule('../ledger/outbox', () => ({
     Promise.resolve({
       put: () => Promise.resolve(),
       waiting: () => Promise.resolve([]),
+      waitingElsewhere: () => Promise.resolve([]),
       quarantined: () => Promise.resolve([...refused]),
       dismiss: (id: string) => {
         refused.splice(

@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import fc from 'fast-check'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { fold, type RawEntry, summaryOf } from '@ivory-crystal/core'
 import { golden } from '../../../core/golden/contract'
-import { crate } from './crate'
+import { type Beside, crate } from './crate'
 
 const NOTEBOOK = { id: golden.entries[0]?.notebook, title: 'Saltmarsh teaching laboratory, bench 7' }
 const NOW = golden.nowMs
@@ -16,8 +18,18 @@ const exportOf = (entries: readonly RawEntry[]) =>
     notebook: NOTEBOOK,
     entries,
   })
-async function packed(entries: readonly RawEntry[]): Promise<Uint8Array> {
-  const zip = await crate.pack(exportOf(entries), NOW, () => true)
+const PICTURES = join(import.meta.dirname, '../../../core/golden/photographs')
+const pictures = readdirSync(PICTURES).map((name) => ({
+  sha256: name.replace('.jpg', ''),
+  jpeg: new Uint8Array(readFileSync(join(PICTURES, name))),
+}))
+const BESIDE: Beside = {
+  pictures,
+  pages: [{ title: 'Benzil, from benzoin', file: '001-benzil', pdf: strToU8('%PDF-1.7 …') }],
+  schema: '{"title":"a notebook"}',
+}
+async function packed(entries: readonly RawEntry[], beside: Beside = BESIDE): Promise<Uint8Array> {
+  const zip = await crate.pack(exportOf(entries), beside, NOW, () => true)
   if (!zip) throw new Error('It was not packed.')
   return zip
 }
@@ -112,8 +124,58 @@ describe('a crate', () => {
     expect(text).toContain("'=HYPERLINK")
     expect(text).not.toMatch(/(^|\n|,)"?=HYPERLINK/)
   })
+  test('holds its photographs, pages and schema, and the photographs come in again as they went out', async () => {
+    expect(crate.picturesIn(exportOf(golden.entries))).toEqual(pictures.map(({ sha256 }) => sha256))
+    const zip = await packed(golden.entries)
+    expect(Object.keys(unzipSync(zip))).toEqual(
+      expect.arrayContaining([
+        'pages/001-benzil.pdf',
+        'notebook.schema.json',
+        `photographs/${pictures[0]?.sha256}.jpg`,
+      ]),
+    )
+    const held = crate.unpack('x.zip', zip)
+    expect(held).toMatchObject({ ok: true, said: [] })
+    expect(held.ok && held.pictures).toEqual(pictures)
+    const told = graphOf(zip).find(({ encodingFormat }) => encodingFormat === 'image/jpeg')
+    expect(told?.['name']).toBe('Photograph: crystals')
+  })
+  test('a picture that is not what its name says is left out, and said; none is written outside its place', async () => {
+    const files = unzipSync(await packed(golden.entries))
+    const [first] = pictures
+    files[`photographs/${first?.sha256 ?? ''}.jpg`] = strToU8('<svg onload="alert(1)"/>')
+    files[`photographs/${'0'.repeat(64)}.jpg`] = first?.jpeg ?? new Uint8Array()
+    files['photographs/../../x.jpg'] = first?.jpeg ?? new Uint8Array()
+    const held = crate.unpack('x.zip', zipSync(files))
+    expect(held).toMatchObject({
+      ok: true,
+      pictures: [],
+      said: ['2 photographs in it are not what their names say, and are left out.'],
+    })
+  })
+  test('says what each thermometer read and what was true', async () => {
+    const points = [
+      [80.1, 80.6],
+      [121.4, 122.3],
+    ]
+    const entries = golden.entries.map((line) =>
+      line.kind === 'melt planned'
+        ? {
+            ...line,
+            body: {
+              ...(line.body as object),
+              calibration: { method: 'between the points', points, errorC: null, heating: null },
+            },
+          }
+        : line,
+    )
+    const told = graphOf(await packed(entries)).filter(({ name }) => name === 'calibration')
+    expect(told.length).toBeGreaterThan(0)
+    expect(told.map(({ value }) => value).join()).toContain('read 80.1, true 80.6; read 121.4, true 122.3')
+    expect(told[0]?.['unitText']).toBe('°C')
+  })
   test('told to stop, it makes nothing', async () => {
-    expect(await crate.pack(exportOf(golden.entries), NOW, (share) => share < 0.5)).toBeNull()
+    expect(await crate.pack(exportOf(golden.entries), BESIDE, NOW, (share) => share < 0.5)).toBeNull()
   })
 })
 
@@ -147,7 +209,7 @@ describe('what is handed in', () => {
         'big.bin': 'x'.repeat(1000),
       }),
     )
-    expect(held).toEqual({ ok: true, text: '{}' })
+    expect(held).toEqual({ ok: true, text: '{}', pictures: [], said: [] })
   })
   test('a file that says it unpacks to a mountain is left packed', () => {
     const bytes = zip({ 'ro-crate-metadata.json': ours, 'notebook.json': '{}' })

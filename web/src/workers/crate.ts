@@ -1,7 +1,15 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import { CORE_VERSION, fold, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import {
+  CORE_VERSION,
+  fold,
+  isJpeg,
+  type NotebookId,
+  PHOTOGRAPH_BYTES_MOST,
+  picturesIn,
+  type RawEntry,
+} from '@ivory-crystal/core'
 import {
   type CrateFile,
   crateMetadata,
@@ -9,6 +17,8 @@ import {
   heading,
   METADATA_PATH,
   NOTEBOOK_PATH,
+  PICTURE_PATH,
+  SCHEMA_PATH,
   type Table,
   tablesOf,
 } from '@ivory-crystal/core/crate'
@@ -21,7 +31,27 @@ const FILES_MOST = 20_000
 
 type Tell = (share: number) => boolean | Promise<boolean>
 export type Unpacked =
-  { readonly ok: true; readonly text: string } | { readonly ok: false; readonly sentence: string }
+  | {
+      readonly ok: true
+      readonly text: string
+      readonly pictures: readonly Picture[]
+      readonly said: readonly string[]
+    }
+  | { readonly ok: false; readonly sentence: string }
+
+/** A photograph under its SHA-256. */
+export interface Picture {
+  readonly sha256: string
+  readonly jpeg: Uint8Array
+}
+/** What goes with a notebook beside its lines. */
+export interface Beside {
+  readonly pictures: readonly Picture[]
+  /** PDFs of its pages. */
+  readonly pages: readonly { readonly title: string; readonly file: string; readonly pdf: Uint8Array }[]
+  /** The JSON Schema of its lines; null where it could not be fetched. */
+  readonly schema: string | null
+}
 
 /** A notebook as it goes out, and as it comes in. */
 export const crate = {
@@ -32,7 +62,7 @@ export const crate = {
    * @param exported the notebook as the server exports it, JSON
    * @returns null when it was told to stop
    */
-  async pack(exported: string, nowMs: number, tell: Tell): Promise<Uint8Array | null> {
+  async pack(exported: string, beside: Beside, nowMs: number, tell: Tell): Promise<Uint8Array | null> {
     const { notebook, entries } = JSON.parse(exported) as {
       notebook: { id: NotebookId; title: string }
       entries: readonly RawEntry[]
@@ -60,14 +90,51 @@ export const crate = {
         }),
       )
     }
+    const add = (path: string, bytes: Uint8Array, said: Omit<CrateFile, 'path' | 'bytes' | 'sha256'>) => {
+      contents[path] = bytes
+      files.push(fileOf(path, bytes, said))
+    }
+    const shown = new Map(picturesIn(view).map(({ body }) => [body.sha256, body]))
+    for (const { sha256: name, jpeg } of beside.pictures)
+      add(`photographs/${name}.jpg`, jpeg, {
+        name: `Photograph: ${shown.get(name)?.shows ?? ''}`,
+        description: shown.get(name)?.text ?? '',
+        encodingFormat: 'image/jpeg',
+      })
+    for (const { title, file, pdf } of beside.pages)
+      add(`pages/${file}.pdf`, pdf, {
+        name: title,
+        description: 'The page as it is printed, with the lines it rests on inside.',
+        encodingFormat: 'application/pdf',
+      })
+    if (beside.schema !== null)
+      add(SCHEMA_PATH, strToU8(beside.schema), {
+        name: 'What a line may hold',
+        description: 'JSON Schema of notebook.json.',
+        encodingFormat: 'application/schema+json',
+      })
     if (!(await tell(0.6))) return null
     contents[METADATA_PATH] = strToU8(
       crateMetadata({ notebook, view, files, nowMs, coreVersion: CORE_VERSION }),
     )
     // The description is found first.
     const { [METADATA_PATH]: metadata, ...rest } = contents
-    const zipped = zipSync({ [METADATA_PATH]: metadata, ...rest }, { level: 6, mtime: zipTime(nowMs) })
+    const zipped = zipSync(
+      Object.fromEntries(
+        Object.entries({ [METADATA_PATH]: metadata, ...rest }).map(([path, bytes]) => [
+          path,
+          // Pictures and pages are packed already.
+          [bytes, { level: /\.(jpg|pdf)$/.test(path) ? 0 : 6 }] as const,
+        ]),
+      ),
+      { mtime: zipTime(nowMs) },
+    )
     return (await tell(1)) ? zipped : null
+  },
+  /** The hashes of the photographs that stand in a notebook as it is exported. */
+  picturesIn(exported: string): readonly string[] {
+    const { entries } = JSON.parse(exported) as { entries: readonly RawEntry[] }
+    return picturesIn(fold(entries)).map(({ body }) => body.sha256)
   },
   /** The notebook in a zip that was handed over: only what is looked for is unpacked, and nothing is believed. */
   unpack(name: string, bytes: Uint8Array): Unpacked {
@@ -76,7 +143,7 @@ export const crate = {
       const held = unzipSync(bytes, {
         filter: ({ name: path, originalSize }) => {
           count++
-          const isWanted = path === METADATA_PATH || path === NOTEBOOK_PATH
+          const isWanted = path === METADATA_PATH || path === NOTEBOOK_PATH || PICTURE_PATH.test(path)
           if (isWanted) declared += originalSize
           return isWanted && count <= FILES_MOST && declared <= UNPACKED_MOST
         },
@@ -87,7 +154,24 @@ export const crate = {
       const notebook = held[NOTEBOOK_PATH]
       const trouble = crateTrouble(name, metadata ? strFromU8(metadata) : null, notebook !== undefined)
       if (trouble !== null || !notebook) return no(trouble ?? '')
-      return { ok: true, text: strFromU8(notebook) }
+      const found = Object.entries(held).flatMap(([path, jpeg]) => {
+        const name = PICTURE_PATH.exec(path)?.[1]
+        return name === undefined ? [] : [{ sha256: name, jpeg }]
+      })
+      const pictures = found.filter(
+        (one) =>
+          isJpeg(one.jpeg) &&
+          one.jpeg.length <= PHOTOGRAPH_BYTES_MOST &&
+          bytesToHex(sha256(one.jpeg)) === one.sha256,
+      )
+      const bad = found.length - pictures.length
+      const said =
+        bad === 0
+          ? []
+          : [
+              `${bad === 1 ? 'One photograph' : `${bad} photographs`} in it ${bad === 1 ? 'is' : 'are'} not what ${bad === 1 ? 'its name says' : 'their names say'}, and ${bad === 1 ? 'is' : 'are'} left out.`,
+            ]
+      return { ok: true, text: strFromU8(notebook), pictures, said }
     } catch {
       return no(`“${name}” cannot be unpacked: it is damaged, or no zip file.`)
     }

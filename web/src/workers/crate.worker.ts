@@ -1,4 +1,15 @@
 import { expose } from 'comlink'
-import { crate } from './crate'
+import schemaUrl from '../../../docs/notebook.schema.json?url'
+import { type Beside, crate, type Crate } from './crate'
 
-expose(crate)
+async function schema(): Promise<string | null> {
+  const response = await fetch(schemaUrl).catch(() => null)
+  return response?.ok ? response.text() : null
+}
+
+const own: Crate = {
+  ...crate,
+  pack: async (exported, beside: Beside, nowMs, tell) =>
+    crate.pack(exported, { ...beside, schema: beside.schema ?? (await schema()) }, nowMs, tell),
+}
+expose(own)

@@ -1,15 +1,35 @@
 import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { MeltFacts } from '@ivory-crystal/core'
+import { textOf } from '../../format/textOf'
 import { type LightFile, readLightFile } from './lightFile'
 import { LightOfTube } from './LightPanel'
 import { FileButton } from '../../parts/FileButton'
+
+interface Chosen {
+  readonly name: string
+  readonly read: LightFile
+}
+
+/** The tube a file is of, where its name says so: “tube 2.csv”, “slot-3.txt”. */
+const slotIn = (name: string) => Number(/(?:tube|slot)\D{0,2}(\d+)/i.exec(name)?.[1] ?? NaN)
 
 /** A light trace an instrument wrote to a file, brought in for one tube. */
 export function LightImport({ melt }: { melt: MeltFacts }) {
   const { tubes } = melt.planned.body
   const [slot, setSlot] = useState(tubes[0]?.slot ?? 1)
-  const [file, setFile] = useState<LightFile | null>(null)
+  const [files, setFiles] = useState<readonly Chosen[]>([])
+  const [named, setNamed] = useState('')
+  const file = files.find(({ name }) => name === named)?.read ?? null
+  const take = async (chosen: File) => {
+    const text = textOf(chosen.name, new Uint8Array(await chosen.arrayBuffer()))
+    const read = text.ok ? readLightFile(text.text) : text
+    setFiles((before) => [...before.filter(({ name }) => name !== chosen.name), { name: chosen.name, read }])
+    setNamed(chosen.name)
+    const own = slotIn(chosen.name)
+    if (tubes.some((one) => one.slot === own)) setSlot(own)
+  }
   const tube = tubes.find((one) => one.slot === slot)
   return (
     <details className="mt-3" open={file !== null}>
@@ -32,15 +52,33 @@ export function LightImport({ melt }: { melt: MeltFacts }) {
         <FileButton
           accept=".csv,.txt,text/csv,text/plain"
           name="file of temperature and light"
-          onFile={(chosen) => {
-            void chosen.text().then((text) => {
-              setFile(readLightFile(text))
-            })
-          }}
+          multiple
+          onFile={(chosen) => void take(chosen)}
         >
-          Choose a file
+          Choose a file, or all of a folder
         </FileButton>
       </div>
+      {files.length > 1 && (
+        <ul className="mt-2" aria-label="Files brought in">
+          {files.map(({ name, read }) => (
+            <li key={name}>
+              <Button
+                size="sm"
+                variant="link"
+                disabled={name === named || !read.ok}
+                onClick={() => {
+                  setNamed(name)
+                  const own = slotIn(name)
+                  if (tubes.some((one) => one.slot === own)) setSlot(own)
+                }}
+              >
+                {name}
+              </Button>{' '}
+              <span className={read.ok ? 'quiet' : 'trouble'}>{read.ok ? read.said : read.sentence}</span>
+            </li>
+          ))}
+        </ul>
+      )}
       {file && !file.ok && (
         <p className="look" role="alert">
           {file.sentence}

@@ -41,7 +41,7 @@ export function readLightFile(text: string): LightFile {
     ok: true,
     trace,
     decimals,
-    said: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.`,
+    said: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.${texts.some((one) => one.includes(',')) ? ' Its commas were read as decimal commas.' : ''}`,
   }
 }
 

@@ -1,7 +1,8 @@
-import { useState } from 'react'
+import { lazy, Suspense, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router'
-import type { NotebookRow } from '@ivory-crystal/core'
+import { type NotebookRow, type PrepFacts, prepsOf } from '@ivory-crystal/core'
 import { clock } from '../../app/clock'
 import { download } from '../../app/download'
 import { api } from '../../ledger/api'
@@ -9,7 +10,10 @@ import { fileName } from '../../format/fileName'
 import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
 import { useLongRun } from '../../parts/useLongRun'
+import type { Beside } from '../../workers/crate'
 import { LookAtFile, type Looked } from './LookAtFile'
+
+const EveryPage = lazy(async () => ({ default: (await import('./EveryPage')).EveryPage }))
 
 /** A whole notebook out, as one file of lines or as a zip for people and archives; and in again, with a look first. */
 export function Exchange() {
@@ -20,7 +24,14 @@ export function Exchange() {
   const [looked, setLooked] = useState<Looked | null>(null)
   const [came, setCame] = useState<NotebookRow | null>(null)
   const [busy, setBusy] = useState<string | null>(null)
-  const packing = useLongRun<number>()
+  const packing = useLongRun<{ readonly bytes: number; readonly missing: number }>()
+  const view = useNotebook((state) => state.view)
+  const [withPages, setWithPages] = useState(true)
+  /** Whose pages are being made, and how far they are. */
+  const [pages, setPages] = useState<{ readonly of: readonly PrepFacts[]; readonly share: number } | null>(
+    null,
+  )
+  const goOn = useRef(true)
 
   async function attempt(what: string, work: () => Promise<void>): Promise<void> {
     setBusy(what)
@@ -40,10 +51,18 @@ export function Exchange() {
       const { readNotebookFile } = await import('./readNotebookFile')
       const read = await readNotebookFile(file)
       if (!read.ok) return setSaid([read.sentence])
-      setLooked({ name: file.name, file: read.file, ...(await api.lookAtNotebook(read.file)) })
+      setSaid(read.said)
+      setLooked({
+        name: file.name,
+        file: read.file,
+        pictures: read.pictures,
+        ...(await api.lookAtNotebook(read.file)),
+      })
     })
-  const take = ({ file }: Looked) =>
+  const take = ({ file, pictures }: Looked) =>
     attempt('Taking it in …', async () => {
+      // Pictures first: a line never speaks of one that is not there.
+      for (const { sha256, jpeg } of pictures) await api.sendPhotograph(sha256, jpeg.slice().buffer)
       const report = await api.importNotebook(file)
       setLooked(null)
       setSaid([
@@ -52,35 +71,51 @@ export function Exchange() {
       ])
       setCame(report.notebook)
     })
-  const pack = () => {
+  const title = notebooks.find(({ id }) => id === notebook)?.title ?? 'notebook'
+  const begin = () => {
     setSaid([])
+    packing.clear()
+    goOn.current = true
+    const of = withPages ? prepsOf(view) : []
+    if (of.length === 0) pack([])
+    else setPages({ of, share: 0 })
+  }
+  const pack = (made: Beside['pages']) => {
     packing.start(async (tell) => {
       const { packNotebook } = await import('./packNotebook')
-      const zip = await packNotebook(notebook ?? '', clock.now(), tell)
-      if (!zip) return null
-      const title = notebooks.find(({ id }) => id === notebook)?.title ?? 'notebook'
-      download(`${fileName(title)}.zip`, zip, 'application/zip')
-      return { ok: true, value: zip.size }
+      const packed = await packNotebook(notebook ?? '', made, clock.now(), tell)
+      if (!packed) return null
+      download(`${fileName(title)}.zip`, packed.zip, 'application/zip')
+      return { ok: true, value: { bytes: packed.zip.size, missing: packed.missing } }
     })
   }
-
   return (
     <section className="mt-4" aria-label="Export and import">
       <h3>This notebook as a file</h3>
       <p className="quiet mt-1">
         As a zip for people and archives: its lines, weighings, portions, marks, ranges, heatings and plates
-        as CSV, and what each is (a research crate, RO-Crate 1.2). Or its lines alone, as JSON. Either comes
-        in again to the same notebook.
+        as CSV, its photographs and pages, and what each is (a research crate, RO-Crate 1.2). Or its lines
+        alone, as JSON. Either comes in again to the same notebook.
       </p>
       <div className="row-of align-items-center">
-        {packing.share === null ? (
-          <Button variant="outline-primary" onClick={pack}>
+        {packing.share === null && pages === null ? (
+          <Button variant="outline-primary" onClick={begin}>
             Export as a zip
           </Button>
         ) : (
           <>
-            <progress value={packing.share} aria-label="Packing the notebook" />
-            <Button variant="outline-primary" onClick={packing.stop}>
+            <progress
+              value={pages ? pages.share : (packing.share ?? 0)}
+              aria-label={pages ? 'Making the pages' : 'Packing the notebook'}
+            />
+            <Button
+              variant="outline-primary"
+              onClick={() => {
+                goOn.current = false
+                setPages(null)
+                packing.stop()
+              }}
+            >
               Stop
             </Button>
           </>
@@ -98,6 +133,32 @@ export function Exchange() {
           {busy ?? 'Import a notebook'}
         </FileButton>
       </div>
+      <Form.Check
+        className="mt-2"
+        id="with-pages"
+        label="with the page of every prep as a PDF"
+        checked={withPages}
+        onChange={(event) => {
+          setWithPages(event.target.checked)
+        }}
+      />
+      {pages && (
+        <Suspense>
+          <EveryPage
+            preps={pages.of}
+            tell={(share) => {
+              setPages((now) => now && { ...now, share })
+              return goOn.current
+            }}
+            onDone={(made) => {
+              setPages(null)
+              if (made) pack(made)
+              else if (goOn.current)
+                setSaid(['The pages could not be made. Without them it can be packed all the same.'])
+            }}
+          />
+        </Suspense>
+      )}
       {looked && (
         <LookAtFile
           looked={looked}
@@ -114,7 +175,9 @@ export function Exchange() {
         )}
         {packing.result?.ok && (
           <p className="mt-2 mb-0">
-            Packed: {Math.ceil(packing.result.value / 1000)} kB are among your downloads.
+            Packed: {Math.ceil(packing.result.value.bytes / 1000)} kB are among your downloads.
+            {packing.result.value.missing > 0 &&
+              ` ${packing.result.value.missing} of its photographs could not be had.`}
           </p>
         )}
         {said.map((line) => (

@@ -1,10 +1,13 @@
 import Button from 'react-bootstrap/Button'
 import type { NotebookRow } from '@ivory-crystal/core'
+import type { Picture } from '../../workers/crate'
 
 /** What a file holds, before anything of it is taken in. */
 export interface Looked {
   readonly name: string
   readonly file: unknown
+  /** Photographs that came with it. */
+  readonly pictures: readonly Picture[]
   readonly notebook: NotebookRow
   readonly isHere: boolean
   readonly lines: number

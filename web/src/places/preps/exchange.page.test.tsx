@@ -44,6 +44,7 @@ const file = () => screen.getByLabelText('Notebook file')
 
 test('out as a zip and in again: what it holds is shown before anything of it is taken', async () => {
   const user = at()
+  await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
   await user.click(screen.getByRole('button', { name: 'Export as a zip' }))
   await screen.findByText(/^Packed: \d+ kB are among your downloads/)
   const [zip] = saved
@@ -71,6 +72,7 @@ test('out as a zip and in again: what it holds is shown before anything of it is
 
 test('a look may be left, a file with nothing new is not taken, and what is no notebook gets a sentence', async () => {
   const user = at()
+  await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
   server.lookAtNotebook.mockResolvedValue({ ...LOOK, fresh: 0, refused: 0, here: 283, report: [] })
   await user.upload(file(), new File([EXPORT], 'lines.json'))
   expect((await screen.findByRole('button', { name: 'Nothing in it is new' })).hasAttribute('disabled')).toBe(
@@ -92,6 +94,7 @@ test('a look may be left, a file with nothing new is not taken, and what is no n
 
 test('with the server gone it says so, and can be stopped while it packs', async () => {
   const user = at()
+  await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
   server.exported.mockRejectedValue(new Error('The server cannot be reached.'))
   await user.click(screen.getByRole('button', { name: 'Export as a zip' }))
   await screen.findByText('The server cannot be reached.')

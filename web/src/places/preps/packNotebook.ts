@@ -1,16 +1,38 @@
 import { proxy } from 'comlink'
 import { api } from '../../ledger/api'
+import { readPhotograph } from '../../ledger/pictures'
 import type { Tell } from '../../parts/useLongRun'
+import type { Beside, Picture } from '../../workers/crate'
 import { crating } from '../../workers/crating'
 
+/** A notebook packed, and how many of its photographs could not be had. */
+export interface PackedNotebook {
+  readonly zip: Blob
+  readonly missing: number
+}
+
 /**
- * The open notebook as a zip. What waits on this device for the server is not in it: it is of what is stored.
+ * The open notebook as a zip, with its photographs and the pages handed over. What waits on this device for the server
+ * is not in it: it is of what is stored.
  *
  * @returns null when it was told to stop
  */
-export async function packNotebook(notebook: string, nowMs: number, tell: Tell): Promise<Blob | null> {
+export async function packNotebook(
+  notebook: string,
+  pages: Beside['pages'],
+  nowMs: number,
+  tell: Tell,
+): Promise<PackedNotebook | null> {
   const text = await api.exported(notebook)
   const remote = await crating()
-  const zip = await remote.pack(text, nowMs, proxy(tell))
-  return zip ? new Blob([zip as Uint8Array<ArrayBuffer>], { type: 'application/zip' }) : null
+  const pictures: Picture[] = []
+  let missing = 0
+  for (const sha256 of await remote.picturesIn(text)) {
+    const jpeg = await readPhotograph(sha256).catch(() => null)
+    if (jpeg) pictures.push({ sha256, jpeg: new Uint8Array(jpeg) })
+    else missing += 1
+  }
+  const zip = await remote.pack(text, { pictures, pages, schema: null }, nowMs, proxy(tell))
+  if (!zip) return null
+  return { zip: new Blob([zip as Uint8Array<ArrayBuffer>], { type: 'application/zip' }), missing }
 }

@@ -1,10 +1,18 @@
 import { transfer } from 'comlink'
+import type { Picture } from '../../workers/crate'
 import { crating } from '../../workers/crating'
 
 /** Files larger than this are not read, bytes. */
 const LARGEST = 200_000_000
 
-type Read = { readonly ok: true; readonly file: unknown } | { readonly ok: false; readonly sentence: string }
+type Read =
+  | {
+      readonly ok: true
+      readonly file: unknown
+      readonly pictures: readonly Picture[]
+      readonly said: readonly string[]
+    }
+  | { readonly ok: false; readonly sentence: string }
 
 /** A notebook in a file that was handed over, as JSON or in a zip; by what it holds, not by its name. */
 export async function readNotebookFile(file: File): Promise<Read> {
@@ -12,14 +20,16 @@ export async function readNotebookFile(file: File): Promise<Read> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b
   let text: string
+  let pictures: readonly Picture[] = []
+  let said: readonly string[] = []
   if (isZip) {
     const remote = await crating()
     const held = await remote.unpack(file.name, transfer(bytes, [bytes.buffer]))
     if (!held.ok) return held
-    text = held.text
+    ;({ text, pictures, said } = held)
   } else text = new TextDecoder().decode(bytes)
   try {
-    return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')) }
+    return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, said }
   } catch {
     return {
       ok: false,

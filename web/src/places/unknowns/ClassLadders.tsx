@@ -6,7 +6,10 @@ import { fixed } from '../../format/format'
 import { ladderRow } from '../../parts/ladderRows'
 import { RangeLadder } from '../../drawings/RangeLadder'
 import { useNotebook } from '../../ledger/notebook'
-import { readClass } from './readClass'
+import { FileButton } from '../../parts/FileButton'
+import { readClass, readHandedIn } from './readClass'
+
+type HandedIn = Exclude<Awaited<ReturnType<typeof readHandedIn>>, { readonly sentence: string }>
 
 /** One sample's ranges from every notebook of this ledger, on one ladder, by bench code. */
 export function ClassLadders() {
@@ -15,18 +18,25 @@ export function ClassLadders() {
   const view = useNotebook((state) => state.view)
   const [read, setRead] = useState<Result<readonly ClassLadder[]> | null>(null)
   const [key, setKey] = useState<string | null>(null)
+  const [handedIn, setHandedIn] = useState<readonly HandedIn[]>([])
+  const [said, setSaid] = useState<readonly string[]>([])
   const ids = notebooks.map(({ id }) => id).join(' ')
   useEffect(() => {
     // Other notebooks are read from the server.
     let wanted = true
-    void readClass(notebooks, notebook ?? '', view).then((ladders) => {
+    void readClass(notebooks, notebook ?? '', view, handedIn).then((ladders) => {
       if (wanted) setRead(ladders)
     })
     return () => {
       wanted = false
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the ids stand for the notebooks
-  }, [ids, notebook, view])
+  }, [ids, notebook, view, handedIn])
+  const take = async (file: File) => {
+    const taken = await readHandedIn(file)
+    if ('sentence' in taken) setSaid((before) => [...before, taken.sentence])
+    else setHandedIn((before) => [...before, taken])
+  }
   const ladders = read?.ok ? read.value : []
   const shown = ladders.find(({ sample }) => sample.key === key) ?? ladders[0]
   return (
@@ -38,6 +48,27 @@ export function ClassLadders() {
           : `From ${notebooks.length} notebooks.`}{' '}
         <Link to={`/n/${notebook ?? ''}/preps`}>Import a notebook file</Link>
       </p>
+      <div className="row-of align-items-center">
+        <FileButton
+          name="Notebooks of the class"
+          accept="application/json,.json,application/zip,.zip"
+          multiple
+          saysName={false}
+          onFile={(file) => void take(file)}
+        >
+          Lay the class’s files beside them
+        </FileButton>
+        <span className="quiet">
+          {handedIn.length === 0
+            ? 'Zips or JSON, many at once; they are read here, and nothing of them enters this ledger.'
+            : `Beside them: ${handedIn.map(({ title }) => title).join(', ')}.`}
+        </span>
+      </div>
+      {said.map((sentence) => (
+        <p key={sentence} className="look" role="alert">
+          {sentence}
+        </p>
+      ))}
       {read === null && <p aria-busy="true">Reading the notebooks …</p>}
       {read && !read.ok && (
         <p className="look" role="alert">

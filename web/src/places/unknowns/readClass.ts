@@ -3,16 +3,35 @@ import {
   classLadders,
   fold,
   type NotebookRow,
+  type RawEntry,
   type Result,
   type View,
 } from '@ivory-crystal/core'
 import { api } from '../../ledger/api'
+
+/** A notebook that was handed in, folded where it is: nothing of it enters the ledger. */
+export async function readHandedIn(
+  file: File,
+): Promise<{ readonly title: string; readonly view: View } | { readonly sentence: string }> {
+  const { readNotebookFile } = await import('../preps/readNotebookFile')
+  const read = await readNotebookFile(file)
+  if (!read.ok) return read
+  const { notebook, entries } = (read.file ?? {}) as { notebook?: NotebookRow; entries?: readonly RawEntry[] }
+  if (typeof notebook?.title !== 'string' || !Array.isArray(entries))
+    return { sentence: `“${file.name}” holds no notebook.` }
+  const { refusalOf } = await import('@ivory-crystal/core/schemas')
+  const whole = (entries as readonly RawEntry[]).filter((entry) => refusalOf(entry) === null)
+  if (whole.length === 0 && entries.length > 0)
+    return { sentence: `None of the lines in “${file.name}” can be read.` }
+  return { title: notebook.title, view: fold(whole) }
+}
 
 /** Folds every notebook of the ledger, the open one as it stands on this page. */
 export async function readClass(
   notebooks: readonly NotebookRow[],
   here: string,
   view: View,
+  handedIn: readonly { readonly title: string; readonly view: View }[] = [],
 ): Promise<Result<readonly ClassLadder[]>> {
   try {
     const folded = await Promise.all(
@@ -21,7 +40,7 @@ export async function readClass(
         view: id === here ? view : fold((await api.entries(id, 0)).entries.map(({ entry }) => entry)),
       })),
     )
-    return { ok: true, value: classLadders(folded) }
+    return { ok: true, value: classLadders([...folded, ...handedIn]) }
   } catch (error) {
     return {
       ok: false,

@@ -1,0 +1,57 @@
+import { csvOf } from '../format/csv'
+
+/** A table on screen, by the name it goes by. */
+export interface PageTable {
+  readonly name: string
+  readonly rows: readonly (readonly string[])[]
+}
+
+/** Not of the table’s content: what is for the hand. */
+const LEFT_OUT = 'button, .btn, input, select, svg, [hidden], .visually-hidden'
+
+/** Every table that stands whole on the page, as it is read: headings with their units, numbers with their digits. */
+export function tablesOn(page: Element): readonly PageTable[] {
+  const names = new Map<string, number>()
+  return [...page.querySelectorAll('table')].flatMap((table) => {
+    // One that only holds what is in view would go out cut.
+    if (table.getAttribute('aria-rowcount') !== null) return []
+    const rows = [...table.rows].map((row) =>
+      [...row.cells].flatMap((cell) => [textIn(cell), ...Array.from({ length: cell.colSpan - 1 }, () => '')]),
+    )
+    if (rows.length === 0) return []
+    const said = nameOf(table, page)
+    const nth = (names.get(said) ?? 0) + 1
+    names.set(said, nth)
+    return [{ name: nth === 1 ? said : `${said} ${nth}`, rows }]
+  })
+}
+
+export function csvOfTable({ rows }: PageTable): string {
+  return csvOf(rows.map((row) => row.map(plainNumber)))
+}
+
+/** A number as a spreadsheet reads it: a hyphen for the minus of print. Anything else is left as it stands. */
+const plainNumber = (cell: string) => (/^−\d+(\.\d+)?$/.test(cell) ? cell.replace('−', '-') : cell)
+
+function textIn(node: Node): string {
+  if (node.nodeType === 3) return (node.textContent ?? '').replaceAll(/\s+/g, ' ')
+  if (node.nodeType !== 1 || (node as Element).matches(LEFT_OUT)) return ''
+  const inside = [...node.childNodes].map(textIn).join('')
+  const apart =
+    /^(p|div|li|br)$/i.test((node as Element).tagName) || (node as Element).classList.contains('d-block')
+  return (apart ? ` ${inside} ` : inside).replaceAll(/\s+/g, ' ').replaceAll(/^ | $/g, apart ? ' ' : '')
+}
+
+/** Its own name, else the heading it stands under. */
+function nameOf(table: Element, page: Element): string {
+  const own = table.getAttribute('aria-label') ?? table.querySelector('caption')?.textContent
+  if (own) return own.trim()
+  const headings = [...page.querySelectorAll('h1, h2, h3')].filter(
+    (heading) => heading.compareDocumentPosition(table) & Node.DOCUMENT_POSITION_FOLLOWING,
+  )
+  return (
+    textIn(headings.at(-1) ?? page)
+      .trim()
+      .replace(/ why$/, '') || 'table'
+  )
+}
