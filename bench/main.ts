@@ -4,6 +4,7 @@ import { measureCrate } from './crate'
 import { measureFold } from './fold'
 import { measureIdentity, measureMap } from './identity'
 import { measureMelting } from './melting'
+import { measurePaper } from './paper'
 import { measurePosting } from './posting'
 import { measurePractice } from './practice'
 import { measurePress } from './press'
@@ -33,6 +34,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   session: measureSession,
   practice: measurePractice,
   crate: measureCrate,
+  paper: measurePaper,
   'first-screen': () => [
     {
       what: 'first screen, gzipped JavaScript',

@@ -5,7 +5,7 @@ import { bin, node, ROOT, step } from './run.mjs'
 
 /** First screen: the entry, what it needs at once, and the place it opens with. */
 const FIRST_SCREEN_MOST_KB = 160
-export const FIRST_SCREEN_AIM_KB = 130
+export const FIRST_SCREEN_AIM_KB = 200
 
 export async function build() {
   await step('Building the web app …', () =>

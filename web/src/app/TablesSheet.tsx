@@ -36,7 +36,7 @@ export function TablesSheet({ onHide }: { onHide: () => void }) {
             >
               Save
             </Button>{' '}
-            {table.name}, {table.rows.length} rows
+            {table.name}, {table.rows.length - table.heads} rows
           </p>
         ))}
       </Modal.Body>

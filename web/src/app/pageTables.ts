@@ -4,6 +4,8 @@ import { csvOf } from '../format/csv'
 export interface PageTable {
   readonly name: string
   readonly rows: readonly (readonly string[])[]
+  /** How many of them are headings. */
+  readonly heads: number
 }
 
 /** Not of the table’s content: what is for the hand. */
@@ -22,7 +24,7 @@ export function tablesOn(page: Element): readonly PageTable[] {
     const said = nameOf(table, page)
     const nth = (names.get(said) ?? 0) + 1
     names.set(said, nth)
-    return [{ name: nth === 1 ? said : `${said} ${nth}`, rows }]
+    return [{ name: nth === 1 ? said : `${said} ${nth}`, rows, heads: table.tHead?.rows.length ?? 0 }]
   })
 }
 
