@@ -2,6 +2,7 @@ import { mkdtemp, readFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from './bench'
+import { expectInside, FORMATS, sheetsOf } from './paper'
 import { expectAllNumbers, expectMargins, FULL, numbersIn, ONE, pdfOf, run } from './pdf'
 
 test('a prep’s page goes out as a PDF: every number, every drawing whole, its lines inside', async ({
@@ -85,4 +86,22 @@ test('a plate and a signed unknown go out as well, on a telephone as on a broad 
   await page.goto(`${demo.url}/unknowns/${subject('unknown signed')}/sign`)
   await expect(page.getByTestId('verdict')).toBeVisible()
   await expectAllNumbers(await pdfOf(page, FULL), page.getByRole('table').last())
+})
+
+test('labels are whole on their sheet of paper, with what is in the vial and the code that opens the prep', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/preps`)
+  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
+  await page.getByRole('link', { name: /^Page/ }).click()
+  await page.getByRole('link', { name: 'Labels' }).click()
+  await expect(page.getByRole('heading', { name: /Labels/ })).toBeVisible()
+  for (const format of FORMATS) {
+    const sheets = await sheetsOf(await page.pdf({ format }))
+    expect(sheets.length).toBeGreaterThan(0)
+    const text = sheets.flatMap(({ texts }) => texts.map((one) => one.text)).join(' ')
+    for (const told of ['1.3914 g', 'Benzil', 'bench 7']) expect(text).toContain(told)
+    for (const sheet of sheets) expectInside(sheet)
+  }
 })

@@ -1,5 +1,6 @@
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { sha256 } from '@noble/hashes/sha2.js'
+import { imageSize } from 'image-size'
 import { PHOTOGRAPH_BYTES_MOST, PHOTOGRAPH_PX_MOST } from '@ivory-crystal/core'
 
 export interface TakenPhotograph {
@@ -19,6 +20,19 @@ const TRIES = [
 /** More than a camera makes: what claims to be larger is not unpacked. */
 const FILE_BYTES_MOST = 60_000_000
 const BYTES_AIM = 400_000
+/** Nor pixels: a small file can claim to be a mountain. */
+const PIXELS_MOST = 150_000_000
+/** A picture says its size within so much of its beginning. */
+const HEAD_BYTES = 512_000
+
+function sizeOf(head: Uint8Array): { readonly width: number; readonly height: number } | null {
+  try {
+    return imageSize(head)
+  } catch {
+    // Of a sort that is not known here: what opens pictures will say.
+    return null
+  }
+}
 
 /**
  * A picture file as the notebook keeps it: upright, no larger than it needs to be, and drawn anew, so that nothing of
@@ -29,6 +43,11 @@ const BYTES_AIM = 400_000
 export async function takePhotograph(file: File): Promise<TakenPhotograph> {
   if (file.size > FILE_BYTES_MOST)
     throw new Error(`“${file.name}” is larger than any photograph (${Math.round(file.size / 1e6)} MB).`)
+  const claimed = sizeOf(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
+  if (claimed && claimed.width * claimed.height > PIXELS_MOST)
+    throw new Error(
+      `“${file.name}” says it is ${claimed.width} by ${claimed.height} pixels: that is no photograph, and it was not opened.`,
+    )
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
     throw new Error(`“${file.name}” cannot be read as a picture. A JPEG, PNG or WebP can.`)
   })
