@@ -37,11 +37,11 @@ const LINES_AT_ONCE = 1000
 const REPORTED_MOST = 200
 
 /** @throws HttpProblem on what is no notebook: a file of nonsense leaves no empty one behind */
-function readable(body: unknown): NotebookFile {
+function readable(body: unknown, isHere = false): NotebookFile {
   const file = checked<NotebookFile>(fileBody, body)
   const cannot = unstorable(file.notebook)
   if (cannot) throw new HttpProblem(400, 'This file cannot be read', cannot)
-  if (file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
+  if (!isHere && file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
     throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is a line of a notebook.')
   return file
 }
@@ -96,9 +96,11 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
     })
   })
   router.post('/import', async (request, response) => {
-    const file = readable(request.body)
-    if (!(await store.notebooks()).some((row) => row.id === file.notebook.id))
-      await store.createNotebook({ id: file.notebook.id, title: file.notebook.title })
+    const asked = (request.body as { notebook?: { id?: unknown } } | undefined)?.notebook?.id
+    const isHere = (await store.notebooks()).some((row) => row.id === asked)
+    // A later part of a long file may be refused whole: its notebook is here by then.
+    const file = readable(request.body, isHere)
+    if (!isHere) await store.createNotebook({ id: file.notebook.id, title: file.notebook.title })
     const answers: Answer[] = []
     for (let i = 0; i < file.entries.length; i += LINES_AT_ONCE) {
       const groups = file.entries.slice(i, i + LINES_AT_ONCE).map((entry) => [entry])

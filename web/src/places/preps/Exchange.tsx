@@ -11,6 +11,7 @@ import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
 import { useLongRun } from '../../parts/useLongRun'
 import type { Beside } from '../../workers/crate'
+import { takeInParts } from './takeInParts'
 import { LookAtFile, type Looked } from './LookAtFile'
 
 const EveryPage = lazy(async () => ({ default: (await import('./EveryPage')).EveryPage }))
@@ -32,6 +33,7 @@ export function Exchange() {
     null,
   )
   const goOn = useRef(true)
+  const [taking, setTaking] = useState<number | null>(null)
 
   async function attempt(what: string, work: () => Promise<void>): Promise<void> {
     setBusy(what)
@@ -41,6 +43,7 @@ export function Exchange() {
       setSaid([(error as Error).message])
     } finally {
       setBusy(null)
+      setTaking(null)
     }
   }
   const look = (file: File) =>
@@ -61,12 +64,17 @@ export function Exchange() {
     })
   const take = ({ file, pictures }: Looked) =>
     attempt('Taking it in …', async () => {
+      goOn.current = true
+      setTaking(0)
       // Pictures first: a line never speaks of one that is not there.
       for (const { sha256, jpeg } of pictures) await api.sendPhotograph(sha256, jpeg.slice().buffer)
-      const report = await api.importNotebook(file)
+      const report = await takeInParts(file, (share) => {
+        setTaking(share)
+        return goOn.current
+      })
       setLooked(null)
       setSaid([
-        `“${report.notebook.title}”: ${report.stored} lines stored, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.`,
+        `“${report.notebook.title}”: ${report.stored} lines stored, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.${report.isStopped ? ' It was stopped on the way; taken in again, the rest follows.' : ''}`,
         ...report.report.map(({ line, sentence }) => `Line ${line}: ${sentence}`),
       ])
       setCame(report.notebook)
@@ -158,6 +166,20 @@ export function Exchange() {
             }}
           />
         </Suspense>
+      )}
+      {taking !== null && (
+        <div className="row-of align-items-center mt-2">
+          <progress value={taking} aria-label="Taking the notebook in" />
+          <Button
+            size="sm"
+            variant="outline-primary"
+            onClick={() => {
+              goOn.current = false
+            }}
+          >
+            Stop
+          </Button>
+        </div>
       )}
       {looked && (
         <LookAtFile

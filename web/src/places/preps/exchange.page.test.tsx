@@ -106,3 +106,28 @@ test('with the server gone it says so, and can be stopped while it packs', async
   await screen.findByRole('button', { name: 'Export as a zip' })
   expect(saved).toHaveLength(0)
 })
+
+test('a long file goes in by parts, with line numbers of the whole, and can be stopped between', async () => {
+  const { takeInParts } = await import('./takeInParts')
+  const entries = Array.from({ length: 4500 }, (_, i) => ({ i }))
+  const parts: { i: number }[][] = []
+  server.importNotebook.mockImplementation((file) => {
+    const part = file as { entries: { i: number }[] }
+    parts.push(part.entries)
+    return Promise.resolve({
+      notebook: LOOK.notebook,
+      stored: part.entries.length - 1,
+      duplicate: 0,
+      conflict: 0,
+      refused: 1,
+      report: [{ line: 3, sentence: 'no' }],
+    })
+  })
+  const whole = await takeInParts({ format: 'x', entries }, () => true)
+  expect(parts.map((part) => part.length)).toEqual([2000, 2000, 500])
+  expect(parts.flat()).toEqual(entries)
+  expect(whole).toMatchObject({ stored: 4497, refused: 3, isStopped: false })
+  expect(whole.report.map(({ line }) => line)).toEqual([3, 2003, 4003])
+  const stopped = await takeInParts({ format: 'x', entries }, () => false)
+  expect(stopped).toMatchObject({ stored: 1999, isStopped: true })
+})
