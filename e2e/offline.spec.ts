@@ -106,6 +106,8 @@ test('another ledger at the same address is told, and gets nothing; its own back
   await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Weigh')
   await expect(page.getByText('all stored')).toBeVisible()
+  // The station’s own script is here before the server goes.
+  await expect(page.getByLabel('What do you see?')).toBeVisible()
   const first = await demo.moveTo()
   await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeVisible({ timeout: 60_000 })
   await page.getByLabel('What do you see?').fill('written meanwhile')
@@ -148,6 +150,6 @@ test('This notebook says what is kept where; a backup goes out, and in again wit
   await look.getByRole('button', { name: 'Bring it back' }).click()
   await expect(page.getByText('Brought back:')).toBeVisible()
   await page.getByRole('button', { name: /^Open “/ }).click()
-  await page.getByRole('link', { name: 'Preps' }).click()
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Preps' }).click()
   await expect(page.getByRole('link', { name: 'Benzil, from benzoin' })).toBeVisible()
 })

@@ -29,7 +29,9 @@ export function Frame() {
   const status = useNotebook((state) => state.status)
   const failure = useNotebook((state) => state.failure)
   const notebook = useNotebook((state) => state.notebook)
-  const here = notebook ? `/n/${notebook}` : ''
+  // While another is being opened, the places are already its own.
+  const at = named ?? notebook
+  const here = at ? `/n/${at}` : ''
   useEffect(() => {
     // The notebook of the address is opened when it is not the one that is open.
     const state = useNotebook.getState()
