@@ -30,7 +30,7 @@ export function Frame() {
   const failure = useNotebook((state) => state.failure)
   const notebook = useNotebook((state) => state.notebook)
   // While another is being opened, the places are already its own.
-  const at = named ?? notebook
+  const at = status === 'opening' ? (named ?? notebook) : notebook
   const here = at ? `/n/${at}` : ''
   useEffect(() => {
     // The notebook of the address is opened when it is not the one that is open.
