@@ -7,6 +7,8 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 30_000 },
   workers: 2,
+  // On a machine that stalls a test may miss its moment: once more, and the report calls it flaky by its name.
+  retries: 1,
   // Tests share a server and not a notebook, so any two may run side by side.
   fullyParallel: true,
   forbidOnly: Boolean(process.env['CI']),
