@@ -96,8 +96,10 @@ function browser() {
           })),
         notebooks: () => answer(() => ({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] })),
         shelf: () => answer(() => SHELF),
-        async entries() {
-          const entries = [...kept.values()].map((line) => ({ ...line, recordedAt: 0 }))
+        async entries(_, after) {
+          const entries = [...kept.values()]
+            .filter(({ seq }) => seq > after)
+            .map((line) => ({ ...line, recordedAt: 0 }))
           await world.reading
           return answer(() => ({ entries }))
         },
@@ -604,6 +606,23 @@ describe('with the server away from the start', () => {
     await settled(() => stored.observations().includes('acknowledged'))
     expect(client.getState().broughtBack).toBe(1)
     expect(textsOf(client).filter((text) => text === 'acknowledged')).toHaveLength(1)
+  })
+  test('what another writes while the notebook is read is no loss: it is only newer', async () => {
+    let answer: (value?: unknown) => void = () => undefined
+    world.reading = new Promise((resolve) => (answer = resolve))
+    const again = tab()
+    const opening = again.open(null)
+    await new Promise((resolve) => setTimeout(resolve, 5))
+    // The first tab hears it over its stream, and puts it into the copy both share.
+    client.write(observed('meanwhile'))
+    await settled(() => stored.observations().includes('meanwhile'))
+    await settledCopy(copy, golden.entries.length + 1)
+    answer()
+    await opening
+    await settled(() => again.getState().waiting === 0)
+    await new Promise((resolve) => setTimeout(resolve, 30))
+    expect(again.getState().broughtBack).toBe(0)
+    expect(textsOf(again).filter((text) => text === 'meanwhile')).toHaveLength(1)
   })
   test('with the device’s stores cleared meanwhile, what was acknowledged is all there, and what is written goes straight', async () => {
     client.write(observed('acknowledged'))

@@ -1,5 +1,4 @@
 import {
-  type BalanceStanding,
   type Entry,
   type EntryId,
   fold,
@@ -12,19 +11,15 @@ import {
 } from '@ivory-crystal/core'
 import { OtherLedger, Refused, Unreachable } from './api'
 import type { Kept, StoredLine } from './kept'
-import { answersTo } from './answers'
-import type { Outbox, QuarantinedLine } from './outbox'
-import { newerBalance, type Reading, withReading } from './readings'
+import type { Outbox } from './outbox'
+import { createHearing, type Standing } from './hearing'
+import { createSending } from './sending'
 import type { Tabs } from './tabs'
 import { CLOSED, type LedgerClient, type LedgerState, type Surroundings } from './ledgerClient'
 
-/** Waits between attempts: each longer than the one before, no two devices alike. */
-const RETRY_FIRST_MS = 1000
-const RETRY_MOST_MS = 30_000
-
 /** A notebook on this device: written at once, kept in the outbox, sent when it can be, heard from others. */
 export function createLedgerClient(given: Surroundings): LedgerClient {
-  const { api, clock, locks } = given
+  const { api, clock } = given
   let state = CLOSED
   const listeners = new Set<(state: LedgerState) => void>()
   const set = (change: Partial<LedgerState>) => {
@@ -34,9 +29,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
 
   let outbox: Outbox | null = null
   let tabs: Tabs | null = null
-  let seen = 0
-  /** What other tabs tell of a notebook while this one is still reading it. */
-  let opening: { readonly notebook: NotebookId; readonly entries: RawEntry[] } | null = null
+  const standing: Standing = { seen: 0, opening: null, isVerified: false }
 
   async function open(wanted: string | null): Promise<void> {
     set({ status: 'opening', failure: null, readings: {}, balance: null })
@@ -50,13 +43,13 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
       if (!notebook)
         throw new Refused('This ledger holds no such notebook. The link may be of another data folder.')
       const told = { notebook, entries: [] as RawEntry[] }
-      opening = told
+      standing.opening = told
       const { entries } = await api.entries(notebook, 0)
       const own = await notYetStored(notebook)
-      seen = entries.at(-1)?.seq ?? 0
+      standing.seen = entries.at(-1)?.seq ?? 0
       const view = fold([...entries.map((line) => line.entry), ...own, ...told.entries])
-      opening = null
-      isVerified = true
+      standing.opening = null
+      standing.isVerified = true
       set({
         status: 'open',
         about,
@@ -69,9 +62,9 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
         isOtherLedger: false,
       })
       await begin(notebook)
-      void keepCopy(entries)
+      void keepCopy(entries).catch(() => undefined)
     } catch (error) {
-      opening = null
+      standing.opening = null
       if (error instanceof Unreachable && (await openCopy(wanted))) return
       set({ status: 'failed', failure: (error as Error).message })
     }
@@ -85,7 +78,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     set({ waitingElsewhere })
     if (tabs) return
     tabs = given.openTabs(ledger)
-    listenToTabs(tabs)
+    hearing.listenToTabs(tabs)
   }
 
   /** Lines of this device that the server has not, or refused. */
@@ -97,7 +90,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
 
   async function begin(notebook: NotebookId): Promise<void> {
     await countWaiting()
-    holdStream(notebook)
+    hearing.holdStream(notebook)
     tabs?.tell({ tell: 'asks' })
     void drain()
   }
@@ -112,9 +105,9 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     const { about, notebooks, notebook, shelf, lines, keptAtMs } = copy
     await openPlaces(about.ledger)
     const own = await notYetStored(notebook)
-    seen = lines.at(-1)?.seq ?? 0
+    standing.seen = lines.at(-1)?.seq ?? 0
     const view = fold([...lines.map((line) => line.entry), ...own])
-    isVerified = false
+    standing.isVerified = false
     set({ status: 'open', about, heardAt: keptAtMs, notebooks, notebook, shelf, view, copyOfMs: keptAtMs })
     await begin(notebook)
     return true
@@ -127,9 +120,14 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
   async function keepCopy(lines: readonly StoredLine[]): Promise<void> {
     const { about, notebooks, notebook, shelf } = state
     if (!kept || !about || !notebook || !shelf) return
-    const gone = await kept
+    const missing = await kept
       .keep({ about, notebooks, notebook, shelf }, lines, clock.now())
       .catch(() => [] as readonly StoredLine[])
+    if (missing.length === 0) return
+    // What was stored while these were on their way is there by now.
+    const since = await api.entries(notebook, lines.at(-1)?.seq ?? 0)
+    const arrived = new Set(since.entries.map(({ entry }) => entry.id))
+    const gone = missing.filter(({ entry }) => !arrived.has(entry.id))
     if (gone.length === 0 || !outbox) return
     for (const { entry } of gone) await outbox.put([entry])
     takeIn(gone.map(({ entry }) => entry))
@@ -138,8 +136,6 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     await drain(true)
   }
 
-  /** Whether the server that is heard is known to keep this ledger, since it was last away. */
-  let isVerified = false
   /**
    * Makes sure of who answers before anything is sent: after it was away, the server at this address may be another
    * one, or its ledger may have been put back to an earlier day.
@@ -149,7 +145,7 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
    */
   async function verify(): Promise<void> {
     const { about: before, notebook } = state
-    if (isVerified || !before || !notebook) return
+    if (standing.isVerified || !before || !notebook) return
     const heardAt = clock.now()
     const about = await api.about()
     if (about.ledger !== before.ledger) {
@@ -158,17 +154,38 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     }
     if (state.copyOfMs !== null || about.run !== before.run) {
       const { entries } = await api.entries(notebook, 0)
-      seen = entries.at(-1)?.seq ?? 0
+      standing.seen = entries.at(-1)?.seq ?? 0
       const own = await notYetStored(notebook)
       takeIn([...entries.map((line) => line.entry), ...own])
       const [{ notebooks }, shelf] = await Promise.all([api.notebooks(), api.shelf()])
-      isVerified = true
+      standing.isVerified = true
       set({ notebooks, shelf })
-      void keepCopy(entries)
+      void keepCopy(entries).catch(() => undefined)
     }
-    isVerified = true
+    standing.isVerified = true
     set({ about, heardAt, copyOfMs: null, isOtherLedger: false })
   }
+
+  const { keep, drain, allStored, countWaiting, dismissRefused } = createSending({
+    given,
+    getState: () => state,
+    set,
+    outbox: () => outbox,
+    tabs: () => tabs,
+    verify,
+  })
+  const hearing = createHearing({
+    given,
+    getState: () => state,
+    set,
+    tabs: () => tabs,
+    kept: () => kept,
+    standing,
+    verify,
+    drain,
+    countWaiting,
+  })
+  const { takeIn, readShelf } = hearing
 
   // ── writing ───────────────────────────────────────────────────────────────────────────────────
   function write(...lines: readonly Line[]): readonly EntryId[] {
@@ -185,232 +202,6 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     set({ view: fold(entries, view), waiting: waiting + entries.length })
     void keep(entries)
     return entries.map((entry) => entry.id)
-  }
-
-  async function keep(entries: readonly Entry[]): Promise<void> {
-    try {
-      if (!outbox) throw new Error('Nothing can be kept here.')
-      await outbox.put(entries)
-    } catch {
-      unkeptGroups.push(entries)
-      tellUnkept()
-    }
-    tabs?.tell({ tell: 'lines', notebook: entries[0]?.notebook ?? '', entries })
-    await drain()
-  }
-
-  /** Lines this device could not keep; those written together are sent together. */
-  const unkeptGroups: (readonly Entry[])[] = []
-  function tellUnkept(): void {
-    set({ unkept: unkeptGroups.flat() })
-  }
-  /** Lines refused that only this page had. */
-  let refusedInPage: readonly QuarantinedLine[] = []
-  let draining: Promise<void> | null = null
-  let callOffRetry: (() => void) | null = null
-  /** Attempts that failed one after the other. */
-  let failed = 0
-
-  /** Sends what waits, one tab at a time. After a failure it waits: until then only `atOnce` tries again. */
-  function drain(atOnce = false): Promise<void> {
-    if (draining) return draining
-    if (callOffRetry && !atOnce) return Promise.resolve()
-    callOffRetry?.()
-    callOffRetry = null
-    draining = locks
-      .request('ivory-crystal outbox', {}, sendWaiting)
-      .then(
-        () => {
-          failed = 0
-          tabs?.tell({ tell: 'settled' })
-          return true
-        },
-        (error: unknown) => {
-          callOffRetry = given.later(waitAfter(error), () => {
-            callOffRetry = null
-            void drain()
-          })
-          failed += 1
-          return false
-        },
-      )
-      .finally(() => {
-        draining = null
-      })
-      .then(async (isSent) => {
-        await countWaiting()
-        // A line may have been kept while the last answer was on its way.
-        if (isSent && state.waiting > 0) void drain()
-      })
-    return draining
-  }
-
-  async function sendWaiting(): Promise<void> {
-    await verify()
-    await given.sendBefore?.()
-    await outbox?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
-    await sendUnkept()
-  }
-
-  /** What this device could not keep is sent straight from the page. */
-  async function sendUnkept(): Promise<void> {
-    for (let group = unkeptGroups[0]; group; group = unkeptGroups[0]) {
-      const byId = new Map(group.map((entry) => [entry.id as string, entry]))
-      const notebook = group[0]?.notebook as NotebookId
-      const answers = await answersTo([group], async () => (await api.post(notebook, [group])).answers)
-      if (answers === 'in parts' || answers.length === 0)
-        throw new Error('The server answered for none of the lines sent.')
-      for (const answer of answers) {
-        const entry = byId.get(answer.id)
-        if (entry && 'sentence' in answer)
-          refusedInPage = [
-            ...refusedInPage,
-            { ledger: entry.ledger, id: entry.id, entry, sentence: answer.sentence },
-          ]
-      }
-      unkeptGroups.shift()
-      tellUnkept()
-    }
-  }
-
-  function waitAfter(error: unknown): number {
-    const { retryAfterS } = error as { retryAfterS?: number | null }
-    if (retryAfterS) return retryAfterS * 1000
-    return Math.min(RETRY_MOST_MS, RETRY_FIRST_MS * 2 ** failed) * (0.5 + given.chance() / 2)
-  }
-
-  async function allStored(): Promise<void> {
-    for (let tries = 0; tries < 2; tries++) {
-      await drain(true)
-      if (state.unkept.length === 0 && !(await outbox?.waiting())?.length) return
-    }
-    throw new Unreachable()
-  }
-
-  async function countWaiting(): Promise<void> {
-    const [waiting, quarantine] = outbox
-      ? await Promise.all([outbox.waiting(), outbox.quarantined()])
-      : [[], []]
-    const count = waiting.length + state.unkept.length
-    const refused = [...quarantine, ...refusedInPage]
-    if (count !== state.waiting || refused.length > 0 || state.quarantine.length > 0)
-      set({ waiting: count, quarantine: refused })
-  }
-
-  // ── hearing ───────────────────────────────────────────────────────────────────────────────────
-  function takeIn(entries: readonly RawEntry[]): void {
-    const view = fold(entries, state.view)
-    if (view !== state.view) set({ view })
-  }
-  function hearReading(reading: Reading): void {
-    set({ readings: withReading(state.readings, reading, clock.elapsed()) })
-  }
-  function hearBalance(balance: BalanceStanding): void {
-    set({ balance: newerBalance(state.balance, balance) })
-  }
-  function hearRest(instrument: string): void {
-    set({ readings: { ...state.readings, [instrument]: null } })
-  }
-  async function readShelf(): Promise<void> {
-    set({ shelf: await api.shelf() })
-  }
-
-  function listenToTabs(heard: Tabs): void {
-    heard.listen((message) => {
-      switch (message.tell) {
-        case 'lines':
-          if (message.notebook === opening?.notebook) opening.entries.push(...message.entries)
-          if (message.notebook !== state.notebook) return
-          takeIn(message.entries)
-          if (message.seq === undefined) return void drain()
-          seen = Math.max(seen, message.seq)
-          return void countWaiting()
-        case 'settled':
-          return void countWaiting()
-        case 'reading':
-          return hearReading(message.reading)
-        case 'rest':
-          return hearRest(message.instrument)
-        case 'balance':
-          return hearBalance(message.balance)
-        case 'shelf':
-          return void readShelf().catch(() => undefined)
-        case 'heard':
-          set({ connected: message.connected })
-          if (!message.connected) isVerified = false
-          else void verify().catch(() => undefined)
-          return
-        case 'asks':
-          return tellStanding()
-      }
-    })
-  }
-
-  let holdsStream = false
-  /** A tab that has just opened is told how things stand by the one that hears the stream. */
-  function tellStanding(): void {
-    if (!holdsStream) return
-    tabs?.tell({ tell: 'heard', connected: state.connected })
-    for (const [instrument, reading] of Object.entries(state.readings))
-      if (reading) tabs?.tell({ tell: 'reading', reading: { ...reading, instrument } })
-  }
-
-  let stopStream: (() => void) | null = null
-  /** One stream a browser: whichever tab has the lock holds it and tells the others. */
-  function holdStream(notebook: NotebookId): void {
-    stopStream?.()
-    const ends = new AbortController()
-    stopStream = () => {
-      ends.abort()
-    }
-    locks
-      .request(`ivory-crystal stream ${notebook}`, { signal: ends.signal }, () =>
-        hearStream(notebook, ends.signal),
-      )
-      .catch(() => undefined)
-  }
-
-  function hearStream(notebook: NotebookId, ended: AbortSignal): Promise<void> {
-    holdsStream = true
-    const close = given.openStream(notebook, () => seen, {
-      connected(connected) {
-        set({ connected })
-        tabs?.tell({ tell: 'heard', connected })
-        if (connected)
-          return void verify().then(
-            () => drain(true),
-            () => undefined,
-          )
-        isVerified = false
-        // It may answer and yet not be the one it was: then that is said.
-        given.later(RETRY_FIRST_MS, () => void verify().catch(() => undefined))
-      },
-      line({ seq, entry }) {
-        seen = Math.max(seen, seq)
-        takeIn([entry])
-        if (state.about) void kept?.add(state.about.ledger, notebook, [{ seq, entry }]).catch(() => undefined)
-        tabs?.tell({ tell: 'lines', notebook, entries: [entry], seq })
-      },
-      reading(reading) {
-        hearReading(reading)
-        tabs?.tell({ tell: 'reading', reading })
-      },
-      balance(balance) {
-        hearBalance(balance)
-        tabs?.tell({ tell: 'balance', balance })
-      },
-      rest(instrument) {
-        hearRest(instrument)
-        tabs?.tell({ tell: 'rest', instrument })
-      },
-    })
-    return new Promise((resolve) => {
-      ended.addEventListener('abort', () => {
-        holdsStream = false
-        close()
-        resolve()
-      })
-    })
   }
 
   given.whenOnline(() => void drain(true))
@@ -430,13 +221,9 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
       set({ lastStruck: target.id })
     },
     allStored,
-    async dismissRefused(id) {
-      refusedInPage = refusedInPage.filter((line) => line.id !== id)
-      await outbox?.dismiss(id)
-      await countWaiting()
-    },
-    hearReading,
-    hearBalance,
+    dismissRefused,
+    hearReading: hearing.hearReading,
+    hearBalance: hearing.hearBalance,
     hearLines: takeIn,
     async shelfChanged() {
       tabs?.tell({ tell: 'shelf' })

@@ -38,12 +38,15 @@ export interface Kept {
    * @returns lines that were kept here before and that the server has no more
    */
   keep(facts: NotebookFacts, lines: readonly StoredLine[], nowMs: number): Promise<readonly StoredLine[]>
-  add(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[]): Promise<void>
+  add(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[], nowMs: number): Promise<void>
   /** The notebook named, or the one last open; null where there is no copy of it. */
   read(wanted: string | null): Promise<KeptNotebook | null>
   counted(): Promise<{ readonly notebooks: number; readonly lines: number }>
   close(): void
 }
+
+/** Notebooks a device keeps a copy of. */
+const COPIES_MOST = 8
 
 export async function openKept(): Promise<Kept> {
   const db = await openDB<KeptSchema>('ivory-crystal-notebook', 1, {
@@ -55,25 +58,38 @@ export async function openKept(): Promise<Kept> {
   })
   const of = (ledger: LedgerId, notebook: NotebookId) =>
     IDBKeyRange.bound([ledger, notebook, ''], [ledger, notebook, '\uffff'])
-  async function add(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[]): Promise<void> {
+  async function put(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[]): Promise<void> {
     const tx = db.transaction('lines', 'readwrite')
     for (const { seq, entry } of lines) void tx.store.put({ ledger, notebook, id: entry.id, seq, entry })
     await tx.done
   }
+  /** Copies of notebooks that were not opened for the longest are let go: each start of a demo leaves one. */
+  async function letGo(): Promise<void> {
+    const all = (await db.getAll('facts')).sort((p, q) => q.keptAtMs - p.keptAtMs)
+    for (const { ledger, notebook } of all.slice(COPIES_MOST)) {
+      await db.delete('lines', of(ledger, notebook))
+      await db.delete('facts', notebook)
+    }
+  }
   return {
-    add,
+    async add(ledger, notebook, lines, nowMs) {
+      await put(ledger, notebook, lines)
+      const facts = await db.get('facts', notebook)
+      if (facts) await db.put('facts', { ...facts, keptAtMs: nowMs })
+    },
     async keep(facts, lines, nowMs) {
       const { about, notebook } = facts
       const { ledger } = about
       const known = new Set((await db.getAllKeys('lines', of(ledger, notebook))).map(([, , id]) => id))
       const there = new Set(lines.map(({ entry }) => entry.id as string))
-      await add(
+      await put(
         ledger,
         notebook,
         lines.filter(({ entry }) => !known.has(entry.id)),
       )
       await db.put('facts', { ...facts, ledger, keptAtMs: nowMs })
       await db.put('last', { key: 'last', notebook })
+      await letGo()
       const gone = [...known].filter((id) => !there.has(id))
       const kept = await Promise.all(gone.map((id) => db.get('lines', [ledger, notebook, id])))
       return kept.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
