@@ -267,3 +267,15 @@ export async function begin(page: Page, bench: Bench, compound: string, crude: s
   await page.getByLabel('net mass of the crude, g').fill(crude)
   await page.getByRole('button', { name: `Record ${crude} g` }).click()
 }
+
+/** Counts the drops of a pipette once. */
+export async function countDrops(page: Page, drops: string): Promise<void> {
+  const count = page.getByRole('form', { name: 'Count the drops of this pipette' }).first()
+  await count.getByLabel('drops').fill(drops)
+  await count.getByRole('button', { name: 'This pipette counts so' }).click()
+}
+/** Where hot solvent is logged while dissolving, and what each portion did. */
+export const dissolving = (page: Page) => ({
+  portions: page.getByRole('form', { name: 'Log solvent to dissolve' }),
+  did: page.getByRole('group', { name: 'What did the last portion do?' }),
+})

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { begin, expect, openPrepNamed, station, test, tickNext } from './bench'
+import { begin, countDrops, dissolving, expect, openPrepNamed, station, test, tickNext } from './bench'
 import { ONE, pdfOf } from './pdf'
 
 test.use({ apart: true })
@@ -52,11 +52,8 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await expect(page.getByText('The server is away: open is this device’s own copy')).toBeVisible()
   await tickNext(page)
   await tickNext(page)
-  const count = page.getByRole('form', { name: 'Count the drops of this pipette' }).first()
-  await count.getByLabel('drops').fill('25')
-  await count.getByRole('button', { name: 'This pipette counts so' }).click()
-  const portions = page.getByRole('form', { name: 'Log solvent to dissolve' })
-  const did = page.getByRole('group', { name: 'What did the last portion do?' })
+  await countDrops(page, '25')
+  const { portions, did } = dissolving(page)
   await portions.getByRole('button', { name: '+ 2 drops' }).click()
   await did.getByRole('button', { name: 'less solid' }).click()
   await portions.getByRole('button', { name: '+ 5 drops' }).click()

@@ -1,17 +1,22 @@
 import { mkdtemp, readFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from './bench'
+import type { Page } from '@playwright/test'
+import { type Bench, expect, openPrepNamed, station, test } from './bench'
 import { expectInside, FORMATS, sheetsOf } from './paper'
 import { expectAllNumbers, expectMargins, FULL, numbersIn, ONE, pdfOf, run } from './pdf'
+
+async function openBenzilPage(page: Page, demo: Bench): Promise<void> {
+  await page.goto(demo.url)
+  await openPrepNamed(page, 'Benzil, from benzoin')
+  await station(page, 'Page')
+}
 
 test('a prep’s page goes out as a PDF: every number, every drawing whole, its lines inside', async ({
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/preps`)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
-  await page.getByRole('link', { name: /^Page/ }).click()
+  await openBenzilPage(page, demo)
   const sheet = page.getByRole('article')
   await expect(sheet.getByText(/^Line \d+ is the last stored/)).toBeVisible()
   const shown = await sheet.innerText()
@@ -92,9 +97,7 @@ test('labels are whole on their sheet of paper, with what is in the vial and the
   page,
   demo,
 }) => {
-  await page.goto(`${demo.url}/preps`)
-  await page.getByRole('link', { name: 'Benzil, from benzoin' }).click()
-  await page.getByRole('link', { name: /^Page/ }).click()
+  await openBenzilPage(page, demo)
   await page.getByRole('link', { name: 'Labels' }).click()
   await expect(page.getByRole('heading', { name: /Labels/ })).toBeVisible()
   for (const format of FORMATS) {

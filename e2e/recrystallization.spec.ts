@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { begin, expect, station, test, openPrepNamed, tickNext } from './bench'
+import { begin, countDrops, dissolving, expect, station, test, openPrepNamed, tickNext } from './bench'
 import { FORMATS, sheetsOf } from './paper'
 
 const part = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
@@ -205,14 +205,10 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await tickNext(page)
   await tickNext(page)
   // Drops are counted once for each pipette, and what no pipette gives is named.
-  const count = page.getByRole('form', { name: 'Count the drops of this pipette' }).first()
-  await count.getByLabel('drops').fill('500')
-  await count.getByRole('button', { name: 'This pipette counts so' }).click()
+  await countDrops(page, '500')
   await expect(page.getByRole('alert')).toContainText('no drop of a pipette')
-  await count.getByLabel('drops').fill('25')
-  await count.getByRole('button', { name: 'This pipette counts so' }).click()
-  const portions = page.getByRole('form', { name: 'Log solvent to dissolve' })
-  const did = page.getByRole('group', { name: 'What did the last portion do?' })
+  await countDrops(page, '25')
+  const { portions, did } = dissolving(page)
   await portions.getByRole('button', { name: '+ 2 drops' }).click()
   await did.getByRole('button', { name: 'less solid' }).click()
   for (let i = 0; i < 2; i++) {

@@ -20,6 +20,23 @@ export interface About {
   /** Lines of the journal that are not as they were written and had to be set aside, and why. */
   readonly setAside?: readonly { readonly line: number; readonly reason: string }[]
 }
+/** What came of a restore, or would come of it. */
+export interface Restored {
+  readonly madeAt: number
+  /** Whether the backup is of this very ledger. */
+  readonly isSameLedger: boolean
+  readonly notebooks: readonly {
+    readonly id: NotebookId
+    readonly title: string
+    readonly lines: number
+    readonly here: number
+    /** New, and stored unless it was only a look. */
+    readonly fresh: number
+    readonly refused: number
+  }[]
+  readonly photographs: { readonly all: number; readonly fresh: number }
+  readonly shelf: { readonly all: number; readonly fresh: number }
+}
 /** What a server keeps where. */
 export interface Keeping {
   /** Its data folder. */

@@ -4,7 +4,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import request from 'supertest'
-import type { Keeping, NotebookId } from '@ivory-crystal/core'
+import type { Keeping, NotebookId, Restored } from '@ivory-crystal/core'
 import { HttpProblem } from '../http/problem'
 import { freePort } from '../../../scripts/free-port.mjs'
 import type { RunningServer } from '../server'
@@ -12,7 +12,7 @@ import { line, serve, tempFolder } from '../testing/bench'
 import { verifyFolder } from '../verify'
 import { backupTo, restoreFrom } from './command'
 import { readBackup } from './read'
-import { type Restored, restoreInto } from './restore'
+import { restoreInto } from './restore'
 
 type Folder = Awaited<ReturnType<typeof tempFolder>>
 let folder: Folder

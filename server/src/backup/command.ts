@@ -3,9 +3,10 @@ import { open, readFile, rename } from 'node:fs/promises'
 import { resolve } from 'node:path'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
+import type { Restored } from '@ivory-crystal/core'
 import { holderOfFolder } from '../ledger/lock'
 import { readBackup } from './read'
-import { restoreInto, type Restored } from './restore'
+import { restoreInto } from './restore'
 import { toldOf, verifyFolder } from '../verify'
 
 type Say = (sentence: string) => void

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { mkdir, open, rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import type { NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { NotebookId, RawEntry, Restored } from '@ivory-crystal/core'
 import { HttpProblem } from '../http/problem'
 import { type JournalStep, readJournal } from '../ledger/journal'
 import type { LedgerStore } from '../ledger/store'
@@ -11,24 +11,6 @@ import { rowsIn } from '../shelf/journal'
 import { type BackupFacts, JOURNAL, SHELF } from './format'
 import type { BackupParts } from './parts'
 import { type ReadBackup, readBackup } from './read'
-
-/** What came of a restore, or would come of it. */
-export interface Restored {
-  readonly madeAt: number
-  /** Whether the backup is of this very ledger. */
-  readonly isSameLedger: boolean
-  readonly notebooks: readonly {
-    readonly id: NotebookId
-    readonly title: string
-    readonly lines: number
-    readonly here: number
-    /** New, and stored unless it was only a look. */
-    readonly fresh: number
-    readonly refused: number
-  }[]
-  readonly photographs: { readonly all: number; readonly fresh: number }
-  readonly shelf: { readonly all: number; readonly fresh: number }
-}
 
 /** Lines stored together. */
 const LINES_AT_ONCE = 1000

@@ -6,9 +6,9 @@ import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
 import { JustStruck } from './JustStruck'
 import { KeysHelp } from './KeysHelp'
-import { TablesButton } from './TablesButton'
 import { applyTheme, theme } from './theme'
 import { NewVersion } from './NewVersion'
+import { LinesElsewhere } from './LinesElsewhere'
 import { Notices } from './Notices'
 import { fetchPlaces } from './place'
 import { Refusals } from './Refusals'
@@ -62,7 +62,6 @@ export function Frame() {
         <div className={css.bottom}>
           {status === 'open' && <Clocks />}
           {status === 'open' && <RescueKey />}
-          {status === 'open' && <TablesButton />}
           <ThemeButton />
           <KeysHelp />
         </div>
@@ -89,6 +88,7 @@ export function Frame() {
           <p className="mt-3" role="alert">
             {failure}
           </p>
+          <LinesElsewhere />
           <Button onClick={() => void openNotebook(named ?? null)}>Try again</Button>
         </main>
       )}

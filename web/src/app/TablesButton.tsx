@@ -1,3 +1,5 @@
+import css from './TablesButton.module.css'
+import classNames from 'classnames'
 import { useState } from 'react'
 import { LateSheet } from './LateSheet'
 
@@ -10,6 +12,8 @@ export function TablesButton() {
     <>
       <button
         type="button"
+        className={classNames(css.tables, 'no-print')}
+        title="The tables of this page as CSV"
         onClick={() => {
           setOpen(true)
         }}

@@ -80,3 +80,41 @@ test('tables of one name are told apart; a page without any has none', () => {
   expect(tablesOn(document.createElement('main'))).toEqual([])
   cleanup()
 })
+
+test('a unit that every number of a column carries goes into its heading; words stay, mixed units too', () => {
+  const { container } = render(
+    <main>
+      <table aria-label="Preps">
+        <thead>
+          <tr>
+            <th>prep</th>
+            <th>recovery</th>
+            <th>amount</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <td>Benzil</td>
+            <td>77.13 ± 0.04 %</td>
+            <td>1.3914 g</td>
+          </tr>
+          <tr>
+            <td>Adipic acid</td>
+            <td>not yet</td>
+            <td>40 mg</td>
+          </tr>
+          <tr>
+            <td>Third</td>
+            <td>−0.5 %</td>
+            <td>0.2 g</td>
+          </tr>
+        </tbody>
+      </table>
+    </main>,
+  )
+  const [table] = tablesOn(container)
+  expect(table && csvOfTable(table)).toBe(
+    '\uFEFFprep,recovery (%),amount\r\nBenzil,77.13 ± 0.04,1.3914 g\r\nAdipic acid,not yet,40 mg\r\nThird,-0.5,0.2 g\r\n',
+  )
+  cleanup()
+})

@@ -28,8 +28,27 @@ export function tablesOn(page: Element): readonly PageTable[] {
   })
 }
 
-export function csvOfTable({ rows }: PageTable): string {
-  return csvOf(rows.map((row) => row.map(plainNumber)))
+/** A number with its unit behind it, as a cell writes it; and with what it is sure to. */
+const WITH_UNIT = /^(−?\d+(?:\.\d+)?(?: ± \d+(?:\.\d+)?)?) (%|mg|g|mL|°C|°C\/min|mm|min|kB|MB)$/
+
+/** A table as CSV. A unit that every number of a column carries stands in its heading, and the numbers alone below. */
+export function csvOfTable({ rows, heads }: PageTable): string {
+  const units = (rows[0] ?? []).map((_, column) => {
+    if (heads === 0) return null
+    const found = new Set(rows.slice(heads).flatMap((row) => WITH_UNIT.exec(row[column] ?? '')?.[2] ?? []))
+    const bare = rows.slice(heads).some((row) => /^−?\d+(\.\d+)?$/.test(row[column] ?? ''))
+    return found.size === 1 && !bare ? ([...found][0] ?? null) : null
+  })
+  return csvOf(
+    rows.map((row, at) =>
+      row.map((cell, column) => {
+        const unit = units[column]
+        if (!unit) return plainNumber(cell)
+        if (at === heads - 1) return `${cell} (${unit})`
+        return at < heads ? cell : plainNumber(WITH_UNIT.exec(cell)?.[1] ?? cell)
+      }),
+    ),
+  )
 }
 
 /** A number as a spreadsheet reads it: a hyphen for the minus of print. Anything else is left as it stands. */

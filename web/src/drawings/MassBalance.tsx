@@ -125,11 +125,15 @@ function remarkOn(row: AccountRow): string {
   if (row.part === 'unaccounted') return row.why
   if (!row.found) return 'not weighed; drawn as predicted'
   if (row.predictedG === null) return row.why
-  const apart = row.found.value - row.predictedG
+  // Of what is shown: the three numbers of a row agree with each other.
+  const apart = shownG(row.found.value) - shownG(row.predictedG)
   return row.beyondWeighing
     ? `${fixed(Math.abs(apart), 3)} g ${apart < 0 ? 'less' : 'more'} than predicted, beyond what weighing explains`
     : 'as predicted, within the weighing'
 }
+
+/** To the milligram, as it is written. */
+const shownG = (g: number) => Math.round(1000 * g) / 1000
 
 /** Labels kept apart, in their order, inside the drawing. */
 function spread(wanted: readonly number[]): number[] {

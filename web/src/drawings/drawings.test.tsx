@@ -26,7 +26,7 @@ describe('the drawn balance', () => {
     expect((liquor + 1) / crude).toBeCloseTo(0.2567 / 1.804, 3)
   })
   test('says of each part how it compares', () => {
-    expect(drawn).toContain('0.154 g less than predicted, beyond what weighing explains')
+    expect(drawn).toContain('0.155 g less than predicted, beyond what weighing explains')
     expect(drawn).toContain('glass, paper, tubes packed for melting')
   })
   test('draws open what was only predicted', () => {

@@ -11,6 +11,7 @@ import type {
   NotebookRow,
   PanLoad,
   RawEntry,
+  Restored,
   RunId,
   RunState,
   SampleId,
@@ -117,23 +118,7 @@ async function photograph(sha256: string): Promise<ArrayBuffer | null> {
   return response.ok ? response.arrayBuffer() : null
 }
 
-/** What came of a backup brought back, or would come of it. */
-export interface RestoreReport {
-  readonly madeAt: number
-  readonly isSameLedger: boolean
-  readonly notebooks: readonly {
-    readonly id: NotebookId
-    readonly title: string
-    readonly lines: number
-    readonly here: number
-    readonly fresh: number
-    readonly refused: number
-  }[]
-  readonly photographs: { readonly all: number; readonly fresh: number }
-  readonly shelf: { readonly all: number; readonly fresh: number }
-}
-
-async function sendBackup(path: string, file: Blob): Promise<RestoreReport> {
+async function sendBackup(path: string, file: Blob): Promise<Restored> {
   const response = await fetch(`/api${path}`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/zip' },
@@ -142,7 +127,7 @@ async function sendBackup(path: string, file: Blob): Promise<RestoreReport> {
   }).catch(() => {
     throw new Unreachable()
   })
-  const answer = (await response.json().catch(() => null)) as (RestoreReport & { detail?: string }) | null
+  const answer = (await response.json().catch(() => null)) as (Restored & { detail?: string }) | null
   if (!response.ok || !answer)
     throw new Refused(answer?.detail ?? `The server answered ${response.status}.`, response.status)
   return answer

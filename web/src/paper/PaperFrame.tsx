@@ -83,8 +83,26 @@ async function settled(sheet: HTMLElement): Promise<void> {
     (links.some((link) => link.sheet === null) || sheet.querySelector('[aria-busy="true"]'))
   )
     await pause(20)
+  for (const [name, value] of printInks(document)) sheet.style.setProperty(name, value)
   await document.fonts.ready
   await laidOut()
+}
+
+/** The inks the theme gives to paper: those its rules for print set on the page as a whole. */
+function printInks(document: Document): readonly (readonly [name: string, value: string])[] {
+  const rules = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
+  const printed = rules.flatMap((rule) =>
+    'media' in rule && (rule as CSSMediaRule).media.mediaText === 'print'
+      ? [...(rule as CSSMediaRule).cssRules]
+      : [],
+  )
+  return (printed as CSSStyleRule[])
+    .filter(({ selectorText }) => selectorText?.includes(':root'))
+    .flatMap(({ style }) =>
+      [...style].flatMap((name) =>
+        name.startsWith('--') ? [[name, style.getPropertyValue(name)] as const] : [],
+      ),
+    )
 }
 
 /** Drawings follow their width a moment after the layout. */

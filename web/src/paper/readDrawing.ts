@@ -160,7 +160,7 @@ function setInType(copy: Element, style: CSSStyleDeclaration): void {
     )
   }
   // Letters outlined in the colour behind them: on paper the outline would lie over the letters, so it is left away.
-  if (style.paintOrder.startsWith('stroke')) {
+  if (style.getPropertyValue('paint-order').startsWith('stroke')) {
     copy.setAttribute('stroke', 'none')
     copy.removeAttribute('stroke-width')
   }

@@ -1,5 +1,6 @@
 import css from './Title.module.css'
 import { type ReactNode, useEffect } from 'react'
+import { TablesButton } from '../app/TablesButton'
 import { StoredBadge } from './StoredBadge'
 
 /** The heading of a place, its title in the window, and how much is stored. */
@@ -12,6 +13,7 @@ export function Title({ title, aside }: { title: string; aside?: ReactNode }) {
     <header className={css.head}>
       <h1>{title}</h1>
       {aside !== undefined && <span className={css.aside}>{aside}</span>}
+      <TablesButton />
       <StoredBadge />
     </header>
   )

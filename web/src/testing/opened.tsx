@@ -8,6 +8,7 @@ import {
   type BalanceStanding,
   type Compound,
   type InstrumentState,
+  type Keeping,
   type LedgerId,
   type NotebookId,
   type PrepFacts,
@@ -15,6 +16,7 @@ import {
   prepsOf,
   PROCEDURES,
   type RawEntry,
+  type Restored,
   type RunState,
   SCHOOLS,
   type Shelf,
@@ -74,6 +76,11 @@ export const server = {
   exported: jest.fn<(notebook: string) => Promise<string>>(),
   lookAtNotebook: jest.fn<(file: unknown) => Promise<object>>(),
   importNotebook: jest.fn<(file: unknown) => Promise<object>>(),
+  keeping: jest.fn<() => Promise<Keeping>>(),
+  lookAtBackup: jest.fn<(file: Blob) => Promise<Restored>>(),
+  restore: jest.fn<(file: Blob) => Promise<Restored>>(),
+  photograph: jest.fn<(sha256: string) => Promise<ArrayBuffer | null>>(),
+  sendPhotograph: jest.fn<(sha256: string, jpeg: ArrayBuffer) => Promise<void>>(),
   openSeal: jest.fn<(...what: unknown[]) => Promise<{ line: RawEntry }>>(),
 }
 
@@ -93,8 +100,6 @@ jest.unstable_mockModule('../ledger/api', () => ({
     notebooks: () => Promise.resolve({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] }),
     entries: () =>
       Promise.resolve({ entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })) }),
-    photograph: () => Promise.resolve(null),
-    sendPhotograph: () => Promise.resolve(),
     post: (): Promise<{ answers: Answer[] }> => new Promise(() => undefined),
   },
   Refused: class extends Error {},
@@ -148,6 +153,8 @@ export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
   refused.length = 0
   server.shelf.mockResolvedValue(shelf)
   server.head.mockResolvedValue({ seq: golden.entries.length, hash: '0123456789abcdef'.repeat(4) })
+  server.photograph.mockResolvedValue(null)
+  server.sendPhotograph.mockResolvedValue()
   server.instruments.mockResolvedValue({ instruments: restingAt() })
   await act(() => openNotebook(null))
 }

@@ -1,19 +1,24 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import type { Restored } from '@ivory-crystal/core'
 import { useNavigate } from 'react-router'
 import { day } from '../../format/format'
-import { api, type RestoreReport } from '../../ledger/api'
+import { api } from '../../ledger/api'
 import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
 
 /** Everything the server keeps as one zip, and back again with a look first. */
-export function Backup() {
+export function Backup({
+  isHere,
+}: {
+  /** The server answers, and keeps its lines in its folder. */ isHere: boolean
+}) {
   const notebook = useNotebook((state) => state.notebook)
   const waiting = useNotebook((state) => state.waiting)
   const [busy, setBusy] = useState<string | null>(null)
   const [said, setSaid] = useState<string | null>(null)
-  const [looked, setLooked] = useState<{ readonly file: File; readonly report: RestoreReport } | null>(null)
-  const [came, setCame] = useState<RestoreReport['notebooks']>([])
+  const [looked, setLooked] = useState<{ readonly file: File; readonly report: Restored } | null>(null)
+  const [came, setCame] = useState<Restored['notebooks']>([])
   const go = useNavigate()
   const attempt = async (what: string, work: () => Promise<void>) => {
     setBusy(what)
@@ -46,14 +51,20 @@ export function Backup() {
         {waiting > 0 && ' What still waits on this device is not in it yet.'}
       </p>
       <div className="row-of">
-        <a className="btn btn-outline-primary" href="/api/backup" download>
-          Save a backup
-        </a>
+        {isHere ? (
+          <a className="btn btn-outline-primary" href="/api/backup" download>
+            Save a backup
+          </a>
+        ) : (
+          <Button variant="outline-primary" disabled>
+            Save a backup
+          </Button>
+        )}
         <FileButton
           name="Backup file"
           accept="application/zip,.zip"
           saysName={false}
-          disabled={busy !== null}
+          disabled={busy !== null || !isHere}
           onFile={(file) => void look(file)}
         >
           {busy ?? 'Restore from a backup'}
@@ -97,11 +108,11 @@ export function Backup() {
   )
 }
 
-function nothingNew({ notebooks, photographs, shelf }: RestoreReport): boolean {
+function nothingNew({ notebooks, photographs, shelf }: Restored): boolean {
   return notebooks.every(({ fresh }) => fresh === 0) && photographs.fresh === 0 && shelf.fresh === 0
 }
 
-function toldOf({ notebooks, photographs, shelf }: RestoreReport): string {
+function toldOf({ notebooks, photographs, shelf }: Restored): string {
   const told = notebooks.map(
     ({ title, lines, fresh, refused }) =>
       `“${title}”: ${fresh} of ${lines} lines new${refused > 0 ? `, ${refused} of them refused` : ''}`,

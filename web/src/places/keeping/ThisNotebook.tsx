@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
 import type { Keeping } from '@ivory-crystal/core'
 import { askToStay, useUpdate } from '../../app/update'
-import { download } from '../../app/download'
+import { LinesElsewhere } from '../../app/LinesElsewhere'
 import { useNow } from '../../app/now'
 import { dayAndClock } from '../../format/format'
 import { bytesText } from '../../format/bytes'
@@ -15,6 +15,7 @@ import { useDevice } from './useDevice'
 
 /** What is stored where, how much of it, what waits, and when it was last flushed; and a backup of it all. */
 export function ThisNotebook() {
+  const keeping = useKeeping()
   const notebook = useNotebook((state) => state.notebook)
   const title = useNotebook(({ notebooks }) => notebooks.find((row) => row.id === notebook)?.title)
   return (
@@ -22,8 +23,8 @@ export function ThisNotebook() {
       <Title title="This notebook" aside={title} />
       <div className="columns two mt-3">
         <section>
-          <OnServer />
-          <Backup />
+          <OnServer keeping={keeping} />
+          <Backup isHere={keeping !== null && !('why' in keeping) && !keeping.isElsewhere} />
         </section>
         <section>
           <OnDevice />
@@ -37,15 +38,17 @@ export function ThisNotebook() {
   )
 }
 
-function OnServer() {
-  const now = useNow(60_000)
-  const notebook = useNotebook((state) => state.notebook)
+interface Unknown {
+  readonly why: string
+}
+
+/** What the server keeps; null until it has answered. Only the server knows, and it changes with each line it stores. */
+function useKeeping(): Keeping | Unknown | null {
   const waiting = useNotebook((state) => state.waiting)
   const connected = useNotebook((state) => state.connected)
-  const isDemo = useNotebook((state) => state.about?.demo ?? false)
-  const [keeping, setKeeping] = useState<Keeping | { readonly why: string } | null>(null)
+  const [keeping, setKeeping] = useState<Keeping | Unknown | null>(null)
   useEffect(() => {
-    // Only the server knows, and it changes with each line it stores.
+    // The server is outside React.
     let wanted = true
     api.keeping().then(
       (known) => {
@@ -59,6 +62,13 @@ function OnServer() {
       wanted = false
     }
   }, [waiting, connected])
+  return keeping
+}
+
+function OnServer({ keeping }: { keeping: Keeping | Unknown | null }) {
+  const now = useNow(60_000)
+  const notebook = useNotebook((state) => state.notebook)
+  const isDemo = useNotebook((state) => state.about?.demo ?? false)
   return (
     <>
       <h2>On the server</h2>
@@ -91,9 +101,7 @@ function OnServer() {
             </tr>
             <tr>
               <td>Photographs</td>
-              <td>
-                {keeping.photographs.count}, {bytesText(keeping.photographs.bytes)}
-              </td>
+              <td>{picturesText(keeping.photographs)}</td>
             </tr>
             <tr>
               <td>Last flushed to the disk</td>
@@ -117,7 +125,6 @@ function OnDevice() {
   const waiting = useNotebook((state) => state.waiting)
   const copyOfMs = useNotebook((state) => state.copyOfMs)
   const unkept = useNotebook((state) => state.unkept)
-  const elsewhere = useNotebook((state) => state.waitingElsewhere)
   const isKept = useUpdate((state) => state.isKept)
   const [asked, setAsked] = useState(false)
   if (!device) return <p aria-busy="true">Looking at what this device keeps …</p>
@@ -153,7 +160,7 @@ function OnDevice() {
           </tr>
           <tr>
             <td>Photographs taken here</td>
-            <td>{pictures ? `${pictures.count}, ${bytesText(pictures.bytes)}` : 'none can be kept'}</td>
+            <td>{pictures ? picturesText(pictures) : 'none can be kept'}</td>
           </tr>
           <tr>
             <td>Space used, of what the browser gives</td>
@@ -184,28 +191,15 @@ function OnDevice() {
           </tr>
         </tbody>
       </table>
-      {elsewhere.length > 0 && (
-        <p className="look mt-2">
-          {elsewhere.length === 1
-            ? '1 line of another ledger waits'
-            : `${elsewhere.length} lines of other ledgers wait`}{' '}
-          on this device: a server of another data folder was at this address before. They are sent when it is
-          back.{' '}
-          <Button
-            size="sm"
-            variant="outline-primary"
-            onClick={() => {
-              download('lines-of-another-ledger.json', JSON.stringify(elsewhere, null, 2), 'application/json')
-            }}
-          >
-            Save a copy
-          </Button>
-        </p>
-      )}
+      <LinesElsewhere />
       <p className="quiet mt-2">
         Away from the server you can write, watch, photograph, make a PDF and practise; instruments that it
         simulates, the shelf’s changes, sealed answers, import and backup wait for it.
       </p>
     </>
   )
+}
+
+function picturesText({ count, bytes }: { readonly count: number; readonly bytes: number }): string {
+  return count === 0 ? 'none' : `${count}, ${bytesText(bytes)}`
 }

@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router'
 import { type MeltFacts, isUnderWay, meltsOf, rangesOf } from '@ivory-crystal/core'
 import { useNow } from '../../app/now'
 import { dayAndClock } from '../../format/format'
+import { Photographs } from '../../parts/Photographs'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from '../melt/MeltPlan'
@@ -52,6 +53,7 @@ export function Melt({ prep }: StationProps) {
       <PrepLadder prep={prep} />
       <RepeatsTable rows={ranges} />
       <Runs melts={melts.filter((melt) => !isUnderWay(melt))} />
+      <Photographs of={prep.id} usual="tubes" />
       {complete && (
         <p className="mt-3">
           <Link className="btn btn-primary" to={`${base}/judge`}>

@@ -18,7 +18,8 @@ import {
   solventSoFarML,
   whyThisSolvent,
 } from '@ivory-crystal/core'
-import { capital, clock, day, fixed, netMassText, withUncertainty } from '../../format/format'
+import { capital, clock, day, fixed, millilitres, netMassText, withUncertainty } from '../../format/format'
+import { ladderRows } from '../../parts/ladderRows'
 import { Gallery } from '../../parts/Photographs'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
@@ -96,6 +97,7 @@ export function PageBody({
       <section>
         <h2>Melting ranges</h2>
         <PrepLadder prep={prep} onlyRead={isBrief} />
+        {ladderRows(view, prep.id).length === 0 && <p className="quiet mt-1">No range was read yet.</p>}
       </section>
       <hr className="rule" />
       <VerdictPart prep={prep} isBrief={isBrief}>
@@ -187,12 +189,12 @@ function Data({ prep }: { prep: PrepFacts }) {
                 <td>
                   {capital(plan.solvent.name)}, hot / rinse
                   <span className="quiet d-block">
-                    planned {fixed(plan.result.minimumHotML, 1)} to dissolve, {fixed(plan.result.hotML, 1)} in
-                    all; solubilities {plan.solubilitySource}
+                    planned {millilitres(plan.result.minimumHotML)} to dissolve,{' '}
+                    {millilitres(plan.result.hotML)} in all; solubilities {plan.solubilitySource}
                   </span>
                 </td>
                 <td className="num">
-                  {fixed(hotML, 1)} / {fixed(rinseML, 1)} mL
+                  {millilitres(hotML)} / {millilitres(rinseML)} mL
                 </td>
               </tr>
             </>

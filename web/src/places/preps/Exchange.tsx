@@ -27,6 +27,7 @@ export function Exchange() {
   const [busy, setBusy] = useState<string | null>(null)
   const packing = useLongRun<{ readonly bytes: number; readonly missing: number }>()
   const view = useNotebook((state) => state.view)
+  const connected = useNotebook((state) => state.connected)
   const [withPages, setWithPages] = useState(true)
   /** Whose pages are being made, and how far they are. */
   const [pages, setPages] = useState<{ readonly of: readonly PrepFacts[]; readonly share: number } | null>(
@@ -128,9 +129,15 @@ export function Exchange() {
             </Button>
           </>
         )}
-        <a className="btn btn-outline-primary" href={`/api/notebooks/${notebook ?? ''}/export`} download>
-          Export its lines
-        </a>
+        {connected ? (
+          <a className="btn btn-outline-primary" href={`/api/notebooks/${notebook ?? ''}/export`} download>
+            Export its lines
+          </a>
+        ) : (
+          <Button variant="outline-primary" disabled title="The server has them, and is away.">
+            Export its lines
+          </Button>
+        )}
         <FileButton
           accept="application/json,.json,application/zip,.zip"
           name="Notebook file"

@@ -1,4 +1,8 @@
-/** Brings a backup back, into the running server or into an empty folder: `npm run restore -- file.zip`. */
+/**
+ * What is done to a data folder from the command line, `data/` or with `--demo` the demo's: `--verify` walks its chains
+ * of hashes, `--backup [file.zip]` writes one zip of it while its server runs, `--restore file.zip` brings one back into
+ * the running server or into an empty folder.
+ */
 import { join, resolve } from 'node:path'
 import { buildIfNeeded } from './build-parts.mjs'
 import { install, main, node, ROOT } from './run.mjs'
@@ -10,5 +14,5 @@ main(async () => {
   const words = process.argv
     .slice(2)
     .map((word) => (word.startsWith('--') ? word : resolve(process.env['INIT_CWD'] ?? '', word)))
-  await node(join(ROOT, 'server/dist/main.js'), '--restore', ...words)
+  await node(join(ROOT, 'server/dist/main.js'), ...words)
 })

@@ -1,0 +1,25 @@
+import Button from 'react-bootstrap/Button'
+import { useNotebook } from '../ledger/notebook'
+import { download } from './download'
+
+/** Lines of another ledger that was served at this address, and that never got there. */
+export function LinesElsewhere() {
+  const lines = useNotebook((state) => state.waitingElsewhere)
+  if (lines.length === 0) return null
+  return (
+    <p className="look mt-2">
+      {lines.length === 1 ? '1 line of another ledger waits' : `${lines.length} lines of other ledgers wait`}{' '}
+      on this device: a server of another data folder was at this address before. They are sent when it is
+      back.{' '}
+      <Button
+        size="sm"
+        variant="outline-primary"
+        onClick={() => {
+          download('lines-of-another-ledger.json', JSON.stringify(lines, null, 2), 'application/json')
+        }}
+      >
+        Save a copy
+      </Button>
+    </p>
+  )
+}
