@@ -5,7 +5,7 @@
  * fails when anything acknowledged was lost, twice there, or changed without a word.
  */
 import { spawn } from 'node:child_process'
-import { randomUUID } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import { cp, mkdtemp, open, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
@@ -16,7 +16,7 @@ const option = (name) => process.argv.find((one) => one.startsWith(`--${name}=`)
 const isLong = process.argv.includes('--long')
 const usual = isLong
   ? { kills: 500, damages: 300, requests: 20_000 }
-  : { kills: 3, damages: 6, requests: 400 }
+  : { kills: 3, damages: 10, requests: 400 }
 const ROUNDS = Object.fromEntries(
   Object.entries(usual).map(([name, count]) => [name, Number(option(name) ?? count)]),
 )
@@ -70,6 +70,17 @@ async function start(folder) {
       if (!response.ok) throw new Error(`answered ${response.status}`)
       return (await response.json()).answers
     },
+    /** Whether a picture was kept, as answered. */
+    keep: async (picture) => {
+      const sent = { method: 'POST', headers: { 'Content-Type': 'image/jpeg' }, body: picture }
+      return (await fetch(`${at}/api/photographs/${shaOf(picture)}`, sent)).ok
+    },
+    statusOf: async (path) => (await fetch(`${at}/api${path}`)).status,
+    /** Whether a picture is there, byte for byte. */
+    shows: async (sha256) => {
+      const response = await fetch(`${at}/api/photographs/${sha256}`)
+      return response.ok && shaOf(Buffer.from(await response.arrayBuffer())) === sha256
+    },
     async kill(signal = 'SIGKILL') {
       child.kill(signal)
       await ended
@@ -97,12 +108,26 @@ function line({ ledger, notebook }) {
   }
 }
 
+const shaOf = (bytes) => createHash('sha256').update(bytes).digest('hex')
+
+/** A picture like no other: the golden one with a comment of its own in it. */
+const golden = await readdir(join(root, 'core/golden/photographs')).then(([name]) =>
+  readFile(join(root, 'core/golden/photographs', name)),
+)
+function picture() {
+  const comment = Buffer.from(randomUUID().repeat(1 + below(1500)))
+  const head = Buffer.from([0xff, 0xfe, (comment.length + 2) >> 8, (comment.length + 2) & 0xff])
+  return Buffer.concat([golden.subarray(0, 2), head, comment, golden.subarray(2)])
+}
+
+/** Counts of what was kept, beside those of what went wrong. */
+const KEPT = ['acknowledged', 'pictures']
 const table = []
 let failures = 0
 function tell(what, rounds, found) {
   table.push({ what, rounds, ...found })
   failures += Object.entries(found)
-    .filter(([name]) => name !== 'acknowledged')
+    .filter(([name]) => !KEPT.includes(name))
     .reduce((sum, [, count]) => sum + count, 0)
 }
 async function temp() {
@@ -130,7 +155,15 @@ function compare(acknowledged, entries) {
 const KILLS_A_NOTEBOOK = 40
 
 async function kills() {
-  const sum = { acknowledged: 0, lost: 0, twice: 0, changed: 0, refusedStarts: 0 }
+  const sum = {
+    acknowledged: 0,
+    pictures: 0,
+    lost: 0,
+    twice: 0,
+    changed: 0,
+    lostPictures: 0,
+    refusedStarts: 0,
+  }
   for (let done = 0; done < ROUNDS.kills; done += KILLS_A_NOTEBOOK) {
     const found = await killsOfOne(Math.min(KILLS_A_NOTEBOOK, ROUNDS.kills - done))
     for (const [name, count] of Object.entries(found)) sum[name] += count
@@ -141,14 +174,15 @@ async function kills() {
 async function killsOfOne(rounds) {
   const folder = await temp()
   const acknowledged = new Map()
-  const sum = { lost: 0, twice: 0, changed: 0, refusedStarts: 0 }
+  const pictures = new Set()
+  const sum = { lost: 0, twice: 0, changed: 0, lostPictures: 0, refusedStarts: 0 }
   for (let round = 0; round < rounds; round++) {
     let server
     try {
       server = await start(folder)
     } catch (error) {
       process.stderr.write(`${error.message}\n`)
-      return { ...sum, acknowledged: acknowledged.size, refusedStarts: 1 }
+      return { ...sum, acknowledged: acknowledged.size, pictures: pictures.size, refusedStarts: 1 }
     }
     for (const [name, count] of Object.entries(compare(acknowledged, await server.entries())))
       sum[name] += count
@@ -162,16 +196,23 @@ async function killsOfOne(rounds) {
         })
       }
     })
+    const photographer = (async () => {
+      while (isUp) {
+        const taken = picture()
+        if (await server.keep(taken).catch(() => false)) pictures.add(shaOf(taken))
+      }
+    })()
     await new Promise((resolve) => setTimeout(resolve, below(700)))
     isUp = false
     await server.kill(random() < 0.2 ? 'SIGTERM' : 'SIGKILL')
-    await Promise.all(writers)
+    await Promise.all([...writers, photographer])
   }
   const last = await start(folder)
+  for (const sha256 of pictures) if (!(await last.shows(sha256))) sum.lostPictures += 1
   for (const [name, count] of Object.entries(compare(acknowledged, await last.entries()))) sum[name] += count
   await last.kill('SIGTERM')
   await rm(folder, { recursive: true, force: true })
-  return { ...sum, acknowledged: acknowledged.size }
+  return { ...sum, acknowledged: acknowledged.size, pictures: pictures.size }
 }
 
 async function filesOf(folder) {
@@ -209,6 +250,7 @@ const DAMAGES = {
   },
   'a database file emptied': async (folder) => writeFile(one(await filesOf(join(folder, 'database'))), ''),
   'a database file gone': async (folder) => rm(one(await filesOf(join(folder, 'database')))),
+  'bits of a photograph': async (folder) => flip(one(await filesOf(join(folder, 'photographs')))),
   'bits of the shelf’s file': (folder) => flip(join(folder, 'shelf.jsonl')),
 }
 
@@ -221,8 +263,10 @@ async function damages() {
     await server.post(lines)
     for (const made of lines) acknowledged.set(made.id, JSON.stringify(made))
   }
+  const pictures = [picture(), picture(), picture()]
+  for (const taken of pictures) await server.keep(taken)
   await server.kill('SIGTERM')
-  const sum = { silent: 0, refusedStarts: 0, twice: 0 }
+  const sum = { silent: 0, refusedStarts: 0, twice: 0, wrongPictures: 0 }
   const names = Object.keys(DAMAGES)
   for (let round = 0; round < ROUNDS.damages; round++) {
     const name = names[round % names.length]
@@ -235,6 +279,13 @@ async function damages() {
       const { lost, twice, changed } = compare(acknowledged, await hurt.entries())
       const { setAside = [] } = await hurt.get('/about')
       sum.twice += twice
+      // A damaged picture is gone with a sentence; it is never shown, and every other stands.
+      const gone = []
+      for (const taken of pictures) if (!(await hurt.shows(shaOf(taken)))) gone.push(shaOf(taken))
+      const may = name === 'bits of a photograph' ? 1 : 0
+      if (gone.length > may) sum.wrongPictures += 1
+      for (const sha256 of gone)
+        if ((await hurt.statusOf(`/photographs/${sha256}`)) !== 404) sum.wrongPictures += 1
       if (changed > 0 || (lost > 0 && setAside.length === 0)) {
         sum.silent += 1
         process.stderr.write(
@@ -280,6 +331,11 @@ function nonsense(server) {
     `/api/instruments/${one(['dial-block', 'programmable-block', 'no-such', '__proto__'])}/runs`,
     `/api/instruments/dial-block/line`,
     `/api/instruments/dial-block/runs/${randomUUID()}/commands`,
+    `/api/photographs/${one([shaOf(golden), randomUUID(), '%00', 'x'.repeat(64)])}`,
+    '/api/keeping',
+    '/api/restore',
+    '/api/restore/look',
+    '/api/import/look',
     '/api/seals',
     '/api/seals/open',
     '/api/balance/load',
@@ -344,7 +400,14 @@ function nonsense(server) {
     method: one(METHODS),
     path: one(paths).replaceAll(' ', '%20'),
     body: one(bodies),
-    type: one(['application/json', 'text/plain', 'application/x-www-form-urlencoded', 'x/y; charset=utf-99']),
+    type: one([
+      'application/json',
+      'application/zip',
+      'image/jpeg',
+      'text/plain',
+      'application/x-www-form-urlencoded',
+      'x/y; charset=utf-99',
+    ]),
     encoding: one(['identity', 'gzip', 'snappy', 'br', '']),
   }
 }
