@@ -1,7 +1,7 @@
 import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
 import type { Action, BudgetRow, NextStep, Owner } from './judgement'
-import { airMinutesFor, isChecked } from './owners'
+import { airMinutesFor, hasOtherForms, isChecked } from './owners'
 import type { Settled } from './settle'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */
@@ -122,8 +122,9 @@ function told(
     case 'recrystallize from another solvent':
       return {
         minutes: RECRYSTALLIZE_MIN,
-        sentence:
-          'Recrystallize from another solvent: what the last one did not part, it will hardly part now.',
+        sentence: hasOtherForms(evidence)
+          ? 'Recrystallize from another solvent, slowly: another crystal form may come of it. Write both temperatures.'
+          : 'Recrystallize from another solvent: what the last one did not part, it will hardly part now.',
       }
     case 'hot filter':
       return {

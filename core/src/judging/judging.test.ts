@@ -115,6 +115,27 @@ const SITUATIONS: [string, Partial<RangeEvidence>, Verdict, FindingCode, NextSte
     'sign',
   ],
   [
+    'as the authentic sample, both far from where a checked thermometer should have them',
+    { reading: range(86, 87), authentic: range(86.1, 87.2), thermometer: IN_PLACE },
+    'consistent with pure',
+    'authentic-off',
+    'check the thermometer',
+  ],
+  [
+    'sharp and in place, so fast that it may truly lie lower',
+    { reading: range(94.4, 95.4), rateCPerMin: 10 },
+    'cannot tell',
+    'agrees-with-literature',
+    'repeat slower',
+  ],
+  [
+    'a hydrate, sharp and far below the anhydrous solid',
+    { reading: range(71, 72), thermometer: IN_PLACE, behaviour: 'hydrate' },
+    'cannot tell',
+    'hydrate',
+    'dry and repeat',
+  ],
+  [
     'lower and wider than the authentic sample',
     { reading: range(89, 93), authentic: range(94.2, 95.3) },
     'impure',
@@ -279,6 +300,26 @@ describe('what was said once and must not be said again', () => {
     const both = { reading: range(84, 85), authentic: range(84.1, 85.2) }
     expect(codes(both)).toContain('authentic-off')
     expect(steps(both)).toContain('check the thermometer')
+  })
+  test('a decomposition point apart from the literature’s is neither the thermometer nor the sample', () => {
+    const decomposing = { behaviour: 'decomposes', authentic: range(89, 91), thermometer: IN_PLACE } as const
+    expect(codes({ ...decomposing, reading: range(89.2, 91.1) })).not.toContain('authentic-off')
+  })
+  test('read in place at 10 °C/min, a range may truly lie lower, and it is said by how much', () => {
+    const heated = (rateCPerMin: number) => judge({ reading: range(94.4, 95.4), rateCPerMin })
+    expect(said(heated(10))).toMatch(
+      /both ends lie in 94\.0 to 96\.0 °C; heated as it was it may have begun up to 5\.0 lower/,
+    )
+    expect(said(heated(1))).not.toMatch(/may have begun/)
+    // High in a wide literature range there is room below.
+    const roomy = judge({ reading: range(94.4, 95.4), rateCPerMin: 3, literature: { lowC: 91, highC: 96 } })
+    expect(roomy.verdict).toBe('consistent with pure')
+    expect(said(roomy)).not.toMatch(/may have begun/)
+  })
+  test('another solvent for another crystal form is not “what the last one did not part”', () => {
+    const form = judge({ reading: range(84, 85), thermometer: IN_PLACE, behaviour: 'other forms' })
+    const { sentence } = form.actions.find(({ code }) => code === 'recrystallize from another solvent') ?? {}
+    expect(sentence).toMatch(/another crystal form may come/)
   })
   test('an hour’s recrystallizing is not advised where a slower tube would tell', () => {
     const fast = { reading: range(91, 96), rateCPerMin: 4 }

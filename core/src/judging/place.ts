@@ -8,7 +8,7 @@ import { furthestEnd } from './measure'
 import { byChanceC, isChecked, type Span } from './owners'
 import { c, said } from './saying'
 import { EUTECTIC_WITHIN_C } from './companion'
-import type { Settled } from './settle'
+import { authenticOffC, mayLieLower, type Settled } from './settle'
 
 const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
 
@@ -38,9 +38,11 @@ export function place(
       said(
         'agrees-with-literature',
         'Within literature',
-        tenths(farC) === 0
-          ? `both ends lie in ${range}`
-          : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`,
+        `${
+          tenths(farC) === 0
+            ? `both ends lie in ${range}`
+            : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`
+        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; heated as it was it may have begun up to ${c(settled.owners.heating.mostC)} lower` : ''}`,
         numbers,
       ),
     ]
@@ -99,10 +101,7 @@ export function authenticItself(
   { against }: Measured,
   rules: HouseWords,
 ): Finding[] {
-  const { authentic, literature } = evidence
-  if (!authentic || !literature) return []
-  const offC =
-    Math.min(0, authentic.onsetC - literature.lowC) + Math.max(0, authentic.clearC - literature.highC)
+  const offC = authenticOffC(evidence)
   if (tenths(Math.abs(offC)) <= rules.literatureWithinC) return []
   const isPoor = against?.what !== 'authentic'
   return [

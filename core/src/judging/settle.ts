@@ -160,7 +160,6 @@ export function heedsAuthentic(evidence: RangeEvidence, rules: HouseWords): bool
 function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Said | null {
   const { authentic, reading, literature } = evidence
   if (!authentic || !heedsAuthentic(evidence, rules)) return null
-  const checked = isChecked(evidence)
   const chanceC = byChanceC(owners)
   const lowerC = authentic.onsetC - reading.onsetC
   const apartC = Math.max(Math.abs(lowerC), Math.abs(authentic.clearC - reading.clearC))
@@ -169,8 +168,11 @@ function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Sai
   if (apartC <= chanceC || (widerC <= chanceC && Math.abs(lowerC) <= chanceC)) {
     const against = contradicted(evidence)
     if (against) return against
-    const bothOffC = literature ? literature.lowC - authentic.onsetC : 0
-    const isOff = !checked && Math.abs(bothOffC) > rules.literatureWithinC
+    const bothOffC = Math.abs(authenticOffC(evidence))
+    // Further off than a checked thermometer may own: the check is wrong, or the authentic sample is none.
+    if (isChecked(evidence) && bothOffC - owners.heating.mostC - ownC(owners) > rules.literatureWithinC)
+      return ['consistent with pure', 'check the thermometer', 'mixed melt', 'sign']
+    const isOff = !isChecked(evidence) && bothOffC > rules.literatureWithinC
     if (tooFast) return ['consistent with pure', 'repeat slower', 'sign', 'mixed melt']
     const off = isOff ? (['check the thermometer'] as const) : []
     return ['consistent with pure', 'sign', ...off, 'mixed melt', 'thin-layer plate']
@@ -187,6 +189,21 @@ function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Sai
   return ['not this compound', 'mixed melt', 'find out what it is', 'thin-layer plate']
 }
 
+/**
+ * How far an authentic sample of the same run lies outside the literature, °C, below 0 for lower. A decomposition point
+ * depends on how it was reached: 0.
+ */
+export function authenticOffC(evidence: RangeEvidence): number {
+  const { authentic, literature } = evidence
+  if (!authentic || !literature || decomposes(evidence)) return 0
+  return Math.min(0, authentic.onsetC - literature.lowC) + Math.max(0, authentic.clearC - literature.highC)
+}
+
+/** What thermometer and reading may own of where one end lies, °C. */
+function ownC({ thermometerC, readingC }: Owners): number {
+  return thermometerC + readingC
+}
+
 function alone(evidence: RangeEvidence, judged: Judged, rules: HouseWords): Said {
   const widthC = tenths(judged.sampleWidth.mostC)
   return widthC <= rules.sharpWidthC ? sharp(evidence, judged, rules) : wide(evidence, judged, rules)
@@ -198,7 +215,11 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
   const withinC = rules.literatureWithinC
   const lowByC = literature.lowC - reading.onsetC
   const highByC = reading.clearC - literature.highC
-  if (tenths(Math.max(lowByC, highByC)) <= withinC) return agreeing(evidence, owners)
+  if (tenths(Math.max(lowByC, highByC)) <= withinC) {
+    if (mayLieLower({ owners }, -lowByC, rules) && mixed?.verdict !== 'same')
+      return contradicted(evidence) ?? ['cannot tell', 'repeat slower', 'melt beside authentic']
+    return agreeing(evidence, owners)
+  }
   // Heating may own what is too high; that it does is for a slower tube to show.
   if (owners.isRateLoose && highByC - owners.heating.mostC <= withinC && lowByC <= withinC)
     return ['cannot tell', 'repeat slower', 'melt beside authentic']
@@ -211,11 +232,13 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
   if (owners.mayBeWet && lowByC > 0 && lowByC <= WET_AND_SHARP_C)
     return ['cannot tell', 'dry and repeat', 'melt beside authentic']
   // What nobody but the sample can own of the distance.
-  const sampleC = Math.max(lowByC, highByC) - owners.thermometerC - owners.readingC
+  const sampleC = Math.max(lowByC, highByC) - ownC(owners)
   if (sampleC <= withinC)
     return !isChecked(evidence)
       ? ['cannot tell', 'check the thermometer', 'melt beside authentic', 'mixed melt']
       : ['cannot tell', 'melt beside authentic', 'check the thermometer', 'mixed melt']
+  if (evidence.behaviour === 'hydrate' && lowByC > 0)
+    return ['cannot tell', 'dry and repeat', 'melt beside authentic', 'mixed melt']
   if (hasOtherForms(evidence))
     return ['cannot tell', 'mixed melt', 'recrystallize from another solvent', 'melt beside authentic']
   const companion = companionAt(evidence)
@@ -225,6 +248,20 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
   if (plate?.sameHeight === false) return ['not this compound', 'find out what it is', 'mixed melt']
   if (highByC > 3 * withinC) return ['not this compound', 'find out what it is', 'mixed melt']
   return ['cannot tell', 'mixed melt', 'melt beside authentic', 'find out what it is']
+}
+
+/**
+ * Heated faster than the house asks, or at a rate nobody measured, both ends read late: what reads where it should may
+ * truly lie lower than the house allows.
+ *
+ * @param aboveLowC how far the onset reads above the low end of the literature, °C
+ */
+export function mayLieLower(
+  { owners }: Pick<Settled, 'owners'>,
+  aboveLowC: number,
+  rules: HouseWords,
+): boolean {
+  return owners.isRateLoose && tenths(owners.heating.mostC - aboveLowC) > rules.literatureWithinC
 }
 
 const UNCLEAR_MIXTURE: Said = ['cannot tell', 'grind again and repeat the mixture', 'thin-layer plate']
