@@ -107,6 +107,8 @@ export interface ShelfVersion {
   readonly version: number
   readonly origin: string
   readonly createdAt: number
+  /** Bench code of who put it there; null for what ships, and where nobody said. */
+  readonly author: string | null
   readonly body: unknown
 }
 /** The simulated balance as it stands. */

@@ -42,6 +42,8 @@ export const shelfItems = pgTable(
     origin: text('origin').notNull(),
     body: json('body').notNull(),
     createdAt: bigint('created_at', { mode: 'number' }).notNull(),
+    /** Bench code of who put it there; null for what ships, and where nobody said. */
+    author: text('author'),
   },
   (table) => [primaryKey({ columns: [table.sort, table.id, table.version] })],
 )

@@ -21,6 +21,8 @@ export interface ShelfRow {
   readonly origin: string
   readonly body: unknown
   readonly createdAt: number
+  /** Bench code of who put it there; null or missing where nobody said. */
+  readonly author?: string | null
 }
 
 /** The body of a version that takes a thing off the shelf. */

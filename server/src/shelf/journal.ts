@@ -59,8 +59,9 @@ export async function openShelfJournal(
 }
 
 function withHash(row: ShelfRow): ShelfRow & { hash: string } {
-  const { sort, id, version, origin, body, createdAt } = row
-  const plain = { sort, id, version, origin, body, createdAt }
+  const { sort, id, version, origin, body, createdAt, author } = row
+  // Versions of before authors were kept have the hash they were given then.
+  const plain = { sort, id, version, origin, body, createdAt, ...(author ? { author } : {}) }
   return { ...plain, hash: hashOf(plain) }
 }
 

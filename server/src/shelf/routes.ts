@@ -1,16 +1,20 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import { OWN_SORTS, type OwnSort } from '@ivory-crystal/core/schemas'
+import { OWN_SORTS, type OwnSort, unstorable } from '@ivory-crystal/core/schemas'
 import { checked, HttpProblem } from '../http/problem'
 import { idOf } from './items'
 import type { ShelfStore } from './shelf'
 
 /** Rows a request may carry; a large file comes in several. */
 const ROWS_MOST = 1000
+/** Bench code of who does it. */
+const AUTHOR = Joi.string().max(80)
 const rowsBody = Joi.object({
   rows: Joi.array().items(Joi.any()).min(1).max(ROWS_MOST).required(),
   dryRun: Joi.boolean().required(),
+  author: AUTHOR,
 })
+const offBody = Joi.object({ id: Joi.string().max(300).required(), author: AUTHOR })
 
 export function shelfRoutes(shelf: ShelfStore): Router {
   const router = Router()
@@ -18,8 +22,11 @@ export function shelfRoutes(shelf: ShelfStore): Router {
     response.json(await shelf.read())
   })
   router.post('/shelf/:sort', async (request, response) => {
-    const { rows, dryRun } = checked<{ rows: unknown[]; dryRun: boolean }>(rowsBody, request.body)
-    response.json(await shelf.put(sortIn(request.params.sort), rows, dryRun))
+    const { rows, dryRun, author } = checked<{ rows: unknown[]; dryRun: boolean; author?: string }>(
+      rowsBody,
+      request.body,
+    )
+    response.json(await shelf.put(sortIn(request.params.sort), rows, dryRun, saidBy(author)))
   })
   router.get('/shelf/:sort/versions', async (request, response) => {
     const sort = sortIn(request.params.sort)
@@ -29,11 +36,17 @@ export function shelfRoutes(shelf: ShelfStore): Router {
     response.json({ versions: await shelf.versions(sort, id) })
   })
   router.post('/shelf/:sort/off', async (request, response) => {
-    const { id } = checked<{ id: string }>(Joi.object({ id: Joi.string().max(300).required() }), request.body)
-    await shelf.takeOff(sortIn(request.params.sort), id)
+    const { id, author } = checked<{ id: string; author?: string }>(offBody, request.body)
+    await shelf.takeOff(sortIn(request.params.sort), id, saidBy(author))
     response.json({})
   })
   return router
+}
+
+function saidBy(author: string | undefined): string | null {
+  const refusal = author === undefined ? null : unstorable(author)
+  if (refusal) throw new HttpProblem(400, 'Cannot be kept', refusal)
+  return author ?? null
 }
 
 function sortIn(text: string): OwnSort {

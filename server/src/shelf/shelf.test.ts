@@ -53,6 +53,11 @@ const own = (change: Partial<Compound> = {}) => ({
   ...change,
 })
 
+const authors = async () => {
+  const asked = await request(at()).get('/api/shelf/compound/versions?id=signed-solid')
+  return (asked.body as { versions: { author: string | null }[] }).versions.map(({ author }) => author)
+}
+
 describe('the shelf', () => {
   test('takes a compound of the lab’s own, its formula and molar mass from the structure', async () => {
     expect(await put('compound', [own()])).toEqual({ added: 1, changed: 0, same: 0, refused: [] })
@@ -157,6 +162,15 @@ describe('the shelf', () => {
       .expect(404)
     await request(at()).post('/api/shelf/compound').send({ rows: [], dryRun: true }).expect(400)
   })
+  test('a version says who put it there, who took it off, and nobody where nobody said', async () => {
+    const sent = (body: object, path = 'compound') => request(at()).post(`/api/shelf/${path}`).send(body)
+    const rows = (source: string) => [own({ id: 'signed-solid', source })]
+    await sent({ rows: rows('first'), dryRun: false, author: 'bench 3' }).expect(200)
+    await sent({ rows: rows('second'), dryRun: false }).expect(200)
+    await sent({ id: 'signed-solid', author: 'instructor' }, 'compound/off').expect(200)
+    await sent({ rows: rows('third'), dryRun: false, author: 'a\u0000b' }).expect(400)
+    expect(await authors()).toEqual(['bench 3', null, 'instructor'])
+  })
   test('what the lab put on it outlives the database, and a torn line', async () => {
     await server.close()
     await rm(join(folder.path, 'database'), { recursive: true })
@@ -167,6 +181,7 @@ describe('the shelf', () => {
     expect((await benzil()).meltLowC).toBe(94.5)
     expect((await shelf()).compounds.some(({ id }) => id === 'bench-solid')).toBe(true)
     expect(await readFile(path, 'utf8')).toBe(kept)
+    expect(await authors()).toEqual(['bench 3', null, 'instructor'])
   })
 })
 

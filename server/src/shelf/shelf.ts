@@ -23,10 +23,14 @@ import type { ShelfJournal } from './journal'
 
 export interface ShelfStore {
   read(): Promise<Shelf>
-  /** Puts rows on the shelf, each as a new version where it changes something; with `dryRun` only says what would be. */
-  put(sort: OwnSort, bodies: readonly unknown[], dryRun: boolean): Promise<ShelfReport>
+  /**
+   * Puts rows on the shelf, each as a new version where it changes something; with `dryRun` only says what would be.
+   *
+   * @param author bench code of who does it; null when nobody said
+   */
+  put(sort: OwnSort, bodies: readonly unknown[], dryRun: boolean, author: string | null): Promise<ShelfReport>
   /** Takes one thing off the shelf; its versions stay on record. */
-  takeOff(sort: OwnSort, id: string): Promise<void>
+  takeOff(sort: OwnSort, id: string, author: string | null): Promise<void>
   versions(sort: OwnSort, id: string): Promise<readonly ShelfVersion[]>
   /**
    * Keeps an answer that no reading of the shelf shows.
@@ -65,7 +69,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
 
   return {
     read: async () => shelfOf(await newest()),
-    put: (sort, bodies, dryRun) =>
+    put: (sort, bodies, dryRun, author) =>
       inTurn(async () => {
         const before = await newest()
         const report = { added: 0, changed: 0, same: 0, refused: [] as { row: number; sentence: string }[] }
@@ -98,18 +102,18 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
             origin: 'own',
             body: finished.body,
             createdAt: clock.now(),
+            author,
           })
         }
         if (!dryRun) await keep([...rows.values()])
         return report
       }),
-    takeOff: (sort, id) =>
+    takeOff: (sort, id, author) =>
       inTurn(async () => {
         const before = (await newest()).get(shelfKey(sort, id))
         if (!isOn(before)) throw new HttpProblem(404, 'Not on the shelf', `“${id}” is not on the shelf.`)
-        await keep([
-          { sort, id, version: before.version + 1, origin: 'own', body: TAKEN_OFF, createdAt: clock.now() },
-        ])
+        const version = before.version + 1
+        await keep([{ sort, id, version, origin: 'own', body: TAKEN_OFF, createdAt: clock.now(), author }])
       }),
     keepSealed: (id, body, clashes = () => false) =>
       inTurn(async () => {
@@ -143,7 +147,13 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
         .from(shelfItems)
         .where(and(eq(shelfItems.sort, sort), eq(shelfItems.id, id)))
         .orderBy(asc(shelfItems.version))
-      return rows.map(({ version, origin, createdAt, body }) => ({ version, origin, createdAt, body }))
+      return rows.map(({ version, origin, createdAt, author, body }) => ({
+        version,
+        origin,
+        createdAt,
+        author,
+        body,
+      }))
     },
   }
 }

@@ -21,6 +21,7 @@ import type {
   StoredEntry,
   UnknownId,
 } from '@ivory-crystal/core'
+import { author } from './writer'
 
 /** The server said no, with a sentence to show. */
 export class Refused extends Error {
@@ -151,9 +152,9 @@ export const api = {
   shelf: () => call<Shelf>('/shelf'),
   /** Rows put on the shelf, each as a new version; with `dryRun` only what would come of it. */
   putOnShelf: (sort: ShelfSort, rows: readonly unknown[], dryRun: boolean) =>
-    call<ShelfReport>(`/shelf/${encodeURIComponent(sort)}`, { rows, dryRun }),
+    call<ShelfReport>(`/shelf/${encodeURIComponent(sort)}`, { rows, dryRun, author: author() }),
   takeOffShelf: (sort: ShelfSort, id: string) =>
-    call<object>(`/shelf/${encodeURIComponent(sort)}/off`, { id }),
+    call<object>(`/shelf/${encodeURIComponent(sort)}/off`, { id, author: author() }),
   shelfVersions: (sort: ShelfSort, id: string) =>
     call<{ versions: ShelfVersion[] }>(
       `/shelf/${encodeURIComponent(sort)}/versions?id=${encodeURIComponent(id)}`,

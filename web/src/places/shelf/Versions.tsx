@@ -20,9 +20,9 @@ export function Versions({
   if (versions)
     return (
       <ul className="quiet mb-0 ps-3">
-        {versions.map(({ version, origin, createdAt, body }) => (
+        {versions.map(({ version, origin, createdAt, author, body }) => (
           <li key={version}>
-            version {version}, {origin}, {day(createdAt)}:{' '}
+            version {version}, {author ?? origin}, {day(createdAt)}:{' '}
             {tell(body, versions.find((one) => one.version === version - 1)?.body ?? null)}
           </li>
         ))}

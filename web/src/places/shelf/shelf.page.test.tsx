@@ -35,11 +35,15 @@ describe('a compound', () => {
   })
   test('shows its versions on asking, or why not', async () => {
     server.shelfVersions.mockResolvedValueOnce({
-      versions: [{ version: 1, origin: 'reference', createdAt: 0, body: { source: 'handbook' } }],
+      versions: [
+        { version: 1, origin: 'reference', author: null, createdAt: 0, body: { source: 'handbook' } },
+        { version: 2, origin: 'own', author: 'bench 3', createdAt: 0, body: { source: 'our standard' } },
+      ],
     })
     const user = at('?id=benzil')
     await user.click(screen.getByRole('button', { name: 'Earlier versions' }))
     await screen.findByText(/version 1, reference, 1 Jan 1970: handbook/)
+    screen.getByText(/version 2, bench 3, 1 Jan 1970: our standard/)
     cleanup()
     server.shelfVersions.mockRejectedValueOnce(new Error('The server cannot be reached.'))
     const again = at('?id=benzil')

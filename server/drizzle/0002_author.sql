@@ -1,0 +1,1 @@
+ALTER TABLE "shelf_items" ADD COLUMN "author" text;
