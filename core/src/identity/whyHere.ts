@@ -46,8 +46,8 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
     const off = Math.abs(seenClearC - expectedClearC) / sd
     const word =
       off <= AS_EXPECTED_SD ? 'as expected' : off <= AGAINST_SD ? 'not quite as expected' : 'against it'
-    const would = isSame ? 'unchanged, near' : 'near'
-    return `With ${nameOf(reference)} it would be all liquid ${would} ${expectedClearC.toFixed(0)} °C; ${seenClearC.toFixed(1)} was seen: ${word}.`
+    const would = isSame ? 'it would melt as it does alone,' : 'it would be'
+    return `With ${nameOf(reference)} ${would} all liquid near ${expectedClearC.toFixed(0)} °C; ${seenClearC.toFixed(1)} was seen: ${word}.`
   })
   return {
     id: candidate.id,

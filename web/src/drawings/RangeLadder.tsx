@@ -161,7 +161,12 @@ function Rung({
   const { onset, clear } = row
   const { left, right, width, isNarrow } = layout
   const nameY = isNarrow ? y - 32 : y
-  const number = { fontSize: 13.5, fontWeight: 700, fill: 'var(--ink)', className: 'label' } as const
+  const number = { fontSize: NUMBER_PX, fontWeight: 700, fill: 'var(--ink)', className: 'label' } as const
+  /** A sign close before the onset stands under the number there, not through it. */
+  const isUnder = (at: number) =>
+    onset !== null &&
+    at > x(onset.value) - ONSET_GAP - widthOf(onset.text, NUMBER_PX) &&
+    at < x(onset.value) - ONSET_GAP
   return (
     <g>
       <path d={`M${left} ${y - 4}H${width - right}`} stroke="var(--hair)" />
@@ -184,7 +189,11 @@ function Rung({
       )}
       {row.signs.map(({ temperature, word }, i) => (
         <g key={i}>
-          <path d={`M${x(temperature.value)} ${y - 14}v20`} stroke="var(--ink-2)" strokeDasharray="2 2" />
+          <path
+            d={`M${x(temperature.value)} ${isUnder(x(temperature.value)) ? `${y + 4}v8` : `${y - 14}v20`}`}
+            stroke="var(--ink-2)"
+            strokeDasharray="2 2"
+          />
           <text
             className="label"
             x={x(temperature.value) + (isSignBefore(x(temperature.value), left) ? -4 : 4)}
@@ -213,7 +222,7 @@ function Rung({
         <path d={`M${x(clear.value)} ${y - 13}v18`} stroke={FILL[row.tone]} strokeWidth="3" />
       )}
       {onset && (
-        <text x={x(onset.value) - 7} y={y + 1} textAnchor="end" {...number}>
+        <text x={x(onset.value) - ONSET_GAP} y={y + 1} textAnchor="end" {...number}>
           {onset.text}
         </text>
       )}
@@ -230,6 +239,10 @@ function Rung({
     </g>
   )
 }
+
+/** Between an onset and its number, px. */
+const ONSET_GAP = 7
+const NUMBER_PX = 13.5
 
 /** A sign is named before its mark, where there is room for that. */
 const isSignBefore = (at: number, left: number) => at - left > 84

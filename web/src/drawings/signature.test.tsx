@@ -122,6 +122,18 @@ describe('the range ladder', () => {
     const positions = [...html.matchAll(/(?:x|d)="M?(-?[\d.]+)/g)].map((m) => Number(m[1]))
     expect(Math.min(...positions)).toBeGreaterThanOrEqual(0)
   })
+  test('a sign shortly before the onset stands under its number, and not through it', () => {
+    const tickOf = (atC: string) => {
+      const html = ladder([row({ signs: [{ temperature: reading(atC), word: 'shrinks' }] })])
+      const [, from, long] = /d="M[\d.]+ (\d+)v(\d+)" stroke="var\(--ink-2\)"/.exec(html) ?? []
+      const numberAt = Number(/y="(\d+)"[^>]*>93\.8</.exec(html)?.[1])
+      return { underBy: Number(from) - numberAt, long: Number(long) }
+    }
+    expect(tickOf('93.6').underBy).toBeGreaterThan(0)
+    const far = tickOf('84.0')
+    expect(far.underBy).toBeLessThan(0)
+    expect(far.long).toBeGreaterThan(-far.underBy)
+  })
 })
 
 describe('the solvent column', () => {

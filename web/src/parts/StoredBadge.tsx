@@ -8,10 +8,12 @@ export function StoredBadge() {
   const waiting = useNotebook((state) => state.waiting)
   const connected = useNotebook((state) => state.connected)
   const notebook = useNotebook((state) => state.notebook)
+  // Where no notebook is open there is nothing to say of it.
+  if (notebook === null) return null
   const lines = waiting === 1 ? '1 line' : `${waiting} lines`
   return (
     <span className={css.badgeStored} role="status">
-      <Link to={`/n/${notebook ?? ''}/this-notebook`} title="What is kept where">
+      <Link to={`/n/${notebook}/this-notebook`} title="What is kept where">
         <span
           className={classNames(css.dot, !connected && css.off, connected && waiting > 0 && css.waiting)}
         />{' '}

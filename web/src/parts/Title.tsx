@@ -13,8 +13,10 @@ export function Title({ title, aside }: { title: string; aside?: ReactNode }) {
     <header className={css.head}>
       <h1>{title}</h1>
       {aside !== undefined && <span className={css.aside}>{aside}</span>}
-      <TablesButton />
-      <StoredBadge />
+      <span className={css.end}>
+        <TablesButton />
+        <StoredBadge />
+      </span>
     </header>
   )
 }

@@ -138,6 +138,36 @@ describe('a form of lines', () => {
     expect(written('observed').map(({ body }) => (body as { text: string }).text)).toEqual(['white needles'])
   })
 
+  test('what is typed while a line is still looked over is not wiped away with it', async () => {
+    await openDemo()
+    let come: (schemas: Awaited<ReturnType<typeof KINDS.observed.schemas>>) => void = () => undefined
+    const schemas = await KINDS.observed.schemas()
+    const late = jest.spyOn(KINDS.observed, 'schemas').mockReturnValue(
+      new Promise((resolve) => {
+        come = resolve
+      }),
+    )
+    const user = showAt(Saw, AT)
+    await user.type(box('seen'), 'white needles')
+    await user.click(press('write'))
+    await user.clear(box('seen'))
+    await user.type(box('seen'), 'and a yellow tinge')
+    come(schemas)
+    await waitFor(() => {
+      expect(written('observed')).toHaveLength(1)
+    })
+    expect(box('seen').value).toBe('and a yellow tinge')
+    late.mockRestore()
+    await user.click(press('write'))
+    await waitFor(() => {
+      expect(box('seen').value).toBe('')
+    })
+    expect(written('observed').map(({ body }) => (body as { text: string }).text)).toEqual([
+      'white needles',
+      'and a yellow tinge',
+    ])
+  })
+
   test('what the schema refuses is not written', async () => {
     await openDemo()
     const user = showAt(Saw, AT)

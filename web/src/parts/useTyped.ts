@@ -1,5 +1,5 @@
 import { bodyRefusal, type Line } from '@ivory-crystal/core'
-import type { FormEvent } from 'react'
+import { type FormEvent, useRef } from 'react'
 import {
   type DefaultValues,
   type FieldErrors,
@@ -44,7 +44,8 @@ export interface TypedForm<T> {
   readonly onSubmit: (event: FormEvent) => void
   /** Hands it in without a form's own event. */
   readonly submit: () => void
-  readonly reset: () => void
+  /** Empties it, but for what stays and what was typed since it was handed in. */
+  readonly reset: (stays?: readonly FieldOf<T>[]) => void
 }
 
 /** Where a problem that is no single field’s is kept among the errors. */
@@ -91,8 +92,11 @@ export function useTyped<T extends object, M>({
       setValue(name as Path<T>, value as PathValue<T, Path<T>>)
     clearErrors()
   }
+  /** What was handed in last: a check takes a moment, and the next line may be typed meanwhile. */
+  const handedIn = useRef<T | null>(null)
   const submit = () => {
     if (formState.isSubmitting) return
+    handedIn.current = structuredClone(form.getValues())
     void handleSubmit(async ({ made }) => {
       const refused: unknown = await keep(made)
       if (typeof refused === 'string') say(refused)
@@ -117,8 +121,17 @@ export function useTyped<T extends object, M>({
       submit()
     },
     submit,
-    reset: () => {
-      form.reset()
+    reset: (stays = []) => {
+      const handed = handedIn.current
+      const isSince = (name: string, value: unknown) =>
+        handed !== null && JSON.stringify(value) !== JSON.stringify(handed[name as FieldOf<T>])
+      const kept = Object.entries(form.getValues()).filter(
+        ([name, value]) => stays.includes(name as FieldOf<T>) || isSince(name, value),
+      )
+      form.reset(
+        { ...(formState.defaultValues as T), ...Object.fromEntries(kept) },
+        { keepDefaultValues: true },
+      )
     },
   }
 }
@@ -168,11 +181,7 @@ export function useLines<T extends object>({
     check: (lines) => checkLines(lines),
     keep(lines) {
       write(...lines)
-      if (stays !== 'everything') {
-        const kept = stays.map((name) => [name, form.typed[name]])
-        form.reset()
-        form.set(Object.fromEntries(kept) as Partial<T>)
-      }
+      if (stays !== 'everything') form.reset(stays)
       written?.()
     },
   })

@@ -122,7 +122,7 @@ function Recorded({ plate, home, onCorrect }: { plate: PlateFacts; home: string;
   return (
     <RecordedPlate plate={plate}>
       <Photographs of={plate.id} usual="plate" />
-      <div className="row-of align-items-center">
+      <div className="row-of align-items-center mt-3">
         {back && (
           <Link className="btn btn-primary" to={back.to}>
             {back.name}
