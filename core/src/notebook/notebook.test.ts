@@ -370,6 +370,11 @@ describe('a prep as it goes', () => {
       text: '15 min of cooling to room temperature are over.',
     })
     expect(nextStep(until('step ticked', 6), benzil, started + 16 * 60_000)?.urgent).toBe(false)
+    // Days later nobody stands beside it any more: what there is to do is the step itself.
+    const later = nextStep(cooling, benzil, started + 3 * 24 * 3_600_000)
+    expect(later).toMatchObject({ station: 'crystallize', urgent: false })
+    expect(later?.text).not.toContain('are over')
+    expect(later?.text).not.toBe('')
   })
   test('a struck weighing makes plan and verdict need a look', () => {
     const weighing = from.find((line) => line.kind === 'weighed') as RawEntry

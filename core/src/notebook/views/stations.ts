@@ -7,7 +7,7 @@ import { isStale } from './stale'
 import { meltsOf } from './melt'
 import { massOf, type PrepFacts, prepOf, recoveryOf, sampleOf } from './prep'
 import { latestRange, rangesOf } from './ranges'
-import { timersOf } from './timers'
+import { timersInUseOf } from './timers'
 
 export type StationState = 'not yet' | 'now' | 'done' | 'needs a look'
 export interface StationFacts {
@@ -97,7 +97,8 @@ export function nextStep(view: View, id: PrepId, now: EpochMs): NextStep | null 
     stations.find(({ state }) => state === 'needs a look') ?? stations.find(({ state }) => state === 'now')
   if (!at) return null
   if (at.state === 'needs a look') return { station: at.station, text: at.reason ?? '', urgent: true }
-  const over = timersOf(view, id, now).find((timer) => timer.leftMs <= 0 && isOpen(prep, timer.timer))
+  // A clock that nobody minds any more makes no hurry: what there is to do stands in the step.
+  const over = timersInUseOf(view, prep, now).find((timer) => timer.leftMs <= 0 && isOpen(prep, timer.timer))
   if (over)
     return { station: at.station, text: `${over.minutes} min of ${over.words} are over.`, urgent: true }
   return { station: at.station, text: stepText(view, prep, at.station), urgent: false }
