@@ -39,6 +39,8 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
     .click()
   await tickNext(page)
   const dissolve = page.getByRole('form', { name: 'Log solvent to dissolve' })
+  // While the solid still dissolves there is no rest to add.
+  await expect(page.getByRole('form', { name: 'Log solvent to dilute' })).toBeHidden()
   for (let i = 0; i < 5; i++) await dissolve.getByRole('button', { name: '+ 0.2 mL' }).click()
   await tickNext(page)
   await page.getByRole('button', { name: /^add the rest: / }).click()

@@ -41,6 +41,8 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
       ...STATIONS.map((one) => `/preps/${subject('01')}/${one}`),
       ...STATIONS.map((one) => `/preps/${subject('11')}/${one}`),
       `/preps/${subject('01')}/labels`,
+      `/preps/${subject('01')}/weigh?show=Account`,
+      `/preps/${subject('11')}/weigh?show=Account`,
     ])
   })
 
@@ -76,6 +78,10 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
       '/instruments/rack',
       '/instruments/rules',
       '/shelf',
+      ...['solvents', 'solubilities', 'procedures'].map((sort) => `/shelf?show=${sort}`),
+      ...['Two standards', 'The class'].map((part) => `/unknowns?show=${encodeURIComponent(part)}`),
+      ...['dial', 'thermometer'].map((part) => `/instruments/dial-block?part=${part}`),
+      '/this-notebook',
       '/explained',
       '/for-instructors',
       '/for-instructors/class',

@@ -1,12 +1,19 @@
 import type { AccountRow } from '@ivory-crystal/core'
 import { fixed } from '../format/format'
+import { inLines } from './placeLabels'
 import { useWidth } from './useWidth'
 
-const HEIGHT = 300
+const LEAST_HEIGHT = 300
 const TOP = 30
-const BOTTOM = HEIGHT - 12
+const UNDER = 12
 const BAR = 44
-const LABEL_STEP = 46
+/** What a label takes: its numbers, and each line of its remark, px. */
+const NUMBERS_PX = 30
+const REMARK_PX = 15
+const REMARK_FONT_PX = 12
+/** On a phone the bars stand closer, and a name under its number, px. */
+const NARROW = 480
+const NAME_PX = 18
 
 const TONES: Readonly<Record<AccountRow['part'], string>> = {
   crystals: 'var(--ink)',
@@ -27,19 +34,28 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
     crudeG,
     parts.reduce((sum, { g }) => sum + g, 0),
   )
-  const perG = (BOTTOM - TOP) / totalG
-  const rightX = Math.min(250, width * 0.34)
+  const isNarrow = width < NARROW
+  const rightX = Math.min(250, width * (isNarrow ? 0.22 : 0.34))
   const textX = rightX + BAR + 22
+  const numbersPx = isNarrow ? NUMBERS_PX + NAME_PX : NUMBERS_PX
+  const remarks = rows.map((row) => inLines(remarkOn(row), width - textX, REMARK_FONT_PX))
+  const steps = remarks.map((lines) => numbersPx + REMARK_PX * lines.length)
+  const height = Math.max(LEAST_HEIGHT, TOP + UNDER + steps.reduce((sum, px) => sum + px, 0))
+  const perG = (height - UNDER - TOP) / totalG
   const placed = parts.map(({ row, g }, i) => {
     const before = parts.slice(0, i).reduce((sum, part) => sum + part.g, 0)
     return { row, y: TOP + before * perG, height: g * perG }
   })
-  const labels = spread(placed.map(({ y, height }) => y + height / 2))
+  const labels = spread(
+    placed.map((part) => part.y + part.height / 2),
+    steps,
+    height - UNDER,
+  )
   return (
     <div ref={frame}>
       <svg
         width={width}
-        height={HEIGHT}
+        height={height}
         role="img"
         aria-label={`Where it went, of ${fixed(crudeG, 3)} g crude: ${parts.map(({ row, g }) => `${row.name} ${fixed(g, 3)} g${row.found ? '' : ' predicted'}`).join(', ')}.`}
       >
@@ -91,18 +107,27 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
               />
               <text x={textX} y={labelY} fontSize="15" fontWeight="700" fill="var(--ink)">
                 {row.found ? fixed(row.found.value, 3) : 'not weighed'}
-                <tspan dx="10" fontWeight="400">
-                  {row.name}
-                </tspan>
+                {isNarrow ? (
+                  <tspan x={textX} dy={NAME_PX} fontWeight="400">
+                    {row.name}
+                  </tspan>
+                ) : (
+                  <tspan dx="10" fontWeight="400">
+                    {row.name}
+                  </tspan>
+                )}
               </text>
-              <text
-                x={textX}
-                y={labelY + 16}
-                className="tiny"
-                style={isLarge(row, crudeG) ? { fill: 'var(--ember)' } : undefined}
-              >
-                {remarkOn(row)}
-              </text>
+              {(remarks[i] ?? []).map((line, k) => (
+                <text
+                  key={k}
+                  x={textX}
+                  y={labelY + numbersPx - NUMBERS_PX + 16 + REMARK_PX * k}
+                  className="tiny"
+                  style={isLarge(row, crudeG) ? { fill: 'var(--ember)' } : undefined}
+                >
+                  {line}
+                </text>
+              ))}
               <text data-predicted x={width} y={labelY} textAnchor="end" fontSize="15" fill="var(--ink-2)">
                 {row.predictedG === null ? '–' : fixed(row.predictedG, 3)}
               </text>
@@ -135,16 +160,18 @@ function remarkOn(row: AccountRow): string {
 /** To the milligram, as it is written. */
 const shownG = (g: number) => Math.round(1000 * g) / 1000
 
-/** Labels kept apart, in their order, inside the drawing. */
-function spread(wanted: readonly number[]): number[] {
+/** Labels kept apart, in their order, inside the drawing: each with the room it takes under its numbers. */
+function spread(wanted: readonly number[], steps: readonly number[], bottom: number): number[] {
   const placed: number[] = []
-  for (const y of wanted)
-    placed.push(Math.max(y, (placed[placed.length - 1] ?? TOP - LABEL_STEP + 14) + LABEL_STEP))
-  const over = (placed[placed.length - 1] ?? 0) - (BOTTOM - 14)
-  if (over <= 0) return placed
-  for (let i = placed.length - 1, floor = BOTTOM - 14; i >= 0; i--) {
-    placed[i] = Math.min(placed[i] as number, floor)
-    floor = (placed[i] as number) - LABEL_STEP
+  let free = TOP + 14
+  for (const [i, y] of wanted.entries()) {
+    placed.push(Math.max(y, free))
+    free = (placed[i] as number) + (steps[i] as number)
+  }
+  let floor = bottom
+  for (let i = placed.length - 1; i >= 0; i--) {
+    placed[i] = Math.min(placed[i] as number, floor - (steps[i] as number) + NUMBERS_PX / 2)
+    floor = (placed[i] as number) - NUMBERS_PX / 2
   }
   return placed
 }

@@ -3,6 +3,7 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import { accountOf, type AccountRow, fold, prepsOf } from '@ivory-crystal/core'
 import { golden } from '../../../core/golden/contract'
 import { MassBalance } from './MassBalance'
+import { widthOf } from './placeLabels'
 import { SolventColumn } from './SolventColumn'
 import { TradeoffChart } from './TradeoffChart'
 
@@ -26,8 +27,24 @@ describe('the drawn balance', () => {
     expect((liquor + 1) / crude).toBeCloseTo(0.2567 / 1.804, 3)
   })
   test('says of each part how it compares', () => {
-    expect(drawn).toContain('0.155 g less than predicted, beyond what weighing explains')
-    expect(drawn).toContain('glass, paper, tubes packed for melting')
+    const words = drawn.replace(/<\/text><text[^>]*>/g, ' ')
+    expect(words).toContain('0.155 g less than predicted, beyond what weighing explains')
+    expect(words).toContain('glass, paper, tubes packed for melting')
+  })
+  test('keeps its remarks apart, within the drawing, and between bars and numbers', () => {
+    const long = rows.map((row) => ({ ...row, why: 'many words '.repeat(14).trim() }))
+    for (const html of [drawn, renderToStaticMarkup(<MassBalance crudeG={1.804} rows={long} />)]) {
+      const height = Number(/<svg[^>]*height="([\d.]+)"/.exec(html)?.[1])
+      const lines = [...html.matchAll(/<text x="([\d.]+)" y="([\d.]+)" class="tiny"[^>]*>([^<]*)</g)]
+        .map(([, x, y, text = '']) => ({ x: Number(x), y: Number(y), text }))
+        .filter(({ y }) => y > 30)
+      expect(lines.length).toBeGreaterThan(2)
+      for (const [i, { x, y, text }] of lines.entries()) {
+        expect(x + widthOf(text, 12)).toBeLessThanOrEqual(640)
+        expect(y).toBeLessThan(height)
+        if (i > 0) expect(y - (lines[i - 1]?.y ?? 0)).toBeGreaterThanOrEqual(14)
+      }
+    }
   })
   test('draws open what was only predicted', () => {
     const open = rows.map((row) =>

@@ -1,6 +1,27 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { placeLabels, widthOf } from './placeLabels'
+import { inLines, placeLabels, widthOf } from './placeLabels'
+
+describe('a text in lines', () => {
+  test('loses no word, and no line of several words is wider than there is room', () => {
+    const word = fc.stringMatching(/^[a-z]{1,14}$/)
+    fc.assert(
+      fc.property(
+        fc.array(word, { minLength: 1, maxLength: 20 }),
+        fc.integer({ min: 20, max: 400 }),
+        (words, wide) => {
+          const lines = inLines(words.join(' '), wide, 12)
+          expect(lines.join(' ')).toBe(words.join(' '))
+          for (const line of lines)
+            if (line.includes(' ')) expect(widthOf(line, 12)).toBeLessThanOrEqual(wide)
+        },
+      ),
+    )
+  })
+  test('is one line where it fits', () => {
+    expect(inLines('0.155 g less than predicted', 400, 12)).toEqual(['0.155 g less than predicted'])
+  })
+})
 
 describe('labels', () => {
   test('that have room stand where they want to, in one row', () => {

@@ -20,6 +20,18 @@ const GAP = 10
 /** Width of a text, about, px. */
 export const widthOf = (text: string, fontPx: number) => LETTER * fontPx * text.length
 
+/** A text in lines of at most a width, px; a word wider than that has a line of its own. */
+export function inLines(text: string, widthPx: number, fontPx: number): readonly string[] {
+  const lines: string[] = []
+  for (const word of text.split(' ')) {
+    const last = lines[lines.length - 1]
+    if (last !== undefined && widthOf(`${last} ${word}`, fontPx) <= widthPx)
+      lines[lines.length - 1] = `${last} ${word}`
+    else lines.push(word)
+  }
+  return lines
+}
+
 /**
  * Labels side by side between two ends, none past an end, none over another: one that would cross is moved a row up.
  *

@@ -123,7 +123,7 @@ function rowsOf(
       liquorG,
       found.liquor,
       predicted
-        ? `${predicted.productInLiquorG.toFixed(3)} g ${product} and ${predicted.impurityInLiquorG.toFixed(3)} g impurity dissolved; the rinse took at most ${predicted.rinseG.toFixed(3)} g`
+        ? `${predicted.productInLiquorG.toFixed(3)} g ${product} and ${predicted.impurityInLiquorG.toFixed(3)} g impurity dissolved; ${predicted.rinseG > 0 ? `the rinse took at most ${predicted.rinseG.toFixed(3)} g` : 'no rinse was logged'}`
         : 'not predicted',
     ),
     row('grit', 'Grit left behind hot', predicted?.gritG ?? null, found.grit, 'what did not dissolve'),
@@ -138,7 +138,7 @@ function rowsOf(
         },
         found.liquor
           ? 'glass, paper, tubes packed for melting'
-          : 'glass, paper, tubes; the liquor is taken as predicted, since it was not weighed',
+          : 'glass, paper, tubes; the liquor, not weighed, is taken as predicted',
       ),
     },
   ]

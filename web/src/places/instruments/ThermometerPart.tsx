@@ -47,7 +47,7 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
           Ice water, and sharp-melting standards over the range you use, heated and packed as your samples
           are. The midpoint read is set against the midpoint of the literature.
         </p>
-        <table className="lines">
+        <table className="lines stacks">
           <thead>
             <tr>
               <th>standard</th>
@@ -63,12 +63,16 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
               const { lowC, highC } = entry.body.literature
               return (
                 <tr key={entry.id}>
-                  <td>{entry.body.standard}</td>
-                  <td className="num">{entry.body.read.map(({ text }) => text).join(' to ')}</td>
-                  <td className="num">
+                  <td className="whole">{entry.body.standard}</td>
+                  <td className="num" data-name="read, °C">
+                    {entry.body.read.map(({ text }) => text).join(' to ')}
+                  </td>
+                  <td className="num" data-name="literature">
                     {lowC === highC ? fixed(lowC, 1) : `${fixed(lowC, 1)} to ${fixed(highC, 1)}`}
                   </td>
-                  <td className="num">{fixed(trueC - readC, 2)}</td>
+                  <td className="num" data-name="add">
+                    {fixed(trueC - readC, 2)}
+                  </td>
                   <td>
                     <Button
                       size="sm"

@@ -48,6 +48,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const typed = form.typed.portion
   const whole = unit === 'mL' ? solventLeft(prep, use) : null
   const wholeText = whole ? millilitres(whole.ml) : ''
+  const presets = presetsFor(use, unit, plan).filter((text) => Number(text) !== Number(wholeText))
   const press = (text: string) => () => {
     const made = make({ portion: text })
     if (made.ok) write(...made.value)
@@ -68,7 +69,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
       aria-label={`Log solvent to ${use}`}
       onSubmit={form.onSubmit}
     >
-      {presetsFor(use, unit, plan).map((text) => (
+      {presets.map((text) => (
         <Button key={text} variant="outline-primary" size="sm" onClick={press(text)}>
           + {text} {unit}
         </Button>

@@ -73,7 +73,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           </Button>
         </div>
       )}
-      {step.portions && (!tick || isNext) && (
+      {step.portions && (!tick || isNext) && !isBeforeItsTurn(step, prep) && (
         <div className={css.under}>
           <Portions prep={prep} use={step.portions} />
         </div>
@@ -95,6 +95,15 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       {step.stop && <Stop step={step} prep={prep} ticked={tick !== undefined} />}
     </li>
   )
+}
+
+/** Solvent is added step by step: “the rest” is none while the solid still dissolves. */
+function isBeforeItsTurn(step: Step, prep: PrepFacts): boolean {
+  if (prep.portions.some(({ body }) => body.use === step.portions)) return false
+  const at = prep.steps.findIndex(({ id }) => id === step.id)
+  return prep.steps
+    .slice(0, at)
+    .some((earlier) => earlier.portions !== undefined && !prep.ticked.has(earlier.id))
 }
 
 /** Ticked this much before its time is as good as waited for, ms. */

@@ -48,8 +48,9 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
       <div>
         <h2>First, the mass of the crude</h2>
         <p className="quiet mt-2">
-          Put 20 to 30 mg aside first, in a labelled vial: for its melting range, a plate and a seed. Weigh
-          the rest tared in a boat, or by difference: everything after this takes its amounts from it.
+          Weigh all of it, tared in a boat or by difference: everything after this takes its amounts from it.
+          Some 20 to 30 mg of it then go aside in a labelled vial, for its melting range, a plate and a seed;
+          the plan takes them off.
         </p>
         {crude?.weighing && !trouble.ok && <p className="look">{trouble.problem.sentence}</p>}
         {crude && <WeighingForm sample={crude.id} role="crude" what="the crude" />}

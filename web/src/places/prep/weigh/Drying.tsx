@@ -50,7 +50,7 @@ export function Drying({ prep }: { prep: PrepFacts }) {
       )}
       {rule.constantMassToleranceG === null && trend.length === 1 && (
         <p className="quiet mb-0">
-          Weigh it again after more air: the trend shows whether it still loses solvent.
+          Weigh it again after more drying: the trend shows whether it still loses solvent.
         </p>
       )}
     </section>
