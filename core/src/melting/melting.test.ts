@@ -179,6 +179,16 @@ describe('reading the map', () => {
     expect(compositionFromRange(benzil, benzoin, { onsetC: 65, clearC: 91 }, 0.3)?.doubt).toContain(
       '65 °C was seen',
     )
+    // Too little for its clear point, wherever in its interval that lies.
+    expect(compositionFromRange(benzil, benzoin, { onsetC: 89, clearC: 90 }, 0.3)?.doubt).toContain(
+      'another impurity',
+    )
+  })
+  test('sharp and just below the pure compound is no misfit: its clear point cannot tell it from pure', () => {
+    const found = compositionFromRange(benzil, benzoin, { onsetC: 94.3, clearC: 94.6 }, 0.3)
+    expect(found?.predictedOnsetC).toBeLessThan(90.3)
+    expect(found?.high).toBe(1)
+    expect(found?.doubt).toBeNull()
   })
   test('each field of the map says what is in it, and how the tube looks', () => {
     const at = (x: number, t: number) => phasePoint(benzil, benzoin, x, t)

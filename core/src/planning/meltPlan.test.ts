@@ -225,6 +225,24 @@ describe('what to do now', () => {
     expect(from(0.01, last + 300)).toMatchObject({ inMin: null })
     expect(from(4, last + 300)).toMatchObject({ inMin: 2 })
   })
+  test('heated by hand it is turned down before the start, since it runs on', () => {
+    const byHand: MeltFacts = {
+      ...after('tubes in'),
+      planned: {
+        ...ramped.planned,
+        body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
+      },
+    }
+    const last = byHand.run?.commands.at(-1)?.body.atS ?? 0
+    const heated = (nowC: number, rate: number, sinceS = 300) =>
+      at(byHand, { nowC, rateCPerMin: rate, phase: 'heating', atS: last + sinceS })
+    expect(heated(startC - 30, 14)).toEqual({ say: 'heat by hand', toC: startC })
+    expect(heated(startC - 12, 14)).toEqual({ say: 'turn down', rateCPerMin: 14, toC: startC })
+    expect(heated(watchFromC - 0.5, 14)).toMatchObject({ say: 'turn down' })
+    expect(heated(startC - 1.5, 1)).toEqual({ say: 'heat by hand', toC: startC })
+    // Just turned, the rate still tells of what was before.
+    expect(heated(startC - 12, 14, 10)).toEqual({ say: 'heat by hand', toC: startC })
+  })
   test('a block above the start cools first, and no tube goes into it', () => {
     const hot = { nowC: startC + 12, phase: 'idle' as const, rateCPerMin: null }
     expect(at(after(), hot)).toEqual({ say: 'cool first', toC: startC })

@@ -1,6 +1,6 @@
 import type { MeltFacts } from '../notebook/views/melt'
-import { dialTurnsOf, nextTurn } from './dialTurns'
-import { type Announcement, announcementOf, type Moment } from './watching'
+import { dialTurnsOf, isSettled, nextTurn } from './dialTurns'
+import { type Announcement, announcementOf, meltRateOf, type Moment } from './watching'
 
 /** What whoever watches does now, in one line. */
 export type Move =
@@ -11,12 +11,16 @@ export type Move =
   /** `inMin` is 0 when it is due, null while nobody can say. */
   | { readonly say: 'turn'; readonly dial: number; readonly atC: number; readonly inMin: number | null }
   | { readonly say: 'heat by hand'; readonly toC: number }
+  /** What is heated runs on: turned down only at the start it would be past it. */
+  | { readonly say: 'turn down'; readonly rateCPerMin: number; readonly toC: number }
   | { readonly say: 'all told' }
 
 /** A turn of the dial is announced this long before it is due, min. */
 const ANNOUNCED_MIN = 1
 /** Tubes may go in this far from the start temperature, °C. */
 const TUBES_WITHIN_C = 2
+/** A block heated fast runs on for about so long after its dial is turned down, min. */
+const RUNS_ON_MIN = 1
 
 /**
  * The one thing to do now: what is due before what is to come.
@@ -48,12 +52,26 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   }
   if (turn && turn.dueInMin !== null && turn.dueInMin <= ANNOUNCED_MIN)
     return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: turn.dueInMin }
-  if (said)
-    return said.say === 'opens' && heating.by === 'hand' && (nowC ?? 0) < window.startC
-      ? { say: 'heat by hand', toC: window.startC }
-      : said
+  if (said?.say === 'opens' && heating.by === 'hand' && nowC !== null) {
+    if (rateCPerMin !== null && runsPast(melt, { nowC, atS, rateCPerMin }))
+      return { say: 'turn down', rateCPerMin, toC: window.startC }
+    if (nowC < window.startC) return { say: 'heat by hand', toC: window.startC }
+  }
+  if (said) return said
   if (heating.by === 'hand' && nowC === null) return { say: 'heat by hand', toC: window.startC }
   return null
+}
+
+/** Whether it is heated so fast that, turned down now, it would still run past the start; once the rate tells of it. */
+function runsPast(
+  melt: MeltFacts,
+  { nowC, atS, rateCPerMin }: { nowC: number; atS: number; rateCPerMin: number },
+): boolean {
+  return (
+    isSettled(melt, atS) &&
+    rateCPerMin > meltRateOf(melt).max &&
+    nowC + rateCPerMin * RUNS_ON_MIN >= melt.planned.body.window.startC
+  )
 }
 
 /**

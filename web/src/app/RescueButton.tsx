@@ -5,7 +5,7 @@ import { useRescueSheet } from './rescueSheet'
 export function RescueButton() {
   const set = useRescueSheet((state) => state.set)
   return (
-    <div>
+    <div className="mt-3">
       <Button
         className="text-nowrap"
         variant="outline-primary"

@@ -26,7 +26,7 @@ export function HeatingPlan({
           {heating.by === 'dial' && <DialRows heating={heating} control={control} />}
           {heating.by === 'hand' && (
             <tr>
-              <td className="whole">Slow part</td>
+              <td className="whole text-nowrap">Slow part</td>
               <td className="num">
                 {fixed(window.startC, 1)} to {fixed(window.stopC, 1)} °C
               </td>
@@ -35,17 +35,15 @@ export function HeatingPlan({
             </tr>
           )}
           <tr>
-            <td className="whole">Eye at the lens</td>
+            <td className="whole text-nowrap">Eye at the lens</td>
             <td className="num">from {fixed(window.watchFromC, 1)} °C</td>
             <td className="num">
-              {window.watchFromMin === null ? '' : `after ${fixed(window.watchFromMin, 0)} min`}
+              {window.watchFromMin === null
+                ? 'how long is not known'
+                : `after ${fixed(window.watchFromMin, 0)} min`}
             </td>
             <td className="num">
-              <b>
-                {window.totalMin === null
-                  ? 'nobody can say how long'
-                  : `${fixed(window.totalMin, 0)} min in all`}
-              </b>
+              {window.totalMin !== null && <b>{fixed(window.totalMin, 0)} min in all</b>}
             </td>
           </tr>
         </tbody>
@@ -80,7 +78,7 @@ function RampRows({ plan }: { plan: RampPlan }) {
   const minutes = wholeParts(plan.segments.map((segment) => segment.minutes))
   return plan.segments.map((segment, i) => (
     <tr key={segment.kind}>
-      <td className="whole">{SEGMENT_WORDS[segment.kind]}</td>
+      <td className="whole text-nowrap">{SEGMENT_WORDS[segment.kind]}</td>
       <td className="num">
         {fixed(segment.fromC, 1)} to {fixed(segment.toC, 1)} °C
       </td>
@@ -93,7 +91,7 @@ function RampRows({ plan }: { plan: RampPlan }) {
 function DialRows({ heating: { plan }, control }: { heating: Heating & { by: 'dial' }; control: string }) {
   return plan.steps.map((step, i) => (
     <tr key={step.atMin}>
-      <td className="whole">
+      <td className="whole text-nowrap">
         {i === 0 ? 'Set the' : 'Turn the'} {control} to <b>{step.dial}</b>
       </td>
       <td className="num">at {fixed(step.atC, 0)} °C</td>

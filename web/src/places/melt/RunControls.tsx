@@ -92,6 +92,7 @@ const URGENT: readonly Move['say'][] = [
   'at the stop',
   'past the stop',
   'too fast',
+  'turn down',
   'tubes in',
 ]
 
@@ -189,6 +190,7 @@ function DialCommand({
   const turn = nextTurn(melt, now.nowC ?? window.startC, now.atS, now.rateCPerMin)
   const isIn = melt.run?.commands.some(({ body }) => body.command.kind === 'tubes in') === true
   const due = turn?.dueInMin ?? null
+  const stands = dialStandsAt(melt)
   return (
     <>
       {!isIn && tubesMayGoIn(melt, now) && <TubesIn run={run} />}
@@ -211,11 +213,20 @@ function DialCommand({
       {!turn && <OtherSetting run={run} control={control} />}
       {dial && (
         <span className="quiet">
-          The {control} goes from 0 to {dial.max} in steps of {dial.step}.
+          The {control} goes from 0 to {dial.max} in steps of {dial.step}
+          {stands === null ? '' : `; it stands at ${stands}`}.
         </span>
       )}
     </>
   )
+}
+
+/** What it was last turned to in this run; null before. */
+function dialStandsAt({ run }: MeltFacts): number | null {
+  const settings = run?.commands.flatMap(({ body: { command } }) =>
+    command.kind === 'dial' ? [command.setting] : [],
+  )
+  return settings?.at(-1) ?? null
 }
 
 /** A setting of the watcher's own choosing. */

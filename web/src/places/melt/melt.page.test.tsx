@@ -79,7 +79,7 @@ describe('planning the heating', () => {
   test('a flame nobody has learned is heated by hand, and says so', async () => {
     const user = await planOn('oil-bath-tube')
     screen.getByText(/What this flame does has not been learned yet/)
-    screen.getByText('nobody can say how long')
+    screen.getByText('how long is not known')
     await user.click(press('Plan this melt'))
     expect(planned()[0]?.heating.by).toBe('hand')
   })

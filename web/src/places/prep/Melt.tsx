@@ -53,7 +53,6 @@ export function Melt({ prep }: StationProps) {
       <PrepLadder prep={prep} />
       <RepeatsTable rows={ranges} />
       <Runs melts={melts.filter((melt) => !isUnderWay(melt))} />
-      <Photographs of={prep.id} usual="tubes" />
       {complete && (
         <p className="mt-3">
           <Link className="btn btn-primary" to={`${base}/judge`}>
@@ -63,6 +62,8 @@ export function Melt({ prep }: StationProps) {
       )}
       {ranges.length > 0 && <hr className="rule" />}
       <MeltPlan prep={prep} again={ranges.length > 0} />
+      <hr className="rule" />
+      <Photographs of={prep.id} usual="tubes" />
     </>
   )
 }

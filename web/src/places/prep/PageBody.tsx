@@ -194,7 +194,7 @@ function Data({ prep }: { prep: PrepFacts }) {
                   </span>
                 </td>
                 <td className="num">
-                  {millilitres(hotML)} / {millilitres(rinseML)} mL
+                  {millilitres(hotML)} mL / {rinseML > 0 ? `${millilitres(rinseML)} mL` : 'none'}
                 </td>
               </tr>
             </>

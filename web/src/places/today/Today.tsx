@@ -62,6 +62,10 @@ function TodayList() {
             Begin a prep
           </Link>
           <p className="mt-4 mb-0">
+            Never seen it melt? <Link to={`${base}/practice`}>Practise first</Link>: five short exercises, and
+            nothing counts.
+          </p>
+          <p className="mt-1 mb-0">
             A vial without a name? <Link to={`${base}/unknowns`}>Open a case</Link> and melt it.
           </p>
           <p className="mt-1">
