@@ -5,7 +5,8 @@ import type { BudgetRow, Finding, Measured } from './judgement'
 import { boiledOut, decomposes, hasOtherForms, saw } from './owners'
 import { atEutectic, authenticItself, place } from './place'
 import { c, said } from './saying'
-import { isNoBetter, scatterC, type Settled } from './settle'
+import { scatterC } from './asOne'
+import { isNoBetter, type Settled } from './settle'
 
 /** What the range shows, each with its numbers: the width first, then the place, then what else speaks. */
 export function findingsOf(

@@ -1,8 +1,8 @@
-import { zeroRateRange } from '../heating/observedRange'
+import { asOne, scatterC } from './asOne'
 import { companionAt } from './companion'
 import type { MeltingRange } from '../melting/meltingRange'
 import type { NextStep, Verdict } from './judgement'
-import type { HouseWords, RangeEvidence, Repeat } from './evidence'
+import type { HouseWords, RangeEvidence } from './evidence'
 import { tenths } from '../math/tenths'
 import {
   byChanceC,
@@ -60,46 +60,6 @@ export function settle(read: RangeEvidence, rules: HouseWords): Settled {
   }
 }
 
-/** The fastest of several rates is so much faster than the slowest, or they count as one. */
-const TWO_RATES = 1.6
-
-/** The evidence as one reading, with the share of one mark’s error that it carries. */
-interface AsOne {
-  readonly evidence: RangeEvidence
-  readonly share: number
-}
-
-/**
- * Heated at several rates, a range is looked back to no rate at all, and heating owns nothing more. Tubes heated
- * alike that agree count as one better reading; beside an authentic sample the tube of that run stands.
- */
-function asOne(evidence: RangeEvidence, rules: HouseWords): AsOne {
-  const tubes = [{ ...evidence.reading, rateCPerMin: evidence.rateCPerMin }, ...evidence.repeats]
-  const isTwoRates = (p: Repeat, q: Repeat) =>
-    Math.max(p.rateCPerMin, q.rateCPerMin) >= TWO_RATES * Math.min(p.rateCPerMin, q.rateCPerMin)
-  const scatters = tubes.some((p, i) =>
-    tubes.slice(i).some((q) => !isTwoRates(p, q) && tenths(scatterC([p, q])) > rules.repeatWithinC),
-  )
-  if (scatters) return { evidence, share: 1 }
-  if (tubes.some((p) => tubes.some((q) => isTwoRates(p, q)))) return lookedBack(evidence, tubes)
-  if (evidence.authentic) return { evidence, share: 1 }
-  const mean = (end: 'onsetC' | 'clearC') => tubes.reduce((sum, tube) => sum + tube[end], 0) / tubes.length
-  const reading = { onsetC: mean('onsetC'), clearC: mean('clearC') }
-  return { evidence: { ...evidence, reading }, share: 1 / Math.sqrt(tubes.length) }
-}
-
-/** A straight line looked back to zero carries more error than its points: σ·√(1/n + r̄²/Σ(r − r̄)²). */
-function lookedBack(evidence: RangeEvidence, tubes: readonly Repeat[]): AsOne {
-  const { onsetC, clearC } = zeroRateRange(tubes)
-  const mean = tubes.reduce((sum, { rateCPerMin }) => sum + rateCPerMin, 0) / tubes.length
-  const spread = tubes.reduce((sum, { rateCPerMin }) => sum + (rateCPerMin - mean) ** 2, 0)
-  const reading = { onsetC, clearC: Math.max(onsetC, clearC) }
-  return {
-    evidence: { ...evidence, reading, rateCPerMin: 0, rateMeasured: true, repeats: [] },
-    share: Math.sqrt(1 / tubes.length + mean ** 2 / spread),
-  }
-}
-
 /** What was done already, or is as it should be, is not asked for again, except first: then it is to be repeated. */
 function withoutDone(
   [first = 'repeat as it was', ...rest]: readonly NextStep[],
@@ -140,13 +100,6 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
   if (behaviour === 'hydrate' && isWide && loses)
     return ['cannot tell', 'dry and repeat', 'recrystallize from another solvent']
   return null
-}
-
-/** How far apart tubes of one sample lie at either end, °C. */
-export function scatterC(tubes: readonly MeltingRange[]): number {
-  const spread = (end: 'onsetC' | 'clearC') =>
-    Math.max(...tubes.map((tube) => tube[end])) - Math.min(...tubes.map((tube) => tube[end]))
-  return Math.max(spread('onsetC'), spread('clearC'))
 }
 
 /** An authentic sample that is itself low and wide, on a thermometer that is right, speaks for nothing. */
