@@ -31,7 +31,7 @@ export function checksFor(
       id: 'scale-covers-the-range',
       told: covers ? 'fine' : 'trouble',
       sentence: covers
-        ? `The scale, ${thermometer.lowC} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C to spare.`
+        ? `The scale, ${String(thermometer.lowC).replace('-', '−')} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C to spare.`
         : `The scale ends at ${thermometer.highC} °C; ${(stopC + SCALE_ROOM_C).toFixed(0)} °C is wanted. A thermometer taken past its scale breaks: use another.`,
     },
     ...(reaches
