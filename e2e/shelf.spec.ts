@@ -24,7 +24,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await form.getByRole('button', { name: 'Save as a new version' }).click()
   await expect(page.getByText('94.5 to 96.0 °C')).toBeVisible()
   await page.getByRole('button', { name: 'Earlier versions' }).click()
-  await expect(page.getByText(/version 2, own, .*our handbook, 3rd edition/)).toBeVisible()
+  await expect(page.getByText(/version 2, this bench, .*our handbook, 3rd edition/)).toBeVisible()
 
   // A CSV with good rows, a bad structure and a range upside down.
   const rows = [

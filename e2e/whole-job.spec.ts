@@ -106,7 +106,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await page.getByRole('link', { name: 'Go on to collect' }).click()
   await tickNext(page)
   await tickNext(page)
-  await page.getByRole('button', { name: `+ ${rinseML.toFixed(1)} mL` }).click()
+  await page.getByRole('button', { name: `add the rest: ${rinseML.toFixed(1)} mL` }).click()
   await tickNext(page)
   await page.getByRole('button', { name: 'Start 10 min' }).click()
   await tickNext(page)

@@ -300,7 +300,9 @@ test('why each candidate stands where it does', () => {
   const mixtures = [{ reference: naphthol, onsetC: 58, clearC: 76 }]
   const why = whyHere({ unknown: UNKNOWN, candidates, mixtures }, (id) => id)
   const of = (id: string) => why.find((one) => one.id === id)
-  expect(of('1-naphthol')?.sentence).toContain('it would melt as it does alone, all liquid near 95 °C; 76.0 was seen: against it')
+  expect(of('1-naphthol')?.sentence).toContain(
+    'it would melt as it does alone, all liquid near 95 °C; 76.0 was seen: against it',
+  )
   expect(of('methyl 4-nitrobenzoate')?.aboveLiteratureC).toBeCloseTo(-1.2, 9)
   expect(of('methyl 4-nitrobenzoate')?.sentence).toContain('1.2 °C below its literature top')
   expect(of('triphenylmethane')?.sentence).toContain('0.8 °C above its literature top')
