@@ -167,6 +167,13 @@ describe('what to do now', () => {
   })
   const at = (melt: MeltFacts, change: Partial<Parameters<typeof moveOf>[1]>) =>
     moveOf(melt, { nowC: 22, atS: 1e5, phase: 'idle', rateCPerMin: null, isConnected: true, ...change })
+  const byHand: MeltFacts = {
+    ...after('tubes in'),
+    planned: {
+      ...ramped.planned,
+      body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
+    },
+  }
   test('goes from preheating to the end, one thing at a time', () => {
     expect(at(after(), {})).toEqual({ say: 'preheat', toC: startC })
     const heating = after('preheat')
@@ -204,13 +211,6 @@ describe('what to do now', () => {
       })
   })
   test('by hand nobody can say how long until the rate has settled', () => {
-    const byHand: MeltFacts = {
-      ...after('tubes in'),
-      planned: {
-        ...ramped.planned,
-        body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
-      },
-    }
     const from = (rate: number | null, atS: number) =>
       announcementOf(byHand, {
         nowC: watchFromC - 8,
@@ -226,13 +226,6 @@ describe('what to do now', () => {
     expect(from(4, last + 300)).toMatchObject({ inMin: 2 })
   })
   test('heated by hand it is turned down before the start, since it runs on', () => {
-    const byHand: MeltFacts = {
-      ...after('tubes in'),
-      planned: {
-        ...ramped.planned,
-        body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
-      },
-    }
     const last = byHand.run?.commands.at(-1)?.body.atS ?? 0
     const heated = (nowC: number, rate: number, sinceS = 300) =>
       at(byHand, { nowC, rateCPerMin: rate, phase: 'heating', atS: last + sinceS })
