@@ -159,13 +159,13 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   const shown = Number(
     (await cell(page, 'first liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN,
   )
-  // Typed 15 s late to the half degree, and back within a reading's error of what stood there at the press.
+  // Typed 15 s late to the half degree, and back within a division and a second or two of what stood at the press.
   expect(shown).toBeLessThan(Number(half(late.probe.value)))
-  expect(Math.abs(shown - wet.probe.value)).toBeLessThan(0.5)
+  expect(Math.abs(shown - wet.probe.value)).toBeLessThan(0.75)
   const top = Number(
     (await cell(page, 'all liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN,
   )
-  expect(Math.abs(top - clear.probe.value)).toBeLessThan(0.5)
+  expect(Math.abs(top - clear.probe.value)).toBeLessThan(0.75)
   // A line stands on the page before the server has it: the ledger is asked until it does.
   await expect.poll(() => forMarks(demo)).toBe(markedBefore + 2)
 })

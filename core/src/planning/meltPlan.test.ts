@@ -225,6 +225,19 @@ describe('what to do now', () => {
     expect(from(0.01, last + 300)).toMatchObject({ inMin: null })
     expect(from(4, last + 300)).toMatchObject({ inMin: 2 })
   })
+  test('read by eye, the thermometer is read before any tube goes in', () => {
+    const unread: MeltFacts = {
+      ...byHand,
+      run: {
+        ...run,
+        commands: [],
+        started: { ...run.started, body: { ...run.started.body, feed: 'by hand' } },
+      },
+    }
+    expect(at(unread, { nowC: null, phase: null })).toEqual({ say: 'read first' })
+    expect(at(unread, { nowC: 22, phase: null })).toMatchObject({ say: 'heat by hand' })
+    expect(at(unread, { nowC: startC, phase: null })).toEqual({ say: 'tubes in' })
+  })
   test('heated by hand it is turned down before the start, since it runs on', () => {
     const last = byHand.run?.commands.at(-1)?.body.atS ?? 0
     const heated = (nowC: number, rate: number, sinceS = 300) =>

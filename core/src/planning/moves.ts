@@ -6,7 +6,7 @@ import { type Announcement, announcementOf, meltRateOf, type Moment } from './wa
 export type Move =
   | Announcement
   | { readonly say: 'cool first' | 'preheat' | 'heats to'; readonly toC: number }
-  | { readonly say: 'tubes in' }
+  | { readonly say: 'tubes in' | 'read first' }
   | { readonly say: 'slow down'; readonly rateCPerMin: number; readonly toC: number }
   /** `inMin` is 0 when it is due, null while nobody can say. */
   | { readonly say: 'turn'; readonly dial: number; readonly atC: number; readonly inMin: number | null }
@@ -42,6 +42,8 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   if (turn && turn.dueInMin === 0) return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: 0 }
   if (!isIn && nowC !== null && nowC > hottestForTubesC(melt, moment) && !given.has('ramp'))
     return { say: 'cool first', toC: window.startC }
+  // Read by eye, and nothing read yet: whether it is hot nobody here knows.
+  if (!isIn && nowC === null && (byHand || phase !== null)) return { say: 'read first' }
   if (!isIn && tubesMayGoIn(melt, moment)) return { say: 'tubes in' }
   if (heating.by === 'ramp' && !byHand) {
     if (!isIn) return { say: given.has('preheat') ? 'heats to' : 'preheat', toC: window.startC }

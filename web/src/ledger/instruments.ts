@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import type { InstrumentState } from '@ivory-crystal/core'
 import { api } from './api'
+import { useNotebook } from './notebook'
 
 const ASK_EVERY_MS = 5000
 
@@ -10,9 +11,10 @@ export interface InstrumentsAsked {
   readonly trouble: string | null
 }
 
-/** The instruments as they stand, asked again every few seconds: one at rest sends nothing. */
+/** The instruments as they stand, asked again every few seconds (one at rest sends nothing), and when there is a new one. */
 export function useInstruments(): InstrumentsAsked {
   const [asked, setAsked] = useState<InstrumentsAsked>({ states: null, trouble: null })
+  const shelved = useNotebook((state) => state.shelf?.instruments)
   useEffect(() => {
     // A resting block sends nothing, so it is asked.
     let wanted = true
@@ -32,6 +34,6 @@ export function useInstruments(): InstrumentsAsked {
       wanted = false
       clearInterval(timer)
     }
-  }, [])
+  }, [shelved])
   return asked
 }

@@ -35,8 +35,9 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
     ({ temperature, entry }) => temperature === null && nowS - entry.body.pressedAtS <= MARK_WAITS_S,
   )
   const last = linesOf(view, melt.id, 'temperature typed').at(-1)
-  const lastS = melt.run ? readingsOf(view, melt.id, melt.run.id).lastSample : 0
-  const isDue = nowS - lastS >= READ_EVERY_S
+  const read = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
+  const lastS = read?.lastSample ?? 0
+  const isDue = read?.probeC.size === 0 || nowS - lastS >= READ_EVERY_S
   const wants = waiting !== undefined || isDue
   const wanted = waiting?.entry.id
   useEffect(() => {

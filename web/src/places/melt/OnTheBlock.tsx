@@ -5,6 +5,7 @@ import {
   correctedRange,
   type Instrument,
   isSlowPart,
+  linesOf,
   type MeltFacts,
   meltRateOf,
   nextTurn,
@@ -87,12 +88,14 @@ function Temperature({
             {melt.planned.body.instrumentName.toLowerCase()}, read by eye{' '}
             {instrument?.simulated && <span className="simulated ms-1">simulated</span>}
           </span>
-          {instrument && (
+          {instrument?.simulated ? (
             <Thermometer
               valueC={reading?.probe.value ?? null}
               lowC={instrument.thermometer.lowC}
               highC={instrument.thermometer.highC}
             />
+          ) : (
+            <LastRead melt={melt} now={now} />
           )}
         </div>
       )}
@@ -104,6 +107,28 @@ function Temperature({
     </div>
   )
 }
+
+/** A real thermometer is before the eye: here stands what it was last read at, and about where it is by now. */
+function LastRead({ melt, now }: { melt: MeltFacts; now: MeltMoment }) {
+  const last = useNotebook(({ view }) => linesOf(view, melt.id, 'temperature typed').at(-1)?.body ?? null)
+  const ago = last && now.atS - last.atS
+  return (
+    <>
+      <div className="block-c">
+        {last?.temperature.text ?? '–'}
+        <small>°C</small>
+      </div>
+      <span className="quiet">
+        {ago === null
+          ? 'nothing read yet'
+          : `read ${span(ago * 1000)} ago${now.nowC !== null && ago >= TELLS_AFTER_S ? `; about ${fixed(now.nowC, 0)} °C now` : ''}`}
+      </span>
+    </>
+  )
+}
+
+/** A reading this fresh needs no estimate beside it, s. */
+const TELLS_AFTER_S = 15
 
 /** Three notes once when the window opens; two when a turn of the dial falls due. What is rung is also said on screen. */
 function useCalls(melt: MeltFacts, { nowC, atS, rateCPerMin }: MeltMoment, muted: boolean): void {

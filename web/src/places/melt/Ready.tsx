@@ -25,6 +25,7 @@ export function Ready({
   const { states } = useInstruments()
   const blockC = states?.find((one) => one.instrument.id === instrument?.id)?.blockC ?? null
   const isSimulated = instrument?.simulated === true
+  const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
   const { notebook = '' } = useParams()
   // A tube of an unknown nobody has sealed holds nothing: the way to its case stands where that is said.
   const unsealed = useNotebook(
@@ -42,26 +43,18 @@ export function Ready({
           On the {instrumentName.toLowerCase()} {isSimulated && <span className="simulated">simulated</span>}
         </p>
         <div className="row-of mb-3">
-          <Button
-            disabled={run.busy}
-            onClick={() => {
-              run.start('instrument')
-            }}
-          >
-            {isSimulated
-              ? `Start the simulated ${instrumentName.toLowerCase()}`
-              : 'Start, the instrument is connected'}
-          </Button>
-          {!isSimulated && (
+          {ways.map(({ feed, says }, i) => (
             <Button
-              variant="outline-primary"
+              key={feed}
+              variant={i === 0 ? 'primary' : 'outline-primary'}
+              disabled={run.busy}
               onClick={() => {
-                run.start('hand')
+                run.start(feed)
               }}
             >
-              Start, its thermometer is read by eye
+              {says}
             </Button>
-          )}
+          ))}
           <Button
             variant="outline-primary"
             onClick={() => {
@@ -103,4 +96,17 @@ export function Ready({
       </aside>
     </div>
   )
+}
+
+interface Way {
+  readonly feed: Parameters<Run['start']>[0]
+  readonly says: string
+}
+
+/** How a melt can be begun, the likeliest first: by eye, as long as a connected instrument was never heard. */
+function waysToStart(name: string, isSimulated: boolean, isHeard: boolean): readonly Way[] {
+  if (isSimulated) return [{ feed: 'instrument', says: `Start the simulated ${name.toLowerCase()}` }]
+  const connected: Way = { feed: 'instrument', says: 'Start, the instrument is connected' }
+  const byEye: Way = { feed: 'hand', says: 'Start, its thermometer is read by eye' }
+  return isHeard ? [connected, byEye] : [byEye, connected]
 }

@@ -186,6 +186,7 @@ async function ownRun() {
   clock.now = () => now
   const user = show(Melt, prepNamed('Benzil'), 'melt')
   await user.click(press('Plan this melt'))
+  await screen.findByRole('button', { name: 'Start, its thermometer is read by eye' }, { timeout: 20_000 })
   return {
     user,
     pass: (seconds: number) => {
@@ -297,6 +298,21 @@ describe('a thermometer read by eye', () => {
     expect(written('mark made').map(({ body }) => body)).toMatchObject([
       { lastProbe: null, from: 'key', slot: 2 },
     ])
+  })
+  test('is asked for first; what it was last read at stands large, and about where it is by now', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    screen.getByText('Read the thermometer first, and type what it says.')
+    screen.getByText('Read the thermometer.')
+    screen.getByText('nothing read yet')
+    pass(5)
+    await type(user, '60.0')
+    screen.getByText('60.0', { selector: '.block-c' })
+    expect(screen.queryByText(/Read the thermometer first/)).toBeNull()
+    pass(60)
+    await type(user, '62.0')
+    pass(30)
+    await screen.findByText('read 0:30 ago; about 63 °C now', undefined, { timeout: 5000 })
   })
   test('a moment that comes while a number is being typed is not lost to the field', async () => {
     const { user, pass } = await ownRun()

@@ -16,6 +16,8 @@ export function sentenceOf(move: Move, control: string): string {
       return `Heat fast to ${fixed(move.toC, 0)} °C, then turn it down.`
     case 'turn down':
       return `Turn it down now: at ${fixed(move.rateCPerMin, 1)} °C/min it runs on past ${fixed(move.toC, 0)} °C.`
+    case 'read first':
+      return 'Read the thermometer first, and type what it says.'
     case 'tubes in':
       return 'Tubes in, sealed end down; turn them until each shows well.'
     case 'slow down':
