@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { useLocation } from 'react-router'
-import { isUnderWay, meltOf, type MeltId } from '@ivory-crystal/core'
+import { isUnderWay, meltOf, type MeltId, meltsOf, type PrepId, type View } from '@ivory-crystal/core'
 import { useNotebook } from '../ledger/notebook'
 import { useUpdate } from './update'
 
@@ -9,11 +9,7 @@ export function NewVersion() {
   const isReady = useUpdate((state) => state.isReady)
   const take = useUpdate((state) => state.take)
   const { pathname } = useLocation()
-  const watched = /\/melts\/([^/]+)$/.exec(pathname)?.[1]
-  const isWatching = useNotebook(({ view }) => {
-    const melt = watched ? meltOf(view, watched as MeltId) : null
-    return melt !== null && melt.run !== null && isUnderWay(melt)
-  })
+  const isWatching = useNotebook(({ view }) => isWatchedAt(pathname, view))
   if (!isReady || isWatching) return null
   return (
     <p className="look no-print" role="status">
@@ -26,4 +22,12 @@ export function NewVersion() {
       </span>
     </p>
   )
+}
+
+/** A melt is watched on its own page, and at its prep's Melt station. */
+function isWatchedAt(pathname: string, view: View): boolean {
+  const melt = /\/melts\/([^/]+)$/.exec(pathname)?.[1]
+  const prep = /\/preps\/([^/]+)\/melt$/.exec(pathname)?.[1]
+  const shown = [melt ? meltOf(view, melt as MeltId) : null, ...(prep ? meltsOf(view, prep as PrepId) : [])]
+  return shown.some((one) => one !== null && one.run !== null && isUnderWay(one))
 }

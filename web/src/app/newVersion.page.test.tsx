@@ -43,8 +43,14 @@ test('not while a melt is watched; at one that is over it is', () => {
     ),
   }
   useNotebook.setState({ view: under })
-  showAt(NewVersion, `/n/${NOTEBOOK}/melts/${melt.id}`, '*')
-  expect(screen.queryByText(/A newer version/)).toBeNull()
+  const { prep } = melt.planned.body
+  for (const place of [`melts/${melt.id}`, `preps/${prep ?? ''}/melt`]) {
+    showAt(NewVersion, `/n/${NOTEBOOK}/${place}`, '*')
+    expect(screen.queryByText(/A newer version/)).toBeNull()
+    cleanup()
+  }
+  showAt(NewVersion, `/n/${NOTEBOOK}/preps/${prep ?? ''}/weigh`, '*')
+  expect(screen.getByText(/A newer version/)).toBeTruthy()
 })
 test('nothing is said while there is none', () => {
   useUpdate.setState({ isReady: false })
