@@ -332,6 +332,19 @@ describe('a thermometer read by eye', () => {
     expect(Math.abs((told?.rateCPerMin ?? 0) - 1.5)).toBeLessThan(0.3)
     expect(liveRate(view, meltOf(view, MELT) as never, [])).toBeGreaterThan(1)
   })
+  test('with one reading before it the rate is from that to the one typed, not the plan’s', () => {
+    // 10 °C in two minutes: half a minute late is 2.5 °C, at the planned 1 °C/min it would be half a degree.
+    const { row: told } = row([typed('85.0', 510), typed('95.0', 630, first.id)])
+    expect(told?.onset?.value).toBeCloseTo(92.5, 9)
+    // Nothing before it: the plan has to do.
+    expect(row([typed('95.0', 630, first.id)]).row?.onset?.value).toBeCloseTo(94.5, 9)
+  })
+  test('the reading typed counts for the rate wherever in its second it was typed', () => {
+    const onset = (atS: number) =>
+      row([typed('85.0', 500), typed('86.0', 560), typed('96.0', atS, first.id)]).row?.onset?.value ?? NaN
+    // 16 °C/min or so between the last two: the same to a tenth, half a second earlier or later.
+    expect(Math.abs(onset(620.4) - onset(620.6))).toBeLessThanOrEqual(0.2)
+  })
   test('a reading struck leaves the mark waiting again', () => {
     const late = typed('95.5', 612, first.id)
     expect(row([...passing, late, strike(late)]).row?.onset).toBeNull()

@@ -167,6 +167,17 @@ function temperatureAt({ body }: Entry<'mark made'>, readings: Readings): Mark['
 /** A rate by eye is worked out over this long about a press, s. */
 const RATE_ABOUT_S = 240
 
+/** Too few readings for a rate: from the last one before a press to the one typed for it, °C/min; null where none was. */
+function rateSince(
+  { probeC }: Readings,
+  pressedAtS: number,
+  { atS, valueC }: { readonly atS: number; readonly valueC: number },
+): number | null {
+  const before = [...probeC].filter(([s]) => s <= pressedAtS).sort(([p], [q]) => p - q)
+  const last = before.at(-1)
+  return last ? (60 * (valueC - last[1])) / (atS - last[0]) : null
+}
+
 /** The reading typed for a press, taken back to it at the rate of that time; as many digits as were read. */
 function takenBack(
   { body }: Entry<'mark made'>,
@@ -175,7 +186,10 @@ function takenBack(
   plannedRate: number,
 ): Pick<Mark, 'temperature' | 'typed'> {
   const lateS = Math.max(0, atS - body.pressedAtS)
-  const rate = rateBetween(readings, body.pressedAtS - RATE_ABOUT_S, atS) ?? plannedRate
+  const rate =
+    rateBetween(readings, body.pressedAtS - RATE_ABOUT_S, atS) ??
+    rateSince(readings, body.pressedAtS, { atS, valueC: temperature.value }) ??
+    plannedRate
   const decimals = decimalsOf(temperature)
   const text = atTheEvent(temperature.value, lateS, rate).toFixed(decimals)
   return { temperature: { text, value: Number(text) }, typed: { reading: temperature, lateS } }
@@ -249,7 +263,8 @@ const RATE_SAMPLES_MOST = 120
 export function rateBetween(readings: Readings, fromS: number, toS: number): number | null {
   const from = Math.round(Math.min(fromS, toS - 60))
   const samples: [number, number][] = []
-  for (let s = Math.max(readings.byEye ? 0 : 1, from); s <= toS; s++) {
+  // A reading by eye stands at the whole second next to it, which may be after.
+  for (let s = Math.max(readings.byEye ? 0 : 1, from); s <= Math.round(toS); s++) {
     const value = readings.probeC.get(s)
     if (value !== undefined) samples.push([s / 60, value])
   }
