@@ -336,8 +336,11 @@ describe('a thermometer read by eye', () => {
     // 10 °C in two minutes: half a minute late is 2.5 °C, at the planned 1 °C/min it would be half a degree.
     const { row: told } = row([typed('85.0', 510), typed('95.0', 630, first.id)])
     expect(told?.onset?.value).toBeCloseTo(92.5, 9)
-    // Nothing before it: the plan has to do.
-    expect(row([typed('95.0', 630, first.id)]).row?.onset?.value).toBeCloseTo(94.5, 9)
+    // Nothing before it, or nothing that can be of the same heating: the plan has to do.
+    for (const before of [[], [typed('180.0', 510)], [typed('9.0', 510)], [typed('90.0', 598)]]) {
+      const told = row([...before, typed('95.0', 620, first.id)]).row?.onset?.value
+      expect(told).toBeCloseTo(94.7, 6)
+    }
   })
   test('the reading typed counts for the rate wherever in its second it was typed', () => {
     const onset = (atS: number) =>

@@ -167,7 +167,14 @@ function temperatureAt({ body }: Entry<'mark made'>, readings: Readings): Mark['
 /** A rate by eye is worked out over this long about a press, s. */
 const RATE_ABOUT_S = 240
 
-/** Too few readings for a rate: from the last one before a press to the one typed for it, °C/min; null where none was. */
+/** A rate between two readings is one over this long at least, s, and no heating goes faster, °C/min. */
+const TWO_READINGS_APART_S = 30
+const HEATS_AT_MOST_C_PER_MIN = 30
+
+/**
+ * Too few readings for a rate: from the last one before a press to the one typed for it, °C/min. null where none was, or
+ * the two are too close or not of one heating: one of them was misread.
+ */
 function rateSince(
   { probeC }: Readings,
   pressedAtS: number,
@@ -175,7 +182,9 @@ function rateSince(
 ): number | null {
   const before = [...probeC].filter(([s]) => s <= pressedAtS).sort(([p], [q]) => p - q)
   const last = before.at(-1)
-  return last ? (60 * (valueC - last[1])) / (atS - last[0]) : null
+  if (!last || atS - last[0] < TWO_READINGS_APART_S) return null
+  const rate = (60 * (valueC - last[1])) / (atS - last[0])
+  return rate >= 0 && rate <= HEATS_AT_MOST_C_PER_MIN ? rate : null
 }
 
 /** The reading typed for a press, taken back to it at the rate of that time; as many digits as were read. */
