@@ -22,7 +22,7 @@ export function findingsOf(
     ...behaviour(evidence),
     widthFinding(settled, measured, rules),
     ...place(settled, measured, budget, rules),
-    ...authenticItself(evidence, measured, rules),
+    ...authenticItself(settled, measured, rules),
     ...atEutectic(evidence, measured, rules),
     ...againstCrude(evidence, measured, rules),
     ...impurityFinding(evidence, impurity),

@@ -301,6 +301,16 @@ describe('what was said once and must not be said again', () => {
     expect(codes(both)).toContain('authentic-off')
     expect(steps(both)).toContain('check the thermometer')
   })
+  test('an authentic sample as far off as a checked thermometer may be is not called wrong, and the rest follows', () => {
+    const near = { authentic: range(91.9, 93), reading: range(91.8, 93), thermometer: IN_PLACE } as const
+    const far = { ...near, authentic: range(86, 87), reading: range(86.1, 87) } as const
+    expect(said(judge(near))).toMatch(
+      /as far as heating, a checked thermometer and reading may put it together/,
+    )
+    expect(steps(near)[0]).toBe('sign')
+    expect(said(judge(far))).toMatch(/either the check or the authentic sample is wrong/)
+    expect(steps(far)[0]).toBe('check the thermometer')
+  })
   test('a decomposition point apart from the literature’s is neither the thermometer nor the sample', () => {
     const decomposing = { behaviour: 'decomposes', authentic: range(89, 91), thermometer: IN_PLACE } as const
     expect(codes({ ...decomposing, reading: range(89.2, 91.1) })).not.toContain('authentic-off')

@@ -8,7 +8,7 @@ import { furthestEnd } from './measure'
 import { byChanceC, isChecked, type Span } from './owners'
 import { c, said } from './saying'
 import { EUTECTIC_WITHIN_C } from './companion'
-import { authenticOffC, mayLieLower, type Settled } from './settle'
+import { authenticOffC, isAgainstCheck, mayLieLower, type Settled } from './settle'
 
 const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
 
@@ -97,7 +97,7 @@ function elsewhere(
 
 /** The authentic sample itself, held against the literature: both off alike is the thermometer. */
 export function authenticItself(
-  evidence: RangeEvidence,
+  { evidence, owners }: Settled,
   { against }: Measured,
   rules: HouseWords,
 ): Finding[] {
@@ -110,9 +110,11 @@ export function authenticItself(
       `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
       isPoor
         ? 'and wide, on a thermometer that was checked: this authentic sample is not what its label says, and nothing is held against it'
-        : isChecked(evidence)
+        : isAgainstCheck(evidence, owners, rules)
           ? 'though the thermometer was checked: either the check or the authentic sample is wrong'
-          : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
+          : isChecked(evidence)
+            ? 'as far as heating, a checked thermometer and reading may put it together'
+            : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
       { offC },
     ),
   ]

@@ -122,8 +122,7 @@ function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Sai
     const against = contradicted(evidence)
     if (against) return against
     const bothOffC = Math.abs(authenticOffC(evidence))
-    // Further off than a checked thermometer may own: the check is wrong, or the authentic sample is none.
-    if (isChecked(evidence) && bothOffC - owners.heating.mostC - ownC(owners) > rules.literatureWithinC)
+    if (isAgainstCheck(evidence, owners, rules))
       return ['consistent with pure', 'check the thermometer', 'mixed melt', 'sign']
     const isOff = !isChecked(evidence) && bothOffC > rules.literatureWithinC
     if (tooFast) return ['consistent with pure', 'repeat slower', 'sign', 'mixed melt']
@@ -150,6 +149,12 @@ export function authenticOffC(evidence: RangeEvidence): number {
   const { authentic, literature } = evidence
   if (!authentic || !literature || decomposes(evidence)) return 0
   return Math.min(0, authentic.onsetC - literature.lowC) + Math.max(0, authentic.clearC - literature.highC)
+}
+
+/** Whether an authentic sample lies further off than a checked thermometer may own: the check is wrong, or the sample. */
+export function isAgainstCheck(evidence: RangeEvidence, owners: Owners, rules: HouseWords): boolean {
+  const ownedC = owners.heating.mostC + ownC(owners)
+  return isChecked(evidence) && Math.abs(authenticOffC(evidence)) - ownedC > rules.literatureWithinC
 }
 
 /** What thermometer and reading may own of where one end lies, °C. */

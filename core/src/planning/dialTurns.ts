@@ -18,6 +18,14 @@ export function dialTurnsOf(melt: MeltFacts): readonly DialTurn[] {
   return heating.plan.steps.map((step, i) => ({ ...step, made: made[i] ?? null }))
 }
 
+/** What dial or flame was last set to in a run; null before. */
+export function dialStandsAt({ run }: MeltFacts): number | null {
+  const settings = run?.commands.flatMap(({ body: { command } }) =>
+    command.kind === 'dial' ? [command.setting] : [],
+  )
+  return settings?.at(-1) ?? null
+}
+
 /** A live rate looks back a minute: before that has passed since the last command it tells of what was before. */
 const SETTLED_AFTER_S = 60
 

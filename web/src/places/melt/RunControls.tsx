@@ -3,6 +3,7 @@ import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
+  dialStandsAt,
   type Instrument,
   type MeltFacts,
   type Move,
@@ -219,14 +220,6 @@ function DialCommand({
       )}
     </>
   )
-}
-
-/** What it was last turned to in this run; null before. */
-function dialStandsAt({ run }: MeltFacts): number | null {
-  const settings = run?.commands.flatMap(({ body: { command } }) =>
-    command.kind === 'dial' ? [command.setting] : [],
-  )
-  return settings?.at(-1) ?? null
 }
 
 /** A setting of the watcher's own choosing. */
