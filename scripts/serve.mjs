@@ -1,11 +1,9 @@
 import { spawn } from 'node:child_process'
-import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from './run.mjs'
 
 /** Runs the built server in this terminal until it is stopped. */
-export async function serve(args, { folder, before } = {}) {
-  if (folder && before && !isHeld(folder)) await before()
+export async function serve(args) {
   const child = spawn(process.execPath, [join(ROOT, 'server/dist/main.js'), ...args], {
     cwd: ROOT,
     stdio: 'inherit',
@@ -17,14 +15,4 @@ export async function serve(args, { folder, before } = {}) {
       resolve()
     })
   })
-}
-
-function isHeld(folder) {
-  try {
-    const { pid } = JSON.parse(readFileSync(join(folder, 'server.lock'), 'utf8'))
-    process.kill(pid, 0)
-    return true
-  } catch {
-    return false
-  }
 }

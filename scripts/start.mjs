@@ -6,5 +6,5 @@ import { serve } from './serve.mjs'
 main(async () => {
   await install()
   await buildIfNeeded()
-  await serve([])
+  await serve(process.argv.slice(2))
 })

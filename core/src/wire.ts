@@ -17,25 +17,49 @@ export interface About {
   readonly run?: string
   /** The server's clock, ms since 1970 UTC. */
   readonly now?: number
-  /** Lines of the journal that are not as they were written and had to be set aside, and why. */
-  readonly setAside?: readonly { readonly line: number; readonly reason: string }[]
+  /** What the server found in its files that was not as it was written. */
+  readonly setAside?: readonly {
+    /** Line of the journal, from 1; null when it is not about one line. */
+    readonly line: number | null
+    readonly reason: string
+    /** Whether something is left out because of it. */
+    readonly isLoss: boolean
+  }[]
+}
+/** What lines from elsewhere are, against what is here. */
+export interface LinesTold {
+  readonly lines: number
+  /** Here already, to the letter. */
+  readonly here: number
+  /** New, and stored unless it was only a look. */
+  readonly fresh: number
+  readonly refused: number
+  /** Under the id of a line that is here, and saying something else: the one that is here stays. */
+  readonly conflicts: number
+  /** Of the new ones: lines that strike others. */
+  readonly strikes: number
+  /** Who wrote new ones and has written nothing in the notebook here; the first few. */
+  readonly authors: readonly string[]
+  /** Of the new ones: dated before there was this app, or more than a day ahead. */
+  readonly farDates: number
+}
+/** What a notebook's file holds, before anything of it is taken in. */
+export interface ImportLook extends LinesTold {
+  readonly notebook: { readonly id: NotebookId; readonly title: string }
+  readonly isHere: boolean
+  /** Line by line what would not be taken, and why; the first two hundred. */
+  readonly report: readonly { readonly line: number; readonly sentence: string }[]
 }
 /** What came of a restore, or would come of it. */
 export interface Restored {
   readonly madeAt: number
   /** Whether the backup is of this very ledger. */
   readonly isSameLedger: boolean
-  readonly notebooks: readonly {
-    readonly id: NotebookId
-    readonly title: string
-    readonly lines: number
-    readonly here: number
-    /** New, and stored unless it was only a look. */
-    readonly fresh: number
-    readonly refused: number
-  }[]
+  readonly notebooks: readonly (LinesTold & { readonly id: NotebookId; readonly title: string })[]
   readonly photographs: { readonly all: number; readonly fresh: number }
   readonly shelf: { readonly all: number; readonly fresh: number }
+  /** What was found otherwise than it should be, and what is left out: sentences. */
+  readonly remarks: readonly string[]
 }
 /** What a server keeps where. */
 export interface Keeping {

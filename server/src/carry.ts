@@ -5,15 +5,16 @@ import { type Database, openPglite } from './db/open'
 import { openPostgres } from './db/postgres'
 import { shelfItems } from './db/schema'
 import { freeMB } from './disk'
+import { Expected } from './expected'
 import { takeLock } from './ledger/lock'
 import { openStore } from './ledger/store'
-import { linesAfter, putNotebook, setLedgerId, surveyDatabase, writeLines } from './ledger/tables'
+import { linesAfter, putLines, putNotebook, setLedgerId, surveyDatabase } from './ledger/tables'
 import { openLineFile } from './lineFile'
 import { putRows, type ShelfRow } from './shelf/items'
 import { openShelfJournal } from './shelf/journal'
 
 /** The two are not equal after carrying over; the folder is as it was. */
-export class NotEqual extends Error {}
+export class NotEqual extends Expected {}
 
 /**
  * Carries a data folder over to a PostgreSQL database: every line with its number, time and hash, and the shelf with
@@ -49,7 +50,11 @@ export async function carryOver(folder: string, url: string, say: (sentence: str
     if (ledger) await setLedgerId(to.db, ledger)
     for (const [id, { title, createdAt, count }] of notebooks) {
       await putNotebook(to.db, { id, title, createdAt })
-      for await (const lines of linesAfter(from, id, 0)) await writeLines(to.db, id, lines)
+      for await (const lines of linesAfter(from, id, 0))
+        await putLines(
+          to.db,
+          lines.map((line) => ({ ...line, notebook: id })),
+        )
       say(`${title}: ${count} lines.`)
     }
     await putRows(to.db, await shelfRows(from))

@@ -1,11 +1,12 @@
 import { statfs } from 'node:fs/promises'
+import { Expected } from './expected'
 
 /** Under this much room nothing more is written, MB: the database stands still for good on a full disk. */
 export const ROOM_LEAST_MB = 64
 const MB = 1e6
 
 /** The disk is nearly full. */
-export class NoRoom extends Error {
+export class NoRoom extends Expected {
   constructor(folder: string, freeMB: number, neededMB: number) {
     super(
       `The disk that holds ${folder} is nearly full: ${Math.floor(freeMB)} MB are free, and ${neededMB} are needed. Nothing acknowledged is lost. Make room, then go on.`,

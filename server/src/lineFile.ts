@@ -1,17 +1,27 @@
 import { constants, existsSync } from 'node:fs'
-import { type FileHandle, open, rename } from 'node:fs/promises'
+import { copyFile, type FileHandle, link, open, rename } from 'node:fs/promises'
 import { dirname } from 'node:path'
 
 /** A file of lines, one JSON object each, that only grows. */
 export interface LineFile {
   /** Bytes on disk. */
   readonly bytes: number
+  /** Bytes of a last line that a crash tore, and that were set aside as it was opened. */
+  readonly tornBytes: number
   /** Appends lines and flushes them: when this resolves they outlive a power cut. */
   append(lines: readonly unknown[]): Promise<void>
-  /** Puts a whole new content in its place, and keeps the old file beside it under a name that says why. */
-  replaceWith(lines: AsyncIterable<unknown>, why: string): Promise<void>
+  /**
+   * Puts a whole new content in its place, and keeps the old file beside it under a name that says why.
+   *
+   * @returns the path of the old file
+   */
+  replaceWith(lines: AsyncIterable<unknown>, why: string): Promise<string>
   close(): Promise<void>
 }
+
+/** No line that was ever written is longer; of one that is, only the beginning is kept in memory. */
+export const LINE_BYTES_MOST = 64 << 20
+const TOLD_BYTES = 1000
 
 /** Files of the notebook are their owner's alone. */
 const OWN_FILE = 0o600
@@ -24,6 +34,7 @@ const NEWLINE = 10
 export async function openLineFile(path: string, say: (sentence: string) => void): Promise<LineFile> {
   let file = await openFlushed(path)
   let { size } = await file.stat()
+  let tornBytes = 0
   const tail = await lastLine(file, size)
   if (tail.length > 0) {
     if (isJson(tail)) {
@@ -32,6 +43,7 @@ export async function openLineFile(path: string, say: (sentence: string) => void
     } else {
       await setAside(`${path}.torn`, tail)
       size -= tail.length
+      tornBytes = tail.length
       await file.truncate(size)
       say(
         `The last line of ${path} was torn by a crash (${tail.length} bytes, never acknowledged); it was set aside.`,
@@ -45,6 +57,7 @@ export async function openLineFile(path: string, say: (sentence: string) => void
     get bytes() {
       return size
     },
+    tornBytes,
     async append(lines) {
       if (lines.length === 0) return
       if (unclean) await file.truncate(size)
@@ -72,12 +85,15 @@ export async function openLineFile(path: string, say: (sentence: string) => void
       await made.sync()
       await made.close()
       await file.close()
-      await rename(path, freeName(path, why))
+      const kept = freeName(path, why)
+      // The old file has both names for a moment, so that at no moment there is none.
+      await link(path, kept).catch(() => copyFile(path, kept))
       await rename(making, path)
       await flushFolder(dirname(path))
       file = await openFlushed(path)
       size = (await file.stat()).size
       unclean = false
+      return kept
     },
     close: () => file.close(),
   }
@@ -123,6 +139,7 @@ async function setAside(path: string, bytes: Buffer): Promise<void> {
 }
 
 function isJson(bytes: Buffer): boolean {
+  if (bytes.length > LINE_BYTES_MOST) return false
   try {
     return typeof JSON.parse(bytes.toString('utf8')) === 'object'
   } catch {
@@ -153,7 +170,10 @@ export interface NumberedLine {
   readonly said: unknown
 }
 
-/** Reads a file of lines from its beginning, a piece at a time: no file is too long. None at all when there is no file. */
+/**
+ * Reads a file of lines from its beginning, a piece at a time: no file is too long, and a line that is longer than any
+ * that was written cannot be read. None at all when there is no file.
+ */
 export async function* readLines(path: string): AsyncGenerator<NumberedLine> {
   const file = await open(path, 'r').catch((error: NodeJS.ErrnoException) => {
     if (error.code === 'ENOENT') return null
@@ -163,20 +183,35 @@ export async function* readLines(path: string): AsyncGenerator<NumberedLine> {
   try {
     let number = 0
     let rest: Buffer[] = []
+    let restBytes = 0
+    const keepRest = (bytes: Buffer) => {
+      if (bytes.length === 0) return
+      restBytes += bytes.length
+      if (restBytes <= LINE_BYTES_MOST) rest.push(Buffer.from(bytes))
+      // Of a line too long to be one, the beginning says enough.
+      else rest = [(rest[0] ?? bytes).subarray(0, TOLD_BYTES)]
+    }
+    const whole = (last: Buffer) => {
+      const line = restBytes + last.length > LINE_BYTES_MOST ? null : Buffer.concat([...rest, last])
+      const start = Buffer.concat([...rest, last.subarray(0, TOLD_BYTES)])
+      rest = []
+      restBytes = 0
+      number += 1
+      return line
+        ? numbered(number, line)
+        : { number, text: start.subarray(0, TOLD_BYTES).toString('utf8'), said: undefined }
+    }
     for await (const piece of file.createReadStream({ autoClose: false, highWaterMark: 1 << 20 })) {
       const bytes = piece as Buffer
       let from = 0
       for (let at = bytes.indexOf(NEWLINE); at >= 0; at = bytes.indexOf(NEWLINE, from)) {
-        const line = Buffer.concat([...rest, bytes.subarray(from, at)])
-        rest = []
+        const line = whole(bytes.subarray(from, at))
         from = at + 1
-        number += 1
-        if (line.length > 0) yield numbered(number, line)
+        if (line.text.length > 0) yield line
       }
-      if (from < bytes.length) rest.push(Buffer.from(bytes.subarray(from)))
+      keepRest(bytes.subarray(from))
     }
-    const last = Buffer.concat(rest)
-    if (last.length > 0) yield numbered(number + 1, last)
+    if (restBytes > 0) yield whole(Buffer.alloc(0))
   } finally {
     await file.close()
   }

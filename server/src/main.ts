@@ -1,59 +1,71 @@
 import { join } from 'node:path'
+import { readOptions, requireOneOf } from '../../scripts/options.mjs'
 import { SYSTEM_CLOCK } from './clock'
-import { BackupFailed, backupTo, restoreFrom } from './backup/command'
+import { backupTo, restoreFrom } from './backup/command'
+import { carryOver } from './carry'
 import { prepareTemplate } from './db/open'
+import { Expected } from './expected'
+import { reasonOf } from './folder'
 import { HttpProblem } from './http/problem'
-import { FolderHeld } from './ledger/lock'
 import { PROJECT } from './paths'
+import { startServer } from './server'
 import { seedShelf } from './shelf/seed'
-import { toldOf, verifyFolder } from './verify'
-import { carryOver, NotEqual } from './carry'
-import { DatabaseHeld } from './db/postgres'
-import { NoRoom } from './disk'
-import { FolderUnusable, PortTaken, startServer } from './server'
+import { sentencesOf, verifyFolder } from './verify'
 
 const DEFAULT_PORT = 4321
 const say = (sentence: string) => {
   process.stdout.write(`${sentence}\n`)
 }
 
-/** The word after an option; null where there is none, undefined where there is no such option. */
-function valueOf(option: string): string | null | undefined {
-  const at = process.argv.indexOf(option)
-  if (at < 0) return undefined
-  const next = process.argv.slice(at + 1).find((word) => !word.startsWith('--'))
-  return next ?? null
-}
+const OPTIONS = {
+  demo: 'flag',
+  fresh: 'flag',
+  verify: 'flag',
+  expect: 'value',
+  backup: 'flag',
+  restore: 'flag',
+  'carry-to': 'value',
+  'prepare-template': 'flag',
+} as const
+
+/** What is done instead of serving. */
+const COMMANDS = ['verify', 'backup', 'restore', 'carry-to', 'prepare-template'] as const
 
 async function main(): Promise<void> {
   // What is written here is its user's alone.
   process.umask(0o077)
-  if (process.argv.includes('--prepare-template')) return prepareTemplate((db) => seedShelf(db, SYSTEM_CLOCK))
-  const demo = process.argv.includes('--demo')
-  const folder = process.env['IVORY_CRYSTAL_DATA'] ?? join(PROJECT, demo ? 'demo-data' : 'data')
-  if (process.argv.includes('--verify')) {
-    const verified = await verifyFolder(folder)
-    toldOf(verified).forEach(say)
-    process.exitCode = verified.damages.length > 0 ? 1 : 0
+  const { values, files } = readOptions(process.argv.slice(2), OPTIONS, 1)
+  requireOneOf(values, COMMANDS)
+  const [file = null] = files
+  if (file !== null && !values.backup && !values.restore)
+    throw new Expected(
+      `“${file}” is not understood here: only --backup and --restore take the name of a file.`,
+    )
+  if (values.expect !== undefined && !values.verify)
+    throw new Expected('“--expect=…” belongs to --verify: it says which hash must be found.')
+  if (values['prepare-template']) return prepareTemplate((db) => seedShelf(db, SYSTEM_CLOCK))
+  const demo = values.demo === true
+  const folder = folderNamed() ?? join(PROJECT, demo ? 'demo-data' : 'data')
+  const word = process.env['IVORY_CRYSTAL_WORD'] || null
+  if (values.verify) {
+    const verified = await verifyFolder(folder, values.expect ?? null)
+    sentencesOf(verified).forEach(say)
+    process.exitCode = verified.isAsExpected ? 0 : 1
     return
   }
-  const [backup, from] = ['--backup', '--restore'].map(valueOf)
-  if (backup !== undefined) return backupTo(folder, backup, SYSTEM_CLOCK.now(), say)
-  if (from !== undefined) {
-    if (from === null) throw new BackupFailed('Name the file to restore from: npm run restore -- backup.zip')
-    return restoreFrom(folder, from, say)
+  if (values.backup) return backupTo(folder, file, { nowMs: SYSTEM_CLOCK.now(), word, say })
+  if (values.restore) {
+    if (file === null) throw new Expected('Name the file to restore from: npm run restore -- backup.zip')
+    return restoreFrom(folder, file, { word, say })
   }
-  const port = Number(process.env['PORT'] ?? DEFAULT_PORT)
-  if (!Number.isInteger(port) || port < 0 || port > 65_535)
-    throw new Error(`PORT is “${process.env['PORT']}”; it is a whole number up to 65535.`)
-  const carryTo = process.argv.find((one) => one.startsWith('--carry-to='))?.slice('--carry-to='.length)
-  if (carryTo) return carryOver(folder, carryTo, say)
+  if (values['carry-to']) return carryOver(folder, values['carry-to'], say)
   const server = await startServer({
     folder,
-    port,
+    port: portNamed(),
     demo,
+    isFresh: values.fresh === true,
     byHand: process.env['IVORY_CRYSTAL_TEST'] === 'advance by hand',
-    databaseUrl: process.env['DATABASE_URL'],
+    databaseUrl: process.env['DATABASE_URL'] || undefined,
     say,
   })
   const stop = () => {
@@ -70,17 +82,38 @@ async function main(): Promise<void> {
   )
 }
 
+/** @throws Expected when the variable is set and names nothing */
+function folderNamed(): string | undefined {
+  const named = process.env['IVORY_CRYSTAL_DATA']
+  if (named !== undefined && named.trim() === '')
+    throw new Expected('IVORY_CRYSTAL_DATA is empty. Name a folder with it, or leave it unset.')
+  return named
+}
+
+/** @throws Expected when the variable is set and is no port: each port has an outbox of its own in the browser */
+function portNamed(): number {
+  const named = process.env['PORT']
+  if (named === undefined) return DEFAULT_PORT
+  const port = /^\d{1,5}$/.test(named) ? Number(named) : NaN
+  if (!(port <= 65_535))
+    throw new Expected(
+      `PORT is “${named}”. Give a whole number up to 65535, or leave it unset for ${DEFAULT_PORT}.`,
+    )
+  return port
+}
+
+/** One sentence for whoever stands at the command line; where it broke is told only when it is asked for. */
+function sentenceOf(error: unknown): string {
+  if (error instanceof Expected || error instanceof HttpProblem) return error.message
+  const { message, stack, code, path, name } = error as NodeJS.ErrnoException
+  if (name === 'WrongOption') return message
+  const isAsked = process.env['LOG_LEVEL'] === 'debug'
+  const told =
+    code === undefined ? message : `${path === undefined ? '' : `${path}: `}${reasonOf(error as Error)}`
+  return isAsked ? String(stack) : `It could not be done: ${told}. (LOG_LEVEL=debug tells where it failed.)`
+}
+
 main().catch((error: unknown) => {
-  const expected = [
-    FolderHeld,
-    PortTaken,
-    FolderUnusable,
-    NoRoom,
-    DatabaseHeld,
-    NotEqual,
-    BackupFailed,
-    HttpProblem,
-  ].some((known) => error instanceof known)
-  process.stderr.write(`${expected ? (error as Error).message : String((error as Error).stack ?? error)}\n`)
+  process.stderr.write(`${sentenceOf(error)}\n`)
   process.exit(1)
 })

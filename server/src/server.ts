@@ -1,16 +1,19 @@
 import { randomUUID } from 'node:crypto'
-import { chmod, mkdir } from 'node:fs/promises'
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { Router } from 'express'
 import { pino } from 'pino'
 import { type Clock, SYSTEM_CLOCK } from './clock'
+import { Expected } from './expected'
+import { beginDemoFolder, FolderUnusable, makeFolder } from './folder'
 import { type Database, openPglite } from './db/open'
 import { openPostgres } from './db/postgres'
 import { readGolden, writeDemo } from './demo'
 import { exchangeRoutes } from './exchange/notebookFile'
 import { createApp } from './http/app'
+import type { BackupParts } from './backup/parts'
+import { finishRestore } from './backup/restore'
 import { backupRoutes } from './backup/routes'
 import { photographRoutes } from './photographs/routes'
 import { openPhotographs, type PhotographStore } from './photographs/store'
@@ -20,7 +23,7 @@ import { instrumentRoutes } from './instruments/routes'
 import { type FreeMB, freeMB, requireRoom } from './disk'
 import { openLineFile } from './lineFile'
 import type { Damage } from './ledger/journal'
-import { FolderHeld, takeLock } from './ledger/lock'
+import { takeLock } from './ledger/lock'
 import type { OpenJournal } from './ledger/reconcile'
 import { createStreams, type Streams } from './http/streams'
 import { ledgerRoutes } from './ledger/routes'
@@ -38,6 +41,8 @@ export interface ServerOptions {
   readonly folder: string
   readonly port: number
   readonly demo: boolean
+  /** The demo begins anew: what an earlier one left in its folder is replaced. */
+  readonly isFresh?: boolean
   /** The simulated instruments stand still until they are told to pass time; for tests. */
   readonly byHand: boolean
   readonly databaseUrl?: string | undefined
@@ -54,26 +59,11 @@ export interface RunningServer {
 }
 
 /** A port another program has. */
-export class PortTaken extends Error {
+export class PortTaken extends Expected {
   constructor(port: number) {
     super(
       `Port ${port} of 127.0.0.1 is taken by another program. Stop it, or choose another port with PORT=… .`,
     )
-  }
-}
-
-/** The data folder cannot be used as it is. */
-export class FolderUnusable extends Error {
-  constructor(folder: string, error: NodeJS.ErrnoException) {
-    const why =
-      error.code === 'EACCES' || error.code === 'EPERM'
-        ? 'it belongs to someone else'
-        : error.code === 'EROFS'
-          ? 'it lies on a disk that can only be read'
-          : error.code === 'ENOTDIR' || error.code === 'EEXIST'
-            ? 'there is a file in its place'
-            : error.message
-    super(`${folder} cannot hold the notebook: ${why}. Name another folder with IVORY_CRYSTAL_DATA=… .`)
   }
 }
 
@@ -91,6 +81,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   }
   const close = () => (ending ??= end())
   try {
+    if (options.demo && options.isFresh) await beginDemoFolder(folder)
     if (!options.databaseUrl) await requireRoom(folder, free)
     const http = createServer(TIMES)
     const serve = holdRequests(http)
@@ -98,6 +89,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     const streams = createStreams()
     steps.push(() => stopListening(http, streams))
     const photographs = openPhotographs(folder, () => requireRoom(folder, free))
+    steps.push(() => photographs.close())
     const { store, shelf, damages } = await openLedger(options, { clock, free, port, photographs }, steps)
     const bench = await openBench(
       async () => (await shelf.read()).instruments,
@@ -117,20 +109,21 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       // Before anything behind it ends: no more is taken, and what was taken is answered.
       () => stopListening(http, streams),
     )
+    const parts: BackupParts = {
+      folder,
+      isElsewhere: options.databaseUrl !== undefined,
+      store,
+      shelf,
+      photographs,
+      clock,
+    }
+    const finished = await finishRestore(parts)
+    if (finished) say(finished)
     const run = randomUUID()
     const api = Router()
     api.use(ledgerRoutes(store), streamRoutes(store, both(bench, balance), streams, clock))
     api.use(photographRoutes(photographs))
-    api.use(
-      backupRoutes({
-        folder,
-        isElsewhere: options.databaseUrl !== undefined,
-        store,
-        shelf,
-        photographs,
-        clock,
-      }),
-    )
+    api.use(backupRoutes(parts))
     api.use(exchangeRoutes(store, clock), shelfRoutes(shelf), unknownRoutes(shelf, store, clock))
     api.use(instrumentRoutes(bench, streams, clock, options.byHand), balanceRoutes(balance, options.byHand))
     if (options.byHand) api.use(testingRoutes(store, shelf, photographs, bench, balance, clock))
@@ -141,7 +134,11 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
         demo: options.demo,
         byHand: options.byHand,
         now: clock.now(),
-        setAside: [...store.setAside, ...damages].map(({ line, reason }) => ({ line, reason })),
+        setAside: [...store.setAside, ...damages].map(({ line, reason, isLoss }) => ({
+          line,
+          reason,
+          isLoss,
+        })),
       })
     })
     const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
@@ -161,17 +158,16 @@ const TIMES = {
   connectionsCheckingInterval: 5_000,
 }
 
-/** Makes the folder its user's alone, and takes it. */
+/** Makes the folder where it is missing, and takes it. */
 async function ownFolder(
   folder: string,
   holder: { port: number; startedAt: number },
 ): Promise<() => Promise<void>> {
   try {
-    await mkdir(folder, { recursive: true, mode: 0o700 })
-    await chmod(folder, 0o700)
+    await makeFolder(folder)
     return await takeLock(folder, holder)
   } catch (error) {
-    if (error instanceof FolderHeld) throw error
+    if (error instanceof Expected) throw error
     throw new FolderUnusable(folder, error as NodeJS.ErrnoException)
   }
 }

@@ -3,6 +3,7 @@ export {
   type CrateFile,
   crateMetadata,
   crateTrouble,
+  hashInMetadata,
   METADATA_PATH,
   NOTEBOOK_PATH,
   PICTURE_PATH,

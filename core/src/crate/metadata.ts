@@ -156,6 +156,17 @@ function calibrationsOf(view: View): readonly Entity[] {
   return [...found.values()]
 }
 
+/** The SHA-256 a crate's description gives for one of its files; null where it gives none. */
+export function hashInMetadata(metadata: string, path: string): string | null {
+  try {
+    const graph = (JSON.parse(metadata) as { '@graph'?: Partial<Entity>[] })['@graph'] ?? []
+    const said = graph.find((entity) => entity?.['@id'] === path)?.['sha256']
+    return typeof said === 'string' ? said : null
+  } catch {
+    return null
+  }
+}
+
 /** Why what was handed in is no crate of a notebook, in one sentence; null where it is. */
 export function crateTrouble(name: string, metadata: string | null, hasNotebook: boolean): string | null {
   if (metadata === null)

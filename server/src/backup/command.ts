@@ -1,46 +1,76 @@
-import { createWriteStream } from 'node:fs'
-import { open, readFile, rename } from 'node:fs/promises'
-import { resolve } from 'node:path'
+import { constants, createReadStream, createWriteStream, existsSync } from 'node:fs'
+import { access, link, rm } from 'node:fs/promises'
+import { dirname, resolve } from 'node:path'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import type { Restored } from '@ivory-crystal/core'
+import { Expected } from '../expected'
 import { holderOfFolder } from '../ledger/lock'
-import { readBackup } from './read'
+import { flushFolder } from '../lineFile'
 import { restoreInto } from './restore'
-import { toldOf, verifyFolder } from '../verify'
+import { WORD_HEADER } from './routes'
+import { stageBackup } from './stage'
+import { sentencesOf, verifyFolder } from '../verify'
 
 type Say = (sentence: string) => void
 
 /** A backup could not be made or brought back; the sentence says why. */
-export class BackupFailed extends Error {}
+export class BackupFailed extends Expected {}
 
 /**
  * Writes a backup of the server that has the folder, while it runs.
  *
  * @throws BackupFailed
  */
-export async function backupTo(folder: string, file: string | null, nowMs: number, say: Say): Promise<void> {
+export async function backupTo(
+  folder: string,
+  file: string | null,
+  { nowMs, word, say }: { readonly nowMs: number; readonly word: string | null; readonly say: Say },
+): Promise<void> {
   const server = await holderOfFolder(folder)
   if (!server)
     throw new BackupFailed(
       `No server runs on ${folder}. Start it first; or copy the folder as it is, while nothing runs on it.`,
     )
-  const response = await fetch(`http://127.0.0.1:${server.port}/api/backup`)
-  if (!response.ok || !response.body) throw new BackupFailed(await sentenceOf(response))
   const path = resolve(
     file ?? `ivory-crystal-backup-${new Date(nowMs).toISOString().slice(0, 16).replaceAll(':', '-')}.zip`,
   )
+  if (existsSync(path))
+    throw new BackupFailed(`${path} is there already. Name another file, or move that one away.`)
+  if (!existsSync(dirname(path)))
+    throw new BackupFailed(`There is no folder ${dirname(path)} to put the backup into.`)
+  const response = await fetch(`http://127.0.0.1:${server.port}/api/backup`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ word }),
+  })
+  if (!response.ok || !response.body) throw new BackupFailed(await sentenceOf(response))
   // Under its own name only once it is whole, flushed and checked.
-  const making = `${path}.new`
-  await pipeline(Readable.fromWeb(response.body as never), createWriteStream(making, { mode: 0o600 }))
-  const { facts } = readBackup(await readFile(making))
-  const handle = await open(making, 'r')
-  await handle.sync()
-  await handle.close()
-  await rename(making, path)
+  const making = `${path}.${process.pid}.new`
+  const checking = `${making}.unpacked`
+  const { facts } = await (async () => {
+    try {
+      await pipeline(
+        Readable.fromWeb(response.body as never),
+        createWriteStream(making, { mode: 0o600, flags: 'wx', flush: true }),
+      )
+      const staged = await stageBackup(making, checking, word)
+      // Of two that are made at once under one name, the first has it.
+      await link(making, path)
+      return staged
+    } finally {
+      await rm(making, { force: true })
+      await rm(checking, { recursive: true, force: true })
+    }
+  })()
+  await flushFolder(dirname(path))
   for (const { title, seq, hash } of facts.notebooks)
     say(`${title}: at least ${seq} lines, hash ${hash.slice(0, 16)}`)
   say(`${facts.files.length} files, each held against its sum: ${path}`)
+  if ((facts.sealedAnswers ?? 0) > 0 && word === null)
+    say(
+      `${facts.sealedAnswers} sealed answers are not in it. With the instructor’s word in IVORY_CRYSTAL_WORD they go along, encrypted.`,
+    )
 }
 
 /**
@@ -48,15 +78,20 @@ export async function backupTo(folder: string, file: string | null, nowMs: numbe
  *
  * @throws BackupFailed
  */
-export async function restoreFrom(folder: string, file: string, say: Say): Promise<void> {
-  const zip = await readFile(file).catch(() => {
+export async function restoreFrom(
+  folder: string,
+  file: string,
+  { word, say }: { readonly word: string | null; readonly say: Say },
+): Promise<void> {
+  await access(file, constants.R_OK).catch(() => {
     throw new BackupFailed(`${file} cannot be read.`)
   })
   const server = await holderOfFolder(folder)
   if (!server) {
-    const facts = await restoreInto(folder, zip)
+    const { facts, remarks } = await restoreInto(folder, file, word)
     const verified = await verifyFolder(folder)
-    toldOf(verified).forEach(say)
+    sentencesOf(verified).forEach(say)
+    remarks.forEach(say)
     for (const { id, title, seq, hash } of facts.notebooks) {
       const there = verified.notebooks.find((one) => one.id === id)
       if (!there || there.lines < seq || (there.lines === seq && there.lastHash !== hash))
@@ -67,15 +102,20 @@ export async function restoreFrom(folder: string, file: string, say: Say): Promi
   }
   const response = await fetch(`http://127.0.0.1:${server.port}/api/restore`, {
     method: 'POST',
-    headers: { 'Content-Type': 'application/zip' },
-    body: zip,
-  })
+    headers: {
+      'Content-Type': 'application/zip',
+      ...(word === null ? {} : { [WORD_HEADER]: encodeURIComponent(word) }),
+    },
+    body: Readable.toWeb(createReadStream(file)) as ReadableStream,
+    duplex: 'half',
+  } as RequestInit)
   if (!response.ok) throw new BackupFailed(await sentenceOf(response))
   const told = (await response.json()) as Restored
   for (const { title, lines, here, fresh, refused } of told.notebooks)
     say(
-      `${title}: ${lines} lines, ${here} were here, ${fresh - refused} came back${refused > 0 ? `, ${refused} refused` : ''}`,
+      `${title}: ${lines} lines, ${here} were here, ${fresh} came back${refused > 0 ? `, ${refused} refused` : ''}`,
     )
+  told.remarks.forEach(say)
   say(
     `Photographs: ${told.photographs.all}, ${told.photographs.fresh} came back. Shelf: ${told.shelf.fresh} of ${told.shelf.all} came back.`,
   )

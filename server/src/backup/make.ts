@@ -4,7 +4,9 @@ import { join } from 'node:path'
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate'
 import { CORE_VERSION, type LedgerId } from '@ivory-crystal/core'
 import type { PhotographStore } from '../photographs/store'
-import { type BackupFacts, FACTS, JOURNAL, SHELF } from './format'
+import { hashedRow, readShelfFile, SHELF_BEGINNING } from '../shelf/rows'
+import { type BackupFacts, FACTS, JOURNAL, SEALED, SHELF } from './format'
+import { lockAnswers } from './sealedAnswers'
 
 const PIECE = 1 << 20
 const NEWLINE = 10
@@ -36,7 +38,7 @@ async function* wholeLines(path: string): AsyncGenerator<Buffer> {
 
 /**
  * A data folder as one zip, while it is being written to: its journal, the lab's shelf and its photographs, each with
- * its SHA-256. The database is made anew from them.
+ * its SHA-256. The database is made anew from them. Sealed answers go along only under the instructor's word.
  */
 export async function* makeBackup(given: {
   readonly folder: string
@@ -44,8 +46,13 @@ export async function* makeBackup(given: {
   readonly notebooks: BackupFacts['notebooks']
   readonly photographs: PhotographStore
   readonly nowMs: number
+  /** Sealed answers are encrypted under it; null leaves them out. */
+  readonly word: string | null
 }): AsyncGenerator<Uint8Array> {
-  const { folder, ledger, notebooks, photographs, nowMs } = given
+  const { folder, ledger, notebooks, photographs, nowMs, word } = given
+  const { rows } = await readShelfFile(join(folder, SHELF))
+  const sealed = rows.filter(({ sort }) => sort === 'sealed answer')
+  const locked = word === null || sealed.length === 0 ? null : await lockAnswers(sealed, word)
   let made: Uint8Array[] = []
   let failed: Error | null = null
   const zip = new Zip((error, piece) => {
@@ -80,19 +87,29 @@ export async function* makeBackup(given: {
     files.push({ name, bytes, sha256: sum.digest('hex') })
   }
   yield* add(JOURNAL, wholeLines(join(folder, JOURNAL)), false)
-  yield* add(SHELF, wholeLines(join(folder, SHELF)), false)
+  let before = SHELF_BEGINNING
+  const shelf = rows
+    .filter((row) => !sealed.includes(row))
+    .map((row) => {
+      const hashed = hashedRow(row, before)
+      before = hashed.hash
+      return strToU8(`${JSON.stringify(hashed)}\n`)
+    })
+  yield* add(SHELF, shelf, false)
+  if (locked) yield* add(SEALED, [locked], false)
   for (const sha256 of await photographs.all()) {
     const bytes = await photographs.read(sha256)
     if (bytes) yield* add(`photographs/${sha256}.jpg`, [bytes], true)
   }
   const facts: BackupFacts = {
     format: 'ivory-crystal backup',
-    version: 1,
+    version: 2,
     coreVersion: CORE_VERSION,
     madeAt: nowMs,
     ledger,
     files: [...files],
     notebooks,
+    sealedAnswers: sealed.length,
   }
   yield* add(FACTS, [strToU8(JSON.stringify(facts, null, 2))], false)
   zip.end()

@@ -1,12 +1,22 @@
 import { createHash } from 'node:crypto'
+import { createWriteStream } from 'node:fs'
+import { mkdir, stat } from 'node:fs/promises'
+import { join } from 'node:path'
+import { type Readable, Transform } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
 import Joi from 'joi'
-import { strFromU8, unzipSync } from 'fflate'
+import { type Entry as ZipEntry, openPromise, type ZipFile } from 'yauzl'
 import { pieces } from '@ivory-crystal/core/schemas'
 import { HttpProblem } from '../http/problem'
-import { type BackupFacts, FACTS, isOurs, JOURNAL, PICTURE, SHELF } from './format'
+import { flushFolder } from '../lineFile'
+import { type BackupFacts, FACTS, isOurs, PHOTOGRAPHS } from './format'
 
-/** Unpacked, a backup is no larger than this: what claims more is not unpacked. */
+/** Unpacked, a backup is no larger than this, bytes: what claims more is not unpacked. */
 const UNPACKED_MOST = 2_000_000_000
+/** Nor does any file that was written here pack better than this. */
+const TIMES_PACKED_MOST = 100
+const SMALL = 1_000_000
+const FACTS_MOST = 30_000_000
 const FILES_MOST = 100_000
 
 const hash = Joi.string()
@@ -14,7 +24,7 @@ const hash = Joi.string()
   .required()
 const factsBody = Joi.object({
   format: Joi.string().valid('ivory-crystal backup').required(),
-  version: Joi.number().valid(1).required(),
+  version: Joi.number().valid(1, 2).required(),
   coreVersion: Joi.string().max(40).required(),
   madeAt: pieces.moment.required(),
   ledger: pieces.uuid.required(),
@@ -38,73 +48,97 @@ const factsBody = Joi.object({
       }),
     )
     .required(),
+  sealedAnswers: Joi.number().integer().min(0),
 })
-
-export interface ReadBackup {
-  readonly facts: BackupFacts
-  readonly journal: Uint8Array
-  readonly shelf: Uint8Array
-  /** By SHA-256. */
-  readonly pictures: ReadonlyMap<string, Uint8Array>
-}
 
 const no = (detail: string) => new HttpProblem(400, 'No backup', detail)
 
 /**
- * Opens a backup. Only files of its own names are unpacked, and every one is held against its sum.
+ * Unpacks a backup into a folder, file by file: what it claims is held against what a backup can be before anything is
+ * unpacked, only files of its own names are, and every one is held against its sum. Memory does not grow with it.
  *
+ * @param zip path of the zip
+ * @param into an empty folder
  * @throws HttpProblem 400 with a sentence when it is none, or is damaged
  */
-export function readBackup(zip: Uint8Array): ReadBackup {
-  let unpacked = 0
-  const files = (() => {
-    try {
-      return unzipSync(zip, {
-        filter({ name, originalSize }) {
-          if (!isOurs(name)) return false
-          unpacked += originalSize
-          if (unpacked > UNPACKED_MOST) throw no('This zip claims to hold more than any backup does.')
-          return true
-        },
-      })
-    } catch (error) {
-      throw error instanceof HttpProblem
-        ? error
-        : no('This file cannot be unpacked: it is no zip, or it is damaged.')
+export async function unpackBackup(zip: string, into: string): Promise<BackupFacts> {
+  const packed = await openPromise(zip, { autoClose: false, lazyEntries: true }).catch(() => {
+    throw no('This file cannot be unpacked: it is no zip, or it is damaged.')
+  })
+  try {
+    const files = await listOf(packed, (await stat(zip)).size)
+    const told = files.get(FACTS)
+    if (!told) throw no('This zip is no backup of Ivory Crystal: it has no backup.json.')
+    const facts = factsIn(await readAll(packed, told))
+    await mkdir(join(into, PHOTOGRAPHS), { recursive: true, mode: 0o700 })
+    for (const { name, bytes, sha256 } of facts.files) {
+      const file = isOurs(name) ? files.get(name) : undefined
+      if (!file) throw no(`“${name}” is missing from this backup.`)
+      const sum = await unpackOne(packed, file, join(into, name))
+      if (sum.bytes !== bytes || sum.sha256 !== sha256)
+        throw no(`“${name}” is not as it was when the backup was made: its sum differs.`)
     }
-  })()
-  const told = files[FACTS]
-  if (!told) throw no('This zip is no backup of Ivory Crystal: it has no backup.json.')
-  const { value, error } = factsBody.validate(parsed(told), { convert: false }) as {
+    await flushFolder(join(into, PHOTOGRAPHS))
+    await flushFolder(into)
+    return facts
+  } catch (error) {
+    if (error instanceof HttpProblem || (error as NodeJS.ErrnoException).code === 'ENOSPC') throw error
+    throw no('This file cannot be unpacked: it is no zip, or it is damaged.')
+  } finally {
+    packed.close()
+  }
+}
+
+/** The files of a zip that belong into a backup, once what they claim is found to be possible. */
+async function listOf(packed: ZipFile, zipBytes: number): Promise<ReadonlyMap<string, ZipEntry>> {
+  const files = new Map<string, ZipEntry>()
+  let claimed = 0
+  if (packed.entryCount > FILES_MOST) throw no('This zip claims to hold more files than any backup does.')
+  for await (const entry of packed.eachEntry()) {
+    if (!isOurs(entry.fileName)) continue
+    if (files.has(entry.fileName)) throw no(`“${entry.fileName}” is in this zip twice.`)
+    claimed += entry.uncompressedSize
+    files.set(entry.fileName, entry)
+  }
+  if (claimed > UNPACKED_MOST || claimed > Math.max(SMALL, zipBytes * TIMES_PACKED_MOST))
+    throw no('This zip claims to hold more than any backup does, so it was not unpacked.')
+  return files
+}
+
+async function readAll(packed: ZipFile, entry: ZipEntry): Promise<Buffer> {
+  if (entry.uncompressedSize > FACTS_MOST) throw no('What this backup says of itself is too long.')
+  const pieces: Buffer[] = []
+  for await (const piece of await packed.openReadStreamPromise(entry)) pieces.push(piece as Buffer)
+  return Buffer.concat(pieces)
+}
+
+async function unpackOne(packed: ZipFile, entry: ZipEntry, to: string) {
+  const stream: Readable = await packed.openReadStreamPromise(entry)
+  const sum = createHash('sha256')
+  let bytes = 0
+  const counted = new Transform({
+    transform(piece: Buffer, _, done) {
+      sum.update(piece)
+      bytes += piece.length
+      done(null, piece)
+    },
+  })
+  await pipeline(stream, counted, createWriteStream(to, { mode: 0o600, flags: 'wx', flush: true }))
+  return { bytes, sha256: sum.digest('hex') }
+}
+
+function factsIn(bytes: Buffer): BackupFacts {
+  const { value, error } = factsBody.validate(parsed(bytes), { convert: false }) as {
     value: BackupFacts
     error?: Error
   }
   if (error) throw no('What this backup says of itself cannot be read. It may be of a newer version.')
-  for (const { name, bytes, sha256 } of value.files) {
-    const file = isOurs(name) ? files[name] : undefined
-    if (!file) throw no(`“${name}” is missing from this backup.`)
-    if (file.length !== bytes || createHash('sha256').update(file).digest('hex') !== sha256)
-      throw no(`“${name}” is not as it was when the backup was made: its sum differs.`)
-  }
-  const summed = new Set(value.files.map(({ name }) => name))
-  const held = (name: string) => (summed.has(name) ? files[name] : undefined)
-  return {
-    facts: value,
-    journal: held(JOURNAL) ?? new Uint8Array(),
-    shelf: held(SHELF) ?? new Uint8Array(),
-    pictures: new Map(
-      [...summed].flatMap((name) => {
-        const sha256 = PICTURE.exec(name)?.[1]
-        const bytes = files[name]
-        return sha256 && bytes ? [[sha256, bytes] as const] : []
-      }),
-    ),
-  }
+  return value
 }
 
-function parsed(bytes: Uint8Array): unknown {
+function parsed(bytes: Buffer): unknown {
   try {
-    return JSON.parse(strFromU8(bytes)) as unknown
+    return JSON.parse(bytes.toString('utf8')) as unknown
   } catch {
     return null
   }

@@ -1,143 +1,238 @@
-import { randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { mkdir, open, rm } from 'node:fs/promises'
-import { join } from 'node:path'
+import { chmod, readdir, readFile, rename, rm, rmdir, stat, unlink, writeFile } from 'node:fs/promises'
+import { basename, dirname, join } from 'node:path'
 import type { NotebookId, RawEntry, Restored } from '@ivory-crystal/core'
 import { HttpProblem } from '../http/problem'
-import { type JournalStep, readJournal } from '../ledger/journal'
-import type { LedgerStore } from '../ledger/store'
-import { flushFolder } from '../lineFile'
-import { rowsIn } from '../shelf/journal'
-import { type BackupFacts, JOURNAL, SHELF } from './format'
+import { linesLook, type LookedLines } from '../ledger/look'
+import { flushFolder, freeName } from '../lineFile'
+import { makeFolder } from '../folder'
+import { hashedRow, SHELF_BEGINNING } from '../shelf/rows'
+import { type BackupFacts, JOURNAL, PHOTOGRAPHS, SEALED, SHELF } from './format'
 import type { BackupParts } from './parts'
-import { type ReadBackup, readBackup } from './read'
+import { linesOf, type Staged, stageBackup } from './stage'
 
 /** Lines stored together. */
 const LINES_AT_ONCE = 1000
-const OWN_FILE = 0o600
+/** A backup on its way in, unpacked and checked; once it has this name it is brought in to its end, whatever happens. */
+export const RESTORING = 'restoring'
+const UNPACKING = 'restoring.new'
+const ANSWERS = 'answers.json'
 
 /**
- * Brings back what a backup has and this ledger has not, while it runs; what is here stays. Sums are checked before
- * anything is touched, and every line along its chain of hashes.
+ * Brings back what a backup has and this ledger has not, while it runs; what is here stays. It is unpacked and checked
+ * beside what is here. From then on it goes in to its end: should the server end on the way, the next start goes on.
  *
+ * @param zip path of the zip
  * @throws HttpProblem with a sentence
  */
-export async function restore(zip: Uint8Array, parts: BackupParts, isLook: boolean): Promise<Restored> {
-  const backup = readBackup(zip)
-  const notebooks = await linesOf(parts.folder, backup)
-  const told = []
-  for (const [id, { title, entries }] of notebooks)
-    told.push(await bringBack(parts.store, { id, title, entries }, isLook))
-  const known = new Set(await parts.photographs.all())
-  let freshPictures = 0
-  for (const [sha256, bytes] of backup.pictures) {
-    if (!known.has(sha256)) freshPictures += 1
-    if (!isLook) await parts.photographs.keep(sha256, Buffer.from(bytes))
-  }
-  const rows = rowsIn(backup.shelf)
-  return {
-    madeAt: backup.facts.madeAt,
-    isSameLedger: backup.facts.ledger === parts.store.ledger,
-    notebooks: told,
-    photographs: { all: backup.pictures.size, fresh: freshPictures },
-    shelf: { all: rows.length, fresh: await parts.shelf.takeIn(rows, isLook) },
-  }
-}
-
-type NotebookLines = Map<NotebookId, { title: string; entries: RawEntry[] }>
-
-/** The lines of a backup's journal, walked along their hashes; short of what the backup says it holds it is refused. */
-async function linesOf(folder: string, { journal, facts }: ReadBackup): Promise<NotebookLines> {
-  const path = join(folder, `restore-${randomUUID()}.tmp`)
-  const notebooks: NotebookLines = new Map()
-  const seqs = new Map<NotebookId, number>()
-  try {
-    await writeFlushed(path, journal)
-    for await (const step of readJournal(path)) take(step)
-  } finally {
-    await rm(path, { force: true })
-  }
-  function take(step: JournalStep): void {
-    if (step.step === 'damage')
-      throw new HttpProblem(
-        400,
-        'Damaged',
-        `Line ${step.damage.line} of the backup’s journal: ${step.damage.reason}`,
-      )
-    if (step.step === 'notebook') notebooks.set(step.id, { title: step.title, entries: [] })
-    if (step.step !== 'lines') return
-    notebooks.get(step.notebook)?.entries.push(...step.lines.map(({ entry }) => entry))
-    seqs.set(step.notebook, step.lines.at(-1)?.seq ?? 0)
-  }
-  requireWhole(facts, seqs)
-  return notebooks
-}
-
-function requireWhole({ notebooks }: BackupFacts, seqs: ReadonlyMap<NotebookId, number>): void {
-  for (const { id, title, seq } of notebooks)
-    if ((seqs.get(id) ?? 0) < seq)
-      throw new HttpProblem(400, 'Not whole', `“${title}” ends before line ${seq}: this backup is not whole.`)
-}
-
-async function bringBack(
-  store: LedgerStore,
-  { id, title, entries }: { id: NotebookId; title: string; entries: readonly RawEntry[] },
-  isLook: boolean,
-) {
-  const isHere = (await store.notebooks()).some((row) => row.id === id)
-  const known = new Set<string>()
-  if (isHere) for await (const lines of store.after(id, 0)) for (const { entry } of lines) known.add(entry.id)
-  const fresh = entries.filter((entry) => !known.has(entry.id))
-  let refused = 0
-  if (!isLook) {
-    if (!isHere) await store.createNotebook({ id, title })
-    for (let i = 0; i < entries.length; i += LINES_AT_ONCE) {
-      const groups = entries.slice(i, i + LINES_AT_ONCE).map((entry) => [entry])
-      const answers = (await store.append(id, groups, { fromElsewhere: true })) ?? []
-      refused += answers.filter(({ outcome }) => outcome !== 'stored' && outcome !== 'duplicate').length
+export async function restore(
+  zip: string,
+  parts: BackupParts,
+  { isLook, word }: { readonly isLook: boolean; readonly word: string | null },
+): Promise<Restored> {
+  const { folder } = parts
+  await finishRestore(parts)
+  const making = join(folder, UNPACKING)
+  await rm(making, { recursive: true, force: true })
+  const staged = await stageBackup(zip, making, word)
+  if (isLook) {
+    try {
+      return await bringIn(staged, parts, true)
+    } finally {
+      await rm(making, { recursive: true, force: true })
     }
   }
-  return {
-    id,
-    title,
-    lines: entries.length,
-    here: entries.length - fresh.length,
-    fresh: fresh.length,
-    refused,
-  }
+  await writeFile(join(making, ANSWERS), JSON.stringify(staged.sealed), { mode: 0o600, flush: true })
+  await flushFolder(making)
+  const ready = join(folder, RESTORING)
+  await rename(making, ready)
+  await flushFolder(folder)
+  const restored = await bringIn({ ...staged, folder: ready }, parts, false)
+  await rm(ready, { recursive: true, force: true })
+  return restored
 }
 
 /**
- * Puts a backup into a folder that holds no notebook yet: the very ledger, its lines with their numbers and hashes.
+ * Goes on with a restore that was begun and not ended; what was only being unpacked is let go.
  *
- * @throws HttpProblem when the folder already holds one, or the backup is damaged
+ * @returns a sentence when there was one
  */
-export async function restoreInto(folder: string, zip: Uint8Array): Promise<BackupFacts> {
-  const backup = readBackup(zip)
-  if (existsSync(join(folder, JOURNAL)))
-    throw new HttpProblem(
-      409,
-      'Not empty',
-      `${folder} holds a notebook already. Start its server and restore into that, or name an empty folder.`,
-    )
-  await mkdir(join(folder, 'photographs'), { recursive: true, mode: 0o700 })
-  await linesOf(folder, backup)
-  for (const [sha256, bytes] of backup.pictures)
-    await writeFlushed(join(folder, 'photographs', `${sha256}.jpg`), bytes)
-  await flushFolder(join(folder, 'photographs'))
-  await writeFlushed(join(folder, SHELF), backup.shelf)
-  // Last: a folder with a journal is one that was restored whole.
-  await writeFlushed(join(folder, JOURNAL), backup.journal)
-  await flushFolder(folder)
-  return backup.facts
+export async function finishRestore(parts: BackupParts): Promise<string | null> {
+  const ready = join(parts.folder, RESTORING)
+  await rm(join(parts.folder, UNPACKING), { recursive: true, force: true })
+  if (!existsSync(ready)) return null
+  try {
+    const text = await readFile(join(ready, ANSWERS), 'utf8')
+    const staged = await restaged(ready, JSON.parse(text) as Staged['sealed'])
+    await bringIn(staged, parts, false)
+    await rm(ready, { recursive: true, force: true })
+    return 'A restore that was interrupted was brought to its end.'
+  } catch (error) {
+    const aside = freeName(ready, 'failed')
+    await rename(ready, aside)
+    return `A restore that was interrupted could not be brought to its end (${(error as Error).message}). It is kept in ${basename(aside)}; restore the backup once more.`
+  }
 }
 
-async function writeFlushed(path: string, bytes: Uint8Array): Promise<void> {
-  const file = await open(path, 'w', OWN_FILE)
-  try {
-    await file.writeFile(bytes)
-    await file.sync()
-  } finally {
-    await file.close()
+async function restaged(folder: string, sealed: Staged['sealed']): Promise<Staged> {
+  const { readShelfFile } = await import('../shelf/rows')
+  const { picturesIn } = await import('../photographs/store')
+  const { rows } = await readShelfFile(join(folder, SHELF))
+  return {
+    folder,
+    facts: { madeAt: 0 } as BackupFacts,
+    remarks: [],
+    shelf: rows.filter(({ sort }) => sort !== 'sealed answer'),
+    sealed,
+    pictures: await picturesIn(folder, (sha256) => sha256),
   }
+}
+
+async function bringIn(staged: Staged, parts: BackupParts, isLook: boolean): Promise<Restored> {
+  const { store, photographs, shelf, clock } = parts
+  const known = new Set(await photographs.all())
+  const remarks = [...staged.remarks]
+  let freshPictures = 0
+  let badPictures = 0
+  // Pictures first: a line never speaks of one that is not there.
+  for (const sha256 of staged.pictures) {
+    if (known.has(sha256)) continue
+    const bytes = await readFile(join(staged.folder, PHOTOGRAPHS, `${sha256}.jpg`))
+    const refused = isLook
+      ? await photographs.refusal(sha256, bytes)
+      : await kept(photographs.keep(sha256, bytes))
+    if (refused) badPictures += 1
+    else freshPictures += 1
+  }
+  if (badPictures > 0)
+    remarks.push(
+      `${badPictures === 1 ? 'One photograph is' : `${badPictures} photographs are`} left out: no whole picture.`,
+    )
+  const looks = new Map<NotebookId, { title: string; look: LookedLines; refused: number }>()
+  const begin = async (id: NotebookId, title: string) => {
+    const look = await linesLook(store, id, clock.now())
+    if (!look.isHere && !isLook) await store.createNotebook({ id, title })
+    const begun = { title, look, refused: 0 }
+    looks.set(id, begun)
+    return begun
+  }
+  for await (const step of linesOf(staged.folder)) {
+    if (step.step === 'notebook') {
+      await begin(step.id, step.title)
+      continue
+    }
+    const of = looks.get(step.notebook) ?? (await begin(step.notebook, 'Notebook whose title was lost'))
+    const entries = step.lines.map(({ entry }) => entry)
+    for (let i = 0; i < entries.length; i += LINES_AT_ONCE) {
+      const some = entries.slice(i, i + LINES_AT_ONCE)
+      await of.look.add(some)
+      if (!isLook) of.refused += await stored(parts, step.notebook, some)
+    }
+  }
+  const rows = [...staged.shelf, ...staged.sealed]
+  return {
+    madeAt: staged.facts.madeAt,
+    isSameLedger: staged.facts.ledger === store.ledger,
+    notebooks: [...looks].map(([id, { title, look, refused }]) => {
+      const told = look.told()
+      return { id, title, ...told, refused: isLook ? told.refused : refused }
+    }),
+    photographs: { all: staged.pictures.length, fresh: freshPictures },
+    shelf: { all: rows.length, fresh: await shelf.takeIn(rows, isLook) },
+    remarks,
+  }
+}
+
+async function kept(keeping: Promise<boolean>): Promise<HttpProblem | null> {
+  try {
+    await keeping
+    return null
+  } catch (error) {
+    if (error instanceof HttpProblem) return error
+    throw error
+  }
+}
+
+/** How many of these were refused. */
+async function stored({ store }: BackupParts, id: NotebookId, entries: readonly RawEntry[]): Promise<number> {
+  const groups = entries.map((entry) => [entry])
+  const answers = (await store.append(id, groups, { fromElsewhere: true })) ?? []
+  return answers.filter(({ outcome }) => outcome !== 'stored' && outcome !== 'duplicate').length
+}
+
+/**
+ * Puts a backup into a folder that holds nothing yet: the very ledger, its lines with their numbers and hashes. It is
+ * unpacked and checked beside it, and takes its place at once: interrupted, the folder is as it was.
+ *
+ * @returns what the backup says of itself, and remarks
+ * @throws HttpProblem when the folder holds anything, or the backup is damaged
+ */
+export async function restoreInto(
+  folder: string,
+  zip: string,
+  word: string | null,
+): Promise<{ readonly facts: BackupFacts; readonly remarks: readonly string[] }> {
+  await requireEmpty(folder)
+  const making = `${folder}.restoring`
+  if (existsSync(making)) await requireLeftOver(making)
+  await rm(making, { recursive: true, force: true })
+  await makeFolder(making)
+  const { facts, remarks, shelf, sealed } = await stageBackup(zip, making, word)
+  let before = SHELF_BEGINNING
+  const rows = [...shelf, ...sealed].map((row) => {
+    const hashed = hashedRow(row, before)
+    before = hashed.hash
+    return `${JSON.stringify(hashed)}\n`
+  })
+  await writeFile(join(making, SHELF), rows.join(''), { mode: 0o600, flush: true })
+  await rm(join(making, SEALED), { force: true })
+  await flushFolder(making)
+  const mode = await stat(folder).then(
+    (info) => info.mode & 0o7777,
+    () => null,
+  )
+  if (mode !== null) await chmod(making, mode)
+  await takePlace(making, folder)
+  return { facts, remarks }
+}
+
+/** Files that say nothing: what an interrupted start or restore of an earlier version leaves. */
+async function requireEmpty(folder: string): Promise<void> {
+  const names = await readdir(folder).catch((error: NodeJS.ErrnoException) => {
+    if (error.code === 'ENOENT') return []
+    throw error
+  })
+  for (const name of names) {
+    const isNothing = [JOURNAL, SHELF].includes(name) && (await stat(join(folder, name))).size === 0
+    if (!isNothing)
+      throw new HttpProblem(
+        409,
+        'Not empty',
+        `${folder} is not empty: it holds ${name}. Nothing was changed. Start its server and restore into that, or name an empty folder.`,
+      )
+  }
+}
+
+/** What stands where the backup is to be unpacked may only be left over from a restore that was interrupted. */
+async function requireLeftOver(making: string): Promise<void> {
+  const names = await readdir(making)
+  const other = names.find((name) => ![JOURNAL, SHELF, SEALED, PHOTOGRAPHS].includes(name))
+  if (other !== undefined)
+    throw new HttpProblem(
+      409,
+      'In the way',
+      `${making} is in the way: it holds ${other}, which no restore has left there. Nothing was changed.`,
+    )
+}
+
+async function takePlace(making: string, folder: string): Promise<void> {
+  for (const name of await readdir(folder).catch(() => [] as string[])) await unlink(join(folder, name))
+  try {
+    await rename(making, folder)
+  } catch {
+    // Some systems do not rename onto a folder that is there, though empty.
+    await rmdir(folder)
+    await rename(making, folder)
+  }
+  await flushFolder(dirname(folder))
 }

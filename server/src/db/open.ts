@@ -31,8 +31,16 @@ export async function openPglite<T>(
   const again = async (why: string, as: string) => {
     await requireRoom(dirname(folder), given.free, NEW_DATABASE_MB)
     say(`${why} It is built again from the journal.`)
-    await rename(folder, freeName(folder, as))
-    return openFolder(folder, say, begin)
+    const aside = freeName(folder, as)
+    await rename(folder, aside)
+    try {
+      return await openFolder(folder, say, begin)
+    } catch (error) {
+      // What was made just now holds nothing of its own: the one that was there is put back, so that tries leave no trail.
+      await rm(folder, { recursive: true, force: true })
+      await rename(aside, folder)
+      throw error
+    }
   }
   if (existsSync(folder) && (await isOtherMajor(folder)))
     return again('The database is of another version.', 'old')
@@ -61,7 +69,7 @@ async function openFolder<T>(
 ): Promise<{ readonly close: () => Promise<void>; readonly begun: T }> {
   if (!existsSync(folder)) {
     say('Preparing the database for its first start …')
-    if (existsSync(TEMPLATE)) await copyTree(TEMPLATE, folder)
+    if (existsSync(TEMPLATE)) await copyTemplate(folder, say)
   }
   const client = await inTime(PGlite.create(folder))
   try {
@@ -90,22 +98,39 @@ async function inTime<T>(opening: Promise<T>): Promise<T> {
   }
 }
 
+/** A template that this user may not read is done without: a new database takes a few seconds longer then. */
+async function copyTemplate(folder: string, say: Say): Promise<void> {
+  try {
+    await copyTree(TEMPLATE, folder)
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException
+    if (code !== 'EACCES' && code !== 'EPERM' && code !== 'ENOENT') throw error
+    say(
+      'The prepared database cannot be read by this user; it is made anew, which takes a few seconds longer.',
+    )
+    await rm(folder, { recursive: true, force: true })
+  }
+}
+
 /** A thousand small files are copied side by side: `cp` takes them one after another, and six times as long. */
 async function copyTree(from: string, to: string): Promise<void> {
   const within = (entry: { parentPath: string; name: string }) =>
     relative(from, join(entry.parentPath, entry.name))
   const entries = await readdir(from, { recursive: true, withFileTypes: true })
-  await mkdir(to, { recursive: true })
+  await mkdir(to, { recursive: true, mode: OWN_FOLDER })
   for (const folder of entries.filter((entry) => entry.isDirectory()))
-    await mkdir(join(to, within(folder)), { recursive: true })
+    await mkdir(join(to, within(folder)), { recursive: true, mode: OWN_FOLDER })
   const files = entries.filter((entry) => entry.isFile()).map(within)
   await Promise.all(
     files.map(async (file) => {
       await copyFile(join(from, file), join(to, file))
-      await chmod(join(to, file), 0o600)
+      await chmod(join(to, file), OWN_FILE)
     }),
   )
 }
+
+const OWN_FOLDER = 0o700
+const OWN_FILE = 0o600
 
 /** Makes the template folder a first start copies: a database with every migration in it, and what `fill` puts there. */
 export async function prepareTemplate(fill: (db: Database) => Promise<void>): Promise<void> {
@@ -117,7 +142,15 @@ export async function prepareTemplate(fill: (db: Database) => Promise<void>): Pr
   await migratePglite(db, { migrationsFolder: MIGRATIONS })
   await fill(db)
   await client.close()
+  await openToAll(making)
   await rename(making, TEMPLATE)
+}
+
+/** The template holds reference values only: whoever may run the program may read it. */
+async function openToAll(folder: string): Promise<void> {
+  await chmod(folder, 0o755)
+  for (const entry of await readdir(folder, { recursive: true, withFileTypes: true }))
+    await chmod(join(entry.parentPath, entry.name), entry.isDirectory() ? 0o755 : 0o644)
 }
 
 async function isOtherMajor(folder: string): Promise<boolean> {

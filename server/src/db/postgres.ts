@@ -1,4 +1,5 @@
 import type { PoolClient } from 'pg'
+import { Expected } from '../expected'
 import { MIGRATIONS } from '../paths'
 import type { Database } from './open'
 import * as schema from './schema'
@@ -12,7 +13,7 @@ const RETAKE_MS = 1000
 const CONNECT_MOST_MS = 10_000
 
 /** Another server has the database. */
-export class DatabaseHeld extends Error {
+export class DatabaseHeld extends Expected {
   constructor(holder: string) {
     super(`The database is in use by another server (${holder}). Use that one, or stop it first.`)
   }
@@ -21,6 +22,16 @@ export class DatabaseHeld extends Error {
 export class DatabaseAway extends Error {
   constructor() {
     super('The database does not answer. Nothing acknowledged is lost; what waits is sent again.')
+  }
+}
+
+/** The database that was named cannot be opened. */
+class DatabaseUnusable extends Expected {
+  constructor(error: unknown) {
+    const first = error instanceof AggregateError ? (error.errors[0] as Error) : (error as Error)
+    super(
+      `The database named in DATABASE_URL cannot be opened: ${first.message}. Check its address and rights.`,
+    )
   }
 }
 
@@ -147,7 +158,7 @@ export async function openPostgres(
   } catch (error) {
     isClosing = true
     await pool.end()
-    throw error
+    throw error instanceof Expected ? error : new DatabaseUnusable(error)
   }
 }
 

@@ -1,11 +1,19 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import { type Answer, CORE_VERSION, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import {
+  type Answer,
+  CORE_VERSION,
+  type ImportLook,
+  type NotebookId,
+  type RawEntry,
+} from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { existing } from '../ledger/routes'
 import type { LedgerStore } from '../ledger/store'
-import { pieces, refusalOf, unstorable } from '@ivory-crystal/core/schemas'
+import { storableTitle } from '../ledger/journalRows'
+import { linesLook } from '../ledger/look'
+import { pieces, refusalOf } from '@ivory-crystal/core/schemas'
 import { sendList } from '../http/sendList'
 
 /** A whole notebook as a file: every line as it was written, nothing computed. */
@@ -18,6 +26,9 @@ export interface NotebookFile {
   readonly entries: readonly RawEntry[]
 }
 
+/** A title is cut to what is kept of it; one that is longer than this is none. */
+const TITLE_READ_MOST = 2000
+
 const fileBody = Joi.object({
   format: Joi.string().valid('ivory-crystal notebook').required(),
   version: Joi.number().valid(1).required(),
@@ -25,7 +36,7 @@ const fileBody = Joi.object({
   exportedAt: Joi.number().integer().required(),
   notebook: Joi.object({
     id: pieces.uuid.required(),
-    title: Joi.string().min(1).max(200).required(),
+    title: Joi.string().allow('').max(TITLE_READ_MOST).required(),
   }).required(),
   entries: Joi.array().items(Joi.any()).max(500_000).required(),
 })
@@ -38,9 +49,9 @@ const REPORTED_MOST = 200
 
 /** @throws HttpProblem on what is no notebook: a file of nonsense leaves no empty one behind */
 function readable(body: unknown, isHere = false): NotebookFile {
-  const file = checked<NotebookFile>(fileBody, body)
-  const cannot = unstorable(file.notebook)
-  if (cannot) throw new HttpProblem(400, 'This file cannot be read', cannot)
+  const read = checked<NotebookFile>(fileBody, body)
+  const { id, title } = read.notebook
+  const file = { ...read, notebook: { id, title: storableTitle(title) } }
   if (!isHere && file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
     throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is a line of a notebook.')
   return file
@@ -73,27 +84,17 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
   // A look first: nothing is stored.
   router.post('/import/look', async (request, response) => {
     const file = readable(request.body)
-    const here = new Set<string>()
-    const isHere = (await store.notebooks()).some((row) => row.id === file.notebook.id)
-    if (isHere)
-      for await (const lines of store.after(file.notebook.id, 0))
-        for (const { entry } of lines) here.add(entry.id)
-    const report = file.entries.flatMap((entry, i) => {
-      const sentence = refusalOf(entry)
-      return sentence === null ? [] : [{ line: i + 1, sentence }]
-    })
-    const known = file.entries.filter((entry) =>
-      here.has((entry as Partial<RawEntry> | null)?.id ?? ''),
-    ).length
+    const look = await linesLook(store, file.notebook.id, clock.now())
+    const report: { line: number; sentence: string }[] = []
+    for (let i = 0; i < file.entries.length; i += LINES_AT_ONCE)
+      for (const [k, sentence] of (await look.add(file.entries.slice(i, i + LINES_AT_ONCE))).entries())
+        if (sentence !== null && report.length < REPORTED_MOST) report.push({ line: i + k + 1, sentence })
     response.json({
       notebook: file.notebook,
-      isHere,
-      lines: file.entries.length,
-      here: known,
-      fresh: file.entries.length - known - report.length,
-      refused: report.length,
-      report: report.slice(0, REPORTED_MOST),
-    })
+      isHere: look.isHere,
+      ...look.told(),
+      report,
+    } satisfies ImportLook)
   })
   router.post('/import', async (request, response) => {
     const asked = (request.body as { notebook?: { id?: unknown } } | undefined)?.notebook?.id

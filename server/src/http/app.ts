@@ -8,7 +8,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { WEB } from '../paths'
 import { ownPagesOnly } from './guard'
-import { handleErrors, noSuchPath, retryAfter, sendProblem } from './problem'
+import { handleErrors, knownMethodsOnly, noSuchPath, retryAfter, sendProblem } from './problem'
 
 const JSON_MOST = '1mb'
 /** Rows of a file on their way to the shelf, in parts. */
@@ -48,6 +48,7 @@ export function createApp({ api, port, log }: AppParts): Express {
     next()
   })
   app.use(ownPagesOnly(port))
+  app.use(knownMethodsOnly)
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()

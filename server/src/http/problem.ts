@@ -10,6 +10,8 @@ export class HttpProblem extends Error {
     readonly status: number,
     readonly title: string,
     readonly detail: string,
+    /** When the same request may be sent again, s. */
+    readonly retryAfterS?: number,
   ) {
     super(detail)
   }
@@ -46,19 +48,35 @@ export function retryAfter(response: Response, seconds: number): void {
   response.set('Retry-After', String(seconds))
 }
 
-export const noSuchPath: RequestHandler = (request, response) => {
-  if (!METHODS.includes(request.method)) {
-    response.set('Allow', METHODS.join(', '))
-    sendProblem(response, 405, 'No such method', `Nothing here answers to ${request.method}.`)
+export const knownMethodsOnly: RequestHandler = (request, response, next) => {
+  if (METHODS.includes(request.method)) {
+    next()
     return
   }
+  response.set('Allow', METHODS.join(', '))
+  sendProblem(response, 405, 'No such method', `Nothing here answers to ${request.method}.`)
+}
+
+export const noSuchPath: RequestHandler = (request, response) => {
   sendProblem(response, 404, 'Not found', `There is nothing at ${request.path}.`)
+}
+
+const DISK_FULL = 'The disk of the server is full. Nothing acknowledged is lost. Make room on it, then go on.'
+
+/** Whether the system said that a disk is full, or that more may not be written on it. */
+function isDiskFull(error: unknown): boolean {
+  const { code } = error as { code?: string }
+  return code === 'ENOSPC' || code === 'EDQUOT' || code === 'EFBIG'
 }
 
 interface BodyError extends Error {
   type?: string
   limit?: number
   status?: number
+}
+
+function sizeOf(bytes: number): string {
+  return bytes < 1e6 ? `${Math.round(bytes / 1000)} kB` : `${Math.round(bytes / 1e6)} MB`
 }
 
 /** What the parts that read a request find wrong with it, in words. */
@@ -77,7 +95,10 @@ export function handleErrors(onUnexpected: (error: unknown) => void): ErrorReque
       next(error)
       return
     }
-    if (error instanceof HttpProblem) sendProblem(response, error.status, error.title, error.detail)
+    if (error instanceof HttpProblem) {
+      if (error.retryAfterS !== undefined) retryAfter(response, error.retryAfterS)
+      sendProblem(response, error.status, error.title, error.detail)
+    } else if (isDiskFull(error)) sendProblem(response, 507, 'Disk full', DISK_FULL)
     else if (error instanceof NoRoom) sendProblem(response, 507, 'Disk nearly full', error.message)
     else if (isAway(error)) {
       retryAfter(response, 2)
@@ -89,7 +110,7 @@ export function handleErrors(onUnexpected: (error: unknown) => void): ErrorReque
         response,
         413,
         'Too large',
-        `A request may hold ${Math.round((error.limit ?? 0) / 1e6)} MB at most. Send it in smaller parts.`,
+        `A request may hold ${sizeOf(error.limit ?? 0)} at most. Send it in smaller parts.`,
       )
     else if (error.status !== undefined && error.status >= 400 && error.status < 500)
       sendProblem(

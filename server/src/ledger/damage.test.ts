@@ -5,7 +5,8 @@ import { PGlite } from '@electric-sql/pglite'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { nextRandom, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
 import request from 'supertest'
-import { FolderUnusable, type RunningServer } from '../server'
+import { FolderUnusable } from '../folder'
+import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { takeLock } from './lock'
 
@@ -148,7 +149,11 @@ describe('a byte changed in the journal', () => {
     await open()
     expect(await stored()).toEqual(lines.filter((_, i) => i !== 1))
     expect((await about()).setAside).toEqual([
-      { line: gone + 1, reason: `Entries 2 to 2 of notebook ${home.notebook} are missing before it.` },
+      {
+        line: gone + 1,
+        reason: `Entries 2 to 2 of notebook ${home.notebook} are missing before it.`,
+        isLoss: true,
+      },
     ])
   })
 
@@ -163,7 +168,7 @@ describe('a byte changed in the journal', () => {
     await open()
     const rest = lines.filter((_, i) => i !== 1)
     expect(await stored()).toEqual(rest)
-    expect((await about()).setAside).toEqual([{ line: bad + 1, reason: 'It cannot be read.' }])
+    expect((await about()).setAside).toEqual([{ line: bad + 1, reason: 'It cannot be read.', isLoss: true }])
     expect(await readFile(`${journal()}.set-aside`, 'utf8')).toContain('not json')
     const [next] = await add(1)
     await server.close()

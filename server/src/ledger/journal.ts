@@ -1,7 +1,8 @@
 import type { LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 import { readLines } from '../lineFile'
-import { UUID } from './sortOut'
-import { beginningOf, hashAfter, type HashedLine, hashOf } from './chain'
+import { chainWalk } from './chainWalk'
+import { type HashedLine, hashOf } from './chain'
+import { isBatchRow, isLedgerRow, isNotebookRow, storableTitle } from './journalRows'
 
 /** One line of the journal. The whole notebook can be read back from these lines with nothing else. */
 export type JournalLine =
@@ -13,21 +14,24 @@ export type JournalLine =
       readonly createdAt: number
       readonly hash?: string
     }
-  | {
-      readonly line: 'batch'
-      readonly notebook: NotebookId
-      readonly recordedAt: number
-      /** Hash of the line before the first; journals of before there were hashes have none. */
-      readonly before?: string
-      readonly entries: readonly { readonly seq: number; readonly entry: RawEntry; readonly hash?: string }[]
-    }
+  | BatchLine
+export interface BatchLine {
+  readonly line: 'batch'
+  readonly notebook: NotebookId
+  readonly recordedAt: number
+  /** Hash of the line before the first; journals of before there were hashes have none. */
+  readonly before?: string
+  readonly entries: readonly { readonly seq: number; readonly entry: RawEntry; readonly hash?: string }[]
+}
 
-/** Something in the journal that is not as it was written. */
+/** Something in a file of the folder that is not as it was written. */
 export interface Damage {
-  /** Line of the file, from 1. */
-  readonly line: number
+  /** Line of the file, from 1; null when it is not about one line. */
+  readonly line: number | null
   readonly reason: string
   readonly text: string
+  /** Whether something is left out because of it; false where all that was written still stands. */
+  readonly isLoss: boolean
 }
 /** The last line of a notebook. */
 export interface Head {
@@ -50,7 +54,7 @@ export function notebookLine(id: NotebookId, title: string, createdAt: number): 
   return { ...line, hash: hashOf(line) }
 }
 /** Lines as they go into the journal together; all of them recorded at one moment. */
-export function batchLine(notebook: NotebookId, before: string, lines: readonly HashedLine[]): JournalLine {
+function batchLine(notebook: NotebookId, before: string, lines: readonly HashedLine[]): BatchLine {
   return {
     line: 'batch',
     notebook,
@@ -60,95 +64,76 @@ export function batchLine(notebook: NotebookId, before: string, lines: readonly 
   }
 }
 
+/** So many letters in one line of the file, at most: what is longer goes into several. */
+const LETTERS_A_LINE = 16_000_000
+
+/** The same, in as many lines of the file as it takes. */
+export function batchLines(notebook: NotebookId, before: string, lines: readonly HashedLine[]): BatchLine[] {
+  const batches: BatchLine[] = []
+  let follows = before
+  let some: HashedLine[] = []
+  let letters = 0
+  const end = () => {
+    if (some.length === 0) return
+    batches.push(batchLine(notebook, follows, some))
+    follows = some[some.length - 1]?.hash ?? follows
+    some = []
+    letters = 0
+  }
+  for (const line of lines) {
+    const length = JSON.stringify(line.entry).length
+    if (letters + length > LETTERS_A_LINE) end()
+    some.push(line)
+    letters += length
+  }
+  end()
+  return batches
+}
+
 /**
- * Reads a journal and walks its chains of hashes. A line that cannot be read, or is not as it was written, is told
- * as damage and left out; the rest stands. Lines of before there were hashes are chained as they are read.
+ * Reads a journal and walks its chains of hashes. A line that cannot be read, that carries no hash, or whose hash does
+ * not follow from the one before it is told as damage and left out, unless what follows vouches for it; the rest
+ * stands. Notebooks of before there were hashes are chained as they are read, and told to have nothing vouching for
+ * them until a hashed line follows.
  */
 export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
-  const heads = new Map<NotebookId, Head>()
-  /** Once something was told as damage, what it leaves out is known to be missing. */
-  let isHurt = false
+  const walk = chainWalk()
+  const titles = new Map<NotebookId, string>()
+  let ledger: LedgerId | null = null
   for await (const { number, text, said } of readLines(path)) {
-    const damaged = (reason: string): JournalStep => {
-      isHurt = true
-      return { step: 'damage', damage: { line: number, reason, text } }
-    }
-    if (!isJournalLine(said)) yield damaged('It cannot be read.')
-    else if (said.line !== 'batch') {
-      if (said.hash !== undefined && said.hash !== hashOf(said)) yield damaged('It is not as it was written.')
-      else if (said.line === 'ledger') yield { step: 'ledger', id: said.id }
-      else yield { step: 'notebook', id: said.id, title: said.title, createdAt: said.createdAt }
+    const damage = (reason: string, isLoss = true): JournalStep => ({
+      step: 'damage',
+      damage: { line: number, reason, text, isLoss },
+    })
+    if (isBatchRow(said)) yield* walk.batch(said, { number, text })
+    else if (isNotebookRow(said)) {
+      const title = storableTitle(said.title)
+      const known = titles.get(said.id)
+      if (said.hash !== undefined && said.hash !== hashOf(said)) yield damage('It is not as it was written.')
+      else if (known === title) yield damage(`Notebook ${said.id} stands in the file twice.`, false)
+      else if (known !== undefined) yield damage(`Notebook ${said.id} has another title already.`)
+      else {
+        titles.set(said.id, title)
+        const { id, createdAt } = said
+        if (title !== said.title)
+          yield damage(`The title of notebook ${id} holds what cannot be kept; it is “${title}” now.`, false)
+        const step: JournalStep = { step: 'notebook', id, title, createdAt }
+        if (said.hash === undefined) walk.titleWithoutHash(id, step, { number, text })
+        else yield step
+      }
+    } else if (isLedgerRow(said)) {
+      if (said.hash !== undefined && said.hash !== hashOf(said)) yield damage('It is not as it was written.')
+      else if (ledger !== null && ledger !== said.id) yield damage('It gives the ledger another id.')
+      else {
+        if (said.hash === undefined) yield damage('The line that names the ledger carries no hash.', false)
+        else if (ledger !== null) yield damage('The ledger is named twice.', false)
+        if (ledger === null) yield { step: 'ledger', id: said.id }
+        ledger = said.id
+      }
     } else {
-      const { notebook } = said
-      const head = heads.get(notebook) ?? { seq: 0, hash: beginningOf(notebook) }
-      const [first] = said.entries
-      const from = first?.entry.notebook === notebook ? first.seq : 0
-      if (from > head.seq + 1 && !isHurt)
-        yield damaged(`Entries ${head.seq + 1} to ${from - 1} of notebook ${notebook} are missing before it.`)
-      const { lines, bad } = checked(said, head)
-      const last = said.entries[said.entries.length - 1]
-      const kept = lines[lines.length - 1]
-      const isKept = kept !== undefined && kept.seq === last?.seq
-      if (last) heads.set(notebook, { seq: last.seq, hash: isKept ? kept.hash : (last.hash ?? '') })
-      if (lines.length > 0) yield { step: 'lines', notebook, lines }
-      for (const seq of bad) yield damaged(`Entry ${seq} of notebook ${notebook} is not as it was written.`)
+      walk.lineLost()
+      yield damage('It cannot be read.')
     }
   }
-}
-
-function isId(value: unknown): boolean {
-  return typeof value === 'string' && UUID.test(value)
-}
-
-function isJournalLine(said: unknown): said is JournalLine {
-  const line = said as Partial<JournalLine> | null | undefined
-  switch (line?.line) {
-    case 'ledger':
-      return isId(line.id)
-    case 'notebook':
-      return isId(line.id) && typeof line.title === 'string'
-    case 'batch':
-      return (
-        isId(line.notebook) &&
-        typeof line.recordedAt === 'number' &&
-        Array.isArray(line.entries) &&
-        line.entries.every(
-          (one: { seq?: unknown; entry?: { id?: unknown } } | null) =>
-            typeof one?.seq === 'number' && typeof one.entry?.id === 'string',
-        )
-      )
-    default:
-      return false
-  }
-}
-
-/** The lines of a batch that are as they were written, and the numbers of those that are not. */
-function checked(
-  batch: JournalLine & { line: 'batch' },
-  head: Head,
-): { lines: readonly HashedLine[]; bad: readonly number[] } {
-  const lines: HashedLine[] = []
-  const bad: number[] = []
-  // After a line that is gone, what came before is known by the batch's own word for it.
-  let befores = [head.hash, ...(batch.before === undefined ? [] : [batch.before])]
-  for (const [i, { seq, entry, hash }] of batch.entries.entries()) {
-    const line = { seq, recordedAt: batch.recordedAt, entry }
-    const worked = befores.map((before) => hashAfter(before, line))
-    const [first = ''] = worked
-    // A line says itself which notebook it is of: a batch that names another was damaged there.
-    const isHere = entry.notebook === batch.notebook
-    if (isHere && (hash === undefined || worked.includes(hash))) {
-      lines.push({ ...line, hash: hash ?? first })
-      befores = [hash ?? first]
-      continue
-    }
-    const next = batch.entries[i + 1]
-    const follows =
-      isHere && next && hashAfter(first, { ...next, recordedAt: batch.recordedAt }) === next.hash
-    // What follows vouches for this one: only its hash was damaged.
-    if (follows) lines.push({ ...line, hash: first })
-    else bad.push(seq)
-    befores = follows ? [first] : [hash ?? first, first]
-  }
-  return { lines, bad }
+  yield* walk.end()
 }

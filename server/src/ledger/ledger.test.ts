@@ -6,8 +6,8 @@ import { ledgerContract } from '../../../core/golden/contract'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { SYSTEM_CLOCK } from '../clock'
-import { beginningOf, hashAfter, type HashedLine } from './chain'
-import { readJournal } from './journal'
+import { beginningOf, chained, hashAfter, type HashedLine } from './chain'
+import { batchLines, readJournal } from './journal'
 import { FolderHeld, takeLock } from './lock'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>
@@ -157,13 +157,10 @@ describe('the journal', () => {
   test('rebuilds a database that is behind', async () => {
     const [kept, missing] = [line(home), line(home)]
     await server.store.append(home.notebook, [[kept]])
-    const row = {
-      line: 'batch',
-      notebook: home.notebook,
-      recordedAt: 5,
-      entries: [{ seq: 2, entry: missing }],
-    }
-    await reopen(() => appendFile(journal(), `${JSON.stringify(row)}\n`))
+    const { hash } = await server.store.head(home.notebook)
+    const lines = chained(hash, [{ seq: 2, recordedAt: 5, entry: missing }])
+    const rows = batchLines(home.notebook, hash, lines).map((row) => `${JSON.stringify(row)}\n`)
+    await reopen(() => appendFile(journal(), rows.join('')))
     expect(await stored()).toEqual([kept, missing])
     const next = line(home)
     const [answer] = (await server.store.append(home.notebook, [[next]])) ?? []

@@ -1,4 +1,5 @@
 import { SYSTEM_CLOCK } from '../clock'
+import { Expected } from '../expected'
 import { link, open, readFile, rm, stat } from 'node:fs/promises'
 import { randomUUID } from 'node:crypto'
 
@@ -11,7 +12,7 @@ export interface Holder {
 }
 
 /** Another live server has the folder. */
-export class FolderHeld extends Error {
+export class FolderHeld extends Expected {
   constructor(
     folder: string,
     readonly holder: Holder,
@@ -119,7 +120,8 @@ async function isAlive(holder: Holder): Promise<boolean> {
     if ((error as NodeJS.ErrnoException).code === 'ESRCH') return false
   }
   const start = await processStart(holder.pid)
-  return start === null || holder.processStart === null || start === holder.processStart
+  // Where the system tells when a process began, a lock always says it: one that does not was not written by us.
+  return start === null || start === holder.processStart
 }
 
 /** Field 22 of /proc/PID/stat; null where there is no such file system. */

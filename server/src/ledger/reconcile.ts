@@ -1,17 +1,29 @@
-import { writeFile } from 'node:fs/promises'
+import { appendFile } from 'node:fs/promises'
+import { basename } from 'node:path'
 import type { LedgerId, NotebookId } from '@ivory-crystal/core'
 import type { Database } from '../db/open'
-import type { LineFile } from '../lineFile'
+import { type LineFile, readLines } from '../lineFile'
 import { beginningOf, hashAfter, type HashedLine } from './chain'
-import { batchLine, type Damage, type JournalLine, ledgerLine, notebookLine, readJournal } from './journal'
 import {
+  type BatchLine,
+  batchLines,
+  type Damage,
+  type JournalLine,
+  type JournalStep,
+  ledgerLine,
+  notebookLine,
+  readJournal,
+} from './journal'
+import {
+  dropLines,
   linesAfter,
+  type PlacedLine,
+  putLines,
   putNotebook,
   setLedgerId,
   type Standing,
   type Survey,
   surveyDatabase,
-  writeLines,
 } from './tables'
 
 /** The journal with where it stands. */
@@ -27,39 +39,67 @@ class DatabaseDiffers extends Error {
   }
 }
 
+type Say = (sentence: string) => void
+
 /**
  * Makes database and journal say the same. What only the journal has goes into the database, and what only the
- * database has (a journal that was taken away) goes into the journal. Damage in one is healed from the other where
- * that is whole; what neither has as it was written is set aside, and said.
+ * database has (a journal that was taken away) goes into the journal. Where they differ, what fits its chain of hashes
+ * wins, and the other is set aside and told: a damaged journal is written again from a database that is whole, and a
+ * line of the database that is not the journal's is put right from it. Two histories that are each whole in themselves
+ * cannot be told apart: the journal's stands, the other is kept beside it.
  *
- * @returns what had to be set aside
+ * @returns what was not as it was written, in either
  * @throws DatabaseDiffers when the database cannot be brought to it
  */
-export async function reconcile(
-  db: Database,
-  journal: OpenJournal,
-  say: (sentence: string) => void,
-): Promise<readonly Damage[]> {
-  const { survey, damages } = await surveyJournal(journal.path)
+export async function reconcile(db: Database, journal: OpenJournal, say: Say): Promise<readonly Damage[]> {
   const held = await surveyDatabase(db)
-  if (damages.length > 0 && (await isWhole(db, held)) && reaches(held, survey)) {
-    await journal.file.replaceWith(asJournal(db, held, survey), 'damaged')
+  const isNew = held.ledger === null && held.notebooks.size === 0
+  // A database that is new takes the journal as it is read: a long one is read once.
+  const { survey, damages } = isNew ? await replay(db, journal.path, say) : await surveyJournal(journal.path)
+  if (damages.length > 0 && !isNew && (await isWhole(db, held)) && reaches(held, survey))
+    return [await writtenAgain(db, journal, held, survey, damages, say)]
+  const differs = isNew || difference(survey, held) !== null
+  const other = isNew || !differs ? [] : await takeOut(db, held, survey)
+  const told = [...damages, ...other]
+  await writeDown(journal.path, told)
+  for (const { line, reason, isLoss } of told)
     say(
-      `The journal was damaged in ${damages.length} places. It was written again from the database, which is whole.`,
+      `${line === null ? '' : `Line ${line} of the journal${isLoss ? ' is set aside' : ''}. `}${reason}${isLoss ? ' The rest stands.' : ''}`,
     )
-    return []
+  if (differs && !isNew) await replay(db, journal.path, say)
+  const isLonger = await complete(db, journal.file, survey)
+  const bare = damages.filter(({ reason }) => NO_HASHES.test(reason))
+  if (bare.length > 0 && bare.length === damages.length) {
+    await journal.file.replaceWith(asJournal(db, await surveyDatabase(db), survey), 'without-hashes')
+    say('Hashes were added to the journal. The file as it was is kept beside it.')
   }
-  await writeDown(journal.path, damages)
-  for (const { line, reason } of damages)
-    say(`Line ${line} of the journal is set aside. ${reason} The rest stands.`)
-  const differs = difference(survey, held)
-  if (differs === null) return damages
-  await replay(db, journal.path)
-  await complete(db, journal.file, survey)
-  const { survey: now } = await surveyJournal(journal.path)
+  if (!differs) return told
+  const now = isLonger || bare.length > 0 ? (await surveyJournal(journal.path)).survey : survey
   const still = difference(now, await surveyDatabase(db))
   if (still !== null) throw new DatabaseDiffers(still)
-  return damages
+  return told
+}
+
+/** What is told of journals of before there were hashes: nothing is wrong with them, and nothing vouches for them. */
+const NO_HASHES = /carr(y|ies) no hash/
+
+/** A damaged journal is written again from a database that is whole; the file as it was found is kept. */
+async function writtenAgain(
+  db: Database,
+  { file, path }: OpenJournal,
+  held: Survey,
+  survey: SurveyedJournal,
+  damages: readonly Damage[],
+  say: Say,
+): Promise<Damage> {
+  const kept = await file.replaceWith(asJournal(db, held, survey), 'damaged')
+  const places = damages.length === 1 ? 'one place' : `${damages.length} places`
+  const first = damages[0]
+  const reason = `The journal was not as it was written in ${places}: ${first?.line ? `line ${first.line}: ` : ''}${first?.reason ?? ''} It was written again from the database, which is whole. The file as it was found is ${basename(kept)}.`
+  const told = { line: null, reason, text: '', isLoss: false }
+  say(reason)
+  await writeDown(path, [...damages, told])
+  return told
 }
 
 interface Counted {
@@ -68,33 +108,54 @@ interface Counted {
   count: number
   seq: number
   hash: string
+  /** The beginning of the hash of each line, by number. */
+  hashes: string[]
+}
+interface SurveyedJournal extends Survey {
+  readonly notebooks: ReadonlyMap<NotebookId, Counted>
+}
+interface Surveyed {
+  readonly survey: SurveyedJournal
+  readonly damages: readonly Damage[]
 }
 
-async function surveyJournal(path: string): Promise<{ survey: Survey; damages: readonly Damage[] }> {
+const HASH_START = 16
+
+/** Counts what a journal says, step by step. */
+function surveyor() {
   let ledger: LedgerId | null = null
-  const found = new Map<NotebookId, Counted>()
+  const notebooks = new Map<NotebookId, Counted>()
   const damages: Damage[] = []
   const at = (id: NotebookId): Counted => {
-    const known = found.get(id)
+    const known = notebooks.get(id)
     if (known) return known
-    const made = { title: LOST_TITLE, createdAt: 0, count: 0, seq: 0, hash: '' }
-    found.set(id, made)
+    const made = { title: LOST_TITLE, createdAt: 0, count: 0, seq: 0, hash: '', hashes: [] }
+    notebooks.set(id, made)
     return made
   }
-  for await (const one of readJournal(path)) {
-    if (one.step === 'ledger') ledger = one.id
-    else if (one.step === 'damage') damages.push(one.damage)
-    else if (one.step === 'notebook')
-      Object.assign(at(one.id), { title: one.title, createdAt: one.createdAt })
-    else {
-      const counted = at(one.notebook)
-      for (const { seq, hash } of one.lines) {
-        counted.count += 1
-        if (seq >= counted.seq) Object.assign(counted, { seq, hash })
+  return {
+    take(one: JournalStep): void {
+      if (one.step === 'ledger') ledger = one.id
+      else if (one.step === 'damage') damages.push(one.damage)
+      else if (one.step === 'notebook')
+        Object.assign(at(one.id), { title: one.title, createdAt: one.createdAt })
+      else {
+        const counted = at(one.notebook)
+        for (const { seq, hash } of one.lines) {
+          counted.count += 1
+          counted.hashes[seq] = hash.slice(0, HASH_START)
+          if (seq >= counted.seq) Object.assign(counted, { seq, hash })
+        }
       }
-    }
+    },
+    surveyed: (): Surveyed => ({ survey: { ledger, notebooks }, damages }),
   }
-  return { survey: { ledger, notebooks: found }, damages }
+}
+
+async function surveyJournal(path: string): Promise<Surveyed> {
+  const { take, surveyed } = surveyor()
+  for await (const one of readJournal(path)) take(one)
+  return surveyed()
 }
 
 /** A notebook whose own line is lost is still a notebook. */
@@ -134,6 +195,53 @@ function reaches(database: Survey, journal: Survey): boolean {
   return [...journal.notebooks].every(([id, { seq }]) => (database.notebooks.get(id)?.seq ?? -1) >= seq)
 }
 
+/**
+ * Takes out of the database what is not the journal's: from the first line on that is another than the journal's, or
+ * does not follow from the one before it. Lines that follow and that the journal does not reach stay, and go into it.
+ *
+ * @returns what is to be told; lines that were whole in themselves are in its text
+ */
+async function takeOut(db: Database, held: Survey, journal: SurveyedJournal): Promise<readonly Damage[]> {
+  const told: Damage[] = []
+  const tell = (reason: string, text = '', isLoss = false) => told.push({ line: null, reason, text, isLoss })
+  for (const [id, { title }] of held.notebooks) {
+    const known = journal.notebooks.get(id)
+    if (known && known.title !== LOST_TITLE && known.title !== title)
+      tell(
+        `The database called notebook ${id} “${title}”, the journal “${known.title}”. The journal’s title stands.`,
+      )
+    let last: { seq: number; hash: string } = { seq: 0, hash: beginningOf(id) }
+    let from: number | null = null
+    const whole: HashedLine[] = []
+    let wrong = 0
+    for await (const lines of linesAfter(db, id, 0))
+      for (const line of lines) {
+        const isBare = line.hash === ''
+        const follows = line.seq === last.seq + 1 && (isBare || line.hash === hashAfter(last.hash, line))
+        const journals = known?.hashes[line.seq]
+        const isOther = journals !== undefined && !isBare && journals !== line.hash.slice(0, HASH_START)
+        if (from === null && (!follows || isOther)) from = line.seq
+        if (from !== null && follows) whole.push(line)
+        else if (from !== null) wrong += 1
+        last = isBare ? { seq: line.seq, hash: hashAfter(last.hash, line) } : line
+      }
+    if (from === null) continue
+    await dropLines(db, id, from)
+    const isGap = whole.length > 0 && known?.hashes[from] === undefined
+    if (wrong > 0)
+      tell(
+        `${wrong} entries of notebook ${id} in the database were not as written. They are put right from the journal.`,
+      )
+    else if (whole.length > 0 && !isGap)
+      tell(
+        `The database held other entries ${from} to ${last.seq} of notebook ${id} than the journal, and both are whole in themselves. The journal’s stand; the database’s are kept in journal.jsonl.set-aside.`,
+        JSON.stringify(whole),
+        true,
+      )
+  }
+  return told
+}
+
 /** The whole database as the lines of a journal. */
 async function* asJournal(db: Database, held: Survey, journal: Survey): AsyncGenerator<JournalLine> {
   if (held.ledger) yield ledgerLine(held.ledger, 0)
@@ -155,7 +263,7 @@ async function* batchesAfter(
   id: NotebookId,
   seq: number,
   from: string,
-): AsyncGenerator<JournalLine & { line: 'batch' }> {
+): AsyncGenerator<BatchLine> {
   let before = from
   let last = { seq, hash: from }
   for await (const lines of linesAfter(db, id, seq)) {
@@ -168,7 +276,7 @@ async function* batchesAfter(
       last = { seq: line.seq, hash }
     }
     for (const batch of byMoment(following)) {
-      yield batchLine(id, before, batch) as JournalLine & { line: 'batch' }
+      yield* batchLines(id, before, batch)
       before = batch[batch.length - 1]?.hash ?? before
     }
     if (following.length < lines.length) return
@@ -185,11 +293,21 @@ function byMoment(lines: readonly HashedLine[]): HashedLine[][] {
   return batches
 }
 
+/** Lines between two sentences that tell how far a long start has come. */
+const TELL_EVERY = 50_000
+
 /** Everything the journal says into the database; what is there and says something else is put right. */
-export async function replay(db: Database, path: string): Promise<void> {
+export async function replay(db: Database, path: string, say: Say): Promise<Surveyed> {
+  const { take, surveyed } = surveyor()
+  let done = 0
   await db.transaction(async (tx) => {
     const declared = new Set<NotebookId>()
+    const waiting: PlacedLine[] = []
+    const flush = async () => {
+      await putLines(tx, waiting.splice(0))
+    }
     for await (const one of readJournal(path)) {
+      take(one)
       if (one.step === 'ledger') await setLedgerId(tx, one.id)
       else if (one.step === 'notebook') {
         await putNotebook(tx, one)
@@ -199,15 +317,31 @@ export async function replay(db: Database, path: string): Promise<void> {
           await putNotebook(tx, { id: one.notebook, title: LOST_TITLE, createdAt: 0 })
           declared.add(one.notebook)
         }
-        await writeLines(tx, one.notebook, one.lines)
+        for (const line of one.lines) {
+          waiting.push({ ...line, notebook: one.notebook })
+          done += 1
+          if (done % TELL_EVERY === 0)
+            say(`Reading the notebook into the database: ${done.toLocaleString('en')} entries so far …`)
+        }
+        if (waiting.length >= LINES_AT_ONCE) await flush()
       }
     }
+    await flush()
   })
+  return surveyed()
 }
 
-/** What only the database has goes into the journal: whole notebooks, or the end of one. */
-async function complete(db: Database, file: LineFile, journal: Survey): Promise<void> {
+/** Lines written in one statement. */
+const LINES_AT_ONCE = 1000
+
+/**
+ * What only the database has goes into the journal: whole notebooks, or the end of one.
+ *
+ * @returns whether there was anything
+ */
+async function complete(db: Database, file: LineFile, journal: Survey): Promise<boolean> {
   const held = await surveyDatabase(db)
+  const before = file.bytes
   if (held.ledger && held.ledger !== journal.ledger) await file.append([ledgerLine(held.ledger, 0)])
   for (const [id, { title, createdAt }] of held.notebooks) {
     const known: Standing | undefined = journal.notebooks.get(id)
@@ -215,10 +349,15 @@ async function complete(db: Database, file: LineFile, journal: Survey): Promise<
     for await (const batch of batchesAfter(db, id, known?.seq ?? 0, known?.hash || beginningOf(id)))
       await file.append([batch])
   }
+  return file.bytes !== before
 }
 
+/** Writes down what was found, beside what was found before: nothing in that file is ever replaced. */
 async function writeDown(path: string, damages: readonly Damage[]): Promise<void> {
   if (damages.length === 0) return
-  const text = damages.map((damage) => `${JSON.stringify(damage)}\n`).join('')
-  await writeFile(`${path}.set-aside`, text, { mode: 0o600 })
+  const place = `${path}.set-aside`
+  const known = new Set<string>()
+  for await (const { text } of readLines(place)) known.add(text)
+  const fresh = damages.map((damage) => JSON.stringify(damage)).filter((text) => !known.has(text))
+  if (fresh.length > 0) await appendFile(place, `${fresh.join('\n')}\n`, { mode: 0o600 })
 }

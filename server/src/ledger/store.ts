@@ -17,10 +17,12 @@ import type { Database } from '../db/open'
 import { entries, notebooks } from '../db/schema'
 import { queue } from '../queue'
 import { beginningOf, chained, type HashedLine, type Linked } from './chain'
-import { batchLine, type Damage, type Head, ledgerLine, notebookLine } from './journal'
+import { HttpProblem } from '../http/problem'
+import { batchLines, type Damage, type Head, ledgerLine, notebookLine } from './journal'
+import { titleTrouble } from './journalRows'
 import { type OpenJournal, reconcile, replay } from './reconcile'
 import { knownLines } from './known'
-import { type SortedLine, sortOut } from './sortOut'
+import { type Known, type SortedLine, sortOut } from './sortOut'
 import { verifier } from './verifier'
 import {
   linesAfter,
@@ -42,6 +44,7 @@ export interface LedgerStore {
   /** Lines of the journal that are not as they were written, and had to be set aside. */
   readonly setAside: readonly Damage[]
   notebooks(): Promise<readonly NotebookRow[]>
+  /** @throws HttpProblem 400 when the title cannot be kept as it is */
   createNotebook(row: { id?: NotebookId; title: string }): Promise<NotebookRow>
   /**
    * Stores groups of lines; each group goes in whole or not at all. Flushed to the journal before the answer.
@@ -58,6 +61,10 @@ export interface LedgerStore {
   all(notebook: NotebookId): Promise<readonly RawEntry[]>
   /** The last line of a notebook: its hash stands for every line before it. */
   head(notebook: NotebookId): Promise<Head>
+  /** Those of the lines that are stored already, by id. */
+  known(lines: readonly unknown[]): Promise<Known>
+  /** Whoever has written in a notebook. */
+  authors(notebook: NotebookId): Promise<readonly string[]>
   /** Lines of a kind in any notebook, by id. */
   ofKind(kind: string): Promise<readonly RawEntry[]>
   ofSubject(notebook: NotebookId, subject: string): Promise<readonly RawEntry[]>
@@ -97,7 +104,8 @@ export async function openStore(
   journal: OpenJournal | null,
   { clock, say, mayWrite = () => Promise.resolve() }: StoreSurroundings,
 ): Promise<LedgerStore> {
-  const setAside = journal ? await reconcile(db, journal, say) : []
+  const setAside: Damage[] = journal ? [...(await reconcile(db, journal, say))] : []
+  if (journal && journal.file.tornBytes > 0) setAside.push(tornEnd(journal.file.tornBytes))
   const ledger = await ownLedgerId()
   /** Greatest id that is stored: a later one cannot be known yet. */
   let newest = await newestId(db)
@@ -105,7 +113,10 @@ export async function openStore(
   /** With a journal this process is the only writer, so it knows every notebook and its last line. */
   const heads = new Map<NotebookId, Head>()
   await readHeads()
-  const isAsWritten = verifier(db, setAside.length > 0)
+  const isAsWritten = verifier(
+    db,
+    setAside.some(({ isLoss }) => isLoss),
+  )
   let suspect = false
   const listeners = new Set<(notebook: NotebookId, stored: readonly StoredEntry[]) => void>()
   const inTurn = queue()
@@ -129,7 +140,7 @@ export async function openStore(
   /** After a write that failed half way, database and journal are brought to say the same before the next. */
   async function recover(): Promise<void> {
     if (!suspect) return
-    if (journal) await reconcile(db, journal, say)
+    if (journal) tell(await reconcile(db, journal, say))
     await readHeads()
     newest = await newestId(db)
     suspect = false
@@ -173,13 +184,19 @@ export async function openStore(
       taken.forEach(({ answer }, i) => {
         answer(sorted[i]?.map((line) => answerOf(line, byId)) ?? null)
       })
-      tell(stored)
+      announce(stored)
     } catch (error) {
       for (const { fail } of taken) fail(error)
     }
   }
 
-  function tell(stored: readonly PlacedLine[]): void {
+  /** What is found while it runs is told as well, once. */
+  function tell(damages: readonly Damage[]): void {
+    for (const damage of damages)
+      if (!setAside.some(({ reason }) => reason === damage.reason)) setAside.push(damage)
+  }
+
+  function announce(stored: readonly PlacedLine[]): void {
     const byNotebook = new Map<NotebookId, StoredEntry[]>()
     for (const { notebook, seq, recordedAt, entry } of stored) {
       newest = latestOf(newest, entry.id)
@@ -216,7 +233,7 @@ export async function openStore(
       return { notebook, before: head.hash, lines: chained(head.hash, linked) }
     })
     suspect = true
-    await file.append(batches.map(({ notebook, before, lines }) => batchLine(notebook, before, lines)))
+    await file.append(batches.flatMap(({ notebook, before, lines }) => batchLines(notebook, before, lines)))
     const placed = batches.flatMap(({ notebook, lines }) => lines.map((line) => ({ ...line, notebook })))
     await db.execute(inserted(placed))
     for (const { notebook, lines } of batches) moveHead(notebook, lines)
@@ -275,12 +292,12 @@ export async function openStore(
   async function verify(notebook: NotebookId): Promise<void> {
     if (await isAsWritten(notebook)) return
     if (!journal) throw new LineDamaged(notebook)
-    say(
-      `Lines of notebook ${notebook} in the database are not as they were written; they are put right from the journal.`,
-    )
+    const reason = `Entries of notebook ${notebook} in the database were not as they were written. They are put right from the journal.`
+    say(reason)
+    tell([{ line: null, reason, text: '', isLoss: false }])
     await inTurn(async () => {
       suspect = true
-      await replay(db, journal.path)
+      await replay(db, journal.path, say)
       await recover()
     })
     if (!(await isAsWritten(notebook))) throw new LineDamaged(notebook)
@@ -295,6 +312,8 @@ export async function openStore(
     },
     createNotebook: (row) =>
       inTurn(async () => {
+        const trouble = titleTrouble(row.title)
+        if (trouble) throw new HttpProblem(400, 'Cannot be kept', trouble)
         await mayWrite()
         await recover()
         const made = { id: row.id ?? (randomUUID() as NotebookId), title: row.title, createdAt: clock.now() }
@@ -320,6 +339,12 @@ export async function openStore(
     async head(notebook) {
       if (!journal) await readHeads()
       return headOf(notebook)
+    },
+    known: (lines) => knownLines(db, [lines], null),
+    async authors(notebook) {
+      const author = sql<string>`${entries.entry}->>'author'`
+      const rows = await db.selectDistinct({ author }).from(entries).where(eq(entries.notebook, notebook))
+      return rows.map((row) => row.author)
     },
     async ofKind(kind) {
       const rows = await db
@@ -347,6 +372,15 @@ export async function openStore(
       return () => listeners.delete(listen)
     },
     settled: () => inTurn(() => Promise.resolve()),
+  }
+}
+
+function tornEnd(bytes: number): Damage {
+  return {
+    line: null,
+    reason: `The journal ended in ${bytes} bytes of a line that was never written to its end, as after a power cut. They are kept in journal.jsonl.torn.`,
+    text: '',
+    isLoss: false,
   }
 }
 

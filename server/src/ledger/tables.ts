@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gt, max, sql, type SQL } from 'drizzle-orm'
+import { and, asc, count, desc, eq, gt, gte, max, sql, type SQL } from 'drizzle-orm'
 import type { LedgerId, NotebookId } from '@ivory-crystal/core'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
@@ -23,7 +23,6 @@ export function inserted(lines: readonly PlacedLine[]): SQL {
       from json_array_elements(${JSON.stringify(lines)}::json) as line`
 }
 
-/** The same; a line that is there already, and says something else, is put right. */
 function putRight(lines: readonly PlacedLine[]): SQL {
   return sql`${inserted(lines)}
       on conflict (notebook, seq) do update set recorded_at = excluded.recorded_at, id = excluded.id,
@@ -32,13 +31,14 @@ function putRight(lines: readonly PlacedLine[]): SQL {
           or entries.recorded_at <> excluded.recorded_at`
 }
 
-export async function writeLines(
-  db: Pick<Database, 'execute'>,
-  notebook: NotebookId,
-  lines: readonly HashedLine[],
-): Promise<void> {
-  for (let i = 0; i < lines.length; i += AT_ONCE)
-    await db.execute(putRight(lines.slice(i, i + AT_ONCE).map((line) => ({ ...line, notebook }))))
+/** Puts lines into the table; one that is there already and says something else is put right. */
+export async function putLines(db: Pick<Database, 'execute'>, lines: readonly PlacedLine[]): Promise<void> {
+  for (let i = 0; i < lines.length; i += AT_ONCE) await db.execute(putRight(lines.slice(i, i + AT_ONCE)))
+}
+
+/** Takes the lines of a notebook out of the table, from a number on. */
+export async function dropLines(db: Database, notebook: NotebookId, from: number): Promise<void> {
+  await db.delete(entries).where(and(eq(entries.notebook, notebook), gte(entries.seq, from)))
 }
 
 /** Every line of a notebook after a number, in order, some at a time. */

@@ -2,9 +2,10 @@ import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { mkdir, open, readdir, readFile, rename } from 'node:fs/promises'
 import { join } from 'node:path'
-import { isJpeg, PHOTOGRAPH_BYTES_MOST } from '@ivory-crystal/core'
+import { jpegTrouble, PHOTOGRAPH_BYTES_MOST, PHOTOGRAPH_PX_MOST } from '@ivory-crystal/core'
 import { HttpProblem } from '../http/problem'
 import { flushFolder, freeName } from '../lineFile'
+import { openDecoder } from './decoder'
 
 /** Pictures of the notebooks, each a file once, under its SHA-256. */
 export interface PhotographStore {
@@ -12,12 +13,29 @@ export interface PhotographStore {
    * Keeps a picture. When this resolves it outlives a power cut.
    *
    * @returns whether it was new
-   * @throws HttpProblem when the bytes are no JPEG, too many, or of another hash
+   * @throws HttpProblem when the bytes are no picture, too many, of another hash, or carry details beside the picture
    */
   keep(sha256: string, bytes: Buffer): Promise<boolean>
+  /** What stands in the way of keeping a picture, decoded; null when nothing does. */
+  refusal(sha256: string, bytes: Uint8Array): Promise<HttpProblem | null>
   /** null where there is none, or the file is damaged: that one is set aside. */
   read(sha256: string): Promise<Buffer | null>
   all(): Promise<readonly string[]>
+  close(): Promise<void>
+}
+
+const REFUSED = {
+  'no picture': [400, 'No picture', 'These bytes are no whole JPEG picture.'],
+  details: [
+    422,
+    'Details in the picture',
+    'This picture carries details beside what it shows, such as where and when it was taken. Save it without them (a copy made smaller usually has none), and send that.',
+  ],
+  'too large': [413, 'Too large', `A photograph is ${PHOTOGRAPH_PX_MOST} pixels wide or high at most.`],
+} as const
+function refused(why: keyof typeof REFUSED): HttpProblem {
+  const [status, title, detail] = REFUSED[why]
+  return new HttpProblem(status, title, detail)
 }
 
 const OWN_FILE = 0o600
@@ -29,7 +47,17 @@ export const shaOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).d
 export function openPhotographs(folder: string, requireRoom: () => Promise<void>): PhotographStore {
   const place = join(folder, 'photographs')
   const pathOf = (sha256: string) => join(place, `${sha256}.jpg`)
+  const decoder = openDecoder()
   let turn = 0
+  async function refusal(sha256: string, bytes: Uint8Array): Promise<HttpProblem | null> {
+    if (bytes.length > PHOTOGRAPH_BYTES_MOST)
+      return new HttpProblem(413, 'Too large', 'A photograph takes at most 1 MB here.')
+    if (shaOf(bytes) !== sha256)
+      return new HttpProblem(400, 'Damaged on the way', 'The picture that came is not the one that was sent.')
+    const trouble = jpegTrouble(bytes)
+    if (trouble) return refused(trouble)
+    return (await decoder.decodes(bytes)) ? null : refused('no picture')
+  }
 
   async function read(sha256: string): Promise<Buffer | null> {
     const bytes = await readFile(pathOf(sha256)).catch(() => null)
@@ -40,17 +68,12 @@ export function openPhotographs(folder: string, requireRoom: () => Promise<void>
 
   return {
     read,
+    refusal,
+    close: decoder.close,
     async keep(sha256, bytes) {
-      if (bytes.length > PHOTOGRAPH_BYTES_MOST)
-        throw new HttpProblem(413, 'Too large', 'A photograph takes at most 1 MB here.')
-      if (!isJpeg(bytes)) throw new HttpProblem(400, 'No picture', 'These bytes are no whole JPEG.')
-      if (shaOf(bytes) !== sha256)
-        throw new HttpProblem(
-          400,
-          'Damaged on the way',
-          'The picture that came is not the one that was sent.',
-        )
-      if (await read(sha256)) return false
+      if (shaOf(bytes) === sha256 && (await read(sha256))) return false
+      const wrong = await refusal(sha256, bytes)
+      if (wrong) throw wrong
       await requireRoom()
       const isFirst = !existsSync(place)
       await mkdir(place, { recursive: true, mode: OWN_FOLDER })
@@ -73,4 +96,24 @@ export function openPhotographs(folder: string, requireRoom: () => Promise<void>
       return names.flatMap((name) => NAME.exec(name)?.[1] ?? []).sort()
     },
   }
+}
+
+/** What is wrong with a picture in a folder; null when nothing is. */
+export function photographTrouble(sha256: string, bytes: Uint8Array): string | null {
+  return shaOf(bytes) === sha256 ? null : `photographs/${sha256}.jpg is not as it was written.`
+}
+
+/** What is found of the pictures in a folder, each read by itself. */
+export async function picturesIn<T>(
+  folder: string,
+  look: (sha256: string, bytes: Uint8Array) => T | null,
+): Promise<readonly T[]> {
+  const place = join(folder, 'photographs')
+  const found: T[] = []
+  for (const name of (await readdir(place).catch(() => [] as string[])).sort()) {
+    const sha256 = NAME.exec(name)?.[1]
+    const seen = sha256 ? look(sha256, await readFile(join(place, name))) : null
+    if (seen !== null) found.push(seen)
+  }
+  return found
 }

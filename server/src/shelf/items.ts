@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core'
-import { desc } from 'drizzle-orm'
+import { desc, sql } from 'drizzle-orm'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
 
@@ -40,6 +40,23 @@ export async function putRows(db: Database, rows: readonly ShelfRow[]): Promise<
       .insert(shelfItems)
       .values(rows.slice(from, from + ROWS_AT_ONCE))
       .onConflictDoNothing()
+}
+
+/** Writes rows; a version that is there and says something else is put right. */
+export async function putRightRows(db: Database, rows: readonly ShelfRow[]): Promise<void> {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE)
+    await db
+      .insert(shelfItems)
+      .values(rows.slice(from, from + ROWS_AT_ONCE))
+      .onConflictDoUpdate({
+        target: [shelfItems.sort, shelfItems.id, shelfItems.version],
+        set: {
+          origin: sql`excluded.origin`,
+          body: sql`excluded.body`,
+          createdAt: sql`excluded.created_at`,
+          author: sql`excluded.author`,
+        },
+      })
 }
 
 /** The newest version of everything, those taken off included. */

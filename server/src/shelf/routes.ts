@@ -31,6 +31,8 @@ export function shelfRoutes(shelf: ShelfStore): Router {
   router.get('/shelf/:sort/versions', async (request, response) => {
     const sort = sortIn(request.params.sort)
     const asked = idIn(request.query['id'])
+    const refusal = unstorable(asked)
+    if (refusal) throw new HttpProblem(400, 'This request cannot be read', refusal)
     // House rules are asked for by their name: what they are kept under is made from it.
     const id = sort === 'house rules' ? idOf(sort, { name: asked }) : asked
     response.json({ versions: await shelf.versions(sort, id) })

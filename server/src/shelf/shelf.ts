@@ -20,6 +20,7 @@ import { shelfItems } from '../db/schema'
 import { HttpProblem } from '../http/problem'
 import { idOf, isOn, newestRows, putRows, shelfKey, type ShelfRow, TAKEN_OFF } from './items'
 import type { ShelfJournal } from './journal'
+import { rowRefusal } from './rows'
 
 export interface ShelfStore {
   read(): Promise<Shelf>
@@ -62,6 +63,8 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
   }
 
   async function keep(rows: readonly ShelfRow[]): Promise<void> {
+    const refused = rows.map(rowRefusal).find((sentence) => sentence !== null)
+    if (refused) throw new HttpProblem(400, 'Cannot be kept', refused)
     await journal?.append(rows)
     await putRows(db, rows)
     for (const row of rows) known?.set(shelfKey(row.sort, row.id), row)
@@ -132,7 +135,9 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
             JSON.stringify([sort, id, version]),
           ),
         )
-        const fresh = rows.filter(({ sort, id, version }) => !here.has(JSON.stringify([sort, id, version])))
+        const fresh = rows.filter(
+          (row) => !here.has(JSON.stringify([row.sort, row.id, row.version])) && rowRefusal(row) === null,
+        )
         if (!dryRun && fresh.length > 0) {
           await keep(fresh)
           // A version that came in need not be the newest.

@@ -23,6 +23,8 @@ import {
   unknownsOf,
 } from '@ivory-crystal/core'
 import type { RunningServer } from '../server'
+import type { ShelfRow } from '../shelf/items'
+import { hashedRow, readShelfFile } from '../shelf/rows'
 import { line, serve, tempFolder } from '../testing/bench'
 import { commitmentOf } from './seals'
 
@@ -180,9 +182,12 @@ describe('a sealed answer', () => {
     const row = JSON.parse(rows.find((one) => one.includes(seal)) ?? '') as {
       id: string
       body: object
-      hash?: string
     }
-    const { hash: _, ...plain } = { ...row, id: randomUUID(), body: { ...row.body, unknown: other } }
+    const { last } = await readShelfFile(shelf)
+    const plain = hashedRow(
+      { ...row, id: randomUUID(), body: { ...row.body, unknown: other } } as ShelfRow,
+      last,
+    )
     await writeFile(shelf, `${rows.join('\n')}${JSON.stringify(plain)}\n`)
     await open()
     const again = await post('/api/seals', { notebook, unknown: other, compound: 'glutaric-acid', purity: 1 })

@@ -4,7 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import {
   CORE_VERSION,
   fold,
-  isJpeg,
+  jpegTrouble,
   type NotebookId,
   PHOTOGRAPH_BYTES_MOST,
   picturesIn,
@@ -14,6 +14,7 @@ import {
   type CrateFile,
   crateMetadata,
   crateTrouble,
+  hashInMetadata,
   heading,
   METADATA_PATH,
   NOTEBOOK_PATH,
@@ -25,7 +26,10 @@ import {
 import { csvOf } from '../format/csv'
 
 /** No crate of a notebook unpacks to more, bytes; a file that says so is not unpacked. */
-const UNPACKED_MOST = 200_000_000
+const UNPACKED_MOST = 120_000_000
+/** Nor does any pack better than this. */
+const TIMES_PACKED_MOST = 100
+const SMALL = 1_000_000
 /** Nor does one hold more files. */
 const FILES_MOST = 20_000
 
@@ -139,16 +143,17 @@ export const crate = {
   /** The notebook in a zip that was handed over: only what is looked for is unpacked, and nothing is believed. */
   unpack(name: string, bytes: Uint8Array): Unpacked {
     let [count, declared] = [0, 0]
+    const most = Math.min(UNPACKED_MOST, Math.max(SMALL, bytes.length * TIMES_PACKED_MOST))
     try {
       const held = unzipSync(bytes, {
         filter: ({ name: path, originalSize }) => {
           count++
           const isWanted = path === METADATA_PATH || path === NOTEBOOK_PATH || PICTURE_PATH.test(path)
           if (isWanted) declared += originalSize
-          return isWanted && count <= FILES_MOST && declared <= UNPACKED_MOST
+          return isWanted && count <= FILES_MOST && declared <= most
         },
       })
-      if (count > FILES_MOST || declared > UNPACKED_MOST)
+      if (count > FILES_MOST || declared > most)
         return no(`“${name}” would unpack to more than a notebook can be: it was not unpacked.`)
       const metadata = held[METADATA_PATH]
       const notebook = held[NOTEBOOK_PATH]
@@ -160,17 +165,23 @@ export const crate = {
       })
       const pictures = found.filter(
         (one) =>
-          isJpeg(one.jpeg) &&
+          jpegTrouble(one.jpeg) === null &&
           one.jpeg.length <= PHOTOGRAPH_BYTES_MOST &&
           bytesToHex(sha256(one.jpeg)) === one.sha256,
       )
       const bad = found.length - pictures.length
-      const said =
-        bad === 0
+      const said = [
+        ...(bad === 0
           ? []
           : [
-              `${bad === 1 ? 'One photograph' : `${bad} photographs`} in it ${bad === 1 ? 'is' : 'are'} not what ${bad === 1 ? 'its name says' : 'their names say'}, and ${bad === 1 ? 'is' : 'are'} left out.`,
+              `${bad === 1 ? 'One photograph' : `${bad} photographs`} in it ${bad === 1 ? 'is' : 'are'} left out: no whole picture, another one than the name says, or with details such as the place it was taken at.`,
+            ]),
+        ...(metadata && hashInMetadata(strFromU8(metadata), NOTEBOOK_PATH) !== bytesToHex(sha256(notebook))
+          ? [
+              'The notebook in this file is not the one that was packed into it: its SHA-256 differs from the one the file gives. Somebody or something changed it since.',
             ]
+          : []),
+      ]
       return { ok: true, text: strFromU8(notebook), pictures, said }
     } catch {
       return no(`“${name}” cannot be unpacked: it is damaged, or no zip file.`)

@@ -2,6 +2,8 @@ import { transfer } from 'comlink'
 import type { Picture } from '../../workers/crate'
 import { crating } from '../../workers/crating'
 
+/** So much of a file tells what it is. */
+const BEGINNING = 512
 /** Files larger than this are not read, bytes. */
 const LARGEST = 200_000_000
 
@@ -17,8 +19,19 @@ type Read =
 /** A notebook in a file that was handed over, as JSON or in a zip; by what it holds, not by its name. */
 export async function readNotebookFile(file: File): Promise<Read> {
   if (file.size > LARGEST) return { ok: false, sentence: `“${file.name}” is larger than a notebook can be.` }
+  const beginning = new Uint8Array(await file.slice(0, BEGINNING).arrayBuffer())
+  const isZip = beginning[0] === 0x50 && beginning[1] === 0x4b
+  const isObject = new TextDecoder()
+    .decode(beginning)
+    .replace(/^\uFEFF/, '')
+    .trimStart()
+    .startsWith('{')
+  if (!isZip && !isObject)
+    return {
+      ok: false,
+      sentence: `${file.name} is neither a zip nor a JSON file. Choose one that was exported here.`,
+    }
   const bytes = new Uint8Array(await file.arrayBuffer())
-  const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b
   let text: string
   let pictures: readonly Picture[] = []
   let said: readonly string[] = []
@@ -28,6 +41,11 @@ export async function readNotebookFile(file: File): Promise<Read> {
     if (!held.ok) return held
     ;({ text, pictures, said } = held)
   } else text = new TextDecoder().decode(bytes)
+  if (text.includes('\uFFFD'))
+    said = [
+      ...said,
+      'Some letters in this file cannot be read (they stand as �): it was saved in another encoding than UTF-8, or damaged.',
+    ]
   try {
     return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, said }
   } catch {
@@ -35,7 +53,7 @@ export async function readNotebookFile(file: File): Promise<Read> {
       ok: false,
       sentence: isZip
         ? `The notebook in “${file.name}” cannot be read: the file is damaged.`
-        : `${file.name} is neither a zip nor a JSON file. Choose one that was exported here.`,
+        : `${file.name} is not whole: it is cut short or damaged. Choose one that was exported here.`,
     }
   }
 }
