@@ -4,124 +4,31 @@
  * one sort. Prints what came of it, and
  * fails when anything acknowledged was lost, twice there, or changed without a word.
  */
-import { spawn } from 'node:child_process'
-import { createHash, randomUUID } from 'node:crypto'
-import { cp, mkdtemp, open, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises'
+import { randomUUID } from 'node:crypto'
+import { cp, readFile, rm, writeFile } from 'node:fs/promises'
 import { connect } from 'node:net'
-import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-
-const root = join(import.meta.dirname, '..')
-const option = (name) => process.argv.find((one) => one.startsWith(`--${name}=`))?.split('=')[1]
-const isLong = process.argv.includes('--long')
-const usual = isLong
-  ? { kills: 500, damages: 300, requests: 20_000 }
-  : { kills: 3, damages: 10, requests: 400 }
-const ROUNDS = Object.fromEntries(
-  Object.entries(usual).map(([name, count]) => [name, Number(option(name) ?? count)]),
-)
-const seed = Number(option('seed') ?? 1)
-
-/** Same seed, same attacks (mulberry32). */
-let state = seed
-function random() {
-  state = (state + 0x6d2b79f5) | 0
-  let t = Math.imul(state ^ (state >>> 15), 1 | state)
-  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-  return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-}
-const below = (most) => Math.floor(random() * most)
-const one = (list) => list[below(list.length)]
-
-async function start(folder) {
-  const child = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-    env: { ...process.env, PORT: '0', IVORY_CRYSTAL_DATA: folder, LOG_LEVEL: 'silent' },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  })
-  let said = ''
-  const ended = new Promise((resolve) => child.once('exit', resolve))
-  const at = await new Promise((resolve, reject) => {
-    const hear = (bytes) => {
-      said += bytes
-      const found = /http:\/\/127\.0\.0\.1:\d+/.exec(said)
-      if (found) resolve(found[0])
-    }
-    child.stdout.on('data', hear)
-    child.stderr.on('data', hear)
-    child.once('exit', () => reject(new Error(`It did not start:\n${said}`)))
-  })
-  const get = async (path) => (await fetch(`${at}/api${path}`)).json()
-  const { ledger } = await get('/about')
-  const { notebooks } = await get('/notebooks')
-  const notebook = notebooks[0].id
-  return {
-    at,
-    ledger,
-    notebook,
-    get,
-    said: () => said,
-    entries: async () => (await get(`/notebooks/${notebook}/entries?after=0`)).entries,
-    post: async (lines) => {
-      const response = await fetch(`${at}/api/notebooks/${notebook}/entries`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ groups: lines.map((line) => [line]) }),
-      })
-      if (!response.ok) throw new Error(`answered ${response.status}`)
-      return (await response.json()).answers
-    },
-    /** Whether a picture was kept, as answered. */
-    keep: async (picture) => {
-      const sent = { method: 'POST', headers: { 'Content-Type': 'image/jpeg' }, body: picture }
-      return (await fetch(`${at}/api/photographs/${shaOf(picture)}`, sent)).ok
-    },
-    statusOf: async (path) => (await fetch(`${at}/api${path}`)).status,
-    /** Whether a picture is there, byte for byte. */
-    shows: async (sha256) => {
-      const response = await fetch(`${at}/api/photographs/${sha256}`)
-      return response.ok && shaOf(Buffer.from(await response.arrayBuffer())) === sha256
-    },
-    async kill(signal = 'SIGKILL') {
-      child.kill(signal)
-      await ended
-    },
-  }
-}
-
-let written = 0
-function line({ ledger, notebook }) {
-  written += 1
-  const ms = Date.now().toString(16).padStart(12, '0')
-  const tail = randomUUID().slice(19)
-  const counter = (written % 4096).toString(16).padStart(3, '0')
-  return {
-    id: `${ms.slice(0, 8)}-${ms.slice(8)}-7${counter}-${tail}`,
-    v: 1,
-    ledger,
-    notebook,
-    subject: '0a5a1c7e-0000-4000-8000-000000000101',
-    kind: 'observed',
-    body: { station: 'crystallize', text: `needles ${written} 結晶` },
-    at: Date.now(),
-    author: 'bench 7',
-    device: 'torture',
-  }
-}
-
-const shaOf = (bytes) => createHash('sha256').update(bytes).digest('hex')
-
-/** A picture like no other: the golden one with a comment of its own in it. */
-const golden = await readdir(join(root, 'core/golden/photographs')).then(([name]) =>
-  readFile(join(root, 'core/golden/photographs', name)),
-)
-function picture() {
-  const comment = Buffer.from(randomUUID().repeat(1 + below(1500)))
-  const head = Buffer.from([0xff, 0xfe, (comment.length + 2) >> 8, (comment.length + 2) & 0xff])
-  return Buffer.concat([golden.subarray(0, 2), head, comment, golden.subarray(2)])
-}
+import {
+  below,
+  filesOf,
+  flip,
+  golden,
+  isLong,
+  line,
+  one,
+  only,
+  picture,
+  random,
+  ROUNDS,
+  seed,
+  shaOf,
+  start,
+  temp,
+} from './torture-bench.mjs'
+import { forgeries, fuzzes, lies, restores } from './torture-trust.mjs'
 
 /** Counts of what was kept, beside those of what went wrong. */
-const KEPT = ['acknowledged', 'pictures']
+const KEPT = ['acknowledged', 'pictures', 'wholes', 'asBefores', 'mostMB']
 const table = []
 let failures = 0
 function tell(what, rounds, found) {
@@ -130,10 +37,6 @@ function tell(what, rounds, found) {
     .filter(([name]) => !KEPT.includes(name))
     .reduce((sum, [, count]) => sum + count, 0)
 }
-async function temp() {
-  return mkdtemp(join(tmpdir(), 'ivory-torture-'))
-}
-
 /** What is there against what was acknowledged. */
 function compare(acknowledged, entries) {
   const there = new Map()
@@ -213,22 +116,6 @@ async function killsOfOne(rounds) {
   await last.kill('SIGTERM')
   await rm(folder, { recursive: true, force: true })
   return { ...sum, acknowledged: acknowledged.size, pictures: pictures.size }
-}
-
-async function filesOf(folder) {
-  const entries = await readdir(folder, { recursive: true, withFileTypes: true })
-  return entries.filter((entry) => entry.isFile()).map((entry) => join(entry.parentPath, entry.name))
-}
-async function flip(path) {
-  const { size } = await stat(path)
-  if (size === 0) return
-  const file = await open(path, 'r+')
-  const at = below(size)
-  const byte = Buffer.alloc(1)
-  await file.read(byte, 0, 1, at)
-  byte[0] ^= 1 << below(8)
-  await file.write(byte, 0, 1, at)
-  await file.close()
 }
 
 const DAMAGES = {
@@ -494,10 +381,9 @@ async function races() {
   await rm(folder, { recursive: true, force: true })
 }
 
-await kills()
-await damages()
-await fuzz()
-await races()
+const SORTS = { kills, damages, fuzz, races, fuzzes, forgeries, restores, lies }
+if (only !== null && !SORTS[only]) throw new Error(`“${only}” is none of ${Object.keys(SORTS).join(', ')}.`)
+for (const [name, attack] of Object.entries(SORTS)) if (only === null || only === name) await attack(tell)
 process.stdout.write(`Seed ${seed}${isLong ? ', the long round' : ', a quick round'}\n`)
 for (const { what, rounds, ...found } of table)
   process.stdout.write(

@@ -192,6 +192,7 @@ export async function* readLines(path: string): AsyncGenerator<NumberedLine> {
       else rest = [(rest[0] ?? bytes).subarray(0, TOLD_BYTES)]
     }
     const whole = (last: Buffer) => {
+      if (restBytes === 0 && last.length <= LINE_BYTES_MOST) return numbered(++number, last)
       const line = restBytes + last.length > LINE_BYTES_MOST ? null : Buffer.concat([...rest, last])
       const start = Buffer.concat([...rest, last.subarray(0, TOLD_BYTES)])
       rest = []
@@ -220,8 +221,8 @@ export async function* readLines(path: string): AsyncGenerator<NumberedLine> {
 function numbered(number: number, bytes: Buffer): NumberedLine {
   const text = bytes.toString('utf8')
   try {
-    // Bytes that are no UTF-8 read back as other text: such a line was damaged.
-    const isWhole = Buffer.byteLength(text) === bytes.length
+    // Bytes that are no UTF-8 are read as the sign for a letter that cannot be read: such a line was damaged.
+    const isWhole = !text.includes('\uFFFD') || Buffer.from(text).equals(bytes)
     return { number, text, said: isWhole ? (JSON.parse(text) as unknown) : undefined }
   } catch {
     return { number, text, said: undefined }

@@ -348,8 +348,7 @@ describe('a backup', () => {
     ]
     for (const path of asked) {
       const { text } = await at(server).get(path)
-      for (const salt of salts)
-        expect({ path, tells: text.includes(salt) }).toEqual({ path, tells: false })
+      for (const salt of salts) expect({ path, tells: text.includes(salt) }).toEqual({ path, tells: false })
     }
   })
 

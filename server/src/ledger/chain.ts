@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto'
+import { hash as hashNow } from 'node:crypto'
 import canonicalize from 'canonicalize'
 import type { NotebookId, RawEntry } from '@ivory-crystal/core'
 
@@ -19,7 +19,7 @@ export function canonicalText(value: unknown): string {
 }
 
 function sha256(text: string): string {
-  return createHash('sha256').update(text).digest('hex')
+  return hashNow('sha256', text, 'hex')
 }
 
 /** What the first line of a notebook follows. */

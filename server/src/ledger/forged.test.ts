@@ -182,14 +182,14 @@ const WAYS: readonly (readonly [string, () => void, number])[] = [
   [
     'a batch taken out',
     () => {
-      rows.splice(rows.indexOf(batch(2) as JournalLine), 1)
+      rows.splice(rows.indexOf(batch(2)), 1)
     },
     12,
   ],
   [
     'a batch copied behind itself',
     () => {
-      rows.splice(rows.indexOf(batch(2) as JournalLine), 0, structuredClone(batch(2)) as JournalLine)
+      rows.splice(rows.indexOf(batch(2)), 0, structuredClone(batch(2)) as JournalLine)
     },
     15,
   ],
@@ -197,9 +197,9 @@ const WAYS: readonly (readonly [string, () => void, number])[] = [
     'two batches in each other’s place',
     () => {
       const [p, q] = [batch(2), batch(3)]
-      const [i, k] = [rows.indexOf(p as JournalLine), rows.indexOf(q as JournalLine)]
-      rows[i] = q as JournalLine
-      rows[k] = p as JournalLine
+      const [i, k] = [rows.indexOf(p), rows.indexOf(q)]
+      rows[i] = q
+      rows[k] = p
     },
     15,
   ],

@@ -16,6 +16,7 @@ import {
 } from './journal'
 import {
   dropLines,
+  fillEmpty,
   linesAfter,
   type PlacedLine,
   putLines,
@@ -55,7 +56,9 @@ export async function reconcile(db: Database, journal: OpenJournal, say: Say): P
   const held = await surveyDatabase(db)
   const isNew = held.ledger === null && held.notebooks.size === 0
   // A database that is new takes the journal as it is read: a long one is read once.
-  const { survey, damages } = isNew ? await replay(db, journal.path, say) : await surveyJournal(journal.path)
+  const { survey, damages } = isNew
+    ? await replay(db, journal.path, say, true)
+    : await surveyJournal(journal.path)
   if (damages.length > 0 && !isNew && (await isWhole(db, held)) && reaches(held, survey))
     return [await writtenAgain(db, journal, held, survey, damages, say)]
   const differs = isNew || difference(survey, held) !== null
@@ -297,16 +300,20 @@ function byMoment(lines: readonly HashedLine[]): HashedLine[][] {
 const TELL_EVERY = 50_000
 
 /** Everything the journal says into the database; what is there and says something else is put right. */
-export async function replay(db: Database, path: string, say: Say): Promise<Surveyed> {
+export async function replay(db: Database, path: string, say: Say, isNew = false): Promise<Surveyed> {
   const { take, surveyed } = surveyor()
   let done = 0
   await db.transaction(async (tx) => {
     const declared = new Set<NotebookId>()
     const waiting: PlacedLine[] = []
-    const flush = async () => {
-      await putLines(tx, waiting.splice(0))
+    const read = async () => {
+      for await (const one of readJournal(path)) await takeIn(one)
+      await flush()
     }
-    for await (const one of readJournal(path)) {
+    const flush = async () => {
+      await putLines(tx, waiting.splice(0), isNew)
+    }
+    const takeIn = async (one: JournalStep) => {
       take(one)
       if (one.step === 'ledger') await setLedgerId(tx, one.id)
       else if (one.step === 'notebook') {
@@ -326,7 +333,8 @@ export async function replay(db: Database, path: string, say: Say): Promise<Surv
         if (waiting.length >= LINES_AT_ONCE) await flush()
       }
     }
-    await flush()
+    if (isNew) await fillEmpty(tx, read)
+    else await read()
   })
   return surveyed()
 }

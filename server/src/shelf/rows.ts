@@ -45,11 +45,11 @@ export function rowRefusal(value: unknown): string | null {
   if (row.body === null || typeof row.body !== 'object') return 'Its body is nothing that stands on a shelf.'
   if (!isOn(row)) return null
   if (row.sort === 'sealed answer') return sealedRefusal(row.body)
-  if (!OWN_SORTS.includes(row.sort as OwnSort))
+  if (!OWN_SORTS.includes(row.sort))
     return JSON.stringify(row.body).length > UNKNOWN_BODY_MOST
       ? 'It is of a newer version and too long to keep.'
       : null
-  return bodyRefusal(row.sort as OwnSort, row.id, row.body)
+  return bodyRefusal(row.sort, row.id, row.body)
 }
 
 function sealedRefusal(body: unknown): string | null {
@@ -62,7 +62,7 @@ function bodyRefusal(sort: OwnSort, id: string, body: unknown): string | null {
   try {
     const refused = shelfRefusal(sort, sort === 'instrument' ? wholeInstrument(body) : body)
     if (refused) return refused
-    return idOf(sort as ShelfSort, body) === id
+    return idOf(sort, body) === id
       ? null
       : `It is kept under “${id}”, which is not its own name.`
   } catch {

@@ -1,25 +1,64 @@
+import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useLocation } from 'react-router'
 import { isUnderWay, meltOf, type MeltId, meltsOf, type PrepId, type View } from '@ivory-crystal/core'
 import { useNotebook } from '../ledger/notebook'
+import { isHalfTyped, watchTyping } from './typing'
 import { useUpdate } from './update'
 
-/** A newer version is offered, never forced, and not while a melt is watched. */
-export function NewVersion() {
+/** How often a page that wants to be loaded anew looks whether it may be, ms. */
+const LOOK_EVERY_MS = 2000
+
+/**
+ * A newer version is offered, never forced: not while a melt is watched, and no page is loaded anew while something in
+ * it is half typed.
+ */
+export function NewVersion({ reload = () => window.location.reload() }: { reload?: () => void }) {
   const isReady = useUpdate((state) => state.isReady)
+  const isTaken = useUpdate((state) => state.isTaken)
   const take = useUpdate((state) => state.take)
   const { pathname } = useLocation()
   const isWatching = useNotebook(({ view }) => isWatchedAt(pathname, view))
-  if (!isReady || isWatching) return null
+  const [isHeld, setHeld] = useState(false)
+  useEffect(watchTyping, [])
+  useEffect(() => {
+    // Another tab uses the newer version: this one follows as soon as nothing in it would be lost.
+    if (!isTaken || isWatching) return
+    const look = () => {
+      if (!isHalfTyped()) reload()
+    }
+    look()
+    const timer = setInterval(look, LOOK_EVERY_MS)
+    return () => {
+      clearInterval(timer)
+    }
+  }, [isTaken, isWatching, reload])
+  if (isWatching || !(isReady || isTaken)) return null
+  const useIt = isTaken ? reload : take
   return (
     <p className="look no-print" role="status">
-      A newer version of Ivory Crystal is here.{' '}
-      <Button size="sm" variant="outline-primary" onClick={take}>
-        Use it now
+      {isTaken
+        ? 'Another tab uses a newer version of Ivory Crystal. This page is loaded anew when nothing in it is half typed.'
+        : 'A newer version of Ivory Crystal is here.'}{' '}
+      <Button
+        size="sm"
+        variant="outline-primary"
+        onClick={() => {
+          if (isHalfTyped() && !isHeld) setHeld(true)
+          else useIt()
+        }}
+      >
+        {isHeld ? 'Use it all the same' : 'Use it now'}
       </Button>{' '}
-      <span className="quiet">
-        What waits to be stored stays. Else it is used when all its tabs are closed.
-      </span>
+      {isHeld ? (
+        <strong>Something on this page is half typed and would be lost. Finish it first, or clear it.</strong>
+      ) : (
+        !isTaken && (
+          <span className="quiet">
+            What waits to be stored stays. Without this it is used when all tabs of the app are closed.
+          </span>
+        )
+      )}
     </p>
   )
 }

@@ -15,6 +15,7 @@ export function Notices() {
   const heardAt = useNotebook((state) => state.heardAt)
   const offMs = about?.now === undefined ? 0 : heardAt - about.now
   const setAside = about?.setAside ?? []
+  const losses = setAside.filter(({ isLoss }) => isLoss).length
   const copyOfMs = useNotebook((state) => state.copyOfMs)
   const isOtherLedger = useNotebook((state) => state.isOtherLedger)
   const broughtBack = useNotebook((state) => state.broughtBack)
@@ -68,19 +69,19 @@ export function Notices() {
       )}
       {setAside.length > 0 && (
         <section className="look no-print" role="alert" aria-label="Set aside">
-          <h3>
-            {setAside.length === 1 ? 'One line' : `${setAside.length} lines`} of the server’s file set aside
-          </h3>
+          <h3>The server found something in its files that is not as it was written</h3>
           <p className="mb-1">
-            {setAside.length === 1
-              ? 'It is not as it was written, so it is not shown.'
-              : 'They are not as they were written, so they are not shown.'}{' '}
-            The rest stands. What was found is in the data folder, in <code>journal.jsonl.set-aside</code>.
+            {losses === 0
+              ? 'Nothing is left out because of it.'
+              : `${losses === 1 ? 'One thing is' : `${losses} things are`} left out because of it; everything else stands.`}{' '}
+            What was found is kept in the data folder, in <code>journal.jsonl.set-aside</code>. Tell the
+            person in charge.
           </p>
           <ul className="mb-0">
             {setAside.slice(0, SHOWN).map(({ line, reason }) => (
               <li key={`${line} ${reason}`}>
-                Line {line}. {reason}
+                {line !== null && `Line ${line} of the journal: `}
+                {reason}
               </li>
             ))}
           </ul>

@@ -1,5 +1,5 @@
-import { afterEach, beforeEach, expect, jest, test } from '@jest/globals'
-import { cleanup, screen } from '@testing-library/react'
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import { act, cleanup, screen, waitFor } from '@testing-library/react'
 import { meltsOf } from '@ivory-crystal/core'
 import { NOTEBOOK, openDemo, showAt, useNotebook } from '../testing/opened'
 
@@ -51,6 +51,57 @@ test('not while a melt is watched; at one that is over it is', () => {
   }
   showAt(NewVersion, `/n/${NOTEBOOK}/preps/${prep ?? ''}/weigh`, '*')
   expect(screen.getByText(/A newer version/)).toBeTruthy()
+})
+describe('where another tab took it', () => {
+  const reload = jest.fn()
+  function Typed() {
+    return (
+      <>
+        <NewVersion reload={reload} />
+        <label>
+          What do you see?
+          <input />
+        </label>
+      </>
+    )
+  }
+  beforeEach(() => {
+    reload.mockReset()
+    useUpdate.setState({ isReady: false, isTaken: false })
+  })
+  afterEach(() => {
+    useUpdate.setState({ isTaken: false })
+  })
+  test('this page follows at once when nothing in it is half typed', () => {
+    showAt(Typed, `/n/${NOTEBOOK}/preps`, '*')
+    act(() => {
+      useUpdate.setState({ isTaken: true })
+    })
+    expect(reload).toHaveBeenCalled()
+  })
+  test('it keeps what is half typed, and follows when that is gone', async () => {
+    const user = showAt(Typed, `/n/${NOTEBOOK}/preps`, '*')
+    await user.type(screen.getByLabelText('What do you see?'), 'half a sentence')
+    act(() => {
+      useUpdate.setState({ isTaken: true })
+    })
+    expect(reload).not.toHaveBeenCalled()
+    expect(screen.getByText(/when nothing in it is half typed/)).toBeTruthy()
+    await user.click(screen.getByRole('button', { name: 'Use it now' }))
+    expect(reload).not.toHaveBeenCalled()
+    expect(screen.getByText(/half typed and would be lost/)).toBeTruthy()
+    await user.clear(screen.getByLabelText('What do you see?'))
+    await waitFor(() => expect(reload).toHaveBeenCalled(), { timeout: 5000 })
+  })
+  test('nor is the tab that asks for it loaded over its own half sentence', async () => {
+    useUpdate.setState({ isReady: true })
+    const user = showAt(Typed, `/n/${NOTEBOOK}/preps`, '*')
+    await user.type(screen.getByLabelText('What do you see?'), 'half')
+    await user.click(screen.getByRole('button', { name: 'Use it now' }))
+    expect(take).not.toHaveBeenCalled()
+    await user.click(screen.getByRole('button', { name: 'Use it all the same' }))
+    expect(take).toHaveBeenCalledTimes(1)
+  })
 })
 test('nothing is said while there is none', () => {
   useUpdate.setState({ isReady: false })

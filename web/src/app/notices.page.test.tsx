@@ -47,11 +47,16 @@ describe('what is not as it should be', () => {
   test('lines of the server’s file that were set aside are told with why, the first of many', () => {
     const { about } = useNotebook.getState()
     render(<Notices />)
-    const setAside = Array.from({ length: 8 }, (_, i) => ({ line: i + 3, reason: 'It cannot be read.' }))
+    const setAside = Array.from({ length: 8 }, (_, i) => ({
+      line: i + 3,
+      reason: 'It cannot be read.',
+      isLoss: true,
+    }))
     now({ about: { ...about, setAside } })
-    screen.getByRole('heading', { name: '8 lines of the server’s file set aside' })
+    screen.getByRole('heading', { name: /found something in its files/ })
+    screen.getByText(/8 things are left out because of it; everything else stands/)
     expect(screen.getAllByRole('listitem').map((item) => item.textContent)[0]).toBe(
-      'Line 3. It cannot be read.',
+      'Line 3 of the journal: It cannot be read.',
     )
     screen.getByText('And 3 more.')
   })

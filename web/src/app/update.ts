@@ -5,12 +5,15 @@ interface Update {
   readonly isReady: boolean
   /** The app opens without a server: all of it is kept on this device. */
   readonly isKept: boolean
+  /** The newer version is in use, as another tab asked for: this page wants to be loaded anew. */
+  readonly isTaken: boolean
   /** Takes the newer version: the page is loaded anew. */
   readonly take: () => void
 }
 
 export const useUpdate = create<Update>()(() => ({
   isReady: false,
+  isTaken: false,
   isKept: typeof navigator !== 'undefined' && Boolean(navigator.serviceWorker?.controller),
   take: () => undefined,
 }))
@@ -22,10 +25,16 @@ const LOOK_EVERY_MS = 60 * 60_000
 export async function keepApp(): Promise<void> {
   if (!('serviceWorker' in navigator)) return
   const { registerSW } = await import('virtual:pwa-register')
+  let isAskedHere = false
   const update = registerSW({
     immediate: true,
     onNeedRefresh() {
       useUpdate.setState({ isReady: true })
+    },
+    onNeedReload() {
+      // Every tab hears of it; only the one that was asked is loaded anew at once.
+      if (isAskedHere) window.location.reload()
+      else useUpdate.setState({ isReady: false, isTaken: true })
     },
     onOfflineReady() {
       useUpdate.setState({ isKept: true })
@@ -35,7 +44,12 @@ export async function keepApp(): Promise<void> {
       if (registration) setInterval(() => void registration.update().catch(() => undefined), LOOK_EVERY_MS)
     },
   })
-  useUpdate.setState({ take: () => void update(true) })
+  useUpdate.setState({
+    take: () => {
+      isAskedHere = true
+      void update(true)
+    },
+  })
 }
 
 /** Asks the browser not to clear what is kept here when it wants room; it may say no. */

@@ -11,6 +11,7 @@ import type {
   NotebookRow,
   PanLoad,
   RawEntry,
+  ImportLook,
   Restored,
   RunId,
   RunState,
@@ -119,10 +120,14 @@ async function photograph(sha256: string): Promise<ArrayBuffer | null> {
   return response.ok ? response.arrayBuffer() : null
 }
 
-async function sendBackup(path: string, file: Blob): Promise<Restored> {
+/** @param word the instructor's word, which opens sealed answers; empty leaves them out */
+async function sendBackup(path: string, file: Blob, word: string): Promise<Restored> {
   const response = await fetch(`/api${path}`, {
     method: 'POST',
-    headers: { 'Content-Type': 'application/zip' },
+    headers: {
+      'Content-Type': 'application/zip',
+      ...(word === '' ? {} : { 'Instructor-Word': encodeURIComponent(word) }),
+    },
     body: file,
     signal: AbortSignal.timeout(EXPORT_TIMEOUT_MS),
   }).catch(() => {
@@ -134,10 +139,26 @@ async function sendBackup(path: string, file: Blob): Promise<Restored> {
   return answer
 }
 
+/** Everything the server keeps as one zip; with the instructor's word sealed answers too, encrypted under it. */
+async function backup(word: string): Promise<Blob> {
+  const response = await fetch('/api/backup', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ word }),
+    signal: AbortSignal.timeout(EXPORT_TIMEOUT_MS),
+  }).catch(() => {
+    throw new Unreachable()
+  })
+  if (response.ok) return response.blob()
+  const answer = (await response.json().catch(() => null)) as { detail?: string } | null
+  throw new Refused(answer?.detail ?? `The server answered ${response.status}.`, response.status)
+}
+
 export const api = {
   keeping: () => call<Keeping>('/keeping'),
-  lookAtBackup: (file: Blob) => sendBackup('/restore/look', file),
-  restore: (file: Blob) => sendBackup('/restore', file),
+  lookAtBackup: (file: Blob, word: string) => sendBackup('/restore/look', file, word),
+  restore: (file: Blob, word: string) => sendBackup('/restore', file, word),
+  backup,
   exported,
   photograph,
   sendPhotograph,
@@ -192,16 +213,7 @@ export const api = {
       notebook,
       unknown,
     }),
-  lookAtNotebook: (file: unknown) =>
-    call<{
-      notebook: NotebookRow
-      isHere: boolean
-      lines: number
-      here: number
-      fresh: number
-      refused: number
-      report: { line: number; sentence: string }[]
-    }>('/import/look', file),
+  lookAtNotebook: (file: unknown) => call<ImportLook>('/import/look', file),
   importNotebook: (file: unknown) =>
     call<{
       notebook: NotebookRow

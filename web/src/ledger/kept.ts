@@ -1,4 +1,5 @@
-import { type DBSchema, openDB } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import { openReopening, type Reopening } from './database'
 import type { About, LedgerId, NotebookId, NotebookRow, Shelf, StoredEntry } from '@ivory-crystal/core'
 
 /** What a notebook is opened with. */
@@ -49,22 +50,30 @@ export interface Kept {
 const COPIES_MOST = 8
 
 export async function openKept(): Promise<Kept> {
-  const db = await openDB<KeptSchema>('ivory-crystal-notebook', 1, {
-    upgrade(made) {
-      made.createObjectStore('facts', { keyPath: 'notebook' })
-      made.createObjectStore('last', { keyPath: 'key' })
-      made.createObjectStore('lines', { keyPath: ['ledger', 'notebook', 'id'] })
-    },
+  const database = await openReopening<KeptSchema>('ivory-crystal-notebook', 1, (made) => {
+    made.createObjectStore('facts', { keyPath: 'notebook' })
+    made.createObjectStore('last', { keyPath: 'key' })
+    made.createObjectStore('lines', { keyPath: ['ledger', 'notebook', 'id'] })
   })
+  return keptIn(database)
+}
+
+function keptIn({ use, close }: Reopening<KeptSchema>): Kept {
   const of = (ledger: LedgerId, notebook: NotebookId) =>
     IDBKeyRange.bound([ledger, notebook, ''], [ledger, notebook, '\uffff'])
-  async function put(ledger: LedgerId, notebook: NotebookId, lines: readonly StoredLine[]): Promise<void> {
+  type Db = IDBPDatabase<KeptSchema>
+  async function put(
+    db: Db,
+    ledger: LedgerId,
+    notebook: NotebookId,
+    lines: readonly StoredLine[],
+  ): Promise<void> {
     const tx = db.transaction('lines', 'readwrite')
     for (const { seq, entry } of lines) void tx.store.put({ ledger, notebook, id: entry.id, seq, entry })
     await tx.done
   }
   /** Copies of notebooks that were not opened for the longest are let go: each start of a demo leaves one. */
-  async function letGo(): Promise<void> {
+  async function letGo(db: Db): Promise<void> {
     const all = (await db.getAll('facts')).sort((p, q) => q.keptAtMs - p.keptAtMs)
     for (const { ledger, notebook } of all.slice(COPIES_MOST)) {
       await db.delete('lines', of(ledger, notebook))
@@ -72,41 +81,44 @@ export async function openKept(): Promise<Kept> {
     }
   }
   return {
-    async add(ledger, notebook, lines, nowMs) {
-      await put(ledger, notebook, lines)
-      const facts = await db.get('facts', notebook)
-      if (facts) await db.put('facts', { ...facts, keptAtMs: nowMs })
-    },
-    async keep(facts, lines, nowMs) {
-      const { about, notebook } = facts
-      const { ledger } = about
-      const known = new Set((await db.getAllKeys('lines', of(ledger, notebook))).map(([, , id]) => id))
-      const there = new Set(lines.map(({ entry }) => entry.id as string))
-      await put(
-        ledger,
-        notebook,
-        lines.filter(({ entry }) => !known.has(entry.id)),
-      )
-      await db.put('facts', { ...facts, ledger, keptAtMs: nowMs })
-      await db.put('last', { key: 'last', notebook })
-      await letGo()
-      const gone = [...known].filter((id) => !there.has(id))
-      const kept = await Promise.all(gone.map((id) => db.get('lines', [ledger, notebook, id])))
-      return kept.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
-    },
-    async read(wanted) {
-      const notebook = wanted ?? (await db.get('last', 'last'))?.notebook
-      const facts = notebook === undefined ? undefined : await db.get('facts', notebook)
-      if (!facts) return null
-      const lines = await db.getAll('lines', of(facts.ledger, facts.notebook))
-      return { ...facts, lines: lines.sort((p, q) => p.seq - q.seq) }
-    },
-    async counted() {
-      const [notebooks, lines] = await Promise.all([db.count('facts'), db.count('lines')])
-      return { notebooks, lines }
-    },
-    close() {
-      db.close()
-    },
+    add: (ledger, notebook, lines, nowMs) =>
+      use(async (db) => {
+        await put(db, ledger, notebook, lines)
+        const facts = await db.get('facts', notebook)
+        if (facts) await db.put('facts', { ...facts, keptAtMs: nowMs })
+      }),
+    keep: (facts, lines, nowMs) =>
+      use(async (db) => {
+        const { about, notebook } = facts
+        const { ledger } = about
+        const known = new Set((await db.getAllKeys('lines', of(ledger, notebook))).map(([, , id]) => id))
+        const there = new Set(lines.map(({ entry }) => entry.id as string))
+        await put(
+          db,
+          ledger,
+          notebook,
+          lines.filter(({ entry }) => !known.has(entry.id)),
+        )
+        await db.put('facts', { ...facts, ledger, keptAtMs: nowMs })
+        await db.put('last', { key: 'last', notebook })
+        await letGo(db)
+        const gone = [...known].filter((id) => !there.has(id))
+        const kept = await Promise.all(gone.map((id) => db.get('lines', [ledger, notebook, id])))
+        return kept.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
+      }),
+    read: (wanted) =>
+      use(async (db) => {
+        const notebook = wanted ?? (await db.get('last', 'last'))?.notebook
+        const facts = notebook === undefined ? undefined : await db.get('facts', notebook)
+        if (!facts) return null
+        const lines = await db.getAll('lines', of(facts.ledger, facts.notebook))
+        return { ...facts, lines: lines.sort((p, q) => p.seq - q.seq) }
+      }),
+    counted: () =>
+      use(async (db) => {
+        const [notebooks, lines] = await Promise.all([db.count('facts'), db.count('lines')])
+        return { notebooks, lines }
+      }),
+    close,
   }
 }

@@ -1,5 +1,6 @@
 import { answersTo } from './answers'
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import { openReopening } from './database'
 import type { Answer, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
 
 /** One line waiting for the server. Lines of one group go together or not at all. */
@@ -52,27 +53,32 @@ const BYTES = 500_000
 
 /** The outbox of one ledger: lines of the demo and of one's own data never mix. */
 export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
-  const db = await openDB<OutboxSchema>('ivory-crystal-outbox', 1, {
-    upgrade(made) {
+  /** What this page put in and has not seen leave: put in again should the browser clear its storage meanwhile. */
+  const mine = new Map<string, WaitingLine>()
+  const database = await openReopening<OutboxSchema>(
+    'ivory-crystal-outbox',
+    1,
+    (made) => {
       made.createObjectStore('waiting', { keyPath: ['ledger', 'id'] }).createIndex('ledger', 'ledger')
       made.createObjectStore('quarantine', { keyPath: ['ledger', 'id'] }).createIndex('ledger', 'ledger')
     },
-  })
-  const all = () => db.getAllFromIndex('waiting', 'ledger', ledger)
+    (db) => putLines(db, [...mine.values()]),
+  )
+  const all = () => database.use((db) => db.getAllFromIndex('waiting', 'ledger', ledger))
   return {
     async put(group) {
-      const tx = db.transaction('waiting', 'readwrite', { durability: 'strict' })
       const name = group[0]?.id ?? ''
-      await Promise.all([
-        ...group.map((entry) => tx.store.put({ ledger, id: entry.id, group: name, entry })),
-        tx.done,
-      ])
+      const lines = group.map((entry): WaitingLine => ({ ledger, id: entry.id, group: name, entry }))
+      await database.use((db) => putLines(db, lines))
+      for (const line of lines) mine.set(line.id, line)
     },
     waiting: async () => (await all()).map((line) => line.entry),
     waitingElsewhere: async () =>
-      (await db.getAll('waiting')).filter((line) => line.ledger !== ledger).map((line) => line.entry),
-    quarantined: () => db.getAllFromIndex('quarantine', 'ledger', ledger),
-    dismiss: (id) => db.delete('quarantine', [ledger, id]),
+      (await database.use((db) => db.getAll('waiting')))
+        .filter((line) => line.ledger !== ledger)
+        .map((line) => line.entry),
+    quarantined: () => database.use((db) => db.getAllFromIndex('quarantine', 'ledger', ledger)),
+    dismiss: (id) => database.use((db) => db.delete('quarantine', [ledger, id])),
     async drain(post) {
       const left: string[] = []
       let most = BATCH
@@ -85,15 +91,21 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
           most = Math.max(1, Math.floor(batch.groups.length / 2))
           continue
         }
-        const settled = await settle(db, ledger, sent, answers)
+        const settled = await database.use((db) => settle(db, ledger, sent, answers))
+        for (const id of settled) mine.delete(id)
         if (settled.length === 0) throw new Error('The server answered for none of the lines sent.')
         left.push(...settled)
       }
     },
     close() {
-      db.close()
+      database.close()
     },
   }
+}
+
+async function putLines(db: IDBPDatabase<OutboxSchema>, lines: readonly WaitingLine[]): Promise<void> {
+  const tx = db.transaction('waiting', 'readwrite', { durability: 'strict' })
+  await Promise.all([...lines.map((line) => tx.store.put(line)), tx.done])
 }
 
 /** The oldest groups of one notebook. Keys are ids, so the order of reading is the order of truth. */

@@ -1,4 +1,5 @@
-import { type DBSchema, openDB } from 'idb'
+import type { DBSchema } from 'idb'
+import { openReopening } from './database'
 
 /** A picture taken on this device. */
 interface KeptPhotograph {
@@ -29,32 +30,30 @@ export interface Photographs {
 }
 
 export async function openPhotographs(): Promise<Photographs> {
-  const db = await openDB<PhotographSchema>('ivory-crystal-photographs', 1, {
-    upgrade(made) {
-      made.createObjectStore('kept', { keyPath: 'sha256' }).createIndex('waits', 'waits')
-    },
+  const database = await openReopening<PhotographSchema>('ivory-crystal-photographs', 1, (made) => {
+    made.createObjectStore('kept', { keyPath: 'sha256' }).createIndex('waits', 'waits')
   })
+  const { use, close } = database
   const counted = (all: readonly KeptPhotograph[]) => ({
     count: all.length,
     bytes: all.reduce((sum, { jpeg }) => sum + jpeg.byteLength, 0),
   })
   return {
-    async put(sha256, jpeg) {
-      const tx = db.transaction('kept', 'readwrite', { durability: 'strict' })
-      const known = await tx.store.get(sha256)
-      await Promise.all([tx.store.put({ sha256, jpeg, waits: known?.waits ?? 1 }), tx.done])
-    },
-    read: async (sha256) => (await db.get('kept', sha256))?.jpeg ?? null,
-    waiting: async () => counted(await db.getAllFromIndex('kept', 'waits', 1)),
-    kept: async () => counted(await db.getAll('kept')),
+    put: (sha256, jpeg) =>
+      use(async (db) => {
+        const tx = db.transaction('kept', 'readwrite', { durability: 'strict' })
+        const known = await tx.store.get(sha256)
+        await Promise.all([tx.store.put({ sha256, jpeg, waits: known?.waits ?? 1 }), tx.done])
+      }),
+    read: async (sha256) => (await use((db) => db.get('kept', sha256)))?.jpeg ?? null,
+    waiting: async () => counted(await use((db) => db.getAllFromIndex('kept', 'waits', 1))),
+    kept: async () => counted(await use((db) => db.getAll('kept'))),
     async send(post) {
-      for (const one of await db.getAllFromIndex('kept', 'waits', 1)) {
+      for (const one of await use((db) => db.getAllFromIndex('kept', 'waits', 1))) {
         await post(one.sha256, one.jpeg)
-        await db.put('kept', { ...one, waits: 0 })
+        await use((db) => db.put('kept', { ...one, waits: 0 }))
       }
     },
-    close() {
-      db.close()
-    },
+    close,
   }
 }

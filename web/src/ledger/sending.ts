@@ -87,8 +87,9 @@ export function createSending(own: Own) {
   async function sendWaiting(): Promise<void> {
     await own.verify()
     await given.sendBefore?.()
-    await own.outbox()?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
+    // What only this page has goes first: nothing else would bring it back.
     await sendUnkept()
+    await own.outbox()?.drain(async (notebook, groups) => (await api.post(notebook, groups)).answers)
   }
 
   /** What this device could not keep is sent straight from the page. */
@@ -128,9 +129,11 @@ export function createSending(own: Own) {
 
   async function countWaiting(): Promise<void> {
     const outbox = own.outbox()
-    const [waiting, quarantine] = outbox
-      ? await Promise.all([outbox.waiting(), outbox.quarantined()])
-      : [[], []]
+    // An outbox that cannot be read has nothing to count; what this page has is counted all the same.
+    const [waiting, quarantine] = await Promise.all([
+      outbox?.waiting().catch(() => []) ?? [],
+      outbox?.quarantined().catch(() => []) ?? [],
+    ])
     const count = waiting.length + getState().unkept.length
     const refused = [...quarantine, ...refusedInPage]
     if (count !== getState().waiting || refused.length > 0 || getState().quarantine.length > 0)

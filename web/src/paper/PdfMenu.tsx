@@ -5,6 +5,9 @@ import Dropdown from 'react-bootstrap/Dropdown'
 import type { SubjectId } from '@ivory-crystal/core'
 import { download } from '../app/download'
 import { fileName } from '../format/fileName'
+import { useNotebook } from '../ledger/notebook'
+import { KeepHash } from '../parts/KeepHash'
+import { useHead } from '../parts/useHead'
 import { useLongRun } from '../parts/useLongRun'
 import { aboutPage, keptPaper, keepPaper } from './aboutPage'
 import type { PaperSize } from './definition'
@@ -106,6 +109,7 @@ export function PdfMenu({
         {result && !result.ok && result.problem.sentence}
         {result?.ok && saidOf(result.value)}
       </span>
+      {result?.ok && result.value.wanted === 'hand-in' && <KeepHandedIn />}
       {wanted && (
         <PaperFrame
           key={`${wanted} ${paper}`}
@@ -120,6 +124,13 @@ export function PdfMenu({
       )}
     </span>
   )
+}
+
+/** With a page that is handed in goes the hash of the notebook it is from. */
+function KeepHandedIn() {
+  const { head } = useHead()
+  const title = useNotebook(({ notebooks, notebook }) => notebooks.find(({ id }) => id === notebook)?.title)
+  return head && <KeepHash title={title ?? 'Notebook'} head={head} />
 }
 
 function saidOf({ pages, bytes, wanted }: Made): string {

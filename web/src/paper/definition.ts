@@ -1,6 +1,8 @@
 import type { Content, ContentText, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { jpegTrouble } from '@ivory-crystal/core'
 import type { Block, Run, Sheet, TableBlock, TextBlock } from './blocks'
-import { piecesOf } from './faces'
+import { piecesOf, unsetIn } from './faces'
+import { wordsOf } from './wordsOf'
 
 export type PaperSize = 'A4' | 'LETTER'
 /** Points. */
@@ -64,7 +66,7 @@ export function definitionOf(sheet: Sheet, about: AboutPdf): TDocumentDefinition
     pageSize: about.paper,
     pageMargins: [MARGIN.side, MARGIN.top, MARGIN.side, MARGIN.bottom],
     defaultStyle: { font: 'Text', fontSize: 9 },
-    content: stacked(sheet.blocks, scale),
+    content: [...stacked(sheet.blocks, scale), ...unsetTold(sheet, about)],
     footer: (page, pages) => ({
       columns: [
         words([foot(about.foot)], 1, { noWrap: true }),
@@ -87,6 +89,20 @@ export function definitionOf(sheet: Sheet, about: AboutPdf): TDocumentDefinition
       ]),
     ),
   }
+}
+
+const UNSET_TOLD = 12
+
+/** What could not be set is told once, at the end. */
+function unsetTold(sheet: Sheet, about: AboutPdf): Content[] {
+  const unset = unsetIn([...wordsOf(sheet.blocks), about.title, about.foot].join(' '))
+  if (unset.length === 0) return []
+  const names = unset
+    .slice(0, UNSET_TOLD)
+    .map((char) => `U+${(char.codePointAt(0) ?? 0).toString(16).toUpperCase().padStart(4, '0')}`)
+  const more = unset.length > UNSET_TOLD ? `, and ${unset.length - UNSET_TOLD} more` : ''
+  const text = `□ stands for a character that this PDF has no letters for (${names.join(', ')}${more}). Print the page from the browser instead: it has them where the computer has.`
+  return [{ ...words([foot(text)], 1, {}), margin: [0, 8, 0, 0] }]
 }
 
 const foot = (text: string): Run => ({
@@ -146,6 +162,15 @@ function contentOf(block: Block, scale: number): Content {
         margin: [-block.outPx * scale, top, 0, 0],
       }
     case 'picture':
+      if (!isPicture(block.url))
+        return {
+          ...words(
+            [foot('A photograph stood here that cannot be shown: its file is no whole picture.')],
+            1,
+            {},
+          ),
+          margin: [0, top, 0, 0],
+        }
       return {
         image: block.url,
         width: block.widthPx * scale,
@@ -164,6 +189,16 @@ function contentOf(block: Block, scale: number): Content {
     case 'columns':
       return columnsOf(block, scale, top)
   }
+}
+
+/** One bad picture costs its own place, and nothing else. */
+function isPicture(url: string): boolean {
+  const [head = '', data = ''] = url.split(',', 2)
+  if (!head.endsWith(';base64')) return false
+  if (head.includes('image/png')) return data.startsWith('iVBORw0KGgo')
+  const bytes = Uint8Array.from(atob(data), (char) => char.charCodeAt(0))
+  const trouble = jpegTrouble(bytes)
+  return trouble === null || trouble === 'details' || trouble === 'too large'
 }
 
 /** As high as on the sheet, in natural lines of its typeface. */

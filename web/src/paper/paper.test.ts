@@ -5,8 +5,8 @@ import { create } from 'fontkit'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Block, Run, Sheet } from './blocks'
 import { type AboutPdf, roomOn } from './definition'
-import { piecesOf } from './faces'
-import { FACE_FILES, type FaceFile, makePdf } from './pdf'
+import { type Alphabet, alphabetsIn, piecesOf, unsetIn } from './faces'
+import { ALPHABET_FILES, FACE_FILES, type FaceFile, makePdf } from './pdf'
 
 const FONTS = join(import.meta.dirname, '../../../node_modules/@fontsource')
 const files = Object.fromEntries(
@@ -78,8 +78,9 @@ describe('the typefaces a page is set in', () => {
     const missing: string[] = []
     for (let code = 0x20; code <= 0x27ff; code++) {
       for (const { text, face } of piecesOf(String.fromCodePoint(code))) {
-        if (text.startsWith('[U+')) continue
-        const set = face === 'Text' ? (['Text', 'Bold', 'Head'] as const) : ([face] as const)
+        if (text === '□' || face in ALPHABET_FILES) continue
+        const set =
+          face === 'Text' ? (['Text', 'Bold', 'Head'] as const) : ([face as 'Extended' | 'Signs'] as const)
         for (const char of text)
           for (const name of set) {
             const font = faces[name] as { hasGlyphForCodePoint(code: number): boolean }
@@ -96,17 +97,62 @@ describe('the typefaces a page is set in', () => {
       piecesOf(written)
         .map(({ text }) => text)
         .join(''),
-    ).not.toContain('[U+')
+    ).not.toContain('□')
   })
-  test('what no face has is told by its number, and nothing is lost', () => {
+  test('what no face has stands as an empty square, and is told', () => {
     expect(piecesOf('水 and ₂')).toEqual([
-      { text: '[U+6C34] and ', face: 'Text', shift: null },
+      { text: '□', face: 'Signs', shift: null },
+      { text: ' and ', face: 'Text', shift: null },
       { text: '2', face: 'Text', shift: 'sub' },
     ])
+    expect(unsetIn('水水 and 😀 □')).toEqual(['水', '😀'])
+  })
+  test('alphabets are told apart, and each letter of theirs has a shape in its face', () => {
+    const written = 'Кристаллы, ѳ, Бензіл; ἄσβεστος, κρύσταλλος; kryształ, ǎ, ṽ; tinh thể, ợ'
+    expect([...alphabetsIn(written)].sort()).toEqual([
+      'Cyrillic',
+      'CyrillicWide',
+      'Greek',
+      'GreekWide',
+      'LatinWide',
+      'Vietnamese',
+    ])
+    expect(unsetIn(written)).toEqual([])
+    expect(alphabetsIn('Benzil, 95.4 °C, τ, Å').size).toBe(0)
+    for (const { text, face } of piecesOf(written)) {
+      const path = ALPHABET_FILES[face as Alphabet]
+      if (!path) continue
+      const font = create(readFileSync(join(FONTS, path))) as { hasGlyphForCodePoint(code: number): boolean }
+      for (const char of text)
+        expect({ char, face, has: font.hasGlyphForCodePoint(char.codePointAt(0) ?? 0) }).toMatchObject({
+          has: true,
+        })
+    }
   })
 })
 
 describe('a page as a PDF', () => {
+  test('in other alphabets is set in faces that have them; what none has is told once at the end', async () => {
+    const russian = new Uint8Array(readFileSync(join(FONTS, ALPHABET_FILES.Cyrillic)))
+    const pdf = await makePdf(
+      sheet(words('Кристаллы бензила 😀 水'), words('水 once more')),
+      ABOUT,
+      { ...files, Cyrillic: russian },
+      always,
+    )
+    const { pages } = await read(pdf?.bytes ?? new Uint8Array())
+    expect(pages.join()).toContain('Кристаллы бензила')
+    expect(pages.join().match(/U\+6C34/g)).toHaveLength(1)
+    expect(pages.join()).toContain('U+1F600, U+6C34')
+    expect(pages.join()).toContain('Print the page from the browser')
+  })
+  test('one bad picture costs its own place and nothing else', async () => {
+    const picture = (url: string): Block => ({ is: 'picture', gapPx: 0, url, widthPx: 100, heightPx: 80 })
+    const bad = ['data:image/jpeg;base64,/9j//9k=', '', 'data:image/jpeg;base64,AAAA', 'data:text/html,x']
+    const { pages } = await made(words('before'), ...bad.map(picture), words('after'))
+    expect(pages.join().match(/cannot be shown/g)).toHaveLength(bad.length)
+    expect(pages.join()).toContain('after')
+  })
   test('holds its words, struck ones too, its tables and its drawings’ words', async () => {
     const { pages } = await made(
       words('Melting ranges', 2),

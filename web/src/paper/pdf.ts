@@ -2,6 +2,7 @@ import pdfMake from 'pdfmake/build/pdfmake.min.js'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { Sheet } from './blocks'
 import { type AboutPdf, definitionOf } from './definition'
+import type { Alphabet } from './faces'
 
 /** What the package has and its types do not tell. */
 interface Setter {
@@ -24,9 +25,20 @@ export const FACE_FILES = {
   'head.woff': 'literata/files/literata-latin-500-normal.woff',
   'signs.woff': 'noto-sans-math/files/noto-sans-math-latin-400-normal.woff',
 } as const
+/** The same of alphabets that are fetched only where a page writes in them. */
+export const ALPHABET_FILES: Readonly<Record<Alphabet, string>> = {
+  LatinWide: 'noto-sans/files/noto-sans-latin-ext-400-normal.woff',
+  Vietnamese: 'noto-sans/files/noto-sans-vietnamese-400-normal.woff',
+  Greek: 'noto-sans/files/noto-sans-greek-400-normal.woff',
+  GreekWide: 'noto-sans/files/noto-sans-greek-ext-400-normal.woff',
+  Cyrillic: 'noto-sans/files/noto-sans-cyrillic-400-normal.woff',
+  CyrillicWide: 'noto-sans/files/noto-sans-cyrillic-ext-400-normal.woff',
+}
 export type FaceFile = keyof typeof FACE_FILES
+/** What a page is set in: the ordinary faces, and those of the alphabets it writes in. */
+export type Faces = Readonly<Record<FaceFile, Uint8Array>> & Readonly<Partial<Record<Alphabet, Uint8Array>>>
 
-const face = (normal: FaceFile, bold: FaceFile) => ({ normal, bold, italics: normal, bolditalics: bold })
+const face = (normal: string, bold: string) => ({ normal, bold, italics: normal, bolditalics: bold })
 const FACES = {
   Text: face('text.woff', 'text-bold.woff'),
   Extended: face('extended.woff', 'extended-bold.woff'),
@@ -49,11 +61,12 @@ export interface MadePdf {
 export async function makePdf(
   sheet: Sheet,
   about: AboutPdf,
-  files: Readonly<Record<FaceFile, Uint8Array>>,
+  files: Faces,
   tell: (share: number) => boolean | Promise<boolean>,
 ): Promise<MadePdf | null> {
   for (const [name, bytes] of Object.entries(files)) setter.virtualfs.writeFileSync(name, bytes)
-  setter.addFonts(FACES)
+  const alphabets = Object.keys(files).filter((name) => name in ALPHABET_FILES)
+  setter.addFonts({ ...FACES, ...Object.fromEntries(alphabets.map((name) => [name, face(name, name)])) })
   if (!(await tell(0.1))) return null
   let pages = 0
   const definition = definitionOf(sheet, about)

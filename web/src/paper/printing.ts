@@ -4,9 +4,17 @@ import extendedUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-h
 import headUrl from '@fontsource/literata/files/literata-latin-500-normal.woff?url'
 import signsUrl from '@fontsource/noto-sans-math/files/noto-sans-math-latin-400-normal.woff?url'
 import textUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url'
+import cyrillicUrl from '@fontsource/noto-sans/files/noto-sans-cyrillic-400-normal.woff?url'
+import cyrillicWideUrl from '@fontsource/noto-sans/files/noto-sans-cyrillic-ext-400-normal.woff?url'
+import greekUrl from '@fontsource/noto-sans/files/noto-sans-greek-400-normal.woff?url'
+import greekWideUrl from '@fontsource/noto-sans/files/noto-sans-greek-ext-400-normal.woff?url'
+import latinWideUrl from '@fontsource/noto-sans/files/noto-sans-latin-ext-400-normal.woff?url'
+import vietnameseUrl from '@fontsource/noto-sans/files/noto-sans-vietnamese-400-normal.woff?url'
 import type { Sheet } from './blocks'
 import type { AboutPdf } from './definition'
-import { type FaceFile, makePdf, type MadePdf } from './pdf'
+import { type Alphabet, alphabetsIn } from './faces'
+import { type FaceFile, type Faces, makePdf, type MadePdf } from './pdf'
+import { wordsOf } from './wordsOf'
 
 const URLS: Readonly<Record<FaceFile, string>> = {
   'text.woff': textUrl,
@@ -17,16 +25,40 @@ const URLS: Readonly<Record<FaceFile, string>> = {
   'signs.woff': signsUrl,
 }
 
-let fetched: Promise<Readonly<Record<FaceFile, Uint8Array>>> | null = null
-async function fetchFaces(): Promise<Readonly<Record<FaceFile, Uint8Array>>> {
-  const pairs = await Promise.all(
-    Object.entries(URLS).map(async ([name, url]) => {
-      const response = await fetch(url)
-      if (!response.ok) throw new Error('The typefaces for paper cannot be fetched while the server is away.')
-      return [name, new Uint8Array(await response.arrayBuffer())] as const
-    }),
-  )
-  return Object.fromEntries(pairs) as Record<FaceFile, Uint8Array>
+const ALPHABET_URLS: Readonly<Record<Alphabet, string>> = {
+  LatinWide: latinWideUrl,
+  Vietnamese: vietnameseUrl,
+  Greek: greekUrl,
+  GreekWide: greekWideUrl,
+  Cyrillic: cyrillicUrl,
+  CyrillicWide: cyrillicWideUrl,
+}
+
+/** Faces that were fetched, each once. */
+const fetched = new Map<string, Promise<Uint8Array>>()
+
+function faceAt(url: string): Promise<Uint8Array> {
+  const known = fetched.get(url)
+  if (known) return known
+  const fetching = (async () => {
+    const response = await fetch(url)
+    if (!response.ok) throw new Error('The typefaces for paper cannot be fetched while the server is away.')
+    return new Uint8Array(await response.arrayBuffer())
+  })()
+  fetched.set(url, fetching)
+  // One that failed is fetched again the next time.
+  fetching.catch(() => fetched.delete(url))
+  return fetching
+}
+
+async function facesFor(sheet: Sheet, { title, foot }: AboutPdf): Promise<Faces> {
+  const alphabets = alphabetsIn([...wordsOf(sheet.blocks), title, foot].join(' '))
+  const wanted = [
+    ...Object.entries(URLS),
+    ...[...alphabets].map((name) => [name, ALPHABET_URLS[name]] as const),
+  ]
+  const pairs = await Promise.all(wanted.map(async ([name, url]) => [name, await faceAt(url)] as const))
+  return Object.fromEntries(pairs) as Record<FaceFile, Uint8Array> & Faces
 }
 
 /** What sets sheets, beside the screen. */
@@ -37,12 +69,7 @@ export const paper = {
     about: AboutPdf,
     tell: (share: number) => boolean | Promise<boolean>,
   ): Promise<MadePdf | null> {
-    fetched ??= fetchFaces()
-    const faces = await fetched.catch((error: unknown) => {
-      fetched = null
-      throw error
-    })
-    return makePdf(sheet, about, faces, tell)
+    return makePdf(sheet, about, await facesFor(sheet, about), tell)
   },
 }
 export type Paper = typeof paper

@@ -257,6 +257,9 @@ const atTheTop = (blocks: readonly Block[]) =>
 
 function picture(image: HTMLImageElement): readonly Block[] {
   const { width, height } = image.getBoundingClientRect()
+  // One that the browser cannot decode has no size of its own: its place is kept, and says so.
+  if (image.complete && image.naturalWidth === 0)
+    return [{ is: 'picture', gapPx: 0, url: '', widthPx: width, heightPx: height }]
   return image.src.startsWith('data:image/')
     ? [{ is: 'picture', gapPx: 0, url: image.src, widthPx: width, heightPx: height }]
     : []

@@ -1,34 +1,15 @@
-import { useEffect, useState } from 'react'
-import { api } from '../ledger/api'
 import { useNotebook } from '../ledger/notebook'
+import { KeepHash } from './KeepHash'
+import { useHead } from './useHead'
 
 /** Digits of a hash that are shown: enough to tell by eye that two are the same. */
 const SHOWN = 16
 
-/** The notebook’s last line and its hash, which stands for every line before: nobody rewrote one of them since. */
+/** The notebook’s last line and its hash, which stands for every line before it. */
 export function LastHash() {
-  const notebook = useNotebook((state) => state.notebook)
   const waiting = useNotebook((state) => state.waiting)
-  const [head, setHead] = useState<{ seq: number; hash: string } | null>(null)
-  const [isAsked, setAsked] = useState(false)
-  useEffect(() => {
-    // Only the server knows it, and it changes with each line it stores.
-    if (!notebook) return
-    let wanted = true
-    api.head(notebook).then(
-      (known) => {
-        if (wanted) setHead(known)
-        setAsked(true)
-      },
-      () => {
-        if (wanted) setHead(null)
-        setAsked(true)
-      },
-    )
-    return () => {
-      wanted = false
-    }
-  }, [notebook, waiting])
+  const title = useNotebook(({ notebooks, notebook }) => notebooks.find(({ id }) => id === notebook)?.title)
+  const { head, isAsked } = useHead()
   if (!head)
     return (
       <p className="quiet mt-3 mb-0 no-print" aria-busy={!isAsked}>
@@ -40,6 +21,7 @@ export function LastHash() {
     <p className="quiet mt-3 mb-0" title={head.hash}>
       Line {head.seq} is the last stored of this notebook; its hash, {groups.join(' ')} …, stands for every
       line before it too.{waiting > 0 && ' Lines not yet stored are not in it.'}
+      <KeepHash title={title ?? 'Notebook'} head={head} />
     </p>
   )
 }

@@ -140,6 +140,21 @@ describe('a crate', () => {
     const told = graphOf(zip).find(({ encodingFormat }) => encodingFormat === 'image/jpeg')
     expect(told?.['name']).toBe('Photograph: crystals')
   })
+  test('a notebook that was changed after it was packed is told, by its SHA-256', async () => {
+    const files = unzipSync(await packed(golden.entries))
+    const text = strFromU8(files['notebook.json'] as Uint8Array)
+    files['notebook.json'] = strToU8(text.replace('1.804', '1.904'))
+    const held = crate.unpack('x.zip', zipSync(files))
+    expect(held).toMatchObject({ ok: true, said: [expect.stringContaining('its SHA-256 differs')] })
+  })
+  test('what claims to unpack to far more than its size is not unpacked', () => {
+    const blanks = zipSync({ 'notebook.json': new Uint8Array(110_000_000).fill(32) })
+    expect(blanks.length).toBeLessThan(200_000)
+    expect(crate.unpack('x.zip', blanks)).toMatchObject({
+      ok: false,
+      sentence: expect.stringContaining('not unpacked'),
+    })
+  })
   test('a picture that is not what its name says is left out, and said; none is written outside its place', async () => {
     const files = unzipSync(await packed(golden.entries))
     const [first] = pictures
@@ -150,7 +165,7 @@ describe('a crate', () => {
     expect(held).toMatchObject({
       ok: true,
       pictures: [],
-      said: ['2 photographs in it are not what their names say, and are left out.'],
+      said: [expect.stringMatching(/^2 photographs in it are left out: no whole picture/)],
     })
   })
   test('says what each thermometer read and what was true', async () => {
@@ -209,7 +224,12 @@ describe('what is handed in', () => {
         'big.bin': 'x'.repeat(1000),
       }),
     )
-    expect(held).toEqual({ ok: true, text: '{}', pictures: [], said: [] })
+    expect(held).toEqual({
+      ok: true,
+      text: '{}',
+      pictures: [],
+      said: [expect.stringContaining('gives no SHA-256')],
+    })
   })
   test('a file that says it unpacks to a mountain is left packed', () => {
     const bytes = zip({ 'ro-crate-metadata.json': ours, 'notebook.json': '{}' })

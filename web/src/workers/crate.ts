@@ -176,11 +176,7 @@ export const crate = {
           : [
               `${bad === 1 ? 'One photograph' : `${bad} photographs`} in it ${bad === 1 ? 'is' : 'are'} left out: no whole picture, another one than the name says, or with details such as the place it was taken at.`,
             ]),
-        ...(metadata && hashInMetadata(strFromU8(metadata), NOTEBOOK_PATH) !== bytesToHex(sha256(notebook))
-          ? [
-              'The notebook in this file is not the one that was packed into it: its SHA-256 differs from the one the file gives. Somebody or something changed it since.',
-            ]
-          : []),
+        ...changedSince(metadata, notebook),
       ]
       return { ok: true, text: strFromU8(notebook), pictures, said }
     } catch {
@@ -192,6 +188,18 @@ export type Crate = typeof crate
 
 const no = (sentence: string): Unpacked => ({ ok: false, sentence })
 const capitalOf = ({ name }: Table) => name.replace(/^./, (letter) => letter.toUpperCase())
+
+/** Whether the notebook is still the one that was packed. */
+function changedSince(metadata: Uint8Array | undefined, notebook: Uint8Array): readonly string[] {
+  const told = hashInMetadata(metadata ? strFromU8(metadata) : '', NOTEBOOK_PATH)
+  if (told === null)
+    return ['The file gives no SHA-256 of the notebook in it: whether it was changed since cannot be told.']
+  return told === bytesToHex(sha256(notebook))
+    ? []
+    : [
+        'The notebook in this file is not the one that was packed into it: its SHA-256 differs from the one the file gives. Somebody or something changed it since.',
+      ]
+}
 
 function fileOf(
   path: string,

@@ -1,11 +1,16 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import type { Restored } from '@ivory-crystal/core'
 import { useNavigate } from 'react-router'
+import { clock } from '../../app/clock'
+import { download } from '../../app/download'
+import { fileName } from '../../format/fileName'
 import { day } from '../../format/format'
 import { api } from '../../ledger/api'
 import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
+import { LinesRemarks } from '../../parts/LinesRemarks'
 
 /** Everything the server keeps as one zip, and back again with a look first. */
 export function Backup({
@@ -18,6 +23,7 @@ export function Backup({
   const [busy, setBusy] = useState<string | null>(null)
   const [said, setSaid] = useState<string | null>(null)
   const [looked, setLooked] = useState<{ readonly file: File; readonly report: Restored } | null>(null)
+  const [word, setWord] = useState('')
   const [came, setCame] = useState<Restored['notebooks']>([])
   const go = useNavigate()
   const attempt = async (what: string, work: () => Promise<void>) => {
@@ -33,33 +39,36 @@ export function Backup({
   }
   const look = (file: File) =>
     attempt('Looking at the backup …', async () => {
-      setLooked({ file, report: await api.lookAtBackup(file) })
+      setLooked({ file, report: await api.lookAtBackup(file, word) })
     })
   const take = (file: File) =>
     attempt('Bringing it back …', async () => {
-      const report = await api.restore(file)
+      const report = await api.restore(file, word)
       setLooked(null)
       setSaid(`Brought back: ${toldOf(report)}`)
       setCame(report.notebooks.filter(({ id, fresh }) => id !== notebook && fresh > 0))
+    })
+  const save = () =>
+    attempt('Making the backup …', async () => {
+      const zip = await api.backup(word)
+      download(`${fileName(`ivory crystal backup ${day(clock.now())}`)}.zip`, zip, 'application/zip')
+      setSaid(
+        `The backup is among your downloads${word === '' ? ', without sealed answers' : ', with sealed answers under the instructor’s word'}.`,
+      )
     })
   return (
     <section className="mt-4" aria-label="Backup">
       <h2>Backup</h2>
       <p className="quiet mt-1">
-        One zip with everything the server keeps: every line of every notebook, the lab’s shelf with sealed
-        answers, and the photographs. Each file has its sum in it, and they are checked when it comes back.
+        One zip with everything the server keeps: every line of every notebook, the lab’s shelf, and the
+        photographs. Each file has its sum in it, and they are checked when it comes back. Sealed answers of
+        unknowns go along only under the instructor’s word, encrypted.
         {waiting > 0 && ' What still waits on this device is not in it yet.'}
       </p>
       <div className="row-of">
-        {isHere ? (
-          <a className="btn btn-outline-primary" href="/api/backup" download>
-            Save a backup
-          </a>
-        ) : (
-          <Button variant="outline-primary" disabled>
-            Save a backup
-          </Button>
-        )}
+        <Button variant="outline-primary" disabled={!isHere || busy !== null} onClick={() => void save()}>
+          Save a backup
+        </Button>
         <FileButton
           name="Backup file"
           accept="application/zip,.zip"
@@ -70,6 +79,22 @@ export function Backup({
           {busy ?? 'Restore from a backup'}
         </FileButton>
       </div>
+      <Form.Group className="mt-2" controlId="instructor-word">
+        <Form.Label>Instructor’s word, for sealed answers (may be left empty)</Form.Label>
+        <Form.Control
+          type="password"
+          autoComplete="off"
+          value={word}
+          maxLength={200}
+          style={{ maxWidth: '24rem' }}
+          onChange={(event) => {
+            setWord(event.target.value)
+          }}
+        />
+        <Form.Text>
+          At least 12 letters. Without this very word nobody can open the sealed answers in the backup.
+        </Form.Text>
+      </Form.Group>
       {busy && <progress className="mt-2" aria-label={busy} />}
       {looked && (
         <section className="look mt-3" aria-label="What the backup holds">
@@ -78,6 +103,16 @@ export function Backup({
             {looked.report.isSameLedger ? '' : ', of another data folder'}: {toldOf(looked.report)} What is
             here stays as it is.
           </p>
+          {looked.report.notebooks.map((told) => (
+            <LinesRemarks key={told.id} told={told} />
+          ))}
+          {looked.report.remarks.length > 0 && (
+            <ul className="mb-2">
+              {looked.report.remarks.map((remark) => (
+                <li key={remark}>{remark}</li>
+              ))}
+            </ul>
+          )}
           <Button
             disabled={busy !== null || nothingNew(looked.report)}
             onClick={() => void take(looked.file)}

@@ -18,12 +18,14 @@ const KEEPING: Keeping = {
     { id: OTHER, title: 'bench 8', seq: 16, hash: 'cd' },
   ],
 }
+const TOLD = { lines: 16, here: 0, fresh: 0, refused: 0, conflicts: 0, strikes: 0, authors: [], farDates: 0 }
 const REPORT: Restored = {
   madeAt: Date.UTC(2026, 10, 20),
   isSameLedger: false,
-  notebooks: [{ id: OTHER, title: 'bench 8', lines: 16, here: 4, fresh: 12, refused: 0 }],
+  notebooks: [{ id: OTHER, title: 'bench 8', ...TOLD, here: 4, fresh: 12, strikes: 3, authors: ['bench 9'] }],
   photographs: { all: 2, fresh: 1 },
   shelf: { all: 5, fresh: 0 },
+  remarks: ['2 sealed answers are left out: the instructor’s word opens them.'],
 }
 
 beforeEach(async () => {
@@ -64,19 +66,22 @@ test('a ledger in PostgreSQL is not backed up here', async () => {
   server.keeping.mockResolvedValue({ ...KEEPING, isElsewhere: true, flushedAt: null })
   show()
   await screen.findByText('in a PostgreSQL server')
-  expect(screen.queryByRole('link', { name: 'Save a backup' })).toBeNull()
+  expect(screen.getByRole('button', { name: 'Save a backup' })).toHaveProperty('disabled', true)
 })
 
 test('a backup is looked at before it is brought back, and what came is counted', async () => {
   server.lookAtBackup.mockResolvedValue(REPORT)
   server.restore.mockResolvedValue(REPORT)
   const user = show()
-  await screen.findByRole('link', { name: 'Save a backup' })
+  await screen.findByRole('button', { name: 'Save a backup' })
   await user.upload(screen.getByLabelText('Backup file'), zip())
   const look = within(await screen.findByRole('region', { name: 'What the backup holds' }))
   look.getByText(
     /Of 20 Nov 2026, of another data folder: “bench 8”: 12 of 16 lines new; 1 of 2 photographs new/,
   )
+  look.getByText('3 lines of the new ones strike out other lines.')
+  look.getByText('New here as writers: bench 9.')
+  look.getByText(/2 sealed answers are left out/)
   expect(server.restore).not.toHaveBeenCalled()
   await user.click(look.getByRole('button', { name: 'Bring it back' }))
   await screen.findByText(/^Brought back: “bench 8”/)
@@ -86,11 +91,11 @@ test('a backup is looked at before it is brought back, and what came is counted'
 test('one with nothing new cannot be brought back; a damaged one is told, and the page stands', async () => {
   server.lookAtBackup.mockResolvedValue({
     ...REPORT,
-    notebooks: [{ id: OTHER, title: 'bench 8', lines: 16, here: 16, fresh: 0, refused: 0 }],
+    notebooks: [{ id: OTHER, title: 'bench 8', ...TOLD, here: 16 }],
     photographs: { all: 2, fresh: 0 },
   })
   const user = show()
-  await screen.findByRole('link', { name: 'Save a backup' })
+  await screen.findByRole('button', { name: 'Save a backup' })
   await user.upload(screen.getByLabelText('Backup file'), zip())
   expect(await screen.findByRole('button', { name: 'Nothing in it is new' })).toHaveProperty('disabled', true)
   await user.click(screen.getByRole('button', { name: 'Leave it' }))

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router'
 import { type NotebookRow, type PrepFacts, prepsOf } from '@ivory-crystal/core'
 import { clock } from '../../app/clock'
 import { download } from '../../app/download'
-import { api } from '../../ledger/api'
+import { api, Refused } from '../../ledger/api'
 import { fileName } from '../../format/fileName'
 import { useNotebook } from '../../ledger/notebook'
 import { FileButton } from '../../parts/FileButton'
@@ -68,7 +68,13 @@ export function Exchange() {
       goOn.current = true
       setTaking(0)
       // Pictures first: a line never speaks of one that is not there.
-      for (const { sha256, jpeg } of pictures) await api.sendPhotograph(sha256, jpeg.slice().buffer)
+      const left: string[] = []
+      for (const { sha256, jpeg } of pictures)
+        await api.sendPhotograph(sha256, jpeg.slice().buffer).catch((error: unknown) => {
+          // One bad picture holds nothing else up.
+          if (!(error instanceof Refused)) throw error
+          left.push(`A photograph is left out: ${error.message}`)
+        })
       const report = await takeInParts(file, (share) => {
         setTaking(share)
         return goOn.current
@@ -76,6 +82,7 @@ export function Exchange() {
       setLooked(null)
       setSaid([
         `“${report.notebook.title}”: ${report.stored} lines stored, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.${report.isStopped ? ' It was stopped on the way; taken in again, the rest follows.' : ''}`,
+        ...left,
         ...report.report.map(({ line, sentence }) => `Line ${line}: ${sentence}`),
       ])
       setCame(report.notebook)

@@ -1,20 +1,14 @@
 import Button from 'react-bootstrap/Button'
-import type { NotebookRow } from '@ivory-crystal/core'
+import type { ImportLook } from '@ivory-crystal/core'
+import { LinesRemarks } from '../../parts/LinesRemarks'
 import type { Picture } from '../../workers/crate'
 
 /** What a file holds, before anything of it is taken in. */
-export interface Looked {
+export interface Looked extends ImportLook {
   readonly name: string
   readonly file: unknown
   /** Photographs that came with it. */
   readonly pictures: readonly Picture[]
-  readonly notebook: NotebookRow
-  readonly isHere: boolean
-  readonly lines: number
-  readonly here: number
-  readonly fresh: number
-  readonly refused: number
-  readonly report: readonly { readonly line: number; readonly sentence: string }[]
 }
 
 /** A look at a file before it is taken in: how much of it is new, and line by line what would be refused and why. */
@@ -29,7 +23,7 @@ export function LookAtFile({
   onTake: () => void
   onLeave: () => void
 }) {
-  const { name, notebook, isHere, lines, here, fresh, refused, report } = looked
+  const { name, notebook, isHere, lines, here, fresh, refused, conflicts, report } = looked
   return (
     <section className="look mt-3" aria-label="What the file holds">
       <p className="mb-1">
@@ -38,9 +32,10 @@ export function LookAtFile({
         which {here} {here === 1 ? 'is' : 'are'} here already, {fresh} {fresh === 1 ? 'is' : 'are'} new and{' '}
         {refused} would be refused.
       </p>
+      <LinesRemarks told={looked} />
       {report.length > 0 && (
         <details>
-          <summary>What would be refused, and why</summary>
+          <summary>What would not be taken, and why</summary>
           <ol className="plain-list">
             {report.map(({ line, sentence }) => (
               <li key={line}>
@@ -48,7 +43,9 @@ export function LookAtFile({
               </li>
             ))}
           </ol>
-          {refused > report.length && <p className="quiet">and {refused - report.length} more</p>}
+          {refused + conflicts > report.length && (
+            <p className="quiet">and {refused + conflicts - report.length} more</p>
+          )}
         </details>
       )}
       <div className="row-of mt-2">

@@ -28,6 +28,10 @@ const LOOK = {
   here: 280,
   fresh: 2,
   refused: 1,
+  conflicts: 1,
+  strikes: 2,
+  authors: ['bench 9'],
+  farDates: 1,
   report: [{ line: 7, sentence: 'A line of this kind needs a text.' }],
 }
 
@@ -56,6 +60,10 @@ test('out as a zip and in again: what it holds is shown before anything of it is
   expect(server.lookAtNotebook.mock.calls[0]?.[0]).toEqual(JSON.parse(EXPORT))
   look.getByText(/283 lines, of which 280 are here already, 2 are new and 1 would be refused/)
   look.getByText('Line 7: A line of this kind needs a text.')
+  look.getByText('2 lines of the new ones strike out other lines.')
+  look.getByText(/^One line says something else than the line here under the same id/)
+  look.getByText('New here as writers: bench 9.')
+  look.getByText(/^One line of the new ones is dated before 2010/)
   expect(server.importNotebook).not.toHaveBeenCalled()
   server.importNotebook.mockResolvedValue({
     notebook: LOOK.notebook,
@@ -73,7 +81,14 @@ test('out as a zip and in again: what it holds is shown before anything of it is
 test('a look may be left, a file with nothing new is not taken, and what is no notebook gets a sentence', async () => {
   const user = at()
   await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
-  server.lookAtNotebook.mockResolvedValue({ ...LOOK, fresh: 0, refused: 0, here: 283, report: [] })
+  server.lookAtNotebook.mockResolvedValue({
+    ...LOOK,
+    fresh: 0,
+    refused: 0,
+    conflicts: 0,
+    here: 283,
+    report: [],
+  })
   await user.upload(file(), new File([EXPORT], 'lines.json'))
   expect((await screen.findByRole('button', { name: 'Nothing in it is new' })).hasAttribute('disabled')).toBe(
     true,
@@ -82,6 +97,7 @@ test('a look may be left, a file with nothing new is not taken, and what is no n
   expect(screen.queryByRole('region', { name: 'What the file holds' })).toBeNull()
   for (const [one, says] of [
     [new File(['hello'], 'note.json'), 'neither a zip nor a JSON file'],
+    [new File(['{"format":'], 'cut.json'), 'is not whole'],
     [new File([zipSync({ 'a.txt': strToU8('a') })], 'other.zip'), 'no research crate'],
     [new File(['PK'], 'cut.zip'), 'cannot be unpacked'],
   ] as const) {

@@ -1,0 +1,40 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+
+/** What of a notebook is kept elsewhere: by it anybody can tell later whether an entry up to then was rewritten. */
+export interface Head {
+  readonly seq: number
+  readonly hash: string
+}
+
+/** The hash of a notebook's last line, to be kept where nobody who can change the notebook can change it. */
+export function KeepHash({ title, head }: { title: string; head: Head }) {
+  const [said, setSaid] = useState<string | null>(null)
+  const text = `${title}: ${head.seq} lines, hash ${head.hash}`
+  const copy = () => {
+    const done = navigator.clipboard?.writeText(text) ?? Promise.reject(new Error('There is no clipboard.'))
+    done.then(
+      () => {
+        setSaid('Copied. Paste it into a mail or a message.')
+      },
+      () => {
+        setSaid(`Copy it by hand: ${head.hash}`)
+      },
+    )
+  }
+  const mail = `mailto:?subject=${encodeURIComponent(`Hash of ${title}`)}&body=${encodeURIComponent(text)}`
+  return (
+    <span className="no-print d-block mt-1">
+      Keep this hash elsewhere: it shows later that no line up to now was rewritten.{' '}
+      <Button size="sm" variant="link" onClick={copy}>
+        Copy it
+      </Button>{' '}
+      <a href={mail}>Mail it</a>
+      {said !== null && (
+        <span role="status" className="d-block text-break">
+          {said}
+        </span>
+      )}
+    </span>
+  )
+}
