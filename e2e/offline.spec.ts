@@ -132,7 +132,7 @@ test('This notebook says what is kept where; a backup goes out, and in again wit
     'Waits for the servernothing',
   )
   const saved = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Save a backup' }).click()
+  await page.getByRole('button', { name: 'Save a backup' }).click()
   const zip = await (await saved).path()
   await page.goto(`${own.url}/this-notebook`)
   await page.getByLabel('Backup file').setInputFiles({

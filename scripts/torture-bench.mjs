@@ -23,7 +23,7 @@ export const isLong = asked.long === true
 /** Rounds of each sort of attack. */
 const usual = isLong
   ? { kills: 500, damages: 300, requests: 20_000, fuzzes: 2000, forgeries: 30, restores: 50, lies: 20 }
-  : { kills: 3, damages: 10, requests: 400, fuzzes: 6, forgeries: 3, restores: 4, lies: 4 }
+  : { kills: 3, damages: 10, requests: 400, fuzzes: 4, forgeries: 3, restores: 2, lies: 4 }
 export const ROUNDS = Object.fromEntries(
   Object.entries(usual).map(([name, count]) => [name, Number(asked[name] ?? count)]),
 )

@@ -14,7 +14,7 @@ import { putRows, type ShelfRow } from './shelf/items'
 import { openShelfJournal } from './shelf/journal'
 
 /** The two are not equal after carrying over; the folder is as it was. */
-export class NotEqual extends Expected {}
+class NotEqual extends Expected {}
 
 /**
  * Carries a data folder over to a PostgreSQL database: every line with its number, time and hash, and the shelf with

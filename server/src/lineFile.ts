@@ -20,7 +20,7 @@ export interface LineFile {
 }
 
 /** No line that was ever written is longer; of one that is, only the beginning is kept in memory. */
-export const LINE_BYTES_MOST = 64 << 20
+const LINE_BYTES_MOST = 64 << 20
 const TOLD_BYTES = 1000
 
 /** Files of the notebook are their owner's alone. */

@@ -15,7 +15,7 @@ import { sentencesOf, verifyFolder } from '../verify'
 type Say = (sentence: string) => void
 
 /** A backup could not be made or brought back; the sentence says why. */
-export class BackupFailed extends Expected {}
+class BackupFailed extends Expected {}
 
 /**
  * Writes a backup of the server that has the folder, while it runs.

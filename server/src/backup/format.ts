@@ -21,7 +21,7 @@ export const SHELF = 'shelf.jsonl'
 /** Sealed answers, encrypted under the instructor’s word. */
 export const SEALED = 'sealed-answers.json'
 export const PHOTOGRAPHS = 'photographs'
-export const PICTURE = /^photographs\/([0-9a-f]{64})\.jpg$/
+const PICTURE = /^photographs\/([0-9a-f]{64})\.jpg$/
 
 /** A file of this name belongs into a backup; nothing else is looked at. */
 export function isOurs(name: string): boolean {

@@ -1,7 +1,7 @@
 import { HttpProblem } from '../http/problem'
 
 /** A backup under way holds up the next for about so long, s. */
-export const TRY_AGAIN_S = 10
+const TRY_AGAIN_S = 10
 
 /** One piece of work at a time, for everyone; whoever comes meanwhile is told to come again. */
 export function oneAtATime(): <T>(work: () => Promise<T>) => Promise<T> {

@@ -6,7 +6,7 @@ import type { ShelfRow } from '../shelf/items'
 import { rowRefusal } from '../shelf/rows'
 
 /** Letters of an instructor’s word, at least: a short one is guessed. */
-export const WORD_LEAST = 12
+const WORD_LEAST = 12
 
 const deriveKey = promisify<string, Buffer, number, object, Buffer>(scrypt)
 /** Half a second of work for each guess (RFC 7914). */

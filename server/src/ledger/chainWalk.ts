@@ -1,6 +1,6 @@
 import type { NotebookId, RawEntry } from '@ivory-crystal/core'
 import { beginningOf, hashAfter, type HashedLine } from './chain'
-import type { BatchLine, Head, JournalStep } from './journal'
+import type { BatchLine, Head, JournalStep } from './journalTypes'
 
 /** Where something stands in the file. */
 export interface Place {

@@ -1,10 +1,10 @@
 import type { RawEntry } from '@ivory-crystal/core'
 import { unstorable } from '@ivory-crystal/core/schemas'
-import type { BatchLine, JournalLine } from './journal'
+import type { BatchLine, JournalLine } from './journalTypes'
 import { UUID } from './sortOut'
 
 /** Letters of a title, at most. */
-export const TITLE_MOST = 200
+const TITLE_MOST = 200
 const TIME_MOST = 8.64e15
 const WORD_MOST = 80
 

@@ -5,7 +5,7 @@ import { sentence } from '@ivory-crystal/core/schemas'
 import { hashOf } from '../ledger/chain'
 import type { Damage } from '../ledger/journal'
 import { readLines } from '../lineFile'
-import { idOf, isOn, type ShelfRow, type ShelfSort } from './items'
+import { idOf, isOn, type ShelfRow } from './items'
 
 const VERSION_MOST = 1_000_000
 /** A row of a sort this build does not know is kept as it is, up to this size. */
@@ -62,9 +62,7 @@ function bodyRefusal(sort: OwnSort, id: string, body: unknown): string | null {
   try {
     const refused = shelfRefusal(sort, sort === 'instrument' ? wholeInstrument(body) : body)
     if (refused) return refused
-    return idOf(sort, body) === id
-      ? null
-      : `It is kept under “${id}”, which is not its own name.`
+    return idOf(sort, body) === id ? null : `It is kept under “${id}”, which is not its own name.`
   } catch {
     return `It is no ${sort}.`
   }

@@ -34,7 +34,7 @@ export function NewVersion({ reload = () => window.location.reload() }: { reload
     }
   }, [isTaken, isWatching, reload])
   if (isWatching || !(isReady || isTaken)) return null
-  const useIt = isTaken ? reload : take
+  const changeOver = isTaken ? reload : take
   return (
     <p className="look no-print" role="status">
       {isTaken
@@ -45,7 +45,7 @@ export function NewVersion({ reload = () => window.location.reload() }: { reload
         variant="outline-primary"
         onClick={() => {
           if (isHalfTyped() && !isHeld) setHeld(true)
-          else useIt()
+          else changeOver()
         }}
       >
         {isHeld ? 'Use it all the same' : 'Use it now'}

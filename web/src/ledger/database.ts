@@ -8,7 +8,7 @@ export interface Reopening<S extends DBSchema> {
    *
    * @throws what `work` throws on a database that is open
    */
-  use<T>(work: (db: IDBPDatabase<S>) => Promise<T>): Promise<T>
+  withDb<T>(work: (db: IDBPDatabase<S>) => Promise<T>): Promise<T>
   close(): void
 }
 
@@ -63,7 +63,7 @@ export async function openReopening<S extends DBSchema>(
   opened = open()
   await opened
   return {
-    async use(work) {
+    async withDb(work) {
       const db = await current()
       try {
         return await work(db)

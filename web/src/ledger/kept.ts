@@ -58,7 +58,7 @@ export async function openKept(): Promise<Kept> {
   return keptIn(database)
 }
 
-function keptIn({ use, close }: Reopening<KeptSchema>): Kept {
+function keptIn({ withDb, close }: Reopening<KeptSchema>): Kept {
   const of = (ledger: LedgerId, notebook: NotebookId) =>
     IDBKeyRange.bound([ledger, notebook, ''], [ledger, notebook, '\uffff'])
   type Db = IDBPDatabase<KeptSchema>
@@ -82,13 +82,13 @@ function keptIn({ use, close }: Reopening<KeptSchema>): Kept {
   }
   return {
     add: (ledger, notebook, lines, nowMs) =>
-      use(async (db) => {
+      withDb(async (db) => {
         await put(db, ledger, notebook, lines)
         const facts = await db.get('facts', notebook)
         if (facts) await db.put('facts', { ...facts, keptAtMs: nowMs })
       }),
     keep: (facts, lines, nowMs) =>
-      use(async (db) => {
+      withDb(async (db) => {
         const { about, notebook } = facts
         const { ledger } = about
         const known = new Set((await db.getAllKeys('lines', of(ledger, notebook))).map(([, , id]) => id))
@@ -107,7 +107,7 @@ function keptIn({ use, close }: Reopening<KeptSchema>): Kept {
         return kept.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
       }),
     read: (wanted) =>
-      use(async (db) => {
+      withDb(async (db) => {
         const notebook = wanted ?? (await db.get('last', 'last'))?.notebook
         const facts = notebook === undefined ? undefined : await db.get('facts', notebook)
         if (!facts) return null
@@ -115,7 +115,7 @@ function keptIn({ use, close }: Reopening<KeptSchema>): Kept {
         return { ...facts, lines: lines.sort((p, q) => p.seq - q.seq) }
       }),
     counted: () =>
-      use(async (db) => {
+      withDb(async (db) => {
         const [notebooks, lines] = await Promise.all([db.count('facts'), db.count('lines')])
         return { notebooks, lines }
       }),

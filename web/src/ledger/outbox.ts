@@ -64,21 +64,21 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
     },
     (db) => putLines(db, [...mine.values()]),
   )
-  const all = () => database.use((db) => db.getAllFromIndex('waiting', 'ledger', ledger))
+  const all = () => database.withDb((db) => db.getAllFromIndex('waiting', 'ledger', ledger))
   return {
     async put(group) {
       const name = group[0]?.id ?? ''
       const lines = group.map((entry): WaitingLine => ({ ledger, id: entry.id, group: name, entry }))
-      await database.use((db) => putLines(db, lines))
+      await database.withDb((db) => putLines(db, lines))
       for (const line of lines) mine.set(line.id, line)
     },
     waiting: async () => (await all()).map((line) => line.entry),
     waitingElsewhere: async () =>
-      (await database.use((db) => db.getAll('waiting')))
+      (await database.withDb((db) => db.getAll('waiting')))
         .filter((line) => line.ledger !== ledger)
         .map((line) => line.entry),
-    quarantined: () => database.use((db) => db.getAllFromIndex('quarantine', 'ledger', ledger)),
-    dismiss: (id) => database.use((db) => db.delete('quarantine', [ledger, id])),
+    quarantined: () => database.withDb((db) => db.getAllFromIndex('quarantine', 'ledger', ledger)),
+    dismiss: (id) => database.withDb((db) => db.delete('quarantine', [ledger, id])),
     async drain(post) {
       const left: string[] = []
       let most = BATCH
@@ -91,7 +91,7 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
           most = Math.max(1, Math.floor(batch.groups.length / 2))
           continue
         }
-        const settled = await database.use((db) => settle(db, ledger, sent, answers))
+        const settled = await database.withDb((db) => settle(db, ledger, sent, answers))
         for (const id of settled) mine.delete(id)
         if (settled.length === 0) throw new Error('The server answered for none of the lines sent.')
         left.push(...settled)

@@ -33,25 +33,25 @@ export async function openPhotographs(): Promise<Photographs> {
   const database = await openReopening<PhotographSchema>('ivory-crystal-photographs', 1, (made) => {
     made.createObjectStore('kept', { keyPath: 'sha256' }).createIndex('waits', 'waits')
   })
-  const { use, close } = database
+  const { withDb, close } = database
   const counted = (all: readonly KeptPhotograph[]) => ({
     count: all.length,
     bytes: all.reduce((sum, { jpeg }) => sum + jpeg.byteLength, 0),
   })
   return {
     put: (sha256, jpeg) =>
-      use(async (db) => {
+      withDb(async (db) => {
         const tx = db.transaction('kept', 'readwrite', { durability: 'strict' })
         const known = await tx.store.get(sha256)
         await Promise.all([tx.store.put({ sha256, jpeg, waits: known?.waits ?? 1 }), tx.done])
       }),
-    read: async (sha256) => (await use((db) => db.get('kept', sha256)))?.jpeg ?? null,
-    waiting: async () => counted(await use((db) => db.getAllFromIndex('kept', 'waits', 1))),
-    kept: async () => counted(await use((db) => db.getAll('kept'))),
+    read: async (sha256) => (await withDb((db) => db.get('kept', sha256)))?.jpeg ?? null,
+    waiting: async () => counted(await withDb((db) => db.getAllFromIndex('kept', 'waits', 1))),
+    kept: async () => counted(await withDb((db) => db.getAll('kept'))),
     async send(post) {
-      for (const one of await use((db) => db.getAllFromIndex('kept', 'waits', 1))) {
+      for (const one of await withDb((db) => db.getAllFromIndex('kept', 'waits', 1))) {
         await post(one.sha256, one.jpeg)
-        await use((db) => db.put('kept', { ...one, waits: 0 }))
+        await withDb((db) => db.put('kept', { ...one, waits: 0 }))
       }
     },
     close,

@@ -151,13 +151,23 @@ export function Instructors() {
         <p>
           Open a case, list what is allowed, and seal the answer. It goes to this server and into no notebook;
           what the notebook holds is a hash of it, which shows afterwards that it was not changed. It opens
-          once a signed verdict of that case stands, and the notebook shows whether it was opened before. It
-          is no protection from somebody who can read the server’s data folder. A notebook file carried to
-          another computer leaves its sealed answers behind. The first answer sealed for a case stands.
+          once a signed verdict of that case stands, and the notebook shows whether it was opened before. No
+          address of the server gives it out before, and a backup leaves it out unless it is made under your
+          word (under This notebook): then it goes along, encrypted. It is no protection from somebody who can
+          read the server’s data folder. A notebook file carried to another computer leaves its sealed answers
+          behind. The first answer sealed for a case stands.
         </p>
         <p>
           A simulated instrument melts what was sealed, at the purity you give, so that a case can be
           rehearsed. What it shows is simulated, and labelled so.
+        </p>
+        <h2>Whether a notebook was rewritten</h2>
+        <p>
+          A line that is changed, taken out, put in or moved in the data folder is seen by itself, at every
+          start of the server and by npm run verify. A history that is written anew from some line to its end,
+          or whose end is cut off, is seen only by a hash that was kept elsewhere: have it mailed with each
+          page that is handed in, and look for it with npm run verify -- --expect=HASH. It does not tell who
+          changed something, and it does not tell whether what was written was true.
         </p>
         <h2>What is kept, and what is asked about</h2>
         <p>
