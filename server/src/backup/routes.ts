@@ -61,15 +61,17 @@ export function backupRoutes(parts: BackupParts): Router {
   const receive = (isLook: boolean) => async (request: Request, response: Response) => {
     requireFolder()
     const word = wordIn(request)
-    await alone(async () => {
+    const restored = await alone(async () => {
       const zip = join(folder, 'restoring.zip')
       await receiveZip(request, zip)
       try {
-        response.json(await restore(zip, parts, { isLook, word }))
+        return await restore(zip, parts, { isLook, word })
       } finally {
         await rm(zip, { force: true })
       }
     })
+    // Answered once it has ended: whoever asks next finds it free.
+    response.json(restored)
   }
   router.post('/restore/look', receive(true))
   router.post('/restore', receive(false))
