@@ -10,6 +10,7 @@ import type { Instrument } from '../wire'
 import type { View } from '../notebook/fold'
 import type { MeltPlanned, PlannedTube } from '../notebook/kinds/melt-planned/kind'
 import { modelOf } from '../notebook/views/instruments'
+import { heatedAsItBehaves } from '../notebook/views/meltBehaviour'
 import type { PrepFacts } from '../notebook/views/prep'
 import { type Expected, expectedOf } from '../notebook/views/samples'
 
@@ -63,11 +64,20 @@ export function planMelt(view: View, wish: MeltWish): Result<PlannedHeating> {
       )
     expected.push(one)
   }
-  const span = spanOf(expected)
-  if (!span) return problem('too-few-samples', 'Put a sample into at least one slot.')
+  const whole = spanOf(expected)
+  if (!whole) return problem('too-few-samples', 'Put a sample into at least one slot.')
+  const { conventions, decomposes } = heatedAsItBehaves(view, wish.tubes, wish.conventions)
+  // Slow heating from far below decomposes it on the way: an impure tube of it is put in late like any other.
+  const span = decomposes ? { ...whole, firstLiquidFromC: null } : whole
+  const reachesC = Math.min(wish.instrument.character.maxC, wish.instrument.thermometer.highC)
+  if (span.lowC >= reachesC)
+    return problem(
+      'too-few-samples',
+      `It would begin to melt near ${span.lowC.toFixed(0)} °C, and the ${wish.instrument.name.toLowerCase()} reaches ${reachesC.toFixed(0)} °C: take another instrument.`,
+    )
   return attempt(() => ({
     literature: { lowC: span.lowC, highC: span.highC, source: span.source },
-    ...heat(view, wish, span),
+    ...heat(view, { ...wish, conventions }, span),
   }))
 }
 

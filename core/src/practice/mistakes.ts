@@ -62,7 +62,7 @@ export const MISTAKES: readonly Mistake[] = [
     scene: 'at the hot plate',
     seen: 'Ethanol is warmed over a burner because all plates are taken.',
     because: 'Its vapour catches fire at a flame.',
-    instead: 'A hot plate or a bath, in the hood; wait for one.',
+    instead: 'A water or steam bath in the hood, no bare hot plate; wait for one.',
   },
   {
     id: 'neighbours-flame',
@@ -81,10 +81,10 @@ export const MISTAKES: readonly Mistake[] = [
   {
     id: 'plate-at-boiling',
     scene: 'at the hot plate',
-    seen: 'The plate is set to 78 °C, for ethanol that boils at 78 °C.',
+    seen: 'The plate is set to 100 °C, for water that boils at 100 °C.',
     because:
       'A plate gives its heat away on the way: the flask never boils, and solid stays that would dissolve.',
-    instead: 'The plate stands well above the boiling point, and the flask is watched.',
+    instead: 'For water the plate stands well above the boiling point, and the flask is watched.',
   },
   {
     id: 'boiled-dry',
@@ -448,7 +448,7 @@ export const FINE: Readonly<Record<Scene, readonly string[]>> = {
   ],
   'at the funnel': [
     'The paper lies flat and covers every hole.',
-    'A little ice-cold solvent rinsed the flask’s rest over.',
+    'A little of the cold liquor brought the flask’s rest over.',
     'The liquor stands labelled in its flask beside the funnel.',
     'The suction is on and the paper is wet before anything is poured.',
   ],

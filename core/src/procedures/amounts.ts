@@ -1,5 +1,5 @@
 import type { Minutes, Procedure } from './procedure'
-import { isFlammable } from '../reference/hazards'
+import { guardFor, isFlammable } from '../reference/hazards'
 import { depositsFromC } from '../solubility/saturation'
 import { attempt } from '../problems'
 import { type Batch, crudeInText, solventsOf } from './batch'
@@ -62,6 +62,8 @@ export const AMOUNTS = {
   dryNever: 'how it must not be dried',
   store: 'where it stands until next week',
   liquorWaste: 'waste stream of the liquor',
+  guard: 'what handling the solid asks for',
+  solventCondenser: 'the condenser on the solvent’s own flask, or nothing',
 } as const
 export type Amount = keyof typeof AMOUNTS
 
@@ -121,7 +123,9 @@ export function amountsOf(
     charcoal: g(CHARCOAL_SHARE * input.crudeG),
     wash: ml(input.washML),
     washLoss: g(result.washLossUpToG),
-    liquorWaste: wasteOf(solvent, pair?.solvent ?? null, compound),
+    guard: guardFor(compound.hazards),
+    solventCondenser: needsReflux(input.crudeG, result.hotML) ? ' under a condenser of its own' : '',
+    liquorWaste: wasteOf(solvent, pair?.solvent ?? null, compound, impurity),
     store: solventsOf(batch).some(({ hazards }) => isFlammable(hazards))
       ? 'the flammables’ store'
       : 'its tray in the hood',
@@ -161,15 +165,16 @@ function volumesOf({ pair, result, impurity, input }: Batch) {
 function heatingOf(batch: Batch) {
   const { input } = batch
   const solvents = solventsOf(batch)
-  const heat = heatFor(solvents, input.hotC)
+  const isRound = needsReflux(input.crudeG, batch.result.hotML)
+  const heat = heatFor(solvents, input.hotC, isRound)
   const boilsC = lowestBoilingC(solvents)
-  const place = placeOfHeat(heat)
+  const place = placeOfHeat(heat, isRound)
   const because = whyHeatedSo(batch, heat, boilsC)
   return {
     boiling: boilsC === null ? 'boiling point' : `${boilsC} °C`,
     plate: heat.setC === null ? 'a little above boiling' : `${heat.setC} °C`,
     onHeat: `${place}${because}`,
-    onHeatTube: `${place.replace('on a hot plate', 'in a heating block')}${because}`,
+    onHeatTube: `${place.replace('on a hot plate', 'in a heating block').replace('in a heating block, or an oil or sand bath', 'in a heating block')}${because}`,
     atHeat: heat.notAboveC === null ? 'at a gentle boil' : `at ${heat.notAboveC} °C and no hotter`,
   }
 }
@@ -180,6 +185,10 @@ function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC:
   switch (source) {
     case 'hot plate':
       return boilsC === null ? '' : `, well above the ${boilsC} °C where it boils`
+    case 'hot bath':
+      return boilsC === null
+        ? ''
+        : `, above the ${boilsC} °C where it boils; never a round flask or easily lit vapour on a bare plate`
     case 'warm water':
       return `: ${boils}, too low for a hot plate`
     case 'water bath':
@@ -206,7 +215,7 @@ function coolingOf({ input, solvent, pair }: Batch) {
         ? `If it is still clear at about ${seedC.toFixed(0)} °C, drop in a seed: a grain of pure solid, or of the crude kept back. `
         : '',
     cold: `${input.coldC} °C`,
-    ice: input.coldC < 0 ? 'ice with salt' : 'ice',
+    ice: input.coldC < 0 ? 'ice with salt' : 'ice and water',
     coldly: iced ? 'ice-cold' : `cool (${input.coldC} °C)`,
     whyNotIce: freezing
       ? `, not in ice: ${freezing.name} itself freezes at ${freezing.freezingPointC} °C`
@@ -220,6 +229,9 @@ function dryingOf(batch: Batch) {
     air: 'leave them in air under a paper cover',
     oven: `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
     desiccator: 'dry them in a desiccator',
+    'hood, then desiccator': `leave them in the hood until they no longer smell of ${solventsOf(batch)
+      .map(({ name }) => name)
+      .join(' or ')}, overnight if need be, then dry them in a desiccator`,
   }
   return {
     air: `${Math.max(1, batch.conventions.drying.atLeastMin)} min`,

@@ -5,9 +5,12 @@ import {
   besidesFire,
   formsPeroxides,
   hazardLine,
+  asksForGloves,
+  guardFor,
+  hazardStatement,
   isCorrosive,
+  isExtremelyFlammable,
   isFlammable,
-  isToxic,
   needsThePersonInCharge,
 } from '../reference/hazards'
 
@@ -32,7 +35,7 @@ export function cautionsFor(
   return [
     'Eye protection, always.',
     ...solvents.flatMap((one) => solventCautions(one, source)),
-    `${needsThePersonInCharge(compound.hazards) ? 'Not without the person in charge. ' : ''}${capital(compound.name)}: ${hazardLine(compound.hazards)}${guardFor(compound.hazards)}`,
+    solidCaution(compound),
   ]
 }
 
@@ -40,7 +43,7 @@ function solventCautions({ name, hazards }: Solvent, source: HeatSource): readon
   const cautions: string[] = []
   if (isFlammable(hazards))
     cautions.push(
-      `${capital(name)} is flammable: ${source === 'hot plate' ? 'hot plate in the hood' : 'a bath in the hood, no bare hot plate'}, no flame here or on the next bench.`,
+      `${capital(name)} is ${isExtremelyFlammable(hazards) ? 'extremely flammable' : 'flammable'}: ${source === 'hot plate' ? 'hot plate in the hood' : 'a bath in the hood, no bare hot plate'}, no flame here or on the next bench.`,
     )
   const others = besidesFire(hazards)
   if (others.length > 0)
@@ -54,15 +57,29 @@ function solventCautions({ name, hazards }: Solvent, source: HeatSource): readon
   return cautions
 }
 
-/** What the hands and the face need. */
+/** What the hands and the face need; that it is worked with in the hood stands before it. */
 function handsAndFace(hazards: readonly string[]): string {
   if (isCorrosive(hazards)) return ' Gloves and a face shield.'
-  return isToxic(hazards) ? ' Gloves.' : ''
+  return asksForGloves(hazards) ? ' Gloves.' : ''
 }
 
-/** What a solid asks for. */
-function guardFor(hazards: readonly string[]): string {
-  return isToxic(hazards) && !isCorrosive(hazards) ? ' Gloves, in the hood.' : handsAndFace(hazards)
+/** What to take care of with a solid alone: every hazard on file, what is to be looked up, and what it asks for. */
+export function solidCaution(
+  compound: Pick<Compound, 'name' | 'hazards' | 'hazardsToCheck' | 'signalWord'>,
+): string {
+  const { name, hazards, hazardsToCheck = [], signalWord } = compound
+  return [
+    ...(needsThePersonInCharge(hazards) ? ['Not without the person in charge.'] : []),
+    `${capital(name)}${signalWord ? ` (${signalWord.toLowerCase()})` : ''}: ${hazardLine(hazards)}`,
+    ...(hazardsToCheck.length > 0
+      ? [
+          `Check the safety data sheet: it may also be that it ${hazardsToCheck.map(hazardStatement).join('; ')}.`,
+        ]
+      : []),
+    guardFor(hazards),
+  ]
+    .filter((part) => part !== '')
+    .join(' ')
 }
 
 /** What of a plan asks for the person in charge, by name; empty where nothing does. */

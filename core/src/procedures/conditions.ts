@@ -1,5 +1,6 @@
 import type { Condition, Procedure } from './procedure'
-import { formsPeroxides, isFlammable } from '../reference/hazards'
+import { formsPeroxides, guardFor, isFlammable } from '../reference/hazards'
+import { isVolatile } from '../reference/reactions'
 import { freezesNearIce } from '../solubility/volume'
 import { needsReflux } from '../solubility/glassware'
 import { type Batch, solventsOf } from './batch'
@@ -30,7 +31,8 @@ export function filterExcessML({ result, pair }: Pick<Batch, 'result' | 'pair'>)
 export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Condition> {
   const { result, input, conventions, inserts, amount, keptBackG, impurity } = batch
   const solvents = solventsOf(batch)
-  const heat = heatFor(solvents, input.hotC)
+  const isRound = needsReflux(input.crudeG, result.hotML)
+  const heat = heatFor(solvents, input.hotC, isRound)
   const flammable = solvents.some(({ hazards }) => isFlammable(hazards))
   const peroxides = solvents.some(({ hazards }) => formsPeroxides(hazards))
   const plate = heat.source === 'hot plate'
@@ -47,10 +49,12 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
     'boils low': !plate,
     'does not boil low': plate,
     'held below boiling': heat.notAboveC !== null,
-    'oil bath': heat.source === 'held bath' && (heat.setC ?? 0) > WATER_BATH_TO_C,
+    'oil bath':
+      heat.source === 'hot bath' || (heat.source === 'held bath' && (heat.setC ?? 0) > WATER_BATH_TO_C),
     'by portions': amount === 'least hot solvent',
     'measured volume': amount === 'measured volume',
-    'stones in both flasks': conventions.boilingStones === 'in both flasks',
+    // Whatever boils has something in it to boil on, whatever the house rule.
+    'stones in both flasks': conventions.boilingStones === 'in both flasks' || isRound,
     charcoal: inserts.includes('charcoal'),
     'hot filtration': inserts.length > 0,
     'room to filter': roomy,
@@ -59,8 +63,8 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
     'constant mass': conventions.drying.constantMassToleranceG !== null || !driesInAir(solvents),
     rinsed: input.washML > 0,
     'kept back': keptBackG > 0,
-    reflux: needsReflux(input.crudeG, result.hotML),
-    'open flask': !needsReflux(input.crudeG, result.hotML),
+    reflux: isRound,
+    'open flask': !isRound,
     'forms peroxides': peroxides,
     'may stand': !peroxides,
     'in ice': inIce,
@@ -68,6 +72,9 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
     oven: drying.how === 'oven',
     'never dried so': drying.never !== null,
     'impurity named': impurity !== null,
+    'goes off': isVolatile(batch.compound),
+    stays: !isVolatile(batch.compound),
+    guarded: guardFor(batch.compound.hazards) !== '',
   }
   return new Set((Object.keys(claims) as Condition[]).filter((one) => claims[one]))
 }

@@ -1,14 +1,17 @@
 import type { Compound, Solvent } from '../reference/shelf'
 import { behaviourOf } from '../reference/behaviour'
-import { isVolatile } from '../reference/reactions'
+import { isLight, isVolatile } from '../reference/reactions'
 import { driesInAir } from './airDrying'
 
 /** How far an oven stays under where the solid melts, °C: 20 to 30. */
 const OVEN_BELOW_MELTING_C = 25
-const OVEN_C = { least: 45, most: 110 } as const
+/** How far it stays under where the solid has 1 mmHg of vapour, °C: there it has some hundredths of it. */
+const OVEN_BELOW_1_MMHG_C = 45
+const OVEN_C = { least: 40, most: 110 } as const
 
 export interface Drying {
-  readonly how: 'air' | 'oven' | 'desiccator'
+  /** In the hood means: spread there until it no longer smells of solvent, and into a desiccator then. */
+  readonly how: 'air' | 'oven' | 'desiccator' | 'hood, then desiccator'
   /** Oven temperature, °C; null outside one. */
   readonly ovenC: number | null
   /** What must not be done to this solid, or null. */
@@ -16,9 +19,11 @@ export interface Drying {
 }
 
 /**
- * How a solid is dried, by what it is wet with and how it behaves: in air from a low boiler; else in an oven 20 to
- * 30 °C under where it melts; in a desiccator where no oven will do. What sublimes, or is light and melts low, goes in no oven and no vacuum;
- * a hydrate is dried in air alone.
+ * How a solid is dried, by what it is wet with and how it behaves: in air from a low boiler; from any other organic
+ * solvent spread in the hood until it no longer smells, then in a desiccator, since nothing wet with solvent goes into
+ * an oven; from water in an oven, 25 °C under where it melts, 45 °C under where it has 1 mmHg of vapour, and 110 °C at
+ * most. Where that is under 40 °C, or the solid is light and its vapour not known: in a desiccator. What goes off goes
+ * in no oven and no vacuum; a hydrate is dried in air alone.
  *
  * @param solvents all that it crystallized from
  * @example dryingFor([water], adipicAcid) // { how: 'oven', ovenC: 110, never: null }
@@ -33,10 +38,26 @@ export function dryingFor(solvents: readonly Solvent[], compound: Compound): Dry
       never: `No oven, no desiccant: ${compound.name} comes as a hydrate here, and they would take its water.`,
     }
   const never = isVolatile(compound)
-    ? `No oven and no vacuum: ${compound.name} ${behaviour === 'sublimes' ? 'sublimes' : 'is light and would go off'}.`
+    ? `No oven and no vacuum: ${compound.name} ${behaviour === 'sublimes' ? 'sublimes' : 'would go off'}.`
     : null
   if (driesInAir(solvents)) return { how: 'air', ovenC: null, never }
-  const ovenC = Math.floor(Math.min(OVEN_C.most, compound.meltLowC - OVEN_BELOW_MELTING_C) / 5) * 5
-  const inOven = never === null && behaviour !== 'decomposes' && ovenC >= OVEN_C.least
-  return inOven ? { how: 'oven', ovenC, never } : { how: 'desiccator', ovenC: null, never }
+  if (!solvents.every(({ group }) => group === 'water'))
+    return { how: 'hood, then desiccator', ovenC: null, never }
+  const ovenC = ovenFor(compound)
+  return never === null && behaviour !== 'decomposes' && ovenC !== null
+    ? { how: 'oven', ovenC, never }
+    : { how: 'desiccator', ovenC: null, never }
+}
+
+/** The warmest oven a solid stands, °C; null where none is warm enough to help, or its vapour is not known. */
+function ovenFor(compound: Compound): number | null {
+  const { meltLowC, vapour1mmHgC, sublimes } = compound
+  if (vapour1mmHgC === undefined && (isLight(compound) || sublimes === 'yes')) return null
+  const most = Math.min(
+    OVEN_C.most,
+    meltLowC - OVEN_BELOW_MELTING_C,
+    vapour1mmHgC === undefined ? Infinity : vapour1mmHgC - OVEN_BELOW_1_MMHG_C,
+  )
+  const ovenC = Math.floor(most / 5) * 5
+  return ovenC >= OVEN_C.least ? ovenC : null
 }

@@ -34,6 +34,9 @@ export const CONDITIONS = [
   'oven',
   'never dried so',
   'impurity named',
+  'goes off',
+  'stays',
+  'guarded',
 ] as const
 export type Condition = (typeof CONDITIONS)[number]
 

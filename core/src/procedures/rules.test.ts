@@ -94,8 +94,10 @@ describe('groups of a structure', () => {
   test('and the waste', () => {
     expect(['C6H4Cl2', 'C7H5BrO', 'CHI3'].every(isHalogenated)).toBe(true)
     expect(['C14H10O2', 'C10H10Fe', 'H2SO4'].some(isHalogenated)).toBe(false)
-    expect(wasteOf(ethanol, null, { formula: 'C6H4Cl2' })).toBe('halogenated organic waste')
-    expect(wasteOf(water, null, { formula: 'C7H5ClO2' })).toBe('halogenated aqueous waste, never the sink')
+    expect(wasteOf(ethanol, null, { formula: 'C6H4Cl2', hazards: [] })).toBe('halogenated organic waste')
+    expect(wasteOf(water, null, { formula: 'C7H5ClO2', hazards: [] })).toBe(
+      'halogenated aqueous waste, never the sink',
+    )
     expect(wasteOf(solvent('acetic-acid'), water)).toContain('acid organic waste')
   })
 })
@@ -115,12 +117,28 @@ describe('drying', () => {
     expect(driesInAir([ethanol, water])).toBe(false)
     expect(driesInAir([solvent('petroleum-ether-60-80')])).toBe(true)
   })
+  test('no oven comes within 45 °C of 1 mmHg, none takes what is wet with solvent, and what is light and unknown sees none', () => {
+    for (const compound of REFERENCE_COMPOUNDS.map(({ id }) => referenceCompound(id)))
+      for (const from of REFERENCE_SOLVENTS.map(({ id }) => referenceSolvent(id))) {
+        const { how, ovenC } = dryingFor([from], compound)
+        if (how !== 'oven' || ovenC === null) continue
+        expect([compound.id, from.group]).toEqual([compound.id, 'water'])
+        expect(ovenC).toBeLessThanOrEqual(Math.min(110, compound.meltLowC - 25))
+        if (compound.vapour1mmHgC !== undefined) expect(ovenC).toBeLessThanOrEqual(compound.vapour1mmHgC - 45)
+        else expect([compound.id, compound.molarMassGPerMol >= 200]).toEqual([compound.id, true])
+      }
+    const oven = (id: string) => dryingFor([water], compound(id)).ovenC
+    expect([oven('benzoic-acid'), oven('salicylic-acid'), oven('adipic-acid')]).toEqual([50, 65, 110])
+    for (const id of ['1-4-dibromobenzene', 'succinic-anhydride', 'dimethyl-fumarate'])
+      expect([id, dryingFor([toluene], compound(id)).how]).toEqual([id, 'hood, then desiccator'])
+    expect(dryingFor([ethanol, water], compound('trans-cinnamic-acid')).how).toBe('hood, then desiccator')
+  })
   test('an oven stays 20 to 30 °C under melting; what goes off sees none, nor does a hydrate', () => {
     const benzoic = dryingFor([water], compound('benzoic-acid'))
-    expect(benzoic).toMatchObject({ how: 'oven', ovenC: 95 })
+    expect(benzoic).toMatchObject({ how: 'oven', ovenC: 50 })
     for (const id of ['camphor', 'ferrocene', 'naphthalene', 'phthalic-anhydride']) {
       const drying = dryingFor([toluene], compound(id))
-      expect([id, drying.how]).toEqual([id, 'desiccator'])
+      expect([id, drying.how]).toEqual([id, 'hood, then desiccator'])
       expect(drying.never).toContain('No oven and no vacuum')
     }
     expect(dryingFor([water], compound('citric-acid-anhydrous'))).toMatchObject({ how: 'air' })
@@ -252,13 +270,30 @@ describe('when someone is hurt', () => {
     expect(EMERGENCIES.map(({ id }) => id)).toEqual([
       'flask-burns',
       'clothing-burns',
+      'lifeless',
+      'breathed',
+      'allergy',
       'eye',
       'skin',
       'burn',
       'cut',
       'swallowed',
-      'breathed',
+      'spill-liquid',
+      'spill-solid',
+      'flask-bursts',
+      'hood-or-power-out',
     ])
+    const card = (id: string) => {
+      const one = EMERGENCIES.find((emergency) => emergency.id === id)
+      return `${one?.first ?? ''}. ${one?.then ?? ''}`
+    }
+    // Nobody who may not be breathing is laid on the side and waited beside.
+    expect(card('lifeless')).toMatch(
+      /Check breathing.*Not breathing normally: make the emergency call, begin chest compressions.*defibrillator.*Breathing normally: on the side/,
+    )
+    expect(card('breathed')).toMatch(/does not wake: check the breathing/)
+    expect(card('cut')).toMatch(/leave it there and press beside it, never on it/)
+    expect(card('skin')).toMatch(/phenol .*polyethylene glycol/)
     for (const { first } of EMERGENCIES) expect(first.split(/\s+/).length).toBeLessThanOrEqual(5)
   })
   test('at the melt stand cards of their own, and none says to hurry at hot glass', () => {

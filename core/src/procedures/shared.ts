@@ -13,10 +13,14 @@ export const OIL_BATH =
   'Oil bath: no drop of water in it, never to smoking or past its limit; it burns, and stays hot half an hour.'
 const OIL: Caution = { text: OIL_BATH, when: 'oil bath' }
 
+/** On every step at which the solid is handled. */
+export const GUARD: Caution = { text: '{guard}', when: 'guarded' }
+
 export const KEEP_BACK: StepTemplate = {
   id: 'keep-back',
   station: 'dissolve',
   text: 'First of all put {kept} of the crude aside in a labelled vial: for its melting range, a plate and a seed.',
+  cautions: [GUARD],
   when: ['kept back'],
 }
 
@@ -34,7 +38,7 @@ const HEATING_CAUTIONS: readonly Caution[] = [
 export const HEAT_SOLVENT: StepTemplate = {
   id: 'heat-solvent',
   station: 'dissolve',
-  text: 'Heat about {heat} of {solvent} in a flask of its own, with a boiling stone, {onHeat}.',
+  text: 'Heat about {heat} of {solvent} in a flask of its own{solventCondenser}, with a boiling stone, {onHeat}.',
   cautions: HEATING_CAUTIONS,
 }
 
@@ -43,9 +47,10 @@ export const WET_THE_CRUDE: StepTemplate = {
   station: 'dissolve',
   text: 'Put the {crude} of crude into {vessel}{underCondenser} and add about {third} of solvent before it goes on the heat.',
   cautions: [
+    GUARD,
     { text: 'Dry solid on the heat melts to an oil.' },
     {
-      text: 'A counted boiling stone goes in too, and has to be picked out later.',
+      text: 'Counted boiling stones (or a stirring bar) go in too, before it is heated, and are picked out later.',
       when: 'stones in both flasks',
     },
   ],
@@ -54,7 +59,7 @@ export const WET_THE_CRUDE: StepTemplate = {
 const AT_THE_FLASK: readonly Caution[] = [
   { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.', when: 'open flask' },
   {
-    text: 'Lift it off the heat until it no longer boils before anything goes in from above.',
+    text: 'The condenser water runs before the heat goes on; never leave it while it boils. Lower the heat (the jack down) until it no longer boils before anything goes in from above, and clamps stay as they are.',
     when: 'reflux',
   },
   NOT_HOTTER,
@@ -67,7 +72,15 @@ export const DISSOLVE: readonly StepTemplate[] = [
     text: 'Add hot solvent in small portions, swirl and wait after each, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
-    when: ['by portions'],
+    when: ['by portions', 'open flask'],
+  },
+  {
+    id: 'dissolve-under-reflux',
+    station: 'dissolve',
+    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, let it boil gently for a minute after each, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    portions: 'dissolve',
+    cautions: AT_THE_FLASK,
+    when: ['by portions', 'reflux'],
   },
   {
     id: 'dissolve-measured',
@@ -75,7 +88,15 @@ export const DISSOLVE: readonly StepTemplate[] = [
     text: 'Add {volume} of hot solvent, measured, and swirl on the heat until it has dissolved. The least would be near {least}.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
-    when: ['measured volume'],
+    when: ['measured volume', 'open flask'],
+  },
+  {
+    id: 'dissolve-measured-under-reflux',
+    station: 'dissolve',
+    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel, and let it boil gently until it has dissolved. The least would be near {least}.',
+    portions: 'dissolve',
+    cautions: AT_THE_FLASK,
+    when: ['measured volume', 'reflux'],
   },
 ]
 
@@ -263,7 +284,20 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'draw-air',
     station: 'collect',
     text: 'Draw air through the crystals for {air}, breaking lumps with a clean spatula.',
+    cautions: [GUARD],
     timer: { timer: 'air', minutes: 'house rule' },
+    when: ['stays'],
+  },
+  {
+    id: 'draw-air-briefly',
+    station: 'collect',
+    text: 'Draw air through the crystals for 2 min only, breaking lumps with a clean spatula, then spread them in the hood, covered with paper, for {air}.',
+    cautions: [
+      GUARD,
+      { text: '{dryNever} Drawn with air for long, it goes off too.', when: 'never dried so' },
+    ],
+    timer: { timer: 'air', minutes: 'house rule' },
+    when: ['goes off'],
   },
   {
     id: 'keep-the-liquor',
@@ -288,10 +322,8 @@ export const DRY: readonly StepTemplate[] = [
     text: 'Spread the crystals on the weighed glass and {dryIn}; weigh, dry on for {air}, weigh again, until two weighings agree.',
     cautions: [
       { text: '{dryNever}', when: 'never dried so' },
-      {
-        text: 'Nothing wet with solvent goes into an oven: draw it dry in the hood first. Weigh it cold.',
-        when: 'oven',
-      },
+      GUARD,
+      { text: 'Weigh it cold. Nothing wet with solvent ever goes into this oven.', when: 'oven' },
     ],
     timer: { timer: 'dry', minutes: 'house rule' },
     stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',

@@ -1,6 +1,7 @@
 import type { Procedure, StepTemplate } from './procedure'
 import {
   COOL,
+  GUARD,
   DISSOLVE,
   DRY,
   HEAT_SOLVENT,
@@ -78,7 +79,8 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     ...WET_THE_CRUDE,
     text: 'Put the {crude} of crude into the Craig tube and wet it with a drop or two of solvent before it goes into the heat.',
     cautions: [
-      { text: 'Dry solid in the heat melts to an oil. Gloves: the tube is held close to the heat.' },
+      GUARD,
+      { text: 'Dry solid in the heat melts to an oil. Gloves against heat: the tube is held close to it.' },
     ],
   },
   BY_DROPS,
@@ -119,7 +121,14 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
   {
     id: 'pull-out',
     station: 'collect',
-    text: 'Pull the Craig tube out by the wire, upright, and scrape the crystals off plunger and wall onto the weighed vial.',
+    text: 'Pull the Craig tube out by the wire, upright, and scrape the crystals off plunger and wall into the weighed vial.',
+    cautions: [GUARD],
+  },
+  {
+    id: 'dry-in-vial',
+    station: 'collect',
+    text: 'Leave the crystals spread in the open vial under a paper cover for {air}.',
+    timer: { timer: 'air', minutes: 'house rule' },
   },
   {
     id: 'keep-the-liquor',
@@ -136,7 +145,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     ...WET_THE_CRUDE,
     text: 'Weigh the empty centrifuge tube, put the {crude} of crude into it, and wet it with a few drops of solvent before it goes into the heat.',
-    cautions: [{ text: 'Dry solid in the heat melts to an oil.' }],
+    cautions: [GUARD, { text: 'Dry solid in the heat melts to an oil.' }],
   },
   BY_DROPS,
   {

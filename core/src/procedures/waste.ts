@@ -1,5 +1,10 @@
 import type { Compound, Solvent } from '../reference/shelf'
 import { isHalogenated } from '../reference/groups'
+import { isAquaticHazard, isToxic } from '../reference/hazards'
+
+function neverDown(hazards: readonly string[]): boolean {
+  return isToxic(hazards) || isAquaticHazard(hazards)
+}
 
 export const LIQUOR_WASTE = 'Mother liquor and rinse, once the yield is known: {liquorWaste}.'
 export const ORDINARY_WASTE: readonly string[] = [
@@ -22,14 +27,19 @@ export function disposalFor(solvent: Solvent | null): readonly string[] {
 export function wasteOf(
   solvent: Solvent,
   second: Solvent | null = null,
-  solute: Pick<Compound, 'formula'> | null = null,
+  solute: Pick<Compound, 'formula' | 'hazards'> | null = null,
+  impurity: Pick<Compound, 'formula' | 'hazards'> | null = null,
 ): string {
+  const solutes = [solute, impurity].filter((one) => one !== null)
   const groups = [solvent.group, second?.group ?? solvent.group]
-  if (groups.includes('chlorinated') || (solute && isHalogenated(solute.formula)))
+  if (groups.includes('chlorinated') || solutes.some(({ formula }) => isHalogenated(formula)))
     return groups.every((group) => group === 'water')
       ? 'halogenated aqueous waste, never the sink'
       : 'halogenated organic waste'
   if (groups.includes('acid')) return 'acid organic waste, in its own container'
+  // What is toxic, or harms life in water, goes down no sink, whatever else is allowed there.
+  if (groups.every((group) => group === 'water') && solutes.some(({ hazards }) => neverDown(hazards)))
+    return 'aqueous waste, never the sink'
   if (groups.every((group) => group === 'water'))
     return 'aqueous waste, unless your lab allows the sink for this solute'
   return 'halogen-free organic waste, never the sink'

@@ -25,8 +25,10 @@ const STATEMENTS: Readonly<Record<string, string>> = {
   H341: 'suspected of causing genetic defects',
   H350: 'may cause cancer',
   H351: 'suspected of causing cancer',
+  H360: 'may damage fertility or the unborn child',
   H360D: 'may damage the unborn child',
   H360FD: 'may damage fertility and the unborn child',
+  H361: 'suspected of damaging fertility or the unborn child',
   H361d: 'suspected of damaging the unborn child',
   H361f: 'suspected of damaging fertility',
   H370: 'causes damage to organs',
@@ -37,7 +39,9 @@ const STATEMENTS: Readonly<Record<string, string>> = {
   H410: 'very toxic to aquatic life with long lasting effects',
   H411: 'toxic to aquatic life with long lasting effects',
   H412: 'harmful to aquatic life with long lasting effects',
+  H413: 'may cause long lasting harmful effects to aquatic life',
   EUH019: 'may form explosive peroxides',
+  EUH071: 'corrosive to the respiratory tract',
 }
 
 /** The statement for a code, or the bare code when it is not in the table. */
@@ -56,6 +60,9 @@ const FLAMMABLE = ['H224', 'H225', 'H226']
 export function isFlammable(hazards: readonly string[]): boolean {
   return hazards.some((code) => FLAMMABLE.includes(code))
 }
+export function isExtremelyFlammable(hazards: readonly string[]): boolean {
+  return hazards.includes('H224')
+}
 /** The codes that say no more than that it burns. */
 export function besidesFire(hazards: readonly string[]): readonly string[] {
   return hazards.filter((code) => !FLAMMABLE.includes(code))
@@ -64,6 +71,41 @@ export function besidesFire(hazards: readonly string[]): readonly string[] {
 /** Attacks skin or eyes for good. */
 export function isCorrosive(hazards: readonly string[]): boolean {
   return hazards.some((code) => code === 'H314' || code === 'H318')
+}
+
+/**
+ * Kept in the hood: harmful, irritating or sensitizing to breathe (H330 to H335), toxic by any way in, or harmful to
+ * genes, fertility, a child or organs, known or suspected.
+ */
+export function asksForHood(hazards: readonly string[]): boolean {
+  return hazards.some((code) => /^(H(30[01]|31[01]|33[0-5]|34[01]|35[01]|36[01]|37[0-3])|EUH071)/.test(code))
+}
+
+/** Not touched: toxic, harmful, corrosive, irritating or sensitizing to the skin, or harmful as above. */
+export function asksForGloves(hazards: readonly string[]): boolean {
+  return hazards.some((code) => /^H(30[01]|31[0124578]|33[0-24]|34[01]|35[01]|36[01]|37[0-3])/.test(code))
+}
+
+/** Harms life in water, for long or at once. */
+export function isAquaticHazard(hazards: readonly string[]): boolean {
+  return hazards.some((code) => /^H4(00|1[01])/.test(code))
+}
+
+/**
+ * What handling a solid asks for: gloves and hood and face shield, each by its own hazards. Where none are on file,
+ * gloves, and why.
+ *
+ * @returns a sentence, or an empty text
+ * @example guardFor(['H331', 'H314']) // 'Gloves and a face shield, in the hood.'
+ */
+export function guardFor(hazards: readonly string[]): string {
+  if (hazards.length === 0) return 'Gloves: what it does to the skin is not on file.'
+  const worn = [
+    ...(asksForGloves(hazards) ? ['gloves'] : []),
+    ...(isCorrosive(hazards) ? ['a face shield'] : []),
+  ].join(' and ')
+  const said = [...(worn === '' ? [] : [worn]), ...(asksForHood(hazards) ? ['in the hood'] : [])].join(', ')
+  return said === '' ? '' : `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
 }
 
 /** Makes explosive peroxides of itself on standing. */

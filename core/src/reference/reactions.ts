@@ -47,22 +47,31 @@ export function reactionOf(
 /** Solids that melt below this and are this light go off slowly, warm; what is said to sublime does. */
 const VOLATILE = { meltsBelowC: 100, lighterThanGPerMol: 200 } as const
 
-/** Whether a solid goes off when it is warmed: it sublimes, or is light and melts low. A rule of the bench. */
-export function isVolatile({
-  behaviour,
-  meltHighC,
-  molarMassGPerMol,
-}: Pick<Compound, 'behaviour' | 'meltHighC' | 'molarMassGPerMol'>): boolean {
-  return (
-    behaviour.includes('sublimes') ||
-    (meltHighC < VOLATILE.meltsBelowC && molarMassGPerMol < VOLATILE.lighterThanGPerMol)
-  )
+/** What has 1 mmHg of vapour below this goes off in the air of a room or a warm oven, °C. */
+const VOLATILE_BELOW_1_MMHG_C = 75
+
+type Vapour = Pick<Compound, 'behaviour' | 'meltHighC' | 'molarMassGPerMol' | 'vapour1mmHgC' | 'sublimes'>
+
+/** A solid this light may have a vapour that nobody has put on file. */
+export function isLight({ molarMassGPerMol }: Pick<Compound, 'molarMassGPerMol'>): boolean {
+  return molarMassGPerMol < VOLATILE.lighterThanGPerMol
+}
+
+/**
+ * Whether a solid goes off when it is warmed or drawn with air: it is known to sublime at once, or has 1 mmHg of vapour
+ * below 75 °C; where its vapour is not known, whether it visibly sublimes; where neither is, whether it is light and
+ * melts low. A rule of the bench.
+ */
+export function isVolatile(compound: Vapour): boolean {
+  const { behaviour, meltHighC, vapour1mmHgC, sublimes } = compound
+  if (behaviour.includes('sublimes')) return true
+  if (vapour1mmHgC !== undefined) return vapour1mmHgC < VOLATILE_BELOW_1_MMHG_C
+  if (sublimes !== undefined) return sublimes === 'yes' && meltHighC < VOLATILE.meltsBelowC
+  return meltHighC < VOLATILE.meltsBelowC && isLight(compound)
 }
 
 /** Why a compound may not be evaporated from water on an open glass, or null: it goes off, or hot water splits it. */
-export function notOverSteam(
-  compound: Pick<Compound, 'name' | 'smiles' | 'behaviour' | 'meltHighC' | 'molarMassGPerMol'>,
-): string | null {
+export function notOverSteam(compound: Pick<Compound, 'name' | 'smiles'> & Vapour): string | null {
   if (isVolatile(compound)) return `${capital(compound.name)} may go off with the steam.`
   return reactiveGroupsOf(compound.smiles).length > 0
     ? `${capital(compound.name)} is split by hot water: not over steam.`

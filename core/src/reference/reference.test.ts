@@ -64,7 +64,9 @@ test('every hazard of a solvent is said, with what it asks for', () => {
 
 test('what may cause cancer or harm a child is not begun without the person in charge', () => {
   const said = (id: string) => cautionsFor(compound(id), null).at(-1)
-  expect(said('azobenzene')).toMatch(/^Not without the person in charge. Azobenzene: .*may cause cancer/)
+  expect(said('azobenzene')).toMatch(
+    /^Not without the person in charge. Azobenzene \(danger\): .*may cause cancer/,
+  )
   expect(said('ferrocene')).toContain('may damage fertility and the unborn child')
   expect(said('benzil')).not.toContain('person in charge')
 })

@@ -1,4 +1,15 @@
-export { REFERENCE_COMPOUNDS, type ReferenceCompound } from './compounds'
+import { REFERENCE_COMPOUNDS as FIRST_SET, type ReferenceCompound as FirstValues } from './compounds'
+import { PHYSICAL, type PhysicalValues } from './physical'
+
+/** The reference compounds with their further values; a hazard that either set agreed on counts. */
+export type ReferenceCompound = FirstValues & Partial<Omit<PhysicalValues, 'hazards'>>
+export const REFERENCE_COMPOUNDS: readonly ReferenceCompound[] = FIRST_SET.map((compound) => {
+  const more = PHYSICAL[compound.id]
+  if (!more) return compound
+  const hazards = [...new Set([...compound.hazards, ...more.hazards])].sort()
+  const hazardsToCheck = more.hazardsToCheck.filter((code) => !hazards.includes(code))
+  return { ...compound, ...more, hazards, hazardsToCheck }
+})
 export { REFERENCE_SOLVENTS } from './solvents'
 export { REFERENCE_SOLUBILITIES } from './solubilities'
 

@@ -16,6 +16,15 @@ export interface Compound {
   readonly fusionConfidence: Confidence | null
   readonly colour: string
   readonly hazards: readonly string[]
+  /** Codes that only one source gave: to be looked up in the safety data sheet. */
+  readonly hazardsToCheck?: readonly string[] | undefined
+  readonly signalWord?: 'Danger' | 'Warning' | undefined
+  /** Temperature at which the solid has a vapour pressure of 1 mmHg (133 Pa), °C. */
+  readonly vapour1mmHgC?: number | undefined
+  /** Whether it visibly sublimes in an oven or an open tube. */
+  readonly sublimes?: 'yes' | 'maybe' | 'no' | undefined
+  /** Where it melts under hot water, °C. */
+  readonly meltsUnderWaterC?: number | undefined
   readonly synonyms: readonly string[]
   readonly source: string
 }

@@ -1,3 +1,4 @@
+import { heatedAsItBehaves } from '../views/meltBehaviour'
 import type { Conventions } from '../../conventions/conventions'
 import type { EpochMs, MeltId, RunId } from '../../ids'
 import type { PlannedHeating } from '../../planning/meltPlan'
@@ -47,7 +48,9 @@ export function planTheMelt(
         tubes,
         ...heating,
         calibration,
-        conventions,
+        // What the solid asked for beyond house rules is what this melt was heated by.
+        conventions:
+          purpose === 'careful' ? heatedAsItBehaves(view, tubes, conventions).conventions : conventions,
         coreVersion: CORE_VERSION,
         restsOn: [
           ...(prep ? [prep.opened.id] : []),

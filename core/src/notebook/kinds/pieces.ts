@@ -77,6 +77,11 @@ export const compound = Joi.object({
   fusionConfidence: confidence.allow(null).required(),
   colour: Joi.string().max(200).allow('').required(),
   hazards: hazards.required(),
+  hazardsToCheck: hazards,
+  signalWord: Joi.string().valid('Danger', 'Warning'),
+  vapour1mmHgC: celsius,
+  sublimes: Joi.string().valid('yes', 'maybe', 'no'),
+  meltsUnderWaterC: celsius,
   synonyms: Joi.array().items(Joi.string().max(200)).max(40).required(),
   source: Joi.string().max(500).required(),
 })

@@ -17,6 +17,7 @@ import {
   samplesNamed,
   unknownAmong,
   type View,
+  heatedAsItBehaves,
 } from '@ivory-crystal/core'
 import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
@@ -116,6 +117,13 @@ export function MeltPlan({
           Dry, finely crushed, {conventions.fillMm[0]} to {conventions.fillMm[1]} mm, tapped down tight. Label
           each tube before you pack the next.
         </p>
+        {read.ok &&
+          purpose === 'careful' &&
+          heatedAsItBehaves(view, read.tubes, conventions).notes.map((note) => (
+            <p key={note} className="look" role="note">
+              {note}
+            </p>
+          ))}
         <TubeRows
           slots={slots}
           samples={samples}

@@ -1,6 +1,12 @@
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
-import { type Instrument, meltCautions, type MeltFacts, unknownsOf } from '@ivory-crystal/core'
+import {
+  type Instrument,
+  meltCautions,
+  type MeltFacts,
+  unknownsOf,
+  heatedAsItBehaves,
+} from '@ivory-crystal/core'
 import { RescueButton } from '../../app/RescueButton'
 import { Turns } from '../../parts/Turns'
 import { strike, useNotebook } from '../../ledger/notebook'
@@ -27,6 +33,7 @@ export function Ready({
   const isSimulated = instrument?.simulated === true
   const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
   const { notebook = '' } = useParams()
+  const view = useNotebook((state) => state.view)
   // A tube of an unknown nobody has sealed holds nothing: the way to its case stands where that is said.
   const unsealed = useNotebook(
     ({ view }) =>
@@ -91,6 +98,11 @@ export function Ready({
       <aside>
         {instrument && <Checks melt={melt} instrument={instrument} blockC={blockC} />}
         {instrument && <Turns instrument={instrument} />}
+        {heatedAsItBehaves(view, tubes, melt.planned.body.conventions).notes.map((note) => (
+          <p key={note} className="look mt-3" role="note">
+            {note}
+          </p>
+        ))}
         <p className="caution mt-3">{meltCautions(instrument?.sort ?? 'dial block').join(' ')}</p>
         <RescueButton />
       </aside>

@@ -141,11 +141,11 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
       <dl className={css.facts}>
         {facts.map(([name, value]) => [<dt key={`${name} name`}>{name}</dt>, <dd key={name}>{value}</dd>])}
       </dl>
-      <StepList steps={steps} />
       <h3>Take care</h3>
       <p>
         {cautionsFor(compound, solvent, pair?.solvent ?? null, input.hotC).join(' ')} {LOCAL_RULES}
       </p>
+      <StepList steps={steps} />
       <h3>Waste</h3>
       <p>{waste.join(' ')}</p>
       <p>Solubilities {solubilitySource}.</p>
