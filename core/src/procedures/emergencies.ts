@@ -34,12 +34,12 @@ export const EMERGENCIES: readonly Emergency[] = [
     id: 'breathed',
     title: 'Vapour breathed in, or someone faint',
     first: 'Out into fresh air',
-    then: 'Do not go into vapour alone to fetch someone. Let them sit up if breathing is hard, and say what it was. Someone who does not wake: check the breathing and make the emergency call, as on the card above. Never leave them alone.',
+    then: 'Do not go into vapour alone to fetch someone. Let them sit up if breathing is hard, and say what it was. Someone who does not wake: check the breathing and make the emergency call, as the card for it says. Never leave them alone.',
   },
   {
     id: 'allergy',
     title: 'Allergic reaction or asthma',
-    first: 'Stop, fresh air, own spray',
+    first: 'Stop, fresh air, own inhaler',
     then: 'Wheezing, a swollen face or a rash that spreads: make the emergency call. Let them use their own inhaler or injector, sitting up. Say what it was: some solids here sensitize.',
   },
   {

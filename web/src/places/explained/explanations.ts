@@ -96,7 +96,8 @@ export const EXPLANATIONS: readonly Explanation[] = [
       'Minutes of air are enough for solvents that boil up to 85 °C. Anything higher is dried until two weighings agree. From water: in an oven 25 °C under where the solid melts and 45 °C under where it has a vapour pressure of 1 mmHg, or in a desiccator where that is under 40 °C or not known of a light solid. From any other solvent: in the hood until the crystals no longer smell of it, then in a desiccator; nothing wet with solvent goes into an oven.',
       'What sublimes, or has 1 mmHg of vapour below 75 °C, sees neither oven nor vacuum, and is drawn with air for two minutes only. A hydrate is dried in air alone: an oven or a desiccant would take its water.',
     ],
-    example: 'Benzoic acid from water melts from 121 °C and has 1 mmHg of vapour at 96 °C: an oven at 50 °C, not 95. Camphor: a desiccator.',
+    example:
+      'Benzoic acid from water melts from 121 °C and has 1 mmHg of vapour at 96 °C: an oven at 50 °C, not 95. Camphor: a desiccator.',
     limits:
       'Light means under 200 g/mol and melting below 100 °C: a rule of the bench. Solids that hold solvent in their crystals need longer than this says.',
   },
