@@ -45,9 +45,10 @@ export async function readPhotograph(sha256: string): Promise<ArrayBuffer | null
   return came && (await isUnder(sha256, came)) ? came : null
 }
 
-async function isUnder(sha256: string, bytes: ArrayBuffer): Promise<boolean> {
-  // Only a page of this machine or over HTTPS may compute it.
-  if (!globalThis.crypto?.subtle) return true
-  const sum = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))
-  return [...sum].map((byte) => byte.toString(16).padStart(2, '0')).join('') === sha256
+async function isUnder(name: string, bytes: ArrayBuffer): Promise<boolean> {
+  const [{ sha256 }, { bytesToHex }] = await Promise.all([
+    import('@noble/hashes/sha2.js'),
+    import('@noble/hashes/utils.js'),
+  ])
+  return bytesToHex(sha256(new Uint8Array(bytes))) === name
 }

@@ -1,8 +1,12 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals'
 import { cleanup, screen, within } from '@testing-library/react'
 import { NOTEBOOK, openDemo, prepNamed, server, showAt, written } from '../testing/opened'
 import type { TakenPhotograph } from './takePhotograph'
 
+const PICTURES = join(import.meta.dirname, '../../../core/golden/photographs')
+const [SHOWN = ''] = readdirSync(PICTURES)
 const JPEG = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 0xff, 0xd9]).buffer
 const TAKEN: TakenPhotograph = { sha256: 'a'.repeat(64), jpeg: JPEG, widthPx: 800, heightPx: 600 }
 const takePhotograph = jest.fn<(file: File) => Promise<TakenPhotograph>>()
@@ -67,9 +71,14 @@ test('what is kept is shown with when and what; one that neither place has is sa
   await user.click(screen.getByRole('button', { name: 'strike' }))
   expect(written('struck')).toHaveLength(1)
   cleanup()
-  server.photograph.mockResolvedValue(JPEG)
+  // One that is not the picture of its name, as a cache might give, is not shown.
   await openDemo()
   server.photograph.mockResolvedValue(JPEG)
+  show()
+  await screen.findByText(/may still wait on the device that took it/)
+  cleanup()
+  await openDemo()
+  server.photograph.mockResolvedValue(new Uint8Array(readFileSync(join(PICTURES, SHOWN))).buffer)
   show()
   const picture = await screen.findByRole('img', { name: /needles out of the ice/ })
   expect(picture.getAttribute('src')).toMatch(/^data:image\/jpeg;base64,\/9j/)
