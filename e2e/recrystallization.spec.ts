@@ -244,7 +244,7 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await tickNext(page)
   await page.getByRole('link', { name: 'Go on to collect' }).click()
   await expect(page.getByText('slip the centrifuge tube over the whole')).toBeVisible()
-  for (let i = 0; i < 5; i++) await tickNext(page)
+  for (let i = 0; i < 6; i++) await tickNext(page)
   await page.getByRole('link', { name: 'Go on to weigh' }).click()
   const weigh = page.getByRole('form', { name: 'Weigh the product' })
   await weigh.getByLabel('balance reads to, g').selectOption('0.0001')

@@ -8,7 +8,8 @@ export const REFERENCE_COMPOUNDS: readonly ReferenceCompound[] = FIRST_SET.map((
   if (!more) return compound
   const hazards = [...new Set([...compound.hazards, ...more.hazards])].sort()
   const hazardsToCheck = more.hazardsToCheck.filter((code) => !hazards.includes(code))
-  return { ...compound, ...more, hazards, hazardsToCheck }
+  const { hazardsToCheck: _, ...values } = more
+  return { ...compound, ...values, hazards, ...(hazardsToCheck.length > 0 ? { hazardsToCheck } : {}) }
 })
 export { REFERENCE_SOLVENTS } from './solvents'
 export { REFERENCE_SOLUBILITIES } from './solubilities'

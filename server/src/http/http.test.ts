@@ -62,6 +62,7 @@ describe('who may talk to it', () => {
 describe('bad input', () => {
   test.each([
     ['{', 400, 'The body is not JSON.'],
+    ['[]', 400, 'a JSON object with named values'],
     ['{"groups":[],"more":1}', 400, '“groups” must contain at least 1 items'],
     ['{"groups":[[{}]],"more":1}', 400, '“more” is not allowed'],
     ['{"groups":"x"}', 400, '“groups” must be an array'],

@@ -37,7 +37,17 @@ export function checked<T>(schema: Joi.Schema, body: unknown): T {
     error?: Joi.ValidationError
     value: T
   }
-  if (error) throw new HttpProblem(400, 'This request cannot be read', sentence(error))
+  if (error) {
+    const [detail] = error.details
+    const isNoObject = detail?.type === 'object.base' && detail.path.length === 0
+    throw new HttpProblem(
+      400,
+      'This request cannot be read',
+      isNoObject
+        ? 'The body is a JSON object with named values, and no list or single value.'
+        : sentence(error),
+    )
+  }
   return value
 }
 

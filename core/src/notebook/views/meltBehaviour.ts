@@ -23,7 +23,7 @@ const DECOMPOSES_START_BELOW_C = 12
 const DECOMPOSES_RATE = { min: 3, target: 4, max: 5 } as const
 
 /**
- * What the solids of a melt ask for beyond house rules: one that sublimes a sealed tube, put in 10 °C below; one that
+ * What the solids of a melt ask for beyond house rules: one that sublimes a sealed tube, put in late (10 °C below, unless an impure tube beside it begins earlier); one that
  * decomposes a tube put in 12 °C below and 3 to 5 °C/min, which is reported. The same for any mixture they are in.
  */
 export function heatedAsItBehaves(
@@ -59,7 +59,7 @@ export function heatedAsItBehaves(
     notes: [
       ...(sublimes.length > 0
         ? [
-            `${capital(listed(sublimes))} ${sublimes.length === 1 ? 'sublimes' : 'sublime'}: seal the open end of the tube (away from any solvent, with eye protection), and put it in ${startBelowC} °C below where it melts.`,
+            `${capital(listed(sublimes))} ${sublimes.length === 1 ? 'sublimes' : 'sublime'}: seal the open end of the tube (away from any solvent, with eye protection), and put it in only at the planned start.`,
           ]
         : []),
       ...(decomposes.length > 0

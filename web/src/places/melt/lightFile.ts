@@ -15,6 +15,11 @@ const MOST_KEPT = 4000
 /** Temperature and light off a file of two columns: commas, semicolons or tabs, with or without a heading. */
 export function readLightFile(text: string): LightFile {
   const data = cellsIn(text)
+  if (text.trimStart().startsWith('<'))
+    return {
+      ok: false,
+      sentence: 'This is a page or a marked-up text, and no table of temperature and light. Save it as CSV.',
+    }
   const heading = data[0]?.some((cell) => !isNumber(cell)) === true
   const columns = columnsOf(heading ? (data[0] ?? []) : [])
   const rows = heading ? data.slice(1) : data

@@ -115,6 +115,20 @@ export function CompoundForm({
         <Field label="hazard codes" value={of('hazards')} onChange={set('hazards')} help="H315; H319" />
         <Field label="other names" value={of('synonyms')} onChange={set('synonyms')} help="one; another" />
       </div>
+      <div className="row-of flex-nowrap align-items-start">
+        <Field
+          label="1 mmHg of vapour at, °C"
+          value={of('vapour1mmHgC')}
+          onChange={set('vapour1mmHgC')}
+          help="says how warm an oven may be; empty if not known"
+        />
+        <Field
+          label="melts under hot water at, °C"
+          value={of('meltsUnderWaterC')}
+          onChange={set('meltsUnderWaterC')}
+          help="empty if not known"
+        />
+      </div>
       <Field
         label="source of these values"
         value={of('source')}

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ColumnDef } from '@tanstack/react-table'
 import { useSearchParams } from 'react-router'
-import { type Compound, hazardLine, type Shelf, meltingValueOf } from '@ivory-crystal/core'
+import { type Compound, hazardLine, hazardStatement, type Shelf, meltingValueOf } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Structure } from '../../parts/Structure'
@@ -155,7 +155,25 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
           </>
         )}
         <dt>Hazards</dt>
-        <dd>{hazardLine(compound.hazards)}</dd>
+        <dd>
+          {compound.signalWord && <b>{compound.signalWord}. </b>}
+          {hazardLine(compound.hazards)}
+          {compound.hazardsToCheck && compound.hazardsToCheck.length > 0 && (
+            <span className="quiet">
+              {' '}
+              Check the safety data sheet for: {compound.hazardsToCheck.map(hazardStatement).join('; ')}.
+            </span>
+          )}
+        </dd>
+        {compound.vapour1mmHgC !== undefined && (
+          <>
+            <dt>1 mmHg of vapour</dt>
+            <dd>
+              at {fixed(compound.vapour1mmHgC, 1)} °C{' '}
+              <span className="quiet">at most of medium confidence</span>
+            </dd>
+          </>
+        )}
         <dt>Source</dt>
         <dd>{compound.source}</dd>
       </dl>

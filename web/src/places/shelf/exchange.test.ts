@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { Compound, Shelf, ShelfReport } from '@ivory-crystal/core'
 import { cellsOf, COLUMNS, rowOf, shortNameOf } from './columns'
+import { csvOf } from '../../format/csv'
 import { matches, readSearch } from './search'
 
 const putOnShelf =
@@ -56,6 +57,15 @@ const shelf = {
 describe('a row of CSV', () => {
   test('goes out and comes back the same', () => {
     expect(rowOf('compound', cellsOf('compound', benzil))).toEqual(benzil)
+    const whole: Compound = {
+      ...benzil,
+      hazardsToCheck: ['H412'],
+      signalWord: 'Warning',
+      vapour1mmHgC: 128.4,
+      sublimes: 'no',
+      meltsUnderWaterC: 93.5,
+    }
+    expect(rowOf('compound', cellsOf('compound', whole))).toEqual(whole)
     expect(rowOf('solvent', cellsOf('solvent', water))).toEqual(water)
   })
   test('without values of its own is given only what is no constant', () => {
@@ -97,6 +107,9 @@ describe('a cell that a spreadsheet would run', () => {
     boilingPointC: 78,
     source: '@lab, +measured',
   }
+  test('a number with an exponent stays a number', () => {
+    expect(csvOf([['-1e5', '-1.5E-3', '=1e5', '-1e5x']])).toContain('-1e5,-1.5E-3,"\'=1e5","\'-1e5x"')
+  })
   test('goes out harmless, numbers with a sign as they are, and comes back as it was', async () => {
     const out = await fileOf({ ...shelf, solvents: [odd] }, 'solvent', 'csv').text()
     expect(out).toContain("'=cmd()")
@@ -133,6 +146,7 @@ describe('a file', () => {
     ['x.csv', 'colour of the sky,weight\nblue,3', 'names no column the shelf knows'],
     ['x.json', '[{"name":', 'not complete JSON'],
     ['x.json', '{"name":"benzil"}', 'holds no rows'],
+    ['x.json', 'null', 'holds no rows'],
     ['x.json', '{"sort":"solvent","rows":[]}', 'holds solvent rows, and compound rows were asked for'],
   ])('%s holding %s is answered', (name, content, said) => {
     expect(() => readFile('compound', name, content)).toThrow(said)
@@ -144,7 +158,17 @@ describe('a file', () => {
     const [head] = (await text(fileOf(shelf, 'compound', 'csv'))).split(/\r?\n/)
     expect(head?.split(',')).toEqual(Object.keys(COLUMNS.compound))
     // A spread stands only where sources differ; benzil has none.
-    expect([...Object.keys(benzil), 'meltSpreadC'].sort()).toEqual(Object.keys(COLUMNS.compound).sort())
+    expect(
+      [
+        ...Object.keys(benzil),
+        'meltSpreadC',
+        'hazardsToCheck',
+        'signalWord',
+        'vapour1mmHgC',
+        'sublimes',
+        'meltsUnderWaterC',
+      ].sort(),
+    ).toEqual(Object.keys(COLUMNS.compound).sort())
   })
 })
 

@@ -35,7 +35,7 @@ function readJson(sort: ExchangeSort, text: string): ReadFile {
   } catch {
     throw new Error('This file is not complete JSON. Was it cut off?')
   }
-  const rows = Array.isArray(parsed) ? parsed : (parsed as { rows?: unknown }).rows
+  const rows = Array.isArray(parsed) ? parsed : (parsed as { rows?: unknown } | null)?.rows
   if (!Array.isArray(rows))
     throw new Error('This JSON holds no rows: a list of rows is expected, or a file exported here.')
   const of = Array.isArray(parsed) ? undefined : (parsed as { sort?: string }).sort
