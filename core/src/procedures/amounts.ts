@@ -186,9 +186,7 @@ function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC:
     case 'hot plate':
       return boilsC === null ? '' : `, well above the ${boilsC} °C where it boils`
     case 'hot bath':
-      return boilsC === null
-        ? ''
-        : `, above the ${boilsC} °C where it boils; never a round flask or easily lit vapour on a bare plate`
+      return boilsC === null ? '' : `, above the ${boilsC} °C where it boils, and never on a bare plate`
     case 'warm water':
       return `: ${boils}, too low for a hot plate`
     case 'water bath':

@@ -72,9 +72,7 @@ export function solidCaution(
     ...(needsThePersonInCharge(hazards) ? ['Not without the person in charge.'] : []),
     `${capital(name)}${signalWord ? ` (${signalWord.toLowerCase()})` : ''}: ${hazardLine(hazards)}`,
     ...(hazardsToCheck.length > 0
-      ? [
-          `Check the safety data sheet: it may also be that it ${hazardsToCheck.map(hazardStatement).join('; ')}.`,
-        ]
+      ? [`Check the safety data sheet for: ${hazardsToCheck.map(hazardStatement).join('; ')}.`]
       : []),
     guardFor(hazards),
   ]
