@@ -17,6 +17,7 @@ export const PROBLEM_CODES = [
   'cold-not-below-hot',
   'no-crystals',
   'not-miscible',
+  'no-pair',
   'bad-drops',
   'unbalanced',
   'hot-solubility-zero',

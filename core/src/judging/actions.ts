@@ -1,7 +1,8 @@
 import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
 import type { Action, BudgetRow, NextStep, Owner } from './judgement'
-import { airMinutesFor, hasOtherForms, isChecked } from './owners'
+import { airMinutesFor } from '../procedures/airDrying'
+import { hasOtherForms, isChecked } from './owners'
 import type { Settled } from './settle'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */

@@ -1,9 +1,9 @@
 import { listed } from '../words'
 import { tenths } from '../math/tenths'
+import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
 import {
-  airMinutesFor,
   byChanceC,
   boiledOut,
   isChecked,

@@ -1,6 +1,7 @@
 import { MELT_TIME_SHARE, NET_LAG_MIN, ORDINARY_PACKING } from '../heating/heatingShare'
 import { meltMin } from '../heating/observedRange'
 import { tenths } from '../math/tenths'
+import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 
 /** From least to most, °C. */
@@ -140,12 +141,6 @@ function thermometerC(evidence: RangeEvidence): number {
   return thermometer.extrapolated ? Math.max(uncheckedC, checkedC + hereC) : checkedC + hereC
 }
 
-/** Minutes of air that dry crystals of a solvent, by where it boils, °C; what boils higher is not shown dry by air. */
-const AIR_DRIES: readonly (readonly [boilsBelowC: number, minutes: number])[] = [
-  [50, 5],
-  [70, 15],
-  [90, 60],
-]
 /** Bubbles within so much of where the solvent boils are its own, °C. */
 const BOILS_WITHIN_C = 5
 
@@ -173,9 +168,4 @@ export function isShownDry({ dried, signs }: Pick<RangeEvidence, 'dried' | 'sign
     case 'not':
       return false
   }
-}
-
-/** Minutes of air that show crystals dry of a solvent boiling here; Infinity where air never does. */
-export function airMinutesFor(solventBoilsC: number): number {
-  return AIR_DRIES.find(([boilsBelowC]) => solventBoilsC < boilsBelowC)?.[1] ?? Infinity
 }

@@ -1,7 +1,9 @@
 import { attempt } from '../problems'
 import { chooseProcedure, type ProcedureChoice } from '../procedures/chooseProcedure'
+import { boilsFromC, boilsInWords } from '../reference/boiling'
+import { reactionOf } from '../reference/reactions'
 import { fusionOf } from '../reference/fusionOf'
-import { planSolventPair } from '../solubility/solventPair'
+import { proposedSolventPair } from '../solubility/solventPair'
 import { planBatch } from '../procedures/planBatch'
 import {
   type CrystallizationInput,
@@ -10,7 +12,7 @@ import {
 } from '../solubility/planCrystallization'
 import { PROCEDURES } from '../procedures/shipped'
 import { hottestOfPairC, type ProposedVolume, proposedVolume, withVolumeML } from '../solubility/volume'
-import { proposedRinseML } from '../solubility/rinse'
+import { proposedRinseML, rinsedBy } from '../solubility/rinse'
 import { isHotDoubtful } from '../procedures/batch'
 import { readReading } from '../weighing/reading'
 import type { PlannedPair } from '../notebook/kinds/plan-fixed/kind'
@@ -21,9 +23,6 @@ import type { Confidence } from '../reference/shelf'
 import { capital, listed } from '../words'
 import { planRemarks } from './planRemarks'
 import { confidenceOf, type Draft, type DraftField, type Grounds, keptBackG, readPoints } from './draft'
-
-/** More good solvent than the least, in a pair, so that it stays dissolved while the second is added. */
-const PAIR_EXCESS = 0.1
 
 export interface Planned {
   readonly input: CrystallizationInput
@@ -59,9 +58,18 @@ function closedIn(draft: Draft, { compound, shelf, closed }: Grounds): string | 
     : null
 }
 
+/** That a solvent of the plan would turn the compound into something else, as a sentence, or null. */
+function usedUpIn(draft: Draft, { compound, shelf }: Grounds): string | null {
+  const reaction = shelf.solvents
+    .filter(({ id }) => id === draft.solvent || id === draft.second)
+    .map((one) => reactionOf(compound, one))
+    .find((one) => one?.rulesOut)
+  return reaction ? capital(reaction.sentence) : null
+}
+
 /** Reads what is typed and plans with it, or says which field is in the way and why. */
 export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
-  const shut = closedIn(draft, grounds)
+  const shut = closedIn(draft, grounds) ?? usedUpIn(draft, grounds)
   if (shut) return { ok: false, field: 'solvent', sentence: shut }
   const numbers: Partial<Record<DraftField, number>> = {}
   for (const [field, name] of FIELDS) {
@@ -141,11 +149,11 @@ function withPair(
   if (!second || !first) return { ok: false, field: 'second', sentence: 'That solvent is not on the shelf.' }
   const hottestC = hottestOfPairC(first, second)
   if (hottestC !== null && least.hotC > hottestC) {
-    const lower = (second.boilingPointC ?? Infinity) < (first.boilingPointC ?? Infinity) ? second : first
+    const lower = (boilsFromC(second) ?? Infinity) < (boilsFromC(first) ?? Infinity) ? second : first
     return {
       ok: false,
       field: 'hotC',
-      sentence: `${capital(lower.name)} boils at ${lower.boilingPointC} °C: two solvents are used 5 °C under that. Plan hot at ${hottestC} °C or below, or take a second solvent that boils higher.`,
+      sentence: `${capital(lower.name)} boils at ${boilsInWords(lower) ?? 'a temperature not on file'}: two solvents are used 5 °C under that. Plan hot at ${hottestC} °C or below, or take a second solvent that boils higher.`,
     }
   }
   if (poor.length === 0)
@@ -154,12 +162,12 @@ function withPair(
       field: 'secondPoints',
       sentence: `No solubility in ${second.name} is known. Add at least one point: a poor solvent has one too.`,
     }
-  const planned = attempt(() => planSolventPair({ ...least, good: least.product, poor, excess: PAIR_EXCESS }))
+  const planned = attempt(() => proposedSolventPair({ ...least, good: least.product, poor }))
   if (!planned.ok) return { ok: false, field: 'second', sentence: planned.problem.sentence }
   const { goodML, poorML, input } = planned.value
   return finished(draft, grounds, {
     input,
-    proposed: { ml: goodML + poorML, because: 'a tenth over the least' },
+    proposed: { ml: goodML + poorML, because: 'for recovery and room' },
     pair: { solvent: second, points: poor, goodML, poorML },
   })
 }
@@ -170,7 +178,7 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
   const solvent = shelf.solvents.find(({ id }) => id === draft.solvent)
   if (!solvent) return { ok: false, field: 'solvent', sentence: 'Choose a solvent of the shelf.' }
   const first = planCrystallization(draughted.input)
-  const proposedWashML = proposedRinseML(first.productCrystalsG, first.hotML)
+  const proposedWashML = proposedRinseML(rinsedBy(draughted.input, first))
   const input = draft.washML.trim() === '' ? { ...draughted.input, washML: proposedWashML } : draughted.input
   const choices = chooseProcedure(proceduresOf(shelf), {
     crudeG: input.crudeG,
@@ -182,11 +190,14 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
   const chosen = choices.find(
     ({ procedure, fit }) => procedure.id === draft.procedure && fit !== 'not for this',
   )
-  const procedure = (chosen ?? choices[0])?.procedure
-  if (!procedure) return { ok: false, field: 'procedure', sentence: 'There is no procedure to choose from.' }
+  const choice = chosen ?? choices[0]
+  if (!choice) return { ok: false, field: 'procedure', sentence: 'There is no procedure to choose from.' }
+  // Nothing is planned that no glass holds.
+  if (choice.fit === 'not for this') return { ok: false, field: 'procedure', sentence: choice.because }
+  const { procedure } = choice
   const plan = planBatch(procedure.collect, input)
   const solubilityConfidence = confidenceOf(shelf, draft, compound)
-  const known = { input, plan, proposed, pair, solvent, compound, solubilityConfidence }
+  const known = { input, plan, proposed, pair, solvent, compound, solubilityConfidence, procedure, shelf }
   return {
     ok: true,
     value: {
@@ -200,14 +211,9 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
       pair,
       procedure,
       choices,
-      remarks: [...planRemarks(draft, known), ...glassRemarks(choices, procedure)],
+      remarks: planRemarks(draft, known),
     },
   }
-}
-
-function glassRemarks(choices: readonly ProcedureChoice[], procedure: Procedure): string[] {
-  const choice = choices.find((one) => one.procedure === procedure)
-  return choice?.fit === 'not for this' ? [choice.because] : []
 }
 
 type Points = 'product' | 'impurityPoints' | 'secondPoints'

@@ -1,9 +1,13 @@
 import { attempt } from '../problems'
+import { boilsFromC, boilsInWords } from '../reference/boiling'
 import { driesInAir } from '../procedures/airDrying'
 import { miscibilityDoubt } from '../solubility/solventPair'
 import { pointsTrouble } from '../solubility/pointsTrouble'
 import { reactionOf } from '../reference/reactions'
-import { rinseDoubt } from '../solubility/rinse'
+import { rinseDoubt, rinsedBy, rinseInstead } from '../solubility/rinse'
+import { solubilityAt } from '../solubility/solubilityAt'
+import type { Procedure } from '../procedures/procedure'
+import type { Shelf } from '../wire'
 import { saturationC } from '../solubility/saturation'
 import {
   ABOVE_FREEZING_C,
@@ -16,7 +20,8 @@ import { capital, listed, significant } from '../words'
 import type { Compound, Confidence, Solvent } from '../reference/shelf'
 import type { CrystallizationInput, CrystallizationPlan } from '../solubility/planCrystallization'
 import type { PlannedPair } from '../notebook/kinds/plan-fixed/kind'
-import { type Draft, readPoints } from './draft'
+import { fusionOf } from '../reference/fusionOf'
+import { type Draft, readPoints, shelfPoints } from './draft'
 
 /** A plan that is worked out, for what there is to say of it. */
 interface Known {
@@ -27,6 +32,8 @@ interface Known {
   readonly solvent: Solvent
   readonly compound: Compound
   readonly solubilityConfidence: Confidence | null
+  readonly procedure: Procedure
+  readonly shelf: Pick<Shelf, 'solvents' | 'solubilities'>
 }
 
 /** What needs a look in a plan but does not stop it, in sentences. */
@@ -57,18 +64,19 @@ export function planRemarks(draft: Draft, known: Known): string[] {
 function temperatureRemarks({ input, compound }: Known, solvents: readonly Solvent[]): string[] {
   const said: string[] = []
   for (const one of solvents) {
-    const { name, freezingPointC, boilingPointC } = one
+    const { name, freezingPointC } = one
+    const boilsC = boilsFromC(one)
     const clearC = freezesNearIce(one) ? ABOVE_FREEZING_C : 1
     if (freezingPointC !== null && input.coldC < freezingPointC + clearC)
       said.push(
         `${input.coldC} °C is at or near where ${name} freezes (${freezingPointC} °C): the whole flask could turn solid. Cool it in water of ${Math.ceil(freezingPointC + clearC)} °C or more.`,
       )
-    if (boilingPointC !== null && input.hotC > boilingPointC + 0.5)
+    if (boilsC !== null && input.hotC > boilsC + 0.5)
       said.push(
-        `${input.hotC} °C is above where ${name} boils (${boilingPointC} °C): it cannot get that hot.`,
+        `${input.hotC} °C is above where ${name} boils (${boilsInWords(one) ?? ''}): it cannot get that hot.`,
       )
   }
-  const boilsC = Math.min(...solvents.map(({ boilingPointC }) => boilingPointC ?? Infinity))
+  const boilsC = Math.min(...solvents.map((one) => boilsFromC(one) ?? Infinity))
   if (input.hotC >= compound.meltLowC && input.hotC < boilsC + 0.5)
     said.push(
       `At ${input.hotC} °C the solid itself melts (from ${compound.meltLowC} °C): plan hot some 10 °C below that.`,
@@ -77,10 +85,12 @@ function temperatureRemarks({ input, compound }: Known, solvents: readonly Solve
 }
 
 /** What to say of a volume that is hard to work with: on the spot where it stands. */
-function volumeRemarks({ input, plan, proposed, pair }: Known): string[] {
+function volumeRemarks(known: Known): string[] {
+  const { input, plan, proposed, pair, procedure } = known
   const said: string[] = []
+  if (procedure.collect === 'watch glass') return said
   const perG = plan.hotML / input.crudeG
-  if (!pair && perG < WET_CAKE_BELOW_ML_PER_G) {
+  if (perG < WET_CAKE_BELOW_ML_PER_G) {
     const solubility = (100 * input.assay) / WORKABLE_ML_PER_G
     const cooler = attempt(() => saturationC(input.product, solubility, input.productFusionKJPerMol))
     const lower =
@@ -95,6 +105,18 @@ function volumeRemarks({ input, plan, proposed, pair }: Known): string[] {
     said.push(
       `It dissolves in ${significant(plan.minimumHotML, 2)} mL; more is planned, so that there is a liquor to part from the crystals. That keeps ${significant(plan.productInLiquorG, 2)} g in it.`,
     )
-  const rinse = rinseDoubt(input.washML, plan.productCrystalsG, plan.hotML)
+  const rinse = rinseDoubt(input.washML, rinsedBy(input, plan), insteadOf(known)?.name)
   return rinse ? [...said, rinse] : said
+}
+
+/** Another rinse of the shelf that hardly dissolves the crystals, as far as its points tell. */
+function insteadOf({ input, compound, solvent, pair, shelf }: Known): Solvent | null {
+  return rinseInstead(pair ? [solvent, pair.solvent] : [solvent], shelf.solvents, (one) => {
+    if (reactionOf(compound, one)?.rulesOut) return null
+    const points = shelfPoints(shelf, compound.id, one.id).map(
+      ({ temperatureC, gPer100ML }) => [temperatureC, gPer100ML] as const,
+    )
+    const cold = attempt(() => solubilityAt(points, input.coldC, fusionOf(compound).enthalpyKJPerMol))
+    return cold.ok ? cold.value.gPer100ML : null
+  })
 }

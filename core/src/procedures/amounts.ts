@@ -1,16 +1,20 @@
 import type { Minutes, Procedure } from './procedure'
+import type { Compound, Solvent } from '../reference/shelf'
+import type { TimerStarted } from '../notebook/kinds/timer-started/kind'
+import { reactionOf } from '../reference/reactions'
+import { dryRuleOf, durationInWords } from './dryRule'
 import { guardFor, isFlammable } from '../reference/hazards'
 import { depositsFromC } from '../solubility/saturation'
 import { attempt } from '../problems'
 import { type Batch, crudeInText, solventsOf } from './batch'
 import { wasteOf } from './waste'
-import { filterExcessML, ICE_REACHES_C, isTakenOffHot } from './conditions'
+import { filterExcessML, ICE_REACHES_C, isByPipetteFilter, isTakenOffHot } from './conditions'
 import { dryingFor } from './drying'
 import { type Glassware, glasswareFor } from './glassware'
 import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
 import { coolingMin, needsReflux } from '../solubility/glassware'
 import { freezesNearIce } from '../solubility/volume'
-import { significant } from '../words'
+import { capital } from '../words'
 
 const CHARCOAL_SHARE = 0.02
 /** More than this many times the least is there for room, and not only so that nothing comes down at once. */
@@ -18,6 +22,16 @@ const FOR_ROOM_FROM = 1.3
 /** A seed goes in this far under where the solution would deposit, °C: between 2 and 5. */
 const SEED_BELOW_C = 4
 const ROOM_C = 25
+/** A seed goes in this far under where the solid melts in its solvent, °C: above, it turns to oil. */
+const SEED_BELOW_MELTING_C = 5
+/** How far under its dry melting point a solid may melt under hot water where nobody has put it on file, °C. */
+const LOWERED_UNDER_WATER_C = 40
+/** How far under it in another solvent, °C. */
+const LOWERED_IN_SOLVENT_C = 15
+/** Held cooler than this nothing is boiled away; it goes off by itself, °C. */
+const EVAPORATES_FROM_C = 50
+/** What a watch glass, and what a dish, takes of crystals spread thin, g. */
+const SPREAD_G = { watchGlass: 5, dish: 30 } as const
 
 /** Amounts that may stand in braces in a step, each with what it means. */
 export const AMOUNTS = {
@@ -60,6 +74,13 @@ export const AMOUNTS = {
   air: 'drying time of house rules',
   dryIn: 'how it is dried',
   dryNever: 'how it must not be dried',
+  spread: 'minutes of air still to come after the first',
+  between: 'drying between two weighings',
+  glass: 'what the crystals are spread on',
+  splits: 'that hot solvent splits it, a sentence, or nothing',
+  filterThrough: 'how a small or large volume is filtered hot',
+  awayAgain: 'how solvent added for a while is taken off again',
+  orLessSolvent: 'how some solvent is let go where nothing comes',
   store: 'where it stands until next week',
   liquorWaste: 'waste stream of the liquor',
   guard: 'what handling the solid asks for',
@@ -71,9 +92,15 @@ export type Amount = keyof typeof AMOUNTS
 function ml(value: number): string {
   return `${value.toFixed(value < 1 ? 2 : value < 100 ? 1 : 0)} mL`
 }
-/** g as far as such an estimate goes. */
+/** mL where “about” stands before it. */
+function aboutML(value: number): string {
+  return `${value < 1 ? value.toFixed(1) : value < 10 ? (Math.round(2 * value) / 2).toString() : Math.round(value).toString()} mL`
+}
+/** A mass as far as such an estimate goes: under 0.1 g in mg, and under 1 mg only that. */
 function g(value: number): string {
-  return `${value < 0.1 ? significant(value, 2) : value.toFixed(value < 10 ? 2 : 1)} g`
+  if (value < 0.001) return 'under 1 mg'
+  if (value < 0.1) return `${Math.round(1000 * value)} mg`
+  return `${value.toFixed(value < 10 ? 2 : 1)} g`
 }
 /** Vessel and collector of a batch, with room for what is added to take it off hot. */
 export function glassOf(
@@ -129,6 +156,12 @@ export function amountsOf(
     store: solventsOf(batch).some(({ hazards }) => isFlammable(hazards))
       ? 'the flammables’ store'
       : 'its tray in the hood',
+    glass: glassFor(result.crystalMassG),
+    splits: splitsOf(batch),
+    filterThrough: filterThrough(batch),
+    awayAgain: needsReflux(input.crudeG, result.hotML)
+      ? 'distil it off, the condenser turned downwards,'
+      : `evaporate it, ${heatingOf(batch).atHeat},`,
     ...volumesOf(batch),
     ...heatingOf(batch),
     ...coolingOf(batch),
@@ -136,7 +169,7 @@ export function amountsOf(
   }
 }
 
-function volumesOf({ pair, result, impurity, input }: Batch) {
+function volumesOf({ pair, result, impurity, input, inserts }: Batch) {
   const main = pair ? pair.goodML : result.hotML
   const keepsImpurity =
     impurity !== null &&
@@ -144,8 +177,8 @@ function volumesOf({ pair, result, impurity, input }: Batch) {
     result.hotML >= result.impurityStaysDissolvedML &&
     result.impurityStaysDissolvedML > result.minimumHotML
   return {
-    heat: ml(1.3 * main + (result.hotML < 3 ? 0.5 : 2)),
-    heatSecond: ml(1.3 * (pair?.poorML ?? 0) + (result.hotML < 3 ? 0.5 : 2)),
+    heat: aboutML(1.3 * main + (result.hotML < 3 ? 0.5 : 2)),
+    heatSecond: aboutML(1.3 * (pair?.poorML ?? 0) + (result.hotML < 3 ? 0.5 : 2)),
     third: ml(wettingML({ pair, result })),
     least: ml(result.minimumHotML),
     volume: ml(result.hotML),
@@ -156,7 +189,7 @@ function volumesOf({ pair, result, impurity, input }: Batch) {
         : 'so that it does not all come down at once',
     good: pair ? ml(pair.goodML) : ml(result.minimumHotML),
     poor: pair ? ml(pair.poorML) : 'none',
-    filterExcess: ml(filterExcessML({ pair, result })),
+    filterExcess: ml(filterExcessML({ pair, result, inserts })),
     backTo: ml(main),
     hot: `${input.hotC} °C`,
   }
@@ -176,6 +209,10 @@ function heatingOf(batch: Batch) {
     onHeat: `${place}${because}`,
     onHeatTube: `${place.replace('on a hot plate', 'in a heating block').replace('in a heating block, or an oil or sand bath', 'in a heating block')}${because}`,
     atHeat: heat.notAboveC === null ? 'at a gentle boil' : `at ${heat.notAboveC} °C and no hotter`,
+    orLessSolvent:
+      heat.notAboveC !== null && heat.notAboveC < EVAPORATES_FROM_C
+        ? 'or let some solvent go off in the hood'
+        : `or evaporate some solvent, ${heat.notAboveC === null ? 'at a gentle boil' : `at ${heat.notAboveC} °C and no hotter`}`,
   }
 }
 
@@ -201,10 +238,11 @@ function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC:
   }
 }
 
-function coolingOf({ input, solvent, pair }: Batch) {
+function coolingOf({ input, solvent, pair, compound }: Batch) {
   const starts = attempt(() => depositsFromC(input))
   const freezing = (pair ? [solvent, pair.solvent] : [solvent]).find(freezesNearIce)
-  const seedC = starts.ok ? starts.value - SEED_BELOW_C : null
+  const melts = meltsInC(compound, pair ? [solvent, pair.solvent] : [solvent])
+  const seedC = starts.ok ? Math.min(starts.value - SEED_BELOW_C, melts - SEED_BELOW_MELTING_C) : null
   const iced = input.coldC <= ICE_REACHES_C && !freezing
   return {
     starts: starts.ok ? `${starts.value.toFixed(0)} °C` : 'a temperature not known',
@@ -221,8 +259,35 @@ function coolingOf({ input, solvent, pair }: Batch) {
   }
 }
 
+/** Where a solid is taken to melt in what it is dissolved in, °C. */
+function meltsInC({ meltLowC, meltsUnderWaterC }: Compound, solvents: readonly Solvent[]): number {
+  return solvents.some(({ group }) => group === 'water')
+    ? (meltsUnderWaterC ?? meltLowC - LOWERED_UNDER_WATER_C)
+    : meltLowC - LOWERED_IN_SOLVENT_C
+}
+
+/** What so many grams of crystals are spread on. */
+function glassFor(crystalsG: number): string {
+  if (crystalsG <= SPREAD_G.watchGlass) return 'the weighed watch glass'
+  return crystalsG <= SPREAD_G.dish ? 'a weighed crystallizing dish' : 'weighed trays or dishes, thinly'
+}
+
+function splitsOf(batch: Batch): string {
+  const reaction = solventsOf(batch)
+    .map((one) => reactionOf(batch.compound, one))
+    .find((one) => one !== null)
+  return reaction ? capital(reaction.sentence) : ''
+}
+
+function filterThrough(batch: Batch): string {
+  return isByPipetteFilter(batch)
+    ? 'draw it through a filter pipette, a plug of cotton (and on it filter aid after charcoal) warmed with hot solvent, into a warm vial with a few drops of the hot solvent in it. Rinse the plug with a few drops more.'
+    : 'filter it through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.'
+}
+
 function dryingOf(batch: Batch) {
   const drying = dryingFor(solventsOf(batch), batch.compound)
+  const rule = dryRuleOf(batch.conventions.drying, solventsOf(batch), batch.compound)
   const inWhat = {
     air: 'leave them in air under a paper cover',
     oven: `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
@@ -232,7 +297,9 @@ function dryingOf(batch: Batch) {
       .join(' or ')}, overnight if need be, then dry them in a desiccator`,
   }
   return {
-    air: `${Math.max(1, batch.conventions.drying.atLeastMin)} min`,
+    air: `${rule.firstMin} min`,
+    spread: Number.isFinite(rule.airMin) ? `${rule.airMin - rule.firstMin} min` : 'as long as it takes',
+    between: durationInWords(rule.betweenMin),
     dryIn: inWhat[drying.how],
     dryNever: drying.never ?? '',
   }
@@ -247,11 +314,18 @@ function mixture({ goodML, poorML }: NonNullable<Batch['pair']>): string {
   return `${percent} to ${100 - percent} by volume`
 }
 
-/** Minutes of a timer for a batch: as named, the house rule’s, or by how much there is to cool. */
+/**
+ * Minutes of a timer for a batch: as named, the house rule’s, or by how much there is to cool. The house rule of a drying
+ * timer is what has to lie between two weighings.
+ */
 export function minutesOf(
-  minutes: Minutes,
-  { conventions, result }: Pick<Batch, 'conventions' | 'result'>,
+  { timer, minutes }: { readonly timer: TimerStarted['timer']; readonly minutes: Minutes },
+  batch: Pick<Batch, 'conventions' | 'result' | 'solvent' | 'pair' | 'compound'>,
 ): number {
-  if (minutes === 'house rule') return Math.max(1, conventions.drying.atLeastMin)
+  const { conventions, result } = batch
+  const rule = dryRuleOf(conventions.drying, solventsOf(batch), batch.compound)
+  if (minutes === 'house rule') return timer === 'dry' ? rule.betweenMin : rule.firstMin
+  if (minutes === 'rest of the air')
+    return Number.isFinite(rule.airMin) ? Math.max(1, rule.airMin - rule.firstMin) : rule.betweenMin
   return typeof minutes === 'number' ? minutes : coolingMin(minutes.small, result.hotML)
 }

@@ -1,15 +1,23 @@
 import type { Condition, Procedure } from './procedure'
 import { formsPeroxides, guardFor, isFlammable } from '../reference/hazards'
-import { isVolatile } from '../reference/reactions'
+import { isVolatile, reactionOf } from '../reference/reactions'
 import { freezesNearIce } from '../solubility/volume'
 import { needsReflux } from '../solubility/glassware'
 import { type Batch, solventsOf } from './batch'
-import { driesInAir } from './airDrying'
 import { dryingFor } from './drying'
+import { dryRuleOf } from './dryRule'
 import { heatFor, WATER_BATH_TO_C } from './heat'
 
-/** Hot solvent beyond the least for taking a solution off its grit, as a share of it. */
-const HOT_EXCESS = 0.3
+/** Hot solvent beyond the least for pouring a solution off its grit, as a share of it. */
+const POURING_EXCESS = 0.3
+/** The same through a filter: its paper is cooler, and keeps some. */
+const FILTERING_EXCESS = 0.6
+/** Less hot solution than this goes through a pipette filter: fluted paper would drink it, mL. */
+const PIPETTE_FILTER_BELOW_ML = 10
+/** A rinse smaller than this for a gram of crystals is a sparing one, mL. */
+const SPARING_ML_PER_G = 0.3
+/** Dry solid melts on the heat where that is set to less than this under where it melts, °C. */
+const MELTS_ON_HEAT_WITHIN_C = 30
 /** Ice reaches this, °C; a plan that stops warmer stands in cool water. */
 export const ICE_REACHES_C = 8
 
@@ -19,12 +27,19 @@ export function isTakenOffHot({ result, inserts }: Pick<Batch, 'result' | 'inser
 }
 
 /**
- * Solvent added for a while so that nothing comes down on the way through a filter, mL: three tenths over the least,
- * less what the plan has over it already.
+ * Solvent added for a while so that nothing comes down on the way, mL: through a filter six tenths over the least, poured
+ * off grit three tenths, less what the plan has over it already.
  */
-export function filterExcessML({ result, pair }: Pick<Batch, 'result' | 'pair'>): number {
+export function filterExcessML({ result, pair, inserts }: Pick<Batch, 'result' | 'pair' | 'inserts'>): number {
   const [least, planned] = pair ? [pair.goodML, pair.goodML] : [result.minimumHotML, result.hotML]
-  return Math.max(0, (1 + HOT_EXCESS) * least - planned)
+  const excess = inserts.length > 0 ? FILTERING_EXCESS : POURING_EXCESS
+  return Math.max(0, (1 + excess) * least - planned)
+}
+
+/** Whether a solution is little enough for a pipette filter: fluted paper would drink it and let it cool. */
+export function isByPipetteFilter(batch: Pick<Batch, 'result' | 'pair' | 'inserts'>): boolean {
+  const ml = batch.pair ? batch.pair.goodML : batch.result.hotML
+  return ml + filterExcessML(batch) < PIPETTE_FILTER_BELOW_ML
 }
 
 /** Which conditions hold for a batch done by a procedure. */
@@ -40,6 +55,9 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
   const roomy = filterExcessML(batch) === 0
   const inIce = input.coldC <= ICE_REACHES_C && !solvents.some(freezesNearIce)
   const drying = dryingFor(solvents, batch.compound)
+  const rule = dryRuleOf(conventions.drying, solvents, batch.compound)
+  const isSplit = solvents.some((one) => reactionOf(batch.compound, one) !== null)
+  const heatC = heat.setC ?? input.hotC
   const claims: Readonly<Record<Condition, boolean>> = {
     'grit expected': grit && inserts.length === 0,
     'no grit expected': !grit,
@@ -60,13 +78,22 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
     'room to filter': roomy,
     'no room to filter': !roomy,
     'nothing taken off hot': !isTakenOffHot(batch),
-    'constant mass': conventions.drying.constantMassToleranceG !== null || !driesInAir(solvents),
+    'constant mass': rule.by === 'constant mass',
+    'spread on': rule.by === 'minutes of air' && rule.airMin > rule.firstMin,
     rinsed: input.washML > 0,
+    'not rinsed': input.washML <= 0,
+    'sparing rinse': input.washML > 0 && input.washML < SPARING_ML_PER_G * result.productCrystalsG,
+    'split hot': isSplit,
+    'by paper': !isByPipetteFilter(batch),
+    'by pipette filter': isByPipetteFilter(batch),
+    'melts on the heat': heatC > batch.compound.meltLowC - MELTS_ON_HEAT_WITHIN_C,
+    'taken off hot': isTakenOffHot(batch),
     'kept back': keptBackG > 0,
     reflux: isRound,
     'open flask': !isRound,
     'forms peroxides': peroxides,
-    'may stand': !peroxides,
+    // Nothing stands for a week in what splits it.
+    'may stand': !peroxides && !isSplit,
     'in ice': inIce,
     'in cool water': !inIce,
     oven: drying.how === 'oven',

@@ -1,3 +1,4 @@
+import { boilsFromC } from '../reference/boiling'
 import type { Solvent } from '../reference/shelf'
 import { isFlammable } from '../reference/hazards'
 
@@ -68,7 +69,7 @@ function burnsEasily(hazards: readonly string[]): boolean {
 
 /** The boiling point that counts for a mixture, °C: the lowest known one. */
 export function lowestBoilingC(solvents: readonly Solvent[]): number | null {
-  const known = solvents.flatMap(({ boilingPointC }) => (boilingPointC === null ? [] : [boilingPointC]))
+  const known = solvents.flatMap((one) => boilsFromC(one) ?? [])
   return known.length > 0 ? Math.min(...known) : null
 }
 

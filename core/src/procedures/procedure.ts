@@ -37,6 +37,14 @@ export const CONDITIONS = [
   'goes off',
   'stays',
   'guarded',
+  'spread on',
+  'not rinsed',
+  'sparing rinse',
+  'split hot',
+  'by paper',
+  'by pipette filter',
+  'melts on the heat',
+  'taken off hot',
 ] as const
 export type Condition = (typeof CONDITIONS)[number]
 
@@ -60,8 +68,11 @@ export function markOfStep(step: { readonly id: string; readonly means?: StepMar
   return step.means ?? MEANT_BY_ID[step.id] ?? null
 }
 
-/** Minutes as they are, the house rule’s, or what a small batch takes, more for a larger one. */
-export type Minutes = number | 'house rule' | { readonly small: number }
+/**
+ * Minutes as they are, the house rule’s, what is left of the air the solvent takes, or what a small batch takes, more
+ * for a larger one.
+ */
+export type Minutes = number | 'house rule' | 'rest of the air' | { readonly small: number }
 
 export interface Caution {
   readonly text: string

@@ -1,5 +1,6 @@
 import { capital, significant } from '../words'
 import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
+import { boilsFromC } from '../reference/boiling'
 import { attempt } from '../problems'
 import { freezesNearIce } from '../solubility/volume'
 import { reactionOf } from '../reference/reactions'
@@ -18,7 +19,8 @@ export function whyThisSolvent(plan: PlanParts): readonly string[] {
     said.push(
       `About ${significant(hot.value.gPer100ML / cold.value.gPer100ML, 2)} times as much ${compound.name} dissolves at ${input.hotC} °C as at ${input.coldC} °C.`,
     )
-  if (solvent.boilingPointC !== null) said.push(boilingReason(solvent.boilingPointC, plan))
+  const boilsC = boilsFromC(solvent)
+  if (boilsC !== null) said.push(boilingReason(boilsC, plan))
   for (const one of solventsOf({ solvent, pair })) {
     if (freezesNearIce(one))
       said.push(`${capital(one.name)} freezes at ${one.freezingPointC} °C itself: cool water, not ice.`)

@@ -46,7 +46,7 @@ function rendered(
     text: filled(step.text, amounts),
     ...(caution ? { caution } : {}),
     ...(step.timer
-      ? { timer: { timer: step.timer.timer, minutes: minutesOf(step.timer.minutes, batch) } }
+      ? { timer: { timer: step.timer.timer, minutes: minutesOf(step.timer, batch) } }
       : {}),
     ...(portions ? { portions } : {}),
     ...(asks ? { asks } : {}),

@@ -21,7 +21,7 @@ const text = Joi.string()
   })
 const minutes = Joi.alternatives(
   number.positive().max(10_000),
-  Joi.string().valid('house rule'),
+  Joi.string().valid('house rule', 'rest of the air'),
   Joi.object({ small: number.positive().max(10_000).required() }),
 )
 

@@ -48,7 +48,7 @@ export const WET_THE_CRUDE: StepTemplate = {
   text: 'Put the {crude} of crude into {vessel}{underCondenser} and add about {third} of solvent before it goes on the heat.',
   cautions: [
     GUARD,
-    { text: 'Dry solid on the heat melts to an oil.' },
+    { text: 'Dry solid on the heat melts to an oil.', when: 'melts on the heat' },
     {
       text: 'Counted boiling stones (or a stirring bar) go in too, before it is heated, and are picked out later.',
       when: 'stones in both flasks',
@@ -56,7 +56,11 @@ export const WET_THE_CRUDE: StepTemplate = {
   ],
 }
 
+/** On the steps at which it is hot in what splits it. */
+export const SPLITS: Caution = { text: '{splits}', when: 'split hot' }
+
 const AT_THE_FLASK: readonly Caution[] = [
+  SPLITS,
   { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.', when: 'open flask' },
   {
     text: 'The condenser water runs before the heat goes on; never leave it while it boils. Lower the heat (the jack down) until it no longer boils before anything goes in from above, and clamps stay as they are.',
@@ -103,9 +107,14 @@ export const DISSOLVE: readonly StepTemplate[] = [
 const FILTERING: readonly Caution[] = [
   {
     text: 'Keep all of it hot: it crystallizes in the stem as soon as it cools. In the hood; a bent clip between funnel and flask lets the air out.',
+    when: 'by paper',
+  },
+  {
+    text: 'Pipette and plug as hot as the solution, upright, never mouth over it: it squirts, or fills with crystals.',
+    when: 'by pipette filter',
   },
   { text: 'Off the boil first, and no flame: the vapour burns.', when: 'flammable solvent' },
-  { text: 'A grey filtrate goes through fresh paper with filter aid again.', when: 'charcoal' },
+  { text: 'A grey filtrate goes through a fresh filter with filter aid again.', when: 'charcoal' },
   { text: 'A fresh boiling stone before it is heated again.' },
   NOT_HOTTER,
 ]
@@ -128,7 +137,7 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'filter-hot-as-planned',
     station: 'dissolve',
-    text: 'Make it up with hot solvent to {volume} in all, which keeps it dissolved on the way, and filter through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.',
+    text: 'Make it up with hot solvent to {volume} in all, which keeps it dissolved on the way, and {filterThrough}',
     cautions: FILTERING,
     portions: 'dilute',
     when: ['hot filtration', 'room to filter', 'by portions'],
@@ -136,7 +145,7 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'filter-hot-measured',
     station: 'dissolve',
-    text: 'Filter it through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it: {volume} keeps it dissolved on the way. Rinse the paper with a little more.',
+    text: 'Keep it hot, {volume} keeps it dissolved on the way, and {filterThrough}',
     cautions: FILTERING,
     portions: 'dilute',
     when: ['hot filtration', 'room to filter', 'measured volume'],
@@ -144,7 +153,7 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'filter-hot',
     station: 'dissolve',
-    text: 'Add {filterExcess} of hot solvent beyond the plan, and filter through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.',
+    text: 'Add {filterExcess} of hot solvent beyond the plan, and {filterThrough}',
     cautions: FILTERING,
     portions: 'dilute',
     when: ['hot filtration', 'no room to filter'],
@@ -157,12 +166,22 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
       { text: 'A fresh boiling stone; in the hood; stay with it, so that it does not go dry.' },
       NEVER_DRY,
     ],
-    when: ['hot filtration', 'no room to filter'],
+    when: ['hot filtration', 'no room to filter', 'open flask'],
+  },
+  {
+    id: 'distil-back',
+    station: 'dissolve',
+    text: 'Distil off what was added for the filtration, from a round flask with the condenser turned downwards, back to {backTo}.',
+    cautions: [
+      { text: 'Fresh boiling stones; in the hood; stay with it, so that it does not go dry.' },
+      NEVER_DRY,
+    ],
+    when: ['hot filtration', 'no room to filter', 'reflux'],
   },
   {
     id: 'leave-the-grit',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond the plan, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and evaporate it, {atHeat}, back to {backTo}.',
+    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond the plan, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and {awayAgain} back to {backTo}.',
     cautions: [
       { text: 'A fresh boiling stone before it is evaporated; in the hood; stay with it.' },
       NEVER_DRY,
@@ -235,13 +254,21 @@ export const COOL: readonly StepTemplate[] = [
     station: 'crystallize',
     text: 'Take the heat away and leave the condenser on until it no longer boils, then cover the neck loosely with a watch glass.',
     cautions: [{ text: TIGHT }],
-    when: ['reflux'],
+    when: ['reflux', 'nothing taken off hot'],
+  },
+  {
+    id: 'cover-the-filtrate',
+    station: 'crystallize',
+    text: 'Take the flask with the clear solution off the heat and cover its neck loosely with a watch glass.',
+    cautions: [{ text: TIGHT }],
+    when: ['reflux', 'taken off hot'],
   },
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
-    text: 'Leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, or evaporate some solvent, {atHeat}.',
+    text: 'Leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, {orLessSolvent}.',
     cautions: [
+      SPLITS,
       {
         text: 'Before any reheating: cool it a little, and a fresh boiling stone; the vapour stays in the hood.',
       },
@@ -278,7 +305,19 @@ export const SUCTION: readonly StepTemplate[] = [
     station: 'collect',
     text: 'Suction off, rinse with {wash} of {coldly} {rinse}, suction on: it costs at most {washLoss}.',
     portions: 'rinse',
+    cautions: [
+      {
+        text: 'So little because it dissolves the crystals well: press them hard with a clean stopper first, then drop it on evenly.',
+        when: 'sparing rinse',
+      },
+    ],
     when: ['rinsed'],
+  },
+  {
+    id: 'press-dry',
+    station: 'collect',
+    text: 'Press the crystals hard with a clean stopper, suction on, until nothing drips: no rinse is planned.',
+    when: ['not rinsed'],
   },
   {
     id: 'draw-air',
@@ -303,7 +342,7 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'keep-the-liquor',
     station: 'collect',
     means: 'liquor kept',
-    text: 'Break the suction at the trap, then keep the mother liquor in a labelled flask until the yield is known.',
+    text: 'Break the suction at the trap, then keep the mother liquor in a flask, labelled and dated, until the yield is known.',
     asks: 'liquor kept',
   },
 ]
@@ -319,7 +358,7 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'dry-and-weigh-again',
     station: 'weigh',
-    text: 'Spread the crystals on the weighed glass and {dryIn}; weigh, dry on for {air}, weigh again, until two weighings agree.',
+    text: 'Spread the crystals on {glass} and {dryIn}; weigh, dry on for {between}, weigh again, until two weighings agree.',
     cautions: [
       { text: '{dryNever}', when: 'never dried so' },
       GUARD,
@@ -328,5 +367,14 @@ export const DRY: readonly StepTemplate[] = [
     timer: { timer: 'dry', minutes: 'house rule' },
     stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',
     when: ['constant mass'],
+  },
+  {
+    id: 'spread-to-dry',
+    station: 'weigh',
+    text: 'Spread the crystals on {glass}, under a paper cover in the hood, for {spread} more before they are weighed or melted.',
+    cautions: [GUARD, { text: '{dryNever}', when: 'never dried so' }],
+    timer: { timer: 'dry', minutes: 'rest of the air' },
+    stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',
+    when: ['spread on'],
   },
 ]

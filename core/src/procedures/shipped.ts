@@ -9,6 +9,7 @@ import {
   INTO_ICE,
   KEEP_BACK,
   NOT_HOTTER,
+  SPLITS,
   SUCTION,
   WET_THE_CRUDE,
 } from './shared'
@@ -38,6 +39,7 @@ const BY_DROPS: StepTemplate = {
     {
       text: 'Stirring stands in for the boiling stone: an unstirred narrow tube throws its contents out. Mouth of the tube away from faces.',
     },
+    SPLITS,
     NOT_HOTTER,
   ],
   portions: 'dissolve',
@@ -80,7 +82,8 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     text: 'Put the {crude} of crude into the Craig tube and wet it with a drop or two of solvent before it goes into the heat.',
     cautions: [
       GUARD,
-      { text: 'Dry solid in the heat melts to an oil. Gloves against heat: the tube is held close to it.' },
+      { text: 'Dry solid in the heat melts to an oil.', when: 'melts on the heat' },
+      { text: 'Gloves against heat: the tube is held close to it.' },
     ],
   },
   BY_DROPS,
@@ -96,7 +99,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     id: 'plunger-in',
     station: 'crystallize',
     text: 'Set the plunger in loosely, stand the tube in a small flask, and leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall.',
-    cautions: [{ text: 'Loosely: a tight plunger on a hot tube jumps or sticks.' }],
+    cautions: [SPLITS, { text: 'Loosely: a tight plunger on a hot tube jumps or sticks.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
     meanwhile: 'Bend the wire. Weigh the empty vial. Make up the centrifuge partner.',
@@ -134,7 +137,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     id: 'keep-the-liquor',
     station: 'collect',
     means: 'liquor kept',
-    text: 'Keep the liquor in the tip of the centrifuge tube, labelled, until the yield is known.',
+    text: 'Keep the liquor in the tip of the centrifuge tube, labelled and dated, until the yield is known.',
     asks: 'liquor kept',
   },
   ...DRY,
@@ -145,7 +148,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     ...WET_THE_CRUDE,
     text: 'Weigh the empty centrifuge tube, put the {crude} of crude into it, and wet it with a few drops of solvent before it goes into the heat.',
-    cautions: [GUARD, { text: 'Dry solid in the heat melts to an oil.' }],
+    cautions: [GUARD, { text: 'Dry solid in the heat melts to an oil.', when: 'melts on the heat' }],
   },
   BY_DROPS,
   {
@@ -166,8 +169,8 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
-    text: 'Out of the heat, loosely capped, and cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, or evaporate some solvent, {atHeat}.',
-    cautions: [{ text: 'Loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
+    text: 'Out of the heat, loosely capped, and cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, {orLessSolvent}.',
+    cautions: [SPLITS, { text: 'Loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
     meanwhile: 'Get {wash} of {rinse} {coldly}. Weigh out the centrifuge partner. Pack a tube of the crude.',
@@ -207,7 +210,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     id: 'keep-the-liquor',
     station: 'collect',
     means: 'liquor kept',
-    text: 'Keep liquor and rinse in labelled vials until the yield is known.',
+    text: 'Keep liquor and rinse in vials, labelled and dated, until the yield is known.',
     asks: 'liquor kept',
   },
   {
@@ -235,8 +238,12 @@ const PAIR_STEPS: readonly StepTemplate[] = [
   {
     id: 'dissolve-in-good',
     station: 'dissolve',
-    text: 'Dissolve it hot in {solvent}, in small portions: near {good}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
-    cautions: [{ text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.' }, NOT_HOTTER],
+    text: 'Dissolve it hot in {good} of {solvent}, added in portions. It may be clear before that: add the rest all the same, so that there is room for the second. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    cautions: [
+      { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.' },
+      SPLITS,
+      NOT_HOTTER,
+    ],
     portions: 'dissolve',
   },
   ...INSERT_STEPS.filter((step) => step.id !== 'dilute-hot'),
@@ -361,6 +368,6 @@ export const PROCEDURES: readonly Procedure[] = [
     scaleG: [0.02, 2],
     suits: 'removing water only: what was dissolved stays with the solid',
     steps: EVAPORATION_STEPS,
-    waste: ['Condensate: the sink, unless your lab says otherwise.', ...ORDINARY_WASTE],
+    waste: ORDINARY_WASTE,
   },
 ]

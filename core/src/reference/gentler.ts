@@ -1,3 +1,4 @@
+import { boilsFromC } from './boiling'
 import type { Solvent } from './shelf'
 import { isToxic } from './hazards'
 import { freezesNearIce } from '../solubility/volume'
@@ -10,15 +11,15 @@ import { freezesNearIce } from '../solubility/volume'
  * @example gentlerThan(hexane, shelf.solvents)?.name // 'heptane'
  */
 export function gentlerThan(solvent: Solvent, solvents: readonly Solvent[]): Solvent | null {
-  if (!isToxic(solvent.hazards) || solvent.boilingPointC === null) return null
-  const boilsC = solvent.boilingPointC
-  const away = (one: Solvent) => Math.abs((one.boilingPointC ?? Infinity) - boilsC)
+  const boilsC = boilsFromC(solvent)
+  if (!isToxic(solvent.hazards) || boilsC === null) return null
+  const away = (one: Solvent) => Math.abs((boilsFromC(one) ?? Infinity) - boilsC)
   const [nearest] = solvents
     .filter(
       (one) =>
         one.group === solvent.group &&
         one.waterMiscible === solvent.waterMiscible &&
-        one.boilingPointC !== null &&
+        boilsFromC(one) !== null &&
         !isToxic(one.hazards) &&
         !freezesNearIce(one),
     )

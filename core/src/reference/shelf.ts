@@ -31,7 +31,13 @@ export interface Compound {
 export interface Solvent {
   readonly id: string
   readonly name: string
+  /** null where it boils over a range. */
   readonly boilingPointC: number | null
+  /** Where a mixture begins to boil and where the last of it does, °C. */
+  readonly boilingFromC?: number | undefined
+  readonly boilingToC?: number | undefined
+  /** Where its vapour lights by itself, °C. */
+  readonly autoignitionC?: number | undefined
   readonly freezingPointC: number | null
   readonly densityGPerML20: number
   readonly flashPointC: number | null

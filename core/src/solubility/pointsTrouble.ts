@@ -1,3 +1,4 @@
+import { boilsInWords, boilsToC } from '../reference/boiling'
 import type { Solvent } from '../reference/shelf'
 import type { SolubilityPoint } from './solubilityAt'
 import { kelvin } from '../melting/kelvin'
@@ -18,7 +19,7 @@ const MOST_G_PER_100ML = 1500
  */
 export function pointsTrouble(
   points: readonly SolubilityPoint[],
-  solvent?: Pick<Solvent, 'name' | 'freezingPointC' | 'boilingPointC'>,
+  solvent?: Pick<Solvent, 'name' | 'freezingPointC' | 'boilingPointC' | 'boilingFromC' | 'boilingToC'>,
 ): readonly string[] {
   const sorted = [...points].sort((p, q) => p[0] - q[0])
   return [
@@ -30,13 +31,14 @@ export function pointsTrouble(
 
 function pointAlone(
   [atC, gPer100ML]: SolubilityPoint,
-  solvent?: Pick<Solvent, 'name' | 'freezingPointC' | 'boilingPointC'>,
+  solvent?: Pick<Solvent, 'name' | 'freezingPointC' | 'boilingPointC' | 'boilingFromC' | 'boilingToC'>,
 ): string[] {
   const said: string[] = []
   if (gPer100ML > MOST_G_PER_100ML)
     said.push(`${gPer100ML} g in 100 mL at ${atC} °C is more solid than liquid: is the unit g per 100 mL?`)
-  if (solvent?.boilingPointC != null && atC > solvent.boilingPointC + 1)
-    said.push(`${atC} °C is above where ${solvent.name} boils (${solvent.boilingPointC} °C).`)
+  const boilsC = solvent ? boilsToC(solvent) : null
+  if (solvent && boilsC !== null && atC > boilsC + 1)
+    said.push(`${atC} °C is above where ${solvent.name} boils (${boilsInWords(solvent) ?? ''}).`)
   if (solvent?.freezingPointC != null && atC < solvent.freezingPointC - 0.5)
     said.push(`${atC} °C is below where ${solvent.name} freezes (${solvent.freezingPointC} °C).`)
   return said

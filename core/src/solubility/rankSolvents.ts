@@ -1,3 +1,4 @@
+import { boilsFromC, boilsToC } from '../reference/boiling'
 import { type OilingLevel, oilingRisk } from './oilingRisk'
 import {
   type CrystallizationInput,
@@ -208,7 +209,7 @@ function oilingPart(
     crudeOnsetC: solute.crudeOnsetC,
     eutecticC: solute.impurity ? eutectic(fusion, fusionOf(solute.impurity)).temperatureC : undefined,
     meltingPointC: fusion.meltingPointC,
-    boilingPointC: solvent.boilingPointC,
+    boilingPointC: boilsFromC(solvent),
     fromWater: solvent.group === 'water',
   })
   return { part: 'oiling', score: wishes.oiling[risk.level], sentence: risk.because }
@@ -236,16 +237,16 @@ function freezingPart({ solvent }: SolventCandidate, wishes: SolventWishes): Sco
 }
 
 function dryingPart({ solvent }: SolventCandidate, wishes: SolventWishes): ScoredPart {
-  const { boilingPointC } = solvent
-  if (boilingPointC === null)
+  const boilsC = boilsToC(solvent)
+  if (boilsC === null)
     return { part: 'drying', score: null, sentence: 'Not known: its boiling point.' }
   const [full, worthless] = wishes.boilingForDryingC
   return {
     part: 'drying',
-    score: between(boilingPointC, [worthless, full]),
+    score: between(boilsC, [worthless, full]),
     sentence:
-      boilingPointC <= full + 15
-        ? `Boils at ${boilingPointC.toFixed(0)} °C: dries quickly in air.`
-        : `Boils at ${boilingPointC.toFixed(0)} °C: dries slowly.`,
+      boilsC <= full + 15
+        ? `Boils at ${boilsC.toFixed(0)} °C: dries quickly in air.`
+        : `Boils at ${boilsC.toFixed(0)} °C: dries slowly.`,
   }
 }

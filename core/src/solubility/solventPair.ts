@@ -86,6 +86,58 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
   return { goodML, poorML, goodVolumeFraction, input: mixture, plan: planCrystallization(mixture) }
 }
 
+/** Shares of the first solvent that make a pair: outside them one of the two hardly counts. */
+const SHARE_OF_FIRST = { least: 0.1, most: 0.9, step: 0.01 } as const
+/** Mixture for a gram of crude, mL: what is worked with gladly, and what can be at all. */
+const ML_PER_G = { glad: [3, 20], possible: [1.5, 40] } as const
+/** A smaller volume is worth so much of the product. */
+const RECOVERY_FOR_VOLUME = 0.02
+
+/**
+ * The pair to propose: its proportion is chosen for what comes back and for a volume to work with, between a tenth and
+ * nine tenths of the first solvent. Of the proportions that come within 2 % of the best recovery, the one that needs
+ * least. More of the first solvent is taken than just dissolves the product, since a solution that is nearly saturated
+ * clouds with the first drops.
+ *
+ * @param input as `planSolventPair`, which works out the pair with the excess chosen here
+ * @throws ImpossibleInput where no such proportion gives a volume to work with, saying which way it fails
+ * @example proposedSolventPair(cinnamicAcidFromEthanolAndWater).goodVolumeFraction // 0.62
+ */
+export function proposedSolventPair(input: Omit<SolventPairInput, 'excess'>): SolventPairPlan {
+  const { good, poor, hotC, coldC, assay, productFusionKJPerMol } = input
+  const ln = (points: readonly SolubilityPoint[], c: number) =>
+    Math.log(solubilityAt(points, c, productFusionKJPerMol).gPer100ML)
+  const [goodHot, poorHot] = [ln(good, hotC), ln(poor, hotC)]
+  const [goodCold, poorCold] = [ln(good, coldC), ln(poor, coldC)]
+  // The wrong way round, or too much alike: said as for any pair.
+  if (goodHot - poorHot <= 1 / SHARE_OF_FIRST.most) return planSolventPair({ ...input, excess: 0 })
+  const shares: { readonly share: number; readonly mlPerG: number; readonly recovery: number }[] = []
+  // Below this share more of the second solvent dissolves more: it would have clouded before.
+  const least = Math.max(SHARE_OF_FIRST.least, 1 / (goodHot - poorHot) + SHARE_OF_FIRST.step)
+  for (let share: number = SHARE_OF_FIRST.most; share >= least - 1e-9; share -= SHARE_OF_FIRST.step) {
+    const hot = share * goodHot + (1 - share) * poorHot
+    const cold = share * goodCold + (1 - share) * poorCold
+    shares.push({ share, mlPerG: (100 * assay) / Math.exp(hot), recovery: 1 - Math.exp(cold - hot) })
+  }
+  const within = ([from, to]: readonly [number, number]) =>
+    shares.filter(({ mlPerG }) => mlPerG >= from && mlPerG <= to)
+  const fitting = [within(ML_PER_G.glad), within(ML_PER_G.possible)].find((some) => some.length > 0)
+  if (!fitting)
+    throw new ImpossibleInput(
+      'no-pair',
+      shares.every(({ mlPerG }) => mlPerG < ML_PER_G.possible[0])
+        ? 'No proportion of the two leaves a liquor to part from: the second dissolves it too well. Choose a poorer second solvent.'
+        : 'No proportion of the two is a pair: either hardly any of the second goes in, or it takes more than 40 mL for a gram. Choose another second solvent.',
+    )
+  const best = Math.max(...fitting.map(({ recovery }) => recovery))
+  const [chosen] = fitting
+    .filter(({ recovery }) => recovery >= best - RECOVERY_FOR_VOLUME)
+    .sort((p, q) => p.mlPerG - q.mlPerG)
+  const share = chosen?.share ?? SHARE_OF_FIRST.most
+  const excess = share * Math.exp((1 - share) * (goodHot - poorHot)) - 1
+  return planSolventPair({ ...input, excess })
+}
+
 /** Solubility of the mixture at every temperature either curve has a point at, and at both ends of the plan. */
 function mixedPoints(input: SolventPairInput, fraction: number): readonly SolubilityPoint[] {
   const temperatures = new Set([

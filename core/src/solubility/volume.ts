@@ -3,8 +3,10 @@ import {
   type CrystallizationPlan,
   planCrystallization,
 } from './planCrystallization'
+import { boilsFromC } from '../reference/boiling'
 import type { Compound, Solvent } from '../reference/shelf'
 import { ImpossibleInput, requireNumber } from '../problems'
+import { reactionOf } from '../reference/reactions'
 import { solubilityAt } from './solubilityAt'
 
 /** Beyond this many times the least volume, keeping the impurity dissolved costs more product than it is worth. */
@@ -20,7 +22,11 @@ const KEPT_BACK_AT_MOST = 0.3
 
 /** Why a volume is proposed. */
 type VolumeReason =
-  'a tenth over the least' | 'keeps the impurity dissolved' | 'room to work' | 'no room to work'
+  | 'a tenth over the least'
+  | 'keeps the impurity dissolved'
+  | 'room to work'
+  | 'no room to work'
+  | 'for recovery and room'
 export interface ProposedVolume {
   readonly ml: number
   readonly because: VolumeReason
@@ -89,6 +95,8 @@ const HOT_WHERE_UNKNOWN_C = 70
 /** Two solvents work this far under where the first of them boils, °C. */
 const PAIR_BELOW_BOILING_C = 5
 const BELOW_MELTING_C = 10
+/** What hot solvent slowly splits is planned no hotter than this, °C. */
+const SPLIT_HOT_FROM_C = 70
 /** A solvent that freezes above this, °C, is kept out of ice. */
 const FREEZES_NEAR_ICE_ABOVE_C = 1
 /** How far a bath stays above where the solvent freezes, °C. */
@@ -113,20 +121,23 @@ export function workingTemperatures(
   second: Solvent | null = null,
 ): { hotC: number; coldC: number } {
   const solvents = second ? [solvent, second] : [solvent]
-  const boilsC = Math.min(...solvents.map(({ boilingPointC }) => boilingPointC ?? HOT_WHERE_UNKNOWN_C))
-  const shortOfBoilingC = second ? boilsC - PAIR_BELOW_BOILING_C : boilsC - 0.2
+  const boilsC = Math.min(...solvents.map((one) => boilsFromC(one) ?? HOT_WHERE_UNKNOWN_C))
+  // A pair, and what boils over a range, is kept short of where the first of it boils.
+  const isMixed = second !== null || (solvent.boilingPointC === null && boilsFromC(solvent) !== null)
+  const shortOfBoilingC = isMixed ? boilsC - PAIR_BELOW_BOILING_C : boilsC - 0.2
   const freezing = solvents.filter(freezesNearIce).map(({ freezingPointC }) => freezingPointC ?? 0)
+  const isSplit = solvents.some((one) => reactionOf(compound, one) !== null)
   return {
-    hotC: Math.floor(Math.min(shortOfBoilingC, compound.meltLowC - BELOW_MELTING_C)),
+    hotC: Math.floor(
+      Math.min(shortOfBoilingC, compound.meltLowC - BELOW_MELTING_C, isSplit ? SPLIT_HOT_FROM_C : Infinity),
+    ),
     coldC: Math.max(ICE_C, ...freezing.map((c) => Math.ceil(c + ABOVE_FREEZING_C))),
   }
 }
 
 /** The hottest two solvents are used at, °C: 5 °C under the lower boiling point; null where neither is known. */
 export function hottestOfPairC(solvent: Solvent, second: Solvent): number | null {
-  const known = [solvent, second].flatMap(({ boilingPointC }) =>
-    boilingPointC === null ? [] : [boilingPointC],
-  )
+  const known = [solvent, second].flatMap((one) => boilsFromC(one) ?? [])
   return known.length > 0 ? Math.floor(Math.min(...known) - PAIR_BELOW_BOILING_C) : null
 }
 

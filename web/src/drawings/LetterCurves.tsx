@@ -1,4 +1,4 @@
-import { solubilityAt } from '@ivory-crystal/core'
+import { boilsFromC, solubilityAt } from '@ivory-crystal/core'
 import type { LetteredSolvent } from '@ivory-crystal/core/practice'
 import { axisUpTo } from './axis'
 import { useWidth } from './useWidth'
@@ -13,7 +13,7 @@ const DASHES = ['', '7 4', '2 4', '10 3 2 3', '4 2']
 /** Solubility curves that are told apart by a letter at their end, each up to where its solvent boils. */
 export function LetterCurves({ solvents }: { solvents: readonly LetteredSolvent[] }) {
   const [ref, width] = useWidth(620, 620)
-  const boils = solvents.map(({ solvent }) => solvent.boilingPointC ?? 80)
+  const boils = solvents.map(({ solvent }) => boilsFromC(solvent) ?? 80)
   const across = axisUpTo(Math.max(...boils), 8)
   const most = Math.max(...solvents.flatMap(({ points }) => points.map(([, s]) => s)))
   const up = axisUpTo(most, 6)
@@ -56,7 +56,7 @@ export function LetterCurves({ solvents }: { solvents: readonly LetteredSolvent[
           g per 100 mL of solvent
         </text>
         {solvents.map(({ letter, points, solvent }, i) => {
-          const toC = solvent.boilingPointC ?? 80
+          const toC = boilsFromC(solvent) ?? 80
           const line = Array.from({ length: 49 }, (_, at) => 2 + ((toC - 2) * at) / 48).map(
             (c) => `${x(c).toFixed(1)} ${y(solubilityAt(points, c).gPer100ML).toFixed(1)}`,
           )

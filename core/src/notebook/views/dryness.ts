@@ -1,8 +1,8 @@
 import type { EpochMs } from '../../ids'
 import type { Entry } from '../entry'
-import type { Conventions } from '../../conventions/conventions'
 import { solventsOf } from '../../procedures/batch'
-import { driesInAir } from '../../procedures/airDrying'
+import { agreeWithinG, type DryRule, dryRuleOf, durationInWords } from '../../procedures/dryRule'
+import type { Solvent } from '../../reference/shelf'
 import { capital, listed } from '../../words'
 import { isConstantMass } from '../../weighing/constantMass'
 import { netMass } from '../../weighing/netMass'
@@ -19,8 +19,10 @@ export interface DryPoint {
   readonly readabilityG: number
 }
 export interface Dryness {
-  readonly rule: Conventions['drying']
+  readonly rule: DryRule
   readonly isDry: boolean
+  /** Two weighings agree, whatever the house asks for. */
+  readonly isConstant: boolean
   /** Weighings of the product, in the order made. */
   readonly trend: readonly DryPoint[]
   /** Loss between the last two, g; null with fewer than two. */
@@ -29,9 +31,12 @@ export interface Dryness {
   readonly sentence: string
 }
 
-/** How dry the product is by house rules: so many minutes of air, or two weighings that agree. */
+/** How dry the product is by the plan’s rule: minutes of air, or two weighings that agree. */
 export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
-  const rule = (prep.plan?.body.conventions ?? DEFAULT_HOUSE_RULES).drying
+  const plan = prep.plan?.body
+  const house = (plan?.conventions ?? DEFAULT_HOUSE_RULES).drying
+  const solvents = plan ? solventsOf(plan) : []
+  const rule = dryRuleOf(house, solvents, plan?.compound ?? prep.opened.body.compound)
   const product = sampleOf(prep, 'product')
   const trend = (product?.weighings ?? []).flatMap(({ at, body }) => {
     const mass = attempt(() => netMass(weighingOf(body)))
@@ -39,27 +44,25 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   })
   const [before, last] = trend.slice(-2)
   const lastLossG = before && last ? before.massG - last.massG : null
-  const solvents = prep.plan ? solventsOf(prep.plan.body) : []
-  // Minutes of air are enough for low boilers alone: anything else is weighed until it agrees.
-  const wantsMass = solvents.length > 0 && !driesInAir(solvents)
-  if (rule.constantMassToleranceG === null && !wantsMass) {
-    const isDry = airTimed(view, prep, rule.atLeastMin)
-    return { rule, trend, lastLossG, isDry, sentence: airSentence(isDry, rule.atLeastMin) }
+  const toleranceG = last ? agreeWithinG(house, last.massG, last.readabilityG) : 0
+  const isConstant = isConstantMass(trend, { toleranceG, dryingMin: rule.betweenMin })
+  const known = { rule, trend, lastLossG, isConstant }
+  if (isConstant) return { ...known, isDry: true, sentence: constantReached(lastLossG ?? 0, last) }
+  if (rule.by === 'minutes of air') {
+    const dried = product?.weighing ? airMinutes(dryingTimersOf(view, prep), product.weighing.at) : null
+    const isDry = dried !== null && dried >= rule.airMin
+    return { ...known, isDry, sentence: airSentence(rule, dried, solvents) }
   }
-  const toleranceG = rule.constantMassToleranceG ?? 2 * (last?.readabilityG ?? 0)
-  const isDry = isConstantMass(trend, { toleranceG, dryingMin: rule.atLeastMin })
   return {
-    rule,
-    trend,
-    lastLossG,
-    isDry,
-    sentence: constantSentence(isDry, trend.length, lastLossG, {
+    ...known,
+    isDry: false,
+    sentence: constantWanted(trend, lastLossG, {
       asks:
-        rule.constantMassToleranceG === null
+        house.constantMassToleranceG === null
           ? `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not leave in minutes of air`
           : 'House rules ask for constant mass',
       toleranceG,
-      atLeastMin: rule.atLeastMin,
+      betweenMin: rule.betweenMin,
     }),
   }
 })
@@ -84,31 +87,42 @@ export function airMinutes(timers: readonly Entry<'timer started'>[], until: Epo
   return dried / 60_000
 }
 
-function airTimed(view: View, prep: PrepFacts, atLeastMin: number): boolean {
-  const weighed = sampleOf(prep, 'product')?.weighing
-  if (!weighed) return false
-  return dryingTimersOf(view, prep).some(
-    ({ body, at }) => weighed.at - at >= Math.min(body.minutes, atLeastMin) * 60_000,
-  )
+function airSentence({ airMin, firstMin }: DryRule, dried: number | null, solvents: readonly Solvent[]): string {
+  const names = listed(solvents.map(({ name }) => name))
+  const asks = airMin > firstMin && names ? `${capital(names)} ${solvents.length > 1 ? 'take' : 'takes'}` : 'House rules ask for'
+  if (dried !== null && dried >= airMin)
+    return `In air for ${Math.floor(dried)} min by its timers: ${airMin} min ${airMin > firstMin && names ? `show it dry of ${names}` : 'are what house rules ask for'}. Two weighings that agree would show it too.`
+  return dried === null || dried < 1
+    ? `${asks} ${airMin} min of air before it is weighed; no timer shows that.`
+    : `${asks} ${airMin} min of air in all; its timers show ${Math.floor(dried)}. Spread it for ${Math.ceil(airMin - dried)} min more, or weigh it until two weighings agree.`
 }
 
-function airSentence(isDry: boolean, atLeastMin: number): string {
-  return isDry
-    ? `Drawn with air for at least ${atLeastMin} min, as house rules ask. Two weighings that agree would show that it is dry.`
-    : `House rules ask for ${atLeastMin} min of air before it is weighed; no timer shows that.`
+function constantReached(lastLossG: number, last: DryPoint | undefined): string {
+  const agree = 'Two weighings with drying between them agree: constant mass.'
+  return lastLossG < 0 && last
+    ? `${agree} The last reads ${grams(-lastLossG, last)} more, which is within what counts as equal.`
+    : agree
 }
 
-function constantSentence(
-  isDry: boolean,
-  weighings: number,
+function constantWanted(
+  trend: readonly DryPoint[],
   lastLossG: number | null,
-  wanting: { readonly asks: string; readonly toleranceG: number; readonly atLeastMin: number },
+  { asks, toleranceG, betweenMin }: { readonly asks: string; readonly toleranceG: number; readonly betweenMin: number },
 ): string {
-  if (isDry) return 'Two weighings with drying between them agree: constant mass.'
-  const within = wanting.toleranceG > 0 ? ` within ${Number(wanting.toleranceG.toPrecision(3))} g,` : ''
-  const wanted = `${within} with ${wanting.atLeastMin} min of drying between`.trimStart()
-  if (weighings < 2 || lastLossG === null) return `${wanting.asks}: two weighings that agree ${wanted}.`
+  const [before, last] = trend.slice(-2)
+  const between = `${durationInWords(betweenMin)} of drying between`
+  if (!before || !last || lastLossG === null) return `${asks}: two weighings that agree, with ${between}.`
+  const isToTheDigit = toleranceG < last.readabilityG
+  const within = isToTheDigit ? 'to the last digit' : `within ${grams(toleranceG, last)}`
+  const minutes = Math.floor((last.at - before.at) / 60_000)
+  if (minutes < betweenMin)
+    return `Only ${durationInWords(minutes)} lay between the last two weighings: they count with ${between}. Dry on and weigh again.`
   return lastLossG < 0
-    ? `It gained ${(-lastLossG).toFixed(4)} g: was it weighed warm, or in another vessel? Weigh again.`
-    : `It lost ${lastLossG.toFixed(4)} g since the weighing before, or too little time lay between: dry on; they must agree ${wanted}.`
+    ? `It gained ${grams(-lastLossG, last)}: was it weighed warm, damp from the air, or in another vessel? Weigh again.`
+    : `It lost ${grams(lastLossG, last)} since the last weighing; two must agree ${within}: dry it for another ${durationInWords(betweenMin)}.`
+}
+
+/** Mass to the digits its balance shows. */
+function grams(massG: number, { readabilityG }: DryPoint): string {
+  return `${massG.toFixed(Math.max(0, Math.round(-Math.log10(readabilityG))))} g`
 }

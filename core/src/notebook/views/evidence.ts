@@ -4,7 +4,8 @@ import { behaviourOf } from '../../reference/behaviour'
 import type { PlateOpinion } from '../../chromatography/readPlate'
 import type { Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
-import { isConstantMass } from '../../weighing/constantMass'
+import { highestBoilingC } from '../../procedures/airDrying'
+import { solventsOf } from '../../procedures/batch'
 import { WATCHED_FROM_C } from '../../judging/owners'
 import type { EntryId } from '../../ids'
 import type { View } from '../fold'
@@ -134,15 +135,10 @@ export function driedOf(
   prep: PrepFacts,
   { melt }: Pick<RangeRow, 'melt'>,
 ): RangeEvidence['dried'] {
-  const { rule, trend } = drynessOf(view, prep)
+  const { isConstant } = drynessOf(view, prep)
   const plan = prep.plan?.body
-  const boils = plan ? [plan.solvent.boilingPointC, plan.pair?.solvent.boilingPointC ?? null] : []
-  const known = boils.filter((boilsC) => boilsC !== null)
-  const solventBoilsC = known.length > 0 ? Math.max(...known) : null
-  // A house that asks for minutes of air takes two weighings that agree as well: to what the balance shows.
-  const toleranceG = rule.constantMassToleranceG ?? 2 * (trend.at(-1)?.readabilityG ?? 0)
-  if (isConstantMass(trend, { toleranceG, dryingMin: rule.atLeastMin }))
-    return { how: 'constant mass', minutes: null, solventBoilsC }
+  const solventBoilsC = plan ? highestBoilingC(solventsOf(plan)) : null
+  if (isConstant) return { how: 'constant mass', minutes: null, solventBoilsC }
   const facts = meltOf(view, melt)
   const minutes = airMinutes(dryingTimersOf(view, prep), (facts?.run?.started ?? facts?.planned)?.at ?? 0)
   return minutes > 0

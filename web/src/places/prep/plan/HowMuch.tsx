@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import {
   AGAINST_OILING,
   attempt,
+  boilsFromC,
   type Compound,
   depositsFromC,
   type Draft,
@@ -127,6 +128,8 @@ function reasonOf({ because }: ProposedVolume, impurity: Compound | null): strin
       return 'more than dissolves it, so that there is a liquor to part from'
     case 'no room to work':
       return 'and still hardly a liquor: see beside'
+    case 'for recovery and room':
+      return 'the proportion with the best recovery and room to work'
   }
 }
 
@@ -141,7 +144,7 @@ function Grit({
   inserts: readonly Insert[]
 }) {
   if (plan.gritG <= 0) return null
-  const excessML = filterExcessML({ result: plan, pair })
+  const excessML = filterExcessML({ result: plan, pair, inserts })
   return (
     <p className="look mt-2 mb-0">
       About {fixed(plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even hot: it is
@@ -268,7 +271,7 @@ function Oiling({
       crudeOnsetC,
       eutecticC: impurity ? eutectic(fusion, fusionOf(impurity)).temperatureC : undefined,
       meltingPointC: fusion.meltingPointC,
-      boilingPointC: solvent.boilingPointC,
+      boilingPointC: boilsFromC(solvent),
       fromWater: solvent.group === 'water' || pair?.solvent.group === 'water',
     })
   })

@@ -1,4 +1,5 @@
 import {
+  boilsInWords,
   type CrystallizationInput,
   type CrystallizationPlan,
   glassOf,
@@ -33,6 +34,7 @@ export function PlanFigures({
   collect: Procedure['collect']
   inserts: readonly Insert[]
 }) {
+  const boils = boilsInWords(solvent)
   const glass = glassOf(collect, { input, result: plan, pair, inserts })
   return (
     <dl className="figures">
@@ -71,9 +73,7 @@ export function PlanFigures({
       <Figure name="Glassware" why={glass.trouble ?? glass.collector}>
         {glass.vessel ?? 'none that fits'}
       </Figure>
-      {solvent.boilingPointC !== null && (
-        <Figure name={`${capital(solvent.name)} boils`}>{fixed(solvent.boilingPointC, 1)} °C</Figure>
-      )}
+      {boils !== null && <Figure name={`${capital(solvent.name)} boils`}>{boils}</Figure>}
     </dl>
   )
 }
