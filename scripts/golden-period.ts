@@ -118,7 +118,7 @@ export function writePeriod(pen: Pen): void {
   pen.fix(prep, minutesAgo(41), weighed)
   write('period opened', period, minutesAgo(50), {
     beginsAtMs: minutesAgo(52),
-    endsAtMs: minutesAgo(-168),
+    endsAtMs: minutesAgo(-198),
     hands: 1,
     isOwnPace: true,
     busy: [

@@ -114,7 +114,10 @@ function write<K extends Kind>(
 const subject = <T extends SubjectId>(n: number) =>
   `0a5a1c7e-0000-4000-8000-0000000001${String(n).padStart(2, '0')}` as T
 const reading = (text: string): Reading => ({ text, value: Number(text) })
-const minutesAgo = (minutes: number) => NOW - Math.round(minutes * 60_000)
+/** What came before the first crystals lay spread to dry came earlier by as long as they lay. */
+const SPREAD = { fromMin: 165, forMin: 45 } as const
+const minutesAgo = (minutes: number) =>
+  NOW - Math.round((minutes < SPREAD.fromMin ? minutes : minutes + SPREAD.forMin) * 60_000)
 
 function compound(id: string): Compound {
   const row = REFERENCE_COMPOUNDS.find((one) => one.id === id)
@@ -352,6 +355,8 @@ tick(benzilPrep, 'rinse-cold', minutesAgo(182))
 write('timer started', benzilPrep, minutesAgo(181), { timer: 'air', minutes: 10 })
 tick(benzilPrep, 'draw-air', minutesAgo(168))
 tick(benzilPrep, 'keep-the-liquor', minutesAgo(166))
+write('timer started', benzilPrep, NOW - 210.5 * 60_000, { timer: 'dry', minutes: 50 })
+tick(benzilPrep, 'spread-to-dry', minutesAgo(160.3))
 write('weighed', benzilProduct, minutesAgo(160), {
   method: 'difference',
   empty: reading('31.2216'),

@@ -159,8 +159,12 @@ describe('a plan beyond one solvent and many points', () => {
     const pair = { second: 'water', hotC: '73', impurity: '', impurityPoints: [] }
     const planned = value({ ...pair, secondPoints: poor })
     expect(planned.procedure.id).toBe('solvent-pair')
-    // Dissolved at the temperature it is used at: ln S linear in 1/T between 50 and 78 °C.
-    expect(planned.pair?.goodML).toBeCloseTo(1.1 * ((100 * 1.804 * 0.9) / 34.86), 1)
+    // A pair has a share of both, and more of the first than just dissolves it (34.86 g per 100 mL at 73 °C).
+    const { goodML = 0, poorML = 0 } = planned.pair ?? {}
+    expect(goodML / (goodML + poorML)).toBeGreaterThan(0.1)
+    expect(goodML / (goodML + poorML)).toBeLessThan(0.9)
+    expect(goodML).toBeGreaterThan(1.3 * ((100 * 1.804 * 0.9) / 34.86))
+    expect(planned.plan.hotML / planned.input.crudeG).toBeGreaterThan(3)
     expect(planned.plan.hotML).toBeCloseTo((planned.pair?.goodML ?? 0) + (planned.pair?.poorML ?? 0), 6)
     expect(outcome({ ...pair, secondPoints: [] })).toMatchObject({ ok: false, field: 'secondPoints' })
     expect(outcome({ ...pair, secondPoints: BENZIL })).toMatchObject({
@@ -210,9 +214,12 @@ describe('a plan beyond one solvent and many points', () => {
   ])('%s is remarked on', (_, change, sentence) => {
     expect(value(change).remarks.join(' ')).toContain(sentence)
   })
-  test('a volume that fits no flask says so, and stands', () => {
-    const big = value({ assayPercent: '90', volumeML: '' }, { crudeG: 400 })
-    expect(big.remarks.join(' ')).toContain('fits no common flask')
+  test('a volume that fits no flask is not planned, and says what to do', () => {
+    expect(outcome({ assayPercent: '90', volumeML: '' }, { crudeG: 400 })).toMatchObject({
+      ok: false,
+      field: 'volumeML',
+      sentence: expect.stringMatching(/fits no common flask.*divide the crude/),
+    })
   })
 })
 

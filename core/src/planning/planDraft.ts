@@ -193,7 +193,7 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
   const choice = chosen ?? choices[0]
   if (!choice) return { ok: false, field: 'procedure', sentence: 'There is no procedure to choose from.' }
   // Nothing is planned that no glass holds.
-  if (choice.fit === 'not for this') return { ok: false, field: 'procedure', sentence: choice.because }
+  if (choice.fit === 'not for this') return { ok: false, field: 'volumeML', sentence: choice.because }
   const { procedure } = choice
   const plan = planBatch(procedure.collect, input)
   const solubilityConfidence = confidenceOf(shelf, draft, compound)

@@ -1,4 +1,5 @@
 import { attempt } from '../problems'
+import { classDoubt } from '../solubility/classes'
 import { boilsFromC, boilsInWords } from '../reference/boiling'
 import { driesInAir } from '../procedures/airDrying'
 import { miscibilityDoubt } from '../solubility/solventPair'
@@ -47,6 +48,7 @@ export function planRemarks(draft: Draft, known: Known): string[] {
     ...(typeof product === 'string' ? [] : pointsTrouble(product, solvent)),
     ...(typeof impurity === 'string' ? [] : pointsTrouble(impurity, solvent)),
     ...(doubt ? [doubt] : []),
+    ...classDoubts(draft, known),
     ...solvents.flatMap((one) => reactionOf(compound, one)?.sentence ?? []).map(capital),
     ...(solubilityConfidence === 'low'
       ? [`The solubility in ${solvent.name} is of low confidence: try a little in a tube first.`]
@@ -59,6 +61,16 @@ export function planRemarks(draft: Draft, known: Known): string[] {
         ]
       : []),
   ]
+}
+
+/** Points that lie two classes off what handbooks tell. */
+function classDoubts(draft: Draft, { compound, solvent, pair }: Known): string[] {
+  const { enthalpyKJPerMol } = fusionOf(compound)
+  const of = (one: Solvent, typed: Draft['product']) => {
+    const points = readPoints(typed)
+    return typeof points === 'string' ? [] : (classDoubt(compound, one, points, enthalpyKJPerMol) ?? [])
+  }
+  return [of(solvent, draft.product), pair ? of(pair.solvent, draft.secondPoints) : []].flat()
 }
 
 function temperatureRemarks({ input, compound }: Known, solvents: readonly Solvent[]): string[] {

@@ -53,7 +53,7 @@ describe('the steps', () => {
       'up to 11.0 mL',
       'benzoin stays dissolved',
       '1.0 mL of ice-cold ethanol 95%',
-      'at most 0.0065 g',
+      'at most 7 mg',
       'Büchner funnel, 4 cm',
       'near 58 °C',
     ])
@@ -113,7 +113,7 @@ describe('the steps', () => {
     const text = stepsOf('solvent-pair', { ...benzil, pair })
       .map((one) => one.text)
       .join(' ')
-    expect(text).toContain('near 3.9 mL')
+    expect(text).toContain('in 3.9 mL of ethanol 95%')
     expect(text).toContain('hot dichloromethane by drops')
     expect(text).toContain('43 to 57 by volume')
     expect(renderWaste(procedure('solvent-pair'), { ...benzil, pair })[0]).toContain('halogenated organic')
@@ -123,7 +123,7 @@ describe('the steps', () => {
       stepsOf('small-funnel')
         .filter((one) => one.stop)
         .map(({ id }) => id),
-    ).toEqual(['cool-undisturbed'])
+    ).toEqual(['cool-undisturbed', 'spread-to-dry'])
     expect(step('cool-undisturbed', 'craig-tube')).toBeUndefined()
     expect(step('plunger-in', 'craig-tube')?.meanwhile).toContain('centrifuge partner')
   })

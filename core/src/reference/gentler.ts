@@ -5,7 +5,7 @@ import { freezesNearIce } from '../solubility/volume'
 
 /**
  * A solvent of the shelf that does the same work and harms less: of the same group, mixing with water alike, not
- * toxic, boiling nearest, and liquid in ice.
+ * toxic, boiling at one temperature and nearest, and liquid in ice.
  *
  * @returns null where the solvent is not toxic itself, or nothing takes its place
  * @example gentlerThan(hexane, shelf.solvents)?.name // 'heptane'
@@ -19,7 +19,7 @@ export function gentlerThan(solvent: Solvent, solvents: readonly Solvent[]): Sol
       (one) =>
         one.group === solvent.group &&
         one.waterMiscible === solvent.waterMiscible &&
-        boilsFromC(one) !== null &&
+        one.boilingPointC !== null &&
         !isToxic(one.hazards) &&
         !freezesNearIce(one),
     )

@@ -22,18 +22,38 @@ export function reactiveGroupsOf(smiles: string): readonly ReactiveGroup[] {
   const isCarbonyl = (i: number): boolean =>
     atoms[i]?.symbol === 'C' &&
     atoms[i].bonds.some(({ to, order }) => order === 2 && atoms[to]?.symbol === 'O')
+  const isSulfonyl = (i: number): boolean =>
+    atoms[i]?.symbol === 'S' &&
+    atoms[i].bonds.filter(({ to, order }) => order === 2 && atoms[to]?.symbol === 'O').length === 2
   const found = new Set<ReactiveGroup>()
   atoms.forEach(({ symbol, bonds }, i) => {
-    if (isCarbonyl(i) && bonds.some(({ to }) => HALOGENS.includes(atoms[to]?.symbol ?? '')))
+    if ((isCarbonyl(i) || isSulfonyl(i)) && bonds.some(({ to }) => HALOGENS.includes(atoms[to]?.symbol ?? '')))
       found.add('acid halide')
     if (symbol !== 'O' || bonds.length !== 2) return
     const ends = bonds.map(({ to }) => to)
     const acyl = ends.filter(isCarbonyl).length
     if (acyl === 2) found.add('anhydride')
-    if (acyl === 1 && ends.some((to) => atoms[to]?.aromatic === true && !isCarbonyl(to)))
+    // A lactone of a phenol, as coumarin, stands hot water: only an open ester is counted.
+    if (acyl === 1 && !isInRing(atoms, i) && ends.some((to) => atoms[to]?.aromatic === true && !isCarbonyl(to)))
       found.add('aryl ester')
   })
   return [...found]
+}
+
+/** Whether an atom with two bonds lies in a ring: its one neighbour is reached from the other without it. */
+function isInRing(atoms: readonly Atom[], at: number): boolean {
+  const [first, second] = atoms[at]?.bonds ?? []
+  if (!first || !second) return false
+  const seen = new Set([at, first.to])
+  const next = [first.to]
+  for (let from = next.pop(); from !== undefined; from = next.pop())
+    for (const { to } of atoms[from]?.bonds ?? []) {
+      if (to === second.to) return true
+      if (seen.has(to)) continue
+      seen.add(to)
+      next.push(to)
+    }
+  return false
 }
 
 /** Whether a formula holds a halogen: its liquor is then halogenated waste. */

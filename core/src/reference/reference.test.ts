@@ -2,16 +2,73 @@ import { describe, expect, test } from '@jest/globals'
 import { behaviourOf, cautionsFor, disposalFor, fusionOf, hazardLine, hazardStatement } from '../index'
 import { structureOf } from '../structures/structures'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
-import { REFERENCE_COMPOUNDS, REFERENCE_SOLUBILITIES, REFERENCE_SOLVENTS } from './reference'
+import {
+  REFERENCE_COMPOUNDS,
+  REFERENCE_SOLUBILITIES,
+  REFERENCE_SOLVENTS,
+  SOLUBILITIES_LEFT_OUT,
+} from './reference'
+import { takeIn, takenForTheOther } from './takeIn'
 
 const [compound, solvent] = [referenceCompound, referenceSolvent]
 
 describe('the reference values', () => {
   test('are all here, each id once', () => {
-    expect([REFERENCE_COMPOUNDS.length, REFERENCE_SOLVENTS.length, REFERENCE_SOLUBILITIES.length]).toEqual([
-      132, 20, 159,
+    expect([REFERENCE_COMPOUNDS.length, REFERENCE_SOLVENTS.length]).toEqual([206, 20])
+    expect(new Set(REFERENCE_COMPOUNDS.map((row) => row.id)).size).toBe(206)
+    const points = REFERENCE_SOLUBILITIES.map((row) => `${row.compound} ${row.solvent} ${row.temperatureC}`)
+    expect(new Set(points).size).toBe(points.length)
+  })
+  test('registry numbers have the check digit they ought to', () => {
+    for (const { name, cas } of REFERENCE_COMPOUNDS) {
+      if (cas === null) continue
+      const digits = cas.replaceAll('-', '')
+      const sum = [...digits.slice(0, -1)].reverse().reduce((total, digit, i) => total + (i + 1) * Number(digit), 0)
+      expect([name, /^\d{2,7}-\d\d-\d$/.test(cas), sum % 10]).toEqual([name, true, Number(digits.at(-1))])
+    }
+  })
+  test('a second set only adds: the first keeps its points, contradictions are listed, and all rises', () => {
+    const held = REFERENCE_SOLUBILITIES.filter(({ confidence }) => confidence === 'high')
+    expect(held.length).toBeGreaterThan(100)
+    expect(REFERENCE_SOLUBILITIES.length).toBeGreaterThan(400)
+    const pairs = new Map<string, { temperatureC: number; gPer100ML: number }[]>()
+    for (const row of REFERENCE_SOLUBILITIES) {
+      const key = `${row.compound} ${row.solvent}`
+      pairs.set(key, [...(pairs.get(key) ?? []), row])
+    }
+    for (const [pair, rows] of pairs) {
+      const sorted = [...rows].sort((p, q) => p.temperatureC - q.temperatureC)
+      sorted.forEach((row, i) => {
+        const after = sorted[i + 1]
+        if (after) expect([pair, after.gPer100ML > row.gPer100ML]).toEqual([pair, true])
+      })
+    }
+    expect(
+      SOLUBILITIES_LEFT_OUT.map(({ row, because }) => `${row.compound} in ${row.solvent} at ${row.temperatureC}: ${because}`),
+    ).toEqual([
+      'dl-malic-acid in water at 20: the first set has 125 g per 100 mL at 20 °C',
+      'succinic-acid in ethanol-95 at 20: falls while the temperature rises, against its neighbour',
+      'succinic-acid in ethanol-95 at 25: falls while the temperature rises, against its neighbour',
     ])
-    expect(new Set(REFERENCE_COMPOUNDS.map((row) => row.id)).size).toBe(132)
+  })
+  test('what is taken in follows its rules', () => {
+    const row = (temperatureC: number, gPer100ML: number, confidence: 'low' | 'medium' = 'medium') => ({
+      compound: 'a',
+      solvent: 'water',
+      temperatureC,
+      gPer100ML,
+      confidence,
+    })
+    const first = [row(20, 2), row(60, 8)]
+    const taken = (...second: ReturnType<typeof row>[]) => takeIn(first, second).taken.map((one) => one.temperatureC)
+    expect(taken(row(20, 2.1), row(40, 4))).toEqual([])
+    expect(taken(row(0, 1), row(90, 20))).toEqual([0, 90])
+    expect(taken(row(0, 1, 'low'))).toEqual([])
+    expect(takeIn(first, [row(90, 7)]).leftOut[0]?.because).toContain('against the rise')
+    expect(takeIn([], [row(20, 3), row(40, 2), row(60, 9)]).taken.map((one) => one.temperatureC)).toEqual([60])
+    expect(takenForTheOther([{ ...row(20, 3), solvent: 'ethanol-95' }])).toEqual([
+      { ...row(20, 3, 'low'), solvent: 'ethanol-absolute' },
+    ])
   })
   test('formulae agree with structures', () => {
     // Hill order puts C and H first and the rest by alphabet; compare as counts.

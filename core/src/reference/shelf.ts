@@ -1,4 +1,20 @@
 export type Confidence = 'high' | 'medium' | 'low'
+/** A class of solubility: i under 0.1, sl to 1, s to 10, vs over 10 g per 100 mL; two where it is told both ways. */
+export const SOLUBILITY_CLASS_NAMES = ['i', 'i to sl', 'sl', 'sl to s', 's', 's to vs', 'vs'] as const
+export type SolubilityClass = (typeof SOLUBILITY_CLASS_NAMES)[number]
+/** What is told by class: at room temperature, and hot. */
+export const CLASS_COLUMNS = [
+  'water',
+  'ethanol',
+  'ether',
+  'toluene',
+  'hexane',
+  'waterHot',
+  'ethanolHot',
+] as const
+export type ClassColumn = (typeof CLASS_COLUMNS)[number]
+export type SolubilityClasses = Readonly<Partial<Record<ClassColumn, SolubilityClass>>>
+
 export interface Compound {
   readonly id: string
   readonly name: string
@@ -25,6 +41,8 @@ export interface Compound {
   readonly sublimes?: 'yes' | 'maybe' | 'no' | undefined
   /** Where it melts under hot water, °C. */
   readonly meltsUnderWaterC?: number | undefined
+  /** How well it dissolves, by class: for test tubes and for doubt, not for amounts. */
+  readonly solubilityClasses?: SolubilityClasses | undefined
   readonly synonyms: readonly string[]
   readonly source: string
 }

@@ -84,7 +84,7 @@ export function rinseDoubt(rinseML: number, rinsed: Rinsed, instead: string | nu
   const other = instead ? `, or rinse with ice-cold ${instead}, which hardly dissolves them` : ''
   const costG = Math.min(crystalsG, (coldGPer100ML * rinseML) / 100)
   if (rinseML > 0 && costG > COSTS_AT_MOST.unremarked * crystalsG)
-    return `${significant(rinseML, 3)} mL cold dissolves up to ${mass(costG)} of ${mass(crystalsG)} of crystals, ${significant((100 * costG) / crystalsG, 2)} %: ${most > 0 ? `rinse with ${most} mL at most` : 'press them dry and do not rinse'}${other}.`
+    return `${rinseML} mL cold dissolves up to ${mass(costG)} of ${mass(crystalsG)} of crystals, ${significant((100 * costG) / crystalsG, 2)} %: ${most > 0 ? `rinse with ${most} mL at most` : 'press them dry and do not rinse'}${other}.`
   if (isRinseShort(rinsed))
     return `1 mL for a gram of crystals would dissolve ${significant(coldGPer100ML, 2)} % of them: ${most > 0 && rinseML > 0 ? `only ${rinseML} mL is planned, dropped on after pressing` : 'they are pressed dry and not rinsed'}${other}.`
   if (rinseML <= 0) return null

@@ -50,10 +50,7 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
   const hot = (points: readonly SolubilityPoint[]) =>
     solubilityAt(points, hotC, productFusionKJPerMol).gPer100ML
   if (hot(poor) >= hot(good))
-    throw new ImpossibleInput(
-      'not-miscible',
-      'The second solvent dissolves more than the first when hot: were the two swapped?',
-    )
+    throw swapped()
   const productG = assay * crudeG
   const goodML = ((100 * productG) / hot(good)) * (1 + input.excess)
   const spareG = (poorML: number) => {
@@ -67,10 +64,7 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
     low = high
     high *= 1.5
     if (high > POOR_AT_MOST_TIMES * goodML)
-      throw new ImpossibleInput(
-        'not-miscible',
-        'The second solvent would not cloud the solution: it dissolves too much itself.',
-      )
+      throw neverClouds()
   }
   const poorML = bisect((ml) => spareG(ml) <= 0, low, high)
   const goodVolumeFraction = goodML / (goodML + poorML)
@@ -86,16 +80,30 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
   return { goodML, poorML, goodVolumeFraction, input: mixture, plan: planCrystallization(mixture) }
 }
 
+function swapped(): ImpossibleInput {
+  return new ImpossibleInput(
+    'not-miscible',
+    'The second solvent dissolves more than the first when hot: were the two swapped?',
+  )
+}
+
+function neverClouds(): ImpossibleInput {
+  return new ImpossibleInput(
+    'not-miscible',
+    'The second solvent would not cloud the solution: it dissolves too much itself.',
+  )
+}
+
 /** Shares of the first solvent that make a pair: outside them one of the two hardly counts. */
-const SHARE_OF_FIRST = { least: 0.1, most: 0.9, step: 0.01 } as const
+const SHARE_OF_FIRST = { least: 0.15, most: 0.85, step: 0.01 } as const
 /** Mixture for a gram of crude, mL: what is worked with gladly, and what can be at all. */
-const ML_PER_G = { glad: [3, 20], possible: [1.5, 40] } as const
+const ML_PER_G = { glad: [4, 20], possible: [1.5, 40] } as const
 /** A smaller volume is worth so much of the product. */
 const RECOVERY_FOR_VOLUME = 0.02
 
 /**
- * The pair to propose: its proportion is chosen for what comes back and for a volume to work with, between a tenth and
- * nine tenths of the first solvent. Of the proportions that come within 2 % of the best recovery, the one that needs
+ * The pair to propose: its proportion is chosen for what comes back and for a volume to work with, between 15 and 85 %
+ * of the first solvent. Of the proportions that come within 2 % of the best recovery, the one that needs
  * least. More of the first solvent is taken than just dissolves the product, since a solution that is nearly saturated
  * clouds with the first drops.
  *
@@ -109,8 +117,8 @@ export function proposedSolventPair(input: Omit<SolventPairInput, 'excess'>): So
     Math.log(solubilityAt(points, c, productFusionKJPerMol).gPer100ML)
   const [goodHot, poorHot] = [ln(good, hotC), ln(poor, hotC)]
   const [goodCold, poorCold] = [ln(good, coldC), ln(poor, coldC)]
-  // The wrong way round, or too much alike: said as for any pair.
-  if (goodHot - poorHot <= 1 / SHARE_OF_FIRST.most) return planSolventPair({ ...input, excess: 0 })
+  if (poorHot >= goodHot) throw swapped()
+  if (goodHot - poorHot <= 1 / SHARE_OF_FIRST.most) throw neverClouds()
   const shares: { readonly share: number; readonly mlPerG: number; readonly recovery: number }[] = []
   // Below this share more of the second solvent dissolves more: it would have clouded before.
   const least = Math.max(SHARE_OF_FIRST.least, 1 / (goodHot - poorHot) + SHARE_OF_FIRST.step)

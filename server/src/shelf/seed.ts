@@ -43,8 +43,22 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
     ),
     ...REFERENCE_SOLVENTS.filter((row) => isMended('solvent', row)).map(({ id }) => shelfKey('solvent', id)),
   ])
+  const reference = await referenceItems()
+  const pairs = new Set(
+    [...newest.values()].flatMap(({ sort, body }) => (sort === 'solubility' ? [pairOf(body as SolubilityRow)] : [])),
+  )
+  // What a later version knows is added; to a pair that has points here, whoever's they are, nothing is.
+  await putFirst(
+    db,
+    clock,
+    reference.filter(({ sort, id, body }) =>
+      sort === 'solubility'
+        ? !pairs.has(pairOf(body as SolubilityRow))
+        : (sort === 'compound' || sort === 'solvent') && !newest.has(shelfKey(sort, id)),
+    ),
+  )
   if (mended.size === 0) return
-  const items = (await referenceItems()).filter(({ sort, id }) => mended.has(shelfKey(sort, id)))
+  const items = reference.filter(({ sort, id }) => mended.has(shelfKey(sort, id)))
   await putRows(
     db,
     items.map((item) => ({
@@ -56,6 +70,7 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
 }
 
 const REFERENCE = 'reference'
+const pairOf = ({ compound, solvent }: Pick<SolubilityRow, 'compound' | 'solvent'>) => `${compound} ${solvent}`
 
 /** Adds points of the bench's own, which are no reference values, to the shelf. */
 export async function addOwnPoints(
@@ -82,7 +97,8 @@ async function referenceItems(): Promise<Item[]> {
     import('@ivory-crystal/core/reference'),
     import('@ivory-crystal/core/structures'),
   ])
-  const source = `${reference.REFERENCE_SOURCE}, compiled ${reference.REFERENCE_COMPILED}; set of version ${CORE_VERSION}`
+  const madeFor = `, compiled ${reference.REFERENCE_COMPILED}; set of version ${CORE_VERSION}`
+  const source = reference.REFERENCE_SOURCE + madeFor
   const origin = REFERENCE
   return [
     ...reference.REFERENCE_COMPOUNDS.map((row): Item => {
@@ -95,7 +111,10 @@ async function referenceItems(): Promise<Item[]> {
       origin,
       body: { ...row, source },
     })),
-    ...reference.REFERENCE_SOLUBILITIES.map((row) => ({ ...solubilityItem({ ...row, source }), origin })),
+    ...reference.REFERENCE_SOLUBILITIES.map((row) => ({
+      ...solubilityItem({ ...row, source: row.source + madeFor }),
+      origin,
+    })),
     ...benchItems(),
   ]
 }

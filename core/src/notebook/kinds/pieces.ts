@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import { CLASS_COLUMNS, SOLUBILITY_CLASS_NAMES } from '../../reference/shelf'
 
 /** A body without its readonly marks and brands, as a schema sees it. */
 type Plain<T> = T extends string | number | boolean | null | undefined
@@ -82,6 +83,9 @@ export const compound = Joi.object({
   vapour1mmHgC: celsius,
   sublimes: Joi.string().valid('yes', 'maybe', 'no'),
   meltsUnderWaterC: celsius,
+  solubilityClasses: Joi.object(
+    Object.fromEntries(CLASS_COLUMNS.map((column) => [column, Joi.string().valid(...SOLUBILITY_CLASS_NAMES)])),
+  ),
   synonyms: Joi.array().items(Joi.string().max(200)).max(40).required(),
   source: Joi.string().max(500).required(),
 })

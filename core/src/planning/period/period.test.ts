@@ -337,10 +337,10 @@ describe('the rest of a period is planned', () => {
   })
   test('late by more than two minutes the order stays and one sentence says by how much', () => {
     const plan = asOpened
-    const late = planned(demo, 9, plan)
+    const late = planned(demo, 20, plan)
     expect(late.makespanMin).toBeGreaterThan(plan.makespanMin + 2)
     expect(late.changed).toMatch(/^Over \d+ min later than planned: “.+” moves by \d+ min\.$/)
-    expectKept(tasks(demo, 9), late, 61)
+    expectKept(tasks(demo, 20), late, 72)
   })
   test('another order is taken where it gains three minutes, and it is said which', () => {
     const plan = asOpened

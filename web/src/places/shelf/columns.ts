@@ -2,7 +2,7 @@ import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core'
 import type { ShelfSort } from '../../ledger/api'
 
 /** How a value of a shelf row stands in a CSV cell. */
-type Cell = 'text' | 'number' | 'number or nothing' | 'text or nothing' | 'list'
+type Cell = 'text' | 'number' | 'number or nothing' | 'text or nothing' | 'list' | 'classes'
 
 /** The columns of each sort, in the order they are written; the names are the JSON's own. */
 export const COLUMNS: Readonly<
@@ -29,6 +29,7 @@ export const COLUMNS: Readonly<
     vapour1mmHgC: 'number',
     sublimes: 'text',
     meltsUnderWaterC: 'number',
+    solubilityClasses: 'classes',
     synonyms: 'list',
     source: 'text',
   },
@@ -117,6 +118,13 @@ function valueOf(text: string, cell: Cell): unknown {
         .split(';')
         .map((part) => part.trim())
         .filter((part) => part !== '')
+    case 'classes':
+      return Object.fromEntries(
+        text.split(';').map((part) => {
+          const [column = '', told = ''] = part.split(':')
+          return [column.trim(), told.trim()]
+        }),
+      )
     case 'number':
     case 'number or nothing': {
       const value = Number(text)
@@ -137,6 +145,13 @@ export function cellsOf(
     Object.keys(COLUMNS[sort]).map((name) => {
       const value = values[name]
       if (value === null || value === undefined) return [name, '']
+      if (typeof value === 'object' && !Array.isArray(value))
+        return [
+          name,
+          Object.entries(value)
+            .map(([column, told]) => `${column}: ${String(told)}`)
+            .join('; '),
+        ]
       return [name, Array.isArray(value) ? value.join('; ') : `${value as string | number}`]
     }),
   )

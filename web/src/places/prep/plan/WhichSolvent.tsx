@@ -14,6 +14,8 @@ import {
   type SolubilityRow,
   type Solvent,
   type SolventPart,
+  type TubeToTry,
+  tubesToTry,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
 import { Why } from '../../../parts/Why'
@@ -63,6 +65,11 @@ export function WhichSolvent({
   const ruledOut = ranked.filter(({ isRuledOut }) => isRuledOut)
   const unknown = ranked.filter(({ score, isRuledOut }) => score === null && !isRuledOut)
   const shut = shelf.solvents.filter(({ id }) => closed.includes(id))
+  const known = new Set(scored.map(({ solvent }) => solvent.id))
+  const tubes = tubesToTry(
+    compound,
+    shelf.solvents.filter(({ id }) => !closed.includes(id)),
+  ).filter(({ solvents }) => solvents.length > 1 || solvents.some(({ id }) => !known.has(id)))
   return (
     <>
       {scored.length === 0 && (
@@ -117,6 +124,13 @@ export function WhichSolvent({
           Closed by this lab’s house rules: {shut.map(({ name }) => name).join(', ')}.
         </p>
       )}
+      {scored.length === 1 && (
+        <p className="look mt-2 mb-0">
+          Hot and cold are known in {scored[0]?.solvent.name} only: the best of one is no choice. Try others in
+          test tubes.
+        </p>
+      )}
+      <TubesToTry tubes={tubes} />
       {unknown.length > 0 && (
         <p className="quiet mt-2">
           Not known, so not ranked: {unknown.map(({ solvent }) => solvent.name).join(', ')}. Add points on the
@@ -126,6 +140,29 @@ export function WhichSolvent({
     </>
   )
 }
+
+/** What to try in test tubes, by the classes handbooks tell. */
+function TubesToTry({ tubes }: { tubes: readonly TubeToTry[] }) {
+  if (tubes.length === 0) return null
+  return (
+    <section className="mt-3" aria-label="Worth a test tube">
+      <h3>Worth a test tube</h3>
+      <dl className="parts">
+        {tubes.slice(0, TUBES_SHOWN).map(({ solvents, because }) => {
+          const names = solvents.map(({ name }) => name).join(' and ')
+          return [
+            <dt key={names}>{capital(names)}</dt>,
+            <dd key={`${names} because`}>{because}.</dd>,
+          ]
+        })}
+      </dl>
+      <p className="quiet mb-0">
+        By the classes general handbooks tell, medium confidence: for what to try, not for amounts.
+      </p>
+    </section>
+  )
+}
+const TUBES_SHOWN = 5
 
 /** Where the solubilities of a row come from, and how sure they are. */
 function sourcesOf(rows: readonly SolubilityRow[]): string {

@@ -48,7 +48,7 @@ export function Drying({ prep }: { prep: PrepFacts }) {
           ))}
         </ol>
       )}
-      {rule.constantMassToleranceG === null && trend.length === 1 && (
+      {rule.by === 'minutes of air' && trend.length === 1 && (
         <p className="quiet mb-0">
           Weigh it again after more drying: the trend shows whether it still loses solvent.
         </p>
