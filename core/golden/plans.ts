@@ -31,7 +31,12 @@ export const KNOWN_PAIRS = [
 export const BATCHES_G = [0.1, 1, 10, 100]
 
 /** A draft as the plan’s form begins it, for a compound from a solvent. */
-export function draftFor(of: Compound, id: string, change: Partial<Draft> = {}, shelf: Shelf = PLANNING_SHELF): Draft {
+export function draftFor(
+  of: Compound,
+  id: string,
+  change: Partial<Draft> = {},
+  shelf: Shelf = PLANNING_SHELF,
+): Draft {
   return {
     ...ruleFields(DEFAULT_HOUSE_RULES),
     assayPercent: '90',
@@ -55,7 +60,12 @@ export function draftFor(of: Compound, id: string, change: Partial<Draft> = {}, 
   }
 }
 
-export function outcomeFor(of: Compound, draft: Draft, crudeG: number, shelf: Shelf = PLANNING_SHELF): Outcome {
+export function outcomeFor(
+  of: Compound,
+  draft: Draft,
+  crudeG: number,
+  shelf: Shelf = PLANNING_SHELF,
+): Outcome {
   return outcomeOf(draft, { crudeG, compound: of, shelf, closed: [] })
 }
 

@@ -3,15 +3,7 @@ import { tenths } from '../math/tenths'
 import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
-import {
-  byChanceC,
-  boiledOut,
-  isChecked,
-  isShownDry,
-  type Owners,
-  type Span,
-  WATCHED_FROM_C,
-} from './owners'
+import { byChanceC, boiledOut, isChecked, isShownDry, type Owners, type Span, WATCHED_FROM_C } from './owners'
 
 type Ends = BudgetRow['endC']
 

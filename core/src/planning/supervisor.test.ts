@@ -12,14 +12,7 @@ import {
   solventsOf,
   withSecond,
 } from '../index'
-import {
-  BATCHES_G,
-  draftFor,
-  KNOWN_PAIRS,
-  PLANNING_SHELF,
-  planOrRefusal,
-  readPlan,
-} from '../../golden/plans'
+import { BATCHES_G, draftFor, KNOWN_PAIRS, PLANNING_SHELF, planOrRefusal, readPlan } from '../../golden/plans'
 import { isFlammable } from '../reference/hazards'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
 import { REFERENCE_SOLVENTS } from '../reference/reference'

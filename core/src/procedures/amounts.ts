@@ -71,6 +71,7 @@ export const AMOUNTS = {
   whyNotIce: 'why it is kept out of ice, or nothing',
   wash: 'rinse volume',
   washLoss: 'most the rinse can cost',
+  getRinse: 'to get the rinse cold, a sentence, or nothing',
   air: 'drying time of house rules',
   dryIn: 'how it is dried',
   dryNever: 'how it must not be dried',
@@ -140,7 +141,7 @@ export function amountsOf(
     impurity: impurity?.name ?? 'the impurity',
     solvent: solvent.name,
     second: pair?.solvent.name ?? 'the second solvent',
-    rinse: pair ? `mixture of the two (${mixture(pair)})` : solvent.name,
+    rinse: rinseName(batch),
     vessel: glass.vessel ? `a ${glass.vessel}` : 'a large flask',
     underCondenser: needsReflux(input.crudeG, result.hotML)
       ? ', clamp it, fit a reflux condenser with the water running,'
@@ -252,6 +253,10 @@ function coolingOf({ input, solvent, pair, compound }: Batch) {
         : '',
     cold: `${input.coldC} °C`,
     ice: input.coldC < 0 ? 'ice with salt' : 'ice and water',
+    getRinse:
+      input.washML > 0
+        ? `Get ${ml(input.washML)} of ${rinseName({ solvent, pair })} ${iced ? 'ice-cold' : `cool (${input.coldC} °C)`}. `
+        : '',
     coldly: iced ? 'ice-cold' : `cool (${input.coldC} °C)`,
     whyNotIce: freezing
       ? `, not in ice: ${freezing.name} itself freezes at ${freezing.freezingPointC} °C`
@@ -307,6 +312,10 @@ function dryingOf(batch: Batch) {
 
 function belowMelting(c: number): string {
   return c > 40 ? 'well under where they melt' : `${c.toFixed(0)} °C under where they melt`
+}
+
+function rinseName({ solvent, pair }: Pick<Batch, 'solvent' | 'pair'>): string {
+  return pair ? `mixture of the two (${mixture(pair)})` : solvent.name
 }
 
 function mixture({ goodML, poorML }: NonNullable<Batch['pair']>): string {

@@ -30,7 +30,11 @@ export function isTakenOffHot({ result, inserts }: Pick<Batch, 'result' | 'inser
  * Solvent added for a while so that nothing comes down on the way, mL: through a filter six tenths over the least, poured
  * off grit three tenths, less what the plan has over it already.
  */
-export function filterExcessML({ result, pair, inserts }: Pick<Batch, 'result' | 'pair' | 'inserts'>): number {
+export function filterExcessML({
+  result,
+  pair,
+  inserts,
+}: Pick<Batch, 'result' | 'pair' | 'inserts'>): number {
   const [least, planned] = pair ? [pair.goodML, pair.goodML] : [result.minimumHotML, result.hotML]
   const excess = inserts.length > 0 ? FILTERING_EXCESS : POURING_EXCESS
   return Math.max(0, (1 + excess) * least - planned)

@@ -45,9 +45,7 @@ function rendered(
     station,
     text: filled(step.text, amounts),
     ...(caution ? { caution } : {}),
-    ...(step.timer
-      ? { timer: { timer: step.timer.timer, minutes: minutesOf(step.timer, batch) } }
-      : {}),
+    ...(step.timer ? { timer: { timer: step.timer.timer, minutes: minutesOf(step.timer, batch) } } : {}),
     ...(portions ? { portions } : {}),
     ...(asks ? { asks } : {}),
     ...(means ? { means } : {}),

@@ -70,7 +70,10 @@ describe('groups of a structure', () => {
     for (const smiles of SMILES) {
       const groups = reactiveGroupsOf(smiles)
       for (const [group, fragment] of FRAGMENTS)
-        if ((group !== 'acid halide' || !/Br|S\(/.test(smiles)) && !(group === 'aryl ester' && isLactone(smiles)))
+        if (
+          (group !== 'acid halide' || !/Br|S\(/.test(smiles)) &&
+          !(group === 'aryl ester' && isLactone(smiles))
+        )
           expect([smiles, group, groups.includes(group)]).toEqual([smiles, group, found(smiles, fragment)])
     }
     expect(reactiveGroupsOf('O=C(Br)c1ccccc1')).toEqual(['acid halide'])
@@ -178,7 +181,11 @@ describe('glass and time', () => {
     expect([5, 20, 100, 1000].map((ml) => coolingMin(15, ml))).toEqual([15, 15, 30, 85])
   })
   test('the rinse is 1 mL a gram and never more than the liquor', () => {
-    const of = (crystalsG: number, hotML: number, coldGPer100ML = 0.3) => ({ crystalsG, hotML, coldGPer100ML })
+    const of = (crystalsG: number, hotML: number, coldGPer100ML = 0.3) => ({
+      crystalsG,
+      hotML,
+      coldGPer100ML,
+    })
     expect([of(1.5, 11), of(2, 1.2), of(0.08, 0.5)].map(proposedRinseML)).toEqual([1.5, 1.2, 0.08])
     expect(rinseDoubt(1.5, of(1.5, 11))).toBeNull()
     expect(rinseDoubt(8, of(1.5, 11))).toContain('1 mL for a gram')
@@ -199,7 +206,13 @@ describe('glass and time', () => {
   })
   test('another rinse mixes with the liquor, dissolves hardly any, leaves in air and is not toxic', () => {
     const all = REFERENCE_SOLVENTS.map(({ id }) => referenceSolvent(id))
-    const cold: Readonly<Record<string, number>> = { acetone: 1, methanol: 0.1, toluene: 0.01, hexane: 0.01, '2-propanol': 1.5 }
+    const cold: Readonly<Record<string, number>> = {
+      acetone: 1,
+      methanol: 0.1,
+      toluene: 0.01,
+      hexane: 0.01,
+      '2-propanol': 1.5,
+    }
     const coldOf = ({ id }: Solvent) => cold[id] ?? null
     expect(rinseInstead([water], all, coldOf)?.id).toBe('acetone')
     expect(rinseInstead([water], all, () => 20)).toBeNull()

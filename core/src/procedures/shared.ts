@@ -277,7 +277,7 @@ export const COOL: readonly StepTemplate[] = [
     timer: { timer: 'cool', minutes: { small: 15 } },
     asks: 'temperature',
     meanwhile:
-      'Weigh the empty watch glass. Get {wash} of {rinse} {coldly}. Set up filter flask, trap and funnel. Pack a tube of the crude.',
+      'Weigh the empty glass. {getRinse}Set up filter flask, trap and funnel. Pack a tube of the crude.',
     stop: LEFT_IN_THE_FLASK,
     stopWhen: 'may stand',
   },

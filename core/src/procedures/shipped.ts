@@ -173,7 +173,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     cautions: [SPLITS, { text: 'Loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
-    meanwhile: 'Get {wash} of {rinse} {coldly}. Weigh out the centrifuge partner. Pack a tube of the crude.',
+    meanwhile: '{getRinse}Weigh out the centrifuge partner. Pack a tube of the crude.',
     stop: 'Once cold, with crystals in it: capped, labelled, upright in {store} until next week.',
     stopWhen: 'may stand',
   },

@@ -27,14 +27,21 @@ export function reactiveGroupsOf(smiles: string): readonly ReactiveGroup[] {
     atoms[i].bonds.filter(({ to, order }) => order === 2 && atoms[to]?.symbol === 'O').length === 2
   const found = new Set<ReactiveGroup>()
   atoms.forEach(({ symbol, bonds }, i) => {
-    if ((isCarbonyl(i) || isSulfonyl(i)) && bonds.some(({ to }) => HALOGENS.includes(atoms[to]?.symbol ?? '')))
+    if (
+      (isCarbonyl(i) || isSulfonyl(i)) &&
+      bonds.some(({ to }) => HALOGENS.includes(atoms[to]?.symbol ?? ''))
+    )
       found.add('acid halide')
     if (symbol !== 'O' || bonds.length !== 2) return
     const ends = bonds.map(({ to }) => to)
     const acyl = ends.filter(isCarbonyl).length
     if (acyl === 2) found.add('anhydride')
     // A lactone of a phenol, as coumarin, stands hot water: only an open ester is counted.
-    if (acyl === 1 && !isInRing(atoms, i) && ends.some((to) => atoms[to]?.aromatic === true && !isCarbonyl(to)))
+    if (
+      acyl === 1 &&
+      !isInRing(atoms, i) &&
+      ends.some((to) => atoms[to]?.aromatic === true && !isCarbonyl(to))
+    )
       found.add('aryl ester')
   })
   return [...found]

@@ -23,7 +23,9 @@ describe('the reference values', () => {
     for (const { name, cas } of REFERENCE_COMPOUNDS) {
       if (cas === null) continue
       const digits = cas.replaceAll('-', '')
-      const sum = [...digits.slice(0, -1)].reverse().reduce((total, digit, i) => total + (i + 1) * Number(digit), 0)
+      const sum = [...digits.slice(0, -1)]
+        .reverse()
+        .reduce((total, digit, i) => total + (i + 1) * Number(digit), 0)
       expect([name, /^\d{2,7}-\d\d-\d$/.test(cas), sum % 10]).toEqual([name, true, Number(digits.at(-1))])
     }
   })
@@ -44,7 +46,9 @@ describe('the reference values', () => {
       })
     }
     expect(
-      SOLUBILITIES_LEFT_OUT.map(({ row, because }) => `${row.compound} in ${row.solvent} at ${row.temperatureC}: ${because}`),
+      SOLUBILITIES_LEFT_OUT.map(
+        ({ row, because }) => `${row.compound} in ${row.solvent} at ${row.temperatureC}: ${because}`,
+      ),
     ).toEqual([
       'dl-malic-acid in water at 20: the first set has 125 g per 100 mL at 20 °C',
       'succinic-acid in ethanol-95 at 20: falls while the temperature rises, against its neighbour',
@@ -60,12 +64,15 @@ describe('the reference values', () => {
       confidence,
     })
     const first = [row(20, 2), row(60, 8)]
-    const taken = (...second: ReturnType<typeof row>[]) => takeIn(first, second).taken.map((one) => one.temperatureC)
+    const taken = (...second: ReturnType<typeof row>[]) =>
+      takeIn(first, second).taken.map((one) => one.temperatureC)
     expect(taken(row(20, 2.1), row(40, 4))).toEqual([])
     expect(taken(row(0, 1), row(90, 20))).toEqual([0, 90])
     expect(taken(row(0, 1, 'low'))).toEqual([])
     expect(takeIn(first, [row(90, 7)]).leftOut[0]?.because).toContain('against the rise')
-    expect(takeIn([], [row(20, 3), row(40, 2), row(60, 9)]).taken.map((one) => one.temperatureC)).toEqual([60])
+    expect(takeIn([], [row(20, 3), row(40, 2), row(60, 9)]).taken.map((one) => one.temperatureC)).toEqual([
+      60,
+    ])
     expect(takenForTheOther([{ ...row(20, 3), solvent: 'ethanol-95' }])).toEqual([
       { ...row(20, 3, 'low'), solvent: 'ethanol-absolute' },
     ])

@@ -31,7 +31,8 @@ const EXTENDS_BY_C = 5
 export function takeIn(first: readonly Omit<SolubilityRow, 'source'>[], second: readonly Row[]): TakenIn {
   const taken: Row[] = []
   const leftOut: LeftOut[] = []
-  const pairOf = (row: { readonly compound: string; readonly solvent: string }) => `${row.compound} ${row.solvent}`
+  const pairOf = (row: { readonly compound: string; readonly solvent: string }) =>
+    `${row.compound} ${row.solvent}`
   const held = grouped(first, pairOf)
   for (const [pair, rows] of grouped(second, pairOf)) {
     const sorted = [...rows].sort((p, q) => p.temperatureC - q.temperatureC)
@@ -43,7 +44,10 @@ export function takeIn(first: readonly Omit<SolubilityRow, 'source'>[], second: 
       })
       taken.push(...sorted.filter((row) => !falling.includes(row)))
       leftOut.push(
-        ...falling.map((row) => ({ row, because: 'falls while the temperature rises, against its neighbour' })),
+        ...falling.map((row) => ({
+          row,
+          because: 'falls while the temperature rises, against its neighbour',
+        })),
       )
       continue
     }

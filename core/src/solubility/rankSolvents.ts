@@ -238,8 +238,7 @@ function freezingPart({ solvent }: SolventCandidate, wishes: SolventWishes): Sco
 
 function dryingPart({ solvent }: SolventCandidate, wishes: SolventWishes): ScoredPart {
   const boilsC = boilsToC(solvent)
-  if (boilsC === null)
-    return { part: 'drying', score: null, sentence: 'Not known: its boiling point.' }
+  if (boilsC === null) return { part: 'drying', score: null, sentence: 'Not known: its boiling point.' }
   const [full, worthless] = wishes.boilingForDryingC
   return {
     part: 'drying',

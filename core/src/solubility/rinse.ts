@@ -118,7 +118,10 @@ export function rinseInstead(
   const found = solvents.flatMap((solvent) => {
     const cold = lying.some(({ id }) => id === solvent.id) ? null : coldOf(solvent)
     const mixes = lying.every((one) => miscibilityDoubt(one, solvent) === null)
-    return cold !== null && cold <= HARDLY_G_PER_100ML && mixes && (boilsToC(solvent) ?? Infinity) <= RINSE_BOILS_TO_C
+    return cold !== null &&
+      cold <= HARDLY_G_PER_100ML &&
+      mixes &&
+      (boilsToC(solvent) ?? Infinity) <= RINSE_BOILS_TO_C
       ? [{ solvent, cold }]
       : []
   })

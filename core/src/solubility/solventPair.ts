@@ -49,8 +49,7 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
   const { good, poor, hotC, crudeG, assay, washML, coldC, productFusionKJPerMol } = input
   const hot = (points: readonly SolubilityPoint[]) =>
     solubilityAt(points, hotC, productFusionKJPerMol).gPer100ML
-  if (hot(poor) >= hot(good))
-    throw swapped()
+  if (hot(poor) >= hot(good)) throw swapped()
   const productG = assay * crudeG
   const goodML = ((100 * productG) / hot(good)) * (1 + input.excess)
   const spareG = (poorML: number) => {
@@ -63,8 +62,7 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
   while (spareG(high) > 0) {
     low = high
     high *= 1.5
-    if (high > POOR_AT_MOST_TIMES * goodML)
-      throw neverClouds()
+    if (high > POOR_AT_MOST_TIMES * goodML) throw neverClouds()
   }
   const poorML = bisect((ml) => spareG(ml) <= 0, low, high)
   const goodVolumeFraction = goodML / (goodML + poorML)

@@ -45,7 +45,9 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
   ])
   const reference = await referenceItems()
   const pairs = new Set(
-    [...newest.values()].flatMap(({ sort, body }) => (sort === 'solubility' ? [pairOf(body as SolubilityRow)] : [])),
+    [...newest.values()].flatMap(({ sort, body }) =>
+      sort === 'solubility' ? [pairOf(body as SolubilityRow)] : [],
+    ),
   )
   // What a later version knows is added; to a pair that has points here, whoever's they are, nothing is.
   await putFirst(
@@ -70,7 +72,8 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
 }
 
 const REFERENCE = 'reference'
-const pairOf = ({ compound, solvent }: Pick<SolubilityRow, 'compound' | 'solvent'>) => `${compound} ${solvent}`
+const pairOf = ({ compound, solvent }: Pick<SolubilityRow, 'compound' | 'solvent'>) =>
+  `${compound} ${solvent}`
 
 /** Adds points of the bench's own, which are no reference values, to the shelf. */
 export async function addOwnPoints(

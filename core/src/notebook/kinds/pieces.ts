@@ -84,7 +84,9 @@ export const compound = Joi.object({
   sublimes: Joi.string().valid('yes', 'maybe', 'no'),
   meltsUnderWaterC: celsius,
   solubilityClasses: Joi.object(
-    Object.fromEntries(CLASS_COLUMNS.map((column) => [column, Joi.string().valid(...SOLUBILITY_CLASS_NAMES)])),
+    Object.fromEntries(
+      CLASS_COLUMNS.map((column) => [column, Joi.string().valid(...SOLUBILITY_CLASS_NAMES)]),
+    ),
   ),
   synonyms: Joi.array().items(Joi.string().max(200)).max(40).required(),
   source: Joi.string().max(500).required(),

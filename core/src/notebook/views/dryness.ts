@@ -87,9 +87,16 @@ export function airMinutes(timers: readonly Entry<'timer started'>[], until: Epo
   return dried / 60_000
 }
 
-function airSentence({ airMin, firstMin }: DryRule, dried: number | null, solvents: readonly Solvent[]): string {
+function airSentence(
+  { airMin, firstMin }: DryRule,
+  dried: number | null,
+  solvents: readonly Solvent[],
+): string {
   const names = listed(solvents.map(({ name }) => name))
-  const asks = airMin > firstMin && names ? `${capital(names)} ${solvents.length > 1 ? 'take' : 'takes'}` : 'House rules ask for'
+  const asks =
+    airMin > firstMin && names
+      ? `${capital(names)} ${solvents.length > 1 ? 'take' : 'takes'}`
+      : 'House rules ask for'
   if (dried !== null && dried >= airMin)
     return `In air for ${Math.floor(dried)} min by its timers: ${airMin} min ${airMin > firstMin && names ? `show it dry of ${names}` : 'are what house rules ask for'}. Two weighings that agree would show it too.`
   return dried === null || dried < 1
@@ -107,7 +114,11 @@ function constantReached(lastLossG: number, last: DryPoint | undefined): string 
 function constantWanted(
   trend: readonly DryPoint[],
   lastLossG: number | null,
-  { asks, toleranceG, betweenMin }: { readonly asks: string; readonly toleranceG: number; readonly betweenMin: number },
+  {
+    asks,
+    toleranceG,
+    betweenMin,
+  }: { readonly asks: string; readonly toleranceG: number; readonly betweenMin: number },
 ): string {
   const [before, last] = trend.slice(-2)
   const between = `${durationInWords(betweenMin)} of drying between`

@@ -337,10 +337,13 @@ describe('the rest of a period is planned', () => {
   })
   test('late by more than two minutes the order stays and one sentence says by how much', () => {
     const plan = asOpened
-    const late = planned(demo, 20, plan)
-    expect(late.makespanMin).toBeGreaterThan(plan.makespanMin + 2)
+    // Half an hour late another order saves time; later than that, it is this order that is kept.
+    const other = planned(demo, 30, plan)
+    expect(other.changed).toContain('that saves')
+    const late = planned(demo, 45, other)
+    expect(late.makespanMin).toBeGreaterThan(other.makespanMin + 2)
     expect(late.changed).toMatch(/^Over \d+ min later than planned: “.+” moves by \d+ min\.$/)
-    expectKept(tasks(demo, 20), late, 72)
+    expectKept(tasks(demo, 45), late, 97)
   })
   test('another order is taken where it gains three minutes, and it is said which', () => {
     const plan = asOpened
@@ -427,6 +430,28 @@ describe('when it gets late', () => {
     expect(lastStarts).toEqual([])
     expect(leave.map(({ of }) => of)).not.toEqual([])
     for (const { gets, stop } of leave) if (gets === 'to a stop') expect(stop).toMatch(/\.$/)
+  })
+  test('what dries over night is left spread, and only what follows it is put off', () => {
+    const overNight = golden.entries.map((entry): RawEntry => {
+      if (entry.kind !== 'plan fixed') return entry
+      const body = entry.body as Bodies['plan fixed']
+      const steps = body.steps.map((step) =>
+        step.id === 'spread-to-dry' ? { ...step, timer: { timer: 'dry' as const, minutes: 720 } } : step,
+      )
+      return { ...entry, body: { ...body, steps } }
+    })
+    const view = fold(overNight)
+    const all = tasks(view)
+    const { leave } = ifLate(all, terms, period.putOff, NOW, conduct(all, terms, period.putOff, NOW, null))
+    const [benzil] = leave
+    expect(leave).toHaveLength(1)
+    expect(benzil).toMatchObject({
+      of: BENZIL,
+      gets: 'to a stop',
+      stop: expect.stringContaining('Spread thin'),
+    })
+    expect(benzil?.setAside).toContain(`${BENZIL}/weigh`)
+    expect(benzil?.setAside).not.toContain(`${BENZIL}/dry`)
   })
 })
 

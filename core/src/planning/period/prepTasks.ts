@@ -6,6 +6,9 @@ import { ALONE, STOPS, unknownWork, WORKS } from './prepSaid'
 import { handsLeftAt, lastDone, leftOf, piecesOf, stateOfAlone, stateOfHands } from './prepStates'
 import { doneBetween, MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
 
+/** What takes longer than this by itself is for another day, min. */
+const OVER_NIGHT_MIN = 240
+
 /** The work of one prep from its crude to its dry, weighed product, as its fixed plan has it. */
 export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, name: string): void {
   const { plan } = prep
@@ -27,6 +30,11 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
       ...(isWatched && things.includes('hot plate') ? [TAGS.inSight] : []),
       ...(things.includes('balance') ? [TAGS.eyesAway] : []),
     ]
+    const lastStep = steps.at(-1)
+    const clock = lastStep?.timer?.timer ?? 'heat'
+    const stop = { stop: lastStep?.stop ?? null, stopLabel: STOPS[clock] ?? null }
+    // What goes on over night is left as it is once the hands are off it.
+    const isOverNight = last.aloneMin >= OVER_NIGHT_MIN
     let id: string | undefined
     let hands: TaskState = OPEN
     if (piece.handsMin > 0) {
@@ -44,14 +52,13 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
         needs: needsOf({ hands: 1 }, piece.uses),
         tags: tagsOf(piece.uses),
         isGuess: piece.isGuess,
+        ...(isOverNight ? stop : {}),
         waitsFor: first.waitsFor ?? 'all before',
         withinMin: first.withinMin,
         state: hands,
       })
     }
     if (last.aloneMin === 0) continue
-    const clock = steps.at(-1)?.timer?.timer ?? 'heat'
-    const lastStep = steps.at(-1)
     const lastHands =
       hands.is === 'open' && piece.handsMin === 0 ? lastDone(context.view, prep, pieces.slice(0, i)) : hands
     row.add({
@@ -64,8 +71,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
       needs: needsOf({}, last.aloneUses),
       tags: tagsOf(last.aloneUses, last.watch !== undefined),
       watch: last.watch ?? null,
-      stop: lastStep?.stop ?? null,
-      stopLabel: STOPS[clock] ?? null,
+      ...stop,
       state: stateOfAlone(context, prep, piece, lastHands, pieces.slice(i + 1)),
     })
   }

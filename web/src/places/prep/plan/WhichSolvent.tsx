@@ -126,8 +126,8 @@ export function WhichSolvent({
       )}
       {scored.length === 1 && (
         <p className="look mt-2 mb-0">
-          Hot and cold are known in {scored[0]?.solvent.name} only: the best of one is no choice. Try others in
-          test tubes.
+          Hot and cold are known in {scored[0]?.solvent.name} only: the best of one is no choice. Try others
+          in test tubes.
         </p>
       )}
       <TubesToTry tubes={tubes} />
@@ -150,10 +150,7 @@ function TubesToTry({ tubes }: { tubes: readonly TubeToTry[] }) {
       <dl className="parts">
         {tubes.slice(0, TUBES_SHOWN).map(({ solvents, because }) => {
           const names = solvents.map(({ name }) => name).join(' and ')
-          return [
-            <dt key={names}>{capital(names)}</dt>,
-            <dd key={`${names} because`}>{because}.</dd>,
-          ]
+          return [<dt key={names}>{capital(names)}</dt>, <dd key={`${names} because`}>{because}.</dd>]
         })}
       </dl>
       <p className="quiet mb-0">
