@@ -83,7 +83,7 @@ describe('every plan of the shelf, at 0.1, 1, 10 and 100 g', () => {
         return (
           from.group === 'water' &&
           c <= Math.min(110, of.meltLowC - 25, (of.vapour1mmHgC ?? Infinity) - 45) &&
-          !of.behaviour.includes('sublimes')
+          (!of.behaviour.includes('sublimes') || of.anhydrousAtC === c)
         )
       }),
     ).toEqual([])

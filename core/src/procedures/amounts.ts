@@ -9,7 +9,7 @@ import { attempt } from '../problems'
 import { type Batch, crudeInText, solventsOf } from './batch'
 import { wasteOf } from './waste'
 import { filterExcessML, ICE_REACHES_C, isByPipetteFilter, isTakenOffHot } from './conditions'
-import { dryingFor } from './drying'
+import { dryingFor, weighedAs } from './drying'
 import { type Glassware, glasswareFor } from './glassware'
 import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
 import { coolingMin, needsReflux } from '../solubility/glassware'
@@ -295,7 +295,10 @@ function dryingOf(batch: Batch) {
   const rule = dryRuleOf(batch.conventions.drying, solventsOf(batch), batch.compound)
   const inWhat = {
     air: 'leave them in air under a paper cover',
-    oven: `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
+    oven:
+      weighedAs(solventsOf(batch), batch.compound) === 'anhydrous'
+        ? `dry them in an oven at about ${drying.ovenC} °C, where their crystal water goes: ${batch.compound.name} is weighed without it`
+        : `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
     desiccator: 'dry them in a desiccator',
     'hood, then desiccator': `leave them in the hood until they no longer smell of ${solventsOf(batch)
       .map(({ name }) => name)

@@ -38,7 +38,8 @@ export function dryRuleOf(
 ): DryRule {
   const airMin = Math.max(house.atLeastMin, airMinutesOf(solvents))
   const { how } = dryingFor(solvents, compound)
-  const isSlow = how === 'desiccator' || how === 'hood, then desiccator'
+  // In air alone, what is wet with water or a high boiler takes as long as in a desiccator.
+  const isSlow = how !== 'oven' && (how !== 'air' || !Number.isFinite(airMin))
   return {
     by: house.constantMassToleranceG === null && Number.isFinite(airMin) ? 'minutes of air' : 'constant mass',
     firstMin: Math.max(1, house.atLeastMin),

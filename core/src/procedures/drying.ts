@@ -23,7 +23,7 @@ export interface Drying {
  * solvent spread in the hood until it no longer smells, then in a desiccator, since nothing wet with solvent goes into
  * an oven; from water in an oven, 25 °C under where it melts, 45 °C under where it has 1 mmHg of vapour, and 110 °C at
  * most. Where that is under 40 °C, or the solid is light and its vapour not known: in a desiccator. What goes off goes
- * in no oven and no vacuum; a hydrate is dried in air alone.
+ * in no oven and no vacuum; a hydrate is dried in air alone, or freed of its water in an oven where one is known to do it.
  *
  * @param solvents all that it crystallized from
  * @example dryingFor([water], adipicAcid) // { how: 'oven', ovenC: 110, never: null }
@@ -31,6 +31,12 @@ export interface Drying {
 export function dryingFor(solvents: readonly Solvent[], compound: Compound): Drying {
   const fromWater = solvents.some(({ group }) => group === 'water')
   const behaviour = behaviourOf(compound, fromWater)
+  if (weighedAs(solvents, compound) === 'anhydrous')
+    return {
+      how: 'oven',
+      ovenC: compound.anhydrousAtC ?? null,
+      never: `No hotter: at ${compound.anhydrousAtC} °C ${compound.name} loses the water it comes with and nothing else.`,
+    }
   if (behaviour === 'hydrate')
     return {
       how: 'air',
@@ -47,6 +53,18 @@ export function dryingFor(solvents: readonly Solvent[], compound: Compound): Dry
   return never === null && behaviour !== 'decomposes' && ovenC !== null
     ? { how: 'oven', ovenC, never }
     : { how: 'desiccator', ovenC: null, never }
+}
+
+/**
+ * Which form of a compound that comes as a hydrate is weighed: freed of its water where an oven is known to do that and
+ * the crystals are wet with water alone, else the hydrate; null for a compound that is no hydrate here.
+ */
+export function weighedAs(solvents: readonly Solvent[], compound: Compound): 'anhydrous' | 'hydrate' | null {
+  const fromWater = solvents.some(({ group }) => group === 'water')
+  if (behaviourOf(compound, fromWater) !== 'hydrate') return null
+  return compound.anhydrousAtC !== undefined && solvents.every(({ group }) => group === 'water')
+    ? 'anhydrous'
+    : 'hydrate'
 }
 
 /** The warmest oven a solid stands, °C; null where none is warm enough to help, or its vapour is not known. */

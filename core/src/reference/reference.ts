@@ -1,6 +1,7 @@
 import { REFERENCE_COMPOUNDS as FIRST_SET, type ReferenceCompound as FirstValues } from './compounds'
 import { MORE_COMPOUNDS } from './compoundsMore'
 import { SOLUBILITY_CLASSES } from './classes'
+import { HYDRATES, type HydrateValues } from './hydrates'
 import { PHYSICAL, type PhysicalValues } from './physical'
 import type { SolubilityClasses, SolubilityRow } from './shelf'
 import { REFERENCE_SOLUBILITIES as FIRST_POINTS } from './solubilities'
@@ -9,12 +10,14 @@ import { takeIn, takenForTheOther } from './takeIn'
 
 /** The reference compounds with their further values; a hazard that either set agreed on counts. */
 export type ReferenceCompound = FirstValues &
-  Partial<Omit<PhysicalValues, 'hazards'>> & { readonly solubilityClasses?: SolubilityClasses }
+  Partial<Omit<PhysicalValues, 'hazards'>> & {
+    readonly solubilityClasses?: SolubilityClasses
+  } & Partial<HydrateValues>
 export const REFERENCE_COMPOUNDS: readonly ReferenceCompound[] = [...FIRST_SET, ...MORE_COMPOUNDS].map(
   (compound) => {
     const more = PHYSICAL[compound.id]
     const solubilityClasses = SOLUBILITY_CLASSES[compound.id]
-    const classes = solubilityClasses ? { solubilityClasses } : {}
+    const classes = { ...(solubilityClasses ? { solubilityClasses } : {}), ...HYDRATES[compound.id] }
     if (!more) return { ...compound, ...classes }
     const hazards = [...new Set([...compound.hazards, ...more.hazards])].sort()
     const hazardsToCheck = more.hazardsToCheck.filter((code) => !hazards.includes(code))

@@ -41,6 +41,10 @@ export interface Compound {
   readonly sublimes?: 'yes' | 'maybe' | 'no' | undefined
   /** Where it melts under hot water, °C. */
   readonly meltsUnderWaterC?: number | undefined
+  /** Molecules of water for one of the compound in what comes from cold water. */
+  readonly hydrateWaters?: number | undefined
+  /** An oven at this temperature takes that water out and harms nothing, °C. */
+  readonly anhydrousAtC?: number | undefined
   /** How well it dissolves, by class: for test tubes and for doubt, not for amounts. */
   readonly solubilityClasses?: SolubilityClasses | undefined
   readonly synonyms: readonly string[]

@@ -83,6 +83,8 @@ export const compound = Joi.object({
   vapour1mmHgC: celsius,
   sublimes: Joi.string().valid('yes', 'maybe', 'no'),
   meltsUnderWaterC: celsius,
+  hydrateWaters: number.positive().max(30),
+  anhydrousAtC: celsius,
   solubilityClasses: Joi.object(
     Object.fromEntries(
       CLASS_COLUMNS.map((column) => [column, Joi.string().valid(...SOLUBILITY_CLASS_NAMES)]),

@@ -1,6 +1,7 @@
 import type { EpochMs } from '../../ids'
 import type { Compound, Solvent } from '../../reference/shelf'
 import { hazardLine } from '../../reference/hazards'
+import { signalWordOf } from '../../reference/pictograms'
 import type { Weighed } from '../kinds/weighed/kind'
 import { type PrepFacts, sampleOf } from './prep'
 import { capital } from '../../words'
@@ -21,6 +22,9 @@ export interface LabelFacts {
   readonly atMs: EpochMs
   readonly author: string
   readonly hazards: string
+  /** Hazard codes of all that is in it, for pictograms, and the signal word on file where it is the solid alone. */
+  readonly codes: readonly string[]
+  readonly signalWord: 'Danger' | 'Warning' | undefined
   /** How it is left until it is gone on with; null once it is judged and signed. */
   readonly notFinished: string | null
 }
@@ -51,6 +55,8 @@ export function labelsOf(prep: PrepFacts): readonly LabelFacts[] {
     atMs: lastMs,
     author,
     hazards: hazardLine(compound.hazards),
+    codes: compound.hazards,
+    signalWord: compound.signalWord,
     notFinished: null,
     ...rest,
   })
@@ -78,6 +84,12 @@ export function labelsOf(prep: PrepFacts): readonly LabelFacts[] {
     labels.push(
       of('mother liquor', `Mother liquor of ${title} in ${solvents.map(({ name }) => name).join(' and ')}`, {
         hazards: hazardLine(together(compound, solvents)),
+        codes: together(compound, solvents),
+        signalWord:
+          signalWordOf(
+            together(compound, solvents),
+            compound.signalWord === 'Danger' ? 'Danger' : undefined,
+          ) ?? undefined,
         notFinished: 'Keep until the yield is known.',
       }),
     )

@@ -30,6 +30,7 @@ import { clock } from '../../app/clock'
 import { useInstruments } from '../../ledger/instruments'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 import { HeatingPlan } from './HeatingPlan'
+import { TakeCare } from '../../parts/TakeCare'
 import { PackingTrouble } from './PackingTrouble'
 import { Schools } from './Schools'
 import { readSlots, type SlotDraft, startingSlots } from './tubes'
@@ -152,6 +153,7 @@ export function MeltPlan({
           Capillaries are sharp: glass waste when done, never cleaned out. A heated block looks the same hot
           or cold.
         </p>
+        {prep && <TakeCare compound={prep.opened.body.compound} />}
       </div>
       <div>
         <h2>The heating</h2>

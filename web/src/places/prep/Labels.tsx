@@ -3,6 +3,7 @@ import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import { type LabelFacts, type Labelled, labelsOf, prepOf, type PrepId } from '@ivory-crystal/core'
+import { Pictograms } from '../../drawings/Pictograms'
 import { QrCode } from '../../drawings/QrCode'
 import { day, netMassText } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
@@ -92,7 +93,7 @@ export function Labels() {
 }
 
 function Label({ label, address }: { label: LabelFacts; address: string }) {
-  const { what, name, mass, about, atMs, author, hazards, notFinished } = label
+  const { what, name, mass, about, atMs, author, hazards, codes, signalWord, notFinished } = label
   return (
     <article className={css.label}>
       <div className={css.words}>
@@ -107,7 +108,9 @@ function Label({ label, address }: { label: LabelFacts; address: string }) {
           {mass?.from === 'simulated balance' ? ' · simulated balance' : ''}
         </p>
         {notFinished && <p>{notFinished}</p>}
-        <p className={css.hazards}>{hazards}</p>
+        <p className={css.hazards}>
+          <Pictograms hazards={codes} told={signalWord} size={26} /> {hazards}
+        </p>
       </div>
       <div className={css.code}>
         <QrCode text={address} label={`Code of ${address}`} />

@@ -8,6 +8,7 @@ import {
   judgementOf,
   LOCAL_RULES,
   lossesOf,
+  hydrateOf,
   odditiesOf,
   ownWordsOf,
   photographsOf,
@@ -21,6 +22,7 @@ import {
 import { capital, clock, day, fixed, millilitres, netMassText, withUncertainty } from '../../format/format'
 import { ladderRows } from '../../parts/ladderRows'
 import { Gallery } from '../../parts/Photographs'
+import { HazardMarks } from '../../parts/TakeCare'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
@@ -75,6 +77,10 @@ export function PageBody({
             </>
           )}
           <h2>Hazards and disposal</h2>
+          <HazardMarks
+            compound={prep.opened.body.compound}
+            solvents={[plan?.solvent, plan?.pair?.solvent].filter((one) => one !== undefined)}
+          />
           {cautionsFor(
             prep.opened.body.compound,
             plan?.solvent ?? null,
@@ -201,6 +207,7 @@ function Data({ prep }: { prep: PrepFacts }) {
           )}
         </tbody>
       </table>
+      {hydrateOf(prep) && <p className="look">{hydrateOf(prep)?.sentence}</p>}
       {recovery.ok &&
         odditiesOf(view, prep.id).map(({ code, sentence }) => (
           <p key={code} className="look">

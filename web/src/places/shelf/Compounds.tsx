@@ -2,7 +2,16 @@ import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ColumnDef } from '@tanstack/react-table'
 import { useSearchParams } from 'react-router'
-import { type Compound, hazardLine, hazardStatement, type Shelf, meltingValueOf } from '@ivory-crystal/core'
+import {
+  CLASS_COLUMNS,
+  type ClassColumn,
+  type Compound,
+  hazardLine,
+  hazardStatement,
+  type Shelf,
+  meltingValueOf,
+} from '@ivory-crystal/core'
+import { Pictograms } from '../../drawings/Pictograms'
 import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Structure } from '../../parts/Structure'
@@ -10,6 +19,16 @@ import { CompoundForm } from './CompoundForm'
 import { ShelfList } from './ShelfList'
 import { matches, readSearch } from './search'
 import { Versions } from './Versions'
+
+const CLASS_NAMES: Readonly<Record<ClassColumn, string>> = {
+  water: 'water',
+  ethanol: 'ethanol',
+  ether: 'ether',
+  toluene: 'toluene',
+  hexane: 'hexane',
+  waterHot: 'hot water',
+  ethanolHot: 'hot ethanol',
+}
 
 const COLUMNS: ColumnDef<Compound>[] = [
   {
@@ -156,8 +175,7 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
         )}
         <dt>Hazards</dt>
         <dd>
-          {compound.signalWord && <b>{compound.signalWord}. </b>}
-          {hazardLine(compound.hazards)}
+          <Pictograms hazards={compound.hazards} told={compound.signalWord} /> {hazardLine(compound.hazards)}
           {compound.hazardsToCheck && compound.hazardsToCheck.length > 0 && (
             <span className="quiet">
               {' '}
@@ -171,6 +189,32 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
             <dd>
               at {fixed(compound.vapour1mmHgC, 1)} °C{' '}
               <span className="quiet">at most of medium confidence</span>
+            </dd>
+          </>
+        )}
+        {compound.hydrateWaters !== undefined && (
+          <>
+            <dt>From cold water</dt>
+            <dd>
+              with {compound.hydrateWaters} H₂O
+              {compound.anhydrousAtC === undefined
+                ? ', weighed as such'
+                : `, which goes at ${compound.anhydrousAtC} °C`}{' '}
+              <span className="quiet">medium confidence</span>
+            </dd>
+          </>
+        )}
+        {compound.solubilityClasses && (
+          <>
+            <dt>Dissolves</dt>
+            <dd>
+              {CLASS_COLUMNS.flatMap((column) => {
+                const told = compound.solubilityClasses?.[column]
+                return told === undefined ? [] : [`${CLASS_NAMES[column]} ${told}`]
+              }).join('; ')}{' '}
+              <span className="quiet">
+                i under 0.1, sl to 1, s to 10, vs over 10 g per 100 mL; by general handbooks, for what to try
+              </span>
             </dd>
           </>
         )}

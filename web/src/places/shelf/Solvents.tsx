@@ -4,7 +4,8 @@ import { SaidWrong } from '../../parts/InlineField'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ColumnDef } from '@tanstack/react-table'
-import { hazardLine, type Shelf, type Solvent } from '@ivory-crystal/core'
+import { boilsFromC, boilsInWords, hazardLine, type Shelf, type Solvent } from '@ivory-crystal/core'
+import { Pictograms } from '../../drawings/Pictograms'
 import { fixed } from '../../format/format'
 import { cellsOf, rowOf, shortNameOf } from './columns'
 import { Choice, Field } from '../../parts/Field'
@@ -21,9 +22,18 @@ const COLUMNS: ColumnDef<Solvent>[] = [
       </button>
     ),
   },
+  {
+    header: 'boils, °C',
+    id: 'boils',
+    accessorFn: (solvent) => boilsFromC(solvent) ?? undefined,
+    meta: { numeric: true },
+    cell: ({ row: { original } }) =>
+      original.boilingPointC === null
+        ? (boilsInWords(original)?.replace(' °C', '') ?? 'not known')
+        : fixed(original.boilingPointC, 1),
+  },
   ...(
     [
-      ['boils, °C', 'boilingPointC'],
       ['freezes, °C', 'freezingPointC'],
       ['flash point, °C', 'flashPointC'],
     ] as const
@@ -127,12 +137,21 @@ function SolventForm({ before, onDone }: { before: Solvent | null; onDone: (id: 
       onSubmit={form.onSubmit}
     >
       <h2>{before?.name ?? 'A new solvent'}</h2>
-      {before && <p className="quiet mb-0">{hazardLine(before.hazards)}</p>}
+      {before && (
+        <p className="quiet mb-0">
+          <Pictograms hazards={before.hazards} /> {hazardLine(before.hazards)}
+        </p>
+      )}
       <Field label="name" value={of('name')} onChange={set('name')} />
       <div className="row-of flex-nowrap">
         <Field label="boils, °C" value={of('boilingPointC')} onChange={set('boilingPointC')} />
         <Field label="freezes, °C" value={of('freezingPointC')} onChange={set('freezingPointC')} />
         <Field label="flash point, °C" value={of('flashPointC')} onChange={set('flashPointC')} />
+      </div>
+      <div className="row-of flex-nowrap">
+        <Field label="or boils from, °C" value={of('boilingFromC')} onChange={set('boilingFromC')} />
+        <Field label="to, °C" value={of('boilingToC')} onChange={set('boilingToC')} />
+        <Field label="lights by itself, °C" value={of('autoignitionC')} onChange={set('autoignitionC')} />
       </div>
       <div className="row-of flex-nowrap">
         <Field

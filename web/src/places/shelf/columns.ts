@@ -29,6 +29,8 @@ export const COLUMNS: Readonly<
     vapour1mmHgC: 'number',
     sublimes: 'text',
     meltsUnderWaterC: 'number',
+    hydrateWaters: 'number',
+    anhydrousAtC: 'number',
     solubilityClasses: 'classes',
     synonyms: 'list',
     source: 'text',

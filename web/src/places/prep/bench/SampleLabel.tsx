@@ -2,6 +2,7 @@ import css from './SampleLabel.module.css'
 import { useEffect } from 'react'
 import { createPortal } from 'react-dom'
 import { hazardLine, type PrepFacts, type Step } from '@ivory-crystal/core'
+import { Pictograms } from '../../../drawings/Pictograms'
 import { day } from '../../../format/format'
 import { clock } from '../../../app/clock'
 
@@ -25,6 +26,8 @@ export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Ste
   const { compound, title } = prep.opened.body
   const plan = prep.plan?.body
   const flask = step.station === 'weigh' ? 'crystals, drying' : 'crystals in their liquor'
+  const solvents = step.station === 'weigh' ? [] : [plan?.solvent, plan?.pair?.solvent]
+  const hazards = [...new Set([...compound.hazards, ...solvents.flatMap((one) => one?.hazards ?? [])])]
   return createPortal(
     <section className={css.sampleLabel} aria-label="Sample label">
       <b>{title}</b>
@@ -38,12 +41,12 @@ export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Ste
         {prep.opened.author}, {day(clock.now())}
       </span>
       <span>
-        {hazardLine([
-          ...new Set([
-            ...compound.hazards,
-            ...(step.station === 'weigh' ? [] : (plan?.solvent.hazards ?? [])),
-          ]),
-        ])}
+        <Pictograms
+          hazards={hazards}
+          told={step.station === 'weigh' ? compound.signalWord : undefined}
+          size={26}
+        />{' '}
+        {hazardLine(hazards)}
       </span>
     </section>,
     document.body,

@@ -13,6 +13,7 @@ import {
 import { dayAndClock, fixed, grams, millilitres } from '../../../format/format'
 import { PrintButton } from '../../../parts/PrintButton'
 import { ObservationLine } from '../../../parts/ObservationLine'
+import { HazardMarks } from '../../../parts/TakeCare'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { useNotebook } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
@@ -142,6 +143,7 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
         {facts.map(([name, value]) => [<dt key={`${name} name`}>{name}</dt>, <dd key={name}>{value}</dd>])}
       </dl>
       <h3>Take care</h3>
+      <HazardMarks compound={compound} solvents={pair ? [solvent, pair.solvent] : [solvent]} />
       <p>
         {cautionsFor(compound, solvent, pair?.solvent ?? null, input.hotC).join(' ')} {LOCAL_RULES}
       </p>

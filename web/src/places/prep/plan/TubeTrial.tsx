@@ -15,6 +15,7 @@ import {
   TRIAL_CAUTION,
 } from '@ivory-crystal/core'
 import { capital, fixed } from '../../../format/format'
+import { TakeCare } from '../../../parts/TakeCare'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 
@@ -39,6 +40,7 @@ export function TubeTrial({
         latest trial of a solvent counts; earlier ones stay in the log. {LOCAL_RULES}
       </p>
       <p className="caution">{TRIAL_CAUTION}</p>
+      <TakeCare compound={prep.opened.body.compound} />
       {trials.length > 0 && (
         <table className="lines stacks">
           <thead>

@@ -1,4 +1,5 @@
 import { cautionsFor, LOCAL_RULES, type PlanFixed, whyThisSolvent } from '@ivory-crystal/core'
+import { HazardMarks } from '../../../parts/TakeCare'
 
 /** Why this solvent works here, and what to take care of. */
 export function WhyAndCare(
@@ -20,6 +21,7 @@ export function WhyAndCare(
       </section>
       <section>
         <h3>Take care</h3>
+        <HazardMarks compound={compound} solvents={pair ? [solvent, pair.solvent] : [solvent]} />
         {cautionsFor(compound, solvent, pair?.solvent ?? null, plan.input.hotC).map((caution) => (
           <p key={caution} className="quiet mt-1 mb-1">
             {caution}

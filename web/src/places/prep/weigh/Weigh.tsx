@@ -1,6 +1,7 @@
 import { Link, useSearchParams } from 'react-router'
 import {
   crudeInText,
+  hydrateOf,
   odditiesOf,
   type PrepFacts,
   recoveryOf,
@@ -10,6 +11,7 @@ import {
 import { fixed, netMassText, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'
+import { TakeCare } from '../../../parts/TakeCare'
 import { Tabs } from '../../../parts/Tabs'
 import { Why } from '../../../parts/Why'
 import { useNotebook } from '../../../ledger/notebook'
@@ -48,6 +50,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
   const crude = sampleOf(prep, 'crude')
   const product = sampleOf(prep, 'product')
   const recovery = recoveryOf(prep)
+  const hydrate = hydrateOf(prep)
   const planned = prep.plan?.body.result
   const crudeMass = crude?.weighing ? netMassText(crude.weighing.body) : null
   const fromCrude =
@@ -56,6 +59,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
   return (
     <div className="columns two">
       <div className="stack">
+        <TakeCare compound={prep.opened.body.compound} />
         {product && (
           <SampleMass
             sample={product}
@@ -88,6 +92,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
                   </Figure>
                 )}
               </dl>
+              {hydrate && <p className="look">{hydrate.sentence}</p>}
               <Oddities oddities={odditiesOf(view, prep.id)} />
               <div className="row-of mt-2">
                 <Link className="btn btn-primary" to={`${base}/melt`}>

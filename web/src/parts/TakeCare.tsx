@@ -1,0 +1,32 @@
+import { type Compound, LOCAL_RULES, solidCaution, type Solvent } from '@ivory-crystal/core'
+import { Pictograms } from '../drawings/Pictograms'
+import { capital } from '../format/format'
+
+/** Pictograms and signal word of everything on the bench, one line to each. */
+export function HazardMarks({
+  compound,
+  solvents = [],
+}: {
+  compound: Compound
+  solvents?: readonly Solvent[]
+}) {
+  const marked = [
+    { name: compound.name, hazards: compound.hazards, told: compound.signalWord },
+    ...solvents.map(({ name, hazards }) => ({ name, hazards, told: undefined })),
+  ].filter(({ hazards }) => hazards.length > 0)
+  return marked.map(({ name, hazards, told }) => (
+    <p key={name} className="mt-1 mb-1">
+      <Pictograms hazards={hazards} told={told} /> {capital(name)}
+    </p>
+  ))
+}
+
+/** What the solid on the balance or in the tube asks for, on the screen where it is handled. */
+export function TakeCare({ compound }: { compound: Compound }) {
+  return (
+    <section aria-label="Take care" className="caution">
+      <Pictograms hazards={compound.hazards} told={compound.signalWord} size={30} /> {solidCaution(compound)}{' '}
+      <span className="quiet">{LOCAL_RULES}</span>
+    </section>
+  )
+}
