@@ -54,7 +54,7 @@ describe('every plan of the shelf, at 0.1, 1, 10 and 100 g', () => {
         const isStirred = steps.some(({ id }) => id === 'dissolve-by-drops')
         const solvent = steps.find(({ id }) => id === 'heat-solvent')?.text ?? ''
         return (
-          /with a boiling stone/.test(solvent) &&
+          (/with a boiling stone/.test(solvent) || /held at/.test(solvent)) &&
           (!isRound || /boiling stones \(or a stirring bar\)/.test(caution)) &&
           (!isStirred || /Stirring stands in for the boiling stone/.test(words))
         )

@@ -12,7 +12,7 @@ import { filterExcessML, ICE_REACHES_C, isByPipetteFilter, isTakenOffHot } from 
 import { dryingFor, weighedAs } from './drying'
 import { type Glassware, glasswareFor } from './glassware'
 import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
-import { coolingMin, needsReflux } from '../solubility/glassware'
+import { coolingMin, flaskForML, needsReflux, roundFlaskForML } from '../solubility/glassware'
 import { freezesNearIce } from '../solubility/volume'
 import { capital } from '../words'
 
@@ -30,6 +30,8 @@ const LOWERED_UNDER_WATER_C = 40
 const LOWERED_IN_SOLVENT_C = 15
 /** Held cooler than this nothing is boiled away; it goes off by itself, °C. */
 const EVAPORATES_FROM_C = 50
+/** Solvent alone may fill two thirds of its flask, where what is swirled may fill half. */
+const SOLVENT_FILLS = 0.75
 /** What a watch glass, and what a dish, takes of crystals spread thin, g. */
 const SPREAD_G = { watchGlass: 5, dish: 30 } as const
 
@@ -77,11 +79,14 @@ export const AMOUNTS = {
   dryNever: 'how it must not be dried',
   spread: 'minutes of air still to come after the first',
   between: 'drying between two weighings',
-  glass: 'what the crystals are spread on',
+  spreadOn: 'how and on what the crystals are spread, the beginning of a sentence',
   splits: 'that hot solvent splits it, a sentence, or nothing',
   filterThrough: 'how a small or large volume is filtered hot',
   awayAgain: 'how solvent added for a while is taken off again',
   orLessSolvent: 'how some solvent is let go where nothing comes',
+  solventFlask: 'a flask for the hot solvent, by size',
+  secondFlask: 'the same for the second solvent',
+  withStone: 'the boiling stone, where it boils',
   store: 'where it stands until next week',
   liquorWaste: 'waste stream of the liquor',
   guard: 'what handling the solid asks for',
@@ -91,16 +96,16 @@ export type Amount = keyof typeof AMOUNTS
 
 /** mL as it is poured: two decimals under 1, one under 100, none above. */
 function ml(value: number): string {
-  return `${value.toFixed(value < 1 ? 2 : value < 100 ? 1 : 0)} mL`
+  const isWhole = value >= 20 && Number.isInteger(value)
+  return `${value.toFixed(value < 1 ? 2 : value < 100 && !isWhole ? 1 : 0)} mL`
 }
 /** mL where “about” stands before it. */
 function aboutML(value: number): string {
   return `${value < 1 ? value.toFixed(1) : value < 10 ? (Math.round(2 * value) / 2).toString() : Math.round(value).toString()} mL`
 }
-/** A mass as far as such an estimate goes: under 0.1 g in mg, and under 1 mg only that. */
+/** A mass as far as such an estimate goes: under 0.1 g in whole mg, and never less than one. */
 function g(value: number): string {
-  if (value < 0.001) return 'under 1 mg'
-  if (value < 0.1) return `${Math.round(1000 * value)} mg`
+  if (value < 0.1) return `${Math.max(1, Math.round(1000 * value))} mg`
   return `${value.toFixed(value < 10 ? 2 : 1)} g`
 }
 /** Vessel and collector of a batch, with room for what is added to take it off hot. */
@@ -157,7 +162,7 @@ export function amountsOf(
     store: solventsOf(batch).some(({ hazards }) => isFlammable(hazards))
       ? 'the flammables’ store'
       : 'its tray in the hood',
-    glass: glassFor(result.crystalMassG),
+    spreadOn: spreadOn(procedure.collect, result.crystalMassG),
     splits: splitsOf(batch),
     filterThrough: filterThrough(batch),
     awayAgain: needsReflux(input.crudeG, result.hotML)
@@ -178,8 +183,10 @@ function volumesOf({ pair, result, impurity, input, inserts }: Batch) {
     result.hotML >= result.impurityStaysDissolvedML &&
     result.impurityStaysDissolvedML > result.minimumHotML
   return {
-    heat: aboutML(1.3 * main + (result.hotML < 3 ? 0.5 : 2)),
-    heatSecond: aboutML(1.3 * (pair?.poorML ?? 0) + (result.hotML < 3 ? 0.5 : 2)),
+    heat: aboutML(heatedML(main, result.hotML)),
+    heatSecond: aboutML(heatedML(pair?.poorML ?? 0, result.hotML)),
+    solventFlask: solventFlask(heatedML(main, result.hotML), needsReflux(input.crudeG, result.hotML)),
+    secondFlask: solventFlask(heatedML(pair?.poorML ?? 0, result.hotML), false),
     third: ml(wettingML({ pair, result })),
     least: ml(result.minimumHotML),
     volume: ml(result.hotML),
@@ -196,6 +203,18 @@ function volumesOf({ pair, result, impurity, input, inserts }: Batch) {
   }
 }
 
+/** Solvent to heat so that there is enough of it hot, mL. */
+function heatedML(neededML: number, hotML: number): number {
+  return 1.3 * neededML + (hotML < 3 ? 0.5 : 2)
+}
+
+/** A flask that so much hot solvent leaves a third of empty. */
+function solventFlask(ml: number, isRound: boolean): string {
+  const size = (isRound ? roundFlaskForML : flaskForML)(ml * SOLVENT_FILLS)
+  const shape = isRound ? 'round-bottomed flask' : 'flask'
+  return size === null ? `a large ${shape}` : `a ${size} mL ${shape}`
+}
+
 function heatingOf(batch: Batch) {
   const { input } = batch
   const solvents = solventsOf(batch)
@@ -206,6 +225,7 @@ function heatingOf(batch: Batch) {
   const because = whyHeatedSo(batch, heat, boilsC)
   return {
     boiling: boilsC === null ? 'boiling point' : `${boilsC} °C`,
+    withStone: heat.notAboveC === null ? ', with a boiling stone,' : ',',
     plate: heat.setC === null ? 'a little above boiling' : `${heat.setC} °C`,
     onHeat: `${place}${because}`,
     onHeatTube: `${place.replace('on a hot plate', 'in a heating block').replace('in a heating block, or an oil or sand bath', 'in a heating block')}${because}`,
@@ -271,10 +291,21 @@ function meltsInC({ meltLowC, meltsUnderWaterC }: Compound, solvents: readonly S
     : meltLowC - LOWERED_IN_SOLVENT_C
 }
 
-/** What so many grams of crystals are spread on. */
-function glassFor(crystalsG: number): string {
-  if (crystalsG <= SPREAD_G.watchGlass) return 'the weighed watch glass'
-  return crystalsG <= SPREAD_G.dish ? 'a weighed crystallizing dish' : 'weighed trays or dishes, thinly'
+/** How and on what so many grams of crystals are spread, by what they were collected in. */
+function spreadOn(collect: Procedure['collect'], crystalsG: number): string {
+  switch (collect) {
+    case 'centrifuge tube':
+      return 'Leave the crystals in their weighed tube, open and on its side,'
+    case 'Craig tube':
+      return 'Leave the crystals spread in the weighed vial, open,'
+    case 'watch glass':
+      return 'Leave the crystals on their weighed glass'
+    default:
+      if (crystalsG <= SPREAD_G.watchGlass) return 'Spread the crystals on the weighed watch glass'
+      return crystalsG <= SPREAD_G.dish
+        ? 'Spread the crystals in a weighed crystallizing dish'
+        : 'Spread the crystals on weighed trays'
+  }
 }
 
 function splitsOf(batch: Batch): string {
@@ -301,6 +332,7 @@ function dryingOf(batch: Batch) {
         : `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
     desiccator: 'dry them in a desiccator',
     'hood, then desiccator': `leave them in the hood until they no longer smell of ${solventsOf(batch)
+      .filter(({ group }) => group !== 'water')
       .map(({ name }) => name)
       .join(' or ')}, overnight if need be, then dry them in a desiccator`,
   }

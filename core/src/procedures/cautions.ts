@@ -63,14 +63,18 @@ function handsAndFace(hazards: readonly string[]): string {
   return asksForGloves(hazards) ? ' Gloves.' : ''
 }
 
-/** What to take care of with a solid alone: every hazard on file, what is to be looked up, and what it asks for. */
+/**
+ * What to take care of with a solid alone: every hazard on file, what is to be looked up, and what it asks for; without
+ * the signal word where pictograms stand beside it.
+ */
 export function solidCaution(
   compound: Pick<Compound, 'name' | 'hazards' | 'hazardsToCheck' | 'signalWord'>,
+  { withWord = true }: { readonly withWord?: boolean } = {},
 ): string {
   const { name, hazards, hazardsToCheck = [], signalWord } = compound
   return [
     ...(needsThePersonInCharge(hazards) ? ['Not without the person in charge.'] : []),
-    `${capital(name)}${signalWord ? ` (${signalWord.toLowerCase()})` : ''}: ${hazardLine(hazards)}`,
+    `${capital(name)}${signalWord && withWord ? ` (${signalWord.toLowerCase()})` : ''}: ${hazardLine(hazards)}`,
     ...(hazardsToCheck.length > 0
       ? [`Check the safety data sheet for: ${hazardsToCheck.map(hazardStatement).join('; ')}.`]
       : []),

@@ -27,12 +27,13 @@ export function chooseProcedure(
     readonly isPair: boolean
   },
 ): readonly ProcedureChoice[] {
+  const suits = ({ scaleG: [from, to] }: Procedure) => batch.crudeG >= from && batch.crudeG <= to
   const judged = procedures.map((procedure) => ({ procedure, ...judge(procedure, batch) }))
   const rank = { proposed: 0, possible: 1, 'not for this': 2 } as const
   const proposed = judged.find(({ fit }) => fit === 'proposed')
   return judged
     .map((one) => (one.fit === 'proposed' && one !== proposed ? { ...one, fit: 'possible' as const } : one))
-    .sort((p, q) => rank[p.fit] - rank[q.fit])
+    .sort((p, q) => rank[p.fit] - rank[q.fit] || Number(suits(q.procedure)) - Number(suits(p.procedure)))
 }
 
 /** Less than this is lost between a flask and a funnel, mL. */
@@ -57,7 +58,7 @@ function judge(
       because: 'Quick, but it removes only the water: everything that was dissolved stays with the solid.',
     }
   const [from, to] = procedure.scaleG
-  const grams = crudeG < 0.1 ? `${(crudeG * 1000).toFixed(0)} mg` : `${significant(crudeG, 3)} g`
+  const grams = crudeG < 0.1 ? `${(crudeG * 1000).toFixed(0)} mg` : `${significant(crudeG, 2)} g`
   if (procedure.collect === 'Craig tube' && plan.gritG > 0)
     return {
       fit: 'possible',

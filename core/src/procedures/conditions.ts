@@ -71,6 +71,7 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
     'boils low': !plate,
     'does not boil low': plate,
     'held below boiling': heat.notAboveC !== null,
+    boils: heat.notAboveC === null,
     'oil bath':
       heat.source === 'hot bath' || (heat.source === 'held bath' && (heat.setC ?? 0) > WATER_BATH_TO_C),
     'by portions': amount === 'least hot solvent',

@@ -45,6 +45,7 @@ export const CONDITIONS = [
   'by pipette filter',
   'melts on the heat',
   'taken off hot',
+  'boils',
 ] as const
 export type Condition = (typeof CONDITIONS)[number]
 

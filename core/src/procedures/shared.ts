@@ -31,14 +31,14 @@ const HEATING_CAUTIONS: readonly Caution[] = [
   },
   PEROXIDES,
   OIL,
-  { text: STONE },
+  { text: STONE, when: 'boils' },
   { text: 'A hot plate looks the same hot or cold.', when: 'does not boil low' },
 ]
 
 export const HEAT_SOLVENT: StepTemplate = {
   id: 'heat-solvent',
   station: 'dissolve',
-  text: 'Heat about {heat} of {solvent} in a flask of its own{solventCondenser}, with a boiling stone, {onHeat}.',
+  text: 'Heat about {heat} of {solvent} in {solventFlask} of its own{solventCondenser}{withStone} {onHeat}.',
   cautions: HEATING_CAUTIONS,
 }
 
@@ -115,7 +115,7 @@ const FILTERING: readonly Caution[] = [
   },
   { text: 'Off the boil first, and no flame: the vapour burns.', when: 'flammable solvent' },
   { text: 'A grey filtrate goes through a fresh filter with filter aid again.', when: 'charcoal' },
-  { text: 'A fresh boiling stone before it is heated again.' },
+  { text: 'A fresh boiling stone before it is heated again.', when: 'boils' },
   NOT_HOTTER,
 ]
 
@@ -128,7 +128,7 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
       {
         text: 'Never into a boiling or overheated solution: it froths over. Charcoal also takes up some product.',
       },
-      { text: 'A fresh boiling stone for the reheating.' },
+      { text: 'A fresh boiling stone for the reheating.', when: 'boils' },
       NOT_HOTTER,
     ],
     timer: { timer: 'boil', minutes: 5 },
@@ -358,7 +358,7 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'dry-and-weigh-again',
     station: 'weigh',
-    text: 'Spread the crystals on {glass} and {dryIn}; weigh, dry on for {between}, weigh again, until two weighings agree.',
+    text: '{spreadOn} and {dryIn}; weigh, dry on for {between}, weigh again, until two weighings agree.',
     cautions: [
       { text: '{dryNever}', when: 'never dried so' },
       GUARD,
@@ -371,7 +371,7 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'spread-to-dry',
     station: 'weigh',
-    text: 'Spread the crystals on {glass}, under a paper cover in the hood, for {spread} more before they are weighed or melted.',
+    text: '{spreadOn} under a paper cover in the hood, for {spread} more before they are weighed or melted.',
     cautions: [GUARD, { text: '{dryNever}', when: 'never dried so' }],
     timer: { timer: 'dry', minutes: 'rest of the air' },
     stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',

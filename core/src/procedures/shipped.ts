@@ -75,7 +75,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
   KEEP_BACK,
   {
     ...HEAT_SOLVENT,
-    text: 'Heat about {heat} of {solvent} in a test tube with a boiling stone, {onHeatTube}.',
+    text: 'Heat about {heat} of {solvent} in a test tube{withStone} {onHeatTube}.',
   },
   {
     ...WET_THE_CRUDE,
@@ -228,7 +228,7 @@ const PAIR_STEPS: readonly StepTemplate[] = [
   {
     id: 'heat-second',
     station: 'dissolve',
-    text: 'Heat about {heatSecond} of {second} beside it, in a flask of its own with a boiling stone, in the same bath.',
+    text: 'Heat about {heatSecond} of {second} beside it, in {secondFlask} of its own{withStone} in the same bath.',
     cautions: [NOT_HOTTER],
   },
   {

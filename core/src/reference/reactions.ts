@@ -39,7 +39,7 @@ export function reactionOf(
   return groups.includes('aryl ester') && solvent.group === 'water'
     ? {
         rulesOut: false,
-        sentence: `${compound.name} is an ester that hot ${solvent.name} slowly splits: no hotter and no longer than it takes to dissolve, and cool at once.`,
+        sentence: `${compound.name} is an ester that hot ${solvent.name} slowly splits: no hotter and no longer than it takes to dissolve it, then straight on to cooling.`,
       }
     : null
 }
@@ -50,7 +50,10 @@ const VOLATILE = { meltsBelowC: 100, lighterThanGPerMol: 200 } as const
 /** What has 1 mmHg of vapour below this goes off in the air of a room or a warm oven, °C. */
 const VOLATILE_BELOW_1_MMHG_C = 75
 
-type Vapour = Pick<Compound, 'behaviour' | 'meltHighC' | 'molarMassGPerMol' | 'vapour1mmHgC' | 'sublimes'>
+type Vapour = Pick<
+  Compound,
+  'behaviour' | 'meltHighC' | 'molarMassGPerMol' | 'vapour1mmHgC' | 'sublimes' | 'anhydrousAtC'
+>
 
 /** A solid this light may have a vapour that nobody has put on file. */
 export function isLight({ molarMassGPerMol }: Pick<Compound, 'molarMassGPerMol'>): boolean {
@@ -63,7 +66,9 @@ export function isLight({ molarMassGPerMol }: Pick<Compound, 'molarMassGPerMol'>
  * melts low. A rule of the bench.
  */
 export function isVolatile(compound: Vapour): boolean {
-  const { behaviour, meltHighC, vapour1mmHgC, sublimes } = compound
+  const { behaviour, meltHighC, vapour1mmHgC, sublimes, anhydrousAtC } = compound
+  // What stands an oven that takes its crystal water sublimes far above that.
+  if (anhydrousAtC !== undefined) return false
   if (behaviour.includes('sublimes')) return true
   if (vapour1mmHgC !== undefined) return vapour1mmHgC < VOLATILE_BELOW_1_MMHG_C
   if (sublimes !== undefined) return sublimes === 'yes' && meltHighC < VOLATILE.meltsBelowC

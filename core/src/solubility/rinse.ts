@@ -58,14 +58,15 @@ export function rinsedBy(
  * Rinse to propose: about 1 mL for a gram of crystals, at tube scale no more than the liquor there is, and never so much
  * that it dissolves more than 2.5 % of the crystals; none where that is less than a drop.
  *
- * @returns mL, to a tenth, and below 1 mL to a hundredth
+ * @returns mL, to a tenth, below 1 mL to a hundredth, and from 20 mL on whole
  * @example proposedRinseML({ crystalsG: 1.5, hotML: 11, coldGPer100ML: 0.65 }) // 1.5
  */
 export function proposedRinseML({ crystalsG, hotML, coldGPer100ML }: Rinsed): number {
   const affordableML = (100 * COSTS_AT_MOST.proposed * crystalsG) / coldGPer100ML
   const wanted = Math.min(RINSE_ML_PER_G * crystalsG, hotML, affordableML)
   if (wanted < LEAST_RINSE_ML) return 0
-  return wanted < 1 ? Math.floor(100 * wanted) / 100 : Math.floor(10 * wanted) / 10
+  if (wanted < 1) return Math.floor(100 * wanted) / 100
+  return wanted < 20 ? Math.floor(10 * wanted) / 10 : Math.floor(wanted)
 }
 
 /** Whether the solvent dissolves the crystals too well to rinse them with as much as is usual. */

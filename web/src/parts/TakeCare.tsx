@@ -25,8 +25,10 @@ export function HazardMarks({
 export function TakeCare({ compound }: { compound: Compound }) {
   return (
     <section aria-label="Take care" className="caution">
-      <Pictograms hazards={compound.hazards} told={compound.signalWord} size={30} /> {solidCaution(compound)}{' '}
-      <span className="quiet">{LOCAL_RULES}</span>
+      <span className="d-block">
+        <Pictograms hazards={compound.hazards} told={compound.signalWord} size={30} />
+      </span>
+      {solidCaution(compound, { withWord: false })} <span className="quiet">{LOCAL_RULES}</span>
     </section>
   )
 }

@@ -119,8 +119,8 @@ export function Instructors() {
           <li>
             <b>Too fast, too full, not dried</b>: then what looks impure may be the measurement, and the
             verdict is “cannot tell” with the repeat that would mend it. How long air dries depends on the
-            solvent: 5 min for what boils below 50 °C, 15 below 70, 60 below 90; above that constant mass
-            shows it. Typical values; your lab’s own rule goes first.
+            solvent: 5 min for what boils up to 50 °C, 15 up to 70, 60 up to 85; above that constant mass
+            shows it. The steps ask for the same, and a house rule can only ask for more.
           </li>
           <li>
             <b>By eye</b> equal parts are not equal. It hardly matters for “same or different”, and much for a
@@ -143,8 +143,8 @@ export function Instructors() {
           Heat, glass, cold, rinse, drying and waste follow from the compound, the solvents and the size of
           the batch, by the rules under <Link to={`${home}/explained#heat`}>How it is worked out</Link>. They
           are rules of the bench. A reaction is only seen where the structure shows an anhydride, an acid
-          halide or an ester of a phenol; a hazard only where the shelf has it. A house procedure you copied
-          earlier keeps its own words.
+          halide or an open ester of a phenol, and then it is not planned, or held at 70 °C; a hazard only
+          where the shelf has it. A house procedure you copied earlier keeps its own words.
         </p>
 
         <h2>Handing out unknowns</h2>

@@ -68,7 +68,8 @@ export const EXPLANATIONS: readonly Explanation[] = [
     equation: ['ln S(mixture) = f · ln S(good) + (1 − f) · ln S(poor)'],
     text: [
       'Two solvents are used 5 °C under where the lower one boils, and solubilities are asked there: a second solvent that boils lower than the flask is hot would boil off at once.',
-      'Dissolved in a little more than the least of the good solvent, the solution is brought to saturation by the poor one: it clouds. f is the share of the good solvent by volume (Yalkowsky and Roseman, 1981).',
+      'Dissolved in more than the least of the good solvent, the solution is brought to saturation by the poor one: it clouds. f is the share of the good solvent by volume (Yalkowsky and Roseman, 1981).',
+      'The proportion is chosen between 15 and 85 % of the good solvent, where the mixture needs 4 to 20 mL for a gram: of those that come within 2 % of the best recovery, the one that needs least. In a solution that is nearly saturated the first drops of the poor solvent would cloud it, and hardly any would go in.',
     ],
     example: '40 and 0.3 g per 100 mL, three quarters good solvent: 40^0.75 · 0.3^0.25 = 11.8 g per 100 mL.',
     limits:
@@ -79,7 +80,7 @@ export const EXPLANATIONS: readonly Explanation[] = [
     title: 'What it is heated in, and how long it cools',
     equation: ['T(bath) = T(boils) + 10 °C', 't(cools) = t(small) · (V / 20 mL)^0.45'],
     text: [
-      'A flammable solvent that boils below 85 °C goes into a water or steam bath, one below 45 °C into warm water; only what boils higher or does not burn stands on a plate, set some 40 °C above its boiling point. Where the solid would melt before the solvent boils, or two solvents are used, the bath is held at the temperature of the plan and no hotter.',
+      'A flammable solvent that boils below 85 °C goes into a water or steam bath, one below 45 °C into warm water; one that burns easily and boils higher into a heating block, an oil or a sand bath 30 °C above its boiling point. Only what hardly burns, or does not, stands on a plate, set some 40 °C above it, and no round flask ever does. What boils over a range counts from where it begins. Where the solid would melt before the solvent boils, or two solvents are used, the bath is held at the temperature of the plan and no hotter.',
       'Over 10 g of crude or 100 mL of solvent the flask is a round one under a reflux condenser. It holds the solvent, 0.8 mL for each gram of solid, and what is added to filter it hot, and is at most half full.',
       'A solvent that freezes above 1 °C is cooled in water 5 °C clear of that, never in ice.',
     ],
@@ -89,12 +90,24 @@ export const EXPLANATIONS: readonly Explanation[] = [
       'Rules of the bench, not measurements. The lab’s rules and the person in charge come first; so does a bath that is at hand.',
   },
   {
+    id: 'rinse',
+    title: 'How much it is rinsed with',
+    equation: ['V(rinse) = the least of 1 mL/g · m(crystals), V(liquor), and 2.5 % · m(crystals) / S(cold)'],
+    text: [
+      'A rinse leaves saturated, at the most. Where 1 mL for a gram would dissolve more than 2.5 % of the crystals it is made smaller, and where hardly any is left the crystals are pressed and another solvent is named, if the shelf has one that mixes with the liquor, hardly dissolves them and leaves in air.',
+    ],
+    example:
+      'Benzil, 1.5 g from ethanol: 1 mL cold dissolves at most 7 mg. Urea from water: 1 mL for a gram would take two thirds of it.',
+    limits: 'A bound: a rinse that runs through quickly dissolves less.',
+  },
+  {
     id: 'drying',
     title: 'How a solid is dried',
     equation: ['T(oven) = the least of T(melts) − 25 °C, T(1 mmHg) − 45 °C, and 110 °C'],
     text: [
-      'Minutes of air are enough for solvents that boil up to 85 °C. Anything higher is dried until two weighings agree. From water: in an oven 25 °C under where the solid melts and 45 °C under where it has a vapour pressure of 1 mmHg, or in a desiccator where that is under 40 °C or not known of a light solid. From any other solvent: in the hood until the crystals no longer smell of it, then in a desiccator; nothing wet with solvent goes into an oven.',
-      'What sublimes, or has 1 mmHg of vapour below 75 °C, sees neither oven nor vacuum, and is drawn with air for two minutes only. A hydrate is dried in air alone: an oven or a desiccant would take its water.',
+      'Minutes of air, at the funnel and spread, counted together: 5 for what boils up to 50 °C, 15 up to 70, 60 up to 85, and never fewer than the house asks for. Anything higher is dried until two weighings agree, with 30 min between them, over night in a desiccator or in air, within what the house says and no more than 0.2 % of the mass. Steps, balance and judge go by this alone.',
+      'From water: in an oven 25 °C under where the solid melts and 45 °C under where it has a vapour pressure of 1 mmHg, or in a desiccator where that is under 40 °C or not known of a light solid. From any other solvent: in the hood until the crystals no longer smell of it, then in a desiccator; nothing wet with solvent goes into an oven.',
+      'What sublimes, or has 1 mmHg of vapour below 75 °C, sees neither oven nor vacuum, and is drawn with air for two minutes only. A hydrate is dried in air alone and weighed as it is, its recovery also told without the water; where an oven is known to take the water out and harm nothing, as of caffeine at 80 °C, it is weighed without.',
     ],
     example:
       'Benzoic acid from water melts from 121 °C and has 1 mmHg of vapour at 96 °C: an oven at 50 °C, not 95. Camphor: a desiccator.',

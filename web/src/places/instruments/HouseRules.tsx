@@ -189,8 +189,8 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
     'dry',
     ({ drying }) =>
       drying.constantMassToleranceG === null
-        ? `${drying.atLeastMin} min of air`
-        : `to constant mass, ${drying.constantMassToleranceG} g, ${drying.atLeastMin} min between`,
+        ? `${drying.atLeastMin} min of air at least, as long as the solvent needs`
+        : `to constant mass, ${drying.constantMassToleranceG} g, ${Math.max(30, drying.atLeastMin)} min between`,
   ],
   ['boiling stones', (set) => set.boilingStones],
   ['crude’s range', (set) => set.crudeRange],

@@ -18,9 +18,11 @@ test('each label says what, how much, when, whose and how it is left, and carrie
   expect(sheet().getByText('Benzil, crystals').parentElement?.textContent).toMatch(
     /\d\.\d{3,4} g · \d+ Nov 2026 · /,
   )
-  expect(sheet().getAllByRole('img')[0]?.getAttribute('aria-label')).toBe(
-    `Code of ${location.origin}/n/${NOTEBOOK}/preps/${id}`,
-  )
+  expect(
+    sheet()
+      .getAllByRole('img', { name: /^Code of/ })[0]
+      ?.getAttribute('aria-label'),
+  ).toBe(`Code of ${location.origin}/n/${NOTEBOOK}/preps/${id}`)
   await user.selectOptions(screen.getByLabelText('crystals, copies'), '3')
   expect(sheet().getAllByRole('article')).toHaveLength(before + 2)
   expect(sheet().getAllByText('Benzil, crystals')).toHaveLength(3)

@@ -14,6 +14,7 @@ import { dayAndClock, fixed, grams, millilitres } from '../../../format/format'
 import { PrintButton } from '../../../parts/PrintButton'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { HazardMarks } from '../../../parts/TakeCare'
+import { useLabRules } from '../../../parts/useHouseRules'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { useNotebook } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
@@ -116,6 +117,7 @@ export function FixedPlan({
 /** One sheet of paper: amounts, steps with room to tick, cautions, waste. */
 function PlanSheet({ plan }: { plan: PlanFixed }) {
   const { result, input, solvent, compound, pair, procedure, steps, waste, solubilitySource } = plan
+  const { emergencyCalls } = useLabRules()
   const facts: readonly (readonly [string, string])[] = [
     [
       'Crude',
@@ -139,14 +141,19 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
   return (
     <section className={classNames(css.planSheet, 'print-only')}>
       <h2>{procedure.name}</h2>
-      <dl className={css.facts}>
-        {facts.map(([name, value]) => [<dt key={`${name} name`}>{name}</dt>, <dd key={name}>{value}</dd>])}
-      </dl>
+      <p>
+        <b>If someone is hurt or something burns:</b>{' '}
+        {emergencyCalls ?? 'whom to call is not set in this lab’s house rules; the card under R has the rest'}
+        .
+      </p>
       <h3>Take care</h3>
       <HazardMarks compound={compound} solvents={pair ? [solvent, pair.solvent] : [solvent]} />
       <p>
         {cautionsFor(compound, solvent, pair?.solvent ?? null, input.hotC).join(' ')} {LOCAL_RULES}
       </p>
+      <dl className={css.facts}>
+        {facts.map(([name, value]) => [<dt key={`${name} name`}>{name}</dt>, <dd key={name}>{value}</dd>])}
+      </dl>
       <StepList steps={steps} />
       <h3>Waste</h3>
       <p>{waste.join(' ')}</p>
