@@ -1,5 +1,5 @@
 /** The pictograms of the globally harmonized system, by what they stand for. */
-export const PICTOGRAMS = [
+const PICTOGRAMS = [
   'explodes',
   'flammable',
   'oxidizes',

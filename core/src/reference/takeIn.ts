@@ -2,7 +2,7 @@ import type { Confidence, SolubilityRow } from './shelf'
 
 type Row = Omit<SolubilityRow, 'source' | 'confidence'> & { readonly confidence: Confidence }
 /** A point that was not taken in, and why. */
-export interface LeftOut {
+interface LeftOut {
   readonly row: Row
   readonly because: string
 }

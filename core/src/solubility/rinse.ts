@@ -70,7 +70,7 @@ export function proposedRinseML({ crystalsG, hotML, coldGPer100ML }: Rinsed): nu
 }
 
 /** Whether the solvent dissolves the crystals too well to rinse them with as much as is usual. */
-export function isRinseShort(rinsed: Rinsed): boolean {
+function isRinseShort(rinsed: Rinsed): boolean {
   return proposedRinseML(rinsed) < LITTLE_ML_PER_G * Math.min(rinsed.crystalsG, rinsed.hotML)
 }
 
