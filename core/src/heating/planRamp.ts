@@ -1,5 +1,6 @@
 import type { Conventions } from '../conventions/conventions'
 import { ImpossibleInput, requireTemperature } from '../problems'
+import { ROOM_BELOW_FIRST_LIQUID_C } from './watching'
 
 export interface RampApparatus {
   readonly ambientC: number
@@ -37,8 +38,6 @@ export interface RampPlan {
 
 /** Shrinking and sweating begin up to about 3 °C before the first liquid; the eye is at the lens before that. */
 export const LOOK_BEFORE_C = 5
-/** Room kept between the start of the slow part and the first liquid of an impure sample. */
-export const ROOM_BELOW_FIRST_LIQUID_C = 2
 /** A block hardly comes closer to the room than this in any useful time. */
 const ABOVE_AMBIENT_C = 2
 

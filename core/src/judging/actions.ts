@@ -2,7 +2,8 @@ import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
 import type { Action, BudgetRow, NextStep, Owner } from './judgement'
 import { airMinutesFor } from '../procedures/airDrying'
-import { hasOtherForms, isChecked } from './owners'
+import { tenths } from '../math/tenths'
+import { hasOtherForms, isChecked, isShownDry } from './owners'
 import type { Settled } from './settle'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */
@@ -149,7 +150,8 @@ export function notChecked({ evidence, owners }: Settled): readonly string[] {
     ...(evidence.mixed ? [] : ['which compound it is (no mixed melt)']),
     ...(isChecked(evidence) || evidence.authentic ? [] : ['the thermometer']),
     ...(evidence.rateMeasured ? [] : ['the rate']),
-    ...(owners.mayBeWet ? ['that it is dry'] : []),
+    ...(evidence.rateMeasured && owners.isRateLoose ? ['its width at the rate of house rules'] : []),
+    ...(owners.mayBeWet || !isShownDry(evidence) ? ['that it is dry'] : []),
   ]
 }
 
@@ -165,7 +167,8 @@ function mixedSentence({ verdict, evidence }: Settled, rules: HouseWords): strin
 }
 
 function slower({ owners, evidence }: Settled, rules: HouseWords): string {
-  const rate = `${rules.meltRate.target} °C/min`
+  // Slower is never faster than it was.
+  const rate = `${Math.min(rules.meltRate.target, tenths(evidence.rateCPerMin))} °C/min`
   if (owners.mayBeLate && !owners.isRateLoose)
     return `Repeat at ${rate} with a new tube, watched from ${rules.startBelowC} °C below.`
   const packed = owners.isPackedLoose

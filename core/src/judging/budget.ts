@@ -1,9 +1,10 @@
 import { listed } from '../words'
 import { tenths } from '../math/tenths'
+import { WATCHED_FROM_C } from '../heating/watching'
 import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
-import { byChanceC, boiledOut, isChecked, isShownDry, type Owners, type Span, WATCHED_FROM_C } from './owners'
+import { byChanceC, boiledOut, isChecked, isShownDry, type Owners, type Span } from './owners'
 
 type Ends = BudgetRow['endC']
 
@@ -48,20 +49,31 @@ export function budgetOf(
 }
 
 /** What is left of the reading once these rows are charged. */
-function left(rows: readonly BudgetRow[], { distanceC, widthC }: Measured): Ends {
+function left(rows: readonly BudgetRow[], { distanceC, widthC, range, against }: Measured): Ends {
   const rest = (end: keyof Ends, of: number): Span => ({
     leastC: of - sum(rows, end, 'mostC'),
     mostC: of - sum(rows, end, 'leastC'),
   })
   const width = rest('width', widthC)
   return {
-    onset: rest('onset', distanceC?.onset ?? 0),
-    clear: rest('clear', distanceC?.clear ?? 0),
+    onset: withRoom(rest('onset', distanceC?.onset ?? 0), range.onsetC, against),
+    clear: withRoom(rest('clear', distanceC?.clear ?? 0), range.clearC, against),
     // Nobody owns more of a width than was read.
     width: {
       leastC: Math.min(widthC, Math.max(0, width.leastC)),
       mostC: Math.min(widthC, Math.max(0, width.mostC)),
     },
+  }
+}
+
+/** Inside the literature an end has room to either side before anything of it lies low or high. */
+function withRoom({ leastC, mostC }: Span, endC: number, against: Measured['against']): Span {
+  if (against?.what !== 'literature') return { leastC, mostC }
+  const toLowC = Math.max(0, endC - against.lowC)
+  const toHighC = Math.max(0, against.highC - endC)
+  return {
+    leastC: leastC > 0 ? Math.max(0, leastC - toHighC) : leastC,
+    mostC: mostC < 0 ? Math.min(0, mostC + toLowC) : mostC,
   }
 }
 

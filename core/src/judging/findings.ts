@@ -28,7 +28,7 @@ export function findingsOf(
     ...impurityFinding(evidence, impurity),
     ...mixedMelt(evidence),
     ...plateBeside(evidence),
-    ...tubes(read, evidence, rules),
+    ...tubes(read, settled, rules),
   ]
 }
 
@@ -121,6 +121,16 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
   const headline = `Crude was ${c(crudeWidthC)} °C wide`
   const numbers = { crudeWidthC, onsetRiseC: riseC }
   const moved = `the product begins ${c(Math.abs(riseC))} °C ${riseC >= 0 ? 'higher' : 'lower'} and is ${c(Math.abs(narrowerC))} °C ${narrowerC >= 0 ? 'narrower' : 'wider'}`
+  const worseC = Math.max(-riseC, -narrowerC)
+  if (isNoBetter(reading, crude, rules) && tenths(worseC) > rules.repeatWithinC)
+    return [
+      said(
+        'worse-than-crude',
+        headline,
+        `${moved}: worse than what it was made from. Were the two tubes in each other’s place? Else it is damp, or something got into it`,
+        numbers,
+      ),
+    ]
   return [
     isNoBetter(reading, crude, rules)
       ? said(
@@ -188,10 +198,10 @@ function plateBeside({ plate }: RangeEvidence): Finding[] {
 }
 
 /** Several tubes of one sample: what they come to together. */
-function tubes(read: RangeEvidence, judged: RangeEvidence, rules: HouseWords): Finding[] {
+function tubes(read: RangeEvidence, { evidence: judged, by }: Settled, rules: HouseWords): Finding[] {
   const all = [read.reading, ...read.repeats]
   if (all.length < 2) return setAside(read)
-  if (judged.repeats.length === 0) {
+  if (by === 'no rate') {
     const rates = [read.rateCPerMin, ...read.repeats.map(({ rateCPerMin }) => rateCPerMin)]
     return [
       said(

@@ -5,6 +5,9 @@ import type { HouseWords, RangeEvidence } from './evidence'
 import type { Measured } from './judgement'
 import { byChanceC, decomposes, isChecked, type Owners } from './owners'
 
+/** An impurity is the lesser part, as a mole fraction. */
+const LESSER_PART = 0.5
+
 /**
  * How much of what dissolves in the melt a range speaks for, as mole fractions: the least, with both ends read as low
  * as heating, thermometer and marks can have raised them, and the most, with both as high. The clear point lies where
@@ -23,7 +26,8 @@ export function impurityOf(
   if (!fusion || !against || !distanceC) return null
   const besides = against.what === 'authentic'
   if (!besides && !isChecked(evidence)) return null
-  if (decomposes(evidence)) return null
+  // Solvent or crystal water may own any of it, and what is more than half is no impurity.
+  if (decomposes(evidence) || evidence.behaviour === 'hydrate' || owners.mayBeWet) return null
   const lowByC = -Math.min(distanceC.onset, distanceC.clear)
   const highByC = Math.max(distanceC.onset, distanceC.clear)
   const isSharp = tenths(widthC) <= rules.sharpWidthC
@@ -42,5 +46,5 @@ export function impurityOf(
   )
   const pureLeastC = besides ? against.highC : against.lowC
   const least = dissolved(pureAt(pureLeastC), reading.clearC - late.leastC - melting.leastC + errorC)
-  return [Math.min(least, most), most]
+  return most > LESSER_PART ? null : [Math.min(least, most), most]
 }

@@ -73,6 +73,7 @@ export const FINDING_CODES = [
   'possible-eutectic',
   'better-than-crude',
   'no-better-than-crude',
+  'worse-than-crude',
   'impurity',
   'mixed-same',
   'mixed-different',

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
 import { type RangeEvidence, SIGNS } from './evidence'
 import { judgeRange } from './judgeRange'
+import { isShownDry } from './owners'
 import { NEXT_STEPS } from './judgement'
 
 const rules = DEFAULT_HOUSE_RULES
@@ -148,6 +149,112 @@ describe('laws of judging', () => {
         if (!outright) expect(actions[0]?.code).not.toMatch(/^recrystallize/)
       }),
       { numRuns: 800, seed: 7 },
+    )
+  })
+  const BAD = ['consistent with pure', 'nearly pure', 'impure', 'not this compound']
+  test('another tube never makes a product purer than the best measured of them alone', () => {
+    const repeat = fc.record({
+      onsetC: fc.double({ min: 110, max: 123, noNaN: true }),
+      widthC: fc.double({ min: 0, max: 6, noNaN: true }),
+      rateCPerMin: fc.constantFrom(0.5, 1, 2, 5),
+    })
+    fc.assert(
+      fc.property(evidence, fc.array(repeat, { minLength: 1, maxLength: 3 }), (one, more) => {
+        const repeats = more.map(({ onsetC, widthC, rateCPerMin }) => ({
+          onsetC,
+          clearC: onsetC + widthC,
+          rateCPerMin,
+        }))
+        const tubes = [{ ...one.reading, rateCPerMin: one.rateCPerMin }, ...repeats]
+        const slowest = Math.min(...tubes.map(({ rateCPerMin }) => rateCPerMin))
+        const kept = tubes.filter(({ rateCPerMin }) => rateCPerMin <= Math.max(slowest, rules.meltRate.max))
+        const alone = kept.map(({ onsetC, clearC, rateCPerMin }) =>
+          judgeRange({ ...one, reading: { onsetC, clearC }, rateCPerMin, repeats: [] }, rules),
+        )
+        const told = alone.map(({ verdict }) => BAD.indexOf(verdict)).filter((bad) => bad >= 0)
+        const together = judgeRange({ ...one, repeats }, rules).verdict
+        fc.pre(told.length === alone.length && together !== 'cannot tell')
+        expect(BAD.indexOf(together)).toBeGreaterThanOrEqual(Math.min(...told))
+      }),
+      { numRuns: 1500, seed: 8 },
+    )
+  })
+  test('an onset that falls as the rate rises is scatter, and never looked back to a higher one', () => {
+    const slow: RangeEvidence = {
+      ...(fc.sample(evidence, { numRuns: 1, seed: 1 })[0] as RangeEvidence),
+      reading: { onsetC: 118.6, clearC: 121.2 },
+      rateCPerMin: 1,
+      rateMeasured: true,
+      fillMm: 2,
+      grain: 'fine',
+      behaviour: 'melts',
+      signs: [],
+      mixed: null,
+      plate: null,
+      watchedFromBelowOnsetC: 15,
+      dried: { how: 'constant mass', minutes: null, solventBoilsC: 78 },
+      thermometer: { state: 'checked at another rate', errorC: 0.2, extrapolated: false },
+    }
+    const worseAndFaster = { onsetC: 117.8, clearC: 121.4, rateCPerMin: 2 }
+    const alone = judgeRange(slow, rules)
+    const both = judgeRange({ ...slow, repeats: [worseAndFaster] }, rules)
+    expect([alone.verdict, both.verdict]).toEqual(['nearly pure', 'nearly pure'])
+    expect(both.findings.map(({ code }) => code)).not.toContain('zero-rate')
+  })
+  test('no impurity of more than half, none of a hydrate, none while solvent is open', () => {
+    fc.assert(
+      fc.property(evidence, (one) => {
+        const fusion = { meltingPointC: 122, enthalpyKJPerMol: 18, molarMassGPerMol: 122, estimated: false }
+        const { impurity, budget } = judgeRange({ ...one, fusion }, rules)
+        if (impurity === null) return
+        expect(impurity[1]).toBeLessThanOrEqual(0.5)
+        expect(one.behaviour).not.toBe('hydrate')
+        expect(budget.find(({ owner }) => owner === 'solvent')?.isOpenEnded).toBe(false)
+      }),
+      { numRuns: 3000, seed: 9 },
+    )
+  })
+  test('an end inside the literature lies low only by what heating and melting certainly raised it', () => {
+    fc.assert(
+      fc.property(evidence, (one) => {
+        const { budget, measured } = judgeRange(one, rules)
+        const sample = budget.find(({ owner }) => owner === 'sample')
+        for (const end of ['onset', 'clear'] as const) {
+          const atC = end === 'onset' ? one.reading.onsetC : one.reading.clearC
+          const insideByC = atC - LITERATURE.lowC
+          if (measured?.distanceC?.[end] !== 0 || insideByC <= 0) continue
+          const raised = budget
+            .filter(({ owner }) => owner !== 'sample')
+            .reduce((sum, { endC }) => sum + endC[end].leastC, 0)
+          if ((sample?.endC[end].mostC ?? 0) < 0) expect(insideByC).toBeLessThan(raised + 1e-9)
+        }
+      }),
+      { numRuns: 2000, seed: 10 },
+    )
+  })
+  test('“nearly pure” never stands beside “broad” of one tube, and what is dried is said to be checked only then', () => {
+    fc.assert(
+      fc.property(evidence, (one) => {
+        const { verdict, findings, notChecked } = judgeRange(one, rules)
+        const against = findings.some(({ code }) => /^plate|^mixed/.test(code))
+        if (verdict === 'nearly pure' && !against)
+          expect(findings.map(({ code }) => code)).not.toContain('broad')
+        if (!isShownDry(one)) expect(notChecked).toContain('that it is dry')
+      }),
+      { numRuns: 2000, seed: 11 },
+    )
+  })
+  test('a compound that decomposes is signed once a mixed melt leaves it as it is', () => {
+    fc.assert(
+      fc.property(evidence, (one) => {
+        fc.pre(one.signs.every(({ sign }) => sign !== 'solid that never melts'))
+        const { verdict, actions } = judgeRange(
+          { ...one, behaviour: 'decomposes', mixed: { verdict: 'same', because: 'it did' } },
+          rules,
+        )
+        expect([verdict, actions[0]?.code]).toEqual(['consistent with pure', 'sign'])
+      }),
+      { numRuns: 300, seed: 12 },
     )
   })
 })

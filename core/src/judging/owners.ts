@@ -1,3 +1,4 @@
+import { WATCHED_FROM_C } from '../heating/watching'
 import { MELT_TIME_SHARE, NET_LAG_MIN, ORDINARY_PACKING } from '../heating/heatingShare'
 import { meltMin } from '../heating/observedRange'
 import { tenths } from '../math/tenths'
@@ -17,8 +18,6 @@ const UNCHECKED_C = 1.5
 const UNCHECKED_PER_100_C = 1
 /** What a checked thermometer may be off when its error is not on record, °C. */
 const CHECKED_C = 1
-/** Watching that began closer than this may have missed the onset, °C. */
-export const WATCHED_FROM_C = 5
 
 /** Who may own degrees of a reading, from least to most. */
 export interface Owners {
@@ -62,6 +61,7 @@ export function ownersOf(evidence: RangeEvidence, rules: HouseWords, share = 1):
   // Nobody owns more of a width than was read.
   const widthC = reading.clearC - reading.onsetC
   const inPlace = evidence.thermometer.state === 'checked in place at this rate'
+  const readC = readingC(rules, resolutionC, share)
   return {
     heating: inPlace
       ? { leastC: 0, mostC: 0 }
@@ -75,10 +75,12 @@ export function ownersOf(evidence: RangeEvidence, rules: HouseWords, share = 1):
       mostC: Math.max(0, meltingTime.mostC - ordinaryC),
     },
     thermometerC: tenths(thermometerC(evidence)),
-    readingC: readingC(rules, resolutionC, share),
-    mayBeWet: !isShownDry(evidence) && (boiledOut(evidence) || !isSharpInPlace(evidence, rules)),
+    readingC: readC,
+    mayBeWet:
+      !isShownDry(evidence) &&
+      (boiledOut(evidence) || !isSharpInPlace(evidence, rules, thermometerC(evidence) + readC)),
     mayBeLate: evidence.watchedFromBelowOnsetC !== null && evidence.watchedFromBelowOnsetC < WATCHED_FROM_C,
-    mayBeAnotherMark: rules.onsetRule === 'distinct drop' && saw(evidence, 'wets'),
+    mayBeAnotherMark: rules.onsetRule === 'distinct drop' && isMarkedAtWetness(evidence),
     isRateLoose: !rateMeasured || rateCPerMin > rules.meltRate.max,
     isPackedLoose: grain === 'coarse' || fillMm > rules.fillMm[1],
   }
@@ -103,13 +105,28 @@ export function byChanceC({ readingC }: Pick<Owners, 'readingC'>): number {
   return tenths(Math.SQRT2 * readingC)
 }
 
-/** A range so sharp where it should be shows that nothing was left to widen or lower it. */
-function isSharpInPlace({ reading, literature }: RangeEvidence, rules: HouseWords): boolean {
+/** Wetness this near the mark of the onset may be what was marked, °C. */
+const SAME_MARK_C = 0.3
+
+/** Wetness was named where the onset was marked, or nobody wrote where: the mark may be of the wetness. */
+function isMarkedAtWetness({ signs, reading }: RangeEvidence): boolean {
+  return signs.some(
+    ({ sign, atC }) => sign === 'wets' && (atC === null || atC >= reading.onsetC - SAME_MARK_C),
+  )
+}
+
+/**
+ * A range so sharp where it should be shows that nothing was left to widen or lower it: its onset lies no lower than
+ * thermometer and reading explain.
+ */
+function isSharpInPlace({ reading, literature }: RangeEvidence, rules: HouseWords, ownC: number): boolean {
   if (!literature) return false
-  const furthestC = Math.max(literature.lowC - reading.onsetC, reading.clearC - literature.highC)
+  const lowByC = literature.lowC - reading.onsetC
+  const highByC = reading.clearC - literature.highC
   return (
     tenths(reading.clearC - reading.onsetC) <= rules.sharpWidthC &&
-    tenths(furthestC) <= rules.literatureWithinC
+    tenths(Math.max(lowByC, highByC)) <= rules.literatureWithinC &&
+    tenths(lowByC) <= tenths(ownC)
   )
 }
 

@@ -1,4 +1,4 @@
-import { asOne, scatterC } from './asOne'
+import { type AsOne, asOne, bestAlone, scatterC } from './asOne'
 import { companionAt } from './companion'
 import type { MeltingRange } from '../melting/meltingRange'
 import type { NextStep, Verdict } from './judgement'
@@ -9,6 +9,7 @@ import {
   decomposes,
   hasOtherForms,
   isChecked,
+  isShownDry,
   type Owners,
   ownersOf,
   saw,
@@ -23,6 +24,8 @@ export interface Settled {
   readonly owners: Owners
   /** The evidence as it was judged: several tubes as one, several rates looked back to none. */
   readonly evidence: RangeEvidence
+  /** How several tubes were taken together. */
+  readonly by: AsOne['by']
   /** What of the width only the sample can own beyond what the house’s words allow for, °C. */
   readonly sampleWidth: Span
   /** True where heating or packing that break the house’s rules might own enough to change the word for a width. */
@@ -31,6 +34,10 @@ export interface Settled {
 
 /** Solvent makes a solid melt low and wide: sharp, and further down than this, it is not the solvent’s doing, °C. */
 const WET_AND_SHARP_C = 10
+/** A thermometer nobody checked may read so much too high, °C: a parted column, a stem far out of the bath. */
+const PARTED_C = 10
+/** Sharp and so much too low, more than anybody owns, it is something else, °C. */
+const FAR_BELOW_C = 10
 /** A tube that has been hot for so long below its melting has had time to sublime away, °C below the onset. */
 const LONG_HOT_C = 25
 
@@ -40,7 +47,22 @@ const LONG_HOT_C = 25
  * cannot be told, and the mending comes first.
  */
 export function settle(read: RangeEvidence, rules: HouseWords): Settled {
-  const { evidence, share } = asOne(read, rules)
+  const together = settleOne(asOne(read, rules), rules)
+  // Another tube never makes a product purer than the best measured of them does alone.
+  const [best] = bestAlone(read, rules)
+    .map((one) => settleOne(one, rules))
+    .sort((p, q) => badness(p.verdict) - badness(q.verdict))
+  return best && badness(together.verdict) < badness(best.verdict) ? best : together
+}
+
+/** How bad a verdict that is one says it is; what cannot be told stands apart. */
+function badness(verdict: Verdict): number {
+  return verdict === 'cannot tell'
+    ? NaN
+    : ['consistent with pure', 'nearly pure', 'impure', 'not this compound'].indexOf(verdict)
+}
+
+function settleOne({ evidence, share, by }: AsOne, rules: HouseWords): Settled {
   const owners = ownersOf(evidence, rules, share)
   const widthC = width(evidence.reading)
   const sampleWidth = {
@@ -55,6 +77,7 @@ export function settle(read: RangeEvidence, rules: HouseWords): Settled {
     next: withoutDone(next, evidence, owners),
     owners,
     evidence,
+    by,
     sampleWidth,
     isTooFastToTell: isLoose(owners) && straddles(sampleWidth, rules),
   }
@@ -90,15 +113,23 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
     tenths(scatterC([reading, ...evidence.repeats])) > rules.repeatWithinC
   )
     return ['cannot tell', 'repeat as it was', 'check the thermometer', 'melt beside authentic']
-  if (decomposes(evidence) && !authentic)
-    return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
   const longHot = (evidence.watchedFromBelowOnsetC ?? 0) > LONG_HOT_C
+  // A decomposition point measures no purity: what it is, and that it is one, a mixed melt says; then it is signed.
+  if (decomposes(evidence) && !authentic) {
+    if (mixed?.verdict === 'same') return ['consistent with pure', 'sign', 'thin-layer plate']
+    return longHot
+      ? ['cannot tell', 'new tube, put in late', 'mixed melt', 'melt beside authentic']
+      : ['cannot tell', 'mixed melt', 'melt beside authentic', 'thin-layer plate']
+  }
   if (behaviour === 'sublimes' && longHot)
     return ['cannot tell', 'new tube, put in late', 'melt beside authentic']
   const isWide = width(reading) > rules.sharpWidthC
   const loses = saw(evidence, 'sweats') || saw(evidence, 'bubbles')
-  if (behaviour === 'hydrate' && isWide && loses)
-    return ['cannot tell', 'dry and repeat', 'recrystallize from another solvent']
+  // What a hydrate holds leaves before it melts, and widens it: it is held against another of its kind, or got without.
+  if (behaviour === 'hydrate' && isWide && !authentic)
+    return loses && !isShownDry(evidence)
+      ? ['cannot tell', 'dry and repeat', 'melt beside authentic', 'recrystallize from another solvent']
+      : ['cannot tell', 'melt beside authentic', 'recrystallize from another solvent']
   return null
 }
 
@@ -189,6 +220,9 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
       : ['consistent with pure', 'sign', 'check the thermometer']
   if (owners.mayBeWet && lowByC > 0 && lowByC <= WET_AND_SHARP_C)
     return ['cannot tell', 'dry and repeat', 'melt beside authentic']
+  // A column that parted, a stem out of the bath: what reads high on a thermometer nobody checked is checked first.
+  if (highByC > withinC && !isChecked(evidence) && highByC <= PARTED_C)
+    return ['cannot tell', 'check the thermometer', 'melt beside authentic', 'mixed melt']
   // What nobody but the sample can own of the distance.
   const sampleC = Math.max(lowByC, highByC) - ownC(owners)
   if (sampleC <= withinC)
@@ -205,6 +239,9 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
     return ['impure', 'mixed melt', 'recrystallize from another solvent', 'find out what it is']
   if (plate?.sameHeight === false) return ['not this compound', 'find out what it is', 'mixed melt']
   if (highByC > 3 * withinC) return ['not this compound', 'find out what it is', 'mixed melt']
+  // Sharp, dry, on a thermometer that is right, and far below: no lowering leaves it sharp.
+  if (isChecked(evidence) && lowByC - ownC(owners) > FAR_BELOW_C)
+    return ['not this compound', 'find out what it is', 'mixed melt']
   return ['cannot tell', 'mixed melt', 'melt beside authentic', 'find out what it is']
 }
 
@@ -252,15 +289,24 @@ function wide(evidence: RangeEvidence, { owners, sampleWidth }: Judged, rules: H
     return owners.isRateLoose
       ? ['cannot tell', 'repeat slower', 'melt beside authentic']
       : ['cannot tell', 'repeat with less, finer']
+  const lowByC = literature ? literature.lowC - reading.onsetC : 0
+  const isImpure = tenths(sampleWidth.leastC) >= rules.broadWidthC || lowByC > 2 * rules.literatureWithinC
   if (owners.mayBeAnotherMark) return ['cannot tell', 'repeat as it was', 'dry and repeat']
-  if (owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
+  // Had it begun before it was seen, it would only be the more impure.
+  if (!isImpure && owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
   if (crude && isNoBetter(reading, crude, rules))
     return ['impure', 'recrystallize from another solvent', 'thin-layer plate', 'find out what it is']
   if (topC - owners.heating.mostC - owners.thermometerC > rules.literatureWithinC)
     return ['impure', 'thin-layer plate', 'recrystallize']
-  const lowByC = literature ? literature.lowC - reading.onsetC : 0
-  const isImpure = tenths(sampleWidth.leastC) >= rules.broadWidthC || lowByC > 2 * rules.literatureWithinC
-  return [isImpure ? 'impure' : 'nearly pure', 'recrystallize', 'thin-layer plate']
+  // Broad as it was read, and not for certain the sample’s: neither word is right yet.
+  const isBroad = tenths(width(reading)) > rules.broadWidthC
+  if (!isImpure && isBroad && evidence.repeats.length === 0)
+    return ['cannot tell', 'repeat as it was', 'melt beside authentic', 'recrystallize']
+  if (isImpure || isBroad) return ['impure', 'recrystallize', 'thin-layer plate']
+  // Where nothing is the sample’s for certain, a tube costs less than another crystallization.
+  return tenths(sampleWidth.leastC) <= 0 && lowByC <= rules.literatureWithinC && evidence.repeats.length === 0
+    ? ['nearly pure', 'repeat as it was', 'recrystallize', 'thin-layer plate']
+    : ['nearly pure', 'recrystallize', 'thin-layer plate']
 }
 
 /** Rate or packing break the house’s rules. */

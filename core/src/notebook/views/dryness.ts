@@ -11,7 +11,8 @@ import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
 import type { View } from '../fold'
 import { linesOf, remember } from '../read'
 import { weighingOf } from '../kinds/weighed/kind'
-import { type PrepFacts, sampleOf } from './prep'
+import type { Conventions } from '../../conventions/conventions'
+import { type PrepFacts, type SampleFacts, sampleOf } from './prep'
 
 export interface DryPoint {
   readonly at: EpochMs
@@ -38,14 +39,11 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
   const solvents = plan ? solventsOf(plan) : []
   const rule = dryRuleOf(house, solvents, plan?.compound ?? prep.opened.body.compound)
   const product = sampleOf(prep, 'product')
-  const trend = (product?.weighings ?? []).flatMap(({ at, body }) => {
-    const mass = attempt(() => netMass(weighingOf(body)))
-    return mass.ok ? [{ at, massG: mass.value.value, readabilityG: body.readabilityG }] : []
-  })
+  const trend = trendOf(product)
   const [before, last] = trend.slice(-2)
   const lastLossG = before && last ? before.massG - last.massG : null
   const toleranceG = last ? agreeWithinG(house, last.massG, last.readabilityG) : 0
-  const isConstant = isConstantMass(trend, { toleranceG, dryingMin: rule.betweenMin })
+  const isConstant = agrees(trend, house, rule)
   const known = { rule, trend, lastLossG, isConstant }
   if (isConstant) return { ...known, isDry: true, sentence: constantReached(lastLossG ?? 0, last) }
   if (rule.by === 'minutes of air') {
@@ -66,6 +64,27 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
     }),
   }
 })
+
+function trendOf(product: SampleFacts | null): readonly DryPoint[] {
+  return (product?.weighings ?? []).flatMap(({ at, body }) => {
+    const mass = attempt(() => netMass(weighingOf(body)))
+    return mass.ok ? [{ at, massG: mass.value.value, readabilityG: body.readabilityG }] : []
+  })
+}
+
+function agrees(trend: readonly DryPoint[], house: Conventions['drying'], { betweenMin }: DryRule): boolean {
+  const last = trend.at(-1)
+  const toleranceG = last ? agreeWithinG(house, last.massG, last.readabilityG) : 0
+  return isConstantMass(trend, { toleranceG, dryingMin: betweenMin })
+}
+
+/** Whether the product had come to constant mass by then: what is weighed afterwards does not dry a tube packed before. */
+export function wasConstantAt(view: View, prep: PrepFacts, atMs: EpochMs): boolean {
+  const house = (prep.plan?.body.conventions ?? DEFAULT_HOUSE_RULES).drying
+  const before = trendOf(sampleOf(prep, 'product')).filter(({ at }) => at <= atMs)
+  // Weighed on and on, any two neighbours that agreed showed it dry.
+  return before.some((_, i) => agrees(before.slice(0, i + 1), house, drynessOf(view, prep).rule))
+}
 
 /** Timers by which a prep's product was dried, in the order started. */
 export function dryingTimersOf(view: View, prep: PrepFacts): readonly Entry<'timer started'>[] {

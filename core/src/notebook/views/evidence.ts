@@ -6,11 +6,12 @@ import type { Compound } from '../../reference/shelf'
 import { fusionOf } from '../../reference/fusionOf'
 import { highestBoilingC } from '../../procedures/airDrying'
 import { solventsOf } from '../../procedures/batch'
-import { WATCHED_FROM_C } from '../../judging/owners'
+import { weighedAs } from '../../procedures/drying'
+import { WATCHED_FROM_C } from '../../heating/watching'
 import type { EntryId } from '../../ids'
 import type { View } from '../fold'
 import { type PrepFacts, sampleOf } from './prep'
-import { airMinutes, dryingTimersOf, drynessOf } from './dryness'
+import { airMinutes, dryingTimersOf, wasConstantAt } from './dryness'
 import { meltOf, readingsOf } from './melt'
 import { type CompleteRow, isComplete } from './mixtures'
 import { heatedOf, judgedRange, type RangeRow } from './ranges'
@@ -135,21 +136,21 @@ export function driedOf(
   prep: PrepFacts,
   { melt }: Pick<RangeRow, 'melt'>,
 ): RangeEvidence['dried'] {
-  const { isConstant } = drynessOf(view, prep)
   const plan = prep.plan?.body
   const solventBoilsC = plan ? highestBoilingC(solventsOf(plan)) : null
-  if (isConstant) return { how: 'constant mass', minutes: null, solventBoilsC }
   const facts = meltOf(view, melt)
+  if (wasConstantAt(view, prep, facts?.planned.at ?? 0))
+    return { how: 'constant mass', minutes: null, solventBoilsC }
   const minutes = airMinutes(dryingTimersOf(view, prep), (facts?.run?.started ?? facts?.planned)?.at ?? 0)
   return minutes > 0
     ? { how: 'minutes of air', minutes, solventBoilsC }
     : { how: 'not', minutes: null, solventBoilsC }
 }
 
-/** Whether water is in what a prep’s product crystallized from. */
+/** Whether a prep’s product is melted as the hydrate that comes from water: not where its plan takes the water out. */
 export function isFromWater(prep: PrepFacts): boolean {
   const plan = prep.plan?.body
-  return plan ? [plan.solvent, plan.pair?.solvent].some((one) => one?.group === 'water') : false
+  return plan ? weighedAs(solventsOf(plan), plan.compound) === 'hydrate' : false
 }
 
 const LATE_NOTES: readonly TubeNote[] = ['melted as it went in', 'first liquid seen late']

@@ -90,9 +90,13 @@ export const expectedOf = remember((view: View, id: SampleId): Expected | null =
   const { compound } = sample
   if (!compound) return measuredBefore(view, id)
   const plan = sample.prep ? latestLine(view, sample.prep, 'plan fixed')?.body : undefined
-  const firstLiquidFromC = IMPURE.includes(sample.role)
+  const byImpurity = IMPURE.includes(sample.role)
     ? firstLiquidC(compound, plan?.impurity ?? null, plan?.input.assay ?? ASSUMED_ASSAY)
     : null
+  // Where an earlier tube of it began, the next is watched from below that.
+  const seen = lowestOnsetC(view, id)
+  const firstLiquidFromC =
+    seen !== null && seen < Math.min(compound.meltLowC, byImpurity ?? Infinity) ? seen : byImpurity
   return {
     lowC: compound.meltLowC,
     highC: compound.meltHighC,
@@ -137,6 +141,14 @@ function meetingC([a, b]: readonly (Compound | null)[], [ofA, ofB]: readonly Exp
   const fusion = (compound: Compound | null | undefined, { highC }: Expected): Fusion =>
     compound ? fusionOf(compound) : unlistedFusion({ clearC: highC }, other)
   return eutectic(fusion(a, ofA), fusion(b, ofB)).temperatureC
+}
+
+/** The lowest onset that was marked of a sample, °C; null where none was. */
+function lowestOnsetC(view: View, id: SampleId): number | null {
+  const onsets = meltIdsWith(view, id).flatMap((melt) =>
+    rangesOfMelt(view, melt).flatMap(({ sample, onset }) => (sample === id && onset ? [onset.value] : [])),
+  )
+  return onsets.length > 0 ? Math.min(...onsets) : null
 }
 
 /** The latest complete range of this sample, scouting runs included. */
