@@ -39,7 +39,7 @@ test('a sharp low range is seen as a possible eutectic, and the mixed melt that 
   await expect(
     page.getByText(/One measurement would settle it: melt a new tube of it the same way/),
   ).toBeVisible()
-  await expect(page.getByTestId('budget')).toContainText(/air, and its solvent boils at 78 °C/)
+  await expect(page.getByTestId('budget')).toContainText(/60 min of air dry what boils at 78 °C/)
   await expect(page.getByText('Near the eutectic, 78.4 °C')).toBeVisible()
   await page.getByRole('button', { name: 'Make a mixed melt' }).first().click()
   await page.getByLabel('weighed').check()

@@ -51,7 +51,7 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
       '1.804 g',
       '1.3914 g',
       '77.13 ± 0.04 %',
-      '95.4',
+      '95.5',
       '96.5',
       'Consistent with pure benzil',
       'typed 73 for 7.3',

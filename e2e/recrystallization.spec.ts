@@ -136,7 +136,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   await tickNext(page)
   await tickNext(page)
   await page.getByRole('button', { name: '+ 5 drops' }).click()
-  await expect(page.getByText('0.21 mL so far: at most 1.5 mg')).toBeVisible()
+  await expect(page.getByText('0.21 mL so far: at most 1.8 mg')).toBeVisible()
   await tickNext(page)
 
   // The partner is told by mass; unequal, it is not taken.

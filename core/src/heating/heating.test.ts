@@ -38,8 +38,8 @@ describe('planRamp', () => {
   })
   test('an impure sample pulls the start down and the watch forward', () => {
     const plan = planRamp({ ...input, firstLiquidFromC: 75 })
-    expect(plan.startC).toBe(73)
-    expect(plan.watchFromC).toBe(73)
+    expect(plan.startC).toBe(70)
+    expect(plan.watchFromC).toBe(70)
     expect(plan.warnings.join()).toContain('may show liquid from 75 °C')
   })
   test('a hot block cools first, for as long as Newton says', () => {

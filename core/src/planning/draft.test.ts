@@ -173,6 +173,11 @@ describe('a plan beyond one solvent and many points', () => {
       sentence: expect.stringContaining('swapped'),
     })
   })
+  test('one point of the impurity is no hindrance: it is taken to stay dissolved, and that is said', () => {
+    const planned = value({ impurity: 'benzoin', impurityPoints: [{ temperature: '25', solubility: '1.2' }] })
+    expect(planned.plan.impurityAssumedDissolved).toBe(true)
+    expect(planned.remarks.join(' ')).toContain('One solubility of benzoin says nothing of it hot or cold')
+  })
   test('two are used 5 °C under where the lower one boils, and what to do is said', () => {
     expect(outcome({ second: 'water', hotC: '78' })).toMatchObject({
       ok: false,

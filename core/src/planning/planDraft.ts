@@ -102,7 +102,8 @@ export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
     coldC,
     washML,
     excess: 0,
-    ...(read.impurityPoints.length > 0 ? { impurity: read.impurityPoints } : {}),
+    // One point of it says nothing hot or cold: it is then taken to stay dissolved, and that is said.
+    ...(read.impurityPoints.length > 1 ? { impurity: read.impurityPoints } : {}),
     ...(read.product.length === 1 || read.secondPoints.length === 1
       ? { productFusionKJPerMol: fusionOf(grounds.compound).enthalpyKJPerMol }
       : {}),

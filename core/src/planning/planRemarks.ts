@@ -47,6 +47,11 @@ export function planRemarks(draft: Draft, known: Known): string[] {
   return [
     ...(typeof product === 'string' ? [] : pointsTrouble(product, solvent)),
     ...(typeof impurity === 'string' ? [] : pointsTrouble(impurity, solvent)),
+    ...(Array.isArray(impurity) && impurity.length === 1
+      ? [
+          `One solubility of ${draft.impurity || 'the impurity'} says nothing of it hot or cold: it is taken to stay dissolved. A second point would tell.`,
+        ]
+      : []),
     ...(doubt ? [doubt] : []),
     ...classDoubts(draft, known),
     ...solvents.flatMap((one) => reactionOf(compound, one)?.sentence ?? []).map(capital),

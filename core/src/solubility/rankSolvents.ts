@@ -116,7 +116,8 @@ function rankOne(solute: SoluteToPurify, candidate: SolventCandidate, wishes: So
       crudeG: solute.crudeG,
       assay: solute.assay,
       product,
-      ...(impurity.length > 0 ? { impurity } : {}),
+      // One point of it says nothing hot or cold.
+      ...(impurity.length > 1 ? { impurity } : {}),
       productFusionKJPerMol: fusionOf(solute.compound).enthalpyKJPerMol,
       ...workingTemperatures(solvent, solute.compound),
       washML: 0,

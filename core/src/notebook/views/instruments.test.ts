@@ -219,7 +219,7 @@ describe('a melt planned', () => {
   test('a crude of a known impurity pulls the dial’s window down too', () => {
     const { window } = planned('dial-block', [productOf('crude'), productOf('product')])
     const first = expectedOf(whole, productOf('crude'))?.firstLiquidFromC as number
-    expect(window.startC).toBeCloseTo(first - 2, 9)
+    expect(window.startC).toBeCloseTo(first - 5, 9)
     expect(window.watchFromC).toBeGreaterThanOrEqual(window.startC)
   })
   test('an unknown wants a scouting run first; from its result the careful one is planned', () => {

@@ -77,10 +77,12 @@ export function PageBody({
             </>
           )}
           <h2>Hazards and disposal</h2>
-          <HazardMarks
-            compound={prep.opened.body.compound}
-            solvents={[plan?.solvent, plan?.pair?.solvent].filter((one) => one !== undefined)}
-          />
+          {!isBrief && (
+            <HazardMarks
+              compound={prep.opened.body.compound}
+              solvents={[plan?.solvent, plan?.pair?.solvent].filter((one) => one !== undefined)}
+            />
+          )}
           {cautionsFor(
             prep.opened.body.compound,
             plan?.solvent ?? null,

@@ -20,6 +20,11 @@ import { ShelfList } from './ShelfList'
 import { matches, readSearch } from './search'
 import { Versions } from './Versions'
 
+/** A long name breaks before its last two words, so that “acid” does not stand alone. */
+function lastWordKept(name: string): string {
+  return name.length > 24 ? name.replace(/ (?=\S{1,6}$)/, '\u00a0') : name
+}
+
 const CLASS_NAMES: Readonly<Record<ClassColumn, string>> = {
   water: 'water',
   ethanol: 'ethanol',
@@ -36,7 +41,7 @@ const COLUMNS: ColumnDef<Compound>[] = [
     accessorKey: 'name',
     cell: ({ row: { original } }) => (
       <button type="button" className="opener">
-        {original.name}
+        {lastWordKept(original.name)}
       </button>
     ),
   },
