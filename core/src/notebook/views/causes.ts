@@ -1,4 +1,7 @@
-import { type PrepFacts, prepOf, sampleOf, solventSoFarML, stepThat } from './prep'
+import { attempt } from '../../problems'
+import { netMass } from '../../weighing/netMass'
+import { weighingOf } from '../kinds/weighed/kind'
+import { type PrepFacts, prepOf, type SampleFacts, sampleOf, solventSoFarML, stepThat } from './prep'
 import type { PrepId } from '../../ids'
 import type { View } from '../fold'
 import { latestLine, linesOf, remember } from '../read'
@@ -12,13 +15,17 @@ export interface Cause {
   readonly station: Station
 }
 export interface Oddity {
-  readonly code: 'over-100' | 'under-half' | 'closure-over-102'
+  readonly code: 'over-100' | 'over-the-bound' | 'under-half' | 'closure-over-102' | 'yield-over-100'
   readonly sentence: string
   /** Likely causes in order, from this prep's own entries first. */
   readonly causes: readonly Cause[]
 }
 
 const CLOSURE_REMARKED_ABOVE = 102
+/** More than the plan's bound by this is asked about, per cent of the crude: an assay is estimated to some of it. */
+const OVER_THE_BOUND_BY = 4
+/** A mass this many times too large or small is taken for a slipped point. */
+const SLIPPED = { overTimes: 5, underPart: 0.2 } as const
 
 /** What is odd about the account of a prep, and the likely causes. */
 export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] => {
@@ -32,22 +39,54 @@ export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] =
     found.push({
       code: 'over-100',
       sentence: `${ofCrude.value.toFixed(1)} % is more than went in. Dry it, look it over and weigh again.`,
-      causes: whyOver(view, prep),
+      causes: whyOver(view, prep, ofCrude.value),
+    })
+  if (
+    predicted !== undefined &&
+    ofCrude.value <= 100 &&
+    ofCrude.value - 2 * ofCrude.standardUncertainty > predicted + OVER_THE_BOUND_BY
+  )
+    found.push({
+      code: 'over-the-bound',
+      sentence: `${ofCrude.value.toFixed(1)} % is more than the ${predicted.toFixed(0)} % that could come back by the plan. Look it over and weigh it again.`,
+      causes: [
+        ...whyOver(view, prep, ofCrude.value),
+        cause(
+          'The crude held more product than was estimated, or it was cooled further than planned.',
+          'plan',
+        ),
+      ],
+    })
+  const { yield: made } = account.value
+  if (made && made.percent > 100)
+    found.push({
+      code: 'yield-over-100',
+      sentence: `A percent yield of ${made.percent.toFixed(1)} % is more than the reaction can give. Ask before it goes on the page.`,
+      causes: [
+        cause(
+          `The limiting reagent: ${made.from} could give ${made.theoreticalG.toFixed(3)} g. Is it the one that ran out, with its mass and molar mass?`,
+          'weigh',
+        ),
+        ...whyOver(view, prep, ofCrude.value),
+      ],
     })
   if (predicted !== undefined && ofCrude.value < predicted / 2)
     found.push({
       code: 'under-half',
       sentence: `${ofCrude.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned.${prep.discarded ? '' : ' Do not throw the liquor away.'}`,
-      causes: whyUnder(view, prep),
+      causes: whyUnder(view, prep, ofCrude.value),
     })
   if (closurePercent !== null && closurePercent > CLOSURE_REMARKED_ABOVE)
     found.push({
       code: 'closure-over-102',
       sentence: `Crystals and residue come to ${closurePercent.toFixed(1)} % of the crude: something is counted that was not in it.`,
-      causes: [
-        cause('The residue still holds solvent: dry it on and weigh it again.', 'weigh'),
-        ...whyOver(view, prep),
-      ],
+      causes:
+        closurePercent > 100 * SLIPPED.overTimes
+          ? [cause('A point in the wrong place in one of the masses: read each against its slip.', 'weigh')]
+          : [
+              cause('The residue still holds solvent: dry it on and weigh it again.', 'weigh'),
+              ...whyOver(view, prep, ofCrude.value),
+            ],
     })
   return found
 })
@@ -56,32 +95,69 @@ function cause(sentence: string, station: Station): Cause {
   return { sentence, station }
 }
 
-function whyOver(view: View, prep: PrepFacts): Cause[] {
+/** A crop this much over what went in is hardly damp: the vessel or the digits come first, per cent. */
+const MORE_THAN_DAMP_PERCENT = 125
+
+/** Why more was weighed than could be there, the likeliest first. */
+function whyOver(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] {
   const dryness = drynessOf(view, prep)
   const product = sampleOf(prep, 'product')?.weighing
   const crude = sampleOf(prep, 'crude')?.weighing
-  const causes: Cause[] = []
-  if (!dryness.isDry) causes.push(cause(`Damp crystals: ${lower(dryness.sentence)}`, 'weigh'))
-  if (stepThat(prep, 'stones out')?.isTicked === false)
-    causes.push(cause('Boiling stones went into the sample flask and are not ticked as picked out.', 'weigh'))
-  if (product?.body.method === 'difference')
-    causes.push(
-      cause(
-        `The wrong vessel: ${product.body.loaded.text} g loaded, ${product.body.empty.text} g empty. Weigh that vessel empty again.`,
-        'weigh',
-      ),
-    )
-  if (product && crude && product.body.readabilityG !== crude.body.readabilityG)
-    causes.push(cause('Crude and crystals were weighed on different balances.', 'weigh'))
-  if (dryness.isDry) causes.push(cause('Solvent held inside the crystals: dry to constant mass.', 'weigh'))
-  return causes
+  const damp = dryness.isDry ? [] : [cause(`Damp crystals: ${lower(dryness.sentence)}`, 'weigh')]
+  const stones =
+    stepThat(prep, 'stones out')?.isTicked === false
+      ? [cause('Boiling stones went into the sample flask and are not ticked as picked out.', 'weigh')]
+      : [cause('A boiling stone, a stirring bar or a scrap of paper weighed with the crystals.', 'weigh')]
+  const vessel =
+    product?.body.method === 'difference'
+      ? [
+          cause(
+            `The wrong vessel: ${product.body.loaded.text} g loaded, ${product.body.empty.text} g empty. Weigh that vessel empty again.`,
+            'weigh',
+          ),
+        ]
+      : []
+  const digits = [
+    cause(
+      `A digit or a point: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. Read both slips again.`,
+      'weigh',
+    ),
+  ]
+  const isFar = ofCrudePercent > MORE_THAN_DAMP_PERCENT
+  const first =
+    ofCrudePercent > 100 * SLIPPED.overTimes ? [...digits, ...vessel] : isFar ? [...vessel, ...digits] : []
+  const last = isFar ? [] : [...vessel, ...digits]
+  return [
+    ...first,
+    ...damp,
+    ...stones,
+    ...last,
+    ...(product && crude && product.body.readabilityG !== crude.body.readabilityG
+      ? [cause('Crude and crystals were weighed on different balances.', 'weigh')]
+      : []),
+    ...(dryness.isDry ? [cause('Solvent held inside the crystals: dry to constant mass.', 'weigh')] : []),
+  ]
 }
 
-function whyUnder(view: View, prep: PrepFacts): Cause[] {
+function massText(weighing: SampleFacts['weighing'] | undefined): string | null {
+  if (!weighing) return null
+  const mass = attempt(() => netMass(weighingOf(weighing.body)))
+  const { readabilityG } = weighing.body
+  return mass.ok ? `${mass.value.value.toFixed(Math.max(0, Math.round(-Math.log10(readabilityG))))} g` : null
+}
+
+function whyUnder(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] {
   const plan = prep.plan?.body
   if (!plan) return []
   const { hotML, rinseML, removedML } = solventSoFarML(prep)
   const causes: Cause[] = []
+  const [crude, product] = [sampleOf(prep, 'crude')?.weighing, sampleOf(prep, 'product')?.weighing]
+  const isTiny = ofCrudePercent < 100 * SLIPPED.underPart * (plan.result.recoveryPercentOfCrude / 100)
+  const masses = cause(
+    `One of the masses: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. A slipped digit, another vessel as the empty one, or the crude weighed with a stirring bar?`,
+    'weigh',
+  )
+  if (isTiny) causes.push(masses)
   if (hotML > 1.15 * plan.result.hotML)
     causes.push(
       cause(
@@ -119,6 +195,7 @@ function whyUnder(view: View, prep: PrepFacts): Cause[] {
     causes.push(
       cause('No solvent was logged, so the plan cannot be compared with what was done.', 'dissolve'),
     )
+  if (!isTiny) causes.push(masses)
   causes.push(
     cause(
       'Crystals left in the flask or on the paper; or the crude held less product than estimated.',

@@ -4,6 +4,9 @@ import { accountOf } from './account'
 import { odditiesOf } from './causes'
 import { type PrepFacts, recoveryOf } from './prep'
 
+/** More than this found beyond what went in is no estimate’s slack, g. */
+const MORE_FOUND_G = 0.005
+
 /** Why the recovery is under 100 %, from this prep's own numbers, in sentences. */
 export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
   const account = accountOf(view, prep.id)
@@ -37,7 +40,9 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
   said.push(
     restG > 0.005
       ? `The other ${restG.toFixed(2)} g went in transfers, on glass and paper and in the tubes${liquor?.found ? '' : ', or the liquor was warmer than planned'}.`
-      : 'That accounts for all of it within the estimates.',
+      : restG < -MORE_FOUND_G
+        ? `${(-restG).toFixed(3)} g more is counted than went in: what was predicted for the liquor did not stay in it, or something is weighed that was not in the crude.`
+        : 'That accounts for all of it within the estimates.',
   )
   if (closurePercent !== null)
     said.push(`${closurePercent.toFixed(1)} % of the crude is accounted for by weighing.`)

@@ -6,9 +6,6 @@ import { ALONE, STOPS, unknownWork, WORKS } from './prepSaid'
 import { handsLeftAt, lastDone, leftOf, piecesOf, stateOfAlone, stateOfHands } from './prepStates'
 import { doneBetween, MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
 
-/** What takes longer than this by itself is for another day, min. */
-const OVER_NIGHT_MIN = 240
-
 /** The work of one prep from its crude to its dry, weighed product, as its fixed plan has it. */
 export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, name: string): void {
   const { plan } = prep
@@ -33,8 +30,8 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
     const lastStep = steps.at(-1)
     const clock = lastStep?.timer?.timer ?? 'heat'
     const stop = { stop: lastStep?.stop ?? null, stopLabel: STOPS[clock] ?? null }
-    // What goes on over night is left as it is once the hands are off it.
-    const isOverNight = last.aloneMin >= OVER_NIGHT_MIN
+    // What lies spread to dry may be left as it is once the hands are off it.
+    const isLeftAsItIs = clock === 'dry'
     let id: string | undefined
     let hands: TaskState = OPEN
     if (piece.handsMin > 0) {
@@ -52,7 +49,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
         needs: needsOf({ hands: 1 }, piece.uses),
         tags: tagsOf(piece.uses),
         isGuess: piece.isGuess,
-        ...(isOverNight ? stop : {}),
+        ...(isLeftAsItIs ? stop : {}),
         waitsFor: first.waitsFor ?? 'all before',
         withinMin: first.withinMin,
         state: hands,
