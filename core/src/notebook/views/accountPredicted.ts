@@ -1,7 +1,7 @@
 import { attempt } from '../../problems'
 import { liquorOf } from '../../solubility/cycles'
 import { planCrystallization } from '../../solubility/planCrystallization'
-import { rinseLossUpToG } from '../../solubility/rinse'
+import { rinseLossUpToG } from '../../solubility/rinseLoss'
 import { withVolumeML } from '../../solubility/volume'
 import { type PrepFacts, solventSoFarML } from './prep'
 
