@@ -47,7 +47,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await expect(dialog.getByRole('heading', { name: 'On the shelf', exact: true })).toBeVisible()
   await dialog.getByRole('button', { name: 'Close' }).last().click()
   await page.getByLabel('Search the shelf').fill('bench solid')
-  await expect(page.getByText('1 of 133')).toBeVisible()
+  await expect(page.getByText('1 of 207')).toBeVisible()
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export CSV' }).click()
   const csv = readFileSync(await (await waiting).path(), 'utf8')

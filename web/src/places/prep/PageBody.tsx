@@ -77,12 +77,13 @@ export function PageBody({
             </>
           )}
           <h2>Hazards and disposal</h2>
-          {!isBrief && (
+          {/* The page stays one sheet of paper: the pictograms are on the plan’s sheet and the labels. */}
+          <div className="no-print">
             <HazardMarks
               compound={prep.opened.body.compound}
               solvents={[plan?.solvent, plan?.pair?.solvent].filter((one) => one !== undefined)}
             />
-          )}
+          </div>
           {cautionsFor(
             prep.opened.body.compound,
             plan?.solvent ?? null,

@@ -16,14 +16,10 @@ import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Structure } from '../../parts/Structure'
 import { CompoundForm } from './CompoundForm'
+import { lastWordKept } from './lastWordKept'
 import { ShelfList } from './ShelfList'
 import { matches, readSearch } from './search'
 import { Versions } from './Versions'
-
-/** A long name breaks before its last two words, so that “acid” does not stand alone. */
-function lastWordKept(name: string): string {
-  return name.length > 24 ? name.replace(/ (?=\S{1,6}$)/, '\u00a0') : name
-}
 
 const CLASS_NAMES: Readonly<Record<ClassColumn, string>> = {
   water: 'water',

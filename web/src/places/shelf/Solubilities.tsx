@@ -18,6 +18,7 @@ import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { PointsField } from '../prep/plan/PointsField'
 import { Field } from '../../parts/Field'
+import { lastWordKept } from './lastWordKept'
 import { ShelfList } from './ShelfList'
 
 const SolubilityChart = lazy(async () => ({
@@ -39,7 +40,7 @@ const COLUMNS: ColumnDef<Pair>[] = [
     accessorKey: 'compoundName',
     cell: ({ row: { original } }) => (
       <button type="button" className="opener">
-        {original.compoundName}
+        {lastWordKept(original.compoundName)}
       </button>
     ),
   },
