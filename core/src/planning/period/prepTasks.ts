@@ -68,7 +68,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
       needs: needsOf({}, last.aloneUses),
       tags: tagsOf(last.aloneUses, last.watch !== undefined),
       watch: last.watch ?? null,
-      ...stop,
+      ...(isLeftAsItIs ? {} : stop),
       state: stateOfAlone(context, prep, piece, lastHands, pieces.slice(i + 1)),
     })
   }
