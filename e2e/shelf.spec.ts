@@ -90,10 +90,14 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await page.getByRole('button', { name: 'Small flask and suction funnel' }).click()
   await page.getByRole('button', { name: 'Copy it as a house procedure' }).click()
   await page.getByLabel('name', { exact: true }).fill('Saltmarsh funnel')
-  await page.getByLabel('what is done in step 3', { exact: true }).fill('Put {crude} of crude and {moonshine} together.')
+  await page
+    .getByLabel('what is done in step 3', { exact: true })
+    .fill('Put {crude} of crude and {moonshine} together.')
   await page.getByRole('button', { name: 'Save this house procedure' }).click()
   await expect(page.getByRole('alert')).toContainText('{moonshine} is no amount the app knows')
-  await page.getByLabel('what is done in step 3', { exact: true }).fill('Put {crude} of crude into {vessel}, our way.')
+  await page
+    .getByLabel('what is done in step 3', { exact: true })
+    .fill('Put {crude} of crude into {vessel}, our way.')
   await page.getByRole('button', { name: 'Save this house procedure' }).click()
   await expect(page.getByRole('heading', { name: 'Saltmarsh funnel' })).toBeVisible()
   await page.goto(`${own.url}/preps`)

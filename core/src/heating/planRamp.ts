@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions/conventions'
 import { ImpossibleInput, requireTemperature } from '../problems'
-import { ROOM_BELOW_FIRST_LIQUID_C } from './watching'
+import { ROOM_BELOW_FIRST_LIQUID_C } from './room'
 
 export interface RampApparatus {
   readonly ambientC: number

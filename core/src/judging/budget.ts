@@ -1,6 +1,6 @@
 import { listed } from '../words'
 import { tenths } from '../math/tenths'
-import { WATCHED_FROM_C } from '../heating/watching'
+import { WATCHED_FROM_C } from '../heating/room'
 import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'

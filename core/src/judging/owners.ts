@@ -1,4 +1,4 @@
-import { WATCHED_FROM_C } from '../heating/watching'
+import { WATCHED_FROM_C } from '../heating/room'
 import { MELT_TIME_SHARE, NET_LAG_MIN, ORDINARY_PACKING } from '../heating/heatingShare'
 import { meltMin } from '../heating/observedRange'
 import { tenths } from '../math/tenths'

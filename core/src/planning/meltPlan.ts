@@ -1,7 +1,7 @@
 import type { SampleId } from '../ids'
 import { attempt, problem, type Result } from '../problems'
 import { LOOK_BEFORE_C, planRamp, type RampInput } from '../heating/planRamp'
-import { ROOM_BELOW_FIRST_LIQUID_C } from '../heating/watching'
+import { ROOM_BELOW_FIRST_LIQUID_C } from '../heating/room'
 import type { Heating, MeltWindow } from '../heating/heatingPlan'
 import { type DialPlanInput, planDial } from '../heating/planDial'
 import type { Conventions } from '../conventions/conventions'

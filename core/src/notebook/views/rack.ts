@@ -1,7 +1,7 @@
 import type { TubeRunInput } from '../../scheduling/runGroups'
 import type { Entry } from '../entry'
 import type { Conventions } from '../../conventions/conventions'
-import { ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/watching'
+import { ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/room'
 import type { Instrument } from '../../wire'
 import type { View } from '../fold'
 import { linesOf, remember, subjectsWith } from '../read'
