@@ -4,7 +4,7 @@ import { count } from 'drizzle-orm'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'
-import { idOf, isOn, newestRows, putRows, shelfKey, type ShelfRow } from './items'
+import { idOf, isOn, newestRows, putRows, shelfKey, type ShelfRow, TAKEN_OFF } from './items'
 
 type Item = Pick<ShelfRow, 'sort' | 'id' | 'origin' | 'body'>
 
@@ -75,17 +75,39 @@ const REFERENCE = 'reference'
 const pairOf = ({ compound, solvent }: Pick<SolubilityRow, 'compound' | 'solvent'>) =>
   `${compound} ${solvent}`
 
-/** Adds points of the bench's own, which are no reference values, to the shelf. */
+/**
+ * Adds points of the bench's own, which are no reference values, to the shelf. A pair that was measured is known by its
+ * own points: the reference values of it are taken off, and stay on record.
+ */
 export async function addOwnPoints(
   db: Database,
   clock: Clock,
   points: readonly SolubilityRow[],
 ): Promise<void> {
-  await putFirst(
-    db,
-    clock,
-    points.map((row) => ({ ...solubilityItem(row), origin: 'demo' })),
+  const own = points.map((row): Item => ({ ...solubilityItem(row), origin: 'demo' }))
+  const measured = new Set(points.map(pairOf))
+  const ids = new Set(own.map(({ id }) => id))
+  const newest = await newestRows(db)
+  const taken = [...newest.values()].filter(
+    (row) =>
+      row.sort === 'solubility' &&
+      row.origin === REFERENCE &&
+      isOn(row) &&
+      measured.has(pairOf(row.body as SolubilityRow)),
   )
+  // Once: what stands there already, or was changed or taken off here, stays as it is.
+  const before = (item: Item) => newest.get(shelfKey(item.sort, item.id))
+  const missing = own.filter((item) => before(item) === undefined || before(item)?.origin === REFERENCE)
+  await putRows(db, [
+    ...missing.map((item) => ({
+      ...item,
+      version: (before(item)?.version ?? 0) + 1,
+      createdAt: clock.now(),
+    })),
+    ...taken
+      .filter(({ id }) => !ids.has(id))
+      .map((row) => ({ ...row, version: row.version + 1, body: TAKEN_OFF, createdAt: clock.now() })),
+  ])
 }
 
 async function putFirst(db: Database, clock: Clock, items: readonly Item[]): Promise<void> {
