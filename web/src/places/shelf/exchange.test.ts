@@ -154,6 +154,12 @@ describe('a file', () => {
   test('of JSON is known without its ending', () => {
     expect(readFile('compound', 'shelf', '[{"id":"a"}]').rows).toEqual([{ id: 'a' }])
   })
+  test('classes of solubility go out and come back as they were', () => {
+    const solubilityClasses = { water: 'i', ethanol: 'sl to s', ethanolHot: 'vs' } as const
+    const cells = cellsOf('compound', { ...benzil, solubilityClasses })
+    expect(cells['solubilityClasses']).toBe('water: i; ethanol: sl to s; ethanolHot: vs')
+    expect(rowOf('compound', cells)['solubilityClasses']).toEqual(solubilityClasses)
+  })
   test('names every column of a row in its first line', async () => {
     const [head] = (await text(fileOf(shelf, 'compound', 'csv'))).split(/\r?\n/)
     expect(head?.split(',')).toEqual(Object.keys(COLUMNS.compound))
@@ -167,6 +173,9 @@ describe('a file', () => {
         'vapour1mmHgC',
         'sublimes',
         'meltsUnderWaterC',
+        'hydrateWaters',
+        'anhydrousAtC',
+        'solubilityClasses',
       ].sort(),
     ).toEqual(Object.keys(COLUMNS.compound).sort())
   })
