@@ -9,7 +9,7 @@ import {
   type RangeEvidence,
   waldenFusionEnthalpy,
 } from '../src/index'
-import { nextRandom } from '../src/math/random'
+import { nextNormal, nextRandom } from '../src/math/random'
 import { createTube, look, putIn, warm } from '../src/simulator/tube'
 import { referenceCompound } from './reference'
 
@@ -75,7 +75,7 @@ function randomOf(seed: number): Random {
 }
 /** About normal, of mean 0 and standard deviation 1. */
 function normal(random: Random): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+  return nextNormal(Math.floor(2 ** 31 * random())).value
 }
 function one<T>(random: Random, of: readonly T[]): T {
   return of[Math.floor(random() * of.length)] as T

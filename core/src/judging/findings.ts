@@ -6,7 +6,8 @@ import { boiledOut, decomposes, hasOtherForms, saw } from './owners'
 import { atEutectic, authenticItself, place } from './place'
 import { c, said } from './saying'
 import { scatterC } from './asOne'
-import { isNoBetter, type Settled } from './settle'
+import { isNoBetter } from './alone'
+import type { Settled } from './settle'
 
 /** What the range shows, each with its numbers: the width first, then the place, then what else speaks. */
 export function findingsOf(

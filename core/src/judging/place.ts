@@ -8,7 +8,8 @@ import { furthestEnd } from './measure'
 import { byChanceC, isChecked, type Span } from './owners'
 import { c, said } from './saying'
 import { EUTECTIC_WITHIN_C } from './companion'
-import { authenticOffC, isAgainstCheck, mayLieLower, type Settled } from './settle'
+import { mayLieLower } from './alone'
+import { authenticOffC, isAgainstCheck, type Settled } from './settle'
 
 const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
 

@@ -2,6 +2,7 @@ import { attempt } from '../problems'
 import { classDoubt } from '../solubility/classes'
 import { boilsFromC, boilsInWords } from '../reference/boiling'
 import { driesInAir } from '../procedures/airDrying'
+import { dryRuleOf } from '../procedures/dryRule'
 import { miscibilityDoubt } from '../solubility/solventPair'
 import { pointsTrouble } from '../solubility/pointsTrouble'
 import { reactionOf } from '../reference/reactions'
@@ -59,6 +60,7 @@ export function planRemarks(draft: Draft, known: Known): string[] {
       ? [`The solubility in ${solvent.name} is of low confidence: try a little in a tube first.`]
       : []),
     ...temperatureRemarks(known, solvents),
+    ...dryingRemark(draft, known, solvents),
     ...volumeRemarks(known),
     ...(draft.dryRule === 'minutes of air' && !driesInAir(solvents)
       ? [
@@ -66,6 +68,20 @@ export function planRemarks(draft: Draft, known: Known): string[] {
         ]
       : []),
   ]
+}
+
+/** A procedure the lab wrote may end before the crystals are dry: the balance and the judge ask for the rest all the same. */
+function dryingRemark(draft: Draft, { compound, procedure }: Known, solvents: readonly Solvent[]): string[] {
+  const atLeastMin = Number(draft.dryMin)
+  if (draft.dryRule !== 'minutes of air' || !Number.isFinite(atLeastMin)) return []
+  const rule = dryRuleOf({ atLeastMin, constantMassToleranceG: null }, solvents, compound)
+  const restMin = rule.airMin - rule.firstMin
+  const hasRest = procedure.steps.some(({ timer }) => timer?.minutes === 'rest of the air')
+  return rule.by === 'minutes of air' && restMin > 0 && !hasRest
+    ? [
+        `“${procedure.name}” has no step for all of the drying: ${listed(solvents.map(({ name }) => name))} takes ${rule.airMin} min of air. Spread the crystals for the other ${restMin} min before they are weighed or melted.`,
+      ]
+    : []
 }
 
 /** Points that lie two classes off what handbooks tell. */

@@ -1,18 +1,16 @@
-import type { Minutes, Procedure } from './procedure'
+import type { Procedure } from './procedure'
 import type { Compound, Solvent } from '../reference/shelf'
-import type { TimerStarted } from '../notebook/kinds/timer-started/kind'
 import { reactionOf } from '../reference/reactions'
-import { dryRuleOf, durationInWords } from './dryRule'
+import { dryingOf, spreadOn } from './amountsOfDrying'
+import { heatedML, heatingOf, solventFlask } from './amountsOfHeat'
 import { guardFor, isFlammable } from '../reference/hazards'
 import { depositsFromC } from '../solubility/saturation'
 import { attempt } from '../problems'
 import { type Batch, crudeInText, solventsOf } from './batch'
 import { wasteOf } from './waste'
-import { filterExcessML, ICE_REACHES_C, isByPipetteFilter, isTakenOffHot } from './conditions'
-import { dryingFor, weighedAs } from './drying'
+import { filterExcessML, ICE_REACHES_C, isByPipetteFilter, isTakenOffHot, solventGuard } from './conditions'
 import { type Glassware, glasswareFor } from './glassware'
-import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
-import { coolingMin, flaskForML, needsReflux, roundFlaskForML } from '../solubility/glassware'
+import { needsReflux } from '../solubility/glassware'
 import { freezesNearIce } from '../solubility/volume'
 import { capital } from '../words'
 
@@ -28,12 +26,6 @@ const SEED_BELOW_MELTING_C = 5
 const LOWERED_UNDER_WATER_C = 40
 /** How far under it in another solvent, °C. */
 const LOWERED_IN_SOLVENT_C = 15
-/** Held cooler than this nothing is boiled away; it goes off by itself, °C. */
-const EVAPORATES_FROM_C = 50
-/** Solvent alone may fill two thirds of its flask, where what is swirled may fill half. */
-const SOLVENT_FILLS = 0.75
-/** What a watch glass, and what a dish, takes of crystals spread thin, g. */
-const SPREAD_G = { watchGlass: 5, dish: 30 } as const
 
 /** Amounts that may stand in braces in a step, each with what it means. */
 export const AMOUNTS = {
@@ -90,6 +82,11 @@ export const AMOUNTS = {
   store: 'where it stands until next week',
   liquorWaste: 'waste stream of the liquor',
   guard: 'what handling the solid asks for',
+  solventGuard: 'what handling the solvents asks for, or nothing',
+  gently: 'what it does after each portion under a condenser: boils, or is held',
+  toSettle: 'how far the heat goes down before anything goes in from above',
+  untilQuiet: 'how long the condenser stays on',
+  toBoilOn: 'stones or a stirring bar',
   solventCondenser: 'the condenser on the solvent’s own flask, or nothing',
 } as const
 export type Amount = keyof typeof AMOUNTS
@@ -119,6 +116,10 @@ export function glassOf(
 
 /** From here on a tenth of a millilitre is as close as “about” asks for, mL. */
 const BY_TENTHS_FROM_ML = 0.25
+
+function lowered(sentence: string): string {
+  return sentence.charAt(0).toLowerCase() + sentence.slice(1)
+}
 
 /** What the crude is wetted with before it goes on the heat, about a third of what dissolves it, mL. */
 export function wettingML({
@@ -157,6 +158,7 @@ export function amountsOf(
     wash: ml(input.washML),
     washLoss: g(result.washLossUpToG),
     guard: guardFor(compound.hazards),
+    solventGuard: lowered(solventGuard(solventsOf(batch))),
     solventCondenser: needsReflux(input.crudeG, result.hotML) ? ' under a condenser of its own' : '',
     liquorWaste: wasteOf(solvent, pair?.solvent ?? null, compound, impurity),
     store: solventsOf(batch).some(({ hazards }) => isFlammable(hazards))
@@ -203,62 +205,6 @@ function volumesOf({ pair, result, impurity, input, inserts }: Batch) {
   }
 }
 
-/** Solvent to heat so that there is enough of it hot, mL. */
-function heatedML(neededML: number, hotML: number): number {
-  return 1.3 * neededML + (hotML < 3 ? 0.5 : 2)
-}
-
-/** A flask that so much hot solvent leaves a third of empty. */
-function solventFlask(ml: number, isRound: boolean): string {
-  const size = (isRound ? roundFlaskForML : flaskForML)(ml * SOLVENT_FILLS)
-  const shape = isRound ? 'round-bottomed flask' : 'flask'
-  return size === null ? `a large ${shape}` : `a ${size} mL ${shape}`
-}
-
-function heatingOf(batch: Batch) {
-  const { input } = batch
-  const solvents = solventsOf(batch)
-  const isRound = needsReflux(input.crudeG, batch.result.hotML)
-  const heat = heatFor(solvents, input.hotC, isRound)
-  const boilsC = lowestBoilingC(solvents)
-  const place = placeOfHeat(heat, isRound)
-  const because = whyHeatedSo(batch, heat, boilsC)
-  return {
-    boiling: boilsC === null ? 'boiling point' : `${boilsC} °C`,
-    withStone: heat.notAboveC === null ? ', with a boiling stone,' : ',',
-    plate: heat.setC === null ? 'a little above boiling' : `${heat.setC} °C`,
-    onHeat: `${place}${because}`,
-    onHeatTube: `${place.replace('on a hot plate', 'in a heating block').replace('in a heating block, or an oil or sand bath', 'in a heating block')}${because}`,
-    atHeat: heat.notAboveC === null ? 'at a gentle boil' : `at ${heat.notAboveC} °C and no hotter`,
-    orLessSolvent:
-      heat.notAboveC !== null && heat.notAboveC < EVAPORATES_FROM_C
-        ? 'or let some solvent go off in the hood'
-        : `or evaporate some solvent, ${heat.notAboveC === null ? 'at a gentle boil' : `at ${heat.notAboveC} °C and no hotter`}`,
-  }
-}
-
-/** Why it is heated as it is, to follow the place. */
-function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC: number | null): string {
-  const boils = boilsC === null ? 'where it boils is not on file' : `it boils at ${boilsC} °C`
-  switch (source) {
-    case 'hot plate':
-      return boilsC === null ? '' : `, well above the ${boilsC} °C where it boils`
-    case 'hot bath':
-      return boilsC === null ? '' : `, above the ${boilsC} °C where it boils, and never on a bare plate`
-    case 'warm water':
-      return `: ${boils}, too low for a hot plate`
-    case 'water bath':
-      return `: ${boils} and its vapour burns, so no bare hot plate`
-    case 'held bath': {
-      if (input.hotC > compound.meltLowC - 15)
-        return `, never above: ${compound.name} would melt before it dissolves`
-      return pair
-        ? `, never above: the lower boiling of the two boils at ${boilsC ?? '?'} °C`
-        : `, never above: ${boils}`
-    }
-  }
-}
-
 function coolingOf({ input, solvent, pair, compound }: Batch) {
   const starts = attempt(() => depositsFromC(input))
   const freezing = (pair ? [solvent, pair.solvent] : [solvent]).find(freezesNearIce)
@@ -291,23 +237,6 @@ function meltsInC({ meltLowC, meltsUnderWaterC }: Compound, solvents: readonly S
     : meltLowC - LOWERED_IN_SOLVENT_C
 }
 
-/** How and on what so many grams of crystals are spread, by what they were collected in. */
-function spreadOn(collect: Procedure['collect'], crystalsG: number): string {
-  switch (collect) {
-    case 'centrifuge tube':
-      return 'Leave the crystals in their weighed tube, open and on its side,'
-    case 'Craig tube':
-      return 'Leave the crystals spread in the weighed vial, open,'
-    case 'watch glass':
-      return 'Leave the crystals on their weighed glass'
-    default:
-      if (crystalsG <= SPREAD_G.watchGlass) return 'Spread the crystals on the weighed watch glass'
-      return crystalsG <= SPREAD_G.dish
-        ? 'Spread the crystals in a weighed crystallizing dish'
-        : 'Spread the crystals on weighed trays'
-  }
-}
-
 function splitsOf(batch: Batch): string {
   const reaction = solventsOf(batch)
     .map((one) => reactionOf(batch.compound, one))
@@ -317,36 +246,8 @@ function splitsOf(batch: Batch): string {
 
 function filterThrough(batch: Batch): string {
   return isByPipetteFilter(batch)
-    ? 'draw it through a filter pipette, a plug of cotton (and on it filter aid after charcoal) warmed with hot solvent, into a warm vial with a few drops of the hot solvent in it. Rinse the plug with a few drops more.'
+    ? 'draw it through a pipette with a plug of cotton, warmed with hot solvent first, into a warm vial with a few drops of the hot solvent in it. After charcoal a layer of filter aid lies on the plug. Rinse it with a few drops more.'
     : 'filter it through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.'
-}
-
-function dryingOf(batch: Batch) {
-  const drying = dryingFor(solventsOf(batch), batch.compound)
-  const rule = dryRuleOf(batch.conventions.drying, solventsOf(batch), batch.compound)
-  const inWhat = {
-    air: 'leave them in air under a paper cover',
-    oven:
-      weighedAs(solventsOf(batch), batch.compound) === 'anhydrous'
-        ? `dry them in an oven at about ${drying.ovenC} °C, where their crystal water goes: ${batch.compound.name} is weighed without it`
-        : `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
-    desiccator: 'dry them in a desiccator',
-    'hood, then desiccator': `leave them in the hood until they no longer smell of ${solventsOf(batch)
-      .filter(({ group }) => group !== 'water')
-      .map(({ name }) => name)
-      .join(' or ')}, overnight if need be, then dry them in a desiccator`,
-  }
-  return {
-    air: `${rule.firstMin} min`,
-    spread: Number.isFinite(rule.airMin) ? `${rule.airMin - rule.firstMin} min` : 'as long as it takes',
-    between: durationInWords(rule.betweenMin),
-    dryIn: inWhat[drying.how],
-    dryNever: drying.never ?? '',
-  }
-}
-
-function belowMelting(c: number): string {
-  return c > 40 ? 'well under where they melt' : `${c.toFixed(0)} °C under where they melt`
 }
 
 function rinseName({ solvent, pair }: Pick<Batch, 'solvent' | 'pair'>): string {
@@ -356,20 +257,4 @@ function rinseName({ solvent, pair }: Pick<Batch, 'solvent' | 'pair'>): string {
 function mixture({ goodML, poorML }: NonNullable<Batch['pair']>): string {
   const percent = Math.round((100 * goodML) / (goodML + poorML))
   return `${percent} to ${100 - percent} by volume`
-}
-
-/**
- * Minutes of a timer for a batch: as named, the house rule’s, or by how much there is to cool. The house rule of a drying
- * timer is what has to lie between two weighings.
- */
-export function minutesOf(
-  { timer, minutes }: { readonly timer: TimerStarted['timer']; readonly minutes: Minutes },
-  batch: Pick<Batch, 'conventions' | 'result' | 'solvent' | 'pair' | 'compound'>,
-): number {
-  const { conventions, result } = batch
-  const rule = dryRuleOf(conventions.drying, solventsOf(batch), batch.compound)
-  if (minutes === 'house rule') return timer === 'dry' ? rule.betweenMin : rule.firstMin
-  if (minutes === 'rest of the air')
-    return Number.isFinite(rule.airMin) ? Math.max(1, rule.airMin - rule.firstMin) : rule.betweenMin
-  return typeof minutes === 'number' ? minutes : coolingMin(minutes.small, result.hotML)
 }

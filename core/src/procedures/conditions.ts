@@ -1,6 +1,7 @@
 import type { Condition, Procedure } from './procedure'
 import { formsPeroxides, guardFor, isFlammable } from '../reference/hazards'
 import { isVolatile, reactionOf } from '../reference/reactions'
+import type { Solvent } from '../reference/shelf'
 import { freezesNearIce } from '../solubility/volume'
 import { needsReflux } from '../solubility/glassware'
 import { type Batch, solventsOf } from './batch'
@@ -46,6 +47,12 @@ export function isByPipetteFilter(batch: Pick<Batch, 'result' | 'pair' | 'insert
   return ml + filterExcessML(batch) < PIPETTE_FILTER_BELOW_ML
 }
 
+/** What handling the solvents asks for, all their hazards together; nothing for one without any on file. */
+export function solventGuard(solvents: readonly Solvent[]): string {
+  const hazards = solvents.flatMap((one) => one.hazards)
+  return hazards.length === 0 ? '' : guardFor(hazards)
+}
+
 /** Which conditions hold for a batch done by a procedure. */
 export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Condition> {
   const { result, input, conventions, inserts, amount, keptBackG, impurity } = batch
@@ -72,6 +79,7 @@ export function conditionsOf(procedure: Procedure, batch: Batch): ReadonlySet<Co
     'does not boil low': plate,
     'held below boiling': heat.notAboveC !== null,
     boils: heat.notAboveC === null,
+    'solvent guarded': solventGuard(solvents) !== '',
     'oil bath':
       heat.source === 'hot bath' || (heat.source === 'held bath' && (heat.setC ?? 0) > WATER_BATH_TO_C),
     'by portions': amount === 'least hot solvent',

@@ -25,7 +25,7 @@ export interface DryRule {
 /**
  * What counts as dry, by house rules and by what the crystals are wet with: minutes of air where that is the rule and
  * air is enough, never fewer than the solvent needs; else two weighings that agree, with at least 30 min of drying
- * between them, and a night where they dry in a desiccator.
+ * between them, and a night where they dry in a desiccator. Wet with nothing that is known, by the house’s rule alone.
  *
  * @param house the house's rule
  * @param solvents all that it crystallized from
@@ -36,7 +36,7 @@ export function dryRuleOf(
   solvents: readonly Solvent[],
   compound: Compound,
 ): DryRule {
-  const airMin = Math.max(house.atLeastMin, airMinutesOf(solvents))
+  const airMin = Math.max(house.atLeastMin, solvents.length === 0 ? 0 : airMinutesOf(solvents))
   const { how } = dryingFor(solvents, compound)
   // In air alone, what is wet with water or a high boiler takes as long as in a desiccator.
   const isSlow = how !== 'oven' && (how !== 'air' || !Number.isFinite(airMin))

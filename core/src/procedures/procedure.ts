@@ -46,6 +46,7 @@ export const CONDITIONS = [
   'melts on the heat',
   'taken off hot',
   'boils',
+  'solvent guarded',
 ] as const
 export type Condition = (typeof CONDITIONS)[number]
 

@@ -1,5 +1,6 @@
 import { type Condition, markOfStep, type Procedure, type Step, type StepTemplate } from './procedure'
-import { type Amount, AMOUNTS, amountsOf, minutesOf } from './amounts'
+import { type Amount, AMOUNTS, amountsOf } from './amounts'
+import { minutesOf } from './amountsOfDrying'
 import type { Batch } from './batch'
 import { conditionsOf } from './conditions'
 

@@ -195,12 +195,13 @@ describe('glass and time', () => {
   })
   test('the rinse dissolves no more than a fortieth of the crystals, or says what it would cost', () => {
     const urea = { crystalsG: 3.1, hotML: 8, coldGPer100ML: 67 }
-    expect(proposedRinseML(urea)).toBe(0.11)
-    expect(rinseDoubt(0.11, urea, 'acetone')).toBe(
-      '1 mL for a gram of crystals would dissolve 67 % of them: only 0.11 mL is planned, dropped on after pressing, or rinse with ice-cold acetone, which hardly dissolves them.',
+    expect(proposedRinseML(urea)).toBe(0)
+    expect(proposedRinseML({ ...urea, coldGPer100ML: 20 })).toBe(0.38)
+    expect(rinseDoubt(0, urea, 'acetone')).toBe(
+      '1 mL for a gram of crystals would dissolve 67 % of them: they are pressed dry and not rinsed. Ice-cold acetone hardly dissolves them: rinsed with that, collect the rinse by itself, and no oven before they no longer smell of it.',
     )
     expect(rinseDoubt(3, urea)).toBe(
-      '3 mL cold dissolves up to 2.0 g of 3.1 g of crystals, 65 %: rinse with 0.11 mL at most.',
+      '3 mL cold dissolves up to 2.0 g of 3.1 g of crystals, 65 %: press them dry and do not rinse.',
     )
     expect(proposedRinseML({ ...urea, crystalsG: 0.05 })).toBe(0)
     expect(rinseDoubt(0, { ...urea, crystalsG: 0.05 })).toContain('pressed dry and not rinsed')

@@ -8,10 +8,16 @@ const PEROXIDES: Caution = {
   text: 'Before it is heated: the date of opening, and a peroxide test. Never evaporated toward dryness.',
   when: 'forms peroxides',
 }
-const NEVER_DRY: Caution = { text: 'Never toward dryness: it can hold peroxides.', when: 'forms peroxides' }
+export const NEVER_DRY: Caution = {
+  text: 'Never toward dryness: it can hold peroxides.',
+  when: 'forms peroxides',
+}
 export const OIL_BATH =
   'Oil bath: no drop of water in it, never to smoking or past its limit; it burns, and stays hot half an hour.'
 const OIL: Caution = { text: OIL_BATH, when: 'oil bath' }
+
+/** On the steps at which the solvent is heated, poured or drawn off. */
+const SOLVENT_GUARD: Caution = { text: 'The solvent: {solventGuard}', when: 'solvent guarded' }
 
 /** On every step at which the solid is handled. */
 export const GUARD: Caution = { text: '{guard}', when: 'guarded' }
@@ -29,6 +35,7 @@ const HEATING_CAUTIONS: readonly Caution[] = [
     text: 'Flammable: in the hood, sash at the mark, no flame here or on the next bench.',
     when: 'flammable solvent',
   },
+  SOLVENT_GUARD,
   PEROXIDES,
   OIL,
   { text: STONE, when: 'boils' },
@@ -50,7 +57,7 @@ export const WET_THE_CRUDE: StepTemplate = {
     GUARD,
     { text: 'Dry solid on the heat melts to an oil.', when: 'melts on the heat' },
     {
-      text: 'Counted boiling stones (or a stirring bar) go in too, before it is heated, and are picked out later.',
+      text: '{toBoilOn} in too, before it is heated, and out again later.',
       when: 'stones in both flasks',
     },
   ],
@@ -63,7 +70,7 @@ const AT_THE_FLASK: readonly Caution[] = [
   SPLITS,
   { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.', when: 'open flask' },
   {
-    text: 'The condenser water runs before the heat goes on; never leave it while it boils. Lower the heat (the jack down) until it no longer boils before anything goes in from above, and clamps stay as they are.',
+    text: 'The condenser water runs before the heat goes on; never leave it while it is hot. Lower the heat (the jack down){toSettle} before anything goes in from above, and clamps stay as they are.',
     when: 'reflux',
   },
   NOT_HOTTER,
@@ -81,7 +88,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-under-reflux',
     station: 'dissolve',
-    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, let it boil gently for a minute after each, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, {gently}, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['by portions', 'reflux'],
@@ -97,120 +104,10 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-measured-under-reflux',
     station: 'dissolve',
-    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel, and let it boil gently until it has dissolved. The least would be near {least}.',
+    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel; {gently}, until it has dissolved. The least would be near {least}.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['measured volume', 'reflux'],
-  },
-]
-
-const FILTERING: readonly Caution[] = [
-  {
-    text: 'Keep all of it hot: it crystallizes in the stem as soon as it cools. In the hood; a bent clip between funnel and flask lets the air out.',
-    when: 'by paper',
-  },
-  {
-    text: 'Pipette and plug as hot as the solution, upright, never mouth over it: it squirts, or fills with crystals.',
-    when: 'by pipette filter',
-  },
-  { text: 'Off the boil first, and no flame: the vapour burns.', when: 'flammable solvent' },
-  { text: 'A grey filtrate goes through a fresh filter with filter aid again.', when: 'charcoal' },
-  { text: 'A fresh boiling stone before it is heated again.', when: 'boils' },
-  NOT_HOTTER,
-]
-
-export const INSERT_STEPS: readonly StepTemplate[] = [
-  {
-    id: 'add-charcoal',
-    station: 'dissolve',
-    text: 'Take it off the heat until it no longer boils, add {charcoal} of decolourizing charcoal, swirl, and heat gently for 5 min.',
-    cautions: [
-      {
-        text: 'Never into a boiling or overheated solution: it froths over. Charcoal also takes up some product.',
-      },
-      { text: 'A fresh boiling stone for the reheating.', when: 'boils' },
-      NOT_HOTTER,
-    ],
-    timer: { timer: 'boil', minutes: 5 },
-    when: ['charcoal'],
-  },
-  {
-    id: 'filter-hot-as-planned',
-    station: 'dissolve',
-    text: 'Make it up with hot solvent to {volume} in all, which keeps it dissolved on the way, and {filterThrough}',
-    cautions: FILTERING,
-    portions: 'dilute',
-    when: ['hot filtration', 'room to filter', 'by portions'],
-  },
-  {
-    id: 'filter-hot-measured',
-    station: 'dissolve',
-    text: 'Keep it hot, {volume} keeps it dissolved on the way, and {filterThrough}',
-    cautions: FILTERING,
-    portions: 'dilute',
-    when: ['hot filtration', 'room to filter', 'measured volume'],
-  },
-  {
-    id: 'filter-hot',
-    station: 'dissolve',
-    text: 'Add {filterExcess} of hot solvent beyond the plan, and {filterThrough}',
-    cautions: FILTERING,
-    portions: 'dilute',
-    when: ['hot filtration', 'no room to filter'],
-  },
-  {
-    id: 'boil-back',
-    station: 'dissolve',
-    text: 'Evaporate what was added for the filtration, {atHeat}, back to {backTo}.',
-    cautions: [
-      { text: 'A fresh boiling stone; in the hood; stay with it, so that it does not go dry.' },
-      NEVER_DRY,
-    ],
-    when: ['hot filtration', 'no room to filter', 'open flask'],
-  },
-  {
-    id: 'distil-back',
-    station: 'dissolve',
-    text: 'Distil off what was added for the filtration, from a round flask with the condenser turned downwards, back to {backTo}.',
-    cautions: [
-      { text: 'Fresh boiling stones; in the hood; stay with it, so that it does not go dry.' },
-      NEVER_DRY,
-    ],
-    when: ['hot filtration', 'no room to filter', 'reflux'],
-  },
-  {
-    id: 'leave-the-grit',
-    station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond the plan, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and {awayAgain} back to {backTo}.',
-    cautions: [
-      { text: 'A fresh boiling stone before it is evaporated; in the hood; stay with it.' },
-      NEVER_DRY,
-    ],
-    portions: 'dilute',
-    when: ['grit expected', 'no room to filter'],
-  },
-  {
-    id: 'leave-the-grit-as-planned',
-    station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: make it up with hot solvent to {volume} in all, which keeps the rest dissolved on the way, and take the hot liquid off the grit into a warm flask.',
-    cautions: [NOT_HOTTER],
-    portions: 'dilute',
-    when: ['grit expected', 'room to filter', 'by portions'],
-  },
-  {
-    id: 'leave-the-grit-measured',
-    station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: take the hot liquid off it into a warm flask.',
-    cautions: [NOT_HOTTER],
-    when: ['grit expected', 'room to filter', 'measured volume'],
-  },
-  {
-    id: 'dilute-hot',
-    station: 'dissolve',
-    text: 'Add hot solvent up to {volume} in all, {dilutedFor}.',
-    portions: 'dilute',
-    cautions: [NOT_HOTTER],
-    when: ['diluted after dissolving', 'by portions', 'nothing taken off hot'],
   },
 ]
 
@@ -252,7 +149,7 @@ export const COOL: readonly StepTemplate[] = [
   {
     id: 'heat-away',
     station: 'crystallize',
-    text: 'Take the heat away and leave the condenser on until it no longer boils, then cover the neck loosely with a watch glass.',
+    text: 'Take the heat away and leave the condenser on {untilQuiet}, then cover the neck loosely with a watch glass.',
     cautions: [{ text: TIGHT }],
     when: ['reflux', 'nothing taken off hot'],
   },
@@ -299,6 +196,7 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'wipe-and-pour',
     station: 'collect',
     text: 'Wipe the outside of the flask dry, swirl, and pour onto the middle of the paper. Bring the rest over with a little of the cold liquor, not with fresh solvent.',
+    cautions: [SOLVENT_GUARD],
   },
   {
     id: 'rinse-cold',
@@ -323,7 +221,7 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'draw-air',
     station: 'collect',
     text: 'Draw air through the crystals for {air}, breaking lumps with a clean spatula.',
-    cautions: [GUARD],
+    cautions: [GUARD, SOLVENT_GUARD],
     timer: { timer: 'air', minutes: 'house rule' },
     when: ['stays'],
   },

@@ -5,7 +5,6 @@ import {
   DISSOLVE,
   DRY,
   HEAT_SOLVENT,
-  INSERT_STEPS,
   INTO_ICE,
   KEEP_BACK,
   NOT_HOTTER,
@@ -13,6 +12,7 @@ import {
   SUCTION,
   WET_THE_CRUDE,
 } from './shared'
+import { INSERT_STEPS } from './insertSteps'
 import { LIQUOR_WASTE, ORDINARY_WASTE } from './waste'
 
 const CHARCOAL_WASTE =

@@ -14,8 +14,8 @@ const COSTS_AT_MOST = { proposed: 0.025, unremarked: 0.03 } as const
 const RINSE_DOUBTED_FROM = 2.5
 /** Less rinse than this for a gram of crystals is little, mL. */
 const LITTLE_ML_PER_G = 0.3
-/** Less than this nobody can pour over crystals, mL. */
-const LEAST_RINSE_ML = 0.05
+/** Less than this nobody can pour over crystals, mL; and less than this for a gram of them wets none. */
+const LEAST_RINSE = { ml: 0.05, mlPerG: 0.1 } as const
 
 /** Crystals to be rinsed, the liquor they lie in, and what cold solvent dissolves of them. */
 export interface Rinsed {
@@ -38,7 +38,7 @@ export function rinsedBy(
 
 /**
  * Rinse to propose: about 1 mL for a gram of crystals, at tube scale no more than the liquor there is, and never so much
- * that it dissolves more than 2.5 % of the crystals; none where that is less than a drop.
+ * that it dissolves more than 2.5 % of the crystals; none where that is less than a drop, or too little to wet them.
  *
  * @returns mL, to a tenth, below 1 mL to a hundredth, and from 20 mL on whole
  * @example proposedRinseML({ crystalsG: 1.5, hotML: 11, coldGPer100ML: 0.65 }) // 1.5
@@ -46,7 +46,7 @@ export function rinsedBy(
 export function proposedRinseML({ crystalsG, hotML, coldGPer100ML }: Rinsed): number {
   const affordableML = (100 * COSTS_AT_MOST.proposed * crystalsG) / coldGPer100ML
   const wanted = Math.min(RINSE_ML_PER_G * crystalsG, hotML, affordableML)
-  if (wanted < LEAST_RINSE_ML) return 0
+  if (wanted < LEAST_RINSE.ml || wanted < LEAST_RINSE.mlPerG * Math.min(crystalsG, hotML)) return 0
   if (wanted < 1) return Math.floor(100 * wanted) / 100
   return wanted < 20 ? Math.floor(10 * wanted) / 10 : Math.floor(wanted)
 }
@@ -64,7 +64,9 @@ function isRinseShort(rinsed: Rinsed): boolean {
 export function rinseDoubt(rinseML: number, rinsed: Rinsed, instead: string | null = null): string | null {
   const { crystalsG, hotML, coldGPer100ML } = rinsed
   const most = proposedRinseML(rinsed)
-  const other = instead ? `, or rinse with ice-cold ${instead}, which hardly dissolves them` : ''
+  const other = instead
+    ? `. Ice-cold ${instead} hardly dissolves them: rinsed with that, collect the rinse by itself, and no oven before they no longer smell of it`
+    : ''
   const costG = Math.min(crystalsG, (coldGPer100ML * rinseML) / 100)
   if (rinseML > 0 && costG > COSTS_AT_MOST.unremarked * crystalsG)
     return `${rinseML} mL cold dissolves up to ${mass(costG)} of ${mass(crystalsG)} of crystals, ${significant((100 * costG) / crystalsG, 2)} %: ${most > 0 ? `rinse with ${most} mL at most` : 'press them dry and do not rinse'}${other}.`

@@ -27,7 +27,8 @@ export async function seedShelf(db: Database, clock: Clock): Promise<void> {
 const WORKED_OUT = ['molarMassGPerMol', 'source'] as const
 
 async function putMended(db: Database, clock: Clock): Promise<void> {
-  const { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } = await import('@ivory-crystal/core/reference')
+  const { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS, REFERENCE_SOLUBILITIES } =
+    await import('@ivory-crystal/core/reference')
   const newest = await newestRows(db)
   const told = (body: object) => {
     const plain = JSON.parse(JSON.stringify(body)) as Record<string, unknown>
@@ -43,23 +44,21 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
     ),
     ...REFERENCE_SOLVENTS.filter((row) => isMended('solvent', row)).map(({ id }) => shelfKey('solvent', id)),
   ])
+  // What a later version knows is added; to a pair that ever had points here, whoever's they were, nothing is.
+  const pairs = new Set([...newest.keys()].flatMap((key) => PAIR_OF_KEY.exec(key)?.[1] ?? []))
+  const isNew = (sort: 'compound' | 'solvent', id: string) => !newest.has(shelfKey(sort, id))
+  const isAdded = ({ sort, id, body }: Item) =>
+    sort === 'solubility'
+      ? !pairs.has(pairOf(body as SolubilityRow))
+      : (sort === 'compound' || sort === 'solvent') && isNew(sort, id)
+  const isShort =
+    REFERENCE_COMPOUNDS.some(({ id }) => isNew('compound', id)) ||
+    REFERENCE_SOLVENTS.some(({ id }) => isNew('solvent', id)) ||
+    REFERENCE_SOLUBILITIES.some((row) => !pairs.has(pairOf(row)))
+  // Molar masses come from structures, a package of its own: only where something is to be written.
+  if (mended.size === 0 && !isShort) return
   const reference = await referenceItems()
-  const pairs = new Set(
-    [...newest.values()].flatMap(({ sort, body }) =>
-      sort === 'solubility' ? [pairOf(body as SolubilityRow)] : [],
-    ),
-  )
-  // What a later version knows is added; to a pair that has points here, whoever's they are, nothing is.
-  await putFirst(
-    db,
-    clock,
-    reference.filter(({ sort, id, body }) =>
-      sort === 'solubility'
-        ? !pairs.has(pairOf(body as SolubilityRow))
-        : (sort === 'compound' || sort === 'solvent') && !newest.has(shelfKey(sort, id)),
-    ),
-  )
-  if (mended.size === 0) return
+  await putFirst(db, clock, reference.filter(isAdded))
   const items = reference.filter(({ sort, id }) => mended.has(shelfKey(sort, id)))
   await putRows(
     db,
@@ -72,8 +71,10 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
 }
 
 const REFERENCE = 'reference'
+/** The pair in the key of a point: compound and solvent, without the temperature. */
+const PAIR_OF_KEY = /^solubility (.+)\/[^/]+$/
 const pairOf = ({ compound, solvent }: Pick<SolubilityRow, 'compound' | 'solvent'>) =>
-  `${compound} ${solvent}`
+  `${compound}/${solvent}`
 
 /**
  * Adds points of the bench's own, which are no reference values, to the shelf. A pair that was measured is known by its

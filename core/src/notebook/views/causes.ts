@@ -8,6 +8,7 @@ import { latestLine, linesOf, remember } from '../read'
 import type { Station } from './stationNames'
 import { accountOf } from './account'
 import { drynessOf } from './dryness'
+import { hydrateOf } from './hydrate'
 
 export interface Cause {
   readonly sentence: string
@@ -119,7 +120,7 @@ function whyOver(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] {
       : []
   const digits = [
     cause(
-      `A digit or a point: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. Read both slips again.`,
+      `A digit or a point: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. Read both once more.`,
       'weigh',
     ),
   ]
@@ -127,8 +128,10 @@ function whyOver(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] {
   const first =
     ofCrudePercent > 100 * SLIPPED.overTimes ? [...digits, ...vessel] : isFar ? [...vessel, ...digits] : []
   const last = isFar ? [] : [...vessel, ...digits]
+  const hydrate = hydrateOf(prep)
   return [
     ...first,
+    ...(hydrate ? [cause(hydrate.sentence, 'weigh')] : []),
     ...damp,
     ...stones,
     ...last,

@@ -63,7 +63,13 @@ export function HowMuch({
         <NumberField
           label="cold rinse, mL"
           {...numberAt('washML')}
-          help={planned ? `usual: ${planned.proposedWashML}` : ''}
+          help={
+            planned
+              ? planned.proposedWashML > 0
+                ? `usual: ${planned.proposedWashML}`
+                : 'usual: none, pressed dry'
+              : ''
+          }
         />
         {!planned?.pair && (
           <NumberField
