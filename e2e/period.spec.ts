@@ -95,6 +95,21 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
   )
   expect(between(await outBy(page), beforeLeaving)).toBeGreaterThanOrEqual(0)
 
+  // What all the rest waits for is left too: then it is over much sooner.
+  const beforeDrying = await outBy(page)
+  await page
+    .getByRole('button', { name: /^Spread, dry and weigh the benzil:/ })
+    .first()
+    .focus()
+  await page.keyboard.press('Enter')
+  await page
+    .getByRole('region', { name: 'Spread, dry and weigh the benzil' })
+    .getByRole('button', { name: 'Another day' })
+    .click()
+  await expect
+    .poll(async () => between(await outBy(page), beforeDrying), { timeout: 30_000 })
+    .toBeGreaterThan(5)
+
   // The plan goes out on one sheet of paper, and the alarms as a calendar.
   for (const format of FORMATS) {
     const sheets = await sheetsOf(await page.pdf({ format }))

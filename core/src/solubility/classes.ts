@@ -21,16 +21,16 @@ const IN_WORDS: Readonly<Record<SolubilityClass, string>> = {
   's to vs': 'well or very well',
   vs: 'very well (over 10 g in 100 mL)',
 }
-/** Which class a solvent of the shelf is told under; solvents much like it are told under the same. */
+/** Which class a solvent of the shelf is told under; solvents much like it are told under the same, the usual one first. */
 const COLUMN_OF: Readonly<Record<string, Exclude<ClassColumn, 'waterHot' | 'ethanolHot'>>> = {
   water: 'water',
   'ethanol-95': 'ethanol',
   'ethanol-absolute': 'ethanol',
   'diethyl-ether': 'ether',
   toluene: 'toluene',
-  hexane: 'hexane',
   heptane: 'hexane',
   'petroleum-ether-60-80': 'hexane',
+  hexane: 'hexane',
 }
 const HOT_OF = { water: 'waterHot', ethanol: 'ethanolHot' } as const
 /** Classes of handbooks are for about this temperature, °C. */
@@ -96,8 +96,10 @@ export interface TubeToTry {
  * @returns the most promising first, none that reacts with it
  */
 export function tubesToTry(compound: Compound, solvents: readonly Solvent[]): readonly TubeToTry[] {
-  // Of solvents told under one class, the first of the shelf stands for all.
-  const told = solvents
+  const usual = Object.keys(COLUMN_OF)
+  // Of solvents told under one class, the usual one stands for all.
+  const told = [...solvents]
+    .sort((p, q) => usual.indexOf(p.id) - usual.indexOf(q.id))
     .filter((one) => reactionOf(compound, one)?.rulesOut !== true)
     .flatMap((solvent) => {
       const { cold, hot } = classesIn(compound, solvent)
@@ -122,7 +124,7 @@ export function tubesToTry(compound: Compound, solvents: readonly Solvent[]): re
         ? [
             {
               solvents: [good.solvent, poor.solvent],
-              because: `${good.solvent.name} dissolves it ${IN_WORDS[good.cold]} and ${poor.solvent.name} ${IN_WORDS[poor.cold]}: hot in the first, the second until it clouds`,
+              because: `${good.solvent.name} dissolves it ${IN_WORDS[good.cold]} and ${poor.solvent.name} ${IN_WORDS[poor.cold]}: dissolve it hot in the first, and add the second until it clouds`,
               promise: 1,
             },
           ]

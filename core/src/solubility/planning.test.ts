@@ -306,11 +306,30 @@ describe('ranking solvents', () => {
       'oiling',
       'freezing',
       'drying',
+      'certainty',
     ])
     expect(ranked[2]?.parts.find(({ part }) => part === 'purity')).toMatchObject({ score: null })
     expect(ranked[1]?.parts.find(({ part }) => part === 'freezing')?.sentence).toContain(
       'cool water, not ice',
     )
+  })
+  test('a figure of low confidence, or one point alone, never leads where a sure one does as well', () => {
+    const points: SolubilityPoint[] = [
+      [20, 2],
+      [78, 40],
+    ]
+    const order = (confidence: 'low' | 'high' | null) => {
+      const sure = { ...candidate({ id: 'sure' }, points, []), confidence: 'high' as const }
+      const other = { ...candidate({ id: 'other' }, points, []), confidence }
+      return rankSolvents({ ...solute, assay: 0.9, crudeG: 2 }, [other, sure])[0]?.solvent.id
+    }
+    expect([order('low'), order('high'), order(null)]).toEqual(['sure', 'other', 'other'])
+    const single = { ...candidate({ id: 'single' }, points.slice(1), []), confidence: 'high' as const }
+    const [told] = rankSolvents({ ...solute, assay: 0.9, crudeG: 2 }, [single])
+    expect(told?.parts.find(({ part }) => part === 'certainty')).toMatchObject({
+      score: 0.25,
+      sentence: 'From one point, continued with the fusion enthalpy.',
+    })
   })
   test('every score lies between 0 and 1, and hazards have no say in it', () => {
     fc.assert(

@@ -43,8 +43,18 @@ export interface SolventWishes {
   /** How far the solvent freezes below the ice bath. */
   readonly freezingMarginC: readonly [worthless: number, full: number]
   readonly iceC: number
+  /** What a plan is worth by how sure its solubilities are; from one point alone it is never worth more than from low ones. */
+  readonly certainty: Readonly<Record<Confidence | 'own', number>>
 }
-export const SOLVENT_PARTS = ['recovery', 'purity', 'volume', 'oiling', 'freezing', 'drying'] as const
+export const SOLVENT_PARTS = [
+  'recovery',
+  'purity',
+  'volume',
+  'oiling',
+  'freezing',
+  'drying',
+  'certainty',
+] as const
 export type SolventPart = (typeof SOLVENT_PARTS)[number]
 export interface ScoredPart {
   readonly part: SolventPart
@@ -75,6 +85,7 @@ export const USUAL_WISHES: SolventWishes = {
   boilingForDryingC: [65, 140],
   freezingMarginC: [-15, 2],
   iceC: 2,
+  certainty: { own: 1, high: 1, medium: 0.8, low: 0.25 },
 }
 
 /**
@@ -135,6 +146,7 @@ function rankOne(solute: SoluteToPurify, candidate: SolventCandidate, wishes: So
     oilingPart(solute, candidate, startsC, wishes),
     freezingPart(candidate, wishes),
     dryingPart(candidate, wishes),
+    certaintyPart(candidate, plan, wishes),
   ]
   const known = parts.flatMap(({ score }) => (score === null ? [] : [score]))
   const score = known.reduce((product, one) => product * one, 1) ** (1 / known.length)
@@ -234,6 +246,27 @@ function freezingPart({ solvent }: SolventCandidate, wishes: SolventWishes): Sco
       marginC >= wishes.freezingMarginC[1]
         ? 'Stays liquid in the ice bath.'
         : `Freezes at ${freezingPointC.toFixed(1)} °C, close to the ice bath.`,
+  }
+}
+
+/** A good plan from a poor figure is worth less than a fair plan from a sure one. */
+function certaintyPart(
+  { confidence }: SolventCandidate,
+  { hotBasis, coldBasis }: CrystallizationPlan,
+  wishes: SolventWishes,
+): ScoredPart {
+  const isSingle = hotBasis === 'single point' || coldBasis === 'single point'
+  if (confidence === undefined && !isSingle)
+    return { part: 'certainty', score: null, sentence: 'Not known: how sure its solubilities are.' }
+  const told = wishes.certainty[confidence ?? 'own']
+  return {
+    part: 'certainty',
+    score: isSingle ? Math.min(told, wishes.certainty.low) : told,
+    sentence: isSingle
+      ? 'From one point, continued with the fusion enthalpy.'
+      : confidence === null || confidence === undefined
+        ? 'From points of this bench.'
+        : `From reference values of ${confidence} confidence.`,
   }
 }
 

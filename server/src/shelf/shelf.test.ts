@@ -15,8 +15,8 @@ import { openPglite } from '../db/open'
 import { shelfItems } from '../db/schema'
 import type { RunningServer } from '../server'
 import { handClock, serve, tempFolder } from '../testing/bench'
-import { newestRows, shelfKey } from './items'
-import { seedShelf } from './seed'
+import { isOn, newestRows, shelfKey } from './items'
+import { addOwnPoints, seedShelf } from './seed'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let server: RunningServer
@@ -186,6 +186,77 @@ describe('the shelf', () => {
 })
 
 describe('a shelf an earlier version filled', () => {
+  test('gains solids and pairs it never had, and nothing of a pair it has points of', async () => {
+    const folder = await tempFolder()
+    const { begun: db, close } = await openPglite(
+      join(folder.path, 'database'),
+      { say: () => undefined, free: () => Promise.resolve(10_000) },
+      (opened) => Promise.resolve(opened),
+    )
+    const clock = handClock()
+    await seedShelf(db, clock)
+    const keys = async (of: string) =>
+      [...(await newestRows(db)).entries()]
+        .filter(([key, row]) => key.includes(of) && isOn(row))
+        .map(([key]) => key)
+        .sort()
+    const before = await keys('')
+    const lost = ['compound acenaphthene', ...(await keys('solubility benzoin/'))]
+    for (const key of lost) {
+      const [sort = '', id = ''] = [key.slice(0, key.indexOf(' ')), key.slice(key.indexOf(' ') + 1)]
+      await db.delete(shelfItems).where(and(eq(shelfItems.sort, sort), eq(shelfItems.id, id)))
+    }
+    // One pair the lab measured itself, in between.
+    const own = {
+      compound: 'benzoin',
+      solvent: 'ethanol-95',
+      temperatureC: 20,
+      gPer100ML: 3.2,
+      confidence: null,
+      source: 'this bench',
+    }
+    await addOwnPoints(db, clock, [own])
+    await seedShelf(db, clock)
+    expect(await keys('solubility benzoin/ethanol-95')).toEqual(['solubility benzoin/ethanol-95/20'])
+    const gained = (await keys('')).filter((key) => !key.startsWith('solubility benzoin/ethanol-95'))
+    expect(gained).toEqual(before.filter((key) => !key.startsWith('solubility benzoin/ethanol-95')))
+    await close()
+    await folder.remove()
+  })
+  test('points of the bench’s own take the place of the reference’s, once, and what was changed since stays', async () => {
+    const folder = await tempFolder()
+    const { begun: db, close } = await openPglite(
+      join(folder.path, 'database'),
+      { say: () => undefined, free: () => Promise.resolve(10_000) },
+      (opened) => Promise.resolve(opened),
+    )
+    const clock = handClock()
+    await seedShelf(db, clock)
+    const points = [20, 78].map((temperatureC) => ({
+      compound: 'benzoin',
+      solvent: 'ethanol-95',
+      temperatureC,
+      gPer100ML: temperatureC / 5,
+      confidence: null,
+      source: 'this bench',
+    }))
+    const told = async () =>
+      [...(await newestRows(db)).values()]
+        .filter((row) => row.id.startsWith('benzoin/ethanol-95/') && isOn(row))
+        .map(({ id, version, origin }) => [id, version, origin])
+        .sort()
+    await addOwnPoints(db, clock, points)
+    const once = await told()
+    expect(once.map(([id, , origin]) => [id, origin])).toEqual([
+      ['benzoin/ethanol-95/20', 'demo'],
+      ['benzoin/ethanol-95/78', 'demo'],
+    ])
+    await addOwnPoints(db, clock, points)
+    await seedShelf(db, clock)
+    expect(await told()).toEqual(once)
+    await close()
+    await folder.remove()
+  })
   test('gains what was mended since, as a new version, and keeps what the lab made of its rows', async () => {
     const folder = await tempFolder()
     const { begun: db, close } = await openPglite(

@@ -1,14 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
+import { referenceCompound, referenceSolvent } from '../../../golden/reference'
 import {
   accountOf,
   splitInText,
   type Bodies,
+  type Compound,
   crudeAssayOf,
   dissolvingOf,
   drynessOf,
   type Entry,
   fold,
+  hydrateOf,
+  judgementOf,
   type Kind,
   KINDS,
   liquorStanding,
@@ -25,6 +29,7 @@ import {
   type RawEntry,
   type SampleId,
   type SampleRole,
+  type Solvent,
   solventSoFarML,
   type SubjectId,
   trialsOf,
@@ -234,6 +239,43 @@ describe('what is odd, and why', () => {
     )
     expect(causes(view, 'closure-over-102')?.[0]).toContain('residue still holds solvent')
   })
+  test('between the plan’s bound and 100 % it is asked about, with the causes that fit', () => {
+    const said = (product: string) =>
+      odditiesOf(viewOf(weighed('crude', '1.804'), plan(), weighed('product', product)), PREP).map(
+        ({ code }) => code,
+      )
+    expect(said('1.56')).toEqual([])
+    expect(said('1.730')).toEqual(['over-the-bound'])
+    expect(said('1.900')).toEqual(['over-100'])
+    const view = viewOf(weighed('crude', '1.804'), plan(), weighed('product', '1.730'))
+    expect(causes(view, 'over-the-bound')?.[0]).toContain('Damp crystals')
+    expect(lossesOf(view, prepIn(view)).join(' ')).toMatch(/\d g more is counted than went in/)
+    expect(lossesOf(view, prepIn(view)).join(' ')).not.toContain('accounts for all of it')
+  })
+  test('a yield over 100 % is asked about, its limiting reagent first', () => {
+    const reaction = line('reaction named', PREP, {
+      limiting: { name: 'benzoin', molarMassGPerMol: 212.25 },
+      limitingMass: reading('1.200'),
+      productPerLimiting: 1,
+    })
+    const view = viewOf(weighed('crude', '1.804'), plan(), reaction, weighed('product', '1.500'))
+    expect(causes(view, 'yield-over-100')?.[0]).toContain(
+      'The limiting reagent: 1.200 g of benzoin could give 1.189 g',
+    )
+  })
+  test('a slipped digit comes before damp, cold and rinse', () => {
+    const of = (product: string, code: string) =>
+      causes(viewOf(weighed('crude', '1.804'), plan(), weighed('product', product)), code)?.[0]
+    expect(of('15.600', 'over-100')).toContain('A digit or a point: 15.600 g of product, 1.804 g of crude')
+    expect(of('0.156', 'under-half')).toContain('A slipped digit')
+    const residue = viewOf(
+      weighed('crude', '1.804'),
+      plan(),
+      weighed('product', '1.5'),
+      weighed('residue', '29.2'),
+    )
+    expect(causes(residue, 'closure-over-102')?.[0]).toContain('A point in the wrong place')
+  })
   test('the liquor is asked about before it goes', () => {
     const before = viewOf(weighed('crude', '1.804'), plan())
     expect(liquorStanding(before, prepIn(before)).question).toContain('have not been weighed')
@@ -318,6 +360,76 @@ describe('drying', () => {
     )
     expect(drynessOf(short, prepIn(short)).isDry).toBe(false)
   })
+})
+
+test('with no plan there is nothing to be wet with, and the house’s minutes are all that is asked', () => {
+  const view = viewOf(weighed('crude', '1.804'), weighed('product', '1.400'))
+  expect(drynessOf(view, prepIn(view)).sentence).toBe(
+    'House rules ask for 10 min of air before it is weighed; no timer shows that.',
+  )
+})
+
+test('what is weighed after a run does not dry the tube that was melted', () => {
+  // The demo’s benzil as if it had only been drawn with air.
+  const lines = golden.entries.filter(
+    ({ kind, subject, body }) =>
+      !(
+        kind === 'timer started' &&
+        subject === benzil.id &&
+        (body as Bodies['timer started']).timer === 'dry'
+      ) && kind !== 'verdict signed',
+  )
+  const driedIn = (entries: readonly RawEntry[]) => {
+    const judged = judgementOf(fold(entries), benzil.id)
+    if (!judged.ok) throw new Error(judged.problem.sentence)
+    return judged.value.evidence?.dried
+  }
+  expect(driedIn(lines)).toMatchObject({ how: 'minutes of air', minutes: 10 })
+  const product = benzil.samples.find(({ role }) => role === 'product')?.id as SampleId
+  const later = [5, 50].map((minutes): RawEntry => ({
+    ...line('weighed', product, {
+      method: 'tared',
+      net: reading('1.3914'),
+      readabilityG: 0.0001,
+      from: 'typed',
+    }),
+    at: golden.nowMs + minutes * 60_000,
+    id: nextId(null, golden.nowMs + minutes * 60_000, new Uint8Array(8)),
+  }))
+  expect(driedIn([...lines, ...later])).toEqual(driedIn(lines))
+  const after = fold([...lines, ...later])
+  expect(drynessOf(after, prepOf(after, benzil.id) as PrepFacts).isConstant).toBe(true)
+})
+
+describe('a product that comes as a hydrate', () => {
+  const citric = referenceCompound('citric-acid-anhydrous')
+  const of = (compound: Compound, ...from: Solvent[]) => {
+    const [solvent = referenceSolvent('water')] = from
+    const view = fold([
+      line('prep opened', PREP, { ...opened.body, compound }),
+      ...(['crude', 'product'] as const).map(named),
+      weighed('crude', '2.000'),
+      plan({ compound, impurity: null, solvent, pair: null }),
+      weighed('product', '1.600'),
+    ])
+    return { view, hydrate: hydrateOf(prepIn(view)) }
+  }
+  test('is told with and without its water', () => {
+    const { hydrate, view } = of(citric)
+    // One molecule of water, 18.015, beside 192.12 g/mol: 8.57 % of what is weighed.
+    expect(hydrate?.waterPercent).toBeCloseTo(8.57, 2)
+    expect(hydrate?.withoutWaterPercent).toBeCloseTo(80 * (1 - 0.0857), 1)
+    expect(hydrate?.sentence).toContain('8.6 % of it water')
+    expect(causes(view, 'over-the-bound') ?? causes(view, 'over-100')).toBeUndefined()
+  })
+  test('is not, where the plan takes the water out, or where it comes from no water', () => {
+    expect(of(referenceCompound('caffeine')).hydrate).toBeNull()
+    expect(of(citric, referenceSolvent('ethanol-absolute')).hydrate).toBeNull()
+    expect(of(referenceCompound('benzil')).hydrate).toBeNull()
+  })
+  function causes(view: ReturnType<typeof fold>, code: string) {
+    return odditiesOf(view, PREP).find((one) => one.code === code)?.causes
+  }
 })
 
 test('the crude’s own range proposes its fraction', () => {

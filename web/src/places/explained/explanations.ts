@@ -42,7 +42,7 @@ export const EXPLANATIONS: readonly Explanation[] = [
     equation: ['score = (d₁ · d₂ · … · dₙ)^(1/n)'],
     text: [
       'Each property becomes a number from 0 (worthless) to 1 (all that can be wished), and the score is their geometric mean (Derringer and Suich, 1980): one worthless property cannot be bought back by the others.',
-      'The wishes: recovery from 50 to 95 %, purity from 80 to 99.5 %, 3 to 25 mL per gram of crude, little risk of oiling, liquid in the ice bath, a boiling point that dries in air. What is not known has no say, and is shown as not known.',
+      'The wishes: recovery from 50 to 95 %, purity from 80 to 99.5 %, 3 to 25 mL per gram of crude, little risk of oiling, liquid in the ice bath, a boiling point that dries in air, solubilities that are sure: of the bench or of high confidence 1, medium 0.8, low or from one point alone 0.25. What is not known has no say, and is shown as not known.',
     ],
     example:
       'Scores of 0.9, 0.8 and 0.1 come to (0.9 · 0.8 · 0.1)^(1/3) = 0.42, though their plain mean is 0.6.',

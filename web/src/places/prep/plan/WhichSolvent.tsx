@@ -27,6 +27,7 @@ const PART_NAMES: Readonly<Record<SolventPart, string>> = {
   oiling: 'oiling',
   freezing: 'ice bath',
   drying: 'drying',
+  certainty: 'how sure',
 }
 
 /** Every solvent of the shelf for this crude, ranked, each part of the score with its sentence. */
@@ -214,7 +215,7 @@ function SolventRow({
         </td>
       </tr>
       <tr className={isChosen ? 'chosen' : undefined}>
-        <td colSpan={9} className="quiet">
+        <td colSpan={10} className="quiet">
           {sentence}
           {gentler && ` ${capital(gentler.name)} does the same work and harms less: try that first.`}{' '}
           <span className="hazard">{hazardLine(solvent.hazards)}</span>
@@ -222,7 +223,7 @@ function SolventRow({
       </tr>
       {isOpen && (
         <tr>
-          <td colSpan={9}>
+          <td colSpan={10}>
             <dl className="parts">
               {parts.map((part) => [
                 <dt key={`${part.part} name`}>{capital(PART_NAMES[part.part])}</dt>,
