@@ -176,7 +176,6 @@ export {
   type CalibrationPoint,
 } from './thermometer/correctReading'
 export { THREAD_EXPANSION } from './thermometer/emergentStem'
-export { readingDoubt } from './thermometer/atTheEvent'
 export {
   freezesNearIce,
   gritMarkML,
@@ -302,7 +301,8 @@ export * from './planning/dialTurns'
 export {
   announcementOf,
   estimatedNow,
-  expectedReading,
+  misreadingsOf,
+  type Misread,
   isSlowPart,
   liveRate,
   meltRateOf,
@@ -374,7 +374,7 @@ export {
 } from './planning/draft'
 export { outcomeOf, type Outcome, type Planned } from './planning/planDraft'
 export { beginPrep, fixPlan, nameSample, signVerdict } from './notebook/acts/preps'
-export { beginByHand, copyMarks, planTheMelt } from './notebook/acts/melts'
+export { beginByHand, copyMarks, exchangeMarks, planTheMelt } from './notebook/acts/melts'
 export { openCase, signCase } from './notebook/acts/unknowns'
 export { measureAgain, recordPlate } from './notebook/acts/plates'
 export {

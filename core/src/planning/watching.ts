@@ -3,10 +3,12 @@ import { isTooFast, minutesToWindow } from '../heating/watching'
 import { type CurvePoint, dialCurve } from './curves'
 import { isSettled, mendingSetting, modelledNow } from './dialTurns'
 import { rateOf } from '../heating/rateOf'
-import { ASKED_ABOUT_C } from '../thermometer/atTheEvent'
+import { misreadSentence, outOfLine } from '../thermometer/misread'
 import type { Conventions } from '../conventions/conventions'
 import type { View } from '../notebook/fold'
-import { type MeltFacts, readingsOf } from '../notebook/views/melt'
+import { heatingKnown, type MeltFacts, readingsOf } from '../notebook/views/melt'
+import { linesOf } from '../notebook/read'
+import type { Entry } from '../notebook/entry'
 
 /**
  * About where a thermometer read by eye stands now: by the learned dial, else carried on from the last readings.
@@ -15,42 +17,43 @@ import { type MeltFacts, readingsOf } from '../notebook/views/melt'
  */
 export function estimatedNow(view: View, melt: MeltFacts, atS: number): number | null {
   if (!melt.run) return null
-  const { probeC, lastSample } = readingsOf(view, melt.id, melt.run.id)
-  const last = probeC.get(lastSample)
-  if (last === undefined) return modelledNow(melt, atS)
-  const modelledThen = modelledNow(melt, lastSample)
+  const { steadyC } = readingsOf(view, melt.id, melt.run.id)
+  const [lastS, last] = [...steadyC].reduce<readonly [number, number | null]>(
+    (latest, one) => (latest[1] === null || one[0] > latest[0] ? one : latest),
+    [0, null],
+  )
+  if (last === null) return modelledNow(melt, atS)
+  const modelledThen = modelledNow(melt, lastS)
   const modelled = modelledNow(melt, atS)
   if (modelled !== null && modelledThen !== null) return last + modelled - modelledThen
-  return last + ((rateByEye(probeC) ?? 0) * (atS - lastSample)) / 60
+  return last + ((rateByEye(steadyC) ?? 0) * (atS - lastS)) / 60
 }
 
-/**
- * Where a reading by eye is expected now, and how far it may lie from that before it is asked about: the longer
- * ago and the faster the heating, the further.
- *
- * @returns null while too little was read to expect anything
- */
-export function expectedReading(
-  view: View,
-  melt: MeltFacts,
-  atS: number,
-): { readonly temperatureC: number; readonly withinC: number } | null {
-  if (!melt.run) return null
-  const { probeC, lastSample } = readingsOf(view, melt.id, melt.run.id)
-  const last = probeC.get(lastSample)
-  if (last === undefined || (probeC.size < 2 && modelledNow(melt, atS) === null)) return null
-  const temperatureC = estimatedNow(view, melt, atS)
-  if (temperatureC === null) return null
-  const withinC =
-    modelledNow(melt, atS) === null
-      ? ASKED_ABOUT_C + (BY_HAND_C_PER_MIN * (atS - lastSample)) / 60
-      : Math.max(ASKED_ABOUT_C, MAY_CHANGE * Math.abs(temperatureC - last))
-  return { temperatureC, withinC }
+/** A reading typed during a run that lies where the heating cannot have been, and the question about it. */
+export interface Misread {
+  readonly typed: Entry<'temperature typed'>
+  readonly sentence: string
 }
-/** The dial may have been turned since: so much of what was expected on top may be missing. */
-const MAY_CHANGE = 0.9
-/** Nobody knows what a hand has done to the heat since the last reading: it may have risen as fast as this. */
-const BY_HAND_C_PER_MIN = 25
+
+/** Readings of a run that do not belong with those around them: each to be asked about once. */
+export function misreadingsOf(view: View, melt: MeltFacts): readonly Misread[] {
+  const { run, planned } = melt
+  if (!run) return []
+  const typed = linesOf(view, melt.id, 'temperature typed')
+    .filter(({ body }) => body.run === run.id)
+    .sort((p, q) => p.body.atS - q.body.atS)
+  return outOfLine(
+    typed.map(({ body }) => ({ atS: body.atS, valueC: body.temperature.value })),
+    heatingKnown(planned.body.window),
+    (fromS, toS) => {
+      const [from, to] = [modelledNow(melt, fromS), modelledNow(melt, toS)]
+      return from === null || to === null ? null : to - from
+    },
+  ).flatMap((odd) => {
+    const line = typed[odd.index]
+    return line ? [{ typed: line, sentence: misreadSentence(line.body.temperature.value, odd) }] : []
+  })
+}
 
 /** Live rate of a run, °C/min, from what is on record and the latest readings heard. */
 export function liveRate(
@@ -60,7 +63,7 @@ export function liveRate(
 ): number | null {
   if (!melt.run) return null
   const readings = readingsOf(view, melt.id, melt.run.id)
-  if (readings.byEye || melt.run.started.body.recorded === false) return rateByEye(readings.probeC)
+  if (readings.byEye || melt.run.started.body.recorded === false) return rateByEye(readings.steadyC)
   const last = Math.max(heard[heard.length - 1]?.[0] ?? 0, 0)
   const merged = new Map<number, number>(heard)
   for (let s = Math.max(1, last - 60); s <= last; s++) {

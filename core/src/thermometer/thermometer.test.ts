@@ -10,7 +10,6 @@ import {
   emergentStemCorrectionC,
   interpolationErrorC,
   lineErrorC,
-  readingDoubt,
   THREAD_EXPANSION,
 } from '../index'
 
@@ -135,13 +134,5 @@ describe('a reading by eye', () => {
     expect(atTheEvent(95.4, 12, 1.5)).toBeCloseTo(95.1, 12)
     expect(atTheEvent(95.4, 0, 9)).toBe(95.4)
     expect(() => atTheEvent(95.4, -1, 1)).toThrow('before the event')
-  })
-  test('far from where the heating should be is asked about', () => {
-    expect(readingDoubt(104.5, 95.5)).toBe(
-      '9 °C above where the heating should be (95.5 °C): check the scale.',
-    )
-    expect(readingDoubt(86.4, 95.5)).toContain('9 °C below')
-    expect(readingDoubt(97, 95.5)).toBeNull()
-    expect(readingDoubt(300, null)).toBeNull()
   })
 })

@@ -37,10 +37,10 @@ export function PrepLadder({
         note={`${simulated ? 'simulated; ' : ''}${ranges.some((row) => row.corrected) ? 'corrected where the raw range stands beside, else raw' : 'raw, as it was read'}; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
       />
       {ranges
-        .filter((row) => row.hasRun && row.trouble)
+        .filter((row) => row.hasRun && (row.trouble ?? row.doubt) !== null)
         .map((row) => (
           <p key={`${row.melt} ${row.slot}`} className="look">
-            {row.label}: {row.trouble}
+            {row.label}: {row.trouble ?? row.doubt}
           </p>
         ))}
     </>

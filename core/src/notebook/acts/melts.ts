@@ -1,16 +1,17 @@
 import { heatedAsItBehaves } from '../views/meltBehaviour'
 import type { Conventions } from '../../conventions/conventions'
-import type { EpochMs, MeltId, RunId } from '../../ids'
+import type { EntryId, EpochMs, MeltId, RunId } from '../../ids'
 import type { PlannedHeating } from '../../planning/meltPlan'
 import type { Reading } from '../../units'
 import { CORE_VERSION } from '../../version'
 import type { Instrument } from '../../wire'
-import type { Line } from '../entry'
+import type { Entry, Line } from '../entry'
 import type { View } from '../fold'
+import { linesOf } from '../read'
 import type { Moment } from '../kinds/mark-made/kind'
 import type { MeltPlanned, PlannedTube } from '../kinds/melt-planned/kind'
 import { calibrationOf, dialOf } from '../views/instruments'
-import type { MeltFacts } from '../views/melt'
+import { markOf, type MeltFacts } from '../views/melt'
 import type { PrepFacts } from '../views/prep'
 import type { NewId } from './newId'
 
@@ -105,4 +106,46 @@ export function copyMarks(
     ]),
     { kind: 'run ended', subject: id, body: { run, atS: 0 } },
   ]
+}
+
+/** What exchanging the two marks of a tube takes: lines to strike, and to write. */
+export interface ExchangedMarks {
+  readonly struck: readonly Entry<'mark made'>[]
+  readonly marks: readonly Line<'mark made'>[]
+  /** Readings typed for the old marks, for the new ones; by the ids of the new marks, in order. */
+  readonly typed: (marks: readonly EntryId[]) => readonly Line<'temperature typed'>[]
+}
+
+/**
+ * The two keys of a tube were swapped: both marks are struck and made anew, each as the other, at the time it was
+ * pressed and with what was read for it.
+ *
+ * @returns null where the tube has not both
+ */
+export function exchangeMarks(view: View, melt: MeltFacts, slot: number): ExchangedMarks | null {
+  const [first, all] = [markOf(melt, slot, 'first liquid'), markOf(melt, slot, 'all liquid')]
+  if (!first || !all) return null
+  const standing = [first.entry, all.entry]
+  const other = {
+    'first liquid': 'all liquid',
+    'all liquid': 'first liquid',
+    'early sign': 'early sign',
+  } as const
+  const readFor = linesOf(view, melt.id, 'temperature typed')
+  return {
+    struck: standing,
+    marks: standing.map(({ body }) => ({
+      kind: 'mark made',
+      subject: melt.id,
+      body: { ...body, moment: other[body.moment] },
+    })),
+    typed: (marks) =>
+      standing.flatMap(({ id }, i) => {
+        const read = readFor.find(({ body }) => body.mark === id)
+        const mark = marks[i]
+        return read && mark
+          ? [{ kind: 'temperature typed' as const, subject: melt.id, body: { ...read.body, mark } }]
+          : []
+      }),
+  }
 }

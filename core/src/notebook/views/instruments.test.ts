@@ -324,7 +324,7 @@ describe('a thermometer read by eye', () => {
     const { view, row: told } = row([...passing, typed('95.5', 612, first.id), typed('96.8', 668, all.id)])
     expect(told?.onset).toEqual({ text: '95.2', value: 95.2 })
     const mark = meltOf(view, MELT)?.marks.find(({ entry }) => entry.id === first.id)
-    expect(mark?.typed).toEqual({ reading: reading('95.5'), lateS: 12 })
+    expect(mark?.typed).toEqual({ reading: reading('95.5'), lateS: 12, doubt: null })
     // 8 s late at about 1.35 °C/min between the last two minutes' readings.
     expect(Math.abs((told?.clear?.value ?? 0) - 96.6)).toBeLessThanOrEqual(0.1)
     expect(told?.trouble).toBeNull()

@@ -115,7 +115,7 @@ function withoutRange(prep: PrepFacts, view: View, rows: readonly RangeRow[]): R
   const judgement = judgeNoRange(
     {
       reason: row.givenUp,
-      startC: window.startC,
+      startC: row.onsetBelow?.value ?? window.startC,
       stopC: window.stopC,
       literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
       behaviour: behaviourOf(compound, isFromWater(prep)),

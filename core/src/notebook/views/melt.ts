@@ -2,6 +2,8 @@ import type { Reading } from '../../units'
 import type { EntryId, MeltId, PrepId, RunId, SampleId } from '../../ids'
 import type { Entry } from '../entry'
 import { rateOf } from '../../heating/rateOf'
+import type { MeltWindow } from '../../heating/heatingPlan'
+import { type HeatingKnown, misreadSentence, outOfLine } from '../../thermometer/misread'
 import { atTheEvent } from '../../thermometer/atTheEvent'
 import type { View } from '../fold'
 import { decimalsOf } from '../../weighing/reading'
@@ -44,7 +46,12 @@ export interface Mark {
   /** As the instrument gave it; null while the trace has yet to tell what it was at the press. */
   readonly temperature: Reading | null
   /** A reading by eye that was taken back to the press: as typed, and how late, s. */
-  readonly typed: { readonly reading: Reading; readonly lateS: number } | null
+  readonly typed: {
+    readonly reading: Reading
+    readonly lateS: number
+    /** A question where it lies out of line with the other readings. */
+    readonly doubt: string | null
+  } | null
   readonly word: SignWord | null
 }
 
@@ -176,11 +183,11 @@ const HEATS_AT_MOST_C_PER_MIN = 30
  * the two are too close or not of one heating: one of them was misread.
  */
 function rateSince(
-  { probeC }: Readings,
+  { steadyC }: Readings,
   pressedAtS: number,
   { atS, valueC }: { readonly atS: number; readonly valueC: number },
 ): number | null {
-  const before = [...probeC].filter(([s]) => s <= pressedAtS).sort(([p], [q]) => p - q)
+  const before = [...steadyC].filter(([s]) => s <= pressedAtS).sort(([p], [q]) => p - q)
   const last = before.at(-1)
   if (!last || atS - last[0] < TWO_READINGS_APART_S) return null
   const rate = (60 * (valueC - last[1])) / (atS - last[0])
@@ -201,12 +208,19 @@ function takenBack(
     plannedRate
   const decimals = decimalsOf(temperature)
   const text = atTheEvent(temperature.value, lateS, rate).toFixed(decimals)
-  return { temperature: { text, value: Number(text) }, typed: { reading: temperature, lateS } }
+  return {
+    temperature: { text, value: Number(text) },
+    typed: { reading: temperature, lateS, doubt: readings.oddAt.get(Math.round(atS)) ?? null },
+  }
 }
 
 export interface Readings {
   /** °C by sample number; one sample a second of instrument time. */
   readonly probeC: ReadonlyMap<number, number>
+  /** The same without readings by eye that lie where the heating cannot have been: what a rate is worked out from. */
+  readonly steadyC: ReadonlyMap<number, number>
+  /** Those left out of them, each with a question. */
+  readonly oddAt: ReadonlyMap<number, string>
   readonly decimals: number
   readonly lastSample: number
   /** Light through each tube by sample number, where the instrument reads it. */
@@ -217,6 +231,8 @@ export interface Readings {
 
 const NO_READINGS: Readings = {
   probeC: new Map(),
+  steadyC: new Map(),
+  oddAt: new Map(),
   decimals: 1,
   lastSample: 0,
   light: new Map(),
@@ -242,19 +258,39 @@ function flatten(traces: readonly Trace[]): Readings {
     light?.forEach((value, i) => lit.set(firstSample + i, value))
     lastSample = Math.max(lastSample, firstSample + values.length - 1)
   }
-  return { probeC, decimals: traces[0]?.decimals ?? 1, lastSample, light: lit, byEye: false }
+  return {
+    probeC,
+    steadyC: probeC,
+    oddAt: new Map(),
+    decimals: traces[0]?.decimals ?? 1,
+    lastSample,
+    light: lit,
+    byEye: false,
+  }
 }
 
 /** What was read by eye, at the second it was read. */
 function typedReadings(view: View, melt: MeltId): ReadonlyMap<RunId, Readings> {
   const groups = groupedBy(linesOf(view, melt, 'temperature typed'), ({ body }) => body.run)
+  const window = latestLine(view, melt, 'melt planned')?.body.window
   return new Map(
     [...groups].map(([run, typed]) => {
       const probeC = new Map(typed.map(({ body }) => [Math.round(body.atS), body.temperature.value]))
+      const inTime = [...probeC].sort(([p], [q]) => p - q)
+      const read = inTime.map(([atS, valueC]) => ({ atS, valueC }))
+      const odd = window ? outOfLine(read, heatingKnown(window)) : []
+      const oddAt = new Map(
+        odd.flatMap((one) => {
+          const at = read[one.index]
+          return at ? [[at.atS, misreadSentence(at.valueC, one)] as const] : []
+        }),
+      )
       return [
         run,
         {
           probeC,
+          steadyC: new Map(inTime.filter(([atS]) => !oddAt.has(atS))),
+          oddAt,
           decimals: Math.max(...typed.map(({ body }) => decimalsOf(body.temperature))),
           lastSample: Math.max(...probeC.keys()),
           light: new Map(),
@@ -263,6 +299,11 @@ function typedReadings(view: View, melt: MeltId): ReadonlyMap<RunId, Readings> {
       ]
     }),
   )
+}
+
+/** What the plan says of the heating, for a reading to be held against. */
+export function heatingKnown(window: MeltWindow): HeatingKnown {
+  return { startC: window.startC, stopC: window.stopC, slowCPerMin: window.rateCPerMin }
 }
 
 /** More samples than this tell nothing more of a rate. */
@@ -274,7 +315,7 @@ export function rateBetween(readings: Readings, fromS: number, toS: number): num
   const samples: [number, number][] = []
   // A reading by eye stands at the whole second next to it, which may be after.
   for (let s = Math.max(readings.byEye ? 0 : 1, from); s <= Math.round(toS); s++) {
-    const value = readings.probeC.get(s)
+    const value = readings.steadyC.get(s)
     if (value !== undefined) samples.push([s / 60, value])
   }
   const last = samples[samples.length - 1]
@@ -289,4 +330,16 @@ export function rateBetween(readings: Readings, fromS: number, toS: number): num
 /** The mark that stands for one moment of one tube: the first that was not struck. */
 export function markOf(melt: MeltFacts, slot: number, moment: Moment): Mark | null {
   return melt.marks.find(({ entry }) => entry.body.slot === slot && entry.body.moment === moment) ?? null
+}
+
+/** Tubes whose marks stand the wrong way round: all liquid was pressed, or read, before the first liquid. */
+export function swappedSlots(melt: MeltFacts): readonly number[] {
+  return melt.planned.body.tubes.flatMap(({ slot }) => {
+    const [first, all] = [markOf(melt, slot, 'first liquid'), markOf(melt, slot, 'all liquid')]
+    if (!first || !all) return []
+    const [low, high] = [first.temperature, all.temperature]
+    const isSwapped =
+      low && high ? low.value > high.value : first.entry.body.pressedAtS > all.entry.body.pressedAtS
+    return isSwapped ? [slot] : []
+  })
 }

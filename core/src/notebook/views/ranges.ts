@@ -50,6 +50,10 @@ export interface RangeRow {
   readonly runEnded: boolean
   /** Why it has no range, where the watcher said so. */
   readonly givenUp: NoRangeReason | null
+  /** Liquid already when it was first seen: its onset lies below this, and is no number. */
+  readonly onsetBelow: Reading | null
+  /** A question about what was typed; the range is used as it stands. */
+  readonly doubt: string | null
   /** A sentence when the range cannot be used as it stands. */
   readonly trouble: string | null
   readonly restsOn: readonly EntryId[]
@@ -103,7 +107,10 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
   const signs = melt.marks.filter(
     ({ entry }) => entry.body.slot === slot && entry.body.moment === 'early sign',
   )
-  const onset = light ? readAs(light.body.onsetC, light.body.decimals) : (onsetMark?.temperature ?? null)
+  const notes = melt.notes.filter(({ body }) => body.slot === slot).map(({ body }) => body.note)
+  const wentInLiquid = notes.includes('melted as it went in')
+  const read = light ? readAs(light.body.onsetC, light.body.decimals) : (onsetMark?.temperature ?? null)
+  const onset = wentInLiquid ? null : read
   const clear = light ? readAs(light.body.clearC, light.body.decimals) : (clearMark?.temperature ?? null)
   const given = melt.givenUp.find(({ body }) => body.slot === slot)
   return {
@@ -118,7 +125,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     by: light ? 'light' : onsetMark?.entry.body.from === 'instrument' ? 'the instrument' : 'eye',
     purpose,
     instrumentName,
-    notes: melt.notes.filter(({ body }) => body.slot === slot).map(({ body }) => body.note),
+    notes,
     signs: signs.flatMap(({ temperature, word }) => (temperature ? [{ temperature, word }] : [])),
     // Readings that stood still or fell between the marks tell no rate.
     rateCPerMin: measured !== null && measured > 0 ? measured : window.rateCPerMin,
@@ -129,8 +136,16 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     isSimulated: melt.run?.started.body.feed === 'simulated',
     hasRun: melt.run !== null || light !== null,
     runEnded: (melt.run?.ended ?? null) !== null || (melt.run === null && light !== null),
-    givenUp: light ? null : (given?.body.reason ?? null),
-    trouble: light ? null : given ? `No range: ${given.body.reason}.` : troubleOf(melt, onsetMark, clearMark),
+    givenUp: given && !light ? given.body.reason : wentInLiquid ? 'it melted as it went in' : null,
+    onsetBelow: wentInLiquid ? read : null,
+    doubt: doubtOf(onsetMark) ?? doubtOf(clearMark),
+    trouble: wentInLiquid
+      ? `Liquid as it went in${read ? `, at ${read.text} °C` : ''}: it begins below, nobody knows where. Cool the instrument well below and melt a new tube.`
+      : light
+        ? null
+        : given
+          ? `No range: ${given.body.reason}.`
+          : troubleOf(melt, onsetMark, clearMark),
     restsOn: [
       melt.planned.id,
       ...[onsetMark, clearMark].flatMap((mark) => (mark ? [mark.entry.id] : [])),
@@ -138,6 +153,12 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
       ...(calibration ? [calibration.entry] : []),
     ],
   }
+}
+
+function doubtOf(mark: Mark | null): string | null {
+  return mark?.typed?.doubt
+    ? `${mark.typed.reading.text} °C, typed for “${mark.entry.body.moment}”, lies ${mark.typed.doubt} Misread? Strike that mark.`
+    : null
 }
 
 function readAs(value: number, decimals: number): Reading {
@@ -188,7 +209,7 @@ function troubleOf(melt: MeltFacts, onset: Mark | null, clear: Mark | null): str
       ? 'Marked; its temperature has not been typed yet.'
       : 'Marked while the instrument could not be heard; waiting for its trace.'
   if (onset.temperature.value > clear.temperature.value)
-    return `The onset of ${onset.temperature.text} °C lies above the clear point of ${clear.temperature.text} °C: were the two keys swapped? Strike the wrong mark.`
+    return `The onset of ${onset.temperature.text} °C lies above the clear point of ${clear.temperature.text} °C: were the two keys swapped? Then exchange them.`
   return null
 }
 

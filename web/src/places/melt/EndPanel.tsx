@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NO_RANGE_REASONS, type NoRangeReason, markOf, type MeltFacts } from '@ivory-crystal/core'
 import { write } from '../../ledger/notebook'
+import { SwappedMarks } from '../../parts/SwappedMarks'
 import type { Run } from './useRun'
 
 /** Before a run ends: both numbers of every tube or a reason why not, never one number. */
@@ -13,6 +14,7 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
   return (
     <section aria-label="End the run" className="my-3">
       <h2>End the run</h2>
+      <SwappedMarks melts={[melt]} />
       {open.length > 0 && (
         <>
           <p className="mt-1">One number is not a range. Say of each tube why it has not both.</p>

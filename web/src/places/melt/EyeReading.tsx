@@ -2,11 +2,10 @@ import { comesTo, useLines, wrong } from '../../parts/useTyped'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
-  expectedReading,
-  linesOf,
+  type EntryId,
   type Mark,
   type MeltFacts,
-  readingDoubt,
+  misreadingsOf,
   readingsOf,
   readReading,
 } from '@ivory-crystal/core'
@@ -27,14 +26,14 @@ const MARK_WAITS_S = 120
 export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean }) {
   useNow()
   const view = useNotebook((state) => state.view)
-  /** What is odd about the reading kept last. */
-  const [doubt, setDoubt] = useState<string | null>(null)
+  /** Odd readings that stand as they were typed: whoever read them says so, and is not asked again. */
+  const [told, setTold] = useState<readonly EntryId[]>([])
   const field = useRef<HTMLDivElement>(null)
   const nowS = runSeconds(melt)
   const waiting = melt.marks.find(
     ({ temperature, entry }) => temperature === null && nowS - entry.body.pressedAtS <= MARK_WAITS_S,
   )
-  const last = linesOf(view, melt.id, 'temperature typed').at(-1)
+  const doubt = misreadingsOf(view, melt).findLast(({ typed }) => !told.includes(typed.id))
   const read = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
   const lastS = read?.lastSample ?? 0
   const isDue = read?.probeC.size === 0 || nowS - lastS >= READ_EVERY_S
@@ -54,8 +53,6 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
       const read = readReading(text, 'The reading')
       if (!read.ok) return wrong(read.problem.sentence, 'text')
       if (!melt.run) return wrong('The run is over: nothing heats.', 'text')
-      const expected = expectedReading(view, melt, runSeconds(melt))
-      setDoubt(readingDoubt(read.value.value, expected?.temperatureC ?? null, expected?.withinC))
       return comesTo([
         {
           kind: 'temperature typed',
@@ -87,18 +84,26 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
         </Button>
       </div>
       <Refusal sentence={form.said} />
-      {doubt && last && (
+      {doubt && (
         <p className="look mb-0" role="alert">
-          {last.body.temperature.text} °C is kept: {doubt}{' '}
+          {doubt.typed.body.temperature.text} °C is kept: {doubt.sentence}{' '}
           <Button
             variant="link"
             size="sm"
             onClick={() => {
-              setDoubt(null)
-              strike(last, 'misread')
+              strike(doubt.typed, 'misread')
             }}
           >
             strike it
+          </Button>
+          <Button
+            variant="link"
+            size="sm"
+            onClick={() => {
+              setTold([...told, doubt.typed.id])
+            }}
+          >
+            it is so
           </Button>
         </p>
       )}

@@ -17,6 +17,7 @@ import {
 } from '@ivory-crystal/core'
 import { Title } from '../../parts/Title'
 import { strike, useNotebook } from '../../ledger/notebook'
+import { SwappedMarks } from '../../parts/SwappedMarks'
 import { MeltPlan } from './MeltPlan'
 
 const Watch = lazy(async () => ({ default: (await import('./Watch')).Watch }))
@@ -100,7 +101,11 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
                 {row.slot}: {row.label}
               </td>
               <td className="num" data-name="onset, raw">
-                <End text={row.onset?.text} mark={markOf(melt, row.slot, 'first liquid')} />
+                <End
+                  text={(row.onset ?? row.onsetBelow)?.text}
+                  below={row.onsetBelow !== null}
+                  mark={markOf(melt, row.slot, 'first liquid')}
+                />
               </td>
               <td className="num" data-name="clear, raw">
                 <End text={row.clear?.text} mark={markOf(melt, row.slot, 'all liquid')} />
@@ -111,11 +116,14 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
                   : 'not calibrated'}
               </td>
               <td data-name="caught by">{row.by}</td>
-              <td className={row.trouble ? 'trouble' : undefined}>{row.trouble ?? row.notes.join(', ')}</td>
+              <td className={(row.trouble ?? row.doubt) ? 'trouble' : undefined}>
+                {row.trouble ?? row.doubt ?? row.notes.join(', ')}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
+      <SwappedMarks melts={[melt]} />
       <p className="row-of mt-3">
         {placesOf(view, melt).map(({ to, name }, i) => (
           <Link
@@ -133,10 +141,19 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
 }
 
 /** One end of a range; its mark can be struck still. */
-function End({ text, mark }: { text: string | undefined; mark: Mark | null }) {
+function End({
+  text,
+  below = false,
+  mark,
+}: {
+  text: string | undefined
+  below?: boolean
+  mark: Mark | null
+}) {
   if (text === undefined) return '–'
   return (
     <>
+      {below ? 'below ' : ''}
       {text}{' '}
       {mark && (
         <Button

@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { type MeltFacts, SIGN_WORDS } from '@ivory-crystal/core'
+import { SwappedMarks } from '../../parts/SwappedMarks'
 import type { Marking } from './useMarking'
 
 /** What the last press was, by word, and what keys do. */
@@ -14,6 +15,7 @@ export function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking
           {marking.said}
         </p>
       )}
+      <SwappedMarks melts={[melt]} />
       {unnamed && (
         <div className="row-of align-items-center mb-2" role="group" aria-label="Name the early sign">
           <span className="quiet">

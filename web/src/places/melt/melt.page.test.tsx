@@ -353,22 +353,81 @@ describe('a thermometer read by eye', () => {
       pass(60)
       await type(user, text)
     }
+    // Ten high, and the right one after it: only the wrong one is asked about, and the rate does not follow it.
     pass(60)
-    // By hand it may have been heated hard since: up to 30 °C more in a minute is believed.
-    await type(user, '119.0')
-    expect(screen.queryByText(/check the scale/)).toBeNull()
-    pass(60)
-    await type(user, '290')
+    await type(user, '102.4')
     screen.getByText(
-      /290 °C is kept: \d+ °C above where the heating should be \(\d+\.\d °C\): check the scale/,
+      /102\.4 °C is kept: 10 °C above where the heating should be \(92\.5 °C\): check the scale/,
     )
-    expect(written('temperature typed')).toHaveLength(5)
+    pass(60)
+    await type(user, '94.0')
+    screen.getByText(/102\.4 °C is kept:/)
+    expect(screen.queryByText(/too fast/)).toBeNull()
+    expect(screen.queryByText(/94\.0 °C is kept/)).toBeNull()
+    await user.click(press('it is so'))
+    expect(screen.queryByText(/is kept:/)).toBeNull()
+    pass(60)
+    await type(user, '204')
+    screen.getByText(/204 °C is kept: .* 204 °F would be 95\.6 °C: is the scale in °F\?/)
+    expect(written('temperature typed')).toHaveLength(6)
     await user.click(press('strike it'))
     expect(written('struck')).toHaveLength(1)
     expect(screen.queryByText(/is kept:/)).toBeNull()
     await type(user, 'ninety')
     screen.getByText(/The reading/, { selector: '.invalid-feedback' })
-    expect(written('temperature typed')).toHaveLength(5)
+    expect(written('temperature typed')).toHaveLength(6)
+  })
+  test('two keys pressed the wrong way round are asked about at once, and exchanged with what was read for them', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    await user.click(press('Tubes are in'))
+    for (const text of ['92.0', '93.5']) {
+      pass(60)
+      await type(user, text)
+    }
+    const mark = async (key: string, text: string) => {
+      act(() => {
+        fireEvent.keyDown(document.body, { key })
+      })
+      await type(user, text)
+      pass(60)
+    }
+    await mark('x', '94.0')
+    await mark('s', '95.5')
+    screen.getByText(/Tube 2 is all liquid before its first liquid: were the two keys swapped\?/)
+    await user.click(press('Exchange the two marks of tube 2'))
+    expect(screen.queryByText(/were the two keys swapped/)).toBeNull()
+    const { view } = useNotebook.getState()
+    const row = rangesOf(view, prepNamed('Benzil').id).at(-1)
+    expect(row).toMatchObject({ slot: 2, onset: { text: '94.0' }, clear: { text: '95.5' }, trouble: null })
+  })
+  test('what melted as it went in has no onset, and says below what it began', async () => {
+    const { user, pass } = await ownRun()
+    await user.click(press('Start, its thermometer is read by eye'))
+    await user.click(press('Tubes are in'))
+    pass(60)
+    await type(user, '76.0')
+    for (const [key, text] of [
+      ['a', '76.6'],
+      ['z', '88.0'],
+    ] as const) {
+      act(() => {
+        fireEvent.keyDown(document.body, { key })
+      })
+      await type(user, text)
+      pass(60 * 10)
+    }
+    await user.click(press('melted as it went in'))
+    const row = rangesOf(useNotebook.getState().view, prepNamed('Benzil').id).find(
+      ({ onsetBelow }) => onsetBelow !== null,
+    )
+    expect(row).toMatchObject({
+      onset: null,
+      onsetBelow: { text: '76.6' },
+      clear: { text: '88.0' },
+      givenUp: 'it melted as it went in',
+    })
+    expect(row?.trouble).toMatch(/^Liquid as it went in, at 76\.6 °C: it begins below/)
   })
   test('the run ends with both numbers of each tube or a reason', async () => {
     const { user, pass } = await ownRun()

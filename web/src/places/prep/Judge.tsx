@@ -5,6 +5,7 @@ import {
   type Judgement,
   isStale,
   judgementOf,
+  meltsOf,
   type Owner,
   phaseMapOf,
   platesOf,
@@ -19,6 +20,7 @@ import { fixed } from '../../format/format'
 import { MixedMeltForm } from '../../parts/MixedMeltForm'
 import { PrepLadder } from '../../parts/PrepLadder'
 import { RestsNoMore } from '../../parts/RestsNoMore'
+import { SwappedMarks } from '../../parts/SwappedMarks'
 import { Why } from '../../parts/Why'
 import { newSubject, strike, useNotebook, write } from '../../ledger/notebook'
 import { RepeatsTable } from '../melt/RepeatsTable'
@@ -34,6 +36,7 @@ export function Judge({ prep }: StationProps) {
   const { base } = useHere()
   const view = useNotebook((state) => state.view)
   const judged = judgementOf(view, prep.id)
+  const melts = meltsOf(view, prep.id)
   const [lit, setLit] = useState<readonly Owner[]>([])
   const { verdict } = prep
   const restsNoMore = verdict && isStale(view, verdict) && (
@@ -48,6 +51,7 @@ export function Judge({ prep }: StationProps) {
       <>
         {restsNoMore}
         <PrepLadder prep={prep} />
+        <SwappedMarks melts={melts} />
         <h2 className="mt-3">Nothing to judge yet</h2>
         <p className="mt-2">
           {judged.problem.sentence} <Link to={`${base}/melt`}>Go to Melt</Link>
@@ -61,6 +65,7 @@ export function Judge({ prep }: StationProps) {
     <>
       {restsNoMore}
       <PrepLadder prep={prep} />
+      <SwappedMarks melts={melts} />
       <RepeatsTable rows={judged.value.rows} />
       <hr className="rule" />
       <h2>

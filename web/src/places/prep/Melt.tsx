@@ -5,6 +5,7 @@ import { useNow } from '../../app/now'
 import { dayAndClock } from '../../format/format'
 import { Photographs } from '../../parts/Photographs'
 import { PrepLadder } from '../../parts/PrepLadder'
+import { SwappedMarks } from '../../parts/SwappedMarks'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltPlan } from '../melt/MeltPlan'
 import { RepeatsTable } from '../melt/RepeatsTable'
@@ -51,6 +52,7 @@ export function Melt({ prep }: StationProps) {
   return (
     <>
       <PrepLadder prep={prep} />
+      <SwappedMarks melts={melts} />
       <RepeatsTable rows={ranges} />
       <Runs melts={melts.filter((melt) => !isUnderWay(melt))} />
       {complete && (

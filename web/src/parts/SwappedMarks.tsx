@@ -1,0 +1,30 @@
+import Button from 'react-bootstrap/Button'
+import { exchangeMarks, type MeltFacts, swappedSlots } from '@ivory-crystal/core'
+import { strike, useNotebook, write } from '../ledger/notebook'
+
+/** Asked of each tube whose two marks stand the wrong way round, with the way to exchange them: neither is lost. */
+export function SwappedMarks({ melts }: { melts: readonly MeltFacts[] }) {
+  return melts.flatMap((melt) =>
+    swappedSlots(melt).map((slot) => (
+      <p key={`${melt.id} ${slot}`} className="look" role="alert">
+        Tube {slot} is all liquid before its first liquid: were the two keys swapped?{' '}
+        <Button
+          size="sm"
+          variant="outline-primary"
+          onClick={() => {
+            exchange(melt, slot)
+          }}
+        >
+          Exchange the two marks of tube {slot}
+        </Button>
+      </p>
+    )),
+  )
+}
+
+function exchange(melt: MeltFacts, slot: number): void {
+  const exchanged = exchangeMarks(useNotebook.getState().view, melt, slot)
+  if (!exchanged) return
+  for (const mark of exchanged.struck) strike(mark, 'the two keys were swapped')
+  write(...exchanged.typed(write(...exchanged.marks)))
+}
