@@ -386,3 +386,11 @@ export {
   packTubes,
   type Grinding,
 } from './notebook/acts/samples'
+export {
+  burningSolventsOf,
+  type FlameNear,
+  flamesNear,
+  isInTheOpen,
+  type VapourNear,
+  vapoursNear,
+} from './planning/flame'

@@ -268,6 +268,20 @@ describe('the mixed melt', () => {
     expect(found.verdict).toBe('repeat')
     expect(found.because).toContain('5.0 and 5.0 °C')
   })
+  test('an authentic sample that is itself impure does not make the same compound another', () => {
+    const wide = { reference: { onsetC: 85, clearC: 91 } }
+    const found = verdict([85.4, 93.2], [94.2, 95.2], wide)
+    expect(found.verdict).toBe('repeat')
+    expect(found.because).toContain('The authentic sample is itself 6.0 °C wide, from 85.0 °C')
+    // Below what that impurity does by itself it is another compound still.
+    expect(verdict([70, 84], [94.2, 95.2], wide).verdict).toBe('different')
+  })
+  test('ground 85 to 15 it is at most “repeat”, with the parts named', () => {
+    const found = verdict([93.5, 95.2], undefined, { partOfUnknown: 0.85 })
+    expect(found).toEqual({ verdict: 'repeat', because: expect.stringContaining('It was ground 85 to 15') })
+    expect(verdict([58, 76], undefined, { partOfUnknown: 0.85 }).verdict).toBe('different')
+    expect(verdict([93.5, 95.2], undefined, { partOfUnknown: 0.6 }).verdict).toBe('same')
+  })
   test('“the same” names its exception', () => {
     expect(verdict([93.5, 95.2]).because).toContain('mirror-image and molecular compounds can differ')
   })

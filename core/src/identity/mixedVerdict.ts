@@ -11,6 +11,9 @@ export interface MixedVerdict {
 /** No pure compound melts so far below itself, °C: whatever its width, such a mixture is of two. */
 const FAR_UNDER_C = 4
 
+/** Less of one part than this moves the range of the other by too little to tell. */
+const LEAST_PART = 0.25
+
 type Rules = Pick<Conventions, 'repeatWithinC' | 'readingErrorC' | 'sharpWidthC'>
 
 /** What a mixed melt is laid beside; all °C. */
@@ -20,13 +23,16 @@ export interface MixedInput {
   readonly mixture: MeltingRange
   /** The unknown was melted in the run of the mixture: only then are heating and thermometer shared. */
   readonly sameRun: boolean
+  /** Mass fraction of the unknown in the mixture, 0 to 1; taken as half where it is not given. */
+  readonly partOfUnknown?: number
 }
 
 /**
  * What a mixed melt says of identity: only that speaks for it, and only beside the unknown in the same run; ranges of
  * another run are at most “repeat”. Not lower than the unknown alone and not broader: the same compound (a
  * little higher, even, if the unknown was impure). All liquid far below both, or lower at both ends and broader: a
- * different one. Anything else, such as an onset alone that is lower: repeat.
+ * different one. Where the authentic sample is wide by itself the mixture must begin below that too: else its own
+ * impurity does it. Anything else, such as an onset alone that is lower: repeat.
  * Differences within what repeats differ by count as none.
  *
  * @param input all °C; the mixture is of unknown and reference
@@ -36,6 +42,12 @@ export interface MixedInput {
  */
 export function mixedVerdict(input: MixedInput, conventions: Rules): MixedVerdict {
   const found = laidBeside(input, conventions)
+  const { partOfUnknown = 0.5 } = input
+  if (found.verdict !== 'different' && Math.min(partOfUnknown, 1 - partOfUnknown) < LEAST_PART)
+    return {
+      verdict: 'repeat',
+      because: `It was ground ${percent(partOfUnknown)} to ${percent(1 - partOfUnknown)}: so little of one hardly moves the other, whether or not they are one compound. Grind about equal parts and repeat.`,
+    }
   if (input.sameRun || found.verdict === 'repeat') return found
   return {
     verdict: 'repeat',
@@ -58,6 +70,14 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   const clearLowerC = unknown.clearC - mixture.clearC
   const isLower = tenths(Math.min(onsetLowerC, clearLowerC)) > within
   const isBroader = tenths(broaderC) > (isLower ? 2 * conventions.readingErrorC : within)
+  // An authentic sample with an impurity of its own brings that into the mixture, of the same compound too.
+  const isOwnImpurity =
+    width(reference) > conventions.sharpWidthC && tenths(reference.onsetC - mixture.onsetC) <= within
+  if (isLower && isBroader && isOwnImpurity && tenths(mixture.clearC - reference.clearC) >= -within)
+    return {
+      verdict: 'repeat',
+      because: `The authentic sample is itself ${c(width(reference))} °C wide, from ${c(reference.onsetC)} °C, and the mixture begins no lower than that: its own impurity does this to the same compound too. Repeat with a pure authentic sample.`,
+    }
   if (isLower && isBroader)
     return {
       verdict: 'different',
@@ -103,6 +123,10 @@ function sameBecause(unknown: MeltingRange, mixture: MeltingRange, within: numbe
 
 function width(range: MeltingRange): number {
   return range.clearC - range.onsetC
+}
+
+function percent(part: number): string {
+  return (100 * part).toFixed(0)
 }
 
 function c(value: number): string {

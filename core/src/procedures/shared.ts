@@ -80,7 +80,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-in-portions',
     station: 'dissolve',
-    text: 'Add hot solvent in small portions, swirl and wait after each, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Add hot solvent in small portions, swirl and wait after each, until it is just dissolved: near {least}. What two portions past that do not change is grit; oily drops are not grit, they want more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['by portions', 'open flask'],
@@ -88,7 +88,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-under-reflux',
     station: 'dissolve',
-    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, {gently}, until it is just dissolved: near {least}. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, {gently}, until it is just dissolved: near {least}. What two portions past that do not change is grit; oily drops are not grit, they want more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['by portions', 'reflux'],

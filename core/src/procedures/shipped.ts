@@ -238,7 +238,7 @@ const PAIR_STEPS: readonly StepTemplate[] = [
   {
     id: 'dissolve-in-good',
     station: 'dissolve',
-    text: 'Dissolve it hot in {good} of {solvent}, added in portions. It may be clear before that: add the rest all the same, so that there is room for the second. What two portions do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Dissolve it hot in {good} of {solvent}, added in portions. It may be clear before that: add the rest all the same, so that there is room for the second. What two portions past that do not change is grit; oily drops are not grit, they want more hot solvent.',
     cautions: [
       { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.' },
       SPLITS,

@@ -6,6 +6,7 @@ import { isHotDoubtful } from '../../procedures/batch'
 import { attempt } from '../../problems'
 import type { View } from '../fold'
 import { latestLine, linesOf } from '../read'
+import type { PlanFixed } from '../kinds/plan-fixed/kind'
 import type { PortionSeen } from '../kinds/portion-seen/kind'
 import { type PrepFacts, solventSoFarML } from './prep'
 
@@ -31,27 +32,43 @@ export function dissolvingOf(view: View, prep: PrepFacts): Dissolving {
   const portions = prep.portions
     .filter(({ body }) => body.use === 'dissolve')
     .map((entry) => ({ entry, effect: effects.get(entry.id) ?? null }))
-  const state = stateOf(portions)
-  return { portions, state, remark: remarkOf(prep, state) }
+  const isUnchanged = changedNothing(portions)
+  const state = stateOf(portions, isUnchanged && !isShortOf(prep))
+  return { portions, state, remark: remarkOf(prep, state, isUnchanged) }
 }
 
-function stateOf(portions: readonly Portion[]): Dissolving['state'] {
-  const judged = portions.flatMap(({ effect }) => (effect ? [effect] : []))
-  const last = judged.slice(-PORTIONS_WITHOUT_CHANGE)
-  if (judged.at(-1) === 'all dissolved') return 'dissolved'
-  if (last.length === PORTIONS_WITHOUT_CHANGE && last.every((effect) => effect === 'no change')) return 'grit'
+function stateOf(portions: readonly Portion[], isGrit: boolean): Dissolving['state'] {
+  if (portions.findLast(({ effect }) => effect !== null)?.effect === 'all dissolved') return 'dissolved'
+  if (isGrit) return 'grit'
   return portions.length === 0 ? 'not begun' : 'dissolving'
 }
 
-function remarkOf(prep: PrepFacts, state: Dissolving['state']): string | null {
+function changedNothing(portions: readonly Portion[]): boolean {
+  const last = portions.flatMap(({ effect }) => (effect ? [effect] : [])).slice(-PORTIONS_WITHOUT_CHANGE)
+  return last.length === PORTIONS_WITHOUT_CHANGE && last.every((effect) => effect === 'no change')
+}
+
+/** Less hot solvent than the plan’s least is in: solid is still to be expected, whatever two portions did. */
+function isShortOf(prep: PrepFacts): boolean {
+  const plan = prep.plan?.body
+  return plan !== undefined && solventSoFarML(prep).hotML < leastOf(plan)
+}
+
+function leastOf(plan: PlanFixed): number {
+  return plan.pair?.goodML ?? plan.result.minimumHotML
+}
+
+function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: boolean): string | null {
   const plan = prep.plan?.body
   if (!plan) return null
   const { hotML } = solventSoFarML(prep)
-  const leastML = plan.pair?.goodML ?? plan.result.minimumHotML
+  const leastML = leastOf(plan)
   const isDoubtful = isHotDoubtful(plan)
   const past = pastThePlanML(plan.result, hotML, isDoubtful)
   if (state === 'grit')
     return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it. Oily drops are not grit: they want more hot solvent.'
+  if (state === 'dissolving' && isUnchanged)
+    return `Two portions changed nothing, but ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in: solid is still to be expected, and is not yet grit. Is it hot enough, and swirled? Then go on in portions.`
   if (past !== null)
     return `Past the plan by ${past.toFixed(1)} mL. Each mL more keeps product in the liquor: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
   if (

@@ -87,7 +87,10 @@ function mixtureOf(view: View, sample: SampleId, mixture: NamedSample, reference
     row,
     aloneBeside: of(sample),
     referenceBeside,
-    verdict: verdictOf(row, alone, referenceBeside, reference, of(sample) !== null),
+    verdict: verdictOf(row, alone, referenceBeside, reference, {
+      sameRun: of(sample) !== null,
+      partOfUnknown: mixture.of[0] === sample ? first : 1 - first,
+    }),
     restsOn: [
       ...(ground ? [ground.id] : []),
       ...(row?.restsOn ?? []),
@@ -109,7 +112,7 @@ function verdictOf(
   alone: CompleteRow | null,
   reference: CompleteRow | null,
   { compound }: NamedSample,
-  sameRun: boolean,
+  how: { readonly sameRun: boolean; readonly partOfUnknown: number },
 ): Result<MixedVerdict> {
   if (!row) return problem('too-few-samples', 'The mixture has not been melted yet, both ends.')
   if (!alone)
@@ -123,7 +126,7 @@ function verdictOf(
           ? judgedRange(reference)
           : { onsetC: compound?.meltLowC ?? NaN, clearC: compound?.meltHighC ?? NaN },
         mixture: judgedRange(row),
-        sameRun,
+        ...how,
       },
       row.conventions,
     ),

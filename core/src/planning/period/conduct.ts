@@ -25,6 +25,8 @@ export interface Conduct extends SessionPlan {
   readonly overWaited: readonly string[]
   /** Not in this period. */
   readonly aside: readonly string[]
+  /** No order keeps what runs away from a declared flame: planned as if there were none, and to be said. */
+  readonly isAgainstFlame: boolean
   /** What changed against the plan before, in one sentence; null while nothing did. */
   readonly changed: string | null
 }
@@ -54,10 +56,16 @@ export function conduct(
   before: PlanBefore | null,
   effort = 1,
 ): Conduct {
-  const { session, deadlineMin, aside } = sessionOf(tasks, terms, putOff, nowMs)
-  const { plan, changed } = planned(session, tasks, before, effort)
+  const asked = sessionOf(tasks, terms, putOff, nowMs)
+  const { deadlineMin, aside } = asked
+  const kept = attempt(() => planned(asked.session, tasks, before, effort))
+  // What is on the heat already may not be left until a flame next door is out: that is settled between people.
+  const isAgainstFlame = !kept.ok && terms.busy.some(({ what }) => what === 'flame')
+  const session = isAgainstFlame ? withoutFlames(asked.session) : asked.session
+  const { plan, changed } = kept.ok ? kept.value : planned(session, tasks, before, effort)
   return {
     ...plan,
+    isAgainstFlame,
     starts: Object.fromEntries(Object.entries(plan.starts).filter(([id]) => isTask(id))),
     criticalPath: plan.criticalPath.filter(isTask),
     recipeMin: Math.max(plan.makespanMin, recipeOrderMin(inRecipeOrder(session), session)),
@@ -66,6 +74,10 @@ export function conduct(
     aside,
     changed,
   }
+}
+
+function withoutFlames(session: BenchSession & Happened): BenchSession & Happened {
+  return { ...session, busy: session.busy?.filter(({ resource }) => resource !== 'flame') ?? [] }
 }
 
 /** Not-before dummies stand last in the session, and in a recipe before what waits for them. */

@@ -80,6 +80,10 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
     return shared
   }
   const { instrument, instrumentName, preheatMin, watchMin, isGuess, isRead } = heatedOf(context, melt)
+  const burns =
+    context.shelf.instruments.find(({ id }) => id === instrument)?.character.control === 'flame'
+      ? [TAGS.flame]
+      : []
   const block = instrument === null ? {} : { [instrument]: 1 }
   const run = melt.melt?.run ?? null
   const fromMs = run?.started.at ?? null
@@ -117,6 +121,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
       planMin: preheatMin,
       isAlone: true,
       needs: block,
+      tags: burns,
       state: fromMs === null || upMs === null ? OPEN : between(fromMs, upMs, nowMs),
       ...told,
     })
@@ -130,7 +135,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
     ...(isRead
       ? { isAlone: true, needs: block, watch: 'look in now and then' }
       : // The programme goes on whether anybody looks or not.
-        { needs: { hands: 1, ...block }, tags: [TAGS.eyesAway], withinMin: 0 }),
+        { needs: { hands: 1, ...block }, tags: [TAGS.eyesAway, ...burns], withinMin: 0 }),
     follows: up,
     stop: melt.stop ?? null,
     state:

@@ -8,6 +8,7 @@ import {
   heatedAsItBehaves,
 } from '@ivory-crystal/core'
 import { RescueButton } from '../../app/RescueButton'
+import { NoFlameYet } from '../../parts/FlameNear'
 import { Turns } from '../../parts/Turns'
 import { strike, useNotebook } from '../../ledger/notebook'
 import { useInstruments } from '../../ledger/instruments'
@@ -96,6 +97,7 @@ export function Ready({
         )}
       </div>
       <aside>
+        {instrument?.character.control === 'flame' && <NoFlameYet />}
         {instrument && <Checks melt={melt} instrument={instrument} blockC={blockC} />}
         {instrument && <Turns instrument={instrument} />}
         {heatedAsItBehaves(view, tubes, melt.planned.body.conventions).notes.map((note) => (

@@ -19,6 +19,7 @@ import { useNow } from '../../app/now'
 
 // What tells of unknowns is loaded with the section that shows them.
 const OpenCases = lazy(async () => ({ default: (await import('./OpenCases')).OpenCases }))
+const FlamesMet = lazy(async () => ({ default: (await import('../../parts/FlameNear')).FlamesMet }))
 // So is everything of a lab period.
 const PeriodPart = lazy(async () => ({ default: (await import('./period/PeriodPart')).PeriodPart }))
 
@@ -29,6 +30,9 @@ export function Today() {
   return (
     <>
       <Title title="Today" aside={title} />
+      <Suspense>
+        <FlamesMet />
+      </Suspense>
       <Suspense fallback={<TodayList />}>
         <PeriodPart list={<TodayList />} />
       </Suspense>

@@ -15,6 +15,7 @@ import {
   isHotDoubtful,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
+import { FlameNearPrep } from '../../../parts/FlameNear'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'
@@ -53,6 +54,7 @@ export function Bench({ prep }: StationProps) {
         />
       </div>
       <div>
+        {next && station !== 'crystallize' && <FlameNearPrep prep={prep} />}
         <ol className={css.steps}>
           {steps.map((step) => (
             <StepLine key={step.id} step={step} prep={prep} isNext={step === next} />

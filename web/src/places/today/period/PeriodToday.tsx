@@ -109,11 +109,13 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           )}
         </section>
       </div>
-      {plan && (
-        <div className={css.below}>
+      <div className={css.below}>
+        {plan && (
           <Told title="What it hangs on">
             <p className="mb-0">{hangsOn(tasks, plan)}</p>
           </Told>
+        )}
+        {plan && (
           <Told title={plan.makespanMin > plan.deadlineMin ? 'It gets late' : 'If it gets late'}>
             {late ? (
               whenLate(tasks, late, plan, terms).map((text) => (
@@ -127,18 +129,24 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
               </p>
             )}
           </Told>
-          <Told title="Shared">
-            {shared(terms, names, nowMs).map((text) => (
-              <p key={text} className="mb-1">
-                {text}
-              </p>
-            ))}
-            {terms.busy.length === 0 && (
-              <p className="mb-0">Nobody has said that they need a block, a balance or a flame.</p>
-            )}
-          </Told>
-        </div>
-      )}
+        )}
+        <Told title="Shared">
+          {shared(terms, names, nowMs).map((text) => (
+            <p key={text} className="mb-1">
+              {text}
+            </p>
+          ))}
+          {terms.busy.length === 0 && (
+            <p className="mb-0">Nobody has said that they need a block, a balance or a flame.</p>
+          )}
+          {plan?.isAgainstFlame && (
+            <p className="look mb-1" role="alert">
+              What runs cannot wait for the flame to be out: the plan goes on without it. Settle it with them
+              first.
+            </p>
+          )}
+        </Told>
+      </div>
       {plan && <SetAside period={period} tasks={tasks} plan={plan} />}
       <div className="row-of mt-3 no-print">
         {plan && <PrintButton>Print the plan</PrintButton>}
