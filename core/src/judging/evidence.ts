@@ -80,6 +80,8 @@ export interface RangeEvidence {
   readonly repeats: readonly Repeat[]
   /** How many further tubes were not made alike, and are not counted. */
   readonly setAside: number
+  /** A careful tube melted after this one was still solid at its stop, °C; absent where none was. */
+  readonly laterSolidAtC?: number
   readonly impurity: { readonly name: string; readonly fusion: Fusion } | null
 }
 

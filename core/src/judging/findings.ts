@@ -7,7 +7,7 @@ import { atEutectic, authenticItself, place } from './place'
 import { c, said } from './saying'
 import { scatterC } from './asOne'
 import { isNoBetter } from './alone'
-import type { Settled } from './settle'
+import { isLaterSolid, type Settled } from './settle'
 
 /** What the range shows, each with its numbers: the width first, then the place, then what else speaks. */
 export function findingsOf(
@@ -29,6 +29,7 @@ export function findingsOf(
     ...impurityFinding(evidence, impurity),
     ...mixedMelt(evidence),
     ...plateBeside(evidence),
+    ...laterSolid(read, rules),
     ...tubes(read, settled, rules),
   ]
 }
@@ -196,6 +197,20 @@ function plateBeside({ plate }: RangeEvidence): Finding[] {
       ),
     )
   return found
+}
+
+/** A tube that never melted is a measurement too. */
+function laterSolid(read: RangeEvidence, rules: HouseWords): Finding[] {
+  if (!isLaterSolid(read, rules)) return []
+  const atC = read.laterSolidAtC ?? NaN
+  return [
+    said(
+      'later-solid',
+      `A later tube solid at ${c(atC)} °C`,
+      `this one was all liquid ${c(atC - read.reading.clearC)} °C below that: the two tubes did not hold the same, or one was marked for the other`,
+      { atC },
+    ),
+  ]
 }
 
 /** Several tubes of one sample: what they come to together. */

@@ -85,6 +85,7 @@ export const FINDING_CODES = [
   'repeats-agree',
   'repeats-scatter',
   'set-aside',
+  'later-solid',
   'zero-rate',
 ] as const
 export type FindingCode = (typeof FINDING_CODES)[number]

@@ -481,6 +481,7 @@ describe('a tube without a range', () => {
     )
   test.each([
     [{}, '5.0 above literature', 'melt beside authentic'],
+    [{ stopC: 140 }, '44.0 above literature', 'melt beside authentic'],
     [{ stopC: 97 }, 'too soon to tell', 'repeat as it was'],
     [{ reason: 'it melted as it went in' as const }, 'liquid at 80.0 °C, 14.0 below', 'repeat slower'],
     [{ reason: 'it melted as it went in' as const, startC: 97 }, 'too hot to see', 'repeat slower'],
@@ -501,6 +502,29 @@ describe('a tube without a range', () => {
     expect(judged.verdict).toBe('cannot tell')
     expect(judged.findings[0]?.sentence).toContain(sentence)
     expect(judged.actions[0]?.code).toBe(step)
+  })
+  test('solid far above the literature: what it is, and what does not dissolve with it, are asked', () => {
+    expect(none({ stopC: 140 }).actions.map(({ code }) => code)).toEqual([
+      'melt beside authentic',
+      'check the thermometer',
+      'find out what it is',
+      'hot filter',
+    ])
+  })
+})
+
+describe('a later tube that was solid where this one had melted', () => {
+  test('counts: nothing is told of the sample before a new tube', () => {
+    const judged = judge({ laterSolidAtC: 110 })
+    expect(judged.verdict).toBe('cannot tell')
+    expect(judged.actions[0]?.code).toBe('repeat as it was')
+    expect(said(judged)).toContain(
+      'A later tube solid at 110.0 °C: this one was all liquid 14.6 °C below that',
+    )
+  })
+  test('stopped just above, it says nothing', () => {
+    expect(codes({ laterSolidAtC: 96 })).not.toContain('later-solid')
+    expect(judge({ laterSolidAtC: 96 }).verdict).toBe('consistent with pure')
   })
 })
 

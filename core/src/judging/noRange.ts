@@ -68,7 +68,20 @@ function told({ reason, startC, stopC, literature, behaviour }: NoRange, rules: 
       return aboveC > rules.literatureWithinC
         ? {
             sentence: `still solid at ${c(stopC)} °C, ${c(aboveC)} above literature: an impurity does not do that. Another compound, a salt or grit, or a thermometer that reads high`,
-            next,
+            next: [
+              ...next,
+              {
+                code: 'find out what it is',
+                removes: [],
+                sentence: 'Treat it as an unknown: list what melts above and test by mixture.',
+              },
+              {
+                code: 'hot filter',
+                removes: ['sample'],
+                sentence:
+                  'If some of it melted: dissolve it again hot and take the liquid off what stays solid.',
+              },
+            ],
           }
         : {
             sentence: `still solid at ${c(stopC)} °C, where the heating stopped: that was too soon to tell`,

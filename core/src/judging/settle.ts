@@ -99,6 +99,8 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
     tenths(scatterC([reading, ...evidence.repeats])) > rules.repeatWithinC
   )
     return ['cannot tell', 'repeat as it was', 'check the thermometer', 'melt beside authentic']
+  if (isLaterSolid(evidence, rules))
+    return ['cannot tell', 'repeat as it was', 'melt beside authentic', 'check the thermometer']
   const longHot = (evidence.watchedFromBelowOnsetC ?? 0) > LONG_HOT_C
   // A decomposition point measures no purity: what it is, and that it is one, a mixed melt says; then it is signed.
   if (decomposes(evidence) && !authentic) {
@@ -117,6 +119,14 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
       ? ['cannot tell', 'dry and repeat', 'melt beside authentic', 'recrystallize from another solvent']
       : ['cannot tell', 'melt beside authentic', 'recrystallize from another solvent']
   return null
+}
+
+/** A later tube of it was still solid well above where this one was all liquid. */
+export function isLaterSolid(
+  { laterSolidAtC, reading }: RangeEvidence,
+  { repeatWithinC }: Pick<HouseWords, 'repeatWithinC'>,
+): boolean {
+  return (laterSolidAtC ?? -Infinity) > reading.clearC + repeatWithinC
 }
 
 /** An authentic sample that is itself low and wide, on a thermometer that is right, speaks for nothing. */

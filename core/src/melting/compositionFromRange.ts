@@ -7,6 +7,8 @@ import { eutectic } from './eutectic'
 const MODEL_C = 1.5
 /** An onset further than this from the one predicted is remarked on, °C. */
 const ONSET_FITS_WITHIN_C = 4
+/** A thermometer nobody checked is easily off by so much, °C: twice the 1.5 it is charged with in the budget. */
+const UNCHECKED_OFF_C = 3
 
 /** The composition a range speaks for, as mole fractions of the main component. */
 export interface CompositionFromRange {
@@ -28,7 +30,8 @@ export interface CompositionFromRange {
  * @param main the component in excess
  * @param slow °C, with the share of heating rate and packing taken off
  * @param readingErrorC standard error of one reading
- * @param options visibleLiquidFraction: what the mark of the onset stands for, 0.2 (distinct drop) by default
+ * @param options visibleLiquidFraction: what the mark of the onset stands for, 0.2 (distinct drop) by default;
+ *   isUnchecked: nobody checked the thermometer, which then owns a misfit before the sample does
  * @returns null when the clear point lies below the eutectic, where the relation has no answer
  * @throws ImpossibleInput on an inverted range
  * @example compositionFromRange(benzil, benzoin, { onsetC: 84, clearC: 89.92 }, 0.25)?.moleFractionA // 0.900
@@ -38,7 +41,7 @@ export function compositionFromRange(
   other: Fusion,
   slow: MeltingRange,
   readingErrorC: number,
-  options: { visibleLiquidFraction?: number } = {},
+  options: { readonly visibleLiquidFraction?: number; readonly isUnchecked?: boolean } = {},
 ): CompositionFromRange | null {
   requireRange(slow)
   const meet = eutectic(main, other)
@@ -50,16 +53,21 @@ export function compositionFromRange(
   const onsetAt = (x: number) => meltingRange(main, other, x, options).onsetC
   const predictedOnsetC = onsetAt(moleFractionA)
   // Near the pure compound a little composition is many degrees of onset: what any of the interval explains is no misfit.
-  const isExplained =
-    slow.onsetC >= onsetAt(low) - ONSET_FITS_WITHIN_C && slow.onsetC <= onsetAt(high) + ONSET_FITS_WITHIN_C
+  const fits = (byC: number) =>
+    slow.onsetC + byC >= onsetAt(at(slow.clearC + byC - spreadC)) - ONSET_FITS_WITHIN_C &&
+    slow.onsetC + byC <= onsetAt(at(slow.clearC + byC + spreadC)) + ONSET_FITS_WITHIN_C
+  const isThermometer = options.isUnchecked === true && (fits(UNCHECKED_OFF_C) || fits(-UNCHECKED_OFF_C))
+  const because = isThermometer
+    ? 'Nobody checked the thermometer, and a few degrees of it would do that: check it first.'
+    : 'There may be another impurity, or the beginning was missed.'
   return {
     moleFractionA,
     low,
     high,
     predictedOnsetC,
-    doubt: isExplained
+    doubt: fits(0)
       ? null
-      : `Its onset does not fit: about ${predictedOnsetC.toFixed(0)} °C would be expected, ${slow.onsetC.toFixed(0)} °C was seen. There may be another impurity, or the beginning was missed.`,
+      : `Its onset does not fit: about ${predictedOnsetC.toFixed(0)} °C would be expected, ${slow.onsetC.toFixed(0)} °C was seen. ${because}`,
   }
 }
 

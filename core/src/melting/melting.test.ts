@@ -184,6 +184,16 @@ describe('reading the map', () => {
       'another impurity',
     )
   })
+  test('on a thermometer nobody checked a misfit is first the thermometer’s', () => {
+    // Three degrees low, all of it the thermometer’s.
+    const low = { onsetC: 90.9, clearC: 91.8 }
+    const found = (range: { onsetC: number; clearC: number }, isUnchecked: boolean) =>
+      compositionFromRange(benzil, benzoin, range, 0.3, { isUnchecked })?.doubt
+    expect(found(low, true)).toContain('Nobody checked the thermometer')
+    expect(found(low, false)).toContain('another impurity')
+    // Further off than any thermometer it is the sample’s again.
+    expect(found({ onsetC: 65, clearC: 91 }, true)).toContain('another impurity')
+  })
   test('sharp and just below the pure compound is no misfit: its clear point cannot tell it from pure', () => {
     const found = compositionFromRange(benzil, benzoin, { onsetC: 94.3, clearC: 94.6 }, 0.3)
     expect(found?.predictedOnsetC).toBeLessThan(90.3)

@@ -32,7 +32,10 @@ export function assayFromRange(
   reading: Heated & { readonly readingErrorC: number; readonly visibleLiquidFraction?: number },
 ): AssayFromRange | null {
   const slow = withoutHeating(crude, heatingShare(reading))
-  const found = compositionFromRange(product, impurity, slow, reading.readingErrorC, reading)
+  const found = compositionFromRange(product, impurity, slow, reading.readingErrorC, {
+    ...reading,
+    isUnchecked: reading.calibration === 'none',
+  })
   if (!found) return null
   const byMass = (moleFraction: number) =>
     massFractionFromMoleFraction(moleFraction, product.molarMassGPerMol, impurity.molarMassGPerMol)

@@ -69,6 +69,7 @@ export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeE
     },
     repeats: beside.tubes.alike.map((one): Repeat => ({ ...judgedRange(one), rateCPerMin: one.rateCPerMin })),
     setAside: beside.tubes.others,
+    ...(beside.tubes.laterSolidAtC === null ? {} : { laterSolidAtC: beside.tubes.laterSolidAtC }),
     impurity: impurity ? { name: impurity.name, fusion: fusionOf(impurity) } : null,
   }
 }
@@ -77,6 +78,8 @@ export function evidenceOf(view: View, row: CompleteRow, beside: Beside): RangeE
 interface Tubes {
   readonly alike: readonly CompleteRow[]
   readonly others: number
+  /** Stop of the latest careful tube after the judged one that was still solid there, °C. */
+  readonly laterSolidAtC: number | null
 }
 
 /** Fills nearer than this widen a range alike, mm. */
@@ -122,7 +125,29 @@ export function tubesBeside(
       driedBefore(one) === driedBefore(row) &&
       (!isLate(one) || isLate(row)),
   )
-  return { alike, others: further.length - alike.length }
+  return {
+    alike,
+    others: further.length - alike.length,
+    laterSolidAtC: laterSolidAtC(view, row, rows),
+  }
+}
+
+/** A careful tube of the same sample, melted after this one, that was still solid where its heating stopped. */
+function laterSolidAtC(view: View, row: CompleteRow, rows: readonly RangeRow[]): number | null {
+  const judgedAt = meltOf(view, row.melt)?.planned.id ?? ''
+  const solid = rows.findLast(
+    (one) =>
+      one.sample === row.sample &&
+      one.purpose === 'careful' &&
+      one.givenUp === 'not melted at the stop temperature' &&
+      (meltOf(view, one.melt)?.planned.id ?? '') > judgedAt,
+  )
+  const melt = solid ? meltOf(view, solid.melt) : null
+  if (!melt?.run) return null
+  const read = [...readingsOf(view, melt.id, melt.run.id).steadyC.values()]
+  const stoppedC = read.length > 0 ? Math.max(...read) : melt.planned.body.window.stopC
+  // Held against the judged tube as that was corrected.
+  return stoppedC + judgedRange(row).clearC - row.clear.value
 }
 
 /** Lines by which a prep's product was dried on: drying begun, or weighed again. */

@@ -51,7 +51,10 @@ export function phaseMapOf(view: View, prep: PrepFacts, tried: Compound | null):
     if (!row) continue
     const slow = slowRange(row)
     const found = attempt(() =>
-      compositionFromRange(a, b, slow, row.conventions.readingErrorC, visibleUnder(row.conventions)),
+      compositionFromRange(a, b, slow, row.conventions.readingErrorC, {
+        ...visibleUnder(row.conventions),
+        isUnchecked: row.corrected === null,
+      }),
     )
     if (found.ok && found.value) {
       const { moleFractionA, low, high, doubt } = found.value

@@ -265,6 +265,7 @@ const evidence = Joi.object({
     .max(200)
     .required(),
   setAside: number.integer().min(0).max(1000).required(),
+  laterSolidAtC: celsius,
   impurity: named.allow(null).required(),
 })
 
