@@ -55,7 +55,7 @@ export const STEP_ASKS = ['centrifuge partner', 'temperature', 'liquor kept'] as
 export type StepAsk = (typeof STEP_ASKS)[number]
 
 /** What a step does that other parts of the notebook rest on, whatever the step is called. */
-export const STEP_MARKS = ['stones out', 'ice', 'liquor kept'] as const
+export const STEP_MARKS = ['stones out', 'ice', 'liquor kept', 'put aside'] as const
 export type StepMark = (typeof STEP_MARKS)[number]
 
 /** Steps as they shipped before marks stood on them; a lab's own copies, and plans fixed then, still name them so. */
@@ -63,6 +63,7 @@ const MEANT_BY_ID: Readonly<Record<string, StepMark>> = {
   'pick-out-stones': 'stones out',
   'into-ice': 'ice',
   'keep-the-liquor': 'liquor kept',
+  'keep-back': 'put aside',
 }
 
 /** The mark of a step: its own, or what a step of that name always did. */

@@ -25,6 +25,7 @@ export const GUARD: Caution = { text: '{guard}', when: 'guarded' }
 export const KEEP_BACK: StepTemplate = {
   id: 'keep-back',
   station: 'dissolve',
+  means: 'put aside',
   text: 'First of all put {kept} of the crude aside in a labelled vial: for its melting range, a plate and a seed.',
   cautions: [GUARD],
   when: ['kept back'],

@@ -5,7 +5,6 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   attempt,
-  massDoubt,
   netMass,
   readFromBalance,
   type Reading,
@@ -14,6 +13,7 @@ import {
   type SampleRole,
   type Weighed,
   vesselsOf,
+  weighingDoubts,
   weighingOf,
 } from '@ivory-crystal/core'
 import { clock, day, netMassText } from '../format/format'
@@ -38,7 +38,6 @@ export function WeighingForm({
   aboutG = null,
   before = null,
   isCorrection = false,
-  beside = null,
   onDone,
 }: {
   sample: SampleId
@@ -50,12 +49,11 @@ export function WeighingForm({
   before?: Weighed | null
   /** The one before is put right: its digits stand in the fields. */
   isCorrection?: boolean
-  /** What a mass is held against before it is kept. */
-  beside?: Parameters<typeof massDoubt>[2]
   /** Called as the new line is written. */
   onDone?: () => void
 }) {
-  const vessels = useNotebook(({ view }) => vesselsOf(view))
+  const view = useNotebook((state) => state.view)
+  const vessels = vesselsOf(view)
   const [method, setMethod] = useState<Weighed['method']>(before?.method ?? 'tared')
   const [readability, setReadability] = useState(
     before ? String(before.readabilityG) : (remembered(BALANCE) ?? '0.001'),
@@ -76,10 +74,10 @@ export function WeighingForm({
       const made = make(values)
       if (!made.ok) return made
       const massG = netMassText(made.value)
-      const doubt = massDoubt(massG, what, beside)
-      if (doubt === null || asked === massG) return made
+      const doubts = weighingDoubts(view, { sample, what, body: made.value, isCorrection })
+      if (doubts.length === 0 || asked === massG) return made
       setAsked(massG)
-      return wrong(doubt, method === 'tared' ? 'net' : 'loaded')
+      return wrong(doubts.join(' '), method === 'tared' ? 'net' : 'loaded')
     },
     check: (body) => checkLines([{ kind: 'weighed', subject: sample, body }]),
     keep(body) {

@@ -3,7 +3,7 @@ import type { Compound, Solvent } from '../../reference/shelf'
 import { hazardLine } from '../../reference/hazards'
 import { signalWordOf } from '../../reference/pictograms'
 import type { Weighed } from '../kinds/weighed/kind'
-import { type PrepFacts, sampleOf } from './prep'
+import { type PrepFacts, putAsideOf, sampleOf } from './prep'
 import { capital } from '../../words'
 
 /** What is labelled of a prep. */
@@ -93,10 +93,11 @@ export function labelsOf(prep: PrepFacts): readonly LabelFacts[] {
         notFinished: 'Keep until the yield is known.',
       }),
     )
-  if (plan && plan.keptBackG > 0)
+  const putAside = putAsideOf(prep)
+  if (putAside)
     labels.push(
       of('crude kept back', `${capital(title)}, crude`, {
-        about: `about ${Math.round(1000 * plan.keptBackG)} mg`,
+        about: `about ${Math.round(1000 * putAside.keptBackG)} mg`,
         atMs: prep.opened.at,
         notFinished: 'For its range, a plate and a seed.',
       }),

@@ -2,11 +2,12 @@ import { attempt, problem, type Result } from '../../problems'
 import type { Quantity } from '../../units'
 import type { PrepId, SampleId } from '../../ids'
 import type { Entry } from '../entry'
-import type { Step, StepMark } from '../../procedures/procedure'
+import { markOfStep, type Step, type StepMark } from '../../procedures/procedure'
 import { netMass } from '../../weighing/netMass'
 import { percentRecovery } from '../../weighing/recovery'
 import type { View } from '../fold'
 import { firstLine, groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
+import type { PlanFixed } from '../kinds/plan-fixed/kind'
 import type { PortionUse } from '../kinds/solvent-added/kind'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { weighingOf } from '../kinds/weighed/kind'
@@ -91,13 +92,19 @@ const sampleFactsOf = remember((view: View, id: SampleId): SampleFacts | null =>
   return { id, role, label, weighing: weighings.at(-1) ?? null, weighings }
 })
 
-/** The step of a prep's plan that does this, whatever it is called, and whether it is ticked; null without one. */
+/** Whether a step was done: ticked, and not as left out. */
+export function isDone({ ticked }: Pick<PrepFacts, 'ticked'>, step: string): boolean {
+  const tick = ticked.get(step)
+  return tick !== undefined && tick.body.isLeftOut !== true
+}
+
+/** The step of a prep’s plan that does this, whatever it is called, and whether it was done; null without one. */
 export function stepThat(
   { steps, ticked }: Pick<PrepFacts, 'steps' | 'ticked'>,
   mark: StepMark,
 ): { readonly step: Step; readonly isTicked: boolean } | null {
   const step = steps.find(({ means }) => means === mark)
-  return step ? { step, isTicked: ticked.has(step.id) } : null
+  return step ? { step, isTicked: isDone({ ticked }, step.id) } : null
 }
 
 export function sampleOf(prep: PrepFacts, role: SampleRole): SampleFacts | null {
@@ -120,13 +127,20 @@ export interface Recovery {
 /** What is put aside on a spatula is so much more or less than was meant, as a part of it. */
 export const PUT_ASIDE_WITHIN = 0.2
 
+/** The plan where some of the crude was put aside by it; null where none was, or that step was left out. */
+export function putAsideOf({ plan, steps, ticked }: PrepFacts): PlanFixed | null {
+  const aside = steps.find((step) => markOfStep(step) === 'put aside')
+  const isLeftOut = aside !== undefined && ticked.get(aside.id)?.body.isLeftOut === true
+  return plan && plan.body.keptBackG > 0 && !isLeftOut ? plan.body : null
+}
+
 /**
  * Crude that went into the flask, g: as weighed, less what the plan keeps back for range, plate and seed. Nobody weighs
  * that, so it is taken as a rectangular distribution of `PUT_ASIDE_WITHIN` either way.
  */
 export function dissolvedOf(prep: PrepFacts): Result<Quantity> {
   const crude = massOf(sampleOf(prep, 'crude'))
-  const keptBackG = prep.plan?.body.keptBackG ?? 0
+  const keptBackG = putAsideOf(prep)?.keptBackG ?? 0
   if (!crude.ok || keptBackG <= 0) return crude
   const { value, standardUncertainty } = crude.value
   return {

@@ -14,6 +14,7 @@ import {
   photographsOf,
   type PrepFacts,
   type PrepId,
+  putAsideOf,
   recoveryOf,
   sampleOf,
   solventSoFarML,
@@ -132,6 +133,7 @@ function Data({ prep }: { prep: PrepFacts }) {
   const sums = account.ok ? account.value : null
   const { hotML, rinseML } = solventSoFarML(prep)
   const plan = prep.plan?.body
+  const putAside = putAsideOf(prep)
   const masses = (['crude', 'product', 'second crop', 'residue', 'grit'] as const)
     .map((role) => ({ role, weighing: sampleOf(prep, role)?.weighing }))
     .filter(({ role, weighing }) => role === 'crude' || role === 'product' || weighing)
@@ -144,9 +146,10 @@ function Data({ prep }: { prep: PrepFacts }) {
             <tr key={role}>
               <td>
                 Mass of {role}
-                {role === 'crude' && plan && plan.keptBackG > 0 && (
+                {role === 'crude' && putAside && (
                   <span className="quiet d-block">
-                    {fixed(1000 * plan.keptBackG, 0)} mg of it put aside: {crudeInText(plan)} g went in
+                    {fixed(1000 * putAside.keptBackG, 0)} mg of it put aside: {crudeInText(putAside)} g went
+                    in
                   </span>
                 )}
                 {weighing?.body.method === 'difference' && (
@@ -161,7 +164,7 @@ function Data({ prep }: { prep: PrepFacts }) {
             </tr>
           ))}
           <tr>
-            <td>Percent recovery, of the crude{plan && plan.keptBackG > 0 ? ' that went in' : ''}</td>
+            <td>Percent recovery, of the crude{putAside ? ' that went in' : ''}</td>
             <td className="num fw-bold" data-testid="recovery">
               {recovery.ok ? `${withUncertainty(recovery.value.percent)} %` : 'not known'}
             </td>

@@ -15,6 +15,7 @@ import {
   isHotDoubtful,
 } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
+import { AskedOnce } from '../../../parts/AskedOnce'
 import { FlameNearPrep } from '../../../parts/FlameNear'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { ObservationLine } from '../../../parts/ObservationLine'
@@ -54,6 +55,7 @@ export function Bench({ prep }: StationProps) {
         />
       </div>
       <div>
+        <AskedOnce prep={prep} />
         {next && station !== 'crystallize' && <FlameNearPrep prep={prep} />}
         <ol className={css.steps}>
           {steps.map((step) => (

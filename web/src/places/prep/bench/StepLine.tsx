@@ -2,7 +2,7 @@ import css from '../../../parts/steps.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type PrepFacts, type Step, timersOf } from '@ivory-crystal/core'
+import { isDone, type PrepFacts, type Step, timersOf } from '@ivory-crystal/core'
 import { clock, span } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
@@ -25,13 +25,17 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
         type="button"
         className={tick ? classNames(css.tick, css.done) : css.tick}
         aria-pressed={tick !== undefined}
-        aria-label={tick ? `Done at ${clock(tick.at)}: ${step.text}` : `Tick: ${step.text}`}
+        aria-label={
+          tick
+            ? `${tick.body.isLeftOut ? 'Left out at' : 'Done at'} ${clock(tick.at)}: ${step.text}`
+            : `Tick: ${step.text}`
+        }
         disabled={tick !== undefined}
         onClick={() => {
           write({ kind: 'step ticked', subject: prep.id, body: { step: step.id } })
         }}
       >
-        {tick ? '✓' : ''}
+        {tick ? (tick.body.isLeftOut ? '–' : '✓') : ''}
       </button>
       <div className={tick ? css.doneText : undefined}>
         {step.text}
@@ -40,6 +44,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       <div className={css.stamp}>
         {tick && (
           <>
+            {tick.body.isLeftOut && <span className="d-block">left out</span>}
             {clock(tick.at)}
             <br />
             <Button
@@ -59,7 +64,9 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           {step.timer.minutes} min are over: tick it.
         </p>
       )}
-      {step.timer && tick && <NotWaited minutes={step.timer.minutes} endsAt={timer?.endsAt} at={tick.at} />}
+      {step.timer && tick && !tick.body.isLeftOut && (
+        <NotWaited minutes={step.timer.minutes} endsAt={timer?.endsAt} at={tick.at} />
+      )}
       {step.timer && !tick && timer === undefined && (
         <div className={css.under}>
           <Button
@@ -84,7 +91,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           {step.asks === 'centrifuge partner' && (
             <PartnerForm prep={prep} step={step.id} isOpen={isNext && !tick} />
           )}
-          {step.asks === 'liquor kept' && tick && <LiquorPanel prep={prep} />}
+          {step.asks === 'liquor kept' && isDone(prep, step.id) && <LiquorPanel prep={prep} />}
         </div>
       )}
       {isNext && !tick && step.meanwhile && (

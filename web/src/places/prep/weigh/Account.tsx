@@ -10,6 +10,7 @@ import {
   type PrepFacts,
   sampleOf,
   type SampleRole,
+  putAsideOf,
   stepThat,
   crudeInText,
   type PlanFixed,
@@ -79,11 +80,15 @@ export function Account({ prep }: { prep: PrepFacts }) {
 function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
   const product = prep.opened.body.compound.name
   const plan = prep.plan?.body
+  const putAside = putAsideOf(prep)
   return (
     <section>
       <h2>What it comes to</h2>
       <dl className="figures mt-2">
-        <Figure name="Percent recovery, of the crude" why={`all crops, over the crude ${asideWords(plan)}`}>
+        <Figure
+          name="Percent recovery, of the crude"
+          why={`all crops, over the crude ${asideWords(putAside)}`}
+        >
           {withUncertainty(account.ofCrude)} %
         </Figure>
         {account.ofProduct && plan && (
@@ -102,7 +107,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
               </>
             }
             why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}${
-              plan && plan.keptBackG > 0 ? '; what was put aside of the crude is not in it' : ''
+              putAside ? '; what was put aside of the crude is not in it' : ''
             }`}
           >
             {fixed(account.yield.percent, 1)} %
@@ -113,7 +118,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
           why={
             account.closurePercent === null
               ? 'the liquor has not been evaporated and weighed, so the balance stays open'
-              : `crystals, later crops, residue and grit, over the crude ${asideWords(plan)}`
+              : `crystals, later crops, residue and grit, over the crude ${asideWords(putAside)}`
           }
         >
           {account.closurePercent === null ? 'open' : `${fixed(account.closurePercent, 1)} %`}
@@ -132,8 +137,8 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
 }
 
 /** What of the crude a share is of. */
-function asideWords(plan: PlanFixed | undefined): string {
-  return plan && plan.keptBackG > 0 ? `that went in, ${crudeInText(plan)} g` : 'as weighed'
+function asideWords(plan: PlanFixed | null): string {
+  return plan ? `that went in, ${crudeInText(plan)} g` : 'as weighed'
 }
 
 const HOW: Partial<Record<SampleRole, string>> = {

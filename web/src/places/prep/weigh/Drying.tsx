@@ -3,6 +3,7 @@ import classNames from 'classnames'
 import { drynessOf, type PrepFacts } from '@ivory-crystal/core'
 import { clock, fixed } from '../../../format/format'
 import { useNotebook } from '../../../ledger/notebook'
+import { AskedOnce } from '../../../parts/AskedOnce'
 import { StepLine } from '../bench/StepLine'
 import { TimerPanel } from '../bench/TimerPanel'
 
@@ -41,6 +42,7 @@ export function Drying({ prep }: { prep: PrepFacts }) {
         </>
       )}
       <TimerPanel prep={prep} only={['air', 'dry']} />
+      <AskedOnce prep={prep} />
       {steps.length > 0 && (
         <ol className={classNames(css.steps, 'mt-2')}>
           {steps.map((step) => (

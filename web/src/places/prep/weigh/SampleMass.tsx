@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type massDoubt, massOf, type SampleFacts } from '@ivory-crystal/core'
+import { massOf, type SampleFacts } from '@ivory-crystal/core'
 import { clock, netMassText } from '../../../format/format'
 import { WeighingForm } from '../../../parts/WeighingForm'
 import { strike } from '../../../ledger/notebook'
@@ -11,13 +11,11 @@ export function SampleMass({
   what,
   heading,
   aboutG = null,
-  beside = null,
 }: {
   sample: SampleFacts
   what: string
   heading: string
   aboutG?: number | null
-  beside?: Parameters<typeof massDoubt>[2]
 }) {
   const [open, setOpen] = useState<'again' | 'put right' | null>(null)
   const { weighing } = sample
@@ -67,7 +65,6 @@ export function SampleMass({
             aboutG={aboutG}
             before={weighing?.body ?? null}
             isCorrection={open === 'put right'}
-            beside={beside}
             onDone={() => {
               if (open === 'put right' && weighing) strike(weighing, 'corrected')
               setOpen(null)

@@ -7,8 +7,9 @@ import {
   recoveryOf,
   sampleOf,
   PUT_ASIDE_WITHIN,
+  putAsideOf,
 } from '@ivory-crystal/core'
-import { fixed, netMassText, withUncertainty } from '../../../format/format'
+import { fixed, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { TakeCare } from '../../../parts/TakeCare'
@@ -52,10 +53,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
   const recovery = recoveryOf(prep)
   const hydrate = hydrateOf(prep)
   const planned = prep.plan?.body.result
-  const crudeMass = crude?.weighing ? netMassText(crude.weighing.body) : null
-  const fromCrude =
-    crudeMass === null ? null : { massG: Number(crudeMass), words: `${crudeMass} g of crude`, isMost: true }
-  const putAside = prep.plan && prep.plan.body.keptBackG > 0 ? prep.plan.body : null
+  const putAside = putAsideOf(prep)
   return (
     <div className="columns two">
       <div className="stack">
@@ -66,7 +64,6 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
             what="the product"
             heading="The dry product"
             aboutG={planned?.crystalMassG ?? null}
-            beside={fromCrude}
           />
         )}
         {crude && <SampleMass sample={crude} what="the crude" heading="The crude" />}
