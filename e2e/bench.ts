@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test as base, type Page } from '@playwright/test'
+import { expect, type Locator, test as base, type Page } from '@playwright/test'
 import { freePort } from '../scripts/free-port.mjs'
 
 const MAIN = join(import.meta.dirname, '..', 'server', 'dist', 'main.js')
@@ -279,3 +279,13 @@ export const dissolving = (page: Page) => ({
   portions: page.getByRole('form', { name: 'Log solvent to dissolve' }),
   did: page.getByRole('group', { name: 'What did the last portion do?' }),
 })
+
+/** Chooses a sample by its name alone; whose it is and of which day stands behind it. The first of that name is taken. */
+export async function chooseSample(select: Locator, name: string): Promise<void> {
+  if (name === '') return void (await select.selectOption(''))
+  const option = select
+    .locator('option')
+    .filter({ hasText: new RegExp(`^${name} ·`) })
+    .first()
+  await select.selectOption((await option.getAttribute('value')) ?? name)
+}

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
-import { expect, station, test, type Bench, openPrepNamed } from './bench'
+import { chooseSample, expect, station, test, type Bench, openPrepNamed } from './bench'
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first()
 
@@ -16,7 +16,7 @@ async function copyRange(page: Page, tubes: readonly [string, string, string][])
   await station(page, 'Melt')
   await heading(page, 'Melt again').waitFor()
   for (const n of [1, 2, 3])
-    await page.getByLabel(`sample in slot ${n}`).selectOption(tubes[n - 1]?.[0] ?? '')
+    await chooseSample(page.getByLabel(`sample in slot ${n}`), tubes[n - 1]?.[0] ?? '')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByText('Copy in marks the instrument kept itself').click()
   for (const [i, [, onset, clear]] of tubes.entries()) {

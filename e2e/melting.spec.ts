@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expectInside, FORMATS, sheetsOf } from './paper'
-import { cell, expect, station, temperature, test, type Bench, openPrepNamed } from './bench'
+import { cell, chooseSample, expect, station, temperature, test, type Bench, openPrepNamed } from './bench'
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first()
 
@@ -50,8 +50,8 @@ test('a dial is learned from simulated heatings, planned with, followed, and giv
   await expect(page.getByText(/Plans use this, learned/)).toBeVisible()
 
   await planOn(page, demo, 'dial-block')
-  await slot(page, 1).selectOption('Authentic benzil')
-  await slot(page, 2).selectOption('')
+  await chooseSample(slot(page, 1), 'Authentic benzil')
+  await chooseSample(slot(page, 2), '')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByRole('button', { name: 'Start the simulated dial block' }).click()
   await expect(page.getByText('Turn the dial to 6 now.')).toBeVisible()
@@ -101,8 +101,8 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   const OIL = 'oil-bath-tube'
   await planOn(page, demo, OIL)
   const markedBefore = await forMarks(demo)
-  await slot(page, 1).selectOption('Benzil')
-  await slot(page, 2).selectOption('')
+  await chooseSample(slot(page, 1), 'Benzil')
+  await chooseSample(slot(page, 2), '')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByRole('button', { name: /^Check: The label of the oil/ }).click()
   await page.getByRole('button', { name: 'Start the simulated oil-bath tube' }).click()
@@ -172,7 +172,7 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
 
 test('three tubes side by side, every moment by its key', async ({ page, demo }) => {
   await planOn(page, demo, 'programmable-block')
-  await slot(page, 3).selectOption('Authentic benzil')
+  await chooseSample(slot(page, 3), 'Authentic benzil')
   await page.getByRole('button', { name: 'Plan this melt' }).press('Enter')
   await page.getByRole('button', { name: 'Start the simulated programmable block' }).press('Enter')
   await page.getByRole('button', { name: /^Preheat to/ }).press('Enter')
@@ -215,8 +215,8 @@ test('three tubes side by side, every moment by its key', async ({ page, demo })
 
 test('a light trace from a file gives a range, its ends found and moved', async ({ page, demo }) => {
   await planOn(page, demo, 'detecting-block')
-  await slot(page, 2).selectOption('')
-  await slot(page, 1).selectOption('Benzil')
+  await chooseSample(slot(page, 2), '')
+  await chooseSample(slot(page, 1), 'Benzil')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByText('Bring in a light trace the instrument wrote').click()
   const rows = Array.from({ length: 240 }, (_, i) => {
@@ -246,7 +246,7 @@ test('the rack puts tubes in order, prints their card, and a run planned there i
   await page.goto(`${demo.url}/instruments`)
   await page.getByRole('link', { name: 'rack and runs' }).click()
   await expect(page.getByText(/No order is shorter/)).toBeVisible()
-  await page.getByLabel('sample of the tube').selectOption('Benzil')
+  await chooseSample(page.getByLabel('sample of the tube'), 'Benzil')
   await page.getByRole('textbox', { name: 'set' }).fill('A')
   await page.getByRole('button', { name: 'Into the rack' }).click()
   await expect(page.getByText('Run 2', { exact: true })).toBeVisible()

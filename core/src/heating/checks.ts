@@ -4,11 +4,15 @@ import type { Instrument } from '../wire'
 /** A check before the heating begins. */
 export interface Check {
   readonly id: string
+  /** In a word or two, for a list of what was not looked at. */
+  readonly name: string
   readonly sentence: string
   /** Whether the app can tell: fine, not fine, or only a person can say. */
   readonly told: 'fine' | 'trouble' | 'ask'
 }
 
+/** Within this a block stands at its start, °C. */
+const AT_START_C = 0.5
 /** Room the scale keeps above the range, °C. */
 const SCALE_ROOM_C = 10
 
@@ -25,10 +29,11 @@ export function checksFor(
   const { startC, stopC } = window
   const covers = thermometer.highC >= stopC + SCALE_ROOM_C && thermometer.lowC <= startC
   const reaches = character.maxC >= stopC
-  const isCool = blockC === null ? null : blockC <= startC + 1
+  const isCool = blockC === null ? null : blockC <= startC + AT_START_C
   return [
     {
       id: 'scale-covers-the-range',
+      name: 'scale of the thermometer',
       told: covers ? 'fine' : 'trouble',
       sentence: covers
         ? `The scale, ${String(thermometer.lowC).replace('-', '−')} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C to spare.`
@@ -39,24 +44,27 @@ export function checksFor(
       : [
           {
             id: 'instrument-reaches',
+            name: 'reach of the instrument',
             told: 'trouble' as const,
             sentence: `This instrument ends at ${character.maxC} °C, below the stop of ${stopC.toFixed(0)} °C.`,
           },
         ]),
     {
       id: 'block-is-cool',
+      name: 'block cool',
       told: isCool === null ? 'ask' : isCool ? 'fine' : 'trouble',
       sentence:
         isCool === null
           ? `It is below ${startC.toFixed(0)} °C now. Read it; it looks the same hot or cold.`
           : isCool
-            ? `It is at ${blockC?.toFixed(0)} °C, below the start of ${startC.toFixed(0)} °C.`
+            ? `It is at ${blockC?.toFixed(0)} °C, ${(blockC ?? 0) > startC ? 'as good as at' : 'below'} the start of ${startC.toFixed(0)} °C.`
             : `It is at ${blockC?.toFixed(0)} °C, about ${coolingMin(character, blockC ?? 0, startC)} min from the start of ${startC.toFixed(0)} °C. No tube goes in before.`,
     },
     ...(highRangeAboveC !== null && stopC > highRangeAboveC
       ? [
           {
             id: 'high-range-switch',
+            name: 'switch for high ranges',
             told: 'ask' as const,
             sentence: `The switch for high ranges is on: the stop lies above ${highRangeAboveC} °C.`,
           },
@@ -66,6 +74,7 @@ export function checksFor(
       ? [
           {
             id: 'thermometer-seated',
+            name: 'thermometer seated',
             told: 'ask' as const,
             sentence: 'The thermometer sits freely. One that catches is never forced: it breaks. Ask.',
           },
@@ -73,6 +82,7 @@ export function checksFor(
       : []),
     {
       id: 'sealed-ends',
+      name: 'sealed ends',
       told: 'ask',
       sentence:
         sort === 'hot stage'
@@ -81,6 +91,19 @@ export function checksFor(
     },
     ...(sort === 'oil-bath tube' ? OIL_BATH_CHECKS : []),
   ]
+}
+
+/** Checks that break glass or end the range early when they are not heeded: the heating is not planned or begun past them. */
+export function scaleTrouble(
+  instrument: Instrument,
+  window: Pick<MeltWindow, 'startC' | 'stopC'>,
+): readonly Check[] {
+  return checksFor(instrument, window, null).filter(({ told }) => told === 'trouble')
+}
+
+/** What only a person can say and nobody has ticked. */
+export function uncheckedOf(checks: readonly Check[], made: ReadonlySet<string>): readonly Check[] {
+  return checks.filter(({ id, told }) => told === 'ask' && !made.has(id))
 }
 
 function coolingMin(character: Instrument['character'], fromC: number, toC: number): number {
@@ -93,31 +116,45 @@ function coolingMin(character: Instrument['character'], fromC: number, toC: numb
 const OIL_BATH_CHECKS: readonly Check[] = [
   {
     id: 'oil-label-read',
+    name: 'label of the oil',
     sentence:
       'The label of the oil and its safety data sheet are read. Some oils may harm an unborn child or the environment: ask in private if that concerns you.',
   },
   {
     id: 'oil-level-and-head-space',
+    name: 'level of the oil',
     sentence:
       'Oil to just above the side arm, with head space: hot oil expands and must not push the stopper out.',
   },
-  { id: 'stopper-vented', sentence: 'The stopper has a notch, so that nothing is closed in.' },
+  {
+    id: 'stopper-vented',
+    name: 'notch of the stopper',
+    sentence: 'The stopper has a notch, so that nothing is closed in.',
+  },
   {
     id: 'bulb-at-the-junction',
+    name: 'bulb at the junction',
     sentence: 'The bulb hangs level with the upper junction of the side arm, clear of the glass.',
   },
-  { id: 'sample-at-the-bulb', sentence: 'The sample lies beside the middle of the bulb.' },
+  {
+    id: 'sample-at-the-bulb',
+    name: 'sample at the bulb',
+    sentence: 'The sample lies beside the middle of the bulb.',
+  },
   {
     id: 'band-and-open-end-above-the-oil',
+    name: 'open end above the oil',
     sentence: 'The rubber band and the open end of the tube stay above the oil, hot and expanded.',
   },
   {
     id: 'rings-slid-on-safely',
+    name: 'band slid on',
     sentence:
       'The band was rolled on away from the tube’s open end, then slid; no capillary is pushed against.',
   },
   {
     id: 'flame-at-the-arm',
+    name: 'flame and vapour',
     sentence:
       'The small flame stands at the bend of the side arm. No flammable vapour on this bench or the next; hair and sleeves tied back.',
   },

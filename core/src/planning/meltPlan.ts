@@ -156,7 +156,7 @@ function byHand({ blockC, instrument, conventions }: MeltWish, span: Expected) {
   const startC = Math.max(instrument.character.ambientC, Math.min(span.lowC - conventions.startBelowC, first))
   const warnings = [
     `What this ${instrument.character.control} does has not been learned yet, so no settings can be given. Heat fast to ${startC.toFixed(0)} °C, then keep the rate between ${conventions.meltRate.min} and ${conventions.meltRate.max} °C/min.`,
-    ...(blockC > startC
+    ...(blockC > startC + 0.5
       ? [`It is at ${blockC.toFixed(0)} °C, above the start. Let it cool before any tube goes in.`]
       : []),
   ]

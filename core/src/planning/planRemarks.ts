@@ -13,6 +13,7 @@ import type { Shelf } from '../wire'
 import { saturationC } from '../solubility/saturation'
 import {
   ABOVE_FREEZING_C,
+  BELOW_MELTING_C,
   freezesNearIce,
   type ProposedVolume,
   WET_CAKE_BELOW_ML_PER_G,
@@ -84,6 +85,9 @@ function dryingRemark(draft: Draft, { compound, procedure }: Known, solvents: re
     : []
 }
 
+/** So much beside the product lowers where it begins to melt by several degrees, as a fraction. */
+const IMPURE_FROM = 0.05
+
 /** Points that lie two classes off what handbooks tell. */
 function classDoubts(draft: Draft, { compound, solvent, pair }: Known): string[] {
   const { enthalpyKJPerMol } = fusionOf(compound)
@@ -113,6 +117,14 @@ function temperatureRemarks({ input, compound }: Known, solvents: readonly Solve
   if (input.hotC >= compound.meltLowC && input.hotC < boilsC + 0.5)
     said.push(
       `At ${input.hotC} °C the solid itself melts (from ${compound.meltLowC} °C): plan hot some 10 °C below that.`,
+    )
+  else if (
+    input.hotC > compound.meltLowC - BELOW_MELTING_C &&
+    1 - input.assay >= IMPURE_FROM &&
+    input.hotC < boilsC + 0.5
+  )
+    said.push(
+      `At ${input.hotC} °C a solid with ${(100 * (1 - input.assay)).toFixed(0)} % of something else in it is partly an oil already (pure it melts from ${compound.meltLowC} °C): plan hot some 10 °C below that.`,
     )
   return said
 }

@@ -11,7 +11,7 @@ import { wasteOf } from './waste'
 import { filterExcessML, ICE_REACHES_C, isByPipetteFilter, isTakenOffHot, solventGuard } from './conditions'
 import { type Glassware, glasswareFor } from './glassware'
 import { needsReflux } from '../solubility/glassware'
-import { freezesNearIce } from '../solubility/volume'
+import { ABOVE_FREEZING_C, freezesNearIce } from '../solubility/volume'
 import { capital } from '../words'
 
 const CHARCOAL_SHARE = 0.02
@@ -210,6 +210,9 @@ function coolingOf({ input, solvent, pair, compound }: Batch) {
   const freezing = (pair ? [solvent, pair.solvent] : [solvent]).find(freezesNearIce)
   const melts = meltsInC(compound, pair ? [solvent, pair.solvent] : [solvent])
   const seedC = starts.ok ? Math.min(starts.value - SEED_BELOW_C, melts - SEED_BELOW_MELTING_C) : null
+  // The step never tells what the plan warned of: a bath in which the whole flask could turn solid.
+  const safeC =
+    freezing?.freezingPointC == null ? null : Math.ceil(freezing.freezingPointC + ABOVE_FREEZING_C)
   const iced = input.coldC <= ICE_REACHES_C && !freezing
   return {
     starts: starts.ok ? `${starts.value.toFixed(0)} °C` : 'a temperature not known',
@@ -217,7 +220,7 @@ function coolingOf({ input, solvent, pair, compound }: Batch) {
       seedC !== null && seedC > ROOM_C
         ? `If it is still clear at about ${seedC.toFixed(0)} °C, drop in a seed: a grain of pure solid, or of the crude kept back. `
         : '',
-    cold: `${input.coldC} °C`,
+    cold: `${freezing && safeC !== null && input.coldC < safeC ? safeC : input.coldC} °C`,
     ice: input.coldC < 0 ? 'ice with salt' : 'ice and water',
     getRinse:
       input.washML > 0
@@ -225,7 +228,7 @@ function coolingOf({ input, solvent, pair, compound }: Batch) {
         : '',
     coldly: iced ? 'ice-cold' : `cool (${input.coldC} °C)`,
     whyNotIce: freezing
-      ? `, not in ice: ${freezing.name} itself freezes at ${freezing.freezingPointC} °C`
+      ? `, ${safeC !== null && input.coldC < safeC ? 'no colder and ' : ''}not in ice: ${freezing.name} itself freezes at ${freezing.freezingPointC} °C${safeC !== null && input.coldC < safeC ? ` (the plan counted on ${input.coldC} °C)` : ''}`
       : '',
   }
 }

@@ -1,4 +1,5 @@
 import { flaskForML, needsReflux, roundFlaskForML } from '../solubility/glassware'
+import { BELOW_MELTING_C } from '../solubility/volume'
 import { type Batch, solventsOf } from './batch'
 import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
 
@@ -63,6 +64,8 @@ function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC:
     case 'water bath':
       return `: ${boils} and its vapour burns, so no bare hot plate`
     case 'held bath': {
+      if (input.hotC >= compound.meltLowC)
+        return `. That is above where ${compound.name} melts (from ${compound.meltLowC} °C): it turns to an oil before it dissolves. Better no hotter than ${Math.floor(compound.meltLowC - BELOW_MELTING_C)} °C, with more solvent; ask`
       if (input.hotC > compound.meltLowC - 15)
         return `, never above: ${compound.name} would melt before it dissolves`
       return pair

@@ -386,7 +386,7 @@ describe('what a step does', () => {
     expect(marks(renamed)).toEqual(marks(shipped))
     const steps = renderSteps(renamed, batch)
     const kept = steps.find(({ means }) => means === 'liquor kept')
-    const ticked = new Map([[kept?.id ?? '', {} as never]])
+    const ticked = new Map([[kept?.id ?? '', { body: { step: kept?.id ?? '' } } as never]])
     expect(stepThat({ steps, ticked }, 'liquor kept')?.isTicked).toBe(true)
     expect(stepThat({ steps, ticked }, 'ice')?.isTicked).toBe(false)
     expect(stepThat({ steps: [], ticked }, 'ice')).toBeNull()

@@ -94,7 +94,8 @@ export function withVolumeML(
 const HOT_WHERE_UNKNOWN_C = 70
 /** Two solvents work this far under where the first of them boils, °C. */
 const PAIR_BELOW_BOILING_C = 5
-const BELOW_MELTING_C = 10
+/** A solid is dissolved so far below where it would melt, °C. */
+export const BELOW_MELTING_C = 10
 /** What hot solvent slowly splits is planned no hotter than this, °C. */
 const SPLIT_HOT_FROM_C = 70
 /** A solvent that freezes above this, °C, is kept out of ice. */

@@ -25,11 +25,14 @@ export function FillGauge({
   grain,
   rateCPerMin,
   wished,
+  slot = null,
 }: {
   fillMm: number
   grain: Grain
   rateCPerMin: number
   wished: readonly [number, number]
+  /** Of several tubes this is the one packed worst; null where it is the only one. */
+  slot?: number | null
 }) {
   const [pxPerMm, setPxPerMm] = useState(stored)
   const [measuring, setMeasuring] = useState(false)
@@ -43,7 +46,7 @@ export function FillGauge({
         width={width}
         height={SHOWN_MM * scale + 10}
         role="img"
-        aria-label={`A tube filled to ${fillMm} mm; house rules ask for ${wished[0]} to ${wished[1]} mm`}
+        aria-label={`A tube filled to ${fillMm} mm${grain === 'coarse' ? ', coarse' : ''}; house rules ask for ${wished[0]} to ${wished[1]} mm`}
       >
         <g transform={`translate(4 4)`}>
           <rect
@@ -79,8 +82,8 @@ export function FillGauge({
       </svg>
       <figcaption className="quiet">
         {Math.abs(widerC) < 0.05
-          ? 'Packed as house rules ask.'
-          : `This filling makes the range about ${fixed(Math.abs(widerC), 1)} °C ${widerC > 0 ? 'wider' : 'narrower'} than ${wished[0]} mm of fine powder at ${fixed(rateCPerMin, 1)} °C/min.`}{' '}
+          ? `${slot === null ? 'Packed' : 'Every tube packed'} as house rules ask.`
+          : `${slot === null ? 'This filling' : `The filling of slot ${slot}`} makes the range about ${fixed(Math.abs(widerC), 1)} °C ${widerC > 0 ? 'wider' : 'narrower'} than ${wished[0]} mm of fine powder at ${fixed(rateCPerMin, 1)} °C/min.`}{' '}
         {pxPerMm === null ? 'Not true to size yet. ' : 'True to size on this screen. '}
         <Button
           size="sm"

@@ -1,3 +1,4 @@
+import { originOf } from '../../parts/SampleOrigin'
 import { GrainField } from '../../parts/GrainField'
 import { comesTo, useLines, wrong } from '../../parts/useTyped'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
@@ -55,7 +56,7 @@ export function PackTube() {
           <option value="">a sample …</option>
           {samples.map(({ id, label }) => (
             <option key={id} value={id}>
-              {label}
+              {label} · {originOf(view, id)}
             </option>
           ))}
         </Form.Select>

@@ -8,6 +8,7 @@ import { Title } from '../../parts/Title'
 import { Why } from '../../parts/Why'
 import { useInstruments } from '../../ledger/instruments'
 import { strike, useNotebook } from '../../ledger/notebook'
+import { SampleOrigin } from '../../parts/SampleOrigin'
 import { SlotCard } from './SlotCard'
 import { PackTube } from './PackTube'
 import { Runs } from './Runs'
@@ -95,7 +96,10 @@ function RackTable({ tubes }: { tubes: readonly RackTube[] }) {
       <tbody>
         {tubes.map(({ entry, expected }) => (
           <tr key={entry.id}>
-            <td>{entry.body.label}</td>
+            <td>
+              {entry.body.label}
+              <SampleOrigin sample={entry.body.sample} />
+            </td>
             <td>
               {entry.body.fillMm} mm {entry.body.grain}
             </td>

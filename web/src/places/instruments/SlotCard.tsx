@@ -1,5 +1,6 @@
 import css from './SlotCard.module.css'
 import classNames from 'classnames'
+import { SampleOrigin } from '../../parts/SampleOrigin'
 import type { RackTube } from '@ivory-crystal/core'
 
 /** A card to print, with a hole drawn for each tube to be stuck through beside its label. */
@@ -28,6 +29,7 @@ export function SlotCard({ tubes }: { tubes: readonly RackTube[] }) {
             <span className={css.slit} aria-hidden />
             <b>{i + 1}</b> {entry.body.label} · {entry.body.fillMm} mm {entry.body.grain}
             {entry.body.set ? ` · set ${entry.body.set}` : ''}
+            <SampleOrigin sample={entry.body.sample} />
             <span className={css.slit} aria-hidden />
           </li>
         ))}

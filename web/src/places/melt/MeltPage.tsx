@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import Button from 'react-bootstrap/Button'
 import {
+  listed,
   type Mark,
   markOf,
   type MeltFacts,
@@ -9,6 +10,7 @@ import {
   isUnderWay,
   meltOf,
   meltRangesOf,
+  notLookedAt,
   prepsOf,
   rackOf,
   sampleNamedAs,
@@ -17,6 +19,7 @@ import {
 } from '@ivory-crystal/core'
 import { Title } from '../../parts/Title'
 import { strike, useNotebook } from '../../ledger/notebook'
+import { SampleOrigin } from '../../parts/SampleOrigin'
 import { SwappedMarks } from '../../parts/SwappedMarks'
 import { MeltPlan } from './MeltPlan'
 
@@ -99,6 +102,7 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
             <tr key={row.slot}>
               <td className="whole">
                 {row.slot}: {row.label}
+                <SampleOrigin sample={row.sample} />
               </td>
               <td className="num" data-name="onset, raw">
                 <End
@@ -124,6 +128,7 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
         </tbody>
       </table>
       <SwappedMarks melts={[melt]} />
+      <NotLookedAt melt={melt} />
       <p className="row-of mt-3">
         {placesOf(view, melt).map(({ to, name }, i) => (
           <Link
@@ -137,6 +142,18 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
         <Link to={`${base}/instruments/rack`}>To the rack</Link>
       </p>
     </>
+  )
+}
+
+/** Checks nobody ticked, before the start or after. */
+function NotLookedAt({ melt }: { melt: MeltFacts }) {
+  const instrument = useNotebook(({ shelf }) =>
+    shelf?.instruments.find(({ id }) => id === melt.planned.body.instrument),
+  )
+  if (!instrument) return null
+  const open = notLookedAt(melt, instrument)
+  return open.length === 0 ? null : (
+    <p className="quiet mt-2 mb-0">Not ticked before the start: {listed(open.map(({ name }) => name))}.</p>
   )
 }
 

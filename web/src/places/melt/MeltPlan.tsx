@@ -15,7 +15,9 @@ import {
   type PrepFacts,
   type RackTube,
   samplesNamed,
+  scaleTrouble,
   unknownAmong,
+  wideningByFillC,
   type View,
   heatedAsItBehaves,
 } from '@ivory-crystal/core'
@@ -110,6 +112,7 @@ export function MeltPlan({
     : null
   const sentence = !read.ok ? read.sentence : planned && !planned.ok ? planned.problem.sentence : null
   const first = read.ok ? read.tubes[0] : undefined
+  const worst = read.ok ? worstPacked(read.tubes, conventions) : undefined
   return (
     <form className="columns two" aria-label="Plan the melt" noValidate onSubmit={form.onSubmit}>
       <div>
@@ -140,10 +143,11 @@ export function MeltPlan({
             stood in the others waits.
           </p>
         )}
-        {first && (
+        {worst && read.ok && (
           <FillGauge
-            fillMm={first.fillMm}
-            grain={first.grain}
+            fillMm={worst.fillMm}
+            grain={worst.grain}
+            slot={read.tubes.length > 1 ? worst.slot : null}
             rateCPerMin={conventions.meltRate.target}
             wished={conventions.fillMm}
           />
@@ -189,6 +193,12 @@ export function MeltPlan({
         {planned?.ok && (
           <HeatingPlan planned={planned.value} blockC={blockC} control={instrument.character.control} />
         )}
+        {planned?.ok &&
+          scaleTrouble(instrument, planned.value.window).map(({ id, sentence: said }) => (
+            <p key={id} className="look" role="alert">
+              {said}
+            </p>
+          ))}
         <Calibrated view={view} instrument={instrument} />
         {sentence && (
           <p className="look" role="alert">
@@ -226,6 +236,12 @@ export function MeltPlan({
       </div>
     </form>
   )
+}
+
+/** The tube whose filling makes its range widest: what is wrong with any slot is shown. */
+function worstPacked(tubes: readonly PlannedTube[], { fillMm, meltRate }: Conventions) {
+  const widerC = (tube: PlannedTube) => Math.abs(wideningByFillC(tube, fillMm[0], meltRate.target))
+  return [...tubes].sort((p, q) => widerC(q) - widerC(p))[0]
 }
 
 const idsOf = (tubes: readonly PlannedTube[]) => tubes.map(({ sample }) => sample)

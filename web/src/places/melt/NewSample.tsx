@@ -3,6 +3,7 @@ import { checkLines, comesTo, type Made, useTyped, wrong } from '../../parts/use
 import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { originOf } from '../../parts/SampleOrigin'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
@@ -25,6 +26,7 @@ export function NewSample({
   onNamed: (id: SampleId) => void
 }) {
   const shelf = useNotebook((state) => state.shelf)
+  const view = useNotebook((state) => state.view)
   const form = useTyped<Typed, Line<'sample named'>>({
     start: { sort: null, text: '', first: '', second: '' },
     make: (typed) => sampleLine(typed, shelf, samples),
@@ -87,7 +89,7 @@ export function NewSample({
                 .filter(({ of }) => of.length === 0)
                 .map(({ id, label }) => (
                   <option key={id} value={id}>
-                    {label}
+                    {label} · {originOf(view, id)}
                   </option>
                 ))}
             </Form.Select>

@@ -3,12 +3,15 @@ import { Link, useParams } from 'react-router'
 import {
   type Instrument,
   meltCautions,
+  scaleTrouble,
   type MeltFacts,
   unknownsOf,
   heatedAsItBehaves,
 } from '@ivory-crystal/core'
 import { RescueButton } from '../../app/RescueButton'
+import { Confirm } from '../../parts/Confirm'
 import { NoFlameYet } from '../../parts/FlameNear'
+import { originOf } from '../../parts/SampleOrigin'
 import { Turns } from '../../parts/Turns'
 import { strike, useNotebook } from '../../ledger/notebook'
 import { useInstruments } from '../../ledger/instruments'
@@ -32,6 +35,7 @@ export function Ready({
   const { states } = useInstruments()
   const blockC = states?.find((one) => one.instrument.id === instrument?.id)?.blockC ?? null
   const isSimulated = instrument?.simulated === true
+  const trouble = instrument ? scaleTrouble(instrument, melt.planned.body.window) : []
   const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
   const { notebook = '' } = useParams()
   const view = useNotebook((state) => state.view)
@@ -50,19 +54,43 @@ export function Ready({
         <p className="mt-1 mb-2">
           On the {instrumentName.toLowerCase()} {isSimulated && <span className="simulated">simulated</span>}
         </p>
-        <div className="row-of mb-3">
-          {ways.map(({ feed, says }, i) => (
-            <Button
-              key={feed}
-              variant={i === 0 ? 'primary' : 'outline-primary'}
-              disabled={run.busy}
-              onClick={() => {
-                run.start(feed)
-              }}
-            >
-              {says}
-            </Button>
+        <ul className="plain-list mb-2">
+          {tubes.map(({ slot, sample, label, fillMm, grain }) => (
+            <li key={slot}>
+              <b>Slot {slot}</b>: {label}, {fillMm} mm {grain}{' '}
+              <span className="quiet">{originOf(view, sample)}</span>
+            </li>
           ))}
+        </ul>
+        <div className="row-of mb-3">
+          {trouble.map(({ id, sentence }) => (
+            <p key={id} className="look w-100 mb-0" role="alert">
+              {sentence}
+            </p>
+          ))}
+          {ways.map(({ feed, says }, i) =>
+            trouble.length > 0 ? (
+              <Confirm
+                key={feed}
+                offer={says}
+                question="That range is more than this instrument and its thermometer take. Begin all the same, and stop in time?"
+                onYes={() => {
+                  run.start(feed)
+                }}
+              />
+            ) : (
+              <Button
+                key={feed}
+                variant={i === 0 ? 'primary' : 'outline-primary'}
+                disabled={run.busy}
+                onClick={() => {
+                  run.start(feed)
+                }}
+              >
+                {says}
+              </Button>
+            ),
+          )}
           <Button
             variant="outline-primary"
             onClick={() => {

@@ -10,10 +10,12 @@ import {
   moveOf,
   needsEyes,
   nextTurn,
+  notLookedAt,
   readReading,
   tubesMayGoIn,
 } from '@ivory-crystal/core'
 import { aboutMinutes, fixed } from '../../format/format'
+import { write } from '../../ledger/notebook'
 import { InlineField, Refusal } from '../../parts/InlineField'
 import { sentenceOf } from './moveSentence'
 import { type MeltMoment, useMoment } from './useMoment'
@@ -83,7 +85,34 @@ export function RunControls({
           {run.trouble}
         </p>
       )}
+      {instrument && <Unchecked melt={melt} instrument={instrument} />}
     </div>
+  )
+}
+
+/** What nobody ticked before the start: said while it can still be looked at, and ticked here. */
+function Unchecked({ melt, instrument }: { melt: MeltFacts; instrument: Instrument }) {
+  const open = notLookedAt(melt, instrument)
+  if (open.length === 0) return null
+  return (
+    <p className="quiet mb-0" aria-label="Not ticked before the start" role="note">
+      Begun without a tick for:{' '}
+      {open.map(({ id, name, sentence }) => (
+        <Button
+          key={id}
+          size="sm"
+          variant="link"
+          title={sentence}
+          aria-label={`Seen now: ${sentence}`}
+          onClick={() => {
+            write({ kind: 'check made', subject: melt.id, body: { check: id } })
+          }}
+        >
+          {name}
+        </Button>
+      ))}
+      Press what you have seen to.
+    </p>
   )
 }
 

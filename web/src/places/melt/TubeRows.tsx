@@ -2,6 +2,8 @@ import css from './TubeRows.module.css'
 import { GrainField } from '../../parts/GrainField'
 import Form from 'react-bootstrap/Form'
 import type { NamedSample, SampleId } from '@ivory-crystal/core'
+import { originOf } from '../../parts/SampleOrigin'
+import { useNotebook } from '../../ledger/notebook'
 import { NewSample } from './NewSample'
 import { EMPTY_SLOT, type SlotDraft } from './tubes'
 
@@ -20,6 +22,7 @@ export function TubeRows({
   const set = (i: number, change: Partial<SlotDraft>) => {
     onChange(slots.map((slot, j) => (i === j ? { ...slot, ...change } : slot)))
   }
+  const view = useNotebook((state) => state.view)
   const mine = samples.filter((sample) => sample.prep === prep)
   const others = samples.filter((sample) => sample.prep !== prep)
   return (
@@ -86,6 +89,16 @@ export function TubeRows({
           ))}
         </tbody>
       </table>
+      {slots.map(({ sample }, i) => {
+        const other = prep !== null && others.find(({ id, prep: of }) => id === sample && of !== null)
+        return (
+          other && (
+            <p key={i} className="look mb-1" role="note">
+              Slot {i + 1} holds {other.label} of {originOf(view, other.id)}: another prep than this one.
+            </p>
+          )
+        )
+      })}
       <NewSample
         samples={samples}
         onNamed={(id) => {
@@ -99,9 +112,10 @@ export function TubeRows({
 }
 
 function Options({ of }: { of: readonly NamedSample[] }) {
-  return of.map((sample) => (
-    <option key={sample.id} value={sample.id}>
-      {sample.label}
+  const view = useNotebook((state) => state.view)
+  return of.map(({ id, label }) => (
+    <option key={id} value={id}>
+      {label} · {originOf(view, id)}
     </option>
   ))
 }

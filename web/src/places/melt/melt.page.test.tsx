@@ -154,11 +154,12 @@ describe('samples no prep made', () => {
     await user.click(press('a mixture'))
     await user.click(press('Name it'))
     screen.getByText('A mixture is made of two different samples.')
-    await user.selectOptions(screen.getByRole('combobox', { name: 'part 1 of the mixture' }), 'Benzil')
-    await user.selectOptions(
-      screen.getByRole('combobox', { name: 'part 2 of the mixture' }),
-      'Authentic benzoin',
-    )
+    const choose = async (part: string, option: RegExp) => {
+      const field = screen.getByRole('combobox', { name: part })
+      await user.selectOptions(field, within(field).getByRole('option', { name: option }))
+    }
+    await choose('part 1 of the mixture', /^Benzil ·/)
+    await choose('part 2 of the mixture', /^Authentic benzoin ·/)
     await user.click(press('Name it'))
     const named = written('sample named').map(({ body }) => body as Bodies['sample named'])
     expect(

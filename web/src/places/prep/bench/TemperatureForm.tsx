@@ -1,17 +1,27 @@
 import Button from 'react-bootstrap/Button'
-import { type PrepFacts, readReading } from '@ivory-crystal/core'
+import { useState } from 'react'
+import { type PrepFacts, readReading, solutionDoubt } from '@ivory-crystal/core'
+import { useNotebook } from '../../../ledger/notebook'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 
 /** The temperature of the solution, if someone reads it; optional. */
 export function TemperatureForm({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  /** A reading that was asked about: handed in once more as it is, it is kept. */
+  const [asked, setAsked] = useState<string | null>(null)
   const form = useLines({
     start: { temperature: '' },
     make({ temperature }) {
       const read = readReading(temperature, 'The temperature')
       if (!read.ok) return wrong(read.problem.sentence, 'temperature')
-      if (read.value.value <= -100 || read.value.value >= 300)
-        return wrong(`A solution at ${read.value.text} °C cannot be. Was it typed in °F?`, 'temperature')
+      if (read.value.value <= -100 || read.value.value >= 600)
+        return wrong(`A solution at ${read.value.text} °C cannot be.`, 'temperature')
+      const doubt = solutionDoubt(view, prep, read.value.value)
+      if (doubt !== null && asked !== read.value.text) {
+        setAsked(read.value.text)
+        return wrong(doubt, 'temperature')
+      }
       return comesTo([{ kind: 'temperature read', subject: prep.id, body: { temperature: read.value } }])
     },
   })
@@ -24,7 +34,7 @@ export function TemperatureForm({ prep }: { prep: PrepFacts }) {
     >
       <InlineField label="temperature of the solution, °C" hint="°C" {...form.of('temperature')} />
       <Button type="submit" size="sm" variant="outline-primary" disabled={typed.trim() === ''}>
-        Read {typed || '…'} °C
+        {asked !== null && asked === typed.trim() ? 'It is so: ' : ''}Read {typed || '…'} °C
       </Button>
       <span className="quiet">optional</span>
       <Refusal sentence={form.said} />
