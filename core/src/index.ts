@@ -397,3 +397,4 @@ export {
   type VapourNear,
   vapoursNear,
 } from './planning/flame'
+export { plateTrouble } from './chromatography/plateTrouble'

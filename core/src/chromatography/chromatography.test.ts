@@ -1,8 +1,30 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type Lane, poorEvidence, readLanes, readPlate, retentionFactor, spotsAgree } from '../index'
+import {
+  type Lane,
+  plateTrouble,
+  poorEvidence,
+  readLanes,
+  readPlate,
+  retentionFactor,
+  spotsAgree,
+} from '../index'
 
 const lane = (kind: Lane['kind'], ...spotsMm: number[]): Lane => ({ label: kind, kind, spotsMm })
+
+test('a plate whose line stood in the eluent, or whose front ran to the edge, is poor evidence', () => {
+  const lanes: Lane[] = [
+    { label: 'benzil', kind: 'sample', spotsMm: [30] },
+    { label: 'authentic', kind: 'authentic', spotsMm: [30] },
+  ]
+  expect(plateTrouble({ lineMm: 10, frontMm: 60, heightMm: 80 })).toEqual([])
+  const washed = plateTrouble({ lineMm: 3, frontMm: 60, heightMm: 80 })
+  expect(washed.join()).toContain('The line lies 3 mm above the edge')
+  const edge = plateTrouble({ lineMm: 10, frontMm: 70, heightMm: 80 })
+  expect(edge.join()).toContain('The front ran to the upper edge')
+  expect(readPlate(lanes, 60)).toMatchObject({ agrees: true, isPoor: false })
+  expect(readPlate(lanes, 70, edge)).toMatchObject({ agrees: null, isPoor: true, sentence: edge[0] })
+})
 
 describe('retention factor', () => {
   test('is the ratio of two distances, with what half a millimetre does to it', () => {

@@ -53,10 +53,15 @@ export function readLanes(lanes: readonly Lane[], frontMm: number): readonly Rea
  * A co-spot of both in one place is the sharper test: two spots there are two compounds.
  *
  * @param frontMm from the pencil line to the solvent front
+ * @param trouble what spoils the plate as a whole (`plateTrouble`): then it is poor evidence, and says why
  * @returns null when no sample was spotted or nothing was seen in its lane
  * @throws ImpossibleInput on an impossible distance
  */
-export function readPlate(lanes: readonly Lane[], frontMm: number): PlateOpinion | null {
+export function readPlate(
+  lanes: readonly Lane[],
+  frontMm: number,
+  trouble: readonly string[] = [],
+): PlateOpinion | null {
   const read = readLanes(lanes, frontMm)
   const of = (kind: LaneKind) => read.filter((lane) => lane.kind === kind && lane.spots.length > 0)
   const samples = of('sample')
@@ -66,7 +71,7 @@ export function readPlate(lanes: readonly Lane[], frontMm: number): PlateOpinion
   const authentic = of('authentic')[0]
   const beside = authentic ? nearest(authentic.spots, main) : null
   const coSpot = of('co-spot')[0]
-  const isPoor = main.poor !== null
+  const isPoor = main.poor !== null || trouble.length > 0
   const sameHeight = beside ? spotsAgree(main, beside) : null
   const coSpotSplits =
     coSpot && authentic ? coSpot.spots.length > Math.max(authentic.spots.length, spots) : null
@@ -81,7 +86,8 @@ export function readPlate(lanes: readonly Lane[], frontMm: number): PlateOpinion
     authenticRf: beside?.rf ?? null,
     isPoor,
   }
-  return { ...opinion, sentence: said(opinion, coSpotSplits, isTogether && !sameHeight) }
+  const sentence = said({ ...opinion, isPoor: main.poor !== null }, coSpotSplits, isTogether && !sameHeight)
+  return { ...opinion, sentence: trouble.length > 0 ? trouble.join(' ') : sentence }
 }
 
 /** Lanes of one plate run this much apart by themselves, mm. */

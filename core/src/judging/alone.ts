@@ -6,7 +6,7 @@ import type { NextStep, Verdict } from './judgement'
 import { hasOtherForms, isChecked, type Owners, type Span } from './owners'
 
 /** Solvent makes a solid melt low and wide: sharp, and further down than this, it is not the solvent’s doing, °C. */
-const WET_AND_SHARP_C = 10
+export const WET_AND_SHARP_C = 10
 /** A thermometer nobody checked may read so much too high, °C: a parted column, a stem far out of the bath. */
 const PARTED_C = 10
 /** Sharp and so much too low, more than anybody owns, it is something else, °C. */

@@ -4,6 +4,7 @@ import { WATCHED_FROM_C } from '../heating/room'
 import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
+import { WET_AND_SHARP_C } from './alone'
 import { byChanceC, boiledOut, isChecked, isShownDry, type Owners, type Span } from './owners'
 
 type Ends = BudgetRow['endC']
@@ -44,7 +45,7 @@ export function budgetOf(
   ]
   const withLate =
     owners.mayBeLate || owners.mayBeAnotherMark ? [...rows, lateRow(evidence, owners, rules)] : rows
-  const all = [...withLate, solventRow(evidence, owners, left(withLate, measured))]
+  const all = [...withLate, solventRow(evidence, owners, left(withLate, measured), rules)]
   return [...all, sampleRow(left(all, measured), measured)]
 }
 
@@ -177,10 +178,21 @@ function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }
   )
 }
 
-function solventRow(evidence: RangeEvidence, { mayBeWet }: Owners, rest: Ends): BudgetRow {
+function solventRow(
+  evidence: RangeEvidence,
+  { mayBeWet }: Owners,
+  rest: Ends,
+  { sharpWidthC }: HouseWords,
+): BudgetRow {
   const { dried } = evidence
   if (!mayBeWet) return row('solvent', NONE, `nothing: ${shownDry(evidence)}`)
-  const lowered = (end: Span): Span => ({ leastC: Math.min(0, end.leastC), mostC: 0 })
+  // Solvent widens what it lowers: a sharp range further down is not its doing.
+  const isSharp = tenths(evidence.reading.clearC - evidence.reading.onsetC) <= sharpWidthC
+  const mostLoweredC = isSharp ? -WET_AND_SHARP_C : -Infinity
+  const lowered = (end: Span): Span => ({
+    leastC: Math.min(0, Math.max(mostLoweredC, end.leastC)),
+    mostC: 0,
+  })
   const boilsC = dried?.solventBoilsC ?? null
   const air = boilsC === null ? Infinity : airMinutesFor(boilsC)
   const why = boiledOut(evidence)
@@ -197,8 +209,10 @@ function solventRow(evidence: RangeEvidence, { mayBeWet }: Owners, rest: Ends): 
       clear: lowered(rest.clear),
       width: { leastC: 0, mostC: Math.max(0, rest.width.mostC) },
     },
-    `${why}; solvent left lowers and widens by as much as it likes`,
-    true,
+    isSharp
+      ? `${why}; solvent left lowers and widens, and this is sharp: at most ${WET_AND_SHARP_C} of it`
+      : `${why}; solvent left lowers and widens by as much as it likes`,
+    !isSharp,
   )
 }
 

@@ -3,7 +3,7 @@ import { span } from './budget'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Finding, Measured } from './judgement'
 import { boiledOut, decomposes, hasOtherForms, saw } from './owners'
-import { atEutectic, authenticItself, place } from './place'
+import { atEutectic, authenticItself, belowEutectic, place } from './place'
 import { c, said } from './saying'
 import { scatterC } from './asOne'
 import { isNoBetter } from './alone'
@@ -25,6 +25,7 @@ export function findingsOf(
     ...place(settled, measured, budget, rules),
     ...authenticItself(settled, measured, rules),
     ...atEutectic(evidence, measured, rules),
+    ...belowEutectic(evidence, settled),
     ...againstCrude(evidence, measured, rules),
     ...impurityFinding(evidence, impurity),
     ...mixedMelt(evidence),

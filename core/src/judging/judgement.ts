@@ -71,6 +71,7 @@ export const FINDING_CODES = [
   'other-forms',
   'boiled-out',
   'possible-eutectic',
+  'below-eutectic',
   'better-than-crude',
   'no-better-than-crude',
   'worse-than-crude',

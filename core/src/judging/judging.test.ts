@@ -513,6 +513,24 @@ describe('a tube without a range', () => {
   })
 })
 
+describe('far below, and sharp', () => {
+  const far = { reading: range(54.4, 55.6), dried: WET }
+  test('solvent owns ten degrees of it at most, and whether it is the right compound is asked', () => {
+    const text = said(judge(far))
+    expect(text).toContain('this is sharp: at most 10 of it')
+    expect(text).not.toContain('nothing for certain')
+    expect(text).toContain('Is it the compound the prep names')
+    // Inside what thermometer and solvent may do nobody asks that.
+    expect(said(judge({ reading: range(91, 92) }))).not.toContain('Is it the compound the prep names')
+  })
+  test('liquid below the eutectic of the pair is none of the pair alone', () => {
+    const eutecticC = 78.4
+    expect(codes({ reading: range(eutecticC - 8, 91), impurity: BENZOIN })).toContain('below-eutectic')
+    expect(codes({ reading: range(eutecticC + 0.2, 91), impurity: BENZOIN })).not.toContain('below-eutectic')
+    expect(codes({ reading: range(eutecticC - 8, 91) })).not.toContain('below-eutectic')
+  })
+})
+
 describe('a later tube that was solid where this one had melted', () => {
   test('counts: nothing is told of the sample before a new tube', () => {
     const judged = judge({ laterSolidAtC: 110 })

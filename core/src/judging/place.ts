@@ -11,6 +11,9 @@ import { EUTECTIC_WITHIN_C } from './companion'
 import { mayLieLower } from './alone'
 import { authenticOffC, isAgainstCheck, type Settled } from './settle'
 
+/** So much that nobody but the sample can own, and the name on the page is asked about, °C. */
+const WRONG_COMPOUND_C = 8
+
 const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
 
 /** Where it lies, held against the authentic sample or the literature. */
@@ -91,7 +94,7 @@ function elsewhere(
   return said(
     isLow ? 'low' : 'high',
     headline,
-    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}`,
+    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}${certainC > WRONG_COMPOUND_C ? '. Is it the compound the prep names, with that compound’s literature?' : ''}`,
     numbers,
   )
 }
@@ -117,6 +120,22 @@ export function authenticItself(
             ? 'as far as heating, a checked thermometer and reading may put it together'
             : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
       { offC },
+    ),
+  ]
+}
+
+/** First liquid of a pair below where any mixture of the two has some. */
+export function belowEutectic({ impurity, fusion, reading }: RangeEvidence, { owners }: Settled): Finding[] {
+  if (!impurity || !fusion) return []
+  const { temperatureC } = eutectic(fusion, impurity.fusion)
+  const belowC = temperatureC - EUTECTIC_WITHIN_C - reading.onsetC
+  if (tenths(belowC) <= tenths(owners.thermometerC + owners.readingC)) return []
+  return [
+    said(
+      'below-eutectic',
+      `Begins below the eutectic, ${c(temperatureC)} °C`,
+      `no mixture with ${impurity.name} alone is liquid there: shrinking or sweat marked as liquid, something else in it, solvent, or another compound`,
+      { eutecticC: temperatureC },
     ),
   ]
 }

@@ -132,7 +132,9 @@ describe('a plan as it is typed', () => {
       null,
       'cannot be used',
     ],
-    ['cold above hot', { coldC: '90' }, null, 'were the two swapped'],
+    ['cold above hot', { coldC: '90' }, 'coldC', 'were the two swapped'],
+    ['a fraction typed for a per cent', { assayPercent: '0.9' }, 'assayPercent', 'was 90 % meant?'],
+    ['the product as its own impurity', { impurity: 'Benzil' }, 'impurity', 'Benzil is the product itself'],
   ])('%s is answered at its field', (_, change, field, sentence) => {
     const planned = outcome(change)
     expect(planned.ok ? null : planned.field).toBe(field)
@@ -146,6 +148,12 @@ describe('a plan beyond one solvent and many points', () => {
     if (!planned.ok) throw new Error(planned.sentence)
     return planned.value
   }
+  test('ten times the volume that is proposed is asked about, with what it costs', () => {
+    const proposed = value({}).proposed.ml
+    const much = value({ volumeML: String(10 * proposed) }).remarks.join(' ')
+    expect(much).toMatch(/mL is 10 times what is proposed .* g more stays in the liquor\. A digit too many\?/)
+    expect(value({ volumeML: String(1.5 * proposed) }).remarks.join(' ')).not.toContain('A digit too many')
+  })
   test('one point alone is continued with the fusion enthalpy', () => {
     const { plan: planned } = value({ product: BENZIL.slice(0, 1) })
     expect(planned.coldBasis).toBe('single point')

@@ -85,6 +85,18 @@ export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
       field: 'assayPercent',
       sentence: 'The product fraction lies above 0 and up to 100 %.',
     }
+  if (assayPercent <= A_FRACTION)
+    return {
+      ok: false,
+      field: 'assayPercent',
+      sentence: `${draft.assayPercent.trim()} % of the crude is no crude to purify: was ${Math.round(100 * assayPercent)} % meant?`,
+    }
+  if (draft.impurity.trim().toLowerCase() === grounds.compound.name.toLowerCase())
+    return {
+      ok: false,
+      field: 'impurity',
+      sentence: `${capital(grounds.compound.name)} is the product itself: name what is not wanted in it, or leave it empty.`,
+    }
   const kept = keptBackG(draft, grounds.crudeG)
   if (!(kept >= 0 && kept < grounds.crudeG))
     return {
@@ -113,6 +125,9 @@ export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
     : withPair(draft, grounds, least, read.secondPoints)
 }
 
+/** So small a per cent was typed as a fraction of one. */
+const A_FRACTION = 1
+
 const FIELDS = [
   ['assayPercent', 'The product fraction'],
   ['hotC', 'The hot temperature'],
@@ -129,7 +144,12 @@ interface Draughted {
 
 function withOne(draft: Draft, grounds: Grounds, least: CrystallizationInput): Outcome {
   const first = attempt(() => planCrystallization(least))
-  if (!first.ok) return { ok: false, field: null, sentence: first.problem.sentence }
+  if (!first.ok)
+    return {
+      ok: false,
+      field: least.coldC >= least.hotC ? 'coldC' : null,
+      sentence: first.problem.sentence,
+    }
   const proposed = proposedVolume(first.value, least)
   const read = draft.volumeML.trim() === '' ? null : readReading(draft.volumeML, 'The volume')
   if (read && !read.ok) return { ok: false, field: 'volumeML', sentence: read.problem.sentence }

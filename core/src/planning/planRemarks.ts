@@ -85,6 +85,9 @@ function dryingRemark(draft: Draft, { compound, procedure }: Known, solvents: re
     : []
 }
 
+/** So many times the proposed volume is asked about. */
+const MUCH_MORE_TIMES = 3
+
 /** So much beside the product lowers where it begins to melt by several degrees, as a fraction. */
 const IMPURE_FROM = 0.05
 
@@ -135,6 +138,15 @@ function volumeRemarks(known: Known): string[] {
   const said: string[] = []
   if (procedure.collect === 'watch glass') return said
   const perG = plan.hotML / input.crudeG
+  if (plan.hotML > MUCH_MORE_TIMES * Math.max(proposed.ml, plan.minimumHotML)) {
+    const cold = attempt(() => solubilityAt(input.product, input.coldC, input.productFusionKJPerMol))
+    const keptG = cold.ok
+      ? Math.min((cold.value.gPer100ML * (plan.hotML - proposed.ml)) / 100, input.crudeG * input.assay)
+      : 0
+    said.push(
+      `${significant(plan.hotML, 2)} mL is ${(plan.hotML / proposed.ml).toFixed(0)} times what is proposed (${significant(proposed.ml, 2)} mL): about ${significant(keptG, 2)} g more stays in the liquor. A digit too many?`,
+    )
+  }
   if (perG < WET_CAKE_BELOW_ML_PER_G) {
     const solubility = (100 * input.assay) / WORKABLE_ML_PER_G
     const cooler = attempt(() => saturationC(input.product, solubility, input.productFusionKJPerMol))

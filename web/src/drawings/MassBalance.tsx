@@ -38,7 +38,7 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
   const rightX = Math.min(250, width * (isNarrow ? 0.22 : 0.34))
   const textX = rightX + BAR + 22
   const numbersPx = isNarrow ? NUMBERS_PX + NAME_PX : NUMBERS_PX
-  const remarks = rows.map((row) => inLines(remarkOn(row), width - textX, REMARK_FONT_PX))
+  const remarks = rows.map((row) => inLines(remarkOn(row, crudeG), width - textX, REMARK_FONT_PX))
   const steps = remarks.map((lines) => numbersPx + REMARK_PX * lines.length)
   const height = Math.max(LEAST_HEIGHT, TOP + UNDER + steps.reduce((sum, px) => sum + px, 0))
   const perG = (height - UNDER - TOP) / totalG
@@ -146,15 +146,18 @@ function isLarge(row: AccountRow, crudeG: number): boolean {
 }
 
 /** Whether prediction and finding differ by more than two weighings can. */
-function remarkOn(row: AccountRow): string {
+function remarkOn(row: AccountRow, crudeG: number): string {
   if (row.part === 'unaccounted') return row.why
   if (!row.found) return 'not weighed; drawn as predicted'
   if (row.predictedG === null) return row.why
   // Of what is shown: the three numbers of a row agree with each other.
   const apart = shownG(row.found.value) - shownG(row.predictedG)
-  return row.beyondWeighing
-    ? `${fixed(Math.abs(apart), 3)} g ${apart < 0 ? 'less' : 'more'} than predicted, beyond what weighing explains`
-    : 'as predicted, within the weighing'
+  const off = `${fixed(Math.abs(apart), 3)} g ${apart < 0 ? 'less' : 'more'} than predicted`
+  return isLarge(row, crudeG)
+    ? `${off}, beyond what weighing explains`
+    : row.beyondWeighing
+      ? `${off}: no more than an estimate is off by`
+      : 'as predicted, within the weighing'
 }
 
 /** To the milligram, as it is written. */

@@ -33,6 +33,12 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
           </Button>
         </p>
       ))}
+      {CAME_OUT_AS_OIL.test(lines.at(-1)?.body.text ?? '') && station === 'crystallize' && (
+        <p className="look mb-1" role="note">
+          If it came out as an oil, warm it again until the oil is gone and let it cool more slowly: the card
+          “An oil instead of crystals” under <kbd className="key">R</kbd> says how.
+        </p>
+      )}
       <form className="row-of flex-nowrap mt-1" onSubmit={form.onSubmit}>
         <Form.Control
           aria-label="What do you see?"
@@ -52,6 +58,9 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
     </section>
   )
 }
+
+/** Words for an oil in the flask; never “oil bath”, “boil” or “foil”. */
+const CAME_OUT_AS_OIL = /\boil(?!\s*bath)(?:s|ed|y|ing)?\b/i
 
 /** What is likeliest to be photographed at a station. */
 function usualAt(prep: PrepFacts, station: Station): PhotographShows {

@@ -4,6 +4,8 @@ import { dropsPerML } from '../../solubility/drops'
 import { gritMarkML, pastThePlanML } from '../../solubility/volume'
 import { isHotDoubtful } from '../../procedures/batch'
 import { attempt } from '../../problems'
+import { solubilityAt } from '../../solubility/solubilityAt'
+import { significant } from '../../words'
 import type { View } from '../fold'
 import { latestLine, linesOf } from '../read'
 import type { PlanFixed } from '../kinds/plan-fixed/kind'
@@ -70,7 +72,7 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
   if (state === 'dissolving' && isUnchanged)
     return `Two portions changed nothing, but ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in: solid is still to be expected, and is not yet grit. Is it hot enough, and swirled? Then go on in portions.`
   if (past !== null)
-    return `Past the plan by ${past.toFixed(1)} mL. Each mL more keeps product in the liquor: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
+    return `Past the plan by ${past.toFixed(1)} mL. ${keepsBack(plan, past)}: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
   if (
     state === 'dissolving' &&
     plan.amount === 'least hot solvent' &&
@@ -79,6 +81,15 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
   )
     return `${isDoubtful ? 'Three times' : 'Twice'} the least volume is in and not all is dissolved: what is left is likely grit. Oily drops are not: they want more hot solvent.`
   return null
+}
+
+/** What so much solvent more keeps in the liquor once it is cold, in words. */
+function keepsBack({ input, compound }: PlanFixed, ml: number): string {
+  const cold = attempt(() => solubilityAt(input.product, input.coldC, input.productFusionKJPerMol))
+  const keptG = cold.ok ? Math.min((cold.value.gPer100ML * ml) / 100, input.crudeG * input.assay) : null
+  return keptG === null
+    ? 'Each mL more keeps product in the liquor'
+    : `That keeps about ${significant(keptG, 2)} g more of the ${compound.name} in the liquor`
 }
 
 /** Drops per mL of this bench's pipette, as last counted; null before it was. */

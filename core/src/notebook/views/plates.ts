@@ -1,6 +1,7 @@
 import { attempt, type Result } from '../../problems'
 import type { PlateId, PrepId, UnknownId } from '../../ids'
 import type { Entry } from '../entry'
+import { plateTrouble } from '../../chromatography/plateTrouble'
 import { type Lane, type PlateOpinion, readPlate } from '../../chromatography/readPlate'
 import type { View } from '../fold'
 import { latestLine, remember, subjectsWith } from '../read'
@@ -31,9 +32,20 @@ export const plateOf = remember((view: View, id: PlateId): PlateFacts | null => 
     id,
     developed,
     photograph: latestLine(view, id, 'plate photographed'),
-    opinion: attempt(() => readPlate(lanesOf(developed.body), developed.body.frontMm.value)),
+    opinion: attempt(() =>
+      readPlate(lanesOf(developed.body), developed.body.frontMm.value, plateTroubleOf(developed.body)),
+    ),
   }
 })
+
+/** What of the measures of a recorded plate spoils its reading. */
+export function plateTroubleOf({
+  lineMm,
+  frontMm,
+  size,
+}: Pick<PlateDeveloped, 'lineMm' | 'frontMm' | 'size'>): readonly string[] {
+  return plateTrouble({ lineMm, frontMm: frontMm.value, heightMm: size.heightMm })
+}
 
 /** The lanes of a plate as numbers. */
 export function lanesOf({ lanes }: Pick<PlateDeveloped, 'lanes'>): readonly Lane[] {

@@ -33,6 +33,7 @@ import {
   type View,
   workOf,
 } from '../../index'
+import { replan } from '../../scheduling/planBenchSession'
 
 const MINUTE_MS = 60_000
 const NOW = golden.nowMs
@@ -490,5 +491,37 @@ describe('a class by one plan', () => {
     expect(ids).not.toContain('spot')
     for (const { durationMin } of all) expect(Number.isInteger(durationMin)).toBe(true)
     expect(classTasks(demo, shelf, SCHOOLS[0] as (typeof SCHOOLS)[0], { ...prep, plan: null })).toEqual([])
+  })
+})
+
+describe('what began before the period', () => {
+  test('law: whichever tick is struck, of whatever prep and day, the period is planned', () => {
+    const ticks = golden.entries.filter(({ kind }) => kind === 'step ticked')
+    expect(ticks.length).toBeGreaterThan(20)
+    for (const tick of ticks) {
+      const view = later(demo, [
+        ['struck', tick.subject, 0, { target: tick.id, reason: 'never done' } as Bodies['struck']],
+      ])
+      const facts = periodAt(view, NOW) as PeriodFacts
+      const open = tasks(view)
+      const plan = conduct(open, facts.opened.body, facts.putOff, NOW, null, 0.0005)
+      for (const { id, state } of open)
+        if (state.is === 'open' && plan.starts[id] !== undefined)
+          expect(plan.starts[id]).toBeGreaterThanOrEqual(0)
+    }
+  })
+  test('a task that goes on since before it opened keeps its thing taken, and nothing hangs', () => {
+    const plan = replan({
+      tasks: [
+        { id: 'spin', durationMin: 30, after: [], needs: { centrifuge: 1 } },
+        { id: 'spin again', durationMin: 5, after: [], needs: { centrifuge: 1 } },
+        { id: 'weigh', durationMin: 2, after: [], needs: { hands: 1 } },
+      ],
+      capacity: { hands: 1, centrifuge: 1 },
+      nowMin: 0,
+      started: { spin: -12 },
+      done: {},
+    })
+    expect(plan.starts).toEqual({ spin: -12, 'spin again': 18, weigh: 0 })
   })
 })

@@ -6,6 +6,8 @@ import type { Found } from './search'
 /** Orders tried by urgency alone, and then so many near the best of them. */
 const TRIES = 60
 const SHAKES = 400
+/** A node without a place. What began before the session has one below 0. */
+const UNPLACED = -2_000_000
 /** Urgency is shaken by so much at most, min. */
 const SHAKE_MIN = 30
 /** Places given in all, times the tasks: each takes longer the more tasks there are. */
@@ -69,7 +71,7 @@ function inThisOrder(
   const { size, durations, isFixed, lags, tasks } = compiled
   const release = Int32Array.from({ length: size }, (_, i) => at(lags, i))
   for (let moves = 0; moves < MOVES_MOST; moves++) {
-    const starts = new Int32Array(size).fill(-1)
+    const starts = new Int32Array(size).fill(UNPLACED)
     starts[0] = 0
     for (let i = 1; i < size; i++) if (isFixed[i]) starts[i] = at(lags, i)
     let late: readonly [node: number, startMin: number] | null = null
@@ -79,13 +81,13 @@ function inThisOrder(
       let earliest = at(release, node)
       for (let i = 0; i < size; i++) {
         const lag = at(lags, i * size + node)
-        if (lag !== NONE && at(starts, i) >= 0) earliest = Math.max(earliest, at(starts, i) + lag)
+        if (lag !== NONE && at(starts, i) !== UNPLACED) earliest = Math.max(earliest, at(starts, i) + lag)
       }
       while (!fits(compiled, starts, node, earliest)) earliest++
       // One that it must not keep waiting so long is put off itself.
       for (let i = 1; i < size && !late; i++) {
         const back = at(lags, node * size + i)
-        if (back !== NONE && at(starts, i) >= 0 && at(starts, i) < earliest + back)
+        if (back !== NONE && at(starts, i) !== UNPLACED && at(starts, i) < earliest + back)
           late = [i, earliest + back]
       }
       if (late) break
@@ -112,8 +114,8 @@ function nextOf(
 ): number {
   let best = 0
   for (let i = 1; i < starts.length; i++) {
-    if (at(starts, i) >= 0 || (best !== 0 && (urgency[i] ?? 0) <= (urgency[best] ?? 0))) continue
-    if (before[i]?.every((j) => at(starts, j) >= 0)) best = i
+    if (at(starts, i) !== UNPLACED || (best !== 0 && (urgency[i] ?? 0) <= (urgency[best] ?? 0))) continue
+    if (before[i]?.every((j) => at(starts, j) !== UNPLACED)) best = i
   }
   return best
 }
@@ -129,7 +131,7 @@ function fits(
   const beside: number[] = []
   for (let i = 1; i < size; i++) {
     const [from, duration] = [at(starts, i), at(durations, i)]
-    if (from < 0 || duration === 0 || from >= endMin || from + duration <= startMin) continue
+    if (from === UNPLACED || duration === 0 || from >= endMin || from + duration <= startMin) continue
     if (at(apart, node * size + i)) return false
     beside.push(i)
   }

@@ -250,7 +250,12 @@ export function PlateForm({
           </Button>
         )}
         {read.lanes.length > 0 && <LaneTable lanes={read.lanes} frontText={draft.frontMm} />}
-        {read.opinion && <p className="mt-2 mb-1">{read.opinion.sentence}</p>}
+        {read.trouble.map((one) => (
+          <p key={one} className="look mt-2 mb-1" role="alert">
+            {one}
+          </p>
+        ))}
+        {read.opinion && read.trouble.length === 0 && <p className="mt-2 mb-1">{read.opinion.sentence}</p>}
         {read.sentence && (
           <p className="look" role="status">
             {read.sentence}

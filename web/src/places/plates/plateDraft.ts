@@ -3,6 +3,7 @@ import {
   type NamedSample,
   type PlateDeveloped,
   type PlateOpinion,
+  plateTrouble,
   type PrepId,
   prepOf,
   type Reading,
@@ -91,6 +92,9 @@ function authenticFor(
     const same = unknown.mixtures.find(({ verdict }) => verdict.ok && verdict.value.verdict === 'same')
     return (
       same?.reference ??
+      // The one that was melted with it is the one in question, before others of the list.
+      unknown.mixtures.findLast(({ verdict }) => !(verdict.ok && verdict.value.verdict === 'different'))
+        ?.reference ??
       unknown.candidates.find(({ authentic, ruledOut }) => authentic && !ruledOut)?.authentic ??
       null
     )
@@ -128,6 +132,8 @@ export interface ReadDraft {
   readonly front: Reading | null
   readonly lanes: readonly ReadLane[]
   readonly opinion: PlateOpinion | null
+  /** What of its measures spoils its reading. */
+  readonly trouble: readonly string[]
   /** What is in the way of recording it, or null. */
   readonly sentence: string | null
   readonly body: Omit<PlateDeveloped, 'of'> | null
@@ -146,7 +152,15 @@ export function readDraft(draft: PlateDraft): ReadDraft {
   }
   const lineMm = line.ok ? line.value.value : 10
   const front = readReading(draft.frontMm, 'The front')
-  const nothing = { size, lineMm, front: front.ok ? front.value : null, lanes: [], opinion: null, body: null }
+  const nothing = {
+    size,
+    lineMm,
+    front: front.ok ? front.value : null,
+    lanes: [],
+    opinion: null,
+    trouble: [],
+    body: null,
+  }
   for (const one of [width, height, line]) if (!one.ok) return { ...nothing, sentence: one.problem.sentence }
   if (!front.ok)
     return {
@@ -169,7 +183,8 @@ function measured(
   at: { size: ReadDraft['size']; lineMm: number; front: Reading },
 ): ReadDraft {
   const lanes: PlateDeveloped['lanes'][number][] = []
-  const nothing = { ...at, lanes: [], opinion: null, body: null }
+  const trouble = plateTrouble({ lineMm: at.lineMm, frontMm: at.front.value, heightMm: at.size.heightMm })
+  const nothing = { ...at, lanes: [], opinion: null, trouble, body: null }
   for (const lane of draft.lanes) {
     const spots: { centreMm: Reading; shape: SpotShape }[] = []
     for (const { mm, shape } of lane.spots) {
@@ -186,7 +201,12 @@ function measured(
     spotsMm: spots.map(({ centreMm }) => centreMm.value),
   }))
   try {
-    const read = { ...at, lanes: readLanes(plain, at.front.value), opinion: readPlate(plain, at.front.value) }
+    const read = {
+      ...at,
+      trouble,
+      lanes: readLanes(plain, at.front.value),
+      opinion: readPlate(plain, at.front.value, trouble),
+    }
     const missing =
       draft.eluent.trim() === ''
         ? 'Say what it was run in: without the eluent an Rf means nothing.'

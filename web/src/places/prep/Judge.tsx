@@ -141,7 +141,7 @@ function Next({
                 setMixing(true)
               }}
             >
-              Make a mixed melt
+              {action.code === 'melt beside authentic' ? 'Pack them side by side' : 'Make a mixed melt'}
             </Button>
           )
         )

@@ -192,6 +192,9 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
   )
 }
 
+/** A rinse that can have taken more of the crystals than this is said, %. */
+const RINSE_MUCH_PERCENT = 5
+
 /** What each mL of rinse can cost, and what the rinses so far can have cost. */
 function RinseCost({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
   const { rinseML } = solventSoFarML(prep)
@@ -210,6 +213,12 @@ function RinseCost({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
           </span>
         )}
       </p>
+      {rinseML > 0 && upToMg(rinseML) / (10 * result.crystalMassG) > RINSE_MUCH_PERCENT && (
+        <p className="look mb-0" role="alert">
+          That is much for a rinse, the more so if it was not ice-cold. Keep all that ran through with the
+          liquor: what it took can be had back as a second crop.
+        </p>
+      )}
     </div>
   )
 }

@@ -85,6 +85,11 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           <Portions prep={prep} use={step.portions} />
         </div>
       )}
+      {step.portions && isNext && isBeforeItsTurn(step, prep) && (
+        <p className={classNames(css.under, 'quiet mb-0')}>
+          Its solvent is logged here once the steps before it that take solvent are ticked.
+        </p>
+      )}
       {step.asks && (
         <div className={css.under}>
           {step.asks === 'temperature' && !tick && isNext && <TemperatureForm prep={prep} />}

@@ -1,7 +1,10 @@
-import type { Compound, Insert, Outcome, Solvent } from '@ivory-crystal/core'
+import type { Compound, DraftField, Insert, Outcome, Solvent } from '@ivory-crystal/core'
 import Button from 'react-bootstrap/Button'
 import { PlanFigures } from './PlanFigures'
 import { planHeading } from './planHeading'
+
+/** Fields in which a number that is there does not fit; of the others something is still missing. */
+const MISTYPED: readonly DraftField[] = ['hotC', 'coldC', 'assayPercent', 'impurity', 'keptBackMg', 'washML']
 
 /** What the plan comes to, in figures; or what is missing, and where it can be had. */
 export function PlanOutcome({
@@ -25,14 +28,16 @@ export function PlanOutcome({
   onSteps: () => void
 }) {
   const planned = outcome.ok ? outcome.value : null
+  const isMistyped = !outcome.ok && outcome.field !== null && MISTYPED.includes(outcome.field)
   if (!planned || !solvent)
     return (
       <>
-        <h2>Not enough to plan with yet</h2>
-        <p className="quiet mt-2">
-          {outcome.ok ? '' : outcome.sentence} Without any solubility, try a few solvents in test tubes.
+        <h2>{isMistyped ? 'Something does not fit' : 'Not enough to plan with yet'}</h2>
+        <p className={isMistyped ? 'look mt-2' : 'quiet mt-2'}>
+          {outcome.ok ? '' : outcome.sentence}
+          {isMistyped ? '' : ' Without any solubility, try a few solvents in test tubes.'}
         </p>
-        {onShow && (
+        {onShow && !isMistyped && (
           <div className="row-of">
             <Button
               variant="outline-primary"

@@ -12,7 +12,7 @@ import {
   type Running,
   uncapital,
 } from '@ivory-crystal/core'
-import { clock, span } from '../../../format/format'
+import { clock, day, span } from '../../../format/format'
 import { strike, write } from '../../../ledger/notebook'
 import { ClosePeriod } from './ClosePeriod'
 
@@ -60,7 +60,8 @@ export function NowPart({
 
 function headingOf({ ready, isOver }: AtHand, { opened }: PeriodFacts, nowMs: number): string {
   if (isOver) return 'Everything of this period is done'
-  if (nowMs < opened.body.beginsAtMs) return `The period begins at ${clock(opened.body.beginsAtMs)}`
+  if (nowMs < opened.body.beginsAtMs)
+    return `The period begins at ${clock(opened.body.beginsAtMs)}${day(opened.body.beginsAtMs) === day(nowMs) ? '' : `, ${day(opened.body.beginsAtMs)}`}`
   const [next] = ready
   return next ? next.task.words : 'Nothing can be begun just now'
 }

@@ -6,7 +6,7 @@ import type { PeriodFacts, PeriodId, PeriodOpened, SubjectId } from '@ivory-crys
 import { clock as pageClock } from '../../../app/clock'
 import { newSubject, useNotebook, write } from '../../../ledger/notebook'
 import { SaidWrong } from '../../../parts/InlineField'
-import { periodOf, plannedNow, type Typed, type TypedBusy, typedOf } from './typedPeriod'
+import { nightDoubt, periodOf, plannedNow, type Typed, type TypedBusy, typedOf } from './typedPeriod'
 import { TimeField } from './TimeField'
 
 /** Sets the lab period in one line, or changes it: from, to, how many hands; and what others have. */
@@ -25,6 +25,7 @@ export function PeriodForm({
   const [typed, setTyped] = useState<Typed>(() => typedOf(period))
   const [wrong, setWrong] = useState<string | null>(null)
   const [isBusy, setIsBusy] = useState(false)
+  const doubt = nightDoubt(typed, pageClock.now())
   const set = (part: Partial<Typed>) => {
     setTyped((before) => ({ ...before, ...part }))
     setWrong(null)
@@ -104,6 +105,11 @@ export function PeriodForm({
           </Button>
         )}
       </div>
+      {doubt && (
+        <p className="look mt-2 mb-0" role="note">
+          {doubt}
+        </p>
+      )}
       <SaidWrong sentence={wrong} className="look mt-2" />
       <details className="mt-2">
         <summary>What matters most, my own pace, and what others have</summary>

@@ -2,14 +2,16 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
 import { type Bodies, periodAt } from '@ivory-crystal/core'
 import { golden } from '../../../../../core/golden/contract'
-import { NOTEBOOK, openDemo, showAt, useNotebook, written } from '../../../testing/opened'
+import { NOTEBOOK, openDemo, prepNamed, showAt, useNotebook, written } from '../../../testing/opened'
+import { momentAt } from '../../../format/timeOfDay'
 
 const { Today } = await import('../Today')
 await import('./PeriodPart')
 await import('../OpenCases')
 const { clock } = await import('../../../app/clock')
 const { clock: shown } = await import('../../../format/format')
-const { write } = await import('../../../ledger/notebook')
+const { strike, write } = await import('../../../ledger/notebook')
+const { nightDoubt } = await import('./typedPeriod')
 
 const MINUTE_MS = 60_000
 const real = { ...clock }
@@ -195,5 +197,37 @@ describe('setting the period', () => {
     const [opened] = bodies('period opened')
     expect(opened?.endsAtMs).toBe(Math.floor(end / MINUTE_MS) * MINUTE_MS)
     expect(opened?.busy).toMatchObject([{ who: 'bench 5' }])
+  })
+})
+
+describe('a period typed for the night', () => {
+  const at = (text: string) => {
+    const ms = momentAt(text, nowMs)
+    if (ms === null) throw new Error(text)
+    return ms
+  }
+  test('shows its day, and asks whether the afternoon was meant', () => {
+    const from16 = at('16:05')
+    expect(nightDoubt({ from: '01:00', to: '05:00' }, from16)).toMatch(
+      /^That is \d+ \w+ \d{4}, 01:00 to 05:00, in the night\. Was 13:00 meant\?$/,
+    )
+    expect(nightDoubt({ from: '13:00', to: '17:00' }, from16)).toBeNull()
+    expect(nightDoubt({ from: '16:15', to: '17:30' }, from16)).toBeNull()
+    expect(nightDoubt({ from: '', to: '17:30' }, from16)).toBeNull()
+  })
+})
+
+describe('a flame next door', () => {
+  test('is named beside the solvent it meets, as soon as that is on the heat', async () => {
+    await today()
+    expect(screen.queryByText(/A flame is lit at bench 8 until \d\d:\d\d\. Benzil/)).toBeNull()
+    cleanup()
+    const prep = prepNamed('Benzil')
+    const tick = prep.ticked.get('dissolve-in-portions')
+    if (tick) strike(tick, 'back on the heat')
+    await today()
+    await screen.findByText(
+      /^A flame is lit at bench 8 until \d\d:\d\d\. Benzil.*: Ethanol 95% burns: off the heat and covered now, and ask/,
+    )
   })
 })

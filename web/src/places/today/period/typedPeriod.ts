@@ -8,7 +8,7 @@ import {
   tasksOf,
 } from '@ivory-crystal/core'
 import { clock as pageClock } from '../../../app/clock'
-import { clock } from '../../../format/format'
+import { clock, day } from '../../../format/format'
 import { minutesOf, momentAfter, momentAt } from '../../../format/timeOfDay'
 import { useNotebook } from '../../../ledger/notebook'
 import { compute } from '../../../workers/compute'
@@ -61,6 +61,23 @@ export function periodOf(typed: Typed, nowMs: number): string | Omit<PeriodOpene
     busy,
     first: typed.first === '' ? null : (typed.first as SubjectId),
   }
+}
+
+const NIGHT_FROM_H = 22
+const NIGHT_TO_H = 6
+
+/** A question about a period that begins in the night or on another day: the day it would be on, and whether afternoon was meant. */
+export function nightDoubt({ from, to }: Pick<Typed, 'from' | 'to'>, nowMs: number): string | null {
+  const beginsAtMs = momentAt(from, nowMs)
+  const endsAtMs = beginsAtMs === null ? null : momentAfter(to, beginsAtMs)
+  if (beginsAtMs === null || endsAtMs === null) return null
+  const hour = Math.floor((minutesOf(from) ?? 0) / 60)
+  const isOtherDay = day(beginsAtMs) !== day(nowMs)
+  if (hour < NIGHT_TO_H || hour >= NIGHT_FROM_H) {
+    const afternoon = hour < 12 ? ` Was ${clock(beginsAtMs + 12 * HOUR_MS)} meant?` : ''
+    return `That is ${day(beginsAtMs)}, ${clock(beginsAtMs)} to ${clock(endsAtMs)}, in the night.${afternoon}`
+  }
+  return isOtherDay ? `That is ${day(beginsAtMs)}, ${clock(beginsAtMs)} to ${clock(endsAtMs)}.` : null
 }
 
 function sayNoTime(which: string, text: string): string {
