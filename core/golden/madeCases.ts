@@ -1,32 +1,43 @@
 import {
-  DEFAULT_HOUSE_RULES,
-  eutectic,
+  type Compound,
+  type Conventions,
   type Fusion,
   fusionOf,
-  judgeRange,
   type Judgement,
   type MeltingRange,
-  type RangeEvidence,
+  SCHOOLS,
+  SIMULATED_INSTRUMENTS,
   waldenFusionEnthalpy,
 } from '../src/index'
+import { airMinutesFor } from '../src/procedures/airDrying'
 import { nextNormal, nextRandom } from '../src/math/random'
-import { createTube, look, putIn, warm } from '../src/simulator/tube'
+import { holding, madeNotebook, type MadeTube } from './madeNotebook'
 import { referenceCompound } from './reference'
 
 /**
- * Situations whose truth is known: a compound, an impurity, wetness, rate, fill and thermometer drawn by a seed, melted
- * in the simulated tube, read with the errors of an eye, and judged as the judge knows it. Whoever follows its first
- * advice does so honestly, with a sample that is what it is.
+ * Situations whose truth is known: a compound, an impurity, wetness, rate, fill, thermometer, instrument and school
+ * drawn by a seed, melted in the simulated tube, marked by an eye, written line by line into a notebook, and judged as
+ * the notebook is judged. Whoever follows its first advice does so honestly, with a sample that is what it is.
  */
 export interface MadeCase {
   readonly seed: number
   readonly compound: string
+  readonly other: string
+  /** Whether the plan names it. */
+  readonly isOtherKnown: boolean
   /** Of what melts, as a mole fraction. */
   readonly impurity: number
-  readonly isWet: boolean
-  readonly rateCPerMin: number
+  /** Of the crude beside it; null where none was melted. */
+  readonly crudeImpurity: number | null
+  /** Solvent left, as a mole fraction of what melts. */
+  readonly wet: number
+  readonly school: string
+  readonly isByEye: boolean
+  /** null: as the plan has it. */
+  readonly rateCPerMin: number | null
   readonly fillMm: number
   readonly grain: 'fine' | 'coarse'
+  readonly lateC: number
   /** What the thermometer reads too high, °C, and whether anybody knows. */
   readonly offC: number
   readonly isChecked: boolean
@@ -35,10 +46,11 @@ export interface MadeCase {
 export interface MadeOutcome {
   readonly made: MadeCase
   readonly first: Judgement
-  readonly reading: MeltingRange
+  readonly last: Judgement
+  readonly reading: MeltingRange | null
   readonly word: 'right' | 'defensible' | 'wrong'
   readonly advice: 'nearer' | 'sideways' | 'away'
-  /** Runs until the verdict was one, itself counted; null where three did not do. */
+  /** Runs until the verdict was one that is signed, itself counted; null where five did not do. */
   readonly runs: number | null
   readonly minutes: number
 }
@@ -57,11 +69,10 @@ const COMPOUNDS = [
   'urea',
   'anthracene',
 ] as const
-const RULES = DEFAULT_HOUSE_RULES
 /** From how much impurity on a sample is not pure, and from how much it is impure, as a mole fraction. */
 const TRUE_FROM = { slight: 0.005, impure: 0.02 } as const
-/** Solvent left in crystals lowers as an impurity of this much would, °C melting point of its own. */
-const SOLVENT = { least: 0.03, most: 0.12, meltingPointC: -60, molarMassGPerMol: 46 } as const
+/** Solvent left in crystals, as a mole fraction, and its melting point, °C. */
+const SOLVENT = { least: 0.03, most: 0.12, meltingPointC: -60, molarMassGPerMol: 46, boilsC: 78 } as const
 const RUNS_MOST = 5
 
 type Random = () => number
@@ -73,189 +84,166 @@ function randomOf(seed: number): Random {
     return drawn.value
   }
 }
-/** About normal, of mean 0 and standard deviation 1. */
-function normal(random: Random): number {
-  return nextNormal(Math.floor(2 ** 31 * random())).value
+function normalOf(random: Random): () => number {
+  return () => nextNormal(Math.floor(2 ** 31 * random())).value
 }
 function one<T>(random: Random, of: readonly T[]): T {
   return of[Math.floor(random() * of.length)] as T
+}
+function schoolNamed(name: string): Conventions {
+  return SCHOOLS.find((school) => school.name === name) ?? (SCHOOLS[0] as Conventions)
 }
 
 export function madeCase(seed: number): MadeCase {
   const random = randomOf(seed)
   const sort = random()
+  const impurity =
+    sort < 0.4 ? 0.003 * random() : sort < 0.6 ? 0.005 + 0.015 * random() : 0.03 + 0.12 * random()
+  const compound = one(random, COMPOUNDS)
+  const others = COMPOUNDS.filter((name) => name !== compound)
+  const school = random() < 0.5 ? (SCHOOLS[0] as Conventions) : one(random, SCHOOLS)
   return {
     seed,
-    compound: one(random, COMPOUNDS),
-    impurity: sort < 0.4 ? 0.003 * random() : sort < 0.6 ? 0.005 + 0.015 * random() : 0.03 + 0.12 * random(),
-    isWet: random() < 0.15,
-    rateCPerMin: one(random, [1, 1, 1, 1, 2, 2, 5]),
+    compound,
+    other: one(random, others),
+    isOtherKnown: random() < 0.4,
+    impurity,
+    crudeImpurity: random() < 0.4 ? Math.min(0.25, 2 * impurity + 0.05 + 0.1 * random()) : null,
+    wet: random() < 0.15 ? SOLVENT.least + (SOLVENT.most - SOLVENT.least) * random() : 0,
+    school: school.name,
+    isByEye: random() < 0.3,
+    rateCPerMin: random() < 0.75 ? null : one(random, [2, 2, 5, 8]),
     fillMm: one(random, [2, 2, 2, 3, 3, 6]),
     grain: random() < 0.12 ? 'coarse' : 'fine',
-    offC: normal(random) * 0.7,
+    lateC: random() < 0.06 ? 6 + 6 * random() : 0,
+    offC: 0.7 * normalOf(random)(),
     isChecked: random() < 0.5,
   }
 }
 
-interface Bench extends Omit<MadeCase, 'seed' | 'compound'> {
-  readonly pure: Fusion
-  readonly other: Fusion
-}
-
-/** One tube melted and read: both ends as an eye marks them on this thermometer. */
-function melted(bench: Bench, random: Random): { readonly range: MeltingRange; readonly minutes: number } {
-  const { pure, other, impurity, isWet, rateCPerMin, fillMm, grain, offC } = bench
-  const solvent: Fusion = {
-    meltingPointC: SOLVENT.meltingPointC,
-    enthalpyKJPerMol: waldenFusionEnthalpy(SOLVENT.meltingPointC),
-    molarMassGPerMol: SOLVENT.molarMassGPerMol,
-  }
-  const wet = isWet ? SOLVENT.least + (SOLVENT.most - SOLVENT.least) * random() : 0
-  const sample = {
-    a: pure,
-    b: wet > impurity ? solvent : impurity > 0 ? other : null,
-    moleFractionA: 1 - Math.max(wet, impurity),
-  }
-  const lowestC = sample.b ? Math.max(-40, eutectic(pure, sample.b).temperatureC) : pure.meltingPointC
-  const fromC = Math.max(
-    25,
-    Math.min(pure.meltingPointC - 15, Math.max(lowestC - 5, pure.meltingPointC - 60)),
-  )
-  let tube = putIn(
-    createTube(sample, { fillMm, grain }, { sampleLagMin: 0.3, seed: Math.floor(1e6 * random()) }),
-    25,
-  )
-  for (let s = 0; s < 40; s++) tube = warm(tube, fromC, 6)
-  let onsetC: number | null = null
-  let clearC: number | null = null
-  let blockC = fromC
-  // A tenth of a degree at a time, as it is read.
-  const stepS = 6 / rateCPerMin
-  for (let step = 0; clearC === null && blockC < pure.meltingPointC + 25; step++) {
-    blockC = fromC + step / 10
-    tube = warm(tube, blockC, stepS)
-    const seen = look(tube)
-    if (onsetC === null && seen.liquidFraction >= 0.2) onsetC = blockC
-    if (seen.look === 'clear') clearC = blockC
-  }
-  const read = (atC: number | null) => Math.round(10 * ((atC ?? blockC) + offC + 0.3 * normal(random))) / 10
-  const [onset, clear] = [read(onsetC), read(clearC)]
-  return {
-    range: { onsetC: Math.min(onset, clear), clearC: Math.max(onset, clear) },
-    minutes: 10 + (blockC - fromC) / rateCPerMin,
-  }
-}
-
 /** How good a verdict is, beside what is true. */
-function wordOf(verdict: Judgement['verdict'], { impurity, isWet }: MadeCase): MadeOutcome['word'] {
+function wordOf(verdict: Judgement['verdict'], { impurity, wet }: MadeCase): MadeOutcome['word'] {
   if (verdict === 'not this compound') return 'wrong'
   if (verdict === 'cannot tell') return 'defensible'
   const good = impurity < TRUE_FROM.slight ? 0 : impurity < TRUE_FROM.impure ? 1 : 2
   const said = ['consistent with pure', 'nearly pure', 'impure'].indexOf(verdict)
   // A damp tube called impure is wrong, however much of it is so.
-  if (isWet && good === 0 && said === 2) return 'wrong'
+  if (wet > 0 && good === 0 && said === 2) return 'wrong'
   const apart = Math.abs(said - good)
   return apart === 0 ? 'right' : apart === 1 ? 'defensible' : 'wrong'
+}
+
+function pureOf(compound: Compound): Fusion {
+  return { ...fusionOf(compound), meltingPointC: (compound.meltLowC + compound.meltHighC) / 2 }
 }
 
 /** Plays one case: judged, and the first advice followed until there is a verdict. */
 export function playCase(made: MadeCase): MadeOutcome {
   const random = randomOf(made.seed + 7_000_000)
   const compound = referenceCompound(made.compound)
-  const own = fusionOf(compound)
-  const pure = { ...own, meltingPointC: (compound.meltLowC + compound.meltHighC) / 2 }
-  const other: Fusion = {
-    meltingPointC: pure.meltingPointC + 25,
-    enthalpyKJPerMol: waldenFusionEnthalpy(pure.meltingPointC + 25),
-    molarMassGPerMol: own.molarMassGPerMol,
+  const [pure, other] = [pureOf(compound), pureOf(referenceCompound(made.other))]
+  const solvent: Fusion = {
+    meltingPointC: SOLVENT.meltingPointC,
+    enthalpyKJPerMol: waldenFusionEnthalpy(SOLVENT.meltingPointC),
+    molarMassGPerMol: SOLVENT.molarMassGPerMol,
   }
-  let bench: Bench = { ...made, pure, other }
-  const tube = melted(bench, random)
-  let minutes = tube.minutes
-  let evidence: RangeEvidence = {
-    reading: corrected(tube.range, made),
-    resolutionC: 0.1,
-    rateCPerMin: made.rateCPerMin,
-    rateMeasured: true,
-    fillMm: made.fillMm,
-    grain: made.grain,
-    watchedFromBelowOnsetC: 15,
-    thermometer: made.isChecked
-      ? { state: 'checked at another rate', errorC: 0.3, extrapolated: false }
-      : { state: 'never checked', errorC: null, extrapolated: false },
-    dried: made.isWet
-      ? { how: 'minutes of air', minutes: 5, solventBoilsC: 78 }
-      : { how: 'constant mass', minutes: null, solventBoilsC: 78 },
-    signs: [],
-    literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
-    behaviour: 'melts',
-    fusion: own,
-    crude: null,
-    authentic: null,
-    mixed: null,
-    plate: null,
-    repeats: [],
-    setAside: 0,
-    impurity: null,
-  }
-  const first = judgeRange(evidence, RULES)
+  const conventions = schoolNamed(made.school)
+  const instrument = SIMULATED_INSTRUMENTS.find(({ id }) => (id as string) === 'programmable-block')
+  if (!instrument) throw new Error('no programmable block')
+  const bench = madeNotebook({
+    compound,
+    impurity: made.isOtherKnown ? referenceCompound(made.other) : null,
+    conventions,
+    instrument,
+    offC: made.offC,
+    random,
+    normal: normalOf(random),
+  })
+  if (made.isChecked) bench.checkThermometer()
+  let { wet } = made
+  bench.dry(wet > 0 ? 5 : airMinutesFor(SOLVENT.boilsC))
+  let how = { rateCPerMin: made.rateCPerMin, isByEye: made.isByEye, lateC: made.lateC }
+  let packed: Pick<MadeTube, 'fillMm' | 'grain'> = { fillMm: made.fillMm, grain: made.grain }
+  const product = (): MadeTube => ({
+    ...packed,
+    sample: bench.product,
+    label: 'product',
+    holds: wet > made.impurity ? holding(pure, solvent, wet) : holding(pure, other, made.impurity),
+  })
+  const careful = { fillMm: conventions.fillMm[0], grain: 'fine' as const }
+  const authentic = (): MadeTube => ({
+    ...careful,
+    sample: bench.authentic(),
+    label: 'authentic',
+    holds: holding(pure, other, 0.001),
+  })
+  const mixture = (): MadeTube => ({
+    ...careful,
+    sample: bench.grind(),
+    label: 'mixture',
+    holds: holding(pure, other, made.impurity / 2 + 0.0005),
+  })
+  const crude: readonly MadeTube[] =
+    made.crudeImpurity === null
+      ? []
+      : [{ ...packed, sample: bench.crude, label: 'crude', holds: holding(pure, other, made.crudeImpurity) }]
+  const startedMin = bench.minutes()
+  bench.melt([...crude, product()], how)
+  const first = bench.judged()
   let judged = first
-  let runs: number | null = 1
   let told = 1
-  while (judged.verdict === 'cannot tell' && told < RUNS_MOST) {
-    const step = judged.actions[0]?.code
+  while (judged.judgement.verdict === 'cannot tell' && told < RUNS_MOST) {
     told += 1
-    if (step === 'repeat slower')
-      bench = { ...bench, rateCPerMin: Math.min(RULES.meltRate.target, bench.rateCPerMin) }
-    if (step === 'repeat slower' || step === 'repeat with less, finer')
-      bench = { ...bench, fillMm: 2, grain: 'fine' }
-    if (step === 'dry and repeat') bench = { ...bench, isWet: false }
-    const known = step === 'check the thermometer' || evidence.thermometer.state !== 'never checked'
-    if (step === 'mixed melt')
-      evidence = { ...evidence, mixed: { verdict: 'same', because: 'it is the same compound' } }
-    else {
-      const again = melted(bench, random)
-      minutes += again.minutes
-      const range = corrected(again.range, { ...made, isChecked: known })
-      evidence = {
-        ...evidence,
-        ...(step === 'repeat as it was'
-          ? { repeats: [...evidence.repeats, { ...range, rateCPerMin: bench.rateCPerMin }] }
-          : { reading: range, repeats: [] }),
-        rateCPerMin: step === 'repeat as it was' ? evidence.rateCPerMin : bench.rateCPerMin,
-        fillMm: bench.fillMm,
-        grain: bench.grain,
-        dried: bench.isWet ? evidence.dried : { how: 'constant mass', minutes: null, solventBoilsC: 78 },
-        thermometer: known
-          ? { state: 'checked at another rate', errorC: 0.3, extrapolated: false }
-          : evidence.thermometer,
-        authentic:
-          step === 'melt beside authentic'
-            ? melted({ ...bench, impurity: 0, isWet: false, offC: known ? 0 : bench.offC }, random).range
-            : null,
-      }
+    switch (judged.judgement.actions[0]?.code) {
+      case 'repeat slower':
+        how = { ...how, rateCPerMin: null, lateC: 0 }
+        packed = careful
+        bench.melt([product()], how)
+        break
+      case 'repeat with less, finer':
+        packed = careful
+        bench.melt([product()], how)
+        break
+      case 'new tube, put in late':
+        how = { ...how, lateC: 0 }
+        bench.melt([product()], how)
+        break
+      case 'dry and repeat':
+        bench.dry(airMinutesFor(SOLVENT.boilsC))
+        wet = 0
+        bench.melt([product()], how)
+        break
+      case 'check the thermometer':
+        bench.checkThermometer()
+        bench.melt([product()], how)
+        break
+      case 'mixed melt':
+      case 'grind again and repeat the mixture':
+        how = { ...how, rateCPerMin: null, lateC: 0 }
+        packed = careful
+        bench.melt([product(), authentic(), mixture()], how)
+        break
+      case 'melt beside authentic':
+        how = { ...how, rateCPerMin: null, lateC: 0 }
+        packed = careful
+        bench.melt([product(), authentic()], how)
+        break
+      default:
+        bench.melt([product()], how)
     }
-    judged = judgeRange(evidence, RULES)
-    runs = judged.verdict === 'cannot tell' ? null : told
+    judged = bench.judged()
   }
+  const isTold = judged.judgement.verdict !== 'cannot tell'
   return {
     made,
-    first,
-    reading: corrected(tube.range, made),
-    word: wordOf(first.verdict, made),
-    advice: adviceOf(first, judged, made),
-    runs: judged.verdict === 'cannot tell' ? null : runs,
-    minutes,
+    first: first.judgement,
+    last: judged.judgement,
+    reading: first.evidence?.reading ?? null,
+    word: wordOf(first.judgement.verdict, made),
+    advice: adviceOf(first.judgement, judged.judgement, made),
+    runs: isTold ? told : null,
+    minutes: bench.minutes() - startedMin,
   }
-}
-
-/** What is read, less what the thermometer is known to be off. */
-function corrected(
-  range: MeltingRange,
-  { isChecked, offC }: Pick<MadeCase, 'isChecked' | 'offC'>,
-): MeltingRange {
-  const off = isChecked ? offC : 0
-  return { onsetC: range.onsetC - off, clearC: range.clearC - off }
 }
 
 /** Where the first advice leads: to the truth, nowhere, or away from it. */
@@ -267,7 +255,7 @@ function adviceOf(first: Judgement, last: Judgement, made: MadeCase): MadeOutcom
   if (step === 'recrystallize' || step === 'recrystallize from another solvent')
     return isPure ? 'away' : 'nearer'
   if (last.verdict === 'cannot tell') return 'sideways'
-  return wordOf(last.verdict, { ...made, isWet: false }) === 'wrong' ? 'away' : 'nearer'
+  return wordOf(last.verdict, { ...made, wet: 0 }) === 'wrong' ? 'away' : 'nearer'
 }
 
 export interface MadeTable {
@@ -279,15 +267,19 @@ export interface MadeTable {
   readonly sideways: number
   readonly away: number
   readonly runs: Readonly<Record<'1' | '2' | '3' | '4 or 5' | 'never', number>>
+  readonly medianRuns: number
+  readonly percentile95Runs: number
   readonly medianMin: number
   readonly worst: readonly MadeOutcome[]
 }
 
 /** So many seeded cases, counted. */
-export function madeTable(cases: number, fromSeed = 1): MadeTable {
+export function madeTable(cases: number, fromSeed = 1, worst = 10): MadeTable {
   const played = Array.from({ length: cases }, (_, i) => playCase(madeCase(fromSeed + i)))
   const count = (is: (outcome: MadeOutcome) => boolean) => played.filter(is).length
-  const minutes = played.map((outcome) => outcome.minutes).sort((p, q) => p - q)
+  const sorted = (of: (outcome: MadeOutcome) => number) => played.map(of).sort((p, q) => p - q)
+  const minutes = sorted((outcome) => outcome.minutes)
+  const runs = sorted((outcome) => outcome.runs ?? Infinity)
   return {
     cases,
     right: count(({ word }) => word === 'right'),
@@ -297,15 +289,17 @@ export function madeTable(cases: number, fromSeed = 1): MadeTable {
     sideways: count(({ advice }) => advice === 'sideways'),
     away: count(({ advice }) => advice === 'away'),
     runs: {
-      '1': count(({ runs }) => runs === 1),
-      '2': count(({ runs }) => runs === 2),
-      '3': count(({ runs }) => runs === 3),
-      '4 or 5': count(({ runs }) => runs !== null && runs > 3),
-      never: count(({ runs }) => runs === null),
+      '1': count((outcome) => outcome.runs === 1),
+      '2': count((outcome) => outcome.runs === 2),
+      '3': count((outcome) => outcome.runs === 3),
+      '4 or 5': count((outcome) => outcome.runs !== null && outcome.runs > 3),
+      never: count((outcome) => outcome.runs === null),
     },
+    medianRuns: runs[Math.floor(cases / 2)] ?? 0,
+    percentile95Runs: runs[Math.floor(0.95 * cases)] ?? 0,
     medianMin: minutes[Math.floor(minutes.length / 2)] ?? 0,
     worst: played
-      .filter(({ word, advice, runs }) => word === 'wrong' || advice === 'away' || runs === null)
-      .slice(0, 10),
+      .filter((outcome) => outcome.word === 'wrong' || outcome.advice === 'away' || outcome.runs === null)
+      .slice(0, worst),
   }
 }

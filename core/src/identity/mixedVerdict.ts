@@ -23,6 +23,8 @@ export interface MixedInput {
   readonly mixture: MeltingRange
   /** The unknown was melted in the run of the mixture: only then are heating and thermometer shared. */
   readonly sameRun: boolean
+  /** How much of each part’s width heating and packing usually make, °C; 0 where it is not given. */
+  readonly meltingTimeC?: number
   /** Mass fraction of the unknown in the mixture, 0 to 1; taken as half where it is not given. */
   readonly partOfUnknown?: number
 }
@@ -95,7 +97,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
       because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the unknown does` : `ends ${c(clearLowerC)} °C lower, and begins where the unknown does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
     }
   if (!isLower && !isBroader)
-    return Math.min(width(unknown), width(reference)) > conventions.sharpWidthC
+    return Math.min(width(unknown), width(reference)) - (input.meltingTimeC ?? 0) > conventions.sharpWidthC
       ? {
           verdict: 'repeat',
           because: `Both parts are wide by themselves (${c(width(unknown))} and ${c(width(reference))} °C): a mixture of two impure samples says little. Purify one of them and repeat.`,
@@ -105,6 +107,17 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
     return {
       verdict: 'repeat',
       because: `The mixture melts ${c(clearLowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of unknown to two of the other.`,
+    }
+  // Only more of its own compound raises the clear point of an impure sample and leaves its eutectic where it is.
+  if (
+    tenths(reference.clearC - unknown.clearC) > 2 * within &&
+    tenths(Math.abs(onsetLowerC)) <= within &&
+    tenths(-clearLowerC) > within &&
+    tenths(mixture.clearC - reference.clearC) <= within
+  )
+    return {
+      verdict: 'same',
+      because: `The mixture begins where the unknown does and is all liquid ${c(clearLowerC)} °C higher: what lowers the unknown is thinned by more of its own compound, as near a eutectic. One compound, and an impure one.`,
     }
   return {
     verdict: 'repeat',

@@ -170,7 +170,7 @@ export function percentBetween(least: number, most: number): string {
 }
 
 const MIXED = {
-  same: { code: 'mixed-same', headline: 'Mixed melt: unchanged' },
+  same: { code: 'mixed-same', headline: 'Mixed melt: one compound' },
   different: { code: 'mixed-different', headline: 'Mixed melt: two compounds' },
   repeat: { code: 'mixed-unclear', headline: 'Mixed melt: unclear' },
 } as const

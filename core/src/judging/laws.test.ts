@@ -145,7 +145,9 @@ describe('laws of judging', () => {
         const codes = findings.map(({ code }) => code)
         if (!codes.includes('too-fast-to-tell')) return
         expect(codes).not.toContain('sharp')
-        const outright = one.mixed?.verdict === 'different' || codes.includes('residual-solid')
+        // Far below it decomposes, and one compound by mixture: no heating lowers that.
+        const lower = codes.includes('decomposes') && one.mixed?.verdict === 'same'
+        const outright = one.mixed?.verdict === 'different' || codes.includes('residual-solid') || lower
         if (!outright) expect(actions[0]?.code).not.toMatch(/^recrystallize/)
       }),
       { numRuns: 800, seed: 7 },
@@ -252,7 +254,10 @@ describe('laws of judging', () => {
           { ...one, behaviour: 'decomposes', mixed: { verdict: 'same', because: 'it did' } },
           rules,
         )
-        expect([verdict, actions[0]?.code]).toEqual(['consistent with pure', 'sign'])
+        const isFarLow = one.literature !== null && one.literature.lowC - one.reading.onsetC > 6
+        expect([verdict, actions[0]?.code]).toEqual(
+          isFarLow ? ['impure', 'recrystallize'] : ['consistent with pure', 'sign'],
+        )
       }),
       { numRuns: 300, seed: 12 },
     )

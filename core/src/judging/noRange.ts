@@ -1,3 +1,4 @@
+import { FURTHER_DOWN_C } from '../heating/room'
 import { capital } from '../words'
 import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
@@ -23,14 +24,21 @@ export interface NoRange {
   readonly stopC: number
   readonly literature: { readonly lowC: number; readonly highC: number } | null
   readonly behaviour: Behaviour
+  /** Whether nothing of its solvent can be left; null where nothing is known of it. */
+  readonly isShownDry?: boolean | null
 }
+/** A tube this warm cannot be put in much cooler, °C. */
+const AT_ROOM_C = 35
+/** Dry, and liquid so far below literature, neither thermometer nor eye may own it, °C. */
+const FAR_BELOW_C = 12
 
-/** Judges a tube that gave no range: the reason is evidence too, and says what to do. Never more than “cannot tell”. */
+/** Judges a tube that gave no range: the reason is evidence too, and says what to do. Hardly ever more than “cannot tell”: only what is dry and
+ * was liquid far below its literature is impure, whatever its range. */
 export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
-  const { sentence, next } = told(one, rules)
+  const { sentence, next, verdict = 'cannot tell' } = told(one, rules)
   const minutes = carefulRunMin(one.literature, rules)
   return {
-    verdict: 'cannot tell',
+    verdict,
     measured: null,
     budget: [],
     impurity: null,
@@ -40,7 +48,11 @@ export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
   }
 }
 
-type Told = { readonly sentence: string; readonly next: readonly Action[] }
+type Told = {
+  readonly sentence: string
+  readonly next: readonly Action[]
+  readonly verdict?: Judgement['verdict']
+}
 
 const again: Action = {
   code: 'repeat as it was',
@@ -48,7 +60,10 @@ const again: Action = {
   sentence: 'Melt a new tube of it the same way.',
 }
 
-function told({ reason, startC, stopC, literature, behaviour }: NoRange, rules: HouseWords): Told {
+function told(
+  { reason, startC, stopC, literature, behaviour, isShownDry = null }: NoRange,
+  rules: HouseWords,
+): Told {
   switch (reason) {
     case 'not melted at the stop temperature': {
       const aboveC = literature ? stopC - literature.highC : 0
@@ -107,18 +122,38 @@ function told({ reason, startC, stopC, literature, behaviour }: NoRange, rules: 
       }
     case 'it melted as it went in': {
       const belowC = literature ? literature.lowC - startC : 0
+      const further: Action = {
+        code: 'repeat slower',
+        removes: ['late'],
+        sentence: `Cool the block well below, put a new tube in and watch from ${FURTHER_DOWN_C} °C further down.`,
+      }
+      const dry: Action = {
+        code: 'dry and repeat',
+        removes: ['solvent'],
+        sentence: 'Dry it to constant mass first, and melt it again: solvent left in it does this.',
+      }
+      const again: Action = {
+        code: 'recrystallize',
+        removes: ['sample'],
+        sentence: 'Recrystallize it and compare.',
+      }
+      if (belowC > 0 && isShownDry === false)
+        return {
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and is not shown dry: wet, or very impure`,
+          next: [dry, further],
+        }
+      if (isShownDry === true && (belowC > FAR_BELOW_C || (belowC > 0 && startC <= AT_ROOM_C)))
+        return {
+          verdict: 'impure',
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and it is dry: nobody but the sample owns so much. Very impure, or another compound; where it begins is not known`,
+          next: [again, further],
+        }
       return {
         sentence:
           belowC > 0
             ? `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature: very impure, wet, or another compound; where it begins is not known`
             : `it was put in at ${c(startC)} °C, which was too hot to see it begin`,
-        next: [
-          {
-            code: 'repeat slower',
-            removes: ['late'],
-            sentence: `Cool the block well below, put a new tube in and watch from ${rules.startBelowC} °C further down.`,
-          },
-        ],
+        next: [further],
       }
     }
     case 'the onset was missed':

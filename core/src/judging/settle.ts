@@ -23,6 +23,10 @@ export interface Settled {
 
 /** A tube that has been hot for so long below its melting has had time to sublime away, °C below the onset. */
 const LONG_HOT_C = 25
+/** So many tubes beside the first that do not agree are enough. */
+const SCATTERED_ENOUGH = 2
+/** How it is heated moves a decomposition point by so much; further down something else is in it, °C. */
+const DECOMPOSES_LOWER_C = 6
 
 /**
  * The verdict on a range: every degree between reading and literature, and of the width, belongs to somebody; what
@@ -90,7 +94,7 @@ function withoutDone(
 
 /** What stands whatever the range says. */
 function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
-  const { mixed, behaviour, reading, authentic } = evidence
+  const { mixed, behaviour, reading, authentic, literature } = evidence
   if (mixed?.verdict === 'different') return ['not this compound', 'find out what it is', 'thin-layer plate']
   if (saw(evidence, 'solid that never melts')) return ['impure', 'hot filter']
   // Beside an authentic sample other runs’ tubes differ by what the two of this run share.
@@ -98,14 +102,25 @@ function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
     !heedsAuthentic(evidence, rules) &&
     tenths(scatterC([reading, ...evidence.repeats])) > rules.repeatWithinC
   )
-    return ['cannot tell', 'repeat as it was', 'check the thermometer', 'melt beside authentic']
+    // Three that do not agree are not mended by a fourth: beside an authentic sample what they do not share is shared.
+    return evidence.repeats.length >= SCATTERED_ENOUGH
+      ? ['cannot tell', 'melt beside authentic', 'check the thermometer', 'repeat as it was']
+      : ['cannot tell', 'repeat as it was', 'check the thermometer', 'melt beside authentic']
   if (isLaterSolid(evidence, rules))
     return ['cannot tell', 'repeat as it was', 'melt beside authentic', 'check the thermometer']
   const longHot = (evidence.watchedFromBelowOnsetC ?? 0) > LONG_HOT_C
   // A decomposition point measures no purity: what it is, and that it is one, a mixed melt says; then it is signed.
   if (decomposes(evidence) && !authentic) {
-    if (mixed?.verdict === 'same') return ['consistent with pure', 'sign', 'thin-layer plate']
-    return longHot
+    const isFarLow = literature !== null && literature.lowC - reading.onsetC > DECOMPOSES_LOWER_C
+    // Damp it decomposes lower and wider too: that is mended before anything is ground with it.
+    if (!isShownDry(evidence) && (isFarLow || width(reading) > rules.sharpWidthC) && !mixed)
+      return ['cannot tell', 'dry and repeat', 'mixed melt', 'melt beside authentic']
+    if (mixed?.verdict === 'same')
+      return isFarLow
+        ? ['impure', 'recrystallize', 'melt beside authentic', 'thin-layer plate']
+        : ['consistent with pure', 'sign', 'thin-layer plate']
+    // Far below, or after a second tube, putting it in later tells nothing more.
+    return longHot && !isFarLow && evidence.repeats.length === 0
       ? ['cannot tell', 'new tube, put in late', 'mixed melt', 'melt beside authentic']
       : ['cannot tell', 'mixed melt', 'melt beside authentic', 'thin-layer plate']
   }
@@ -159,7 +174,14 @@ function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Sai
   // Only the mixed melt speaks for identity: one compound, then, and what it lies lower by is in it.
   if (evidence.mixed?.verdict === 'same')
     return lowerC > 0
-      ? ['impure', owners.mayBeWet ? 'dry and repeat' : 'recrystallize', 'repeat as it was']
+      ? Math.max(lowerC, widerC) - chanceC <= rules.literatureWithinC
+        ? [
+            'nearly pure',
+            ...(owners.mayBeWet ? (['dry and repeat'] as const) : []),
+            ...(evidence.repeats.length === 0 ? (['repeat as it was'] as const) : []),
+            'recrystallize',
+          ]
+        : ['impure', owners.mayBeWet ? 'dry and repeat' : 'recrystallize', 'repeat as it was']
       : ['consistent with pure', 'sign', 'thin-layer plate']
   const isLow = literature === null || reading.onsetC < literature.lowC
   if (owners.mayBeWet && lowerC > 0 && isLow) return ['cannot tell', 'dry and repeat', 'mixed melt']

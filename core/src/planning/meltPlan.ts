@@ -69,7 +69,7 @@ export function planMelt(view: View, wish: MeltWish): Result<PlannedHeating> {
   if (!whole) return problem('too-few-samples', 'Put a sample into at least one slot.')
   const { conventions, decomposes } = heatedAsItBehaves(view, wish.tubes, wish.conventions)
   // Slow heating from far below decomposes it on the way: an impure tube of it is put in late like any other.
-  const span = decomposes ? { ...whole, firstLiquidFromC: null } : whole
+  const span = decomposes && whole.isSeenBelow !== true ? { ...whole, firstLiquidFromC: null } : whole
   const reachesC = Math.min(wish.instrument.character.maxC, wish.instrument.thermometer.highC)
   if (span.lowC >= reachesC)
     return problem(
@@ -89,6 +89,7 @@ function spanOf(expected: readonly Expected[]): Expected | null {
     lowC: Math.min(...expected.map(({ lowC }) => lowC)),
     highC: Math.max(...expected.map(({ highC }) => highC)),
     firstLiquidFromC: first.length > 0 ? Math.min(...first) : null,
+    isSeenBelow: expected.some(({ isSeenBelow }) => isSeenBelow === true),
     source: [...new Set(expected.map(({ source }) => source))].join('; '),
   }
 }

@@ -5,6 +5,7 @@ import type { EntryId, PrepId, SampleId } from '../../ids'
 import type { Conventions } from '../../conventions/conventions'
 import type { Compound } from '../../reference/shelf'
 import { judgeNoRange } from '../../judging/noRange'
+import { isShownDry } from '../../judging/owners'
 import { judgeRange } from '../../judging/judgeRange'
 import type { View } from '../fold'
 import { remember } from '../read'
@@ -119,6 +120,7 @@ function withoutRange(prep: PrepFacts, view: View, rows: readonly RangeRow[]): R
       stopC: window.stopC,
       literature: { lowC: compound.meltLowC, highC: compound.meltHighC },
       behaviour: behaviourOf(compound, isFromWater(prep)),
+      isShownDry: isShownDry({ dried: driedOf(view, prep, row), signs: [] }),
     },
     row.conventions,
   )

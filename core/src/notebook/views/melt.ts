@@ -309,14 +309,23 @@ export function heatingKnown(window: MeltWindow): HeatingKnown {
 /** More samples than this tell nothing more of a rate. */
 const RATE_SAMPLES_MOST = 120
 
-/** Heating rate over a stretch of a run from instrument time, °C/min; null when too little is on record. */
-export function rateBetween(readings: Readings, fromS: number, toS: number): number | null {
+/**
+ * Heating rate over a stretch of a run from instrument time, °C/min; null when too little is on record.
+ *
+ * @param fromC readings below this are of the way up and count for nothing, °C
+ */
+export function rateBetween(
+  readings: Readings,
+  fromS: number,
+  toS: number,
+  fromC = -Infinity,
+): number | null {
   const from = Math.round(Math.min(fromS, toS - 60))
   const samples: [number, number][] = []
   // A reading by eye stands at the whole second next to it, which may be after.
   for (let s = Math.max(readings.byEye ? 0 : 1, from); s <= Math.round(toS); s++) {
     const value = readings.steadyC.get(s)
-    if (value !== undefined) samples.push([s / 60, value])
+    if (value !== undefined && value >= fromC) samples.push([s / 60, value])
   }
   const last = samples[samples.length - 1]
   const first = samples[0]

@@ -100,6 +100,10 @@ function mixtureOf(view: View, sample: SampleId, mixture: NamedSample, reference
   }
 }
 
+function widthOf({ onsetC, clearC }: MeltingRange): number {
+  return clearC - onsetC
+}
+
 function latestCareful(rows: readonly RangeRow[]): CompleteRow | null {
   return (
     [...rows].reverse().find((row): row is CompleteRow => isComplete(row) && row.purpose === 'careful') ??
@@ -126,6 +130,7 @@ function verdictOf(
           ? judgedRange(reference)
           : { onsetC: compound?.meltLowC ?? NaN, clearC: compound?.meltHighC ?? NaN },
         mixture: judgedRange(row),
+        meltingTimeC: widthOf(judgedRange(alone)) - widthOf(slowRange(alone)),
         ...how,
       },
       row.conventions,

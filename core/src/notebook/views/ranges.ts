@@ -80,6 +80,9 @@ export function rangesOfMelt(view: View, id: MeltId): readonly RangeRow[] {
   return melt ? meltRangesOf(view, melt) : []
 }
 
+/** A reading so little below the start is of the slow part, °C. */
+const AT_START_C = 0.5
+
 /** Readings by eye come once a minute: a rate is worked out over so much more on both sides, s. */
 const BY_EYE_ABOUT_S = 150
 
@@ -102,6 +105,8 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
           readings,
           onsetMark.entry.body.pressedAtS - (readings.byEye ? BY_EYE_ABOUT_S : 0),
           clearMark.entry.body.pressedAtS + (readings.byEye ? BY_EYE_ABOUT_S : 0),
+          // Looked so far about, the way up to a close start would count as the melting.
+          readings.byEye ? window.startC - AT_START_C : -Infinity,
         )
       : (light?.body.rateCPerMin ?? null)
   const signs = melt.marks.filter(

@@ -10,6 +10,7 @@ import type { View } from '../fold'
 import { firstLine, latestLine, remember, subjectsWith } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { meltIdsWith } from './melt'
+import { FURTHER_DOWN_C, ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/room'
 import { judgedRange, rangesOfMelt } from './ranges'
 
 /** A sample of the notebook, of a prep or of its own. */
@@ -72,6 +73,8 @@ export interface Expected {
   /** Where an impure one may show its first liquid, °C; null when that is not known. */
   readonly firstLiquidFromC: number | null
   readonly source: string
+  /** A tube of it was liquid as it went in: it begins lower than its kind, whatever else is known. */
+  readonly isSeenBelow?: boolean
 }
 
 /** Samples that hold enough impurity to begin melting at the eutectic. */
@@ -94,14 +97,17 @@ export const expectedOf = remember((view: View, id: SampleId): Expected | null =
     ? firstLiquidC(compound, plan?.impurity ?? null, plan?.input.assay ?? ASSUMED_ASSAY)
     : null
   // Where an earlier tube of it began, the next is watched from below that.
-  const seen = lowestOnsetC(view, id)
-  const firstLiquidFromC =
-    seen !== null && seen < Math.min(compound.meltLowC, byImpurity ?? Infinity) ? seen : byImpurity
+  const begun = begunBelowC(view, id)
+  const meets = begun !== null && plan?.impurity ? firstLiquidC(compound, plan.impurity, 0.9) : null
+  const seen = lowest(lowestOnsetC(view, id), begun, meets)
+  const isSeen = seen !== null && seen < Math.min(compound.meltLowC, byImpurity ?? Infinity)
+  const firstLiquidFromC = isSeen ? seen : byImpurity
   return {
     lowC: compound.meltLowC,
     highC: compound.meltHighC,
     firstLiquidFromC,
     source: compound.source,
+    ...(isSeen && begun !== null ? { isSeenBelow: true } : {}),
   }
 })
 
@@ -149,6 +155,29 @@ function lowestOnsetC(view: View, id: SampleId): number | null {
     rangesOfMelt(view, melt).flatMap(({ sample, onset }) => (sample === id && onset ? [onset.value] : [])),
   )
   return onsets.length > 0 ? Math.min(...onsets) : null
+}
+
+/**
+ * Where to look for the beginning of what was liquid as it went in, °C: further below where that was seen, and each time
+ * twice as far; null where no tube of it was.
+ */
+function begunBelowC(view: View, id: SampleId): number | null {
+  const rows = meltIdsWith(view, id).flatMap((melt) =>
+    rangesOfMelt(view, melt).filter(
+      ({ sample, onset, onsetBelow }) => sample === id && (onset ?? onsetBelow),
+    ),
+  )
+  // A later tube whose beginning was seen says where that is.
+  const lastSeen = rows.findLastIndex(({ onset }) => onset !== null)
+  const below = rows.slice(lastSeen + 1).flatMap(({ onsetBelow }) => (onsetBelow ? [onsetBelow.value] : []))
+  return below.length > 0
+    ? Math.min(...below) - FURTHER_DOWN_C * 2 ** (below.length - 1) + ROOM_BELOW_FIRST_LIQUID_C
+    : null
+}
+
+function lowest(...ends: readonly (number | null)[]): number | null {
+  const known = ends.filter((end) => end !== null)
+  return known.length > 0 ? Math.min(...known) : null
 }
 
 /** The latest complete range of this sample, scouting runs included. */
