@@ -17,7 +17,9 @@ const rows: readonly (readonly [string, number])[] = [
   ['verdict after run 4 or 5', table.runs['4 or 5']],
   ['no verdict in five runs', table.runs.never],
 ]
-console.log(`${table.cases} made situations, median ${table.medianMin.toFixed(0)} min at the instrument`)
+console.log(
+  `${table.cases} made situations; runs to a verdict: median ${table.medianRuns}, 95th percentile ${table.percentile95Runs}; median ${table.medianMin.toFixed(0)} min at the bench`,
+)
 for (const [name, count] of rows)
   console.log(`${name.padEnd(30)}${String(count).padStart(7)}  ${percent(count)}`)
 for (const { made, reading, first, runs, advice } of table.worst)

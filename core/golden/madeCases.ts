@@ -52,6 +52,8 @@ export interface MadeOutcome {
   readonly advice: 'nearer' | 'sideways' | 'away'
   /** Runs until the verdict was one that is signed, itself counted; null where five did not do. */
   readonly runs: number | null
+  /** What was advised first after each run. */
+  readonly steps: readonly string[]
   readonly minutes: number
 }
 
@@ -192,6 +194,7 @@ export function playCase(made: MadeCase): MadeOutcome {
   const first = bench.judged()
   let judged = first
   let told = 1
+  const steps = [first.judgement.actions[0]?.code ?? '']
   while (judged.judgement.verdict === 'cannot tell' && told < RUNS_MOST) {
     told += 1
     switch (judged.judgement.actions[0]?.code) {
@@ -232,6 +235,7 @@ export function playCase(made: MadeCase): MadeOutcome {
         bench.melt([product()], how)
     }
     judged = bench.judged()
+    steps.push(judged.judgement.actions[0]?.code ?? '')
   }
   const isTold = judged.judgement.verdict !== 'cannot tell'
   return {
@@ -242,6 +246,7 @@ export function playCase(made: MadeCase): MadeOutcome {
     word: wordOf(first.judgement.verdict, made),
     advice: adviceOf(first.judgement, judged.judgement, made),
     runs: isTold ? told : null,
+    steps,
     minutes: bench.minutes() - startedMin,
   }
 }

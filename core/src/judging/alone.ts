@@ -132,13 +132,18 @@ function wide(evidence: RangeEvidence, { owners, sampleWidth }: Judged, rules: H
     return ['impure', 'thin-layer plate', 'recrystallize']
   // Broad as it was read, and not for certain the sample’s: neither word is right yet.
   const isBroad = tenths(width(reading)) > rules.broadWidthC
-  if (!isImpure && isBroad && evidence.repeats.length === 0)
+  if (!isImpure && isBroad && isOnlyTube(evidence))
     return ['cannot tell', 'repeat as it was', 'melt beside authentic', 'recrystallize']
   if (isImpure || isBroad) return ['impure', 'recrystallize', 'thin-layer plate']
   // Where nothing is the sample’s for certain, a tube costs less than another crystallization.
-  return tenths(sampleWidth.leastC) <= 0 && lowByC <= rules.literatureWithinC && evidence.repeats.length === 0
+  return tenths(sampleWidth.leastC) <= 0 && lowByC <= rules.literatureWithinC && isOnlyTube(evidence)
     ? ['nearly pure', 'repeat as it was', 'recrystallize', 'thin-layer plate']
     : ['nearly pure', 'recrystallize', 'thin-layer plate']
+}
+
+/** No further tube of it is in the reading, neither beside it nor looked back to no rate with it. */
+function isOnlyTube({ repeats, rateCPerMin }: RangeEvidence): boolean {
+  return repeats.length === 0 && rateCPerMin > 0
 }
 
 /** Rate or packing break the house’s rules. */

@@ -1,3 +1,4 @@
+import { isTooFast } from '../heating/watching'
 import { tenths } from '../math/tenths'
 import { span } from './budget'
 import type { HouseWords, RangeEvidence } from './evidence'
@@ -94,7 +95,7 @@ function widthFinding(
       : ''
   if (isTooFastToTell && beside === '') {
     const why = owners.isRateLoose
-      ? evidence.rateCPerMin > rules.meltRate.max
+      ? isTooFast(evidence.rateCPerMin, rules.meltRate)
         ? 'too fast to judge its width'
         : 'its rate was not measured, so its width cannot be judged'
       : 'too full or too coarse to judge its width'

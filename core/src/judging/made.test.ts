@@ -1,24 +1,30 @@
 import { expect, test } from '@jest/globals'
-import { madeCase, madeTable, playCase } from '../../golden/madeCases'
+import { madeCase, type MadeTable, madeTable, playCase } from '../../golden/madeCases'
 
-/** A small seeded part of what `npm run judge-bench` counts over thousands of cases. */
-const CASES = 24
+/** A seeded part of what `npm run judge-bench` counts over thousands of cases. */
+const CASES = 400
+let played: MadeTable | null = null
+const table = () => (played ??= madeTable(CASES))
 
-test('judged blind, made situations are told right or defensibly, and the first advice leads to a verdict', () => {
-  const table = madeTable(CASES)
-  expect(table.right + table.defensible + table.wrong).toBe(CASES)
-  expect(table.nearer + table.sideways + table.away).toBe(CASES)
-  expect(table.worst.map(({ made, first }) => [made.seed, first.verdict])).toEqual([])
-  expect(table.right).toBeGreaterThan(CASES / 2)
-  // Half and more are done with the first tube, and nearly all with the third.
-  expect(table.runs['1']).toBeGreaterThan(CASES / 2)
-  expect(table.runs['4 or 5'] + table.runs.never).toBeLessThanOrEqual(CASES * 0.05)
+test('judged through the whole notebook, made situations are hardly ever told wrong, and the first advice leads nearer', () => {
+  const { right, defensible, wrong, nearer, sideways, away } = table()
+  expect([right + defensible + wrong, nearer + sideways + away]).toEqual([CASES, CASES])
+  expect(right).toBeGreaterThan(CASES / 2)
+  expect(wrong).toBeLessThanOrEqual(0.01 * CASES)
+  expect(away).toBeLessThanOrEqual(0.02 * CASES)
+}, 300_000)
+
+test('law: whoever follows the first advice with a sample that is what it is has a verdict within three runs', () => {
+  const { medianRuns, percentile95Runs, runs } = table()
+  expect(medianRuns).toBe(1)
+  expect(percentile95Runs).toBeLessThanOrEqual(3)
+  expect(runs['1'] + runs['2'] + runs['3']).toBeGreaterThanOrEqual(0.99 * CASES)
 }, 300_000)
 
 test('a case is the same whenever it is played', () => {
   const told = () => {
-    const { first, reading, runs } = playCase(madeCase(3))
-    return { verdict: first.verdict, reading, runs }
+    const { first, reading, runs, steps } = playCase(madeCase(3))
+    return { verdict: first.verdict, reading, runs, steps }
   }
   expect(told()).toEqual(told())
 }, 120_000)

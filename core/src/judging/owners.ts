@@ -1,6 +1,7 @@
 import { WATCHED_FROM_C } from '../heating/room'
 import { MELT_TIME_SHARE, NET_LAG_MIN, ORDINARY_PACKING } from '../heating/heatingShare'
 import { meltMin } from '../heating/observedRange'
+import { isTooFast } from '../heating/watching'
 import { tenths } from '../math/tenths'
 import { airMinutesFor } from '../procedures/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
@@ -81,7 +82,7 @@ export function ownersOf(evidence: RangeEvidence, rules: HouseWords, share = 1):
       (boiledOut(evidence) || !isSharpInPlace(evidence, rules, thermometerC(evidence) + readC)),
     mayBeLate: evidence.watchedFromBelowOnsetC !== null && evidence.watchedFromBelowOnsetC < WATCHED_FROM_C,
     mayBeAnotherMark: rules.onsetRule === 'distinct drop' && isMarkedAtWetness(evidence),
-    isRateLoose: !rateMeasured || rateCPerMin > rules.meltRate.max,
+    isRateLoose: !rateMeasured || isTooFast(rateCPerMin, rules.meltRate),
     isPackedLoose: grain === 'coarse' || fillMm > rules.fillMm[1],
   }
 }

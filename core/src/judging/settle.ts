@@ -2,6 +2,7 @@ import { type AsOne, asOne, bestAlone, scatterC } from './asOne'
 import { alone, contradicted, isLoose, ownC, type Said, straddles, width } from './alone'
 import type { NextStep, Verdict } from './judgement'
 import type { HouseWords, RangeEvidence } from './evidence'
+import { isTooFast } from '../heating/watching'
 import { tenths } from '../math/tenths'
 import { byChanceC, decomposes, isChecked, isShownDry, type Owners, ownersOf, saw, type Span } from './owners'
 
@@ -158,7 +159,7 @@ function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Sai
   const chanceC = byChanceC(owners)
   const lowerC = authentic.onsetC - reading.onsetC
   const apartC = Math.max(Math.abs(lowerC), Math.abs(authentic.clearC - reading.clearC))
-  const tooFast = evidence.rateCPerMin > rules.meltRate.max && evidence.behaviour !== 'decomposes'
+  const tooFast = isTooFast(evidence.rateCPerMin, rules.meltRate) && evidence.behaviour !== 'decomposes'
   const widerC = width(reading) - width(authentic)
   if (apartC <= chanceC || (widerC <= chanceC && Math.abs(lowerC) <= chanceC)) {
     const against = contradicted(evidence)

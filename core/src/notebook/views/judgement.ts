@@ -36,6 +36,15 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
   if (!prep) return problem('too-few-samples', 'There is no such prep in this notebook.')
   const rows = rangesOf(view, id)
   const product = latestRange(rows, 'product')
+  // A later tube that was liquid as it went in says where the earlier one stands: below what was watched.
+  const begunBelow = rows.findLast(
+    ({ role, purpose, onsetBelow }) => role === 'product' && purpose === 'careful' && onsetBelow !== null,
+  )
+  const plannedOf = (row: RangeRow) => meltOf(view, row.melt)?.planned.id ?? ''
+  if (product && begunBelow && plannedOf(begunBelow) > plannedOf(product)) {
+    const told = withoutRange(prep, view, rows)
+    if (told) return told
+  }
   if (!product)
     return (
       withoutRange(prep, view, rows) ??

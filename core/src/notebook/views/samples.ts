@@ -9,7 +9,9 @@ import { fusionOf } from '../../reference/fusionOf'
 import type { View } from '../fold'
 import { firstLine, latestLine, remember, subjectsWith } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { meltIdsWith } from './melt'
+import { dryingTimersOf } from './dryness'
+import { meltIdsWith, meltOf } from './melt'
+import { prepOf } from './prep'
 import { FURTHER_DOWN_C, ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/room'
 import { judgedRange, rangesOfMelt } from './ranges'
 
@@ -107,9 +109,12 @@ export const expectedOf = remember((view: View, id: SampleId): Expected | null =
     highC: compound.meltHighC,
     firstLiquidFromC,
     source: compound.source,
-    ...(isSeen && begun !== null ? { isSeenBelow: true } : {}),
+    ...(isSeen && (begun !== null || seen < compound.meltLowC - FAR_BELOW_C) ? { isSeenBelow: true } : {}),
   }
 })
+
+/** A tube that began so far below its kind is no matter of how it was heated, °C. */
+const FAR_BELOW_C = 3
 
 /** Share of product in a crude nothing is planned for yet, by mass. */
 const ASSUMED_ASSAY = 0.9
@@ -135,8 +140,12 @@ function expectedOfMixture(view: View, { of }: NamedSample): Expected | null {
   return {
     lowC: Math.min(...known.map(({ lowC }) => lowC)),
     highC: Math.max(...known.map(({ highC }) => highC)),
-    firstLiquidFromC: meetingC(compounds, known),
+    firstLiquidFromC: lowest(
+      meetingC(compounds, known),
+      ...known.map(({ firstLiquidFromC }) => firstLiquidFromC),
+    ),
     source: 'of its parts',
+    ...(known.some(({ isSeenBelow }) => isSeenBelow) ? { isSeenBelow: true } : {}),
   }
 }
 
@@ -162,7 +171,12 @@ function lowestOnsetC(view: View, id: SampleId): number | null {
  * twice as far; null where no tube of it was.
  */
 function begunBelowC(view: View, id: SampleId): number | null {
-  const rows = meltIdsWith(view, id).flatMap((melt) =>
+  const prep = firstLine(view, id, 'sample named')?.body.prep
+  const facts = prep ? prepOf(view, prep) : null
+  // What was damp then has been dried on since.
+  const driedId = (facts ? dryingTimersOf(view, facts) : []).at(-1)?.id ?? ''
+  const since = meltIdsWith(view, id).filter((melt) => (meltOf(view, melt)?.planned.id ?? '') > driedId)
+  const rows = since.flatMap((melt) =>
     rangesOfMelt(view, melt).filter(
       ({ sample, onset, onsetBelow }) => sample === id && (onset ?? onsetBelow),
     ),
