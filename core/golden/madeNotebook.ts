@@ -102,7 +102,7 @@ export function madeNotebook(terms: Terms): MadeNotebook {
   const write = (...lines: readonly Line[]): readonly RawEntry[] => {
     const entries = lines.map(({ kind, subject, body }): RawEntry => {
       last = nextId(last, nowMs, new Uint8Array(8))
-      return { ...home, id: last, kind, v: KINDS[kind].version, subject, body, at: nowMs } as RawEntry
+      return { ...home, id: last, kind, v: KINDS[kind].version, subject, body, at: nowMs }
     })
     view = fold(entries, view)
     return entries
@@ -251,7 +251,7 @@ export function madeNotebook(terms: Terms): MadeNotebook {
     })
     nowMs += 1000 * endS + 4 * 60_000
     write(line('run ended', id, { run, atS: endS }))
-    if (!meltOf(view, id as MeltId)?.run?.ended) throw new Error('the run did not end')
+    if (!meltOf(view, id)?.run?.ended) throw new Error('the run did not end')
   }
 
   return {

@@ -43,7 +43,7 @@ const RATE_OVER_MIN = 4
  * @param modelC where a learned instrument should have moved since the last of them, °C; null where nothing is learned
  * @returns null before anything was read
  */
-export function expectedNext(
+function expectedNext(
   trusted: readonly ReadAt[],
   atS: number,
   known: HeatingKnown,

@@ -6,7 +6,7 @@ import { linesOf } from '../read'
 import { isDone, type PrepFacts } from './prep'
 
 /** An answer to what is asked, and the line that keeps it. */
-export interface Answer {
+interface Answer {
   readonly says: string
   readonly line: Line
 }

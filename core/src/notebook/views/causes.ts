@@ -1,12 +1,13 @@
 import { attempt } from '../../problems'
 import { netMass } from '../../weighing/netMass'
 import { weighingOf } from '../kinds/weighed/kind'
-import { type PrepFacts, prepOf, type SampleFacts, sampleOf, solventSoFarML, stepThat } from './prep'
+import { type PrepFacts, type SampleFacts, sampleOf, solventSoFarML, stepThat } from './prep'
 import type { PrepId } from '../../ids'
 import type { View } from '../fold'
 import { latestLine, linesOf, remember } from '../read'
 import type { Station } from './stationNames'
 import { accountOf } from './account'
+import { type OddFact, oddFactsOf } from './oddities'
 import { drynessOf } from './dryness'
 import { hydrateOf } from './hydrate'
 
@@ -15,82 +16,59 @@ export interface Cause {
   /** Where to look at it. */
   readonly station: Station
 }
-export interface Oddity {
-  readonly code: 'over-100' | 'over-the-bound' | 'under-half' | 'closure-over-102' | 'yield-over-100'
-  readonly sentence: string
+export interface Oddity extends Pick<OddFact, 'code' | 'sentence'> {
   /** Likely causes in order, from this prep's own entries first. */
   readonly causes: readonly Cause[]
 }
 
-const CLOSURE_REMARKED_ABOVE = 102
-/** More than the plan's bound by this is asked about, per cent of the crude: an assay is estimated to some of it. */
-const OVER_THE_BOUND_BY = 4
 /** A mass this many times too large or small is taken for a slipped point. */
 const SLIPPED = { overTimes: 5, underPart: 0.2 } as const
 
 /** What is odd about the account of a prep, and the likely causes. */
-export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] => {
-  const prep = prepOf(view, id)
-  const account = accountOf(view, id)
-  if (!prep || !account.ok) return []
-  const { ofCrude, closurePercent } = account.value
-  const predicted = prep.plan?.body.result.recoveryPercentOfCrude
-  const found: Oddity[] = []
-  if (ofCrude.value > 100)
-    found.push({
-      code: 'over-100',
-      sentence: `${ofCrude.value.toFixed(1)} % is more than went in. Dry it, look it over and weigh again.`,
-      causes: whyOver(view, prep, ofCrude.value),
-    })
-  if (
-    predicted !== undefined &&
-    ofCrude.value <= 100 &&
-    ofCrude.value - 2 * ofCrude.standardUncertainty > predicted + OVER_THE_BOUND_BY
-  )
-    found.push({
-      code: 'over-the-bound',
-      sentence: `${ofCrude.value.toFixed(1)} % is more than the ${predicted.toFixed(0)} % that could come back by the plan. Look it over and weigh it again.`,
-      causes: [
+export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] =>
+  oddFactsOf(view, id).map((odd) => ({
+    code: odd.code,
+    sentence: odd.sentence,
+    causes: causesOf(view, odd),
+  })),
+)
+
+function causesOf(view: View, { code, prep, account }: OddFact): readonly Cause[] {
+  const { ofCrude, closurePercent, yield: made } = account
+  switch (code) {
+    case 'over-100':
+      return whyOver(view, prep, ofCrude.value)
+    case 'over-the-bound':
+      return [
         ...whyOver(view, prep, ofCrude.value),
         cause(
           'The crude held more product than was estimated, or it was cooled further than planned.',
           'plan',
         ),
-      ],
-    })
-  const { yield: made } = account.value
-  if (made && made.percent > 100)
-    found.push({
-      code: 'yield-over-100',
-      sentence: `A percent yield of ${made.percent.toFixed(1)} % is more than the reaction can give. Ask before it goes on the page.`,
-      causes: [
-        cause(
-          `The limiting reagent: ${made.from} could give ${made.theoreticalG.toFixed(3)} g. Is it the one that ran out, with its mass and molar mass?`,
-          'weigh',
-        ),
+      ]
+    case 'yield-over-100':
+      return [
+        ...(made
+          ? [
+              cause(
+                `The limiting reagent: ${made.from} could give ${made.theoreticalG.toFixed(3)} g. Is it the one that ran out, with its mass and molar mass?`,
+                'weigh',
+              ),
+            ]
+          : []),
         ...whyOver(view, prep, ofCrude.value),
-      ],
-    })
-  if (predicted !== undefined && ofCrude.value < predicted / 2)
-    found.push({
-      code: 'under-half',
-      sentence: `${ofCrude.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned.${prep.discarded ? '' : ' Do not throw the liquor away.'}`,
-      causes: whyUnder(view, prep, ofCrude.value),
-    })
-  if (closurePercent !== null && closurePercent > CLOSURE_REMARKED_ABOVE)
-    found.push({
-      code: 'closure-over-102',
-      sentence: `Crystals and residue come to ${closurePercent.toFixed(1)} % of the crude: something is counted that was not in it.`,
-      causes:
-        closurePercent > 100 * SLIPPED.overTimes
-          ? [cause('A point in the wrong place in one of the masses: read each against its slip.', 'weigh')]
-          : [
-              cause('The residue still holds solvent: dry it on and weigh it again.', 'weigh'),
-              ...whyOver(view, prep, ofCrude.value),
-            ],
-    })
-  return found
-})
+      ]
+    case 'under-half':
+      return whyUnder(view, prep, ofCrude.value)
+    case 'closure-over-102':
+      return (closurePercent ?? 0) > 100 * SLIPPED.overTimes
+        ? [cause('A point in the wrong place in one of the masses: read each against its slip.', 'weigh')]
+        : [
+            cause('The residue still holds solvent: dry it on and weigh it again.', 'weigh'),
+            ...whyOver(view, prep, ofCrude.value),
+          ]
+  }
+}
 
 function cause(sentence: string, station: Station): Cause {
   return { sentence, station }

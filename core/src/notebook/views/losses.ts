@@ -1,7 +1,7 @@
 import type { View } from '../fold'
 import { splitInText } from './residueSplit'
 import { accountOf } from './account'
-import { odditiesOf } from './causes'
+import { oddFactsOf } from './oddities'
 import { type PrepFacts, recoveryOf } from './prep'
 
 /** More than this found beyond what went in is no estimate’s slack, g. */
@@ -18,7 +18,7 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
     .filter(({ part }) => part === 'crystals' || part === 'second crop')
     .reduce((g, row) => g + (row.found?.value ?? 0), 0)
   const lostG = crude.value - crops
-  if (lostG <= 0) return odditiesOf(view, prep.id).map(({ sentence }) => sentence)
+  if (lostG <= 0) return oddFactsOf(view, prep.id).map(({ sentence }) => sentence)
   const said = [`${lostG.toFixed(3)} g of the crude is not in the crystals.`]
   const row = (part: string) => rows.find((one) => one.part === part)
   const liquor = row('liquor')

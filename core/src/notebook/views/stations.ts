@@ -2,7 +2,7 @@ import type { EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
 import { remember } from '../read'
 import { type Station, STATIONS } from './stationNames'
-import { odditiesOf } from './causes'
+import { oddFactsOf } from './oddities'
 import { isStale } from './stale'
 import { meltsOf } from './melt'
 import { massOf, type PrepFacts, prepOf, recoveryOf, sampleOf } from './prep'
@@ -71,7 +71,7 @@ function weighTold(view: View, prep: PrepFacts): Told {
   if (!product?.weighing) return OPEN
   const recovery = recoveryOf(prep)
   if (!recovery.ok) return look(recovery.problem.sentence)
-  const [oddity] = odditiesOf(view, prep.id)
+  const [oddity] = oddFactsOf(view, prep.id)
   return oddity ? look(oddity.sentence) : DONE
 }
 

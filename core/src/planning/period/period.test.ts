@@ -499,9 +499,7 @@ describe('what began before the period', () => {
     const ticks = golden.entries.filter(({ kind }) => kind === 'step ticked')
     expect(ticks.length).toBeGreaterThan(20)
     for (const tick of ticks) {
-      const view = later(demo, [
-        ['struck', tick.subject, 0, { target: tick.id, reason: 'never done' } as Bodies['struck']],
-      ])
+      const view = later(demo, [['struck', tick.subject, 0, { target: tick.id, reason: 'never done' }]])
       const facts = periodAt(view, NOW) as PeriodFacts
       const open = tasks(view)
       const plan = conduct(open, facts.opened.body, facts.putOff, NOW, null, 0.0005)
