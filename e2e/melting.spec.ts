@@ -138,7 +138,9 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   await expect(page.getByTestId('block-temperature')).toHaveCount(0)
   await typed.fill('180.0')
   await typed.press('Enter')
-  await expect(page.getByText(/above where the heating should be .*: check the scale/)).toBeVisible()
+  await expect(
+    page.getByText(/180\.0 °C is kept: .* above where the heating should be .*is the scale in °F\?/),
+  ).toBeVisible()
   await typed.fill('')
 
   const wet = await demo.passUntil({ tube: 0, liquid: 0.22 }, OIL)

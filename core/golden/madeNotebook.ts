@@ -13,7 +13,6 @@ import {
   KINDS,
   type Line,
   meltOf,
-  type MeltId,
   nextId,
   type PlanFixed,
   planMelt,

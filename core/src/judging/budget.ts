@@ -168,7 +168,7 @@ function literatureRow({ against }: Measured): BudgetRow {
 function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }: HouseWords): BudgetRow {
   const most: Span = { leastC: 0, mostC: broadWidthC }
   const sentence = mayBeLate
-    ? `watching began ${c(evidence.watchedFromBelowOnsetC ?? 0)} below the onset, less than ${WATCHED_FROM_C}: it may have begun before; how much is not known`
+    ? `watching began ${watchedFrom(evidence.watchedFromBelowOnsetC ?? 0)}: it may have begun before; how much is not known`
     : 'wetness was seen before the drop that was marked; which of the two began the melting is not known'
   return row(
     'late',
@@ -176,6 +176,12 @@ function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }
     sentence,
     true,
   )
+}
+
+function watchedFrom(belowC: number): string {
+  return belowC < 0
+    ? `${c(-belowC)} above the onset that was marked`
+    : `${c(belowC)} below the onset, less than ${WATCHED_FROM_C}`
 }
 
 function solventRow(

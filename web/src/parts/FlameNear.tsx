@@ -35,7 +35,7 @@ export function FlamesMet() {
   return flames.flatMap((flame) =>
     vapours.map(({ prep, title, solvents }) => (
       <Alert key={`${flame.who} ${prep}`}>
-        {lit(flame, nowMs)} {title}: {together(solvents, flame, nowMs)}
+        {lit(flame, nowMs)} {together(solvents, flame, nowMs)} ({title})
       </Alert>
     )),
   )
@@ -84,11 +84,12 @@ function lit({ who, isOwn, fromMs, toMs }: FlameNear, nowMs: number): string {
 }
 
 function together(solvents: readonly string[], { isOwn, fromMs }: FlameNear, nowMs: number): string {
-  const what = `${capital(listed(solvents))} ${solvents.length > 1 ? 'burn' : 'burns'}`
-  if (fromMs > nowMs) return `${what}: off the heat and covered by then, or ask them to wait.`
+  const what = listed(solvents)
+  const it = solvents.length > 1 ? 'them' : 'it'
+  if (fromMs > nowMs) return `Have ${what} off the heat and covered by then, or ask them to wait.`
   return isOwn
-    ? `${what}: put the flame out, or take the flask off the heat and cover it, now.`
-    : `${what}: off the heat and covered now, and ask for the flame to be put out.`
+    ? `Put it out now, or take ${what} off the heat and cover ${it}: the vapour burns.`
+    : `Take ${what} off the heat and cover ${it} now, and ask for the flame to be put out: the vapour burns.`
 }
 
 function apart(solvents: readonly string[], { isOwn }: FlameNear): string {

@@ -55,6 +55,6 @@ function noteOf(row: RangeRow): string {
   const rate = `${fixed(row.rateCPerMin, 1)} °C/min${row.rateMeasured ? '' : ' planned'}`
   const raw = row.corrected && row.onset && row.clear ? `raw ${row.onset.text} to ${row.clear.text}` : rate
   const below = row.onsetBelow ? `, begins below ${row.onsetBelow.text}` : ''
-  const by = row.by === 'eye' ? '' : `, by ${row.by}`
+  const by = row.by === 'eye' ? '' : row.by === 'light' ? ', by light' : ', copied'
   return row.purpose === 'scouting' ? `scouting · ${raw}${below}` : `tube ${row.slot} · ${raw}${by}${below}`
 }

@@ -60,7 +60,7 @@ describe('what is asked of the steps, once', () => {
     const step = finished.steps.find(({ portions }) => portions === 'dissolve')?.id ?? ''
     const view = without(finished, step)
     const [asked] = askedOnce(view, again(view, finished))
-    expect(asked?.question).toMatch(/^A later step is ticked, and this one is not: “/)
+    expect(asked?.question).toMatch(/^Dissolve: “.*[^.:]” is not ticked, and a later step is\./)
     expect(asked?.answers.map(({ says }) => says)).toEqual(['It was done', 'It was left out'])
     for (const { line } of asked?.answers ?? []) {
       const after = more(view, [[line.kind, line.subject, line.body]])

@@ -2,6 +2,7 @@ import type { Line } from '../entry'
 import type { Step } from '../../procedures/procedure'
 import { markOfStep } from '../../procedures/procedure'
 import type { View } from '../fold'
+import { capital } from '../../words'
 import { linesOf } from '../read'
 import { isDone, type PrepFacts } from './prep'
 
@@ -40,7 +41,7 @@ function passedBy(prep: PrepFacts, step: Step): AskedOnce {
   return {
     step,
     question:
-      `A later step is ticked, and this one is not: “${words}” ${CONSEQUENCE[markOfStep(step) ?? ''] ?? ''}`.trim(),
+      `${capital(step.station)}: “${words}” is not ticked, and a later step is. ${CONSEQUENCE[markOfStep(step) ?? ''] ?? ''}`.trim(),
     answers: [
       { says: 'It was done', line: { kind: 'step ticked', subject: prep.id, body: { step: step.id } } },
       {
@@ -104,6 +105,6 @@ function textOf({ answers }: AskedOnce): string {
 function wordsOf({ text }: Step): string {
   const [sentence = text] = text.split(/(?<=[.;:]) /)
   return sentence.length <= WORDS_MOST
-    ? sentence
+    ? sentence.replace(/[.:;,]$/, '')
     : `${sentence.slice(0, sentence.lastIndexOf(' ', WORDS_MOST))} …`
 }

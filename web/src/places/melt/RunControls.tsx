@@ -95,24 +95,29 @@ function Unchecked({ melt, instrument }: { melt: MeltFacts; instrument: Instrume
   const open = notLookedAt(melt, instrument)
   if (open.length === 0) return null
   return (
-    <p className="quiet mb-0" aria-label="Not ticked before the start" role="note">
-      Begun without a tick for:{' '}
-      {open.map(({ id, name, sentence }) => (
-        <Button
-          key={id}
-          size="sm"
-          variant="link"
-          title={sentence}
-          aria-label={`Seen now: ${sentence}`}
-          onClick={() => {
-            write({ kind: 'check made', subject: melt.id, body: { check: id } })
-          }}
-        >
-          {name}
-        </Button>
-      ))}
-      Press what you have seen to.
-    </p>
+    <details className="quiet">
+      <summary>
+        Begun with {open.length === 1 ? 'one check' : `${open.length} checks`} not ticked: see to{' '}
+        {open.length === 1 ? 'it' : 'them'} now
+      </summary>
+      <ul className="plain-list mb-0">
+        {open.map(({ id, sentence }) => (
+          <li key={id}>
+            <Button
+              size="sm"
+              variant="link"
+              aria-label={`Seen now: ${sentence}`}
+              onClick={() => {
+                write({ kind: 'check made', subject: melt.id, body: { check: id } })
+              }}
+            >
+              seen
+            </Button>{' '}
+            {sentence}
+          </li>
+        ))}
+      </ul>
+    </details>
   )
 }
 

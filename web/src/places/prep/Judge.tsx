@@ -78,7 +78,15 @@ export function Judge({ prep }: StationProps) {
           <Findings judgement={judgement} />
           <Next prep={prep} judgement={judgement} onLight={setLit} />
           {prep.verdict ? (
-            <Signed verdict={prep.verdict} />
+            <>
+              <Signed verdict={prep.verdict} />
+              {!restsNoMore && prep.verdict.body.judgement.verdict !== judgement.verdict && (
+                <p className="look" role="alert">
+                  What was measured since says “{judgement.verdict}”. Strike the signature and sign again, or
+                  say on the page why it stands.
+                </p>
+              )}
+            </>
           ) : (
             <>
               <p className="quiet mt-2 mb-1">{notChecked(judgement)}</p>

@@ -46,7 +46,9 @@ describe('Dissolve', () => {
     expect(alerts()).toContainEqual(expect.stringContaining('it is grit'))
     // The demo’s period has a flame next door, and the ethanol is on the heat again.
     expect(alerts()).toContainEqual(
-      expect.stringMatching(/^A flame is lit at bench 8 until \d\d:\d\d\. Ethanol 95% burns: off the heat/),
+      expect.stringMatching(
+        /^A flame is lit at bench 8 until \d\d:\d\d\. Take ethanol 95% off the heat and cover it now/,
+      ),
     )
     await user.click(within(form).getByRole('checkbox', { name: 'cold' }))
     await user.click(within(form).getByRole('button', { name: '+ 1.0 mL' }))

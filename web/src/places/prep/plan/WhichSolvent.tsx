@@ -254,7 +254,7 @@ function SolventRow({
 /** A score by length and not by colour alone; nothing where it is not known. */
 function Score({ score, name }: { score: number | null; name: string }) {
   return (
-    <svg width="44" height="12" role="img" aria-label={name}>
+    <svg className={css.score} viewBox="0 0 44 12" role="img" aria-label={name}>
       <title>{name}</title>
       {score !== null && <path d="M0 6.5h44" stroke="var(--hair)" />}
       {score === null ? (

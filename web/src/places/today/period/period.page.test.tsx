@@ -220,14 +220,14 @@ describe('a period typed for the night', () => {
 describe('a flame next door', () => {
   test('is named beside the solvent it meets, as soon as that is on the heat', async () => {
     await today()
-    expect(screen.queryByText(/A flame is lit at bench 8 until \d\d:\d\d\. Benzil/)).toBeNull()
+    expect(screen.queryByText(/A flame is lit at bench 8 until \d\d:\d\d\. Take/)).toBeNull()
     cleanup()
     const prep = prepNamed('Benzil')
     const tick = prep.ticked.get('dissolve-in-portions')
     if (tick) strike(tick, 'back on the heat')
     await today()
     await screen.findByText(
-      /^A flame is lit at bench 8 until \d\d:\d\d\. Benzil.*: Ethanol 95% burns: off the heat and covered now, and ask/,
+      /^A flame is lit at bench 8 until \d\d:\d\d\. Take ethanol 95% off the heat.* put out: the vapour burns\. \(Benzil/,
     )
   })
 })
