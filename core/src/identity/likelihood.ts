@@ -15,6 +15,8 @@ export interface MixtureRun extends MeltingRange {
   readonly reference: Candidate
   readonly referenceClearC?: number
   readonly massFractionUnknown?: number
+  /** The clear point as the thermometer gave it, digit for digit; absent where it is held against nothing else. */
+  readonly readClear?: string
 }
 export interface RankOptions {
   readonly sigmaC: number

@@ -39,15 +39,16 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
       expectedClearC: expected.clearC,
       seenClearC: mixture.clearC,
       isSame: expected.isSame,
+      readClear: mixture.readClear,
       sd: expected.isSame ? options.undepressedSigmaC * Math.SQRT2 : options.mixtureSigmaC,
     }
   })
-  const said = mixtures.map(({ reference, expectedClearC, seenClearC, isSame, sd }) => {
+  const said = mixtures.map(({ reference, expectedClearC, seenClearC, isSame, readClear, sd }) => {
     const off = Math.abs(seenClearC - expectedClearC) / sd
     const word =
       off <= AS_EXPECTED_SD ? 'as expected' : off <= AGAINST_SD ? 'not quite as expected' : 'against it'
     const would = isSame ? 'it would melt as it does alone,' : 'it would be'
-    return `With ${nameOf(reference)} ${would} all liquid near ${expectedClearC.toFixed(0)} °C; ${seenClearC.toFixed(1)} was seen: ${word}.`
+    return `With ${nameOf(reference)} ${would} all liquid near ${expectedClearC.toFixed(0)} °C; ${seenIn(seenClearC, readClear)}: ${word}.`
   })
   return {
     id: candidate.id,
@@ -60,6 +61,14 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
     })),
     sentence: [aloneSentence(aboveLiteratureC, options.sigmaC), ...said].join(' '),
   }
+}
+
+/** What was read, and what it comes to without heating and thermometer; one number where the two agree. */
+function seenIn(clearC: number, read: string | undefined): string {
+  const comesTo = clearC.toFixed(1)
+  return read === undefined || Number(read).toFixed(1) === comesTo
+    ? `${comesTo} was seen`
+    : `${read} was read, ${comesTo} corrected and without what heating adds`
 }
 
 function aloneSentence(aboveC: number, sigmaC: number): string {

@@ -25,14 +25,25 @@ export interface Batch {
 }
 
 /**
- * Mass of crude that goes into the flask, g, to the digits the balance gave for the whole.
+ * Mass of crude that goes into the flask, g, to the digits the balance gave for the whole, or to those of what was put
+ * aside where these are more: whatever is worked out from it can be worked out from what is printed.
  *
- * @example crudeInText({ crudeText: '1.804', keptBackG: 0.025 }) // '1.779'
+ * @example crudeInText({ crudeText: '5.2', keptBackG: 0.025 }) // '5.175'
  */
 export function crudeInText({ crudeText, keptBackG }: Pick<Batch, 'crudeText' | 'keptBackG'>): string {
   if (keptBackG === 0) return crudeText
-  const decimals = (crudeText.split('.')[1] ?? '').length
+  const decimals = Math.min(
+    MOST_DECIMALS,
+    Math.max(decimalsIn(crudeText), decimalsIn(String(Number(keptBackG.toFixed(MOST_DECIMALS))))),
+  )
   return (Number(crudeText) - keptBackG).toFixed(decimals)
+}
+
+/** No balance of a bench shows more. */
+const MOST_DECIMALS = 4
+
+function decimalsIn(text: string): number {
+  return (text.split('.')[1] ?? '').length
 }
 
 /** Every solvent that is in the flask. */

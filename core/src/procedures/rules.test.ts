@@ -261,7 +261,9 @@ test('what goes in has the digits of what was weighed', () => {
     goesIn('1.804', 0.025),
     goesIn('12.40', 0.025),
     goesIn('0.1204', 0.006),
-  ]).toEqual(['1.804', '1.779', '12.38', '0.1144'])
+    // A coarse balance: what is divided by later is printed whole.
+    goesIn('5.2', 0.025),
+  ]).toEqual(['1.804', '1.779', '12.375', '0.1144', '5.175'])
 })
 
 test('95 % ethanol parts from alkanes when cold, dry ethanol mixes', () => {

@@ -78,6 +78,7 @@ export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
           ...slowRange(row),
           ...(referenceBeside ? { referenceClearC: slowRange(referenceBeside).clearC } : {}),
           massFractionUnknown: massFractionOfSample,
+          readClear: row.clear.text,
         })),
         options,
         // One that has been ground with it already may be again: a mishap is told from a fact by a repeat.

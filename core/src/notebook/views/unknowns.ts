@@ -4,6 +4,7 @@ import type { Compound } from '../../reference/shelf'
 import type { View } from '../fold'
 import { everyLineOf, firstLine, latestLine, linesOf, remember, subjectsWith } from '../read'
 import { type CompleteRow, isComplete, type MixtureFacts, mixturesOf, rowsOfSample } from './mixtures'
+import { isUnderWay, meltIdsWith, meltOf } from './melt'
 import { isStale } from './stale'
 import { platesOf } from './plates'
 import type { RangeRow } from './ranges'
@@ -103,7 +104,10 @@ export function caseStationsOf(
     plate: platesOf(view, unknown.id).length > 0,
     sign: unknown.signed !== null,
   }
-  const now = CASE_STATIONS.find((station) => station !== 'plate' && !isDone[station])
+  // Signed is done, whatever was left out on the way: that it cannot be told is a verdict too.
+  const now = unknown.signed
+    ? undefined
+    : CASE_STATIONS.find((station) => station !== 'plate' && !isDone[station])
   const stale = unknown.signed !== null && isStale(view, unknown.signed)
   return CASE_STATIONS.map((station) => ({
     station,
@@ -117,6 +121,18 @@ export function caseStationsOf(
             : 'not yet',
     reason: station === 'sign' && stale ? 'A line the verdict rests on was struck: sign again.' : null,
   }))
+}
+
+/** What is next of the mixtures: none made, one made and not melted, one that melts, or one that was unclear. */
+function mixtureText(view: View, { mixtures }: UnknownFacts): string {
+  const last = mixtures.at(-1)
+  if (!last) return 'Choose an authentic sample to grind it with.'
+  if (last.row) return 'The mixture was unclear: grind it again, or sign what can be said.'
+  const melting = meltIdsWith(view, last.sample.id).some((id) => {
+    const melt = meltOf(view, id)
+    return melt !== null && isUnderWay(melt)
+  })
+  return melting ? 'Its mixture is being melted.' : 'Melt the mixture beside both its parts.'
 }
 
 /** The next thing to do in a case, in one line; null when it is signed. */
@@ -134,7 +150,7 @@ export function nextInCase(view: View, unknown: UnknownFacts): { station: CaseSt
     case 'candidates':
       return { station: 'candidates', text: 'List what it may be.' }
     case 'mixtures':
-      return { station: 'mixtures', text: 'Choose an authentic sample to grind it with.' }
+      return { station: 'mixtures', text: mixtureText(view, unknown) }
     default:
       return { station: at.station, text: at.reason ?? 'Sign what it is, or that it cannot be told.' }
   }
