@@ -8,7 +8,7 @@ const prep = (title: string): PrepFacts => {
   if (!found) throw new Error(title)
   return found
 }
-const of = (title: string) => labelsOf(prep(title))
+const of = (title: string) => labelsOf(view, prep(title))
 
 describe('labels of a prep', () => {
   test('a finished one: its crystals with the mass they were weighed at, and nothing left to do', () => {
@@ -31,17 +31,28 @@ describe('labels of a prep', () => {
     expect(liquor?.hazards.toLowerCase()).toContain('flammable')
     expect(liquor?.notFinished).toBe('Keep until the yield is known.')
   })
+  test('dry and weighed it is not unfinished, judged or not', () => {
+    const done = { ...prep('Benzil, from benzoin'), verdict: null }
+    expect(labelsOf(view, done).find(({ what }) => what === 'crystals')?.notFinished).toBeNull()
+    const residue = labelsOf(view, done).find(({ what }) => what === 'residue')
+    expect(residue?.name).toBe('Residue of the liquor of benzil')
+    expect(residue?.mass).not.toBeNull()
+  })
   test('what was kept back is labelled with what was planned; a liquor that is gone is not', () => {
     const all = prepsOf(view)
     for (const one of all) {
-      const whats = labelsOf(one).map(({ what }) => what)
-      expect(whats.includes('mother liquor')).toBe(one.plan !== null && one.discarded === null)
+      const whats = labelsOf(view, one).map(({ what }) => what)
+      const isWeighed = one.samples.some(({ role, weighing }) => role === 'residue' && weighing !== null)
+      expect(whats.includes('residue')).toBe(isWeighed)
+      expect(whats.includes('mother liquor')).toBe(one.plan !== null && one.discarded === null && !isWeighed)
       expect(whats.includes('crude kept back')).toBe((one.plan?.body.keptBackG ?? 0) > 0)
       expect(new Set(whats).size).toBe(whats.length)
     }
     const one = prep('Second half of the benzil')
     if (!one.plan) throw new Error('It has a plan.')
     const withCrude = { ...one, plan: { ...one.plan, body: { ...one.plan.body, keptBackG: 0.0252 } } }
-    expect(labelsOf(withCrude).find(({ what }) => what === 'crude kept back')?.about).toBe('about 25 mg')
+    expect(labelsOf(view, withCrude).find(({ what }) => what === 'crude kept back')?.about).toBe(
+      'about 25 mg',
+    )
   })
 })

@@ -3,11 +3,13 @@ import type { Compound, Solvent } from '../../reference/shelf'
 import { hazardLine } from '../../reference/hazards'
 import { signalWordOf } from '../../reference/pictograms'
 import type { Weighed } from '../kinds/weighed/kind'
+import type { View } from '../fold'
+import { drynessOf } from './dryness'
 import { type PrepFacts, putAsideOf, sampleOf } from './prep'
 import { capital } from '../../words'
 
 /** What is labelled of a prep. */
-export const LABELLED = ['crystals', 'second crop', 'mother liquor', 'crude kept back'] as const
+export const LABELLED = ['crystals', 'second crop', 'mother liquor', 'residue', 'crude kept back'] as const
 export type Labelled = (typeof LABELLED)[number]
 
 /** What stands on one label. */
@@ -30,17 +32,20 @@ export interface LabelFacts {
 }
 
 /**
- * The labels of a prep, those there is something to put on: the crystals, a second crop, the liquor, the crude that
- * was kept back.
+ * The labels of a prep, those there is something to put on: the crystals, a second crop, the liquor or the residue it
+ * was evaporated to, the crude that was kept back.
  * What was not weighed carries the day of the last step that was done.
  */
-export function labelsOf(prep: PrepFacts): readonly LabelFacts[] {
+export function labelsOf(view: View, prep: PrepFacts): readonly LabelFacts[] {
   const { compound } = prep.opened.body
   const plan = prep.plan?.body
   const product = sampleOf(prep, 'product')
   const second = sampleOf(prep, 'second crop')
   const solvents = plan ? [plan.solvent, ...(plan.pair ? [plan.pair.solvent] : [])] : []
-  const unfinished = prep.verdict ? null : leftAt(prep)
+  // Dry and weighed it keeps: it is finished at the bench, judged or not.
+  const isKept = product?.weighing != null && drynessOf(view, prep).isDry
+  const unfinished = prep.verdict || isKept ? null : leftAt(prep)
+  const residue = sampleOf(prep, 'residue')
   const author = prep.opened.author
   const lastMs = Math.max(
     prep.opened.at,
@@ -80,7 +85,16 @@ export function labelsOf(prep: PrepFacts): readonly LabelFacts[] {
         notFinished: unfinished,
       }),
     )
-  if (plan && !prep.discarded)
+  if (residue?.weighing)
+    labels.push(
+      of('residue', `Residue of the liquor of ${title}`, {
+        mass: residue.weighing.body,
+        atMs: residue.weighing.at,
+        author: residue.weighing.author,
+        notFinished: `Product and impurity, and what solvent is left: not ${title}.`,
+      }),
+    )
+  else if (plan && !prep.discarded)
     labels.push(
       of('mother liquor', `Mother liquor of ${title} in ${solvents.map(({ name }) => name).join(' and ')}`, {
         hazards: hazardLine(together(compound, solvents)),

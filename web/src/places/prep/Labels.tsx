@@ -16,7 +16,8 @@ type Layout = 'sheet' | 'single'
 /** Labels of a prep: what is in the vial, how much, since when, whose, its hazards, and how it is left. */
 export function Labels() {
   const { prep: id = '' } = useParams()
-  const prep = useNotebook(({ view }) => prepOf(view, id as PrepId))
+  const view = useNotebook((state) => state.view)
+  const prep = prepOf(view, id as PrepId)
   const notebook = useNotebook((state) => state.notebook)
   const [layout, setLayout] = useState<Layout>('sheet')
   const [copies, setCopies] = useState<Readonly<Partial<Record<Labelled, number>>>>({})
@@ -30,7 +31,7 @@ export function Labels() {
         </p>
       </>
     )
-  const labels = labelsOf(prep)
+  const labels = labelsOf(view, prep)
   const of = (what: Labelled) => copies[what] ?? 1
   const sheet = labels.flatMap((label) => Array.from({ length: of(label.what) }, () => label))
   const address = `${location.origin}${back}`
