@@ -14,6 +14,8 @@ export function needsEyes(
   { phase, probe, tubes }: Pick<BlockReading, 'phase' | 'probe' | 'tubes'>,
 ): boolean {
   if (phase !== 'ramping' && phase !== 'heating') return false
+  // Nothing melts that is not in: a block that cools to its start may be hurried.
+  if (tubes.length > 0 && tubes.every(({ look }) => look === 'not in')) return false
   return (
     isAnythingSeen(tubes) || (purpose !== 'scouting' && probe.value >= window.watchFromC - BEFORE_WINDOW_C)
   )

@@ -4,6 +4,7 @@ import {
   dueS,
   hasCome,
   isOver,
+  LATELY_S,
   mustSlowDown,
   type PassUntil,
   requireWithin,
@@ -155,6 +156,7 @@ export async function openBench(
 
   function take(run: Run, reading: BlockReading | null): void {
     run.last = reading
+    if (reading) run.lately = [...run.lately, reading.probe.value].slice(-LATELY_S)
     if (reading && run.recorded) run.unwritten.push(reading)
   }
 

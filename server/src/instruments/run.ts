@@ -39,6 +39,8 @@ export interface Run {
   simulated: BlockState | null
   sample: number
   last: BlockReading | null
+  /** What its probe read lately, second by second, the latest last, °C. */
+  lately: readonly number[]
   /** How often the dial was turned: the next turn of the plan is the one after. */
   turns: number
   /** Where instrument time and wall time last met, and how fast it has passed since. */
@@ -135,7 +137,45 @@ const SLOW_DOWN_BEFORE_C = 0.5
  * when there is or may soon be something to be seen.
  */
 export function mustSlowDown(run: Run, reading: BlockReading): boolean {
-  return reading.phase === 'holding' || isTurnDue(run, reading.probe.value) || needsEyes(run.planned, reading)
+  return (
+    reading.phase === 'holding' ||
+    isTurnDue(run, reading.probe.value) ||
+    isForHands(run, reading) ||
+    needsEyes(run.planned, reading) ||
+    // A thermometer read by eye is read once a minute, however fast its time passes.
+    (!run.recorded && run.sample - run.anchor.atS >= READ_EVERY_S)
+  )
+}
+
+/** A thermometer read by eye wants to be read so often, s. */
+const READ_EVERY_S = 60
+/** A block heated fast runs on for about so long after it is turned down, min. */
+const RUNS_ON_MIN = 1
+/** Tubes go in this near the start, °C. */
+const TUBES_WITHIN_C = 3
+/** The rate is told from so many seconds. */
+export const LATELY_S = 20
+
+/**
+ * Whether a dial or a flame wants hands before anything melts: to be turned down so that it does not run past the start,
+ * and the tubes to go in where it has come near, from below or cooling from above.
+ */
+function isForHands(
+  { planned: { heating, window, conventions }, lately, last }: Run,
+  { tubes }: BlockReading,
+): boolean {
+  if (heating.by === 'ramp' || !last) return false
+  const before = lately[0]
+  const nowC = last.probe.value
+  const rateCPerMin =
+    before === undefined || lately.length < 2 ? 0 : (60 * (nowC - before)) / (lately.length - 1)
+  const { startC } = window
+  const runsPast =
+    heating.by === 'hand' &&
+    rateCPerMin > conventions.meltRate.max &&
+    nowC + rateCPerMin * RUNS_ON_MIN >= startC - TUBES_WITHIN_C
+  const wantsTubes = tubes.every(({ look }) => look === 'not in') && Math.abs(nowC - startC) <= TUBES_WITHIN_C
+  return runsPast || wantsTubes
 }
 
 function isTurnDue({ planned: { heating }, turns }: Run, probeC: number): boolean {

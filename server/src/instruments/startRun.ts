@@ -120,6 +120,7 @@ export function beginRun(
     flushedAt: atMs,
     heardClockMs: atMs,
     doneSinceS: null,
+    lately: [],
   }
 }
 
