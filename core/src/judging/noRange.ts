@@ -13,6 +13,7 @@ export const NO_RANGE_REASONS = [
   'the clear point was missed',
   'the tube broke or came out',
   'it melted as it went in',
+  'stopped by choice',
 ] as const
 export type NoRangeReason = (typeof NO_RANGE_REASONS)[number]
 
@@ -156,6 +157,11 @@ function told(
         next: [further],
       }
     }
+    case 'stopped by choice':
+      return {
+        sentence: `stopped by choice at ${c(stopC)} °C at the latest: nothing is known of its range`,
+        next: [again],
+      }
     case 'the onset was missed':
     case 'the clear point was missed':
     case 'the tube broke or came out':

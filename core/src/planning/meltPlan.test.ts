@@ -110,6 +110,30 @@ describe('rates from instrument time', () => {
     expect(liveRate(view, { ...melt, run: null }, heard)).toBeNull()
     expect(liveRate(view, melt, [])).toBeNull()
   })
+  test('live, another heating shows within half a minute, and what is steady is told from a whole one', () => {
+    const last = readings.lastSample
+    const at = (rateAt: (s: number) => number) => {
+      let c = 50
+      return Array.from({ length: 60 }, (_, i) => {
+        c += rateAt(i) / 60
+        return [last + i + 1, c] as const
+      })
+    }
+    expect(
+      liveRate(
+        view,
+        melt,
+        at((s) => (s < 30 ? 18 : 2)),
+      ),
+    ).toBeCloseTo(2, 0)
+    expect(
+      liveRate(
+        view,
+        melt,
+        at(() => 1),
+      ),
+    ).toBeCloseTo(1, 2)
+  })
 })
 
 describe('what a watcher is told', () => {

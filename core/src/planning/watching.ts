@@ -70,10 +70,19 @@ export function liveRate(
     const value = readings.probeC.get(s)
     if (value !== undefined) merged.set(s, value)
   }
-  return rateOf(
-    [...merged.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const),
-    1,
-  )
+  return newestRate([...merged.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const))
+}
+
+/** A rate that changed by more than a tenth of a degree in half a minute can feign is told from that half minute. */
+const CHANGED_BY_C_PER_MIN = 0.6
+const CHANGED_BY_PART = 0.25
+
+/** Steady over a minute where it is steady; of the last half minute as soon as that tells of another heating. */
+function newestRate(samples: readonly (readonly [number, number])[]): number | null {
+  const [minute, half] = [rateOf(samples, 1), rateOf(samples, 0.5)]
+  if (minute === null || half === null) return minute
+  const byCPerMin = Math.abs(half - minute)
+  return byCPerMin > Math.max(CHANGED_BY_C_PER_MIN, CHANGED_BY_PART * Math.abs(half)) ? half : minute
 }
 
 /** A rate by eye needs a longer look back: readings come once a minute or so. */

@@ -105,10 +105,11 @@ export function caseStationsOf(
     sign: unknown.signed !== null,
   }
   // Signed is done, whatever was left out on the way: that it cannot be told is a verdict too.
-  const now = unknown.signed
-    ? undefined
-    : CASE_STATIONS.find((station) => station !== 'plate' && !isDone[station])
   const stale = unknown.signed !== null && isStale(view, unknown.signed)
+  const now =
+    unknown.signed && !stale
+      ? undefined
+      : CASE_STATIONS.find((station) => station !== 'plate' && !isDone[station])
   return CASE_STATIONS.map((station) => ({
     station,
     state:

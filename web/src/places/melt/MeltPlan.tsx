@@ -67,8 +67,16 @@ export function MeltPlan({
   const view = useNotebook((state) => state.view)
   const { states } = useInstruments()
   const instruments = shelf?.instruments ?? []
-  const [chosen, setChosen] = useState(() => on ?? remembered(KEY))
-  const instrument = instruments.find(({ id }) => id === chosen) ?? instruments[0]
+  const [chosen, setChosen] = useState<string | null>(on ?? null)
+  // What is chosen here stands; else the one used last, if it takes every tube that waits for this melt.
+  const takesAll = ({ character }: Instrument) => character.slots >= rack.length
+  const last = instruments.find(({ id }) => id === remembered(KEY))
+  const instrument =
+    instruments.find(({ id }) => id === chosen) ??
+    (last && takesAll(last) ? last : undefined) ??
+    instruments.find(takesAll) ??
+    last ??
+    instruments[0]
   /** A set taken for this melt alone. */
   const [taken, setTaken] = useState<Conventions | null>(null)
   const samples = samplesNamed(view)
