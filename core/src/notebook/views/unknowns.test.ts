@@ -49,7 +49,7 @@ function signed(): View {
         subject: unknown.id,
         body,
         at: golden.nowMs,
-      } as RawEntry,
+      },
     ],
     demo,
   )
