@@ -3,7 +3,7 @@ import { latestLine, linesOf, remember } from '../notebook/read'
 import type { Heating } from '../heating/heatingPlan'
 import { modelledC } from '../heating/dial'
 import type { View } from '../notebook/fold'
-import { readingsOf } from '../notebook/views/melt'
+import { readingsOf } from '../notebook/views/readings'
 
 /** A point of a heating curve. */
 export type CurvePoint = readonly [minutes: number, temperatureC: number]

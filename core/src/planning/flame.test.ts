@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
+import { BENCH_SHELF } from '../../golden/benchShelf'
 import {
   type Bodies,
   burningSolventsOf,
@@ -12,7 +13,6 @@ import {
   prepOf,
   type PrepId,
   SCHOOLS,
-  type Shelf,
   SIMULATED_INSTRUMENTS,
   tasksOf,
   vapoursNear,
@@ -22,14 +22,7 @@ const MINUTE_MS = 60_000
 const NOW = golden.nowMs
 const BENZIL = '0a5a1c7e-0000-4000-8000-000000000171' as PrepId
 const ADIPIC = '0a5a1c7e-0000-4000-8000-000000000111' as PrepId
-const shelf: Shelf = {
-  compounds: [],
-  solvents: [],
-  solubilities: [],
-  instruments: SIMULATED_INSTRUMENTS,
-  houseRules: SCHOOLS,
-  procedures: [],
-}
+const shelf = BENCH_SHELF
 /** The demo as it stood so many minutes ago. */
 const ago = (min: number) => fold(golden.entries.filter(({ at }) => at <= NOW - min * MINUTE_MS))
 const benzilIn = (view: ReturnType<typeof ago>) => {

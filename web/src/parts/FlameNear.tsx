@@ -86,10 +86,10 @@ function lit({ who, isOwn, fromMs, toMs }: FlameNear, nowMs: number): string {
 function together(solvents: readonly string[], { isOwn, fromMs }: FlameNear, nowMs: number): string {
   const what = listed(solvents)
   const it = solvents.length > 1 ? 'them' : 'it'
-  if (fromMs > nowMs) return `Have ${what} off the heat and covered by then, or ask them to wait.`
+  if (fromMs > nowMs) return `Have ${what} off the heat and loosely covered by then, or ask them to wait.`
   return isOwn
-    ? `Put it out now, or take ${what} off the heat and cover ${it}: the vapour burns.`
-    : `Take ${what} off the heat and cover ${it} now, and ask for the flame to be put out: the vapour burns.`
+    ? `Put it out now, or take ${what} off the heat and cover ${it} loosely: the vapour burns.`
+    : `Take ${what} off the heat and cover ${it} loosely now, and ask for the flame to be put out: the vapour burns.`
 }
 
 function apart(solvents: readonly string[], { isOwn }: FlameNear): string {

@@ -70,7 +70,7 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
   if (state === 'grit')
     return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it. Oily drops are not grit: they want more hot solvent.'
   if (state === 'dissolving' && isUnchanged)
-    return `Two portions changed nothing, but ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in: solid is still to be expected, and is not yet grit. Is it hot enough, and swirled? Then go on in portions.`
+    return `Two portions changed nothing, but only ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in. Solid is still to be expected: it is not grit yet. Check that it is hot enough, swirl it, and go on in portions.`
   if (past !== null)
     return `Past the plan by ${past.toFixed(1)} mL. ${keepsBack(plan, past)}: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
   if (

@@ -7,7 +7,8 @@ import { CORE_VERSION } from '../../version'
 import type { DialLearned } from '../kinds/dial-learned/kind'
 import type { View } from '../fold'
 import { heatingsOf } from './instruments'
-import { type MeltFacts, meltsOf, readingsOf } from './melt'
+import { type MeltFacts, meltsOf } from './melt'
+import { readingsOf } from './readings'
 
 /** What would be learned from the heatings logged so far. */
 export function learnDial(view: View, instrument: InstrumentId): Result<DialLearned> {

@@ -10,7 +10,8 @@ import type { Heated } from '../../heating/heatingShare'
 import type { View } from '../fold'
 import { firstLine, remember } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { type Mark, markOf, type MeltFacts, meltOf, meltsOf, rateBetween, readingsOf } from './melt'
+import { type Mark, markOf, type MeltFacts, meltOf, meltsOf } from './melt'
+import { rateBetween, readingsOf } from './readings'
 
 /** Both ends corrected by the calibration the run was planned with. */
 export interface CorrectedRange extends MeltingRange {

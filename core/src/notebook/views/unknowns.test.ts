@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
+import { BENCH_SHELF } from '../../../golden/benchShelf'
 import {
   type Bodies,
   caseStationsOf,
@@ -11,8 +12,6 @@ import {
   periodAt,
   type RawEntry,
   SCHOOLS,
-  type Shelf,
-  SIMULATED_INSTRUMENTS,
   tasksOf,
   type UnknownFacts,
   unknownsOf,
@@ -23,14 +22,7 @@ const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]
 const open = (view: View) =>
   unknownsOf(view).find(({ opened }) => opened.body.code === 'K-14') as UnknownFacts
-const shelf: Shelf = {
-  compounds: [],
-  solvents: [],
-  solubilities: [],
-  instruments: SIMULATED_INSTRUMENTS,
-  houseRules: SCHOOLS,
-  procedures: [],
-}
+const shelf = BENCH_SHELF
 const signedBody = golden.entries.find(({ kind }) => kind === 'unknown signed')
   ?.body as Bodies['unknown signed']
 

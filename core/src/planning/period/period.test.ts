@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { golden } from '../../../golden/contract'
+import { BENCH_SHELF } from '../../../golden/benchShelf'
 import { copiesOf } from '../../../golden/copies'
 import {
   atHand,
@@ -26,7 +27,6 @@ import {
   prepsOf,
   type RawEntry,
   SCHOOLS,
-  type Shelf,
   SIMULATED_INSTRUMENTS,
   type TaskSetAside,
   tasksOf,
@@ -40,14 +40,7 @@ const NOW = golden.nowMs
 const BENZIL = '0a5a1c7e-0000-4000-8000-000000000171' as PrepId
 const ADIPIC = '0a5a1c7e-0000-4000-8000-000000000111' as PrepId
 const K14 = '0a5a1c7e-0000-4000-8000-000000000140'
-const shelf: Shelf = {
-  compounds: [],
-  solvents: [],
-  solubilities: [],
-  instruments: SIMULATED_INSTRUMENTS,
-  houseRules: SCHOOLS,
-  procedures: [],
-}
+const shelf = BENCH_SHELF
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]
 let last: EntryId | null = null

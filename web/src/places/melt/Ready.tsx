@@ -73,7 +73,7 @@ export function Ready({
               <Confirm
                 key={feed}
                 offer={says}
-                question="That range is more than this instrument and its thermometer take. Begin all the same, and stop in time?"
+                question="That range is more than this instrument and its thermometer take. Begin only if you stop well before the end of the scale, and whoever is in charge agrees. Begin?"
                 onYes={() => {
                   run.start(feed)
                 }}

@@ -47,7 +47,7 @@ describe('Dissolve', () => {
     // The demo’s period has a flame next door, and the ethanol is on the heat again.
     expect(alerts()).toContainEqual(
       expect.stringMatching(
-        /^A flame is lit at bench 8 until \d\d:\d\d\. Take ethanol 95% off the heat and cover it now/,
+        /^A flame is lit at bench 8 until \d\d:\d\d\. Take ethanol 95% off the heat and cover it loosely now/,
       ),
     )
     await user.click(within(form).getByRole('checkbox', { name: 'cold' }))
@@ -67,7 +67,7 @@ describe('Dissolve', () => {
       await user.click(within(form).getByRole('button', { name: 'no change' }))
     }
     expect(alerts()).toContainEqual(
-      expect.stringMatching(/Two portions changed nothing, but 2\.5 of about 3\.\d mL are in/),
+      expect.stringMatching(/Two portions changed nothing, but only 2\.5 of about 3\.\d mL are in/),
     )
   })
   test('what is left to the plan is one press, and so is what wets the crude before the heat', async () => {

@@ -141,8 +141,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           )}
           {plan?.isAgainstFlame && (
             <p className="look mb-1" role="alert">
-              What runs cannot wait for the flame to be out: the plan goes on without it. Settle it with them
-              first.
+              What is running cannot wait until the flame is out, so this plan leaves the flame out of
+              account. Speak with that bench first.
             </p>
           )}
         </Told>
