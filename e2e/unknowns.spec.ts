@@ -126,7 +126,7 @@ test('an unknown whose compound is not listed ends in “not on the list”', as
   await page.getByRole('combobox', { name: 'add a candidate' }).fill('1-naphthol')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('alert')).toHaveText('1-naphthol stands on the list already.')
-  await page.getByRole('button', { name: 'Seal an answer (instructor)' }).click()
+  await page.getByRole('button', { name: 'Seal an answer (whoever hands it out)' }).click()
   await page.getByLabel('what it is').fill('benzil')
   await page.getByRole('button', { name: 'Seal it' }).click()
   await expect(page.getByText(/An answer is sealed on the server/)).toBeVisible()

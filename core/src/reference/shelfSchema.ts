@@ -67,5 +67,25 @@ export function shelfRefusal(sort: OwnSort, body: unknown): string | null {
     convert: false,
     errors: { wrap: { label: '“”' } },
   })
-  return error ? sentence(error) : null
+  return error ? refusedAs(error) : null
+}
+
+/** What a person calls what is missing. */
+const CALLED: Readonly<Record<string, string>> = {
+  molarMassGPerMol: 'the molar mass: give it, a formula or a structure (SMILES)',
+  meltLowC: 'where it begins to melt, °C',
+  meltHighC: 'where it has melted, °C',
+  meltConfidence: 'how sure the melting range is: high, medium or low',
+  densityGPerML20: 'the density at 20 °C, g/mL',
+  boilingPointC: 'the boiling point, °C',
+  waterMiscible: 'whether it mixes with water: full, partial or no',
+  gPer100ML: 'how much dissolves, g in 100 mL',
+  temperatureC: 'the temperature, °C',
+}
+
+function refusedAs(error: Joi.ValidationError): string {
+  const [detail] = error.details
+  if (detail?.type !== 'any.required') return sentence(error)
+  const key = String(detail.context?.key ?? '')
+  return `Missing: ${CALLED[key] ?? key}.`
 }

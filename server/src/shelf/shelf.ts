@@ -172,10 +172,11 @@ async function finisher(
 ): Promise<{ finish: (raw: unknown) => Finished }> {
   const structureOf =
     sort === 'compound' ? (await import('@ivory-crystal/core/structures')).structureOf : null
+  const readFormula = sort === 'compound' ? (await import('@ivory-crystal/core/formula')).readFormula : null
   const onShelf = (of: string, id: string) => isOn(newest.get(shelfKey(of, id)))
   return {
     finish(raw) {
-      const completed = structureOf ? withStructure(raw, structureOf) : { body: raw }
+      const completed = structureOf && readFormula ? withMass(raw, structureOf, readFormula) : { body: raw }
       if ('sentence' in completed) return completed
       const sentence = unstorable(completed.body) ?? shelfRefusal(sort, completed.body)
       if (sentence) return { sentence }
@@ -199,12 +200,23 @@ function isSimulated(row: ShelfRow | undefined): boolean {
 
 const MASS_WITHIN_GPERMOL = 0.05
 
-function withStructure(
+interface Weighed {
+  readonly formula: string
+  readonly molarMassGPerMol: number
+}
+
+function withMass(
   raw: unknown,
-  structureOf: (smiles: string) => { formula: string; molarMassGPerMol: number },
+  structureOf: (smiles: string) => Weighed,
+  readFormula: (typed: string) => Weighed | null,
 ): Finished {
   const body = raw as Partial<Compound> | null
-  if (typeof body?.smiles !== 'string' || body.smiles === '') return { body: raw }
+  if (typeof body?.smiles !== 'string' || body.smiles === '') {
+    const read = typeof body?.formula === 'string' ? readFormula(body.formula) : null
+    return read && body?.molarMassGPerMol === undefined
+      ? { body: { ...body, molarMassGPerMol: read.molarMassGPerMol } }
+      : { body: raw }
+  }
   try {
     const { formula, molarMassGPerMol } = structureOf(body.smiles)
     const given = body.molarMassGPerMol

@@ -1,26 +1,26 @@
-import { type ReactNode, useId } from 'react'
+import { type ReactNode, useId, useState } from 'react'
+import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Compound, Shelf } from '@ivory-crystal/core'
+import { type Compound, compoundCalled, type Shelf } from '@ivory-crystal/core'
 import { useNotebook } from '../ledger/notebook'
+import { CompoundAdd } from './CompoundAdd'
+import { NamesNear } from './NamesNear'
 
-/** A compound of the shelf by its name or another name of it; null while what is typed is none. */
+/** A compound of the shelf by its name, another name, registry number or formula; null while what is typed is none. */
 export function compoundNamed(shelf: Pick<Shelf, 'compounds'> | null, typed: string): Compound | null {
-  const wanted = typed.trim().toLowerCase()
-  if (wanted === '') return null
-  return (
-    shelf?.compounds.find(
-      ({ name, synonyms }) =>
-        name.toLowerCase() === wanted || synonyms.some((word) => word.toLowerCase() === wanted),
-    ) ?? null
-  )
+  return shelf ? compoundCalled(shelf.compounds, typed) : null
 }
 
-/** Names a compound of the shelf, with the shelf's names offered while typing. */
+/**
+ * Names a compound of the shelf, with the shelf's names offered while typing, like ones where none fits, and where it
+ * may, a place to put a new one on the shelf.
+ */
 export function CompoundField({
   label,
   value,
   help,
   invalid = false,
+  isAddable = false,
   onChange,
 }: {
   label: string
@@ -28,10 +28,20 @@ export function CompoundField({
   help?: ReactNode
   /** The help then says what is wrong. */
   invalid?: boolean | 'alert'
+  /** A compound that the shelf does not have may be put there here. */
+  isAddable?: boolean
   onChange: (value: string) => void
 }) {
   const id = useId()
   const shelf = useNotebook((state) => state.shelf)
+  const [isTyping, setTyping] = useState(false)
+  const [adding, setAdding] = useState<string | null>(null)
+  const compound = compoundNamed(shelf, value)
+  const wanted = value.trim().toLowerCase()
+  const isOffered =
+    isTyping && (shelf?.compounds ?? []).some(({ name }) => name.toLowerCase().includes(wanted))
+  const isUnknown = wanted.length > 1 && shelf !== null && !compound && !isOffered
+  const isOtherName = compound !== null && compound.name.toLowerCase() !== wanted
   return (
     <div>
       <Form.Label htmlFor={id}>{label}</Form.Label>
@@ -42,6 +52,12 @@ export function CompoundField({
         value={value}
         isInvalid={invalid !== false}
         aria-describedby={help === undefined ? undefined : `${id}-help`}
+        onFocus={() => {
+          setTyping(true)
+        }}
+        onBlur={() => {
+          setTyping(false)
+        }}
         onChange={(event) => {
           onChange(event.target.value)
         }}
@@ -59,6 +75,28 @@ export function CompoundField({
         >
           {help}
         </div>
+      )}
+      {isOtherName && <div className="form-text">taken as {compound.name}</div>}
+      {isUnknown && <NamesNear typed={value} onTake={onChange} />}
+      {isUnknown && isAddable && adding === null && (
+        <Button
+          size="sm"
+          variant="link"
+          className="p-0"
+          onClick={() => {
+            setAdding(value)
+          }}
+        >
+          Put “{value.trim()}” on the shelf
+        </Button>
+      )}
+      {isUnknown && isAddable && adding !== null && (
+        <CompoundAdd
+          name={value}
+          onAdded={() => {
+            setAdding(null)
+          }}
+        />
       )}
     </div>
   )

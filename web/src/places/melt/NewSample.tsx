@@ -60,7 +60,7 @@ export function NewSample({
     <fieldset className="mt-2">
       <legend className="h3">A new {sort === 'authentic' ? 'authentic sample' : sort}</legend>
       <div className="row-of align-items-end">
-        {sort === 'authentic' && <CompoundField label="of" {...form.of('text')} />}
+        {sort === 'authentic' && <CompoundField label="of" isAddable {...form.of('text')} />}
         {sort === 'unknown' && (
           <div>
             <Form.Label htmlFor="unknown-code">code</Form.Label>
@@ -128,7 +128,7 @@ function sampleLine(
       return compound
         ? comesTo(named(`Authentic ${compound.name}`, { compound, of: [] }))
         : wrong(
-            `The shelf knows no “${text.trim()}”. Put it on the shelf first, with its melting range.`,
+            `No compound of the shelf is called “${text.trim()}”. It can be put there beside the field.`,
             'text',
           )
     }

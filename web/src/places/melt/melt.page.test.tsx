@@ -147,7 +147,7 @@ describe('samples no prep made', () => {
     await user.click(press('an authentic one'))
     await user.type(screen.getByRole('combobox', { name: 'of' }), 'sugar')
     await user.click(press('Name it'))
-    screen.getByText(/The shelf knows no “sugar”/)
+    screen.getByText(/No compound of the shelf is called “sugar”/)
     await user.clear(screen.getByRole('combobox', { name: 'of' }))
     await user.type(screen.getByRole('combobox', { name: 'of' }), 'benzoin')
     await user.click(press('Name it'))

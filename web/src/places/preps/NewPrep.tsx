@@ -22,7 +22,7 @@ export function NewPrep() {
       return wrong(
         name.trim() === ''
           ? 'What is to be purified?'
-          : `“${name}” is not on the shelf. Look at the Shelf for the names there.`,
+          : `No compound of the shelf is called “${name.trim()}”. It can be put there below.`,
         'name',
       )
     },
@@ -44,6 +44,7 @@ export function NewPrep() {
           label="what is to be purified"
           {...form.of('name')}
           invalid={said === null ? false : 'alert'}
+          isAddable
           help={
             said ??
             (compound && closed.includes(compound.id)

@@ -4,7 +4,8 @@ import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'
 import type { Compound } from '@ivory-crystal/core'
 import { Structure } from '../../parts/Structure'
-import { cellsOf, rowOf, shortNameOf } from './columns'
+import { cellsOf, rowOf } from './columns'
+import { shortNameOf } from '../../parts/shortName'
 import { Choice, Field } from '../../parts/Field'
 
 const EMPTY = { meltConfidence: 'low', behaviour: 'melts', source: '' }
@@ -58,7 +59,7 @@ export function CompoundForm({
         label="structure (SMILES)"
         value={of('smiles')}
         onChange={set('smiles')}
-        help="gives formula and molar mass; without one, type both"
+        help="gives formula and molar mass; without one, type the formula"
       />
       {of('smiles') !== '' && (
         <Structure smiles={of('smiles')} name={of('name') || 'this compound'} width={260} height={120} />

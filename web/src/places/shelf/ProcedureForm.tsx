@@ -4,7 +4,7 @@ import { SaidWrong } from '../../parts/InlineField'
 import css from './ProcedureForm.module.css'
 import Button from 'react-bootstrap/Button'
 import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory-crystal/core'
-import { shortNameOf } from './columns'
+import { shortNameOf } from '../../parts/shortName'
 import { Choice, Field } from '../../parts/Field'
 
 const STATIONS = ['dissolve', 'crystallize', 'collect', 'weigh'] as const

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { Compound, Shelf, ShelfReport } from '@ivory-crystal/core'
-import { cellsOf, COLUMNS, rowOf, shortNameOf } from './columns'
+import { cellsOf, COLUMNS, rowOf } from './columns'
+import { shortNameOf } from '../../parts/shortName'
 import { csvOf } from '../../format/csv'
 import { matches, readSearch } from './search'
 

@@ -14,6 +14,7 @@ import { useNotebook, write } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
 import { isMeasured } from '../prep/Findings'
 import { RepeatsTable } from '../melt/RepeatsTable'
+import { SealAnswer } from './SealAnswer'
 
 /** A fast run for a rough value, then a careful one from what it found. */
 export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
@@ -78,7 +79,8 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         <Alone unknown={unknown} />
       </section>
       <aside>
-        <h3>Every tube of it</h3>
+        {unknown.rows.length === 0 && <SealAnswer unknown={unknown} />}
+        <h3 className={unknown.rows.length === 0 ? 'mt-4' : ''}>Every tube of it</h3>
         {unknown.rows.length === 0 && (
           <p className="mt-1 quiet">
             None melted yet. A case goes on like this: the scouting run, a careful run, the list of what it

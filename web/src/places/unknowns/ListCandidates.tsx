@@ -29,7 +29,7 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
       const compound = compoundNamed(shelf, name)
       if (!compound)
         return wrong(
-          `The shelf knows no “${name.trim()}”. Put it on the shelf first, with its melting range.`,
+          `No compound of the shelf is called “${name.trim()}”. It can be put there below.`,
           'name',
         )
       if (listed.some(({ id }) => id === compound.id))
@@ -58,7 +58,8 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
               label="add a candidate"
               {...form.of('name')}
               invalid={form.said === null ? false : 'alert'}
-              help={form.said ?? 'by its name or another name of it'}
+              help={form.said ?? 'by any of its names'}
+              isAddable
             />
           </div>
           <Button type="submit" variant="outline-primary" style={{ marginTop: 23 }}>

@@ -17,7 +17,7 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
     start: { name: '', purity: '98' },
     make({ name, purity }) {
       const compound = compoundNamed(shelf, name)
-      if (!compound) return wrong(`The shelf knows no “${name.trim()}”.`, 'name')
+      if (!compound) return wrong(`No compound of the shelf is called “${name.trim()}”.`, 'name')
       const percent = readReading(purity, 'The purity')
       if (!percent.ok) return wrong(percent.problem.sentence, 'purity')
       if (percent.value.value < 50 || percent.value.value > 100)
@@ -43,7 +43,7 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
       <p className="mt-1 mb-1">
         {unknown.sealed
           ? 'An answer is sealed on the server; it opens once you have signed. A simulated tube of this unknown holds it.'
-          : 'None. Whoever hands the unknown out may seal one for self-checking; a simulated instrument needs it, to have something to melt.'}
+          : 'None yet. A simulated instrument needs one, or it has nothing to melt: seal it before you pack a tube for one. A real instrument needs none. It stays hidden until you have signed.'}
       </p>
       {unknown.sealed ? null : !isOpen ? (
         <Button
@@ -53,11 +53,11 @@ export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
             setOpen(true)
           }}
         >
-          Seal an answer (instructor)
+          Seal an answer (whoever hands it out)
         </Button>
       ) : (
         <form aria-label="Seal an answer" noValidate onSubmit={form.onSubmit}>
-          <CompoundField label="what it is" {...form.of('name')} />
+          <CompoundField label="what it is" isAddable {...form.of('name')} />
           <div className="row-of align-items-end mt-2">
             <Field label="purity, mol %" width={110} {...form.of('purity')} />
             <Button type="submit" variant="outline-primary" disabled={form.busy}>

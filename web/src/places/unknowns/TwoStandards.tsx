@@ -91,12 +91,12 @@ function NewStandard() {
       const compound = compoundNamed(shelf, name)
       return compound
         ? comesTo(authenticAtHand(newSubject, compound).lines)
-        : wrong(`The shelf knows no “${name.trim()}”.`, 'name')
+        : wrong(`No compound of the shelf is called “${name.trim()}”.`, 'name')
     },
   })
   return (
     <form className="row-of align-items-end" aria-label="Name a standard" onSubmit={form.onSubmit}>
-      <CompoundField label="or name another at hand" {...form.of('name')} />
+      <CompoundField label="or name another at hand" isAddable {...form.of('name')} />
       <Button
         type="submit"
         variant="outline-primary"

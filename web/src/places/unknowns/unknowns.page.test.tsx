@@ -180,10 +180,10 @@ describe('what it may be', () => {
     })
     const fresh = () => unknownOf(useNotebook.getState().view, made.id) as UnknownFacts
     const user = showCase(fresh(), 'candidates')
-    await user.click(press('Seal an answer (instructor)'))
+    await user.click(press('Seal an answer (whoever hands it out)'))
     await user.type(screen.getByLabelText('what it is'), 'unobtainium')
     await user.click(press('Seal it'))
-    screen.getByText('The shelf knows no “unobtainium”.')
+    screen.getByText('No compound of the shelf is called “unobtainium”.')
     await user.clear(screen.getByLabelText('what it is'))
     await user.type(screen.getByLabelText('what it is'), 'glutaric acid')
     await user.clear(screen.getByLabelText('purity, mol %'))

@@ -72,6 +72,7 @@ export function PlanInputs({
         label="impurity, if known"
         value={draft.impurity}
         invalid={draft.impurity !== '' && !impurity}
+        isAddable
         help={
           draft.impurity !== '' && !impurity
             ? 'not on the shelf; leave it empty if it has no name there'

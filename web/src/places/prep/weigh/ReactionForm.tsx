@@ -2,20 +2,29 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type PrepFacts, readReading } from '@ivory-crystal/core'
 import { fixed } from '../../../format/format'
-import { CompoundField, compoundNamed } from '../../../parts/CompoundField'
-import { InlineField, Refusal } from '../../../parts/InlineField'
+import { CompoundField } from '../../../parts/CompoundField'
+import { Field } from '../../../parts/Field'
+import { InlineField, SaidWrong } from '../../../parts/InlineField'
+import { useSubstance } from '../../../parts/useSubstance'
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'
-import { strike, useNotebook } from '../../../ledger/notebook'
+import { strike } from '../../../ledger/notebook'
 
 /** The reaction the crude came from, for a percent yield: limiting reagent, its mass, molecules of product each. */
 export function ReactionForm({ prep }: { prep: PrepFacts }) {
-  const shelf = useNotebook((state) => state.shelf)
   const [open, setOpen] = useState(false)
+  const [asked, setAsked] = useState({ name: '', formula: '' })
+  const { substance, isNamed } = useSubstance(asked.name, asked.formula)
   const form = useLines({
-    start: { name: '', mass: '', ratio: '1' },
-    make({ name, mass, ratio }) {
-      const compound = compoundNamed(shelf, name)
-      if (!compound) return wrong(`“${name}” is not on the shelf; its molar mass is needed.`, 'name')
+    start: { name: '', formula: '', mass: '', ratio: '1' },
+    make({ name, formula, mass, ratio }) {
+      if (name.trim() === '') return wrong('Which reagent limited the yield?', 'name')
+      if (!substance)
+        return formula.trim() === ''
+          ? wrong(`What is “${name.trim()}” made of? Its formula is enough, such as C6H7N.`, 'formula')
+          : wrong(
+              `“${formula.trim()}” is no formula such as C6H7N, no structure such as Nc1ccccc1 and no molar mass in g/mol.`,
+              'formula',
+            )
       const read = readReading(mass, 'The limiting reagent')
       if (!read.ok) return wrong(read.problem.sentence, 'mass')
       if (read.value.value <= 0) return wrong('The limiting reagent weighs more than nothing.', 'mass')
@@ -27,7 +36,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
           kind: 'reaction named',
           subject: prep.id,
           body: {
-            limiting: { name: compound.name, molarMassGPerMol: compound.molarMassGPerMol },
+            limiting: { name: substance.name, molarMassGPerMol: substance.molarMassGPerMol },
             limitingMass: read.value,
             productPerLimiting: per.value.value,
           },
@@ -36,12 +45,12 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
     },
   })
   const { reaction } = prep
-  if (reaction)
+  if (reaction) {
+    const { limiting, limitingMass, productPerLimiting } = reaction.body
     return (
       <p className="quiet mb-0">
-        Made from {reaction.body.limitingMass.text} g of {reaction.body.limiting.name} (
-        {fixed(reaction.body.limiting.molarMassGPerMol, 2)} g/mol), {reaction.body.productPerLimiting}{' '}
-        molecule of product for each.{' '}
+        Made from {limitingMass.text} g of {limiting.name} ({fixed(limiting.molarMassGPerMol, 2)} g/mol); each
+        molecule of it gives {productPerLimiting} of the product.{' '}
         <Button
           variant="link"
           size="sm"
@@ -53,6 +62,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
         </Button>
       </p>
     )
+  }
   if (!open)
     return (
       <div className="row-of align-items-center">
@@ -63,20 +73,40 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
             setOpen(true)
           }}
         >
-          It was made here
+          Work out a percent yield
         </Button>
-        <span className="quiet">name the limiting reagent for a percent yield</span>
+        <span className="quiet">if the crude was made here: name the limiting reagent and its mass</span>
       </div>
     )
+  const { name, formula } = form.typed
+  if (name !== asked.name || formula !== asked.formula) setAsked({ name, formula })
   return (
-    <form aria-label="The reaction" className="row-of align-items-end" onSubmit={form.onSubmit}>
-      <CompoundField label="limiting reagent" {...form.of('name')} />
-      <InlineField label="its mass, g" {...form.of('mass')} />
-      <InlineField label="product for each" width={110} {...form.of('ratio')} />
-      <Button type="submit" variant="outline-primary">
-        Name it
-      </Button>
-      <Refusal sentence={form.said} />
+    <form aria-label="The reaction" onSubmit={form.onSubmit}>
+      <div className="row-of align-items-start">
+        <CompoundField
+          label="limiting reagent"
+          {...form.of('name')}
+          help={
+            substance
+              ? `${substance.name}, ${fixed(substance.molarMassGPerMol, 2)} g/mol (${substance.from})`
+              : 'by any of its names'
+          }
+        />
+        {!isNamed && name.trim() !== '' && (
+          <Field
+            label="its formula, SMILES or g/mol"
+            width={210}
+            help="for its molar mass"
+            {...form.of('formula')}
+          />
+        )}
+        <InlineField label="its mass, g" {...form.of('mass')} />
+        <InlineField label="molecules of product from one" width={190} {...form.of('ratio')} />
+        <Button type="submit" variant="outline-primary" style={{ marginTop: 23 }}>
+          Work it out
+        </Button>
+      </div>
+      <SaidWrong sentence={form.said} />
     </form>
   )
 }

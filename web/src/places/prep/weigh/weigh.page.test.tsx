@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import { act, cleanup, screen, within } from '@testing-library/react'
+import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
 import type { BalanceStanding, SampleId } from '@ivory-crystal/core'
 import { openDemo, prepNamed, server, show, stream, written } from '../../../testing/opened'
 
@@ -279,14 +279,14 @@ describe('the account', () => {
   })
   test('names the reaction for a percent yield, and answers what cannot be', async () => {
     const user = account('Adipic')
-    await user.click(screen.getByRole('button', { name: 'It was made here' }))
+    await user.click(screen.getByRole('button', { name: 'Work out a percent yield' }))
     const form = screen.getByRole('form', { name: 'The reaction' })
     const name = within(form).getByRole('combobox', { name: 'limiting reagent' })
     const mass = within(form).getByRole('textbox', { name: 'its mass, g' })
-    const submit = within(form).getByRole('button', { name: 'Name it' })
+    const submit = within(form).getByRole('button', { name: 'Work it out' })
     await user.type(name, 'unobtainium')
     await user.click(submit)
-    expect(screen.getByRole('alert').textContent).toContain('its molar mass is needed')
+    expect(screen.getByRole('alert').textContent).toContain('What is “unobtainium” made of?')
     await user.clear(name)
     await user.type(name, 'dibenzoyl')
     await user.type(mass, '0')
@@ -298,5 +298,31 @@ describe('the account', () => {
     expect(bodies('reaction named')).toMatchObject([
       { limiting: { name: 'benzil' }, limitingMass: { text: '0.300' }, productPerLimiting: 1 },
     ])
+  })
+
+  test.each([
+    ['aniline', null, 'aniline', 93.13],
+    ['phenylamine', null, 'aniline', 93.13],
+    ['my amine', 'C6H5NH2', 'my amine', 93.13],
+    ['my ester', 'CCOC(C)=O', 'my ester', 88.11],
+    ['my salt', '142.5', 'my salt', 142.5],
+  ])('takes a reagent that is on no shelf: %s, %s', async (typed, formula, name, molarMassGPerMol) => {
+    const user = account('Adipic')
+    await user.click(screen.getByRole('button', { name: 'Work out a percent yield' }))
+    const form = screen.getByRole('form', { name: 'The reaction' })
+    await user.type(within(form).getByRole('combobox', { name: 'limiting reagent' }), typed)
+    if (formula !== null)
+      await user.type(
+        await within(form).findByRole('textbox', { name: 'its formula, SMILES or g/mol' }),
+        formula,
+      )
+    await within(form).findByText(new RegExp(`${name}, ${molarMassGPerMol.toFixed(2)} g/mol`))
+    await user.type(within(form).getByRole('textbox', { name: 'its mass, g' }), '4.02{Enter}')
+    await waitFor(() => {
+      expect(bodies('reaction named')).toHaveLength(1)
+    })
+    const [made] = bodies('reaction named') as { limiting: { name: string; molarMassGPerMol: number } }[]
+    expect(made?.limiting.name).toBe(name)
+    expect(made?.limiting.molarMassGPerMol).toBeCloseTo(molarMassGPerMol, 1)
   })
 })
