@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { type Bench, expect, openPrepNamed, station, test } from './bench'
+import { recomputed } from '../web/src/testing/recompute'
 import { expectInside, FORMATS, sheetsOf } from './paper'
 import { expectAllNumbers, expectMargins, FULL, numbersIn, ONE, pdfOf, run } from './pdf'
 
@@ -58,6 +59,14 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
     ])
       expect(one.text).toContain(told)
     await expectMargins(one)
+
+    // Every result can be worked out from the numbers that stand on the same paper.
+    for (const { path } of [full, one]) {
+      const { stdout } = await run('pdftotext', ['-raw', path, '-'])
+      const results = recomputed(stdout)
+      expect(results.filter(({ isRight }) => !isRight)).toEqual([])
+      expect(results.length).toBeGreaterThan(14)
+    }
   }
 
   const { path } = await pdfOf(page, ONE)

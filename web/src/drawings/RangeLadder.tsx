@@ -24,12 +24,20 @@ interface Layout {
   readonly right: number
   readonly isNarrow: boolean
 }
-function layoutOf(width: number, rows: readonly LadderRow[]): Layout {
+function layoutOf(width: number, rows: readonly LadderRow[], isDense: boolean): Layout {
   const isNarrow = width < 560
   if (isNarrow) return { width, isNarrow, row: 70, left: 12, right: 46 }
   const names = Math.max(0, ...rows.map(({ label }) => widthOf(label, NAME_PX)))
-  return { width, isNarrow, row: 50, left: Math.min(MOST_LEFT, Math.max(LEAST_LEFT, names + 14)), right: 62 }
+  return {
+    width,
+    isNarrow,
+    row: isDense ? DENSE_ROW : 50,
+    left: Math.min(MOST_LEFT, Math.max(LEAST_LEFT, names + 14)),
+    right: 62,
+  }
 }
+/** Room for a name and a note; on what and when it melted stands in the numbers below, px. */
+const DENSE_ROW = 36
 /** Before the rungs: as much as their names take, within reason, px. */
 const LEAST_LEFT = 172
 const MOST_LEFT = 300
@@ -47,6 +55,7 @@ export function RangeLadder({
   literatureLabel = 'literature',
   eutectic,
   note,
+  isDense = false,
 }: {
   rows: readonly LadderRow[]
   /** null where there is none to lie over. */
@@ -54,9 +63,11 @@ export function RangeLadder({
   literatureLabel?: string | undefined
   eutectic?: { readonly temperatureC: number; readonly label: string } | null
   note: string
+  /** Closer together, for one sheet of paper. */
+  isDense?: boolean
 }) {
   const [ref, width] = useWidth(1100, PAPER)
-  const layout = layoutOf(width, rows)
+  const layout = layoutOf(width, rows, isDense)
   const { left, right, isNarrow, row: step } = layout
   const axis = axisOf(rows, literature, eutectic?.temperatureC, isNarrow ? 5 : 12)
   const x = (c: number) => left + ((c - axis.from) / (axis.to - axis.from)) * (width - left - right)
@@ -107,7 +118,18 @@ export function RangeLadder({
         {eutectic && (
           <g stroke="var(--ice)">
             <path
-              d={`M${x(eutectic.temperatureC)} ${labelY(meetingLabel) + 3}V${bottom}`}
+              d={beside(
+                [labelY(meetingLabel) + 3, bottom],
+                rows.flatMap((row, i) => {
+                  const at = x(eutectic.temperatureC)
+                  const y = top + i * step + (isNarrow ? 50 : 18)
+                  return numbersOf(row, x).some(([from, to]) => from < at && at < to)
+                    ? [[y - 13, y + 5] as const]
+                    : []
+                }),
+              )
+                .map(([from, to]) => `M${x(eutectic.temperatureC)} ${from}V${to}`)
+                .join('')}
               strokeDasharray="2 3"
             />
             <text
@@ -122,7 +144,13 @@ export function RangeLadder({
           </g>
         )}
         {rows.map((row, i) => (
-          <Rung key={row.key} row={row} y={top + i * step + (isNarrow ? 50 : 18)} x={x} layout={layout} />
+          <Rung
+            key={row.key}
+            row={isDense ? { ...row, where: undefined } : row}
+            y={top + i * step + (isNarrow ? 50 : 18)}
+            x={x}
+            layout={layout}
+          />
         ))}
         <path d={`M${left} ${bottom}H${width - right}`} stroke="var(--ink)" />
         {axis.ticks.map(({ value, text }) => (
@@ -169,7 +197,13 @@ function Rung({
     at < x(onset.value) - ONSET_GAP
   return (
     <g>
-      <path d={`M${left} ${y - 4}H${width - right}`} stroke="var(--hair)" />
+      {/* A line through a number would strike it out: the rung leaves off where one stands, on paper too. */}
+      <path
+        d={beside([left, width - right], numbersOf(row, x))
+          .map(([from, to]) => `M${from} ${y - 4}H${to}`)
+          .join('')}
+        stroke="var(--hair)"
+      />
       <text className="label" x={0} y={nameY} fontSize="15" fontWeight="700" fill="var(--ink)">
         {row.label}
       </text>
@@ -243,6 +277,34 @@ function Rung({
 /** Between an onset and its number, px. */
 const ONSET_GAP = 7
 const NUMBER_PX = 13.5
+
+type Span = readonly [from: number, to: number]
+
+/** Where the numbers of a rung stand along it, with a little room, px. */
+function numbersOf({ onset, clear }: LadderRow, x: (c: number) => number): readonly Span[] {
+  const wide = (text: string) => NUMBER_ROOM * widthOf(text, NUMBER_PX)
+  return [
+    ...(onset
+      ? [[x(onset.value) - ONSET_GAP - wide(onset.text) - 2, x(onset.value) - ONSET_GAP + 2] as const]
+      : []),
+    ...(clear ? [[x(clear.value) + 5, x(clear.value) + 9 + wide(clear.text)] as const] : []),
+  ]
+}
+/** Numbers are bold, and wider than letters are. */
+const NUMBER_ROOM = 1.15
+
+/** What is left of a line beside the spans that are taken. */
+function beside([from, to]: Span, taken: readonly Span[]): readonly Span[] {
+  return taken.reduce<readonly Span[]>(
+    (left, [a, b]) =>
+      left.flatMap(([p, q]) =>
+        b <= p || a >= q
+          ? [[p, q] as const]
+          : [...(a > p ? [[p, a] as const] : []), ...(b < q ? [[b, q] as const] : [])],
+      ),
+    [[from, to]],
+  )
+}
 
 /** A sign is named before its mark, where there is room for that. */
 const isSignBefore = (at: number, left: number) => at - left > 84

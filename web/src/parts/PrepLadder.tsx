@@ -7,15 +7,15 @@ import { ladderRows } from './ladderRows'
 /** The ladder of one prep, with what is known of its eutectic and what is wrong with a range. */
 export function PrepLadder({
   prep,
-  onlyRead = false,
+  isBrief = false,
 }: {
   prep: PrepFacts
-  /** Leaves out tubes in which nothing was read; why is said below all the same. */
-  onlyRead?: boolean
+  /** For one page: closer together, without tubes in which nothing was read; why is said below all the same. */
+  isBrief?: boolean
 }) {
   const view = useNotebook((state) => state.view)
   const rows = ladderRows(view, prep.id).filter(
-    ({ onset, clear }) => !onlyRead || onset !== null || clear !== null,
+    ({ onset, clear }) => !isBrief || onset !== null || clear !== null,
   )
   if (rows.length === 0) return null
   const { compound } = prep.opened.body
@@ -27,6 +27,7 @@ export function PrepLadder({
     <>
       <RangeLadder
         rows={rows}
+        isDense={isBrief}
         literature={{ lowC: compound.meltLowC, highC: compound.meltHighC }}
         eutectic={
           line && {

@@ -6,7 +6,8 @@ import { everyLineOf, remember, strikeOf } from '../read'
 import { uncapital } from '../../words'
 import { meltIdsWith, meltsOf } from './melt'
 import { platesOf } from './plates'
-import { prepOf } from './prep'
+import { mixturesOf } from './mixtures'
+import { type PrepFacts, prepOf } from './prep'
 import { unknownOf } from './unknowns'
 
 export interface LogLine {
@@ -28,7 +29,9 @@ function toldIn(view: View, id: PrepId | UnknownId): Told | null {
   if (prep)
     return {
       subjects: [id, ...meltsOf(view, prep.id).map((melt) => melt.id)],
-      labels: new Map(prep.samples.map((sample) => [sample.id as string, sample.label])),
+      labels: new Map(
+        [...prep.samples, ...mixturesOfPrep(view, prep)].map(({ id: of, label }) => [of as string, label]),
+      ),
     }
   const unknown = unknownOf(view, id as UnknownId)
   if (!unknown) return null
@@ -40,6 +43,10 @@ function toldIn(view: View, id: PrepId | UnknownId): Told | null {
     labels: new Map(samples.map((sample) => [sample.id as string, sample.label])),
   }
 }
+
+/** What was ground with one of its samples. */
+const mixturesOfPrep = (view: View, { samples }: PrepFacts) =>
+  samples.flatMap(({ id }) => mixturesOf(view, id).map(({ sample }) => sample))
 
 /** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
 export const logOf = remember((view: View, id: PrepId): readonly LogLine[] =>
@@ -57,17 +64,18 @@ export function linesBehind(view: View, id: SubjectId): readonly KnownEntry[] {
   return everyLine(view, told).sort((p, q) => (p.id < q.id ? -1 : 1))
 }
 
-/** Steps and readings that a short account leaves to the full one: what came of them stands on the page. */
+/** Marks, checks and readings that a short account leaves to the full one: what came of them stands on the page. */
 const ONLY_IN_FULL: ReadonlySet<KnownEntry['kind']> = new Set([
   'check made',
   'mark made',
   'portion seen',
   'run command',
+  'run ended',
   'sample named',
   'sign named',
-  'step ticked',
   'temperature typed',
   'tube noted',
+  'tube packed',
 ] as const)
 
 /** The same in short: what was weighed, added, seen and decided; and everything that was struck. */

@@ -24,7 +24,7 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
   const liquor = row('liquor')
   if (plan && liquor?.predictedG != null)
     said.push(
-      `About ${liquor.predictedG.toFixed(2)} g was expected in the cold liquor: ${liquor.why}; the impurity was left there on purpose (estimated from ${(100 * plan.input.assay).toFixed(0)} % ${plan.compound.name}).`,
+      `About ${liquor.predictedG.toFixed(3)} g was expected in the cold liquor: ${liquor.why}; the impurity was left there on purpose (estimated from ${(100 * plan.input.assay).toFixed(0)} % ${plan.compound.name}).`,
     )
   if (liquor?.found && residue)
     said.push(

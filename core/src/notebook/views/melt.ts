@@ -63,18 +63,25 @@ const allMeltIds = remember(
   sameItems,
 )
 
-/** Melts by prep: planned from its page, or with a tube of one of its samples. */
+/** Melts by prep: planned from its page, or with a tube of one of its samples or of a mixture with one. */
 const meltIdsByPrep = remember((view: View): ReadonlyMap<PrepId | null, readonly MeltId[]> => {
   const pairs = plannedMelts(view).flatMap(({ subject, body }) => {
-    const ofTubes = body.tubes.map(
-      ({ sample }) => latestLine(view, sample, 'sample named')?.body.prep ?? null,
-    )
+    const ofTubes = body.tubes.flatMap(({ sample }) => prepsIn(view, sample))
     const preps = new Set([body.prep, ...ofTubes])
     return [...preps].map((prep) => ({ prep, melt: subject as MeltId }))
   })
   const groups = groupedBy(pairs, ({ prep }) => prep)
   return new Map([...groups].map(([prep, of]) => [prep, of.map(({ melt }) => melt)]))
 })
+
+/** Preps whose samples are in this one: its own, or those of what it was ground from; [null] where there is none. */
+export function prepsIn(view: View, sample: SampleId): readonly (PrepId | null)[] {
+  const named = latestLine(view, sample, 'sample named')?.body
+  if (!named) return [null]
+  const parts = named.of.map((part) => latestLine(view, part, 'sample named')?.body.prep ?? null)
+  return named.prep !== null || parts.length === 0 ? [named.prep] : parts
+}
+
 const meltIdsOf = remember(
   (view: View, prep: PrepId): readonly MeltId[] => meltIdsByPrep(view).get(prep) ?? [],
   sameItems,

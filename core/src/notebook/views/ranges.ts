@@ -8,9 +8,9 @@ import type { NoRangeReason } from '../../judging/noRange'
 import type { SignWord } from '../kinds/sign-named/kind'
 import type { Heated } from '../../heating/heatingShare'
 import type { View } from '../fold'
-import { firstLine, remember } from '../read'
+import { firstLine, latestLine, remember } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { type Mark, markOf, type MeltFacts, meltOf, meltsOf } from './melt'
+import { type Mark, markOf, type MeltFacts, meltOf, meltsOf, prepsIn } from './melt'
 import { rateBetween, readingsOf } from './readings'
 
 /** Both ends corrected by the calibration the run was planned with. */
@@ -53,6 +53,8 @@ export interface RangeRow {
   readonly givenUp: NoRangeReason | null
   /** Liquid already when it was first seen: its onset lies below this, and is no number. */
   readonly onsetBelow: Reading | null
+  /** What the thermometer read after each mark, where it was read by eye: the ends are that, taken back to the mark. */
+  readonly typed: { readonly onset: Mark['typed']; readonly clear: Mark['typed'] }
   /** A question about what was typed; the range is used as it stands. */
   readonly doubt: string | null
   /** A sentence when the range cannot be used as it stands. */
@@ -62,12 +64,21 @@ export interface RangeRow {
 
 /** Every range of a prep's samples, tube by tube, in the order they were planned. */
 export const rangesOf = remember((view: View, prep: PrepId): readonly RangeRow[] => {
-  return meltsOf(view, prep).flatMap((melt) =>
-    meltRangesOf(view, melt).filter(({ sample }) => {
-      const named = firstLine(view, sample, 'sample named')?.body
-      return named?.prep === prep || ((named?.prep ?? null) === null && melt.planned.body.prep === prep)
-    }),
-  )
+  return meltsOf(view, prep).flatMap((melt) => {
+    const rows = meltRangesOf(view, melt)
+    // What was ground with one of its samples, and the authentic one that melts beside it, are of its page too.
+    const mixtures = rows.filter(
+      ({ role, sample }) => role === 'mixture' && prepsIn(view, sample).includes(prep),
+    )
+    const parts = new Set(
+      mixtures.flatMap(({ sample }) => latestLine(view, sample, 'sample named')?.body.of ?? []),
+    )
+    return rows.filter((row) => {
+      const named = firstLine(view, row.sample, 'sample named')?.body
+      if ((named?.prep ?? null) !== null) return named?.prep === prep
+      return melt.planned.body.prep === prep || mixtures.includes(row) || parts.has(row.sample)
+    })
+  })
 })
 
 /** Every range of one melt, tube by tube. */
@@ -144,6 +155,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     runEnded: (melt.run?.ended ?? null) !== null || (melt.run === null && light !== null),
     givenUp: given && !light ? given.body.reason : wentInLiquid ? 'it melted as it went in' : null,
     onsetBelow: wentInLiquid ? read : null,
+    typed: { onset: onsetMark?.typed ?? null, clear: clearMark?.typed ?? null },
     doubt: doubtOf(onsetMark) ?? doubtOf(clearMark),
     trouble: wentInLiquid
       ? `Liquid as it went in${read ? `, at ${read.text} °C` : ''}: it begins below, nobody knows where. Cool the instrument well below and melt a new tube.`

@@ -5,6 +5,7 @@ import type { View } from '../../notebook/fold'
 import { everyLineOf } from '../../notebook/read'
 import { isStale } from '../../notebook/views/stale'
 import { type PrepFacts, prepsOf, sampleOf } from '../../notebook/views/prep'
+import { mixturesOf } from '../../notebook/views/mixtures'
 import { latestRange, rangesOf } from '../../notebook/views/ranges'
 import { nextStep } from '../../notebook/views/stations'
 import { nextInCase, unknownsOf } from '../../notebook/views/unknowns'
@@ -42,7 +43,9 @@ export function tasksOf(
   const sinceMs = period?.opened.body.beginsAtMs ?? nowMs
   // A prep that was finished in this period is still drawn.
   const isOpen = (prep: PrepFacts) =>
-    nextStep(view, prep.id, nowMs) !== null || (prep.verdict !== null && prep.verdict.at >= sinceMs)
+    nextStep(view, prep.id, nowMs) !== null ||
+    mixtureToMelt(context, prep) !== null ||
+    (prep.verdict !== null && prep.verdict.at >= sinceMs)
   const preps = prepsOf(view).filter(isOpen).reverse()
   const names = namesOf(preps)
   const rows: readonly Row[] = [
@@ -255,6 +258,18 @@ function prepTasks(context: PeriodContext, prep: PrepFacts, name: string): reado
       melt: meltUnderWay(context, product ? [product.id] : []),
     })
   }
+  const ground = mixtureToMelt(context, prep)
+  if (ground)
+    meltTasks(row, context, {
+      name: 'the mixture',
+      what: `${name} mixed with ${ground.reference.label.toLowerCase()}`,
+      label: 'watch mixture',
+      place: 'melts',
+      samples: [ground.sample.id],
+      purpose: 'careful',
+      isOfPrep: true,
+      melt: meltUnderWay(context, [ground.sample.id]),
+    })
   plateTasks(row, context, prep.id, name, place)
   const { verdict } = prep
   row.add({
@@ -269,6 +284,14 @@ function prepTasks(context: PeriodContext, prep: PrepFacts, name: string): reado
         : OPEN,
   })
   return row.tasks
+}
+
+/** A mixed melt is asked for by what was found; once it is ground it is work like any other, until it has melted. */
+function mixtureToMelt(context: PeriodContext, prep: PrepFacts) {
+  const product = sampleOf(prep, 'product')
+  if (!product || context.isFresh) return null
+  const ground = mixturesOf(context.view, product.id)
+  return ground.findLast((one) => one.row === null && isPacked(context, one.sample.id)) ?? null
 }
 
 /** After everything that is not left for another day. */

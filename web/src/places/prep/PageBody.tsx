@@ -1,5 +1,4 @@
 import {
-  accountOf,
   atTheBench,
   cautionsFor,
   crudeInText,
@@ -20,7 +19,7 @@ import {
   solventSoFarML,
   whyThisSolvent,
 } from '@ivory-crystal/core'
-import { capital, clock, day, fixed, millilitres, netMassText, withUncertainty } from '../../format/format'
+import { capital, clock, day, fixed, millilitres, netMassText } from '../../format/format'
 import { ladderRows } from '../../parts/ladderRows'
 import { Gallery } from '../../parts/Photographs'
 import { HazardMarks } from '../../parts/TakeCare'
@@ -29,6 +28,8 @@ import { useNotebook } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'
 import { Findings, headline, isMeasured, notChecked } from './Findings'
 import type { StationProps } from './station'
+import { RangesInNumbers } from './RangesInNumbers'
+import { aboveBound, workingsOf } from './workings'
 
 /** Which prep, in whose notebook, from when, by whom, and how long the hands were at it. */
 export function Told({ prep }: StationProps) {
@@ -106,7 +107,8 @@ export function PageBody({
       <hr className="rule" />
       <section>
         <h2>Melting ranges</h2>
-        <PrepLadder prep={prep} onlyRead={isBrief} />
+        <PrepLadder prep={prep} isBrief={isBrief} />
+        {!isBrief && <RangesInNumbers prep={prep} />}
         {ladderRows(view, prep.id).length === 0 && <p className="quiet mt-1">No range was read yet.</p>}
       </section>
       <hr className="rule" />
@@ -129,8 +131,9 @@ export function PageBody({
 function Data({ prep }: { prep: PrepFacts }) {
   const recovery = recoveryOf(prep)
   const view = useNotebook((state) => state.view)
-  const account = accountOf(view, prep.id)
-  const sums = account.ok ? account.value : null
+  const odd = recovery.ok ? odditiesOf(view, prep.id) : []
+  const isOverSaid = odd.some(({ code }) => code === 'over-100' || code === 'over-the-bound')
+  const above = aboveBound(prep)
   const { hotML, rinseML } = solventSoFarML(prep)
   const plan = prep.plan?.body
   const putAside = putAsideOf(prep)
@@ -148,8 +151,10 @@ function Data({ prep }: { prep: PrepFacts }) {
                 Mass of {role}
                 {role === 'crude' && putAside && (
                   <span className="quiet d-block">
-                    {fixed(1000 * putAside.keptBackG, 0)} mg of it put aside: {crudeInText(putAside)} g went
-                    in
+                    {fixed(1000 * putAside.keptBackG, 0)} mg of it put aside:{' '}
+                    {weighing
+                      ? `${crudeInText({ ...putAside, crudeText: netMassText(weighing.body) })} g went in`
+                      : 'the rest goes in'}
                   </span>
                 )}
                 {weighing?.body.method === 'difference' && (
@@ -163,39 +168,29 @@ function Data({ prep }: { prep: PrepFacts }) {
               </td>
             </tr>
           ))}
-          <tr>
-            <td>Percent recovery, of the crude{putAside ? ' that went in' : ''}</td>
-            <td className="num fw-bold" data-testid="recovery">
-              {recovery.ok ? `${withUncertainty(recovery.value.percent)} %` : 'not known'}
-            </td>
-          </tr>
-          {sums?.ofProduct && (
-            <tr>
-              <td>Percent recovery, of the {prep.opened.body.compound.name} estimated in it</td>
-              <td className="num">{withUncertainty(sums.ofProduct)} %</td>
+          {workingsOf(view, prep).map(({ key, label, result, from }) => (
+            <tr key={key}>
+              <td>
+                {label}{' '}
+                {from !== null && (
+                  <span className="quiet" data-testid={`${key}-from`}>
+                    {from}
+                  </span>
+                )}
+                {key === 'planned' && !isOverSaid && above !== null && (
+                  <span className="d-block">Measured: {above}</span>
+                )}
+              </td>
+              <td className={key === 'recovery' ? 'num fw-bold' : 'num'} data-testid={key}>
+                {result}
+              </td>
             </tr>
-          )}
-          {sums?.yield && (
-            <tr>
-              <td>Percent yield, from {sums.yield.from}</td>
-              <td className="num">{fixed(sums.yield.percent, 1)} %</td>
-            </tr>
-          )}
-          {sums?.closurePercent != null && (
-            <tr>
-              <td>Accounted for by weighing</td>
-              <td className="num">{fixed(sums.closurePercent, 1)} %</td>
-            </tr>
-          )}
+          ))}
           {plan && (
             <>
               <tr>
                 <td>Procedure</td>
                 <td className="num">{plan.procedure.name}</td>
-              </tr>
-              <tr>
-                <td>Planned recovery, an upper bound</td>
-                <td className="num">{fixed(plan.result.recoveryPercentOfCrude, 0)} %</td>
               </tr>
               <tr>
                 <td>
@@ -214,12 +209,11 @@ function Data({ prep }: { prep: PrepFacts }) {
         </tbody>
       </table>
       {hydrateOf(prep) && <p className="look">{hydrateOf(prep)?.sentence}</p>}
-      {recovery.ok &&
-        odditiesOf(view, prep.id).map(({ code, sentence }) => (
-          <p key={code} className="look">
-            {sentence}
-          </p>
-        ))}
+      {odd.map(({ code, sentence }) => (
+        <p key={code} className="look">
+          {sentence}
+        </p>
+      ))}
     </section>
   )
 }
@@ -245,6 +239,7 @@ function VerdictPart({
         <section>
           <h2>Verdict</h2>
           <p className="quiet mt-1">{judged.ok ? '' : judged.problem.sentence}</p>
+          {isBrief && <RangesInNumbers prep={prep} />}
         </section>
         {children}
       </div>
@@ -265,7 +260,11 @@ function VerdictPart({
         {!isBrief && isMeasured(judgement) && rules && <Budget judgement={judgement} rules={rules} />}
       </section>
       <div className="columns two">
-        <Findings judgement={judgement} />
+        <div>
+          <Findings judgement={judgement} />
+          {/* One page has its room beside what else is said. */}
+          {isBrief && <RangesInNumbers prep={prep} />}
+        </div>
         {children}
       </div>
     </>

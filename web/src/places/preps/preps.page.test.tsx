@@ -25,7 +25,7 @@ describe('a prep to begin', () => {
     await user.type(screen.getByLabelText('what is to be purified'), 'benzyl')
     await user.type(box('title, if you like'), 'my title')
     await user.click(begin())
-    expect(screen.getByRole('alert').textContent).toContain('“benzyl” is not on the shelf')
+    expect(screen.getByRole('alert').textContent).toContain('No compound of the shelf is called “benzyl”')
     expect(box('title, if you like')).toHaveProperty('value', 'my title')
     expect(written('prep opened')).toHaveLength(0)
   })

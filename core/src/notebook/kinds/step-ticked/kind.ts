@@ -1,3 +1,4 @@
+import { stepDone } from '../../../procedures/stepsDone'
 import { defineKind } from '../defineKind'
 
 /** A step of the procedure is done, or was left out; the time of the entry is its stamp. */
@@ -10,5 +11,6 @@ export const stepTicked = defineKind<StepTicked>()({
   kind: 'step ticked',
   version: 1,
   about: 'prep',
-  sentence: ({ step, isLeftOut }) => `${isLeftOut ? 'Left out' : 'Did'}: ${step.replaceAll('-', ' ')}.`,
+  sentence: ({ step, isLeftOut }) =>
+    isLeftOut ? `Left out the step “${step.replaceAll('-', ' ')}”.` : `${stepDone(step)}.`,
 })

@@ -138,7 +138,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
 
 /** What of the crude a share is of. */
 function asideWords(plan: PlanFixed | null): string {
-  return plan ? `that went in, ${crudeInText(plan)} g` : 'as weighed'
+  return plan && plan.keptBackG > 0 ? `that went in, ${crudeInText(plan)} g` : 'as weighed'
 }
 
 const HOW: Partial<Record<SampleRole, string>> = {

@@ -1,0 +1,70 @@
+/** What was done once a step is ticked, in a few words for a page: by the step’s id, for the procedures that ship. */
+const DONE: Readonly<Record<string, string>> = {
+  'keep-back': 'A little crude put aside',
+  'heat-solvent': 'Solvent heated',
+  'wet-the-crude': 'Crude wetted before the heat',
+  'dissolve-in-portions': 'Dissolved in portions',
+  'dissolve-under-reflux': 'Dissolved in portions under reflux',
+  'dissolve-measured': 'Dissolved in the measured volume',
+  'dissolve-measured-under-reflux': 'Dissolved in the measured volume under reflux',
+  'add-charcoal': 'Charcoal added and heated gently',
+  'filter-hot-as-planned': 'Filtered hot',
+  'filter-hot-measured': 'Filtered hot',
+  'filter-hot': 'Filtered hot',
+  'boil-back': 'Solvent of the filtration evaporated',
+  'distil-back': 'Solvent of the filtration distilled off',
+  'leave-the-grit': 'Taken off the grit, hot',
+  'leave-the-grit-as-planned': 'Taken off the grit, hot',
+  'leave-the-grit-measured': 'Taken off the grit, hot',
+  'dilute-hot': 'Made up to the volume with hot solvent',
+  'off-the-heat': 'Taken off the heat and covered',
+  'heat-away': 'Heat taken away and flask covered',
+  'cover-the-filtrate': 'Filtrate taken off the heat and covered',
+  'cool-undisturbed': 'Cooled undisturbed',
+  'into-ice': 'Cooled in ice',
+  'into-cool-water': 'Cooled in cold water',
+  'set-up-suction': 'Suction set up',
+  'wipe-and-pour': 'Poured onto the filter',
+  'wipe-cold': 'Poured onto the filter',
+  'rinse-cold': 'Rinsed cold',
+  'press-dry': 'Pressed dry on the filter',
+  'draw-air': 'Air drawn through',
+  'draw-air-briefly': 'Air drawn through briefly',
+  'keep-the-liquor': 'Mother liquor kept',
+  'pick-out-stones': 'Stones and fibres picked out',
+  'dry-and-weigh-again': 'Dried until two weighings agreed',
+  'spread-to-dry': 'Spread to dry',
+  'dissolve-by-drops': 'Dissolved by drops of hot solvent',
+  'grit-in-craig': 'Drawn off the grit, hot',
+  'top-up-hot': 'Made up to the volume with hot solvent',
+  'plunger-in': 'Plunger put in and cooled undisturbed',
+  'turn-over': 'Craig tube turned over',
+  'balance-partner': 'Partner tube balanced',
+  spin: 'Spun for 3 min',
+  'pull-out': 'Crystals scraped into the vial',
+  'dry-in-vial': 'Spread to dry in the vial',
+  'draw-off-grit': 'Drawn off the grit, hot',
+  'second-dissolving': 'Warmed again until clear',
+  'draw-off-liquor': 'Liquor drawn off the crystals',
+  'balance-again': 'Tube balanced again',
+  'spin-again': 'Spun for 3 min again, rinse drawn off',
+  'dry-in-tube': 'Spread to dry in the tube',
+  'heat-second': 'Second solvent heated',
+  'dissolve-in-good': 'Dissolved hot in the first solvent',
+  'cloud-with-second': 'Second solvent added to a lasting cloud',
+  'clear-again': 'Cleared again with the first solvent',
+  'dissolve-warm': 'Dissolved warm',
+  'onto-the-glass': 'Poured onto the watch glass to evaporate',
+  'off-before-dry': 'Taken off before it was dry',
+  'scrape-together': 'All of the solid kept together',
+}
+
+/**
+ * A ticked step as a page tells it.
+ *
+ * @param step its id
+ * @example stepDone('add-charcoal') // 'Charcoal added and heated gently'
+ */
+export function stepDone(step: string): string {
+  return DONE[step] ?? `Step done: ${step.replaceAll('-', ' ')}`
+}
