@@ -65,10 +65,10 @@ test('what the lab sets reaches every screen: whom to call, what is closed, who 
   await page.getByLabel('impurity, if known').fill('1,3-dinitrobenzene')
   await page.getByRole('button', { name: 'How much', exact: true }).click()
   await page.getByLabel('put aside, mg').fill('24')
-  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByRole('alert')).toContainText('Say who was asked')
   await page.getByLabel(/^Not without the person in charge: 1,3-dinitrobenzene/).fill('M. K.')
-  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText(/M\. K\. asked as the person in charge/)).toBeVisible()
 
   // 24 mg of the 1.804 g were put aside: 1.3914 g of 1.780 g is 78.2 %, on each screen that says it,

@@ -28,7 +28,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   // A plan without an impurity’s name.
   await page.getByLabel('adipic acid in it, %').fill('92')
   await page.getByLabel('solvent', { exact: true }).selectOption('water')
-  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await page.getByRole('link', { name: 'Go on to dissolve' }).click()
   await tickNext(page)
   await tickNext(page)

@@ -40,7 +40,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
 }) => {
   await begin(page, own, 'adipic acid', '0.1204')
   await page.getByLabel('volume to use, mL').fill('0.50')
-  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()
   await expect(page.getByText('all stored')).toBeVisible()
   const address = page.url().replace(/\/plan$/, '/dissolve')

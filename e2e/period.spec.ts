@@ -51,7 +51,7 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
   await tickNext(page)
   await page.goto(demo.url)
   await outBy(page)
-  await page.getByText('The score as a table').click()
+  await page.getByText('The timetable as a table').click()
   const table = page.getByRole('table', { name: 'Every task of the period, in order' })
   await expect(table.getByRole('row', { name: /Set up suction for the benzil.*as it was/ })).toBeVisible()
 

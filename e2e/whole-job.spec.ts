@@ -77,7 +77,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   ).toBeVisible()
   await page.getByLabel('volume to use, mL').fill('')
   await expect(planned).toBeVisible()
-  await page.getByRole('button', { name: 'Fix this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await page.getByRole('link', { name: 'Go on to dissolve' }).click()
 
   // Dissolve, Crystallize, Collect: steps stamped, portions with one press, a timer that survives a reload.

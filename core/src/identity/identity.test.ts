@@ -195,7 +195,7 @@ describe('the next mixture', () => {
   test('where none would tell, there is a reason', () => {
     const input = { unknown: UNKNOWN, candidates, mixtures: [] }
     expect(whyNoMixture({ ...input, references: candidates })).toBeNull()
-    expect(whyNoMixture({ ...input, references: [] })).toContain('No authentic sample')
+    expect(whyNoMixture({ ...input, references: [] })).toContain('I have an authentic sample')
     const unchanged = { reference: naphthol, onsetC: 94, clearC: 95.2 }
     const settled = {
       unknown: UNKNOWN,

@@ -171,7 +171,7 @@ export function whyNoMixture(
   if (bits < SETTLED_BITS)
     return 'The ranges already point to one answer; another mixture would hardly change it.'
   if (input.references.length === 0)
-    return 'No authentic sample is at hand. Say of which candidates one is, and a mixture can be chosen.'
+    return 'Press “I have an authentic sample” beside each candidate you have one of. Then a mixture can be chosen.'
   return 'The mixtures with the authentic samples at hand would all melt too much alike to tell the candidates apart.'
 }
 

@@ -185,7 +185,11 @@ describe('what each new kind takes, and says', () => {
       },
       'Tube 1 by its light (a file): 94.1 to 95.3 °C, ends moved by hand.',
     ],
-    ['run command', { run: RUN, atS: 3, command: { kind: 'dial', setting: 4.25 } }, 'Dial to 4.25.'],
+    [
+      'run command',
+      { run: RUN, atS: 3, command: { kind: 'dial', setting: 4.25 } },
+      'Dial or flame set to 4.25.',
+    ],
     [
       'mark made',
       {

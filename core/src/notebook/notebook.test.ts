@@ -356,7 +356,7 @@ describe('a prep as it goes', () => {
     const opened = until('observed')
     expect(states(opened)).toMatchObject({ plan: 'now', dissolve: 'not yet' })
     expect(nextStep(opened, benzil, 0)?.text).toBe('Weigh the crude.')
-    expect(nextStep(until('weighed'), benzil, 0)?.text).toBe('Choose the solvent and fix the plan.')
+    expect(nextStep(until('weighed'), benzil, 0)?.text).toBe('Choose the solvent and make the plan.')
     expect(states(until('plan fixed'))).toMatchObject({ plan: 'done', dissolve: 'now' })
     expect(nextStep(until('timer started'), benzil, 0)?.station).toBe('crystallize')
     expect(nextStep(whole, benzil, 0)).toBeNull()

@@ -42,7 +42,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
   return (
     <fieldset
       aria-labelledby={`${id}-name`}
-      className="panel p-2 mt-2"
+      className="told mt-2"
       onKeyDown={(event: KeyboardEvent) => {
         // It stands inside another form, which Enter would hand in.
         if (event.key !== 'Enter' || event.target instanceof HTMLButtonElement) return

@@ -76,7 +76,7 @@ export function MixedMeltForm({
         Clean tools between; label each tube before the next is packed.
       </p>
       <p className="caution mb-2">
-        Take an unknown for harmful: eyes protected, no dust raised, nothing touched. {LOCAL_RULES}
+        Treat an unknown as hazardous: protect your eyes, raise no dust, touch nothing. {LOCAL_RULES}
       </p>
       <fieldset className="row-of align-items-end">
         <legend className="visually-hidden">how the parts are measured</legend>

@@ -105,7 +105,7 @@ export function WhereItSits({
       <RangeLadder
         rows={[following, ...rows]}
         literature={literature}
-        note="the mixture under the hand as the ideal relation predicts it, heated infinitely slowly"
+        note="the chosen mixture, as an ideal solution of the two would melt, heated very slowly"
       />
       <p className="quiet mb-0">
         {estimateSentence(a, b)}Ideal liquid, pure solids: simple pairs follow it within about 3 °C. Solid

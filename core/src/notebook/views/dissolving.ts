@@ -60,6 +60,14 @@ function leastOf(plan: PlanFixed): number {
   return plan.pair?.goodML ?? plan.result.minimumHotML
 }
 
+/** Since the last portion the hot liquid was filtered or drawn off what did not dissolve, or taken off the heat. */
+function isTakenOff({ ticked, portions }: PrepFacts): boolean {
+  const last = portions.at(-1)?.id ?? ''
+  return [...ticked].some(([step, { id, body }]) => OFF_THE_GRIT.test(step) && !body.isLeftOut && id > last)
+}
+const OFF_THE_GRIT =
+  /^(filter-hot|leave-the-grit|draw-off-grit|grit-in-craig|off-the-heat|heat-away|cover-the-filtrate|cool-)/
+
 function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: boolean): string | null {
   const plan = prep.plan?.body
   if (!plan) return null
@@ -67,12 +75,14 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
   const leastML = leastOf(plan)
   const isDoubtful = isHotDoubtful(plan)
   const past = pastThePlanML(plan.result, hotML, isDoubtful)
+  // Once the hot liquid is off it, nothing is left to be warned of.
+  if (state === 'grit' && isTakenOff(prep)) return null
   if (state === 'grit')
     return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it. Oily drops are not grit: they want more hot solvent.'
   if (state === 'dissolving' && isUnchanged)
     return `Two portions changed nothing, but only ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in. Solid is still to be expected: it is not grit yet. Check that it is hot enough, swirl it, and go on in portions.`
   if (past !== null)
-    return `Past the plan by ${past.toFixed(1)} mL. ${keepsBack(plan, past)}: what has not dissolved by now is grit, or the plan’s fraction was off. Solvent can be boiled away again.`
+    return `Past the plan by ${past.toFixed(1)} mL. ${keepsBack(plan, past)}: what has not dissolved by now is grit, or the compound is less soluble than the plan assumed. Solvent can be boiled away again.`
   if (
     state === 'dissolving' &&
     plan.amount === 'least hot solvent' &&

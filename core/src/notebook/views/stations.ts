@@ -57,7 +57,8 @@ function tell(view: View, prep: PrepFacts, station: Station): Told {
 
 function planTold(view: View, prep: PrepFacts): Told {
   if (!prep.plan) return OPEN
-  if (isStale(view, prep.plan)) return look('The crude weighing it rests on was struck: fix the plan again.')
+  if (isStale(view, prep.plan))
+    return look('The crude weighing of this plan was struck out: weigh again and make the plan again.')
   return DONE
 }
 
@@ -112,7 +113,7 @@ function isOpen(prep: PrepFacts, timer: string): boolean {
 function stepText(view: View, prep: PrepFacts, station: Station): string {
   switch (station) {
     case 'plan':
-      return massOf(sampleOf(prep, 'crude')).ok ? 'Choose the solvent and fix the plan.' : 'Weigh the crude.'
+      return massOf(sampleOf(prep, 'crude')).ok ? 'Choose the solvent and make the plan.' : 'Weigh the crude.'
     case 'weigh':
       return 'Weigh the dry product.'
     case 'melt':

@@ -157,7 +157,7 @@ function slipOf(
 ): string | null {
   const byMin = plan.makespanMin - before.makespanMin
   if (Math.abs(byMin) <= OFF_BY_MIN) return null
-  if (byMin < 0) return `Over ${-byMin} min sooner than planned.`
+  if (byMin < 0) return `You will finish ${-byMin} min earlier than planned.`
   const late = session.tasks
     .flatMap((task) => {
       const [was, is] = [before.starts[task.id], plan.starts[task.id]]
@@ -166,7 +166,7 @@ function slipOf(
       return words !== undefined && byMin > OFF_BY_MIN ? [{ words, startMin: is ?? 0, byMin }] : []
     })
     .sort((p, q) => p.startMin - q.startMin)[0]
-  return `Over ${byMin} min later than planned${late ? `: “${uncapital(late.words)}” moves by ${late.byMin} min` : ''}.`
+  return `You will finish ${byMin} min later than planned${late ? `: “${uncapital(late.words)}” moves by ${late.byMin} min` : ''}.`
 }
 
 /** Another order is taken: what comes forward, and what it gains. */

@@ -336,7 +336,7 @@ describe('the rest of a period is planned', () => {
     expect(other.changed).toContain('that saves')
     const late = planned(demo, 45, other)
     expect(late.makespanMin).toBeGreaterThan(other.makespanMin + 2)
-    expect(late.changed).toMatch(/^Over \d+ min later than planned: “.+” moves by \d+ min\.$/)
+    expect(late.changed).toMatch(/^You will finish \d+ min later than planned: “.+” moves by \d+ min\.$/)
     expectKept(tasks(demo, 45), late, 97)
   })
   test('another order is taken where it gains three minutes, and it is said which', () => {

@@ -92,7 +92,7 @@ function openingTasks(row: Row, { nowMs }: PeriodContext, prep: PrepFacts, name:
   })
   row.add({
     name: 'plan',
-    words: `Choose the solvent for the ${name} and fix the plan`,
+    words: `Choose the solvent for the ${name} and make the plan`,
     label: 'plan',
     planMin: 5,
     place: `preps/${prep.id}/plan`,

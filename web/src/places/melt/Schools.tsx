@@ -78,7 +78,7 @@ export function Schools({
       )}
       <details className="mt-3">
         <summary>
-          House rules: <b>{inForce.name}</b>. What would another school cost here?
+          House rules: <b>{inForce.name}</b>. How would other ways of heating compare?
         </summary>
         <div className="scroll mt-2">
           <table className="lines">
@@ -105,7 +105,7 @@ export function Schools({
                       <td className="num">{fixed(cost.value.wideningC, 1)} °C</td>
                       <td>
                         {cost.value.meltsOnBeingPutIn
-                          ? 'an impure tube melts as it is put in'
+                          ? 'an impure sample would melt as it goes in'
                           : cost.value.onsetBelowStart
                             ? 'the first liquid comes before the slow part'
                             : 'none seen'}
@@ -119,7 +119,7 @@ export function Schools({
                       <Button
                         size="sm"
                         variant="link"
-                        aria-label={`Take ${school.name} for this melt`}
+                        aria-label={`Use ${school.name} for this melt`}
                         onClick={() => {
                           onTake(school.name === ofNotebook.name ? null : school)
                         }}

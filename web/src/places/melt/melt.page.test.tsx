@@ -117,11 +117,11 @@ describe('planning the heating', () => {
     const user = show(Melt, prepNamed('Benzil'), 'melt')
     const row = screen.getByRole('row', { name: /^Quick look/ })
     expect(within(row).getByText('2.5 °C')).toBeTruthy()
-    await user.click(within(row).getByRole('button', { name: 'Take Quick look for this melt' }))
+    await user.click(within(row).getByRole('button', { name: 'Use Quick look for this melt' }))
     screen.getByText(/This melt alone goes by “Quick look”; the notebook goes on by “Slow through the range”/)
     await user.click(press('back to “Slow through the range”'))
     expect(screen.queryByText(/This melt alone/)).toBeNull()
-    await user.click(within(row).getByRole('button', { name: 'Take Quick look for this melt' }))
+    await user.click(within(row).getByRole('button', { name: 'Use Quick look for this melt' }))
     await user.click(press('Plan this melt'))
     expect(planned()[0]).toMatchObject({ window: { rateCPerMin: 5 }, conventions: { name: 'Quick look' } })
     // The notebook’s own rules are another act, elsewhere.

@@ -106,7 +106,7 @@ export function LaneFields({
       </div>
       {onOut && (
         <Button size="sm" variant="link" aria-label={`take lane ${letter(at)} out`} onClick={onOut}>
-          lane out
+          leave this lane out
         </Button>
       )}
     </div>

@@ -73,7 +73,7 @@ function TodayList() {
             A vial without a name? <Link to={`${base}/unknowns`}>Open a case</Link> and melt it.
           </p>
           <p className="mt-1">
-            A block, a bath or a balance of your own? <Link to={`${base}/instruments`}>Tell what it is</Link>;
+            A block, a bath or a balance of your own? <Link to={`${base}/instruments`}>Say what it is</Link>;
             until then simulated ones stand in, and say so.
           </p>
         </section>

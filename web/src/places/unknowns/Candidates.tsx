@@ -152,7 +152,7 @@ function Row({
         ) : (
           <p className="row-of align-items-baseline mb-0">
             {authentic ? (
-              <span className="quiet">authentic sample at hand</span>
+              <span className="quiet">you have an authentic sample</span>
             ) : (
               <Button
                 size="sm"
@@ -161,7 +161,7 @@ function Row({
                   write(...authenticAtHand(newSubject, compound).lines)
                 }}
               >
-                An authentic sample is at hand
+                I have an authentic sample
               </Button>
             )}
             <Button

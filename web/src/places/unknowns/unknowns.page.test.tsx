@@ -148,7 +148,7 @@ describe('what it may be', () => {
   test('an authentic sample comes to hand; the shelf’s window lists and refuses with a sentence', async () => {
     melted([[k14().sample.id, '93.6', '94.8']])
     const user = showCase(k14(), 'candidates')
-    await user.click(press('An authentic sample is at hand'))
+    await user.click(press('I have an authentic sample'))
     expect(authentic('glutaric-acid')).toBeDefined()
     const from = screen.getByLabelText('from, °C')
     expect(from).toHaveProperty('value', '92')

@@ -99,7 +99,7 @@ export const planFixed = defineKind<PlanFixed>()({
       : amount === 'measured volume'
         ? `dissolve in a measured ${volume(result.hotML)} mL of hot ${solvent.name}`
         : `dissolve near ${volume(result.minimumHotML)} mL of hot ${solvent.name}, then ${volume(result.hotML)} mL in all`
-    return `Fixed the plan: ${how}; ${procedure.name.toLowerCase()}.`
+    return `Made the plan: ${how}; ${procedure.name.toLowerCase()}.`
   },
 })
 

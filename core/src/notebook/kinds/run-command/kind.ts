@@ -22,7 +22,7 @@ export const runCommand = defineKind<RunCommand>()({
       case 'tubes in':
         return 'Tubes put in.'
       case 'dial':
-        return `Dial to ${command.setting}.`
+        return `Dial or flame set to ${command.setting}.`
       case 'stop':
         return 'Stopped; the block cools.'
       case 'pace':

@@ -56,7 +56,7 @@ export function FixedPlan({
             {fixed(100 * input.assay, 0)} % {compound.name}
           </h2>
           <p className="quiet mt-1 mb-2">
-            Fixed {dayAndClock(plan.at, now)} under the house rules “{conventions.name}”
+            In use since {dayAndClock(plan.at, now)}, under the house rules “{conventions.name}”
             {plan.body.inCharge ? `, ${plan.body.inCharge} asked as the person in charge` : ''}, from{' '}
             {solvent.name}
             {pair ? ` with ${pair.solvent.name}` : ''} between {fixed(input.hotC, 0)} and{' '}
@@ -64,7 +64,7 @@ export function FixedPlan({
           </p>
           {isStale(view, plan) && (
             <p className="look" role="alert">
-              The weighing this plan rests on was struck. Weigh again and fix the plan anew.
+              The weighing of this plan was struck out. Weigh again, then make the plan again.
             </p>
           )}
           <Tradeoff

@@ -61,7 +61,7 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
         <p className="quiet mt-1">
           Note colour and texture. Pack a tube of the crude now, so that there is a “before” to compare with.
         </p>
-        <p className="quiet">Eye protection, always. Nothing is smelt on purpose.</p>
+        <p className="quiet">Eye protection, always. Never smell anything on purpose.</p>
       </aside>
     </div>
   )

@@ -1,6 +1,7 @@
 import { PlanOutcome } from './PlanOutcome'
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 import { AskFirst } from './AskFirst'
+import { dryRemarkOf } from './dryRemark'
 import { asksOf, chosenBatch } from './chosenBatch'
 import { PlanInputs } from './PlanInputs'
 import { startingDraft, withWhatIsKnown } from './startingDraft'
@@ -207,6 +208,15 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
               steps={steps}
               waste={batch ? renderWaste(planned.procedure, batch) : []}
               ruleTrouble={typeof rules === 'string' ? rules : null}
+              dryRemark={
+                typeof rules === 'string'
+                  ? null
+                  : dryRemarkOf(
+                      rules.drying,
+                      [solvent, second].filter((one) => one != null),
+                      compound,
+                    )
+              }
               onRules={set}
               onProcedure={(procedure) => {
                 set({ procedure })
@@ -259,7 +269,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
         )}
         <div className="row-of mt-3">
           <Button type="submit" disabled={!batch}>
-            Fix this plan
+            Use this plan
           </Button>
           {onCancel && (
             <Button variant="outline-primary" onClick={onCancel}>

@@ -11,6 +11,7 @@ export function ProcedureChoice({
   steps,
   waste,
   ruleTrouble,
+  dryRemark,
   onProcedure,
   onInserts,
   onRules,
@@ -20,6 +21,8 @@ export function ProcedureChoice({
   steps: readonly Step[]
   waste: readonly string[]
   ruleTrouble: string | null
+  /** Where what was chosen for drying is not enough for this solvent. */
+  dryRemark: string | null
   onRules: (change: Partial<Draft>) => void
   onProcedure: (id: string) => void
   onInserts: (inserts: readonly Insert[]) => void
@@ -74,7 +77,7 @@ export function ProcedureChoice({
           />
         ))}
       </fieldset>
-      <Rules draft={draft} trouble={ruleTrouble} onRules={onRules} />
+      <Rules draft={draft} trouble={ruleTrouble} remark={dryRemark} onRules={onRules} />
       <p className="mt-3 mb-1">
         <b>{glass.vessel ? capital(glass.vessel) : 'No common vessel'}</b>, {glass.collector}.{' '}
         <Link to={`/n/${notebook ?? ''}/shelf?show=procedures&copy=${procedure.id}`}>
@@ -96,10 +99,12 @@ export function ProcedureChoice({
 function Rules({
   draft,
   trouble,
+  remark,
   onRules,
 }: {
   draft: Draft
   trouble: string | null
+  remark: string | null
   onRules: (change: Partial<Draft>) => void
 }) {
   return (
@@ -153,6 +158,7 @@ function Rules({
           }}
         />
       </div>
+      {remark && !trouble && <p className="form-text mb-0">{remark}</p>}
       {trouble && (
         <div className="invalid-feedback" role="alert">
           {trouble}

@@ -77,7 +77,7 @@ describe('how much', () => {
     expect(heading()).toBe('Dissolve near 3.5, then 8.6 mL')
     await user.click(screen.getByRole('radio', { name: 'one measured volume' }))
     screen.getByText(/All 8\.6 mL at once/)
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     const [line] = written('plan fixed')
     const body = line?.body as PlanFixed
     expect(body.amount).toBe('measured volume')
@@ -143,7 +143,7 @@ describe('two solvents', () => {
     await user.type(within(legend).getByRole('textbox', { name: /temperature/ }), '25')
     await user.type(within(legend).getByRole('textbox', { name: /g per 100 mL/ }), '0.003')
     expect(heading()).toMatch(/^Dissolve in 13\.2, cloud with \d/)
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     const body = written('plan fixed')[0]?.body as PlanFixed
     expect(body.procedure.id).toBe('solvent-pair')
     expect(body.pair?.solvent.id).toBe('water')
@@ -169,9 +169,9 @@ describe('the procedure', () => {
     screen.getByText(/until two weighings agree/)
     await user.clear(field('constant mass within, g'))
     expect(screen.getByRole('alert').textContent).toContain('still empty')
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Fix this plan' }).disabled).toBe(true)
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Use this plan' }).disabled).toBe(true)
     await user.type(field('constant mass within, g'), '0.001')
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     const body = written('plan fixed')[0]?.body as PlanFixed
     expect(body.inserts).toEqual(['hot filtration'])
     expect(body.conventions).toMatchObject({
@@ -189,7 +189,7 @@ describe('the procedure', () => {
     await openDemo({ ...SHELF, procedures: [house as (typeof PROCEDURES)[number]] })
     const user = await changing('?show=Procedure')
     await user.click(screen.getByRole('radio', { name: 'Saltmarsh funnel (house procedure)' }))
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     expect((written('plan fixed')[0]?.body as PlanFixed).procedure.name).toBe('Saltmarsh funnel')
   })
 })
@@ -271,11 +271,11 @@ describe('what the person in charge decides', () => {
     const asked = field(
       'Not without the person in charge: benzoin. Ask before this plan is fixed, with the safety data sheet. Initials of who was asked:',
     )
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     expect(screen.getByRole('alert').textContent).toBe('Say who was asked: it is written into the plan.')
     expect(written('plan fixed')).toHaveLength(0)
     await user.type(asked, 'M. K.')
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     expect(written('plan fixed').map(({ body }) => (body as PlanFixed).inCharge)).toEqual(['M. K.'])
     screen.getByText(/M\. K\. asked as the person in charge/)
   })
@@ -293,7 +293,7 @@ describe('what the person in charge decides', () => {
     expect(names).not.toContain('▸ Toluene')
     // The plan it had was made before the solvent was closed: it says so, and is not fixed anew.
     await user.click(part('How much'))
-    await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+    await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     expect(screen.getAllByText(/Ethanol 95%: closed by this lab’s house rules/).length).toBeGreaterThan(0)
     expect(written('plan fixed')).toHaveLength(0)
   })
@@ -308,7 +308,7 @@ test('crude put aside comes off what is dissolved, and is said with the numbers 
   await user.clear(aside)
   await user.type(aside, '24')
   screen.getByText(/1\.780 g go in/)
-  await user.click(screen.getByRole('button', { name: 'Fix this plan' }))
+  await user.click(screen.getByRole('button', { name: 'Use this plan' }))
   const [line] = written('plan fixed')
   expect((line?.body as PlanFixed).keptBackG).toBeCloseTo(0.024, 12)
   expect(document.querySelector('.planSheet')?.textContent).toContain('1.804 g, 24 mg put aside')

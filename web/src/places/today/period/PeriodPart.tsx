@@ -60,7 +60,7 @@ function SetPeriod() {
     <section className="mt-4" aria-label="A lab period">
       <h2>A lab period</h2>
       <p className="mt-2">
-        Say from when to when, and everything that is open is put in the order that is over soonest.
+        Say from when to when, and everything that is open is put in the order that finishes first.
       </p>
       {isOpen ? (
         <PeriodForm

@@ -32,13 +32,16 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
   const instruments = useNotebook((state) => state.shelf?.instruments ?? NONE)
   const [chosen, setChosen] = useState<string | null>(null)
   const [isChanging, setIsChanging] = useState(false)
+  /** What was asked for by hand, until it is done: what it costs is told, and not what else it moves. */
   const [asked, setAsked] = useState<{
+    readonly task: string
     readonly words: string
     readonly outMin: number
     readonly plan: Conduct
   } | null>(null)
   const at = atHand(tasks, plan, terms, nowMs)
   const task = tasks.find(({ id }) => id === chosen)
+  const isAsked = asked !== null && tasks.find(({ id }) => id === asked.task)?.state.is === 'open'
   const names = new Map(instruments.map(({ id, name }) => [id as string, name.toLowerCase()]))
   const later = (id: string, byMin: number) => {
     const one = tasks.find((other) => other.id === id)
@@ -46,13 +49,18 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
     if (!one || !times || !plan) return
     const untilMs = times.fromMs + byMin * MINUTE_MS
     write(setTaskAside(period, one, 'a time', untilMs))
-    setAsked({ words: `“${one.words}” not before ${clock(untilMs)}`, outMin: plan.makespanMin, plan })
+    setAsked({
+      task: id,
+      words: `“${one.words}” not before ${clock(untilMs)}`,
+      outMin: plan.makespanMin,
+      plan,
+    })
   }
   const aside = (id: string) => {
     const one = tasks.find((other) => other.id === id)
     if (!one || !plan) return
     write(setTaskAside(period, one, 'another day'))
-    setAsked({ words: `“${one.words}” is set aside`, outMin: plan.makespanMin, plan })
+    setAsked({ task: id, words: `“${one.words}” is set aside`, outMin: plan.makespanMin, plan })
     setChosen(null)
   }
   return (
@@ -81,12 +89,12 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
             closes
           </p>
           <div role="status">
-            {asked && plan && plan !== asked.plan && !isBusy && (
+            {isAsked && plan && plan !== asked.plan && !isBusy && (
               <p className="mb-1">
                 {asked.words}: {costOf(plan.makespanMin - asked.outMin)}
               </p>
             )}
-            {now.changed && (
+            {now.changed && !isAsked && (
               <p className="mb-1">
                 <b>{clock(now.changed.atMs)}</b> {now.changed.sentence}
               </p>
@@ -111,7 +119,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
       </div>
       <div className={css.below}>
         {plan && (
-          <Told title="What it hangs on">
+          <Told title="What sets your finishing time">
             <p className="mb-0">{hangsOn(tasks, plan)}</p>
           </Told>
         )}
@@ -187,7 +195,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
       )}
       {plan && (
         <details className="mt-3 no-print">
-          <summary>The score as a table</summary>
+          <summary>The timetable as a table</summary>
           <div className="scroll">
             <PeriodTable
               tasks={tasks}
@@ -214,8 +222,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
 const NONE: readonly never[] = []
 
 function costOf(byMin: number): string {
-  if (byMin > 0) return `it costs ${byMin} min.`
-  return byMin < 0 ? `out ${-byMin} min sooner.` : 'it costs nothing.'
+  if (byMin > 0) return `you finish ${byMin} min later.`
+  return byMin < 0 ? `you finish ${-byMin} min earlier.` : 'it costs nothing.'
 }
 
 /** When it is over, what is to spare, and what the order of the recipe would come to. */

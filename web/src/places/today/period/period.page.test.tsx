@@ -50,8 +50,8 @@ describe('Today with a lab period', () => {
     expect(now.getAllByRole('timer')).toHaveLength(1)
     now.getByRole('heading', { name: 'With your hands free' })
     screen.getByText(/min to spare; in the order of the recipe it would be \d\d:\d\d/)
-    within(screen.getByRole('region', { name: 'What it hangs on' })).getByText(
-      /a minute lost there is a minute later out/,
+    within(screen.getByRole('region', { name: 'What sets your finishing time' })).getByText(
+      /every minute lost there makes you finish a minute later/,
     )
     const late = within(screen.getByRole('region', { name: 'If it gets late' }))
     expect(await late.findAllByText(/by \d\d:\d\d\. After that, stop: dry, weighed/)).not.toEqual([])
@@ -62,7 +62,7 @@ describe('Today with a lab period', () => {
   test('the score is a table too, and says the same', async () => {
     const user = await today()
     const head = await planned()
-    await user.click(screen.getByText('The score as a table'))
+    await user.click(screen.getByText('The timetable as a table'))
     const table = within(screen.getByRole('table', { name: 'Every task of the period, in order' }))
     const rows = table.getAllByRole('row').map((row) => row.textContent)
     expect(rows.some((text) => text.includes('Dissolve the benzil') && text.includes('as it was'))).toBe(true)
@@ -114,7 +114,7 @@ describe('Today with a lab period', () => {
     await user.keyboard('{ArrowRight}')
     expect(bodies('task set aside')).toHaveLength(1)
     expect(bodies('task set aside')[0]?.until).toBe('a time')
-    await screen.findByText(/“Collect the benzil” not before \d\d:\d\d: (it costs|out)/)
+    await screen.findByText(/“Collect the benzil” not before \d\d:\d\d: (you finish|it costs)/)
     await user.keyboard('{Enter}')
     const panel = within(await screen.findByRole('region', { name: 'Collect the benzil' }))
     panel.getByText(/Not before \d\d:\d\d\./)

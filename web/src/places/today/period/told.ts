@@ -36,11 +36,11 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
     .filter(({ room, task }) => room >= ROOM_LEAST_MIN && plan.starts[task.id] !== undefined)
     .sort((p, q) => q.room - p.room)[0]
   return [
-    `${next}: a minute lost there is a minute later out.`,
-    ...(whose.length > 1 ? [`In all it hangs for ${listed(whose)}.`] : []),
+    `${next}: every minute lost there makes you finish a minute later.`,
+    ...(whose.length > 1 ? [`Your finishing time waits ${listed(whose)}.`] : []),
     roomy
       ? `“${roomy.task.words}” has most room: it can slip ${roomy.room} min.`
-      : 'Nothing has room to speak of.',
+      : 'Nothing can slip by more than a minute or two.',
   ].join(' ')
 }
 

@@ -1,0 +1,17 @@
+import { type Compound, type Conventions, dryRuleOf, type Solvent } from '@ivory-crystal/core'
+
+/** Where minutes of air are chosen and air is not enough for what the crystals are wet with, in a sentence. */
+export function dryRemarkOf(
+  drying: Conventions['drying'],
+  solvents: readonly Solvent[],
+  compound: Compound,
+): string | null {
+  if (drying.constantMassToleranceG !== null || solvents.length === 0) return null
+  const rule = dryRuleOf(drying, solvents, compound)
+  const names = solvents.map(({ name }) => name).join(' and ')
+  if (rule.by === 'constant mass')
+    return `Air alone does not dry crystals wet with ${names}: whatever is chosen here, they are dried until two weighings agree.`
+  return rule.airMin > drying.atLeastMin
+    ? `Crystals wet with ${names} need ${rule.airMin} min of air: the steps below say so.`
+    : null
+}
