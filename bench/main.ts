@@ -14,6 +14,7 @@ import { measureSession } from './session'
 import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
+import { measureTouches } from './touches'
 import { measureLens, measureWatch } from './watch'
 import { measureWriters } from './writers'
 
@@ -35,6 +36,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   practice: measurePractice,
   crate: measureCrate,
   paper: measurePaper,
+  touches: measureTouches,
   'first-screen': () => [
     {
       what: 'first screen, gzipped JavaScript',

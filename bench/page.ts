@@ -7,12 +7,17 @@ import { CHROMIUM } from '../scripts/browser.mjs'
 import { freePort } from '../scripts/free-port.mjs'
 import { PROJECT } from '../server/src/paths'
 
+type Work<T> = (page: Page, at: string) => Promise<T>
 /** Opens the demo notebook of a real server in a real browser, its instruments standing still until told. */
-export async function withDemoPage<T>(work: (page: Page, at: string) => Promise<T>): Promise<T> {
+export const withDemoPage = <T>(work: Work<T>) => withPage(['--demo'], work)
+/** Opens an empty notebook in the same way. */
+export const withOwnPage = <T>(work: Work<T>) => withPage([], work)
+
+async function withPage<T>(options: readonly string[], work: Work<T>): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'ivory-bench-'))
   const port = await freePort()
   const at = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, [join(PROJECT, 'server/dist/main.js'), '--demo'], {
+  const child = spawn(process.execPath, [join(PROJECT, 'server/dist/main.js'), ...options], {
     env: {
       ...process.env,
       PORT: String(port),

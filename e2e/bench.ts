@@ -236,19 +236,33 @@ export const tickNext = (page: Page) =>
     .first()
     .click()
 
+/** How many commands the runs of this notebook were given. */
+const commandsOf = async (bench: Bench) =>
+  (await bench.entries()).filter(({ entry }) => entry.kind === 'run command').length
+
+/** Starts the planned melt on the simulated programmable block, which goes up at once, and waits until it holds. */
+export async function heatUp(page: Page, bench: Bench): Promise<void> {
+  const before = await commandsOf(bench)
+  await page.getByRole('button', { name: 'Start the simulated programmable block' }).press('Enter')
+  await expect.poll(() => commandsOf(bench)).toBe(before + 1)
+  await bench.passUntil({ phase: 'holding' })
+}
+
+/** The tubes go in, and with them the slow part begins. */
+export async function tubesIn(page: Page, bench: Bench): Promise<void> {
+  const before = await commandsOf(bench)
+  await page.getByRole('button', { name: 'Tubes are in' }).press('Enter')
+  await expect.poll(() => commandsOf(bench)).toBe(before + 2)
+}
+
 /** Plans a melt of the demo's finished prep, with default tubes, and brings the block to the start of its ramp. */
 export async function rampDemo(page: Page, bench: Bench): Promise<void> {
   await page.goto(bench.url)
   await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Melt')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
-  await page.getByRole('button', { name: 'Start the simulated programmable block' }).click()
-  await page.getByRole('button', { name: /^Preheat to/ }).click()
-  await expect(page.getByRole('button', { name: /^Preheat to/ })).toBeHidden()
-  await bench.passUntil({ phase: 'holding' })
-  await page.getByRole('button', { name: 'Tubes are in' }).click()
-  await page.getByRole('button', { name: /^Ramp at/ }).click()
-  await expect(page.getByRole('button', { name: /^Ramp at/ })).toBeHidden()
+  await heatUp(page, bench)
+  await tubesIn(page, bench)
 }
 
 export const temperature = (page: Page) => page.getByTestId('block-temperature')

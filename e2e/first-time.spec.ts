@@ -1,4 +1,4 @@
-import { expect, station, temperature, test, cell, tickNext } from './bench'
+import { expect, station, temperature, test, cell, tickNext, tubesIn } from './bench'
 import { expectInk, expectInside, expectWhole, FORMATS, sheetsOf } from './paper'
 
 const EMPTY = '31.2216'
@@ -33,11 +33,8 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await tickNext(page)
   await tickNext(page)
   // The first portion has its field, later ones grow to what is left.
-  await page
-    .getByRole('button', { name: /^before the heat: / })
-    .first()
-    .click()
-  await tickNext(page)
+  // What wets the crude is logged and ticked by one press.
+  await page.getByRole('button', { name: /mL are in$/ }).click()
   const dissolve = page.getByRole('form', { name: 'Log solvent to dissolve' })
   // While the solid still dissolves there is no rest to add.
   await expect(page.getByRole('form', { name: 'Log solvent to dilute' })).toBeHidden()
@@ -45,15 +42,14 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await tickNext(page)
   await page.getByRole('button', { name: /^add the rest: / }).click()
   await expect(page.getByText(/^3\.7 mL hot, of 3\.7 planned/)).toBeVisible()
+  // The rest is in: its step is done with it.
   await expect(page.getByRole('button', { name: /^add the rest: / })).toBeHidden()
-  await tickNext(page)
   await page.getByRole('link', { name: 'Go on to crystallize' }).click()
   await expect(page).toHaveURL(/crystallize$/)
-  // A wait is ticked and not waited for: it is remarked on, and nothing more.
+  // The clock of a wait begins with it. One that is ticked and not waited for is remarked on, and nothing more.
   for (let i = 0; i < 2; i++) await tickNext(page)
-  await expect(page.getByText('Ticked without its 15 min being timed.')).toBeVisible()
+  await expect(page.getByText(/^Ticked 14:\d\d before its 15 min were over\.$/)).toBeVisible()
   // A running clock is seen from every place, and in the title.
-  await page.getByRole('button', { name: 'Start 10 min' }).click()
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Shelf' }).click()
   await expect(page.getByRole('region', { name: 'Running clocks' })).toContainText(/\d:\d\d/)
   await expect(page).toHaveTitle(/^\d+:\d\d · /)
@@ -102,15 +98,11 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   // Another school for this melt alone.
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByRole('button', { name: 'Start the simulated programmable block' }).click()
-  await page.getByRole('button', { name: /^Preheat to/ }).click()
-  await own.pass(5)
+  await expect.poll(async () => (await own.pass(1)).phase).toBe('preheating')
   await expect(page.getByText('No tube is in yet.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Tubes are in' })).toBeHidden()
   await own.passUntil({ phase: 'holding' })
-  await page.getByRole('button', { name: 'Tubes are in' }).click()
-  await own.pass(60)
-  await page.getByRole('button', { name: /^Ramp at 1.0 °C\/min/ }).click()
-  await expect(page.getByRole('button', { name: /^Ramp at/ })).toBeHidden()
+  await tubesIn(page, own)
   // Nothing can be hurried past: hurry is not offered where something could be seen.
   await expect(page.getByRole('button', { name: /^Hurry simulated time/ })).toBeHidden()
   const press = async (key: string, seen: Parameters<typeof own.passUntil>[0]) => {
@@ -128,7 +120,6 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   const onset = await press('s', { tube: 1, liquid: 0.2 })
   await press('x', { tube: 1, look: 'clear' })
   await expect(cell(page, 'first liquid', 2)).toContainText(onset)
-  await page.getByRole('button', { name: 'End and cool' }).click()
   await page.getByRole('button', { name: 'End the run' }).click()
   await page.getByRole('link', { name: 'Go on to judge' }).click()
   await page.getByLabel('signed by (bench code)').fill('bench 4')

@@ -123,7 +123,6 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
     await page.keyboard.press('s')
     await demo.passUntil({ tube: 1, look: 'clear' })
     await page.keyboard.press('x')
-    await page.getByRole('button', { name: 'End and cool' }).click()
     await page.getByRole('button', { name: 'End the run' }).click()
     await page.getByRole('link', { name: 'Go on to judge' }).waitFor()
     await expectSound(page, 'after the run')

@@ -1,6 +1,17 @@
 import type { Page } from '@playwright/test'
 import { expectInside, FORMATS, sheetsOf } from './paper'
-import { cell, chooseSample, expect, station, temperature, test, type Bench, openPrepNamed } from './bench'
+import {
+  cell,
+  chooseSample,
+  expect,
+  station,
+  temperature,
+  test,
+  type Bench,
+  openPrepNamed,
+  heatUp,
+  tubesIn,
+} from './bench'
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name }).first()
 
@@ -66,7 +77,6 @@ test('a dial is learned from simulated heatings, planned with, followed, and giv
   await expect(temperature(page)).toContainText(molten.probe.text)
   await page.keyboard.press('z')
   await expect(cell(page, 'all liquid', 1)).toContainText(molten.probe.text)
-  await page.getByRole('button', { name: 'End and cool' }).click()
   await page.getByRole('button', { name: 'End the run' }).click()
   await heading(page, 'Melt again').waitFor()
 
@@ -106,6 +116,7 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByRole('button', { name: /^Check: The label of the oil/ }).click()
   await page.getByRole('button', { name: 'Start the simulated oil-bath tube' }).click()
+  await page.getByRole('button', { name: 'Yes' }).click()
   await page.getByRole('button', { name: 'Tubes are in' }).click()
   const flame = async (setting: string) => {
     await page.getByLabel('setting of the flame').fill(setting)
@@ -176,13 +187,8 @@ test('three tubes side by side, every moment by its key', async ({ page, demo })
   await planOn(page, demo, 'programmable-block')
   await chooseSample(slot(page, 3), 'Authentic benzil')
   await page.getByRole('button', { name: 'Plan this melt' }).press('Enter')
-  await page.getByRole('button', { name: 'Start the simulated programmable block' }).press('Enter')
-  await page.getByRole('button', { name: /^Preheat to/ }).press('Enter')
-  await expect(page.getByRole('button', { name: /^Preheat to/ })).toBeHidden()
-  await demo.passUntil({ phase: 'holding' })
-  await page.getByRole('button', { name: 'Tubes are in' }).press('Enter')
-  await page.getByRole('button', { name: /^Ramp at/ }).press('Enter')
-  await expect(page.getByRole('button', { name: /^Ramp at/ })).toBeHidden()
+  await heatUp(page, demo)
+  await tubesIn(page, demo)
   // The crude comes first, then the two that are nearly alike; each moment is looked for on its own.
   const seen: Record<string, string> = {}
   const moments: readonly (readonly [string, Parameters<typeof demo.passUntil>[0]])[] = [
@@ -209,7 +215,6 @@ test('three tubes side by side, every moment by its key', async ({ page, demo })
   // A wrong key is struck with another.
   await page.keyboard.press('q')
   await page.keyboard.press('Backspace')
-  await page.getByRole('button', { name: 'End and cool' }).press('Enter')
   await page.getByRole('button', { name: 'End the run' }).press('Enter')
   await heading(page, 'Melt again').waitFor()
   await expect(page.getByRole('img', { name: new RegExp(`${seen['d']}.*${seen['c']}`) })).toBeVisible()

@@ -58,9 +58,11 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
   // A slip: nearly half an hour in which nothing was done.
   await page.clock.fastForward('25:00')
   await page.clock.runFor(6000)
-  await expect(page.getByText(/Over \d+ min later than planned|^.*Changed: /).first()).toBeVisible({
-    timeout: 30_000,
-  })
+  await expect(page.getByText(/You will finish \d+ min later than planned|^.*Changed: /).first()).toBeVisible(
+    {
+      timeout: 30_000,
+    },
+  )
   const late = await outBy(page)
   expect(between(planned, late)).toBeGreaterThan(4)
 

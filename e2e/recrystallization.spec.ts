@@ -221,7 +221,7 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await did.getByRole('button', { name: 'all dissolved' }).click()
   await expect(page.getByText('All dissolved.')).toBeVisible()
   await page.getByLabel('other volume, drops').first().fill('2.5')
-  await portions.getByRole('button', { name: 'Add 2.5 drops' }).click()
+  await page.getByRole('button', { name: 'Add 2.5 drops' }).click()
   await expect(page.getByText('drops are counted whole')).toBeVisible()
   // What boiled away is taken off, and not more than there was.
   await page.getByRole('button', { name: 'Some boiled away' }).click()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, station, temperature, test, type Bench } from './bench'
+import { expect, station, temperature, test, type Bench, heatUp, tubesIn } from './bench'
 
 const KEYS = {
   'first liquid': ['a', 's', 'd'],
@@ -15,15 +15,8 @@ async function meltByKeys(
   { tubes, first, stepS }: { tubes: number; first: number; stepS: number },
 ): Promise<void> {
   await page.getByRole('button', { name: /^Plan this/ }).click()
-  await page.getByRole('button', { name: 'Start the simulated programmable block' }).click()
-  const preheat = page.getByRole('button', { name: /^Preheat to|^Let it cool to/ })
-  await preheat.click()
-  await expect(preheat).toBeHidden()
-  await bench.passUntil({ phase: 'holding' })
-  await page.getByRole('button', { name: 'Tubes are in' }).click()
-  const ramp = page.getByRole('button', { name: /^Ramp at/ })
-  await ramp.click()
-  await expect(ramp).toBeHidden()
+  await heatUp(page, bench)
+  await tubesIn(page, bench)
   // Nothing is to be seen until the tube that melts first begins to.
   await bench.passUntil({ tube: first, liquid: 0.02 })
   const left: { readonly tube: number; readonly moment: keyof typeof KEYS }[] = Array.from(
@@ -43,7 +36,6 @@ async function meltByKeys(
     }
     if (reading.phase === 'cooling') throw new Error('It cooled before all was melted.')
   }
-  await page.getByRole('button', { name: 'End and cool' }).click()
   await page.getByRole('button', { name: 'End the run' }).click()
   await expect(page.getByRole('heading', { name: 'What came of it' })).toBeVisible()
   // A run on an unknown leads back to its case.

@@ -106,7 +106,11 @@ describe('rates from instrument time', () => {
   test('live, it takes in what was heard and is not yet on record', () => {
     const last = readings.lastSample
     const heard = Array.from({ length: 60 }, (_, i) => [last + i + 1, 50 + (2 * i) / 60] as const)
-    expect(liveRate(view, melt, heard)).toBeCloseTo(2, 1)
+    const shown = liveRate(view, melt, heard)
+    expect(shown?.rateCPerMin).toBeCloseTo(2, 1)
+    // Tenths of a degree once a second for a minute: a few hundredths either way.
+    expect(shown?.withinCPerMin).toBeGreaterThan(0.005)
+    expect(shown?.withinCPerMin).toBeLessThan(0.1)
     expect(liveRate(view, { ...melt, run: null }, heard)).toBeNull()
     expect(liveRate(view, melt, [])).toBeNull()
   })
@@ -124,14 +128,14 @@ describe('rates from instrument time', () => {
         view,
         melt,
         at((s) => (s < 30 ? 18 : 2)),
-      ),
+      )?.rateCPerMin,
     ).toBeCloseTo(2, 0)
     expect(
       liveRate(
         view,
         melt,
         at(() => 1),
-      ),
+      )?.rateCPerMin,
     ).toBeCloseTo(1, 2)
   })
 })

@@ -27,7 +27,7 @@ export function estimatedNow(view: View, melt: MeltFacts, atS: number): number |
   const modelledThen = modelledNow(melt, lastS)
   const modelled = modelledNow(melt, atS)
   if (modelled !== null && modelledThen !== null) return last + modelled - modelledThen
-  return last + ((rateByEye(steadyC) ?? 0) * (atS - lastS)) / 60
+  return last + ((rateByEye(steadyC, BY_EYE_C)?.rateCPerMin ?? 0) * (atS - lastS)) / 60
 }
 
 /** A reading typed during a run that lies where the heating cannot have been, and the question about it. */
@@ -56,22 +56,46 @@ export function misreadingsOf(view: View, melt: MeltFacts): readonly Misread[] {
   })
 }
 
-/** Live rate of a run, °C/min, from what is on record and the latest readings heard. */
+/** A rate as it is shown: °C/min, and how far off it may be (k = 2) by how finely the thermometer was read. */
+export interface LiveRate {
+  readonly rateCPerMin: number
+  readonly withinCPerMin: number
+}
+
+/** Live rate of a run from what is on record and the latest readings heard; null while too little is. */
 export function liveRate(
   view: View,
   melt: MeltFacts,
   heard: readonly (readonly [sample: number, temperatureC: number])[],
-): number | null {
+): LiveRate | null {
   if (!melt.run) return null
   const readings = readingsOf(view, melt.id, melt.run.id)
-  if (readings.byEye || melt.run.started.body.recorded === false) return rateByEye(readings.steadyC)
+  if (readings.byEye || melt.run.started.body.recorded === false)
+    return rateByEye(readings.steadyC, Math.max(BY_EYE_C, rounded(readings.decimals)))
   const last = Math.max(heard[heard.length - 1]?.[0] ?? 0, 0)
   const merged = new Map<number, number>(heard)
   for (let s = Math.max(1, last - 60); s <= last; s++) {
     const value = readings.probeC.get(s)
     if (value !== undefined) merged.set(s, value)
   }
-  return newestRate([...merged.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const))
+  const samples = [...merged.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const)
+  return newestRate(samples, rounded(readings.decimals))
+}
+
+/** Standard uncertainty of a reading that was rounded to so many decimals, °C. */
+const rounded = (decimals: number) => 10 ** -decimals / Math.sqrt(12)
+/** An eye reads a scale to about half of what half a degree is, °C (standard uncertainty). */
+const BY_EYE_C = 0.25
+
+type Samples = readonly (readonly [minute: number, temperatureC: number])[]
+
+/** How far off a slope through samples of the last minutes may be (k = 2), by the uncertainty of each, °C/min. */
+function slopeWithin(samples: Samples, overMin: number, readingC: number): number {
+  const last = samples.at(-1)?.[0] ?? 0
+  const minutes = samples.map(([minute]) => minute).filter((minute) => minute > last - overMin - 1e-9)
+  const mean = minutes.reduce((sum, minute) => sum + minute, 0) / minutes.length
+  const spread = minutes.reduce((sum, minute) => sum + (minute - mean) ** 2, 0)
+  return (2 * readingC) / Math.sqrt(spread)
 }
 
 /** A rate that changed by more than a tenth of a degree in half a minute can feign is told from that half minute. */
@@ -79,24 +103,34 @@ const CHANGED_BY_C_PER_MIN = 0.6
 const CHANGED_BY_PART = 0.25
 
 /** Steady over a minute where it is steady; of the last half minute as soon as that tells of another heating. */
-function newestRate(samples: readonly (readonly [number, number])[]): number | null {
+function newestRate(samples: Samples, readingC: number): LiveRate | null {
   const [minute, half] = [rateOf(samples, 1), rateOf(samples, 0.5)]
-  if (minute === null || half === null) return minute
-  const byCPerMin = Math.abs(half - minute)
-  return byCPerMin > Math.max(CHANGED_BY_C_PER_MIN, CHANGED_BY_PART * Math.abs(half)) ? half : minute
+  if (minute === null) return null
+  const byCPerMin = half === null ? 0 : Math.abs(half - minute)
+  const hasChanged =
+    half !== null && byCPerMin > Math.max(CHANGED_BY_C_PER_MIN, CHANGED_BY_PART * Math.abs(half))
+  return {
+    rateCPerMin: hasChanged ? half : minute,
+    withinCPerMin: slopeWithin(samples, hasChanged ? 0.5 : 1, readingC),
+  }
 }
 
 /** A rate by eye needs a longer look back: readings come once a minute or so. */
 const BY_EYE_OVER_MIN = 4
 
-function rateByEye(probeC: ReadonlyMap<number, number>): number | null {
+function rateByEye(probeC: ReadonlyMap<number, number>, readingC: number): LiveRate | null {
   const samples = [...probeC.entries()].sort((p, q) => p[0] - q[0]).map(([s, c]) => [s / 60, c] as const)
   const last = samples[samples.length - 1]
   if (!last) return null
   const recent = samples.filter(([minute]) => minute >= last[0] - BY_EYE_OVER_MIN)
   const first = recent[0]
-  if (recent.length === 2 && first) return (last[1] - first[1]) / (last[0] - first[0])
-  return rateOf(samples, BY_EYE_OVER_MIN)
+  const rate =
+    recent.length === 2 && first
+      ? (last[1] - first[1]) / (last[0] - first[0])
+      : rateOf(samples, BY_EYE_OVER_MIN)
+  return rate === null
+    ? null
+    : { rateCPerMin: rate, withinCPerMin: slopeWithin(samples, BY_EYE_OVER_MIN, readingC) }
 }
 
 /** A melt as it stands at this moment, for whoever watches it. */

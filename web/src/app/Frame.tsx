@@ -8,6 +8,8 @@ import { JustStruck } from './JustStruck'
 import { KeysHelp } from './KeysHelp'
 import { applyTheme, theme } from './theme'
 import { NewVersion } from './NewVersion'
+import { NextAct } from './NextAct'
+import { NumberPad } from './NumberPad'
 import { LinesElsewhere } from './LinesElsewhere'
 import { Notices } from './Notices'
 import { fetchPlaces } from './place'
@@ -72,6 +74,8 @@ export function Frame() {
           <Notices />
           <Refusals />
           <JustStruck />
+          <NextAct />
+          <NumberPad />
           <Suspense fallback={<p aria-busy="true">Opening …</p>}>
             <Outlet />
           </Suspense>

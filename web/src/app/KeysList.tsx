@@ -1,6 +1,8 @@
 import Modal from 'react-bootstrap/Modal'
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
+  ['Space', 'the next step: ticks it, or presses the filled button'],
+  ['Enter', 'in a number: on to the next empty number, then the form is recorded'],
   ['R', 'someone is hurt, something burns, or the work goes wrong: what to do, on every screen'],
   ['B', 'the simulated balance sends its reading, while you weigh with it'],
   ['← →', 'move the volume, when its mark is chosen'],
@@ -9,7 +11,6 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Z X C', 'all liquid in tube 1, 2, 3'],
   ['Backspace', 'strike the last mark'],
   ['M', 'mute or unmute the sounds'],
-  ['Enter', 'record the reading typed off a thermometer'],
   ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
   ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],
   ['H', 'in practice: simulated time runs faster, or as it is'],

@@ -29,6 +29,7 @@ interface Typed {
 }
 const READABILITIES = ['0.1', '0.01', '0.001', '0.0001'] as const
 const BALANCE = 'ivory-crystal balance'
+const METHOD = 'ivory-crystal weighed by'
 
 /** One weighing of a sample, tared or by difference. Nothing impossible goes in; what is odd is answered. */
 export function WeighingForm({
@@ -54,7 +55,10 @@ export function WeighingForm({
 }) {
   const view = useNotebook((state) => state.view)
   const vessels = vesselsOf(view)
-  const [method, setMethod] = useState<Weighed['method']>(before?.method ?? 'tared')
+  // As it was weighed before: this sample, else whatever was weighed last.
+  const [method, setMethod] = useState<Weighed['method']>(
+    before?.method ?? (remembered(METHOD) === 'difference' ? 'difference' : 'tared'),
+  )
   const [readability, setReadability] = useState(
     before ? String(before.readabilityG) : (remembered(BALANCE) ?? '0.001'),
   )
@@ -82,6 +86,7 @@ export function WeighingForm({
     check: (body) => checkLines([{ kind: 'weighed', subject: sample, body }]),
     keep(body) {
       remember(BALANCE, readability)
+      remember(METHOD, method)
       write({ kind: 'weighed', subject: sample, body })
       form.reset()
       setSent({})

@@ -330,7 +330,10 @@ describe('a thermometer read by eye', () => {
     expect(told?.trouble).toBeNull()
     expect(told?.rateMeasured).toBe(true)
     expect(Math.abs((told?.rateCPerMin ?? 0) - 1.5)).toBeLessThan(0.3)
-    expect(liveRate(view, meltOf(view, MELT) as never, [])).toBeGreaterThan(1)
+    const shown = liveRate(view, meltOf(view, MELT) as never, [])
+    expect(shown?.rateCPerMin).toBeGreaterThan(1)
+    // Read by eye, a minute or so apart: a good part of a degree a minute.
+    expect(shown?.withinCPerMin).toBeGreaterThan(0.05)
   })
   test('with one reading before it the rate is from that to the one typed, not the plan’s', () => {
     // 10 °C in two minutes: half a minute late is 2.5 °C, at the planned 1 °C/min it would be half a degree.

@@ -1,7 +1,13 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { NO_RANGE_REASONS, type NoRangeReason, markOf, type MeltFacts } from '@ivory-crystal/core'
+import {
+  NO_RANGE_REASONS,
+  type NoRangeReason,
+  markOf,
+  type MeltFacts,
+  swappedSlots,
+} from '@ivory-crystal/core'
 import { write } from '../../ledger/notebook'
 import { SwappedMarks } from '../../parts/SwappedMarks'
 import type { Run } from './useRun'
@@ -18,6 +24,27 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
       {open.length > 0 && (
         <>
           <p className="mt-1">One number is not a range. Say of each tube why it has not both.</p>
+          {open.length > 1 && (
+            <div className="row-of align-items-center mb-2">
+              <span>All {open.length} for one reason:</span>
+              <Form.Select
+                style={{ width: 290 }}
+                aria-label="why none of these tubes has a range"
+                value=""
+                onChange={(event) => {
+                  const reason = event.target.value as NoRangeReason
+                  setReasons(Object.fromEntries(open.map(({ slot }) => [slot, reason])))
+                }}
+              >
+                <option value="">because …</option>
+                {NO_RANGE_REASONS.map((reason) => (
+                  <option key={reason} value={reason}>
+                    {reason}
+                  </option>
+                ))}
+              </Form.Select>
+            </div>
+          )}
           {open.map(({ slot, label, has }) => (
             <div key={slot} className="row-of align-items-center mb-2">
               <span>
@@ -67,6 +94,11 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
       </p>
     </section>
   )
+}
+
+/** Every tube has both ends or its reason, and none of them is doubtful: ending asks nothing more. */
+export function isAllTold(melt: MeltFacts): boolean {
+  return openTubes(melt).length === 0 && swappedSlots(melt).length === 0
 }
 
 /** Tubes with neither a whole range nor a reason. A tube whose light is read may yet be read off it. */

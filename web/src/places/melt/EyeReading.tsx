@@ -69,7 +69,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
   })
   const { text } = form.typed
   return (
-    <form className="my-2" aria-label="Read the thermometer" onSubmit={form.onSubmit}>
+    <form className="mb-2" aria-label="Read the thermometer" onSubmit={form.onSubmit}>
       <div className="row-of align-items-center" ref={field}>
         <span className={wants ? 'trouble' : 'quiet'} role="status">
           {waiting

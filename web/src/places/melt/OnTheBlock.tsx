@@ -14,7 +14,6 @@ import { useNotebook } from '../../ledger/notebook'
 import { fixed, span } from '../../format/format'
 import { sound } from '../../drawings/sounds'
 import { Thermometer } from '../../drawings/Thermometer'
-import { EyeReading } from './EyeReading'
 import { RateGauge } from './RateGauge'
 import { type MeltMoment, useMoment } from './useMoment'
 import type { Run } from './useRun'
@@ -33,7 +32,6 @@ export function OnTheBlock({ melt, run, instrument, muted }: OnTheBlockProps) {
     <>
       <Temperature melt={melt} run={run} instrument={instrument} now={now} />
       <Trouble instrument={melt.planned.body.instrument} />
-      {!run.recorded && <EyeReading melt={melt} muted={muted} />}
     </>
   )
 }
@@ -101,7 +99,12 @@ function Temperature({
       )}
       <div className="pb-2">
         <span className="quiet">rate{run.recorded ? '' : ', from your readings'}</span>
-        <RateGauge rate={now.rateCPerMin} wanted={meltRateOf(melt)} ramping={isSlowPart(melt, now)} />
+        <RateGauge
+          rate={now.rateCPerMin}
+          within={now.rateWithinCPerMin}
+          wanted={meltRateOf(melt)}
+          ramping={isSlowPart(melt, now)}
+        />
         <span className="quiet">{span(now.atS * 1000)} into the run</span>
       </div>
     </div>

@@ -2,14 +2,19 @@ import { type Conventions, isTooFast } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 
 const WIDTH = 190
+/** What is surer than the digit shown is not told, °C/min. */
+const SHOWN_FROM = 0.05
 
 /** Live rate against what house rules allow while it melts. */
 export function RateGauge({
   rate,
+  within,
   wanted,
   ramping,
 }: {
   rate: number | null
+  /** How far off it may be, °C/min. */
+  within: number | null
   wanted: Conventions['meltRate']
   ramping: boolean
 }) {
@@ -24,7 +29,10 @@ export function RateGauge({
       >
         {rate === null ? '–' : fixed(rate, 1)}
       </span>{' '}
-      <span className="quiet">°C/min{tooFast ? ': too fast' : ''}</span>
+      <span className="quiet">
+        {rate !== null && within !== null && within >= SHOWN_FROM && `± ${fixed(within, 1)} `}°C/min
+        {tooFast ? ': too fast' : ''}
+      </span>
       <svg
         width="100%"
         viewBox={`0 0 ${WIDTH} 30`}

@@ -1,10 +1,12 @@
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
 import {
+  checksFor,
   type Instrument,
   meltCautions,
   scaleTrouble,
   type MeltFacts,
+  uncheckedOf,
   unknownsOf,
   heatedAsItBehaves,
 } from '@ivory-crystal/core'
@@ -36,6 +38,15 @@ export function Ready({
   const blockC = states?.find((one) => one.instrument.id === instrument?.id)?.blockC ?? null
   const isSimulated = instrument?.simulated === true
   const trouble = instrument ? scaleTrouble(instrument, melt.planned.body.window) : []
+  const open = instrument
+    ? uncheckedOf(checksFor(instrument, melt.planned.body.window, blockC), melt.checks)
+    : []
+  const asked =
+    trouble.length > 0
+      ? 'That range is more than this instrument and its thermometer take. Begin only if you stop well before the end of the scale, and whoever is in charge agrees. Begin?'
+      : instrument?.character.control === 'flame' && open.length > 0
+        ? `${open.length === 1 ? 'One check is' : `${open.length} checks are`} not ticked, with hot oil and a flame. Look at them in the list first. Begin all the same?`
+        : null
   const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
   const { notebook = '' } = useParams()
   const view = useNotebook((state) => state.view)
@@ -69,11 +80,11 @@ export function Ready({
             </p>
           ))}
           {ways.map(({ feed, says }, i) =>
-            trouble.length > 0 ? (
+            asked !== null ? (
               <Confirm
                 key={feed}
                 offer={says}
-                question="That range is more than this instrument and its thermometer take. Begin only if you stop well before the end of the scale, and whoever is in charge agrees. Begin?"
+                question={asked}
                 onYes={() => {
                   run.start(feed)
                 }}

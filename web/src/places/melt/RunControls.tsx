@@ -3,6 +3,7 @@ import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
+  type BlockCommand,
   dialStandsAt,
   type Instrument,
   type MeltFacts,
@@ -17,6 +18,7 @@ import {
 import { aboutMinutes, fixed } from '../../format/format'
 import { write } from '../../ledger/notebook'
 import { InlineField, Refusal } from '../../parts/InlineField'
+import { isAllTold } from './EndPanel'
 import { sentenceOf } from './moveSentence'
 import { type MeltMoment, useMoment } from './useMoment'
 import type { Run } from './useRun'
@@ -72,7 +74,7 @@ export function RunControls({
           disabled={run.busy}
           onClick={onEnd}
         >
-          End and cool
+          {isAllTold(melt) ? 'End the run: tubes to glass waste' : 'End and cool'}
         </Button>
         {pace > 1 && (
           <span className="quiet">
@@ -143,7 +145,18 @@ function ProgramCommand({ melt, run, move }: { melt: MeltFacts; run: Run; move: 
   const { window } = melt.planned.body
   const commands = melt.run?.commands ?? []
   const given = new Set(commands.map((line) => line.body.command.kind))
-  if (move?.say === 'tubes in') return <TubesIn run={run} />
+  if (move?.say === 'tubes in')
+    return (
+      <TubesIn
+        run={run}
+        // At the start already: the slow part begins with the tubes in it.
+        then={
+          given.has('preheat') && !run.byHand
+            ? { kind: 'ramp', toC: window.stopC, rateCPerMin: window.rateCPerMin }
+            : null
+        }
+      />
+    )
   if (run.byHand) return <ProgramByHand melt={melt} />
   const lastRamp = [...commands].reverse().find((line) => line.body.command.kind === 'ramp')
   const stopC = lastRamp?.body.command.kind === 'ramp' ? lastRamp.body.command.toC : window.stopC
@@ -194,15 +207,15 @@ function ProgramByHand({ melt }: { melt: MeltFacts }) {
   )
 }
 
-function TubesIn({ run }: { run: Run }) {
+function TubesIn({ run, then = null }: { run: Run; then?: (BlockCommand & { kind: 'ramp' }) | null }) {
   return (
     <Button
       disabled={run.busy}
       onClick={() => {
-        run.command({ kind: 'tubes in' })
+        run.command({ kind: 'tubes in' }, ...(then ? [then] : []))
       }}
     >
-      Tubes are in
+      {then ? `Tubes are in: go on at ${fixed(then.rateCPerMin, 1)} °C/min` : 'Tubes are in'}
     </Button>
   )
 }

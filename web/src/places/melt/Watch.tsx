@@ -4,7 +4,8 @@ import { type Mark, type MeltFacts, plannedCurve, readCurve, sampleNamedAs } fro
 import { Lens } from '../../drawings/Lens'
 import { MarkPad } from '../../drawings/MarkPad'
 import { useNotebook } from '../../ledger/notebook'
-import { EndPanel } from './EndPanel'
+import { EndPanel, isAllTold } from './EndPanel'
+import { EyeReading } from './EyeReading'
 import { LightPanel } from './LightPanel'
 import { OnTheBlock } from './OnTheBlock'
 import { Ready } from './Ready'
@@ -49,10 +50,13 @@ export function Watch({ melt }: { melt: MeltFacts }) {
             run={run}
             instrument={instrument}
             onEnd={() => {
-              setEnding(true)
+              if (isAllTold(melt)) run.end()
+              else setEnding(true)
             }}
           />
         )}
+        {/* Where it is asked for, whatever the height of the screen. */}
+        {!run.recorded && !ending && <EyeReading melt={melt} muted={marking.muted} />}
       </section>
       <section aria-label="Instrument" className={css.onBlock}>
         <Seen melt={melt} />

@@ -271,10 +271,17 @@ describe('before the start', () => {
   })
 })
 
+/** Begins by eye; with a flame and hot oil, what nobody has ticked is asked about first. */
+async function startByEye(user: ReturnType<typeof showAt>): Promise<void> {
+  await user.click(press('Start, its thermometer is read by eye'))
+  screen.getByText(/checks are not ticked, with hot oil and a flame/)
+  await user.click(press('Yes'))
+}
+
 describe('a thermometer read by eye', () => {
   test('each press is kept with its time, and what is typed after is taken back to it', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     await user.click(press('Tubes are in'))
     for (const [seconds, text] of [
       [60, '88.0'],
@@ -302,7 +309,7 @@ describe('a thermometer read by eye', () => {
   })
   test('is asked for first; what it was last read at stands large, and about where it is by now', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     screen.getByText('Read the thermometer first, and type what it says.')
     screen.getByText('Read the thermometer.')
     screen.getByText('nothing read yet')
@@ -317,7 +324,7 @@ describe('a thermometer read by eye', () => {
   })
   test('a moment that comes while a number is being typed is not lost to the field', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     pass(60)
     await type(user, '88.0')
     act(() => {
@@ -335,7 +342,7 @@ describe('a thermometer read by eye', () => {
   })
   test('a press nobody read for two minutes gets no reading that is not its own', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     pass(60)
     await type(user, '88.0')
     act(() => {
@@ -349,7 +356,7 @@ describe('a thermometer read by eye', () => {
   })
   test('a reading far from where the heating should be is kept, asked about, and struck with one press', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     for (const text of ['88.0', '89.5', '91.0']) {
       pass(60)
       await type(user, text)
@@ -380,7 +387,7 @@ describe('a thermometer read by eye', () => {
   })
   test('two keys pressed the wrong way round are asked about at once, and exchanged with what was read for them', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     await user.click(press('Tubes are in'))
     for (const text of ['92.0', '93.5']) {
       pass(60)
@@ -404,7 +411,7 @@ describe('a thermometer read by eye', () => {
   })
   test('what melted as it went in has no onset, and says below what it began', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     await user.click(press('Tubes are in'))
     pass(60)
     await type(user, '76.0')
@@ -432,7 +439,7 @@ describe('a thermometer read by eye', () => {
   })
   test('the run ends with both numbers of each tube or a reason', async () => {
     const { user, pass } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     pass(30)
     act(() => {
       fireEvent.keyDown(document.body, { key: 'a' })
@@ -455,7 +462,7 @@ describe('a thermometer read by eye', () => {
   })
   test('a setting of one’s own is written, and a note of a tube too', async () => {
     const { user } = await ownRun()
-    await user.click(press('Start, its thermometer is read by eye'))
+    await startByEye(user)
     const setting = screen.getByRole('textbox', { name: 'setting of the flame' })
     await user.type(setting, 'half')
     await user.click(press('Set the flame'))

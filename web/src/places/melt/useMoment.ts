@@ -13,6 +13,7 @@ export function useMoment(melt: MeltFacts, run: Run) {
   const heard: HeardReading | null = useHeard(melt)
   useNow()
   const atS = runSeconds(melt)
+  const rate = liveRate(view, melt, heard?.recent ?? [])
   return {
     heard,
     atS,
@@ -20,6 +21,8 @@ export function useMoment(melt: MeltFacts, run: Run) {
     /** What the thermometer shows where it is recorded, about where it stands where it is read by eye; °C. */
     nowC: run.recorded ? (heard?.reading?.probe.value ?? null) : estimatedNow(view, melt, atS),
     phase: heard?.reading?.phase ?? null,
-    rateCPerMin: liveRate(view, melt, heard?.recent ?? []),
+    rateCPerMin: rate?.rateCPerMin ?? null,
+    /** How far off that may be, °C/min. */
+    rateWithinCPerMin: rate?.withinCPerMin ?? null,
   }
 }

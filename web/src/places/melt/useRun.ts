@@ -6,6 +6,8 @@ import { allStored, hearReading, newSubject, useNotebook, write } from '../../le
 import type { LedgerState } from '../../ledger/ledgerClient'
 import type { HeardReading } from '../../ledger/readings'
 
+type RunCommand = BlockCommand | { kind: 'pace'; pace: number }
+
 export interface Run {
   /** Heard over the stream, or by hand: then nothing is heard, and time is this page's. */
   readonly byHand: boolean
@@ -15,13 +17,22 @@ export interface Run {
   readonly trouble: string | null
   readonly busy: boolean
   readonly start: (by: 'instrument' | 'hand') => void
-  readonly command: (command: BlockCommand | { kind: 'pace'; pace: number }) => void
+  /** One command, or several that are always given together, one after another. */
+  readonly command: (...commands: readonly RunCommand[]) => void
   readonly end: () => void
 }
 
 /** The run of a melt on its instrument: what is heard of it, and the commands it takes. */
 export function useRun(melt: MeltFacts): Run {
-  const { instrument } = melt.planned.body
+  const { instrument, window, conventions } = melt.planned.body
+  const isPreheated = useNotebook(({ shelf }) => {
+    const one = shelf?.instruments.find(({ id }) => id === instrument)
+    return (
+      one?.simulated === true &&
+      one.character.control === 'program' &&
+      conventions.tubeIn === 'at start temperature'
+    )
+  })
   const [trouble, setTrouble] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
   const run = melt.run
@@ -58,20 +69,31 @@ export function useRun(melt: MeltFacts): Run {
       ask(async () => {
         await allStored()
         const { notebook } = useNotebook.getState()
-        if (notebook) hearReading({ ...(await api.startRun(instrument, notebook, melt.id)), instrument })
+        if (!notebook) return
+        const started = await api.startRun(instrument, notebook, melt.id)
+        hearReading({ ...started, instrument })
+        // A simulated block that is programmed goes up at once: that is what it was started for.
+        if (isPreheated)
+          hearReading({
+            ...(await api.command(instrument, started.id, { kind: 'preheat', toC: window.startC })),
+            instrument,
+          })
       })
     },
-    command(command) {
+    command(...commands) {
       if (!run) return
       if (byHand)
-        write({
-          kind: 'run command',
-          subject: melt.id,
-          body: { run: run.id, atS: Math.round(runSeconds(melt)), command },
-        })
+        write(
+          ...commands.map((command) => ({
+            kind: 'run command' as const,
+            subject: melt.id,
+            body: { run: run.id, atS: Math.round(runSeconds(melt)), command },
+          })),
+        )
       else
         ask(async () => {
-          hearReading({ ...(await api.command(instrument, run.id, command)), instrument })
+          for (const command of commands)
+            hearReading({ ...(await api.command(instrument, run.id, command)), instrument })
         })
     },
     end() {

@@ -79,7 +79,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         <Alone unknown={unknown} />
       </section>
       <aside>
-        {unknown.rows.length === 0 && <SealAnswer unknown={unknown} />}
+        {unknown.rows.length === 0 && <SealAnswer unknown={unknown} isOpenAtOnce />}
         <h3 className={unknown.rows.length === 0 ? 'mt-4' : ''}>Every tube of it</h3>
         {unknown.rows.length === 0 && (
           <p className="mt-1 quiet">

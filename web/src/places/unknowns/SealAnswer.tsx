@@ -9,10 +9,17 @@ import { api } from '../../ledger/api'
 import { hearLines, useNotebook } from '../../ledger/notebook'
 
 /** For whoever hands the unknown out: the answer goes to the server and stays there until the case is signed. */
-export function SealAnswer({ unknown }: { unknown: UnknownFacts }) {
+export function SealAnswer({
+  unknown,
+  isOpenAtOnce = false,
+}: {
+  unknown: UnknownFacts
+  /** Where a case begins, its fields stand open. */
+  isOpenAtOnce?: boolean
+}) {
   const notebook = useNotebook((state) => state.notebook)
   const shelf = useNotebook((state) => state.shelf)
-  const [isOpen, setOpen] = useState(false)
+  const [isOpen, setOpen] = useState(isOpenAtOnce)
   const form = useTyped({
     start: { name: '', purity: '98' },
     make({ name, purity }) {

@@ -85,6 +85,7 @@ export function DialPlayer({ put, onDone }: PlayerProps) {
             <span className="quiet">rate</span>
             <RateGauge
               rate={now.rateCPerMin}
+              within={null}
               wanted={{ min: DIAL_RATE.minCPerMin, target: DIAL_RATE.minCPerMin, max: DIAL_RATE.maxCPerMin }}
               ramping={shownC >= fromC}
             />

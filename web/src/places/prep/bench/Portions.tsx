@@ -2,6 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
+  addPortion,
   attempt,
   type Bodies,
   type Line,
@@ -12,8 +13,10 @@ import {
   type PortionUse,
   type PrepFacts,
   readReading,
+  seePortion,
   solventLeft,
 } from '@ivory-crystal/core'
+import { clock as pageClock } from '../../../app/clock'
 import { fixed, millilitres } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { comesTo, type Made, useLines, wrong } from '../../../parts/useTyped'
@@ -34,23 +37,26 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const made = prep.portions.filter((portion) => portion.body.use === use)
   const last = made[made.length - 1]
   const hot = use !== 'rinse' && !cold
-  const make = ({ portion }: { portion: string }): Made<readonly Line[], 'portion'> => {
+  const whole = unit === 'mL' ? solventLeft(prep, use) : null
+  const wholeText = whole ? millilitres(whole.ml) : ''
+  const make = ({ portion }: { portion: string }, isWhole = false): Made<readonly Line[], 'portion'> => {
     const read = readReading(portion, 'The portion')
     if (!read.ok) return wrong(read.problem.sentence, 'portion')
     if (read.value.value <= 0)
       return wrong('A portion is more than nothing. Strike one that was logged by mistake.', 'portion')
-    const body = bodyOf(read.value, unit, perML, use, hot)
+    const isCold = isWhole && whole?.what === 'before the heat'
+    const body = bodyOf(read.value, unit, perML, use, hot && !isCold)
     if (typeof body === 'string') return wrong(body, 'portion')
     if (body.volume.value > 10_000) return wrong(`${read.value.text} mL fits no flask here.`, 'portion')
-    return comesTo([{ kind: 'solvent added', subject: prep.id, body }])
+    // Typed, it may be all that was left as well.
+    const isAll = isWhole || (whole?.what === 'the rest' && body.volume.value === Number(wholeText))
+    return comesTo(addPortion(view, prep, body, isAll, pageClock.now()))
   }
-  const form = useLines({ start: { portion: '' }, make })
+  const form = useLines({ start: { portion: '' }, make: (typed) => make(typed) })
   const typed = form.typed.portion
-  const whole = unit === 'mL' ? solventLeft(prep, use) : null
-  const wholeText = whole ? millilitres(whole.ml) : ''
   const presets = presetsFor(use, unit, plan).filter((text) => Number(text) !== Number(wholeText))
-  const press = (text: string) => () => {
-    const made = make({ portion: text })
+  const press = (text: string, isWhole: boolean) => () => {
+    const made = make({ portion: text }, isWhole)
     if (made.ok) write(...made.value)
     else form.say(made.sentence)
   }
@@ -70,12 +76,17 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
       onSubmit={form.onSubmit}
     >
       {presets.map((text) => (
-        <Button key={text} variant="outline-primary" size="sm" onClick={press(text)}>
+        <Button key={text} variant="outline-primary" size="sm" onClick={press(text, false)}>
           + {text} {unit}
         </Button>
       ))}
       {whole && (
-        <Button variant="outline-primary" size="sm" onClick={press(wholeText)}>
+        <Button
+          variant="outline-primary"
+          size="sm"
+          data-act={whole.what === 'the rest' || undefined}
+          onClick={press(wholeText, true)}
+        >
           {whole.what === 'the rest' ? 'add the rest' : whole.what}: {wholeText} mL
         </Button>
       )}
@@ -122,6 +133,28 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   )
 }
 
+/** What wets the crude before it goes on the heat: one press logs it and ticks its step. */
+export function Wetting({ prep }: { prep: PrepFacts }) {
+  const view = useNotebook((state) => state.view)
+  const whole = solventLeft(prep, 'dissolve')
+  if (whole?.what !== 'before the heat') return null
+  const text = millilitres(whole.ml)
+  return (
+    <Button
+      variant="outline-primary"
+      size="sm"
+      data-act
+      onClick={() => {
+        const volume = { text, value: Number(text) }
+        const body = { volume, drops: null, use: 'dissolve', hot: false } as const
+        write(...addPortion(view, prep, body, true, pageClock.now()))
+      }}
+    >
+      {text} mL are in
+    </Button>
+  )
+}
+
 function bodyOf(
   typed: { readonly text: string; readonly value: number },
   unit: Unit,
@@ -157,7 +190,7 @@ function Effect({ prep }: { prep: PrepFacts }) {
           size="sm"
           variant="outline-primary"
           onClick={() => {
-            write({ kind: 'portion seen', subject: prep.id, body: { portion: last.entry.id, effect } })
+            write(...seePortion(view, prep, last.entry.id, effect, pageClock.now()))
           }}
         >
           {effect}
@@ -218,5 +251,5 @@ function presetsFor(use: PortionUse, unit: Unit, plan: Bodies['plan fixed'] | un
   const small = leastML < 2 ? 0.1 : leastML < 12 ? 0.5 : leastML < 60 ? 2 : 10
   return use === 'dilute'
     ? [(2 * small).toFixed(1), (4 * small).toFixed(1)]
-    : [small.toFixed(1), (2 * small).toFixed(1)]
+    : [small.toFixed(1), (2 * small).toFixed(1), (4 * small).toFixed(1)]
 }

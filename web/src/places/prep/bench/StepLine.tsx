@@ -2,13 +2,22 @@ import css from '../../../parts/steps.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { isDone, type PrepFacts, type Step, timersOf } from '@ivory-crystal/core'
+import {
+  isDone,
+  type PrepFacts,
+  solventLeft,
+  type Step,
+  tickStep,
+  type Timer,
+  timersOf,
+} from '@ivory-crystal/core'
+import { clock as pageClock } from '../../../app/clock'
 import { clock, span } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
 import { LiquorPanel } from './LiquorPanel'
 import { PartnerForm } from './PartnerForm'
-import { Portions } from './Portions'
+import { Portions, Wetting } from './Portions'
 import { SampleLabel } from './SampleLabel'
 import { TemperatureForm } from './TemperatureForm'
 
@@ -20,7 +29,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
   const timer = timersOf(view, prep.id, now).find((one) => one.timer === step.timer?.timer)
   const isOver = timer !== undefined && timer.leftMs <= 0
   return (
-    <li className={isNext ? css.next : undefined}>
+    <li className={isNext ? css.next : undefined} data-next-step={isNext || undefined}>
       <button
         type="button"
         className={tick ? classNames(css.tick, css.done) : css.tick}
@@ -31,8 +40,9 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
             : `Tick: ${step.text}`
         }
         disabled={tick !== undefined}
+        data-act={isNext && actOf(step, prep, timer) === 'tick' ? true : undefined}
         onClick={() => {
-          write({ kind: 'step ticked', subject: prep.id, body: { step: step.id } })
+          write(...tickStep(view, prep, step.id, pageClock.now()))
         }}
       >
         {tick ? (tick.body.isLeftOut ? '–' : '✓') : ''}
@@ -72,12 +82,18 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           <Button
             variant="outline-primary"
             size="sm"
+            data-act={isNext || undefined}
             onClick={() => {
               if (step.timer) write({ kind: 'timer started', subject: prep.id, body: step.timer })
             }}
           >
             Start {step.timer.minutes} min
           </Button>
+        </div>
+      )}
+      {step.id === 'wet-the-crude' && isNext && (
+        <div className={css.under}>
+          <Wetting prep={prep} />
         </div>
       )}
       {step.portions && (!tick || isNext) && !isBeforeItsTurn(step, prep) && (
@@ -107,6 +123,17 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       {step.stop && <Stop step={step} prep={prep} ticked={tick !== undefined} />}
     </li>
   )
+}
+
+/** What the one key does at a step: nothing while its clock runs or solvent is still to be logged. */
+function actOf(step: Step, prep: PrepFacts, timer: Timer | undefined): 'tick' | 'other' {
+  if (step.timer && (timer === undefined || timer.leftMs > 0)) return 'other'
+  if (step.id === 'wet-the-crude' && solventLeft(prep, 'dissolve')) return 'other'
+  if (step.portions !== undefined) {
+    const isAdded = prep.portions.some(({ body }) => body.use === step.portions)
+    if (!isAdded) return 'other'
+  }
+  return 'tick'
 }
 
 /** Solvent is added step by step: “the rest” is none while the solid still dissolves. */

@@ -6,7 +6,10 @@ import { openDemo, prepNamed, server, show, stream, written } from '../../../tes
 const { Weigh } = await import('./Weigh')
 const { write } = await import('../../../ledger/notebook')
 
-beforeEach(() => openDemo())
+beforeEach(() => {
+  localStorage.clear()
+  return openDemo()
+})
 afterEach(cleanup)
 const bodies = (kind: string) => written(kind).map(({ body }) => body)
 let heard = 0
