@@ -76,7 +76,7 @@ test('a struck reading stays visible, and what rested on it says so', async ({ p
   await expect(page.getByRole('heading', { name: 'First, the mass of the crude' })).toBeVisible()
   await page.getByLabel('net mass of the crude, g').fill('1.304')
   await page.getByRole('button', { name: 'Record 1.304 g' }).click()
-  await expect(page.getByRole('alert')).toContainText('The weighing this plan rests on was struck')
+  await expect(page.getByRole('alert')).toContainText('The weighing of this plan was struck out')
   await station(page, 'Weigh')
   await expect(page.getByRole('alert').first()).toContainText('106.7 % is more than went in')
   await station(page, 'Page')

@@ -1,12 +1,17 @@
 import type { Page } from '@playwright/test'
-import { type Bench, expect, rampDemo, station, test } from './bench'
+import { copiesOf } from '../core/golden/copies'
+import { golden } from '../core/golden/contract'
+import type { RawEntry } from '../core/src/index'
+import { type Bench, expect, heatUp, rampDemo, station, test, tubesIn } from './bench'
 import { layoutFaults } from './layout'
 
-/** A laptop, a tablet held upright, a telephone. */
+/** A laptop, a tablet either way, a telephone, and the laptop at 200 %. */
 const SIZES = [
   { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
   { width: 820, height: 1180 },
   { width: 390, height: 844 },
+  { width: 640, height: 400 },
 ] as const
 
 const PREP = '0a5a1c7e-0000-4000-8000-0000000001'
@@ -32,6 +37,82 @@ async function expectAllSound(page: Page, bench: Bench, places: readonly string[
     await expectSound(page, place === '' ? 'today' : place)
   }
 }
+
+/** Names as long as anybody gives them: of preps, samples, unknowns and benches. */
+function longNamed(entries: readonly RawEntry[]): readonly RawEntry[] {
+  const long = (text: string) =>
+    `${text}, second batch of the section on Thursday, from the flask with the blue clamp at the end of the row`
+  return entries.map((entry): RawEntry => {
+    const body = entry.body as { readonly title?: string; readonly label?: string; readonly code?: string }
+    switch (entry.kind) {
+      case 'prep opened':
+        return { ...entry, body: { ...body, title: long(body.title ?? '') } }
+      case 'sample named':
+        return { ...entry, body: { ...body, label: long(body.label ?? '') } }
+      case 'unknown opened':
+        return { ...entry, body: { ...body, code: `${body.code ?? ''}-second-vial-of-three` } }
+      default:
+        return entry
+    }
+  })
+}
+
+/** Writes lines into an empty notebook. */
+async function pour(bench: Bench, lines: readonly RawEntry[]): Promise<void> {
+  const { ledger } = (await (await fetch(`${bench.origin}/api/about`)).json()) as { ledger: string }
+  const own = lines.map((entry) => ({ ...entry, ledger, notebook: bench.notebook }))
+  for (let from = 0; from < own.length; from += 100) {
+    const answer = await fetch(`${bench.origin}/api/notebooks/${bench.notebook}/entries`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ groups: own.slice(from, from + 100).map((line) => [line]) }),
+    })
+    if (!answer.ok) throw new Error(await answer.text())
+  }
+}
+
+test.describe('a notebook ten times the demo’s, with long names', () => {
+  test.use({ apart: true })
+  test('is as sound, place by place', async ({ page, own }) => {
+    test.slow()
+    await pour(own, longNamed(copiesOf(golden.entries, 10)))
+    await expectAllSound(page, own, [
+      '',
+      '/preps',
+      '/unknowns',
+      '/instruments/rack',
+      ...STATIONS.map((one) => `/preps/${subject('01')}/${one}`),
+      ...CASE.map((one) => `/unknowns/${subject('60')}/${one}`),
+      `/melts/${subject('22')}`,
+      '/this-notebook',
+    ])
+    // A mixed melt beside both its parts, judged: three more rungs with the longest names.
+    await page.goto(`${own.url}/preps/${subject('01')}/judge`)
+    await page.getByRole('button', { name: /^Pack 3 tubes/ }).click()
+    await page.getByRole('button', { name: 'Plan this melt' }).click()
+    await expectSound(page, 'a mixed melt, ready')
+    await heatUp(page, own)
+    await tubesIn(page, own)
+    for (const [key, until] of [
+      ['d', { tube: 2, liquid: 0.22 }],
+      ['s', { tube: 1, liquid: 0.22 }],
+      ['a', { tube: 0, liquid: 0.22 }],
+    ] as const) {
+      await own.passUntil(until)
+      await page.keyboard.press(key)
+    }
+    for (const tube of [0, 1, 2]) await own.passUntil({ tube, look: 'clear' })
+    for (const key of ['z', 'x', 'c']) await page.keyboard.press(key)
+    await expectSound(page, 'a mixed melt, watched')
+    await page.getByRole('button', { name: 'End the run' }).click()
+    await page.goto(`${own.url}/preps/${subject('01')}/judge`)
+    await page.getByRole('heading', { name: 'Where it sits' }).waitFor()
+    await expectSound(page, 'judge, after a mixed melt')
+    await page.goto(`${own.url}/preps/${subject('01')}/page`)
+    await page.getByRole('table', { name: 'Melting ranges in numbers' }).waitFor()
+    await expectSound(page, 'page, after a mixed melt')
+  })
+})
 
 test.describe('nothing lies on anything else, runs off or is cut', () => {
   test('in the preps of the demo', async ({ page, demo }) => {

@@ -260,11 +260,11 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await expect(
     page.getByText(`${((100 * 0.1112) / (0.1204 - 0.006)).toFixed(1)} %`, { exact: true }),
   ).toBeVisible()
-  await page.getByRole('button', { name: 'It was made here' }).click()
+  await page.getByRole('button', { name: 'Work out a percent yield' }).click()
   const reaction = page.getByRole('form', { name: 'The reaction' })
   await reaction.getByLabel('limiting reagent').fill('moonshine')
-  await reaction.getByRole('button', { name: 'Name it' }).click()
-  await expect(page.getByText('“moonshine” is not on the shelf')).toBeVisible()
+  await reaction.getByRole('button', { name: 'Work it out' }).click()
+  await expect(page.getByText('What is “moonshine” made of?')).toBeVisible()
 })
 
 test('numbers that look wrong are answered with a sentence and a way on', async ({ page, demo }) => {

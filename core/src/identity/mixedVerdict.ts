@@ -31,7 +31,7 @@ export interface MixedInput {
 
 /**
  * What a mixed melt says of identity: only that speaks for it, and only beside the unknown in the same run; ranges of
- * another run are at most “repeat”. Not lower than the unknown alone and not broader: the same compound (a
+ * another run are at most “repeat”. Not lower than the sample alone and not broader: the same compound (a
  * little higher, even, if the unknown was impure). All liquid far below both, or lower at both ends and broader: a
  * different one. Where the authentic sample is wide by itself the mixture must begin below that too: else its own
  * impurity does it. Anything else, such as an onset alone that is lower: repeat.
@@ -83,7 +83,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   if (isLower && isBroader)
     return {
       verdict: 'different',
-      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the unknown alone: each is an impurity in the other, so they are two compounds.`,
+      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the sample alone: each is an impurity in the other, so they are two compounds.`,
     }
   const underBothC = Math.min(unknown.clearC, reference.clearC) - mixture.clearC
   if (tenths(underBothC) > FAR_UNDER_C)
@@ -131,7 +131,7 @@ function sameBecause(unknown: MeltingRange, mixture: MeltingRange, within: numbe
     tenths(higherC) > within
       ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound thins the unknown’s impurity.`
       : ''
-  return `The mixture is not lower than the unknown alone and not broader (within ${c(within)} °C): one compound, as ideal compounds behave; mirror-image and molecular compounds can differ.${rise}`
+  return `The mixture is not lower than the sample alone and not broader (within ${c(within)} °C): one compound, as ideal compounds behave; mirror-image and molecular compounds can differ.${rise}`
 }
 
 function width(range: MeltingRange): number {

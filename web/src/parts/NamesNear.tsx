@@ -55,8 +55,8 @@ async function namesLike(compounds: readonly Compound[], typed: string): Promise
   const fuse = new Fuse(compounds, {
     keys: ['name', 'synonyms'],
     threshold: UNLIKE,
-    ignoreLocation: true,
-    includeScore: true,
+    // A name that begins alike is nearer than one that holds it somewhere.
+    distance: 40,
   })
   return fuse.search(typed, { limit: AT_MOST }).map(({ item }) => item.name)
 }

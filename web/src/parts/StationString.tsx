@@ -9,10 +9,13 @@ export function StationString<S extends string>({
   stations,
   here,
   base,
+  ahead,
 }: {
   stations: readonly { readonly station: S; readonly state: StationState }[]
   here: S
   base: string
+  /** What each will ask for and about how long it takes, where the work has yet to begin. */
+  ahead?: Readonly<Record<S, string>> | undefined
 }) {
   return (
     <nav aria-label="Stations">
@@ -28,6 +31,7 @@ export function StationString<S extends string>({
               <span className={state === 'needs a look' ? classNames(css.said, css.lookSaid) : css.said}>
                 {state === 'not yet' ? <>&nbsp;</> : state}
               </span>
+              {ahead && <span className={css.ahead}>{ahead[station]}</span>}
             </Link>
           </li>
         ))}

@@ -94,6 +94,9 @@ export function nextStep(view: View, id: PrepId, now: EpochMs): NextStep | null 
   const prep = prepOf(view, id)
   if (!prep) return null
   const stations = stationsOf(view, id)
+  // Whatever else is open can wait for what is melting.
+  if (meltsOf(view, id).some((melt) => melt.run && !melt.run.ended))
+    return { station: 'melt', text: 'A melt is running: eye at the lens.', urgent: false }
   const at =
     stations.find(({ state }) => state === 'needs a look') ?? stations.find(({ state }) => state === 'now')
   if (!at) return null
@@ -102,7 +105,7 @@ export function nextStep(view: View, id: PrepId, now: EpochMs): NextStep | null 
   const over = timersInUseOf(view, prep, now).find((timer) => timer.leftMs <= 0 && isOpen(prep, timer.timer))
   if (over)
     return { station: at.station, text: `${over.minutes} min of ${over.words} are over.`, urgent: true }
-  return { station: at.station, text: stepText(view, prep, at.station), urgent: false }
+  return { station: at.station, text: stepText(prep, at.station), urgent: false }
 }
 
 function isOpen(prep: PrepFacts, timer: string): boolean {
@@ -110,16 +113,14 @@ function isOpen(prep: PrepFacts, timer: string): boolean {
   return step !== undefined && !prep.ticked.has(step.id)
 }
 
-function stepText(view: View, prep: PrepFacts, station: Station): string {
+function stepText(prep: PrepFacts, station: Station): string {
   switch (station) {
     case 'plan':
       return massOf(sampleOf(prep, 'crude')).ok ? 'Choose the solvent and make the plan.' : 'Weigh the crude.'
     case 'weigh':
       return 'Weigh the dry product.'
     case 'melt':
-      return meltsOf(view, prep.id).some((melt) => melt.run && !melt.run.ended)
-        ? 'A melt is running: eye at the lens.'
-        : 'Pack tubes of crude and product and plan the melt.'
+      return 'Pack tubes of crude and product and plan the melt.'
     case 'judge':
       return 'Read the findings and sign the verdict.'
     case 'page':

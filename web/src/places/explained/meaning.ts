@@ -65,7 +65,7 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
     id: 'mixedVerdict',
     title: 'The mixed melting point',
     equation: [
-      'same: not lower than the unknown alone, and not broader',
+      'same: not lower than the sample alone, and not broader',
       'different: lower at both ends and broader, or all liquid over 4 °C below both its parts',
     ],
     text: [

@@ -90,8 +90,8 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
         <thead>
           <tr>
             <th>tube</th>
-            <th className="num">onset, raw</th>
-            <th className="num">clear, raw</th>
+            <th className="num">first liquid (onset), raw</th>
+            <th className="num">all liquid (clear), raw</th>
             <th className="num">corrected</th>
             <th>caught by</th>
             <th />
@@ -104,14 +104,14 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
                 {row.slot}: {row.label}
                 <SampleOrigin sample={row.sample} />
               </td>
-              <td className="num" data-name="onset, raw">
+              <td className="num" data-name="first liquid (onset), raw">
                 <End
                   text={(row.onset ?? row.onsetBelow)?.text}
                   below={row.onsetBelow !== null}
                   mark={markOf(melt, row.slot, 'first liquid')}
                 />
               </td>
-              <td className="num" data-name="clear, raw">
+              <td className="num" data-name="all liquid (clear), raw">
                 <End text={row.clear?.text} mark={markOf(melt, row.slot, 'all liquid')} />
               </td>
               <td className="num" data-name="corrected">

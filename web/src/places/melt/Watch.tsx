@@ -59,8 +59,14 @@ export function Watch({ melt }: { melt: MeltFacts }) {
         {!run.recorded && !ending && <EyeReading melt={melt} muted={marking.muted} />}
       </section>
       <section aria-label="Instrument" className={css.onBlock}>
-        <Seen melt={melt} />
+        {/* A thermometer that is read by eye stands before the lens: both are in view together. */}
+        {run.recorded && <Seen melt={melt} />}
         <OnTheBlock melt={melt} run={run} instrument={instrument} muted={marking.muted} />
+        {!run.recorded && (
+          <div className={css.lensBeside}>
+            <Seen melt={melt} />
+          </div>
+        )}
       </section>
       <section aria-label="Tubes" className={css.onTubes}>
         <Tubes melt={melt} run={run} marking={marking} />

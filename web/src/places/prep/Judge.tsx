@@ -178,7 +178,7 @@ function Next({
   }
   return (
     <>
-      <h3>What to do next</h3>
+      {judgement.actions.some(({ code }) => code !== 'sign') && <h3>What to do next</h3>}
       <ol className={css.nextSteps}>
         {judgement.actions
           .filter(({ code }) => code !== 'sign')

@@ -21,6 +21,18 @@ const VIEWS: Readonly<Record<Station, StationView>> = {
   page: lazy(async () => ({ default: (await import('./Page')).Page })),
 }
 
+/** What comes, so that nobody who begins has to wonder; times as a rule, for a batch of a gram or two. */
+const AHEAD: Readonly<Record<Station, string>> = {
+  plan: 'crude weighed, solvent chosen; about 5 min',
+  dissolve: 'hot solvent, portion by portion; about 15 min',
+  crystallize: 'cooling, then ice; about 30 min',
+  collect: 'suction, rinse, air; about 20 min',
+  weigh: 'the dry mass; about 5 min, once it is dry',
+  melt: 'tubes packed, both ends marked; about 40 min',
+  judge: 'findings read, signed; about 5 min',
+  page: 'printed or sent; about 2 min',
+}
+
 /** One prep: its string of stations and the one in the address. */
 export function Prep() {
   const { notebook, prep: id, station } = useParams()
@@ -52,7 +64,7 @@ export function Prep() {
         title={prep.opened.body.title}
         aside={`batch of ${day(prep.opened.at)}${solvent ? ` · from ${solvent}` : ''}`}
       />
-      <StationString stations={stations} here={here} base={base} />
+      <StationString stations={stations} here={here} base={base} ahead={prep.plan ? undefined : AHEAD} />
       <Suspense fallback={<p aria-busy="true">Opening …</p>}>
         <View prep={prep} />
       </Suspense>

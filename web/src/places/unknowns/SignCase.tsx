@@ -80,7 +80,12 @@ function SignForm({
     },
   })
   const { chosen, name } = form.typed
-  const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut).map(({ compound }) => compound)
+  // The likeliest first, as the list of candidates has it.
+  const chanceOf = (id: string) => ranked.find((one) => one.id === id)?.probability ?? -1
+  const standing = unknown.candidates
+    .filter(({ ruledOut }) => !ruledOut)
+    .map(({ compound }) => compound)
+    .sort((p, q) => chanceOf(q.id) - chanceOf(p.id))
   const doubts = chosen ? doubtsBeforeSigning(view, unknown, chosen, ranked) : []
   const chance = (id: string | null) => ranked.find((one) => one.id === id)?.probability
   return (

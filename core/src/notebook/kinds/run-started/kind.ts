@@ -40,7 +40,7 @@ export const runStarted = defineKind<RunStarted>()({
   about: 'melt',
   upcasts: { 1: fromV1 },
   sentence: ({ feed, simulation, blockC }) =>
-    `${WORDS[feed](simulation?.character.name ?? '')}${blockC === null ? '' : ` with its block at ${blockC.toFixed(1)} °C`}.`,
+    `${WORDS[feed](simulation?.character.name ?? '')}${blockC === null ? '' : `, at ${blockC.toFixed(1)} °C`}.`,
 })
 
 /** The first version knew one simulated programmable block. */

@@ -34,20 +34,21 @@ export function Cooling({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
       <p className="quiet mb-0">
         Crystals can start near {fixed(starts.value, 0)} °C, often later. The line is where it comes to rest.
       </p>
-      {last && (
-        <p className="mb-0 mt-1">
-          {last.body.temperature.text} °C at {clock(last.at)}: {predicted(plan, last.body.temperature.value)}{' '}
+      {read.map((one) => (
+        <p key={one.id} className={one === last ? 'mb-0 mt-1' : 'quiet mb-0 mt-1'}>
+          {one.body.temperature.text} °C at {clock(one.at)}
+          {one === last && <>: {predicted(plan, one.body.temperature.value)}</>}{' '}
           <Button
             variant="link"
             size="sm"
             onClick={() => {
-              strike(last, 'read again')
+              strike(one, 'read again')
             }}
           >
             strike
           </Button>
         </p>
-      )}
+      ))}
     </div>
   )
 }
