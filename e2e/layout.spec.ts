@@ -1,9 +1,14 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { copiesOf } from '../core/golden/copies'
-import { golden } from '../core/golden/contract'
 import type { RawEntry } from '../core/src/index'
 import { type Bench, expect, heatUp, rampDemo, station, test, tubesIn } from './bench'
 import { layoutFaults } from './layout'
+
+const golden = JSON.parse(
+  readFileSync(join(import.meta.dirname, '../core/golden/ledger.v4.json'), 'utf8'),
+) as { readonly entries: readonly RawEntry[] }
 
 /** A laptop, a tablet either way, a telephone, and the laptop at 200 %. */
 const SIZES = [
@@ -88,7 +93,8 @@ test.describe('a notebook ten times the demo’s, with long names', () => {
     ])
     // A mixed melt beside both its parts, judged: three more rungs with the longest names.
     await page.goto(`${own.url}/preps/${subject('01')}/judge`)
-    await page.getByRole('button', { name: /^Pack 3 tubes/ }).click()
+    await page.getByRole('button', { name: 'Make a mixed melt' }).click()
+    await page.getByRole('button', { name: /^Pack \d tubes/ }).click()
     await page.getByRole('button', { name: 'Plan this melt' }).click()
     await expectSound(page, 'a mixed melt, ready')
     await heatUp(page, own)

@@ -149,7 +149,9 @@ test('a bar is dragged later, the rest follows, and what it costs is said', asyn
   await page.mouse.down()
   await page.mouse.move(box.x + box.width / 2 + 60, box.y + 8, { steps: 5 })
   await page.mouse.up()
-  await expect(page.getByText(/“Collect the benzil” not before \d\d:\d\d: (you finish|it costs)/)).toBeVisible({
+  await expect(
+    page.getByText(/“Collect the benzil” not before \d\d:\d\d: (you finish|it costs)/),
+  ).toBeVisible({
     timeout: 30_000,
   })
   const noted = (await kinds(page, demo)).filter(({ kind }) => kind === 'task set aside')

@@ -38,6 +38,11 @@ function layoutOf(width: number, rows: readonly LadderRow[], isDense: boolean): 
 }
 /** Room for a name and a note; on what and when it melted stands in the numbers below, px. */
 const DENSE_ROW = 36
+/** A name cut to what there is room for; whole where it is pointed at. */
+function fitted(text: string, widthPx: number, fontPx: number): string {
+  const letters = Math.max(4, Math.floor(widthPx / widthOf('x', fontPx)))
+  return text.length <= letters ? text : `${text.slice(0, letters - 1).trimEnd()}…`
+}
 /** Before the rungs: as much as their names take, within reason, px. */
 const LEAST_LEFT = 172
 const MOST_LEFT = 300
@@ -92,6 +97,7 @@ export function RangeLadder({
   const bandLabel = labels.find(({ text }) => text === band?.text)
   const meetingLabel = labels.find(({ text }) => text === meeting?.text)
   const bottom = top + rows.length * step
+  const isNoteInside = !isNarrow && widthOf(note, LABEL_PX) < width - right
   return (
     <figure className="m-0" ref={ref}>
       <svg
@@ -164,13 +170,13 @@ export function RangeLadder({
         <text x={width - right + 24} y={bottom + 19} fontSize="12.5" fill="var(--ink-2)">
           °C
         </text>
-        {!isNarrow && (
+        {isNoteInside && (
           <text x={width - right} y={bottom + 39} textAnchor="end" fontSize="12.5" fill="var(--ink-2)">
             {note}
           </text>
         )}
       </svg>
-      {isNarrow && <figcaption className="quiet">{note}</figcaption>}
+      {!isNoteInside && <figcaption className="quiet">{note}</figcaption>}
     </figure>
   )
 }
@@ -189,14 +195,18 @@ function Rung({
   const { onset, clear } = row
   const { left, right, width, isNarrow } = layout
   const nameY = isNarrow ? y - 32 : y
+  /** On a phone the note stands beside a name that leaves it room, else below. */
+  const isShort = widthOf(row.label, 16) + widthOf(row.note, 11.5) + 20 < width
   const number = { fontSize: NUMBER_PX, fontWeight: 700, fill: 'var(--ink)', className: 'label' } as const
   /** A sign close before the onset stands under the number there, not through it. */
   const isUnder = (at: number) =>
     onset !== null &&
     at > x(onset.value) - ONSET_GAP - widthOf(onset.text, NUMBER_PX) &&
     at < x(onset.value) - ONSET_GAP
+  const name = fitted(row.label, (isNarrow ? width : left) - 8, NAME_PX)
   return (
     <g>
+      {name !== row.label && <title>{row.label}</title>}
       {/* A line through a number would strike it out: the rung leaves off where one stands, on paper too. */}
       <path
         d={beside([left, width - right], numbersOf(row, x))
@@ -205,18 +215,18 @@ function Rung({
         stroke="var(--hair)"
       />
       <text className="label" x={0} y={nameY} fontSize="15" fontWeight="700" fill="var(--ink)">
-        {row.label}
+        {name}
       </text>
       <text
         className="label"
-        x={isNarrow ? widthOf(row.label, 16) + 10 : 0}
-        y={isNarrow ? nameY : y + 17}
+        x={isNarrow && isShort ? widthOf(row.label, 16) + 10 : 0}
+        y={isNarrow ? (isShort ? nameY : nameY + 14) : y + 17}
         fontSize={isNarrow ? 11.5 : 12.5}
         fill="var(--ink-2)"
       >
         {row.note}
       </text>
-      {row.where && (
+      {row.where && (isShort || !isNarrow) && (
         <text className="label" x={0} y={nameY + (isNarrow ? 14 : 30)} fontSize="11" fill="var(--ink-2)">
           {row.where}
         </text>

@@ -108,7 +108,6 @@ export function PageBody({
       <section>
         <h2>Melting ranges</h2>
         <PrepLadder prep={prep} isBrief={isBrief} />
-        {!isBrief && <RangesInNumbers prep={prep} />}
         {ladderRows(view, prep.id).length === 0 && <p className="quiet mt-1">No range was read yet.</p>}
       </section>
       <hr className="rule" />
@@ -239,7 +238,7 @@ function VerdictPart({
         <section>
           <h2>Verdict</h2>
           <p className="quiet mt-1">{judged.ok ? '' : judged.problem.sentence}</p>
-          {isBrief && <RangesInNumbers prep={prep} />}
+          <RangesInNumbers prep={prep} />
         </section>
         {children}
       </div>
@@ -262,8 +261,8 @@ function VerdictPart({
       <div className="columns two">
         <div>
           <Findings judgement={judgement} />
-          {/* One page has its room beside what else is said. */}
-          {isBrief && <RangesInNumbers prep={prep} />}
+          {/* Here a sheet of paper has its room, beside what else is said. */}
+          <RangesInNumbers prep={prep} />
         </div>
         {children}
       </div>

@@ -1,3 +1,5 @@
+import classNames from 'classnames'
+import css from './RangesInNumbers.module.css'
 import { decimalsOf, type PrepFacts, type RangeRow, rangesOf, type Reading } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
@@ -11,7 +13,7 @@ export function RangesInNumbers({ prep }: { prep: PrepFacts }) {
   if (rows.length === 0) return null
   const isCorrected = rows.some(({ corrected }) => corrected !== null)
   return (
-    <table className="lines mt-2" aria-label="Melting ranges in numbers">
+    <table className={classNames('lines mt-2', css.numbers)} aria-label="Melting ranges in numbers">
       <thead>
         <tr>
           <th>melted</th>

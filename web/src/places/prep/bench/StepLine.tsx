@@ -131,7 +131,9 @@ function actOf(step: Step, prep: PrepFacts, timer: Timer | undefined): 'tick' | 
   if (step.id === 'wet-the-crude' && solventLeft(prep, 'dissolve')) return 'other'
   if (step.portions !== undefined) {
     const isAdded = prep.portions.some(({ body }) => body.use === step.portions)
-    if (!isAdded) return 'other'
+    // Up to the plan’s volume already: nothing is left to be logged here.
+    const isFull = step.portions !== 'dissolve' && solventLeft(prep, step.portions) === null
+    if (!isAdded && !isFull) return 'other'
   }
   return 'tick'
 }
