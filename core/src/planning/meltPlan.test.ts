@@ -166,6 +166,31 @@ describe('what a watcher is told', () => {
     expect(at({ nowC: null })).toBeNull()
     expect(at({ isConnected: false, nowC: null })).toEqual({ say: 'not heard' })
   })
+  test('is too slow where a hand has set a dial that comes to rest below the melting, and not in a programme', () => {
+    const dialled: MeltFacts = {
+      ...ramped,
+      planned: {
+        ...ramped.planned,
+        body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
+      },
+    }
+    const told = (melt: MeltFacts, change: Partial<Parameters<typeof announcementOf>[1]>) =>
+      announcementOf(melt, {
+        nowC: watchFromC + 1,
+        atS: 1e5,
+        phase: 'heating',
+        rateCPerMin: 0.1,
+        isConnected: true,
+        ...change,
+      })
+    expect(told(dialled, {})).toEqual({ say: 'too slow', rateCPerMin: 0.1 })
+    expect(told(dialled, { rateCPerMin: -0.1 })).toEqual({ say: 'too slow', rateCPerMin: -0.1 })
+    expect(told(dialled, { rateCPerMin })).toEqual({ say: 'in the window' })
+    // Just turned, the rate does not tell yet; programmed, nobody turns anything.
+    const last = dialled.run?.commands.at(-1)?.body.atS ?? 0
+    expect(told(dialled, { atS: last + 59 })).toEqual({ say: 'in the window' })
+    expect(told(ramped, { phase: 'ramping' })).toEqual({ say: 'in the window' })
+  })
   test('is too fast only once the rate tells of what was asked for last', () => {
     const fast = { rateCPerMin: 3 * rateCPerMin }
     expect(at(fast)).toMatchObject({ say: 'too fast', rateCPerMin: 3 * rateCPerMin, setting: null })

@@ -153,6 +153,8 @@ export type Announcement =
       readonly setting: number | null
       readonly byHand: boolean
     }
+  /** Heated by a hand that has no settings to go by, and hardly rising any more. */
+  | { readonly say: 'too slow'; readonly rateCPerMin: number }
   /** `inMin` is null while nobody can say. */
   | { readonly say: 'opens'; readonly atC: number; readonly inMin: number | null }
 
@@ -163,6 +165,9 @@ export function meltRateOf(melt: MeltFacts): Conventions['meltRate'] {
   const target = window.rateCPerMin
   return { min: target / 2, target, max: Math.max(target, conventions.meltRate.max) }
 }
+
+/** Less than this part of the least rate is told: at a setting too low it comes to rest and never melts. */
+const TOO_SLOW_PART = 0.5
 
 /** A setting within a degree of the stop counts as there, °C. */
 const AT_STOP_C = 1
@@ -185,6 +190,14 @@ export function announcementOf(melt: MeltFacts, moment: Moment): Announcement | 
       setting: mendingSetting(melt, nowC),
       byHand: heating.by === 'hand',
     }
+  if (
+    rateCPerMin !== null &&
+    heating.by === 'hand' &&
+    nowC <= window.stopC &&
+    isSettled(melt, moment.atS) &&
+    rateCPerMin < TOO_SLOW_PART * meltRateOf(melt).min
+  )
+    return { say: 'too slow', rateCPerMin }
   return { say: nowC > window.stopC ? 'past the stop' : 'in the window' }
 }
 

@@ -84,7 +84,7 @@ export function Budget({
           <svg width="26" height="9">
             <rect width="26" height="9" fill="var(--ink-2)" />
           </svg>{' '}
-          for certain{' '}
+          at least{' '}
           <svg width="26" height="9">
             <rect width="26" height="9" fill={`url(#${id}1)`} />
           </svg>{' '}

@@ -60,7 +60,11 @@ export function Watch({ melt }: { melt: MeltFacts }) {
       </section>
       <section aria-label="Instrument" className={css.onBlock}>
         {/* A thermometer that is read by eye stands before the lens: both are in view together. */}
-        {run.recorded && <Seen melt={melt} />}
+        {run.recorded && (
+          <div className={css.lens}>
+            <Seen melt={melt} />
+          </div>
+        )}
         <OnTheBlock melt={melt} run={run} instrument={instrument} muted={marking.muted} />
         {!run.recorded && (
           <div className={css.lensBeside}>

@@ -36,6 +36,8 @@ export function sentenceOf(move: Move, control: string): string {
       return 'Past the planned stop. Not melted? End the run and say so, or go on a little.'
     case 'all told':
       return 'Every tube has its end. End the run and let it cool.'
+    case 'too slow':
+      return `It rises by only ${fixed(Math.max(0, move.rateCPerMin), 1)} °C/min: turn the ${control} up by one step.`
     case 'too fast': {
       const fast = `${fixed(move.rateCPerMin, 1)} °C/min is too fast in the window`
       if (move.setting !== null) return `${fast}: turn down to ${fixed(move.setting, 2)} now.`
