@@ -27,22 +27,13 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
           {open.length > 1 && (
             <div className="row-of align-items-center mb-2">
               <span>All {open.length} for one reason:</span>
-              <Form.Select
-                style={{ width: 290 }}
-                aria-label="why none of these tubes has a range"
+              <Reason
+                label="why none of these tubes has a range"
                 value=""
-                onChange={(event) => {
-                  const reason = event.target.value as NoRangeReason
+                onChange={(reason) => {
                   setReasons(Object.fromEntries(open.map(({ slot }) => [slot, reason])))
                 }}
-              >
-                <option value="">because …</option>
-                {NO_RANGE_REASONS.map((reason) => (
-                  <option key={reason} value={reason}>
-                    {reason}
-                  </option>
-                ))}
-              </Form.Select>
+              />
             </div>
           )}
           {open.map(({ slot, label, has }) => (
@@ -50,21 +41,13 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
               <span>
                 Tube {slot}, {label}: {has}
               </span>
-              <Form.Select
-                style={{ width: 290 }}
-                aria-label={`why tube ${slot} has no range`}
+              <Reason
+                label={`why tube ${slot} has no range`}
                 value={reasons[slot] ?? ''}
-                onChange={(event) => {
-                  setReasons({ ...reasons, [slot]: event.target.value as NoRangeReason | '' })
+                onChange={(reason) => {
+                  setReasons({ ...reasons, [slot]: reason })
                 }}
-              >
-                <option value="">because …</option>
-                {NO_RANGE_REASONS.map((reason) => (
-                  <option key={reason} value={reason}>
-                    {reason}
-                  </option>
-                ))}
-              </Form.Select>
+              />
             </div>
           ))}
         </>
@@ -93,6 +76,35 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
         off only when nobody waits for it.
       </p>
     </section>
+  )
+}
+
+/** Why a tube has no range, of the reasons there are. */
+function Reason({
+  label,
+  value,
+  onChange,
+}: {
+  label: string
+  value: NoRangeReason | ''
+  onChange: (reason: NoRangeReason | '') => void
+}) {
+  return (
+    <Form.Select
+      style={{ width: 290 }}
+      aria-label={label}
+      value={value}
+      onChange={(event) => {
+        onChange(event.target.value as NoRangeReason | '')
+      }}
+    >
+      <option value="">because …</option>
+      {NO_RANGE_REASONS.map((reason) => (
+        <option key={reason} value={reason}>
+          {reason}
+        </option>
+      ))}
+    </Form.Select>
   )
 }
 
