@@ -149,7 +149,7 @@ async function work(hand: Hand, tick: () => Promise<void>, onwards: string): Pro
     }
     const next = page.locator('[data-next-step]')
     const text = await next.innerText()
-    const planned = next.getByRole('button', { name: /^(add the rest|before the heat|planned).* mL$/ })
+    const planned = next.getByRole('button', { name: /^(add the rest|Added).* mL$/ })
     const all = next.getByRole('button', { name: 'all dissolved' })
     const start = next.getByRole('button', { name: /^Start \d+ min/ })
     if ((await all.isVisible()) && !(await isShort(page))) await hand.press('all dissolved')

@@ -34,7 +34,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await tickNext(page)
   // The first portion has its field, later ones grow to what is left.
   // What wets the crude is logged and ticked by one press.
-  await page.getByRole('button', { name: /mL are in$/ }).click()
+  await page.getByRole('button', { name: /^Added [\d.]+ mL$/ }).click()
   const dissolve = page.getByRole('form', { name: 'Log solvent to dissolve' })
   // While the solid still dissolves there is no rest to add.
   await expect(page.getByRole('form', { name: 'Log solvent to dilute' })).toBeHidden()

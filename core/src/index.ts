@@ -378,7 +378,7 @@ export {
   type TypedPoint,
 } from './planning/draft'
 export { outcomeOf, type Outcome, type Planned } from './planning/planDraft'
-export { addPortion, seePortion, tickStep } from './notebook/acts/steps'
+export { addPortion, isWetting, nextActOf, seePortion, tickStep } from './notebook/acts/steps'
 export { beginPrep, fixPlan, nameSample, signVerdict } from './notebook/acts/preps'
 export { beginByHand, copyMarks, exchangeMarks, planTheMelt } from './notebook/acts/melts'
 export { openCase, signCase } from './notebook/acts/unknowns'

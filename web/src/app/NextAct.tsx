@@ -40,6 +40,8 @@ function pressNext(event: KeyboardEvent): void {
 /** The act of a screen: what it marks, else its filled button where there is just one. */
 function actIn(scope: Element | null): HTMLElement | null {
   if (!scope) return null
+  // A warning that stops the work stops the key too: what it is about is pressed on purpose.
+  if (scope.querySelector('[data-holds]')) return null
   const [marked] = shownIn(scope, MARKED)
   if (marked) return marked
   const filled = shownIn(scope, FILLED)

@@ -60,6 +60,16 @@ describe('the next act under one key', () => {
     await screenOf(<Press name="one" className="btn-primary" />).keyboard(' ')
     expect(pressed).toEqual(['one'])
   })
+  test('a warning that stops the work stops the key', async () => {
+    const user = screenOf(
+      <>
+        <p data-holds>A flame is lit at bench 8.</p>
+        <Press name="marked" data-act />
+      </>,
+    )
+    await user.keyboard(' ')
+    expect(pressed).toEqual([])
+  })
   test('nothing is pressed while something is typed, or another thing is under the keys', async () => {
     const user = screenOf(
       <>

@@ -69,7 +69,7 @@ function useFlames(): {
 
 function Alert({ children }: { children: ReactNode }) {
   return (
-    <p className="look" role="alert">
+    <p className="look" role="alert" data-holds>
       {children}
     </p>
   )

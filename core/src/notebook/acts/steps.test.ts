@@ -6,6 +6,7 @@ import {
   fold,
   KINDS,
   type Line,
+  nextActOf,
   nextId,
   type PrepFacts,
   prepOf,
@@ -61,7 +62,6 @@ const clocks = (view: View) => timersOf(view, benzil.id, NOW).map(({ timer }) =>
 describe('one press for what belongs together', () => {
   test.each([
     ['off-the-heat', 'cool'],
-    ['cool-undisturbed', 'ice'],
     ['rinse-cold', 'air'],
   ] as const)('%s is ticked, and the clock of the %s begins with it', (step, clock) => {
     const { view, prep, upTo, write } = bench()
@@ -69,6 +69,43 @@ describe('one press for what belongs together', () => {
     expect(clocks(view())).not.toContain(clock)
     expect(write(tickStep(view(), prep(), step, NOW))).toEqual(['step ticked', 'timer started'])
     expect(clocks(view())).toContain(clock)
+  })
+
+  test('no clock begins with what has to be set up first', () => {
+    // Ice is fetched, crystals are spread, a tube still stands in the heat.
+    for (const step of ['cool-undisturbed', 'keep-the-liquor', 'dilute-hot', 'dissolve-in-portions']) {
+      const { view, prep, upTo, write } = bench()
+      upTo(step)
+      expect([step, write(tickStep(view(), prep(), step, NOW))]).toEqual([step, ['step ticked']])
+    }
+  })
+
+  test('one key goes through a prep, and past nothing that is waited for, weighed or seen', () => {
+    const { view, prep, upTo, portion, write } = bench()
+    const actAt = (id: string, now = NOW) => {
+      const step = prep().steps.find((one) => one.id === id)
+      if (!step) throw new Error(id)
+      return nextActOf(view(), prep(), step, now)
+    }
+    upTo('wet-the-crude')
+    expect(actAt('wet-the-crude')).toBe('log its solvent')
+    portion(1.2, 'dissolve', true)
+    expect(actAt('dissolve-in-portions')).toBe('nothing yet')
+    portion(2.5, 'dissolve', false)
+    expect(actAt('dissolve-in-portions')).toBe('nothing yet')
+    const last = prep().portions.at(-1)?.id as EntryId
+    write(seePortion(view(), prep(), last, 'all dissolved', NOW))
+    expect(actAt('dilute-hot')).toBe('log its solvent')
+    portion(20, 'dilute', false)
+    // Past the plan's volume nothing is left to be logged.
+    expect(actAt('dilute-hot')).toBe('tick')
+    upTo('cool-undisturbed')
+    expect(actAt('cool-undisturbed')).toBe('nothing yet')
+    expect(actAt('cool-undisturbed', NOW + 3_600_000)).toBe('tick')
+    write(tickStep(view(), prep(), 'cool-undisturbed', NOW))
+    expect(actAt('into-ice')).toBe('start its clock')
+    const spun = { id: 'balance-partner', station: 'collect', text: '', asks: 'centrifuge partner' } as const
+    expect(nextActOf(view(), prep(), spun, NOW)).toBe('nothing yet')
   })
 
   test('a clock that runs already goes on as it is', () => {

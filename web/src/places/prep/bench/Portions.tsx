@@ -150,7 +150,7 @@ export function Wetting({ prep }: { prep: PrepFacts }) {
         write(...addPortion(view, prep, body, true, pageClock.now()))
       }}
     >
-      {text} mL are in
+      Added {text} mL
     </Button>
   )
 }

@@ -4,11 +4,11 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   isDone,
+  isWetting,
+  nextActOf,
   type PrepFacts,
-  solventLeft,
   type Step,
   tickStep,
-  type Timer,
   timersOf,
 } from '@ivory-crystal/core'
 import { clock as pageClock } from '../../../app/clock'
@@ -27,6 +27,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
   const view = useNotebook((state) => state.view)
   const now = useNow(5000)
   const timer = timersOf(view, prep.id, now).find((one) => one.timer === step.timer?.timer)
+  const act = isNext && !tick ? nextActOf(view, prep, step, now) : null
   const isOver = timer !== undefined && timer.leftMs <= 0
   return (
     <li className={isNext ? css.next : undefined} data-next-step={isNext || undefined}>
@@ -40,7 +41,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
             : `Tick: ${step.text}`
         }
         disabled={tick !== undefined}
-        data-act={isNext && actOf(step, prep, timer) === 'tick' ? true : undefined}
+        data-act={act === 'tick' || undefined}
         onClick={() => {
           write(...tickStep(view, prep, step.id, pageClock.now()))
         }}
@@ -71,7 +72,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       </div>
       {step.timer && !tick && isOver && (
         <p className={classNames(css.under, 'trouble mb-0')} role="status">
-          {step.timer.minutes} min are over: tick it.
+          {step.timer.minutes} min are up: tick this step.
         </p>
       )}
       {step.timer && tick && !tick.body.isLeftOut && (
@@ -82,7 +83,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           <Button
             variant="outline-primary"
             size="sm"
-            data-act={isNext || undefined}
+            data-act={act === 'start its clock' || undefined}
             onClick={() => {
               if (step.timer) write({ kind: 'timer started', subject: prep.id, body: step.timer })
             }}
@@ -91,7 +92,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
           </Button>
         </div>
       )}
-      {step.id === 'wet-the-crude' && isNext && (
+      {isWetting(step) && isNext && (
         <div className={css.under}>
           <Wetting prep={prep} />
         </div>
@@ -123,19 +124,6 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       {step.stop && <Stop step={step} prep={prep} ticked={tick !== undefined} />}
     </li>
   )
-}
-
-/** What the one key does at a step: nothing while its clock runs or solvent is still to be logged. */
-function actOf(step: Step, prep: PrepFacts, timer: Timer | undefined): 'tick' | 'other' {
-  if (step.timer && (timer === undefined || timer.leftMs > 0)) return 'other'
-  if (step.id === 'wet-the-crude' && solventLeft(prep, 'dissolve')) return 'other'
-  if (step.portions !== undefined) {
-    const isAdded = prep.portions.some(({ body }) => body.use === step.portions)
-    // Up to the plan’s volume already: nothing is left to be logged here.
-    const isFull = step.portions !== 'dissolve' && solventLeft(prep, step.portions) === null
-    if (!isAdded && !isFull) return 'other'
-  }
-  return 'tick'
 }
 
 /** Solvent is added step by step: “the rest” is none while the solid still dissolves. */
