@@ -90,7 +90,7 @@ async function run(hand: Hand, tubes: number): Promise<void> {
   // It goes up at once.
   await hand.page.waitForTimeout(1500)
   await hand.wait(3600, { phase: 'holding' })
-  await hand.press('Tubes are in')
+  await hand.press(/^Tubes are in: go on at/)
   await hand.page.waitForTimeout(800)
   await watch(hand, tubes)
   await hand.press(/^End the run/)

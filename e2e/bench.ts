@@ -251,7 +251,7 @@ export async function heatUp(page: Page, bench: Bench): Promise<void> {
 /** The tubes go in, and with them the slow part begins. */
 export async function tubesIn(page: Page, bench: Bench): Promise<void> {
   const before = await commandsOf(bench)
-  await page.getByRole('button', { name: 'Tubes are in' }).press('Enter')
+  await page.getByRole('button', { name: /^Tubes are in: go on at/ }).press('Enter')
   await expect.poll(() => commandsOf(bench)).toBe(before + 2)
 }
 

@@ -161,7 +161,7 @@ function literatureRow({ against }: Measured): BudgetRow {
     NONE,
     against.what === 'authentic'
       ? `nothing: the authentic sample melted at ${range} beside it and takes its place`
-      : `a reading inside ${range} counts as 0 off; a range of that width is no excuse for a wide sample`,
+      : `a reading inside ${range} counts as 0 off; how wide that range is does not excuse a wide sample`,
   )
 }
 
@@ -255,7 +255,7 @@ function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
     rest,
     certain.length > 0
       ? `nobody else can own ${listed(certain)}`
-      : `at least nothing, at most ${c(rest.width.mostC)} of the width: the rows above could explain all of it`,
+      : `at least 0.0, at most ${c(rest.width.mostC)} °C of the width: the rows above could explain all of it`,
   )
 }
 

@@ -2,9 +2,10 @@ import type { Compound } from './shelf'
 
 type Named = Pick<Compound, 'name' | 'synonyms' | 'cas' | 'formula'>
 
-/** Words that one bottle's label has and another's leaves out. */
-const LEFT_OUT = /^(?:\(?(?:e|z|s|r|rs|±|\+\/-|\+|-)\)?-|trans-|meso-|rac-|dl-|d-|l-)/
-const STATE = /\b(?:anhydrous|crystalline)\b/
+/** Left out by most, and nothing else is meant: the other form of such an alkene is rare, and is named. */
+const OF_THE_USUAL = /^(?:\(?e\)?-|trans-)/g
+/** Left out by some, though another form is as usual and melts elsewhere: the other hand, the racemate, the hydrate. */
+const OF_ONE_FORM = /^(?:meso-|rac-|dl-|d-|l-)|\b(?:anhydrous|(?:mono|di|tri)hydrate)\b/g
 /** Places on a benzene ring, as letters and as numbers. */
 const PLACES: readonly (readonly [RegExp, string])[] = [
   [/\b(?:ortho|o)[- ](?=[a-z])/g, '2-'],
@@ -26,18 +27,20 @@ function letters(name: string): string {
   return placed.replaceAll(/[^a-z0-9]/g, '')
 }
 
-/** Every way a compound of the shelf may be written: whole, and without what a label may leave out. */
-function waysOf({ name, synonyms }: Named): ReadonlySet<string> {
-  const ways = [name, ...synonyms].flatMap((one) => {
-    const short = one.trim().toLowerCase().replace(LEFT_OUT, '').replace(STATE, '')
-    return [letters(one), letters(short)]
-  })
+/** Every way a compound of the shelf may be written, whole and without what a label leaves out. */
+function waysOf({ name, synonyms }: Named, leftOut: RegExp): ReadonlySet<string> {
+  const ways = [name, ...synonyms].flatMap((one) => [
+    letters(one),
+    letters(one.trim().toLowerCase().replaceAll(leftOut, '')),
+  ])
   return new Set(ways.filter((way) => way !== ''))
 }
 
 interface Index {
   readonly whole: ReadonlyMap<string, readonly number[]>
   readonly loose: ReadonlyMap<string, readonly number[]>
+  /** Without the form a name is of: never taken, only asked about. */
+  readonly formless: ReadonlyMap<string, readonly number[]>
 }
 const indexes = new WeakMap<readonly Named[], Index>()
 
@@ -46,6 +49,7 @@ function indexOf(compounds: readonly Named[]): Index {
   if (known) return known
   const whole = new Map<string, number[]>()
   const loose = new Map<string, number[]>()
+  const formless = new Map<string, number[]>()
   const put = (into: Map<string, number[]>, key: string, at: number) => {
     const there = into.get(key)
     if (!there) into.set(key, [at])
@@ -54,18 +58,19 @@ function indexOf(compounds: readonly Named[]): Index {
   compounds.forEach((compound, at) => {
     for (const one of [compound.name, ...compound.synonyms, compound.cas ?? ''])
       if (one !== '') put(whole, one.trim().toLowerCase(), at)
-    for (const way of waysOf(compound)) put(loose, way, at)
+    for (const way of waysOf(compound, OF_THE_USUAL)) put(loose, way, at)
+    for (const way of waysOf(compound, OF_ONE_FORM)) put(formless, way, at)
     if (compound.formula !== '') put(loose, letters(compound.formula), at)
   })
-  const made = { whole, loose }
+  const made = { whole, loose, formless }
   indexes.set(compounds, made)
   return made
 }
 
 /**
- * The compounds that a name, synonym, registry number or formula can mean. Case, hyphens, accents, "trans-", "L-" and
- * the like may be left out, and a place on the ring be a letter or a number; a letter wrong is not guessed here, for
- * two compounds are often one letter apart.
+ * The compounds that a name, synonym, registry number or formula can mean. Case, hyphens, accents and "trans-" may be
+ * left out, and a place on the ring be a letter or a number; a letter wrong is not guessed here, for two compounds are
+ * often one letter apart.
  *
  * @param compounds the shelf's; indexed once for each list
  * @returns none, one, or several that are written alike: isomers of one formula
@@ -73,8 +78,7 @@ function indexOf(compounds: readonly Named[]): Index {
  */
 export function compoundsCalled<C extends Named>(compounds: readonly C[], typed: string): readonly C[] {
   const { whole, loose } = indexOf(compounds)
-  const found = whole.get(typed.trim().toLowerCase()) ?? loose.get(letters(typed)) ?? []
-  return found.flatMap((at) => compounds[at] ?? [])
+  return at(compounds, whole.get(typed.trim().toLowerCase()) ?? loose.get(letters(typed)))
 }
 
 /**
@@ -86,3 +90,17 @@ export function compoundCalled<C extends Named>(compounds: readonly C[], typed: 
   const found = compoundsCalled(compounds, typed)
   return found.length === 1 ? (found[0] ?? null) : null
 }
+
+/**
+ * What to ask about where a name is none, or that of several: isomers of one formula, and compounds of which it leaves
+ * out the form (tartaric acid for L-tartaric acid, citric acid for the anhydrous), which may be another substance.
+ *
+ * @example compoundsToAsk(shelf.compounds, 'tartaric acid') // [L-tartaric acid]
+ */
+export function compoundsToAsk<C extends Named>(compounds: readonly C[], typed: string): readonly C[] {
+  const found = compoundsCalled(compounds, typed)
+  return found.length > 0 ? found : at(compounds, indexOf(compounds).formless.get(letters(typed)))
+}
+
+const at = <C>(compounds: readonly C[], places: readonly number[] = []) =>
+  places.flatMap((place) => compounds[place] ?? [])

@@ -1,3 +1,4 @@
+import { runInNewContext } from 'node:vm'
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals'
 import { fold, type NotebookId, type RawEntry, type Shelf } from '@ivory-crystal/core'
 import { Client } from 'pg'
@@ -7,9 +8,32 @@ import { carryOver } from '../carry'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 import { type Cluster, postgresPrograms, throwawayCluster } from '../testing/postgres'
-import { DatabaseHeld, openPostgres } from './postgres'
+import { DatabaseAway, DatabaseHeld, isAway, openPostgres } from './postgres'
 
 const bin = await postgresPrograms()
+
+const ofTheSystem = (code: string): unknown =>
+  runInNewContext(`Object.assign(new Error('read ${code}'), { code: '${code}' })`)
+
+test.each([
+  ['a connection reset, of another realm', ofTheSystem('ECONNRESET')],
+  ['the same under a failed query', new Error('Failed query', { cause: ofTheSystem('EPIPE') })],
+  ['one of several addresses', new AggregateError([ofTheSystem('ECONNREFUSED')], '')],
+  ['a server that is shutting down', Object.assign(new Error('admin'), { code: '57P01' })],
+  ['a client that broke before', new Error('Client has encountered a connection error and is not queryable')],
+  ['the lock not held', new DatabaseAway()],
+])('%s says that the database is away', (_, error) => {
+  expect(isAway(error)).toBe(true)
+})
+
+test.each([
+  ['a line that is there already', Object.assign(new Error('duplicate key'), { code: '23505' })],
+  ['a full disk', ofTheSystem('ENOSPC')],
+  ['nothing', null],
+  ['a word', 'terminating connection'],
+])('%s does not', (_, error) => {
+  expect(isAway(error)).toBe(false)
+})
 
 if (bin === null)
   test.skip('a PostgreSQL server keeps the contract too (PostgreSQL is not on this machine)', () => undefined)

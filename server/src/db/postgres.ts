@@ -163,17 +163,28 @@ export async function openPostgres(
 }
 
 /** SQLSTATE classes and system codes of a database that is away, and will be back. */
-const AWAY = /^(08|57P|ECONN|EPIPE|ETIMEDOUT)/
+const AWAY = /^(08|57P|ECONN|ENOTCONN|EPIPE|ETIMEDOUT|ERR_STREAM_(DESTROYED|WRITE_AFTER_END)$)/
 const AWAY_WORDS =
   /connection terminated|terminating connection|timeout exceeded when trying to connect|not queryable/i
 
-/** Whether an error says that the database is away. */
+interface Told {
+  readonly code?: unknown
+  readonly message?: unknown
+  readonly cause?: unknown
+  readonly errors?: unknown
+}
+
+/**
+ * Whether an error says that the database is away. What it is made of counts and not its class: the system’s own errors
+ * may come from another realm than this module.
+ */
 export function isAway(error: unknown): boolean {
-  for (let one = error; one instanceof Error; one = one.cause) {
+  for (let one = error; typeof one === 'object' && one !== null; one = (one as Told).cause) {
     if (one instanceof DatabaseAway) return true
-    const { code } = one as { code?: string }
-    if ((code !== undefined && AWAY.test(code)) || AWAY_WORDS.test(one.message)) return true
-    if (one instanceof AggregateError && one.errors.some(isAway)) return true
+    const { code, message, errors } = one as Told
+    if (typeof code === 'string' && AWAY.test(code)) return true
+    if (typeof message === 'string' && AWAY_WORDS.test(message)) return true
+    if (Array.isArray(errors) && errors.some(isAway)) return true
   }
   return false
 }

@@ -3,7 +3,8 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import type { EntryId, Mark, TubeLook } from '@ivory-crystal/core'
 import { Lens } from './Lens'
 import { MarkPad, padKey } from './MarkPad'
-import { type LadderRow, RangeLadder } from './RangeLadder'
+import type { LadderRow } from './LadderRung'
+import { RangeLadder } from './RangeLadder'
 import { SolventColumn } from './SolventColumn'
 
 const reading = (text: string) => ({ text, value: Number(text) })

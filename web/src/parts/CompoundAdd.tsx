@@ -62,7 +62,11 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
         <Field label="melts from, °C" {...at('low')} />
         <Field label="to, °C" {...at('high')} />
       </div>
-      <Field label="who says so" help="the bottle’s label, a handbook, the instructor" {...at('source')} />
+      <Field
+        label="source of these values"
+        help="the bottle’s label, a handbook, the instructor"
+        {...at('source')}
+      />
       <SaidWrong sentence={said} className="trouble mb-0" />
       <Button
         size="sm"
@@ -91,8 +95,10 @@ async function rowOfTyped(
   if (!from.ok) return wrong(from.problem.sentence)
   const to = readReading(high, 'Melts to')
   if (!to.ok) return wrong(to.problem.sentence)
-  if (from.value.value > to.value.value) return wrong('It melts from the lower to the higher of the two.')
-  if (source.trim() === '') return wrong('Who says where it melts? A handbook, the bottle, the instructor.')
+  if (from.value.value > to.value.value)
+    return wrong('The lower temperature comes first: it melts from that one to the higher.')
+  if (source.trim() === '')
+    return wrong('Give the source of the melting range: a handbook, the bottle’s label, the instructor.')
   return comesTo({
     rows: [
       {

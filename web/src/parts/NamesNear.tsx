@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type Compound, compoundsCalled } from '@ivory-crystal/core'
+import { type Compound, compoundsToAsk } from '@ivory-crystal/core'
 import { useNotebook } from '../ledger/notebook'
 
 /** Names offered at once, at most. */
@@ -15,14 +15,18 @@ const UNLIKE = 0.3
 export function NamesNear({ typed, onTake }: { typed: string; onTake: (name: string) => void }) {
   const compounds = useNotebook((state) => state.shelf?.compounds)
   const [near, setNear] = useState<{ typed: string; names: readonly string[] }>()
-  const alike = compounds ? compoundsCalled(compounds, typed).map(({ name }) => name) : []
+  const alike = compounds ? compoundsToAsk(compounds, typed).map(({ name }) => name) : []
   const isAlike = alike.length > 0
   useEffect(() => {
     if (!compounds || isAlike || typed.trim().length < 3) return
     let isOld = false
-    void namesLike(compounds, typed.trim()).then((names) => {
-      if (!isOld) setNear({ typed, names })
-    })
+    // Without its search nothing is offered: the name can still be typed out.
+    namesLike(compounds, typed.trim()).then(
+      (names) => {
+        if (!isOld) setNear({ typed, names })
+      },
+      () => undefined,
+    )
     return () => {
       isOld = true
     }
@@ -31,7 +35,7 @@ export function NamesNear({ typed, onTake }: { typed: string; onTake: (name: str
   if (names.length === 0) return null
   return (
     <div className="form-text" role="status">
-      {isAlike ? 'Which of them? ' : 'Do you mean '}
+      {names.length > 1 && isAlike ? 'Which of them do you mean? ' : 'Do you mean '}
       {names.slice(0, isAlike ? 8 : AT_MOST).map((name) => (
         <Button
           key={name}
@@ -45,7 +49,7 @@ export function NamesNear({ typed, onTake }: { typed: string; onTake: (name: str
           {name}
         </Button>
       ))}
-      {isAlike ? null : '?'}
+      {names.length > 1 && isAlike ? null : '?'}
     </div>
   )
 }

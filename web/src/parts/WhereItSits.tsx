@@ -6,7 +6,8 @@ import { type Fusion, phasePoint, type PhasePoint, visibleUnder } from '@ivory-c
 import { fixed } from '../format/format'
 import type { MapPoint } from '../drawings/PhaseMapParts'
 import { PhaseMap, type Probe } from '../drawings/PhaseMap'
-import { type LadderRow, RangeLadder } from '../drawings/RangeLadder'
+import type { LadderRow } from '../drawings/LadderRung'
+import { RangeLadder } from '../drawings/RangeLadder'
 import { TubeDrawing } from '../drawings/TubeDrawing'
 
 export interface MapSide {

@@ -9,7 +9,7 @@ import {
   type View,
 } from '@ivory-crystal/core'
 import { fixed, shortDay } from '../format/format'
-import type { LadderRow } from '../drawings/RangeLadder'
+import type { LadderRow } from '../drawings/LadderRung'
 
 /** A prep's ranges as rungs of the ladder. */
 export function ladderRows(view: View, prep: PrepId): readonly LadderRow[] {
@@ -37,14 +37,17 @@ export function ladderRow(row: RangeRow, tone: LadderRow['tone']): LadderRow {
     key: `${row.melt} ${row.slot}`,
     label: row.role === 'crude' ? 'Crude' : row.role === 'product' ? 'Product' : row.label,
     note: noteOf(row),
-    onset: shown(row.onset, row.corrected?.onsetC),
-    clear: shown(row.clear, row.corrected?.clearC),
+    ...shownEnds(row),
     signs: row.signs,
     tone,
   }
 }
 
-/** Corrected where a calibration was on hand, to the digits that were read. */
+/** Both ends, corrected where a calibration was on hand, to the digits that were read. */
+export function shownEnds({ onset, clear, corrected }: RangeRow): Pick<LadderRow, 'onset' | 'clear'> {
+  return { onset: shown(onset, corrected?.onsetC), clear: shown(clear, corrected?.clearC) }
+}
+
 function shown(raw: Reading | null, correctedC: number | undefined): Reading | null {
   if (!raw || correctedC === undefined) return raw
   const text = fixed(correctedC, decimalsOf(raw))

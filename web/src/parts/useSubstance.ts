@@ -28,9 +28,13 @@ export function useSubstance(
   useEffect(() => {
     if (onShelf || name.trim() === '') return
     let isOld = false
-    void substanceOf(name.trim(), formula.trim()).then((found) => {
-      if (!isOld) setRead({ asked, ...found })
-    })
+    substanceOf(name.trim(), formula.trim()).then(
+      (found) => {
+        if (!isOld) setRead({ asked, ...found })
+      },
+      // What reads names and formulas could not be had: a molar mass can be typed.
+      () => undefined,
+    )
     return () => {
       isOld = true
     }
@@ -51,6 +55,9 @@ async function substanceOf(
   name: string,
   formula: string,
 ): Promise<{ substance: Substance | null; isNamed: boolean }> {
+  const typed = Number(formula)
+  if (formula !== '' && typed > 0)
+    return { substance: { name, molarMassGPerMol: typed, from: 'as typed' }, isNamed: false }
   const [{ REAGENTS }, { readFormula, readSubstance }] = await Promise.all([
     import('@ivory-crystal/core/reagents'),
     import('@ivory-crystal/core/formula'),
@@ -62,9 +69,6 @@ async function substanceOf(
       substance: { name: reagent.name, molarMassGPerMol: known.molarMassGPerMol, from: reagent.formula },
       isNamed: true,
     }
-  const typed = Number(formula)
-  if (formula !== '' && typed > 0)
-    return { substance: { name, molarMassGPerMol: typed, from: 'as typed' }, isNamed: false }
   const read = await readSubstance(formula)
   return {
     substance: read

@@ -157,7 +157,7 @@ function volumesIn(text: string): readonly Recomputed[] {
 
 /** Widths of the table, and what the findings say of them. */
 function rangesIn(text: string): readonly Recomputed[] {
-  const from = text.lastIndexOf('wide, °C')
+  const from = text.lastIndexOf('width, °C')
   if (from < 0) return []
   const end =
     /Signed by|Not signed yet|Verdict|Why less than|As it was done|Why /.exec(text.slice(from))?.index ?? 0

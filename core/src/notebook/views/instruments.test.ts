@@ -376,8 +376,9 @@ describe('ranges told', () => {
     const view = fold(lines, whole)
     const row = rangesOf(view, benzil.id).find(({ melt, slot }) => melt === MELT && slot === 1)
     expect(row?.onset?.text).toBe('93.6')
-    // 93.6 lies 1.6 of 58.8 past 92.0: correction 1 + 0.7·1.6/58.8.
-    expect(row?.corrected?.onsetC).toBeCloseTo(93.6 + 1 + (0.7 * 1.6) / 58.8, 9)
+    // 93.6 lies 1.6 of 58.8 past 92.0: correction 1 + 0.7·1.6/58.8 = 1.019, so 94.619; the digits read are tenths.
+    expect(row?.corrected?.onsetC).toBe(94.6)
+    expect(row?.corrected?.onsetCorrectionC).toBeCloseTo(1 + (0.7 * 1.6) / 58.8, 9)
     expect(row?.restsOn).toContain(calibrated.id)
     const judged = judgementOf(view, benzil.id)
     expect(judged.ok && judged.value.evidence?.reading.onsetC).toBeCloseTo(row?.corrected?.onsetC ?? 0, 9)

@@ -1,4 +1,5 @@
 import type { Reading } from '../../units'
+import { decimalsOf } from '../../weighing/reading'
 import type { MeltingRange } from '../../melting/meltingRange'
 import type { Grain } from '../../heating/observedRange'
 import type { EntryId, MeltId, PrepId, SampleId } from '../../ids'
@@ -184,18 +185,23 @@ function readAs(value: number, decimals: number): Reading {
   return { text, value: Number(text) }
 }
 
-/** Both ends corrected, by interpolation or by the straight line, as the calibration says. */
+/**
+ * Both ends corrected, by interpolation or by the straight line, as the calibration says; to the digits that were read,
+ * so that what is worked out from them can be worked out from what is printed.
+ */
 export function correctedRange(calibration: Calibration, onset: Reading, clear: Reading): CorrectedRange {
   const [low, high] = [correctBy(calibration, onset.value), correctBy(calibration, clear.value)]
   return {
-    onsetC: low.temperatureC,
-    clearC: high.temperatureC,
+    onsetC: toDigitsOf(onset, low.temperatureC),
+    clearC: toDigitsOf(clear, high.temperatureC),
     onsetCorrectionC: low.correctionC,
     clearCorrectionC: high.correctionC,
     extrapolated: low.extrapolated || high.extrapolated,
     calibration,
   }
 }
+
+const toDigitsOf = (reading: Reading, c: number) => Number(c.toFixed(decimalsOf(reading)))
 
 function reportedOnset(melt: MeltFacts, slot: number, conventions: Conventions): Mark | null {
   const drop = markOf(melt, slot, 'first liquid')

@@ -5,7 +5,6 @@ import type { View } from '../../notebook/fold'
 import { everyLineOf } from '../../notebook/read'
 import { isStale } from '../../notebook/views/stale'
 import { type PrepFacts, prepsOf, sampleOf } from '../../notebook/views/prep'
-import { mixturesOf } from '../../notebook/views/mixtures'
 import { latestRange, rangesOf } from '../../notebook/views/ranges'
 import { nextStep } from '../../notebook/views/stations'
 import { nextInCase, unknownsOf } from '../../notebook/views/unknowns'
@@ -13,6 +12,7 @@ import type { SessionTask } from '../../scheduling/session/compiled'
 import { caseTasks, pack, plateTasks } from './caseTasks'
 import { type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
+import { mixtureTasks, mixtureToMelt } from './mixtureTasks'
 import { type PeriodFacts, periodAt } from './noted'
 import { stepTasks } from './prepTasks'
 import { OPEN, type PeriodTask, rowOfWork } from './task'
@@ -258,18 +258,7 @@ function prepTasks(context: PeriodContext, prep: PrepFacts, name: string): reado
       melt: meltUnderWay(context, product ? [product.id] : []),
     })
   }
-  const ground = mixtureToMelt(context, prep)
-  if (ground)
-    meltTasks(row, context, {
-      name: 'the mixture',
-      what: `${name} mixed with ${ground.reference.label.toLowerCase()}`,
-      label: 'watch mixture',
-      place: 'melts',
-      samples: [ground.sample.id],
-      purpose: 'careful',
-      isOfPrep: true,
-      melt: meltUnderWay(context, [ground.sample.id]),
-    })
+  mixtureTasks(row, context, prep, name)
   plateTasks(row, context, prep.id, name, place)
   const { verdict } = prep
   row.add({
@@ -284,14 +273,6 @@ function prepTasks(context: PeriodContext, prep: PrepFacts, name: string): reado
         : OPEN,
   })
   return row.tasks
-}
-
-/** A mixed melt is asked for by what was found; once it is ground it is work like any other, until it has melted. */
-function mixtureToMelt(context: PeriodContext, prep: PrepFacts) {
-  const product = sampleOf(prep, 'product')
-  if (!product || context.isFresh) return null
-  const ground = mixturesOf(context.view, product.id)
-  return ground.findLast((one) => one.row === null && isPacked(context, one.sample.id)) ?? null
 }
 
 /** After everything that is not left for another day. */

@@ -45,7 +45,7 @@ export function Ready({
     trouble.length > 0
       ? 'That range is more than this instrument and its thermometer take. Begin only if you stop well before the end of the scale, and whoever is in charge agrees. Begin?'
       : instrument?.character.control === 'flame' && open.length > 0
-        ? `${open.length === 1 ? 'One check is' : `${open.length} checks are`} not ticked, with hot oil and a flame. Look at them in the list first. Begin all the same?`
+        ? `${open.length === 1 ? 'One check is' : `${open.length} checks are`} not ticked, and there will be hot oil and a flame. Go through the list first. Begin anyway?`
         : null
   const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
   const { notebook = '' } = useParams()

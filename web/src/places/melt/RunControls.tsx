@@ -1,25 +1,20 @@
 import css from './RunControls.module.css'
 import classNames from 'classnames'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
-  type BlockCommand,
-  dialStandsAt,
   type Instrument,
   type MeltFacts,
   type Move,
   moveOf,
   needsEyes,
-  nextTurn,
   notLookedAt,
-  readReading,
-  tubesMayGoIn,
 } from '@ivory-crystal/core'
-import { aboutMinutes, fixed } from '../../format/format'
+import { fixed } from '../../format/format'
 import { write } from '../../ledger/notebook'
-import { InlineField, Refusal } from '../../parts/InlineField'
+import { DialCommand } from './DialCommand'
 import { isAllTold } from './EndPanel'
 import { sentenceOf } from './moveSentence'
+import { TubesIn } from './TubesIn'
 import { type MeltMoment, useMoment } from './useMoment'
 import type { Run } from './useRun'
 
@@ -27,8 +22,6 @@ import type { Run } from './useRun'
 const HURRY = 20
 /** How far past the planned stop a run is extended at a time, °C. */
 const EXTEND_C = 10
-/** A turn of the dial this near is the thing to do, min. */
-const SOON_MIN = 1
 
 /** What to do now in one line, the command it asks for, and the way out. */
 export function RunControls({
@@ -54,7 +47,7 @@ export function RunControls({
       </p>
       <div className="row-of align-items-center">
         {control === 'program' ? (
-          <ProgramCommand melt={melt} run={run} move={move} />
+          <ProgramCommand melt={melt} run={run} move={move} isHolding={now.phase === 'holding'} />
         ) : (
           <DialCommand melt={melt} run={run} now={now} control={control} dial={instrument?.character.dial} />
         )}
@@ -141,7 +134,18 @@ function mayHurry(melt: MeltFacts, run: Run, { heard }: MeltMoment, instrument: 
 const GOES_ON: readonly string[] = ['preheating', 'ramping', 'heating', 'cooling']
 
 /** Preheat, tubes in, ramp; and past the stop, further. */
-function ProgramCommand({ melt, run, move }: { melt: MeltFacts; run: Run; move: Move | null }) {
+function ProgramCommand({
+  melt,
+  run,
+  move,
+  isHolding,
+}: {
+  melt: MeltFacts
+  run: Run
+  move: Move | null
+  /** It stands at the start temperature: slowed down on its way up it would run past. */
+  isHolding: boolean
+}) {
   const { window } = melt.planned.body
   const commands = melt.run?.commands ?? []
   const given = new Set(commands.map((line) => line.body.command.kind))
@@ -149,9 +153,8 @@ function ProgramCommand({ melt, run, move }: { melt: MeltFacts; run: Run; move: 
     return (
       <TubesIn
         run={run}
-        // At the start already: the slow part begins with the tubes in it.
         then={
-          given.has('preheat') && !run.byHand
+          isHolding && given.has('preheat') && !run.byHand
             ? { kind: 'ramp', toC: window.stopC, rateCPerMin: window.rateCPerMin }
             : null
         }
@@ -203,102 +206,6 @@ function ProgramByHand({ melt }: { melt: MeltFacts }) {
     <span className="quiet">
       Set on the instrument: start {fixed(window.startC, 1)} °C, {fixed(window.rateCPerMin, 1)} °C/min, stop{' '}
       {fixed(window.stopC, 1)} °C.
-    </span>
-  )
-}
-
-function TubesIn({ run, then = null }: { run: Run; then?: (BlockCommand & { kind: 'ramp' }) | null }) {
-  return (
-    <Button
-      disabled={run.busy}
-      onClick={() => {
-        run.command({ kind: 'tubes in' }, ...(then ? [then] : []))
-      }}
-    >
-      {then ? `Tubes are in: go on at ${fixed(then.rateCPerMin, 1)} °C/min` : 'Tubes are in'}
-    </Button>
-  )
-}
-
-/** The turns of the dial, announced before they are due and recorded when made; by hand where nothing was planned. */
-function DialCommand({
-  melt,
-  run,
-  now,
-  control,
-  dial,
-}: {
-  melt: MeltFacts
-  run: Run
-  now: MeltMoment
-  control: string
-  dial: Instrument['character']['dial'] | undefined
-}) {
-  const { window } = melt.planned.body
-  const turn = nextTurn(melt, now.nowC ?? window.startC, now.atS, now.rateCPerMin)
-  const isIn = melt.run?.commands.some(({ body }) => body.command.kind === 'tubes in') === true
-  const due = turn?.dueInMin ?? null
-  const stands = dialStandsAt(melt)
-  return (
-    <>
-      {!isIn && tubesMayGoIn(melt, now) && <TubesIn run={run} />}
-      {turn && (
-        <Button
-          variant={due !== null && due <= SOON_MIN ? 'primary' : 'outline-primary'}
-          disabled={run.busy}
-          onClick={() => {
-            run.command({ kind: 'dial', setting: turn.dial })
-          }}
-        >
-          Turned the {control} to {turn.dial}
-        </Button>
-      )}
-      {turn && (due === null || due > SOON_MIN) && (
-        <span className="quiet">
-          Next: {turn.dial} at {fixed(turn.atC, 0)} °C{due === null ? '' : `, in ${aboutMinutes(due)}`}.
-        </span>
-      )}
-      {!turn && <OtherSetting run={run} control={control} />}
-      {dial && (
-        <span className="quiet">
-          The {control} goes from 0 to {dial.max} in steps of {dial.step}
-          {stands === null ? '' : `; it stands at ${stands}`}.
-        </span>
-      )}
-    </>
-  )
-}
-
-/** A setting of the watcher's own choosing. */
-function OtherSetting({ run, control }: { run: Run; control: string }) {
-  const [text, setText] = useState('')
-  const [said, setSaid] = useState<string | null>(null)
-  return (
-    <span className="row-of align-items-center">
-      <InlineField
-        label={`setting of the ${control}`}
-        hint="setting"
-        value={text}
-        invalid={said !== null}
-        onChange={(value) => {
-          setText(value)
-          setSaid(null)
-        }}
-      />
-      <Button
-        size="sm"
-        variant="outline-primary"
-        disabled={run.busy}
-        onClick={() => {
-          const read = readReading(text, 'The setting')
-          if (!read.ok) return setSaid(read.problem.sentence)
-          run.command({ kind: 'dial', setting: read.value.value })
-          setText('')
-        }}
-      >
-        Set the {control}
-      </Button>
-      <Refusal sentence={said} />
     </span>
   )
 }

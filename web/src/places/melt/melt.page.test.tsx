@@ -274,7 +274,7 @@ describe('before the start', () => {
 /** Begins by eye; with a flame and hot oil, what nobody has ticked is asked about first. */
 async function startByEye(user: ReturnType<typeof showAt>): Promise<void> {
   await user.click(press('Start, its thermometer is read by eye'))
-  screen.getByText(/checks are not ticked, with hot oil and a flame/)
+  screen.getByText(/checks are not ticked, and there will be hot oil and a flame/)
   await user.click(press('Yes'))
 }
 

@@ -1,4 +1,5 @@
 import {
+  aboveBoundOf,
   atTheBench,
   cautionsFor,
   crudeInText,
@@ -29,7 +30,7 @@ import { Budget } from '../../drawings/Budget'
 import { Findings, headline, isMeasured, notChecked } from './Findings'
 import type { StationProps } from './station'
 import { RangesInNumbers } from './RangesInNumbers'
-import { aboveBound, workingsOf } from './workings'
+import { workingsOf } from './workings'
 
 /** Which prep, in whose notebook, from when, by whom, and how long the hands were at it. */
 export function Told({ prep }: StationProps) {
@@ -131,8 +132,7 @@ function Data({ prep }: { prep: PrepFacts }) {
   const recovery = recoveryOf(prep)
   const view = useNotebook((state) => state.view)
   const odd = recovery.ok ? odditiesOf(view, prep.id) : []
-  const isOverSaid = odd.some(({ code }) => code === 'over-100' || code === 'over-the-bound')
-  const above = aboveBound(prep)
+  const above = aboveBoundOf(view, prep)
   const { hotML, rinseML } = solventSoFarML(prep)
   const plan = prep.plan?.body
   const putAside = putAsideOf(prep)
@@ -176,9 +176,7 @@ function Data({ prep }: { prep: PrepFacts }) {
                     {from}
                   </span>
                 )}
-                {key === 'planned' && !isOverSaid && above !== null && (
-                  <span className="d-block">Measured: {above}</span>
-                )}
+                {key === 'planned' && above !== null && <span className="d-block">{above}</span>}
               </td>
               <td className={key === 'recovery' ? 'num fw-bold' : 'num'} data-testid={key}>
                 {result}

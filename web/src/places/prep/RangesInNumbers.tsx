@@ -1,6 +1,8 @@
 import classNames from 'classnames'
 import css from './RangesInNumbers.module.css'
 import { decimalsOf, type PrepFacts, type RangeRow, rangesOf, type Reading } from '@ivory-crystal/core'
+import type { LadderRow } from '../../drawings/LadderRung'
+import { shownEnds } from '../../parts/ladderRows'
 import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
 
@@ -16,10 +18,10 @@ export function RangesInNumbers({ prep }: { prep: PrepFacts }) {
     <table className={classNames('lines mt-2', css.numbers)} aria-label="Melting ranges in numbers">
       <thead>
         <tr>
-          <th>melted</th>
+          <th>sample</th>
           <th className="num">as read, °C</th>
           {isCorrected && <th className="num">corrected, °C</th>}
-          <th className="num">wide, °C</th>
+          <th className="num">width, °C</th>
         </tr>
       </thead>
       <tbody>
@@ -34,8 +36,8 @@ export function RangesInNumbers({ prep }: { prep: PrepFacts }) {
                 {typedIn(row)}
               </span>
             </td>
-            <td className="num">{between(row.onset, row.clear)}</td>
-            {isCorrected && <td className="num">{between(...correctedOf(row))}</td>}
+            <td className="num">{between(row)}</td>
+            {isCorrected && <td className="num">{row.corrected ? between(shownEnds(row)) : '–'}</td>}
             <td className="num">{widthOf(row)}</td>
           </tr>
         ))}
@@ -44,34 +46,24 @@ export function RangesInNumbers({ prep }: { prep: PrepFacts }) {
   )
 }
 
-type Ends = readonly [Reading | null, Reading | null]
-
-/** Corrected to the digits that were read. */
-function correctedOf({ onset, clear, corrected }: RangeRow): Ends {
-  if (!corrected || !onset || !clear) return [null, null]
-  const shown = (raw: Reading, c: number): Reading => {
-    const text = fixed(c, decimalsOf(raw))
-    return { text, value: Number(text.replace('−', '-')) }
-  }
-  return [shown(onset, corrected.onsetC), shown(clear, corrected.clearC)]
-}
-
-function between(onset: Reading | null, clear: Reading | null): string {
+function between({ onset, clear }: Pick<LadderRow, 'onset' | 'clear'>): string {
   if (!onset && !clear) return '–'
   if (!clear) return `from ${onset?.text ?? ''}`
   return onset ? `${onset.text} to ${clear.text}` : `to ${clear.text}`
 }
 
-/** Of the numbers that stand beside it. */
+const printed = ({ text }: Reading) => Number(text.replace('−', '-'))
+
+/** Of the numbers that stand beside it, not of what they were rounded from. */
 function widthOf(row: RangeRow): string {
-  const [onset, clear] = row.corrected ? correctedOf(row) : [row.onset, row.clear]
-  return onset && clear ? fixed(clear.value - onset.value, decimalsOf(clear)) : '–'
+  const { onset, clear } = shownEnds(row)
+  return onset && clear ? fixed(printed(clear) - printed(onset), decimalsOf(clear)) : '–'
 }
 
 /** A thermometer read by eye was read a little after the mark. */
 function typedIn({ typed: { onset, clear } }: RangeRow): string {
   const read = [onset, clear].flatMap((one) =>
-    one && one.lateS >= 1 ? `${one.reading.text} typed ${fixed(one.lateS, 0)} s after its mark` : [],
+    one && one.lateS >= 1 ? `${one.reading.text} read ${fixed(one.lateS, 0)} s after the mark` : [],
   )
-  return read.length === 0 ? '' : `; ${read.join(', ')}, taken back to it`
+  return read.length === 0 ? '' : `; ${read.join(', ')}; here as it was at the mark, by the heating rate`
 }

@@ -104,14 +104,3 @@ export function workingsOf(view: View, prep: PrepFacts): readonly Worked[] {
 const share = (value: number) => fixed(value, 4).replace(/\.?0+$/, '')
 
 const times = (fraction: number) => (share(fraction) === '1' ? '' : ` × ${share(fraction)}`)
-
-/** What is measured above what was planned is said, however little it is; null where it is not. */
-export function aboveBound(prep: PrepFacts): string | null {
-  const recovery = recoveryOf(prep)
-  const plan = prep.plan?.body
-  if (!recovery.ok || !plan) return null
-  const { value, standardUncertainty } = recovery.value.percent
-  const bound = plan.result.recoveryPercentOfCrude
-  if (value - 2 * standardUncertainty <= bound) return null
-  return `${fixed(value - bound, 1)} above the most the plan expected (${fixed(bound, 1)} %): the crystals may be damp, the crude purer than the ${share(100 * plan.input.assay)} % estimated, or the cold liquor holds less than the solubilities say.`
-}

@@ -1,7 +1,8 @@
 import { useHouseRules } from '../../parts/useHouseRules'
 import { depressionDoubt, type NextMixture, outcomeWords, type UnknownFacts } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
-import { type LadderRow, RangeLadder } from '../../drawings/RangeLadder'
+import type { LadderRow } from '../../drawings/LadderRung'
+import { RangeLadder } from '../../drawings/RangeLadder'
 
 /** What the mixture's range would look like, candidate by candidate. */
 export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: UnknownFacts }) {

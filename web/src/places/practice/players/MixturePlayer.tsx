@@ -9,7 +9,8 @@ import {
   mixtureRun,
   scoreMixture,
 } from '@ivory-crystal/core/practice'
-import { type LadderRow, RangeLadder } from '../../../drawings/RangeLadder'
+import type { LadderRow } from '../../../drawings/LadderRung'
+import { RangeLadder } from '../../../drawings/RangeLadder'
 import { fixed } from '../../../format/format'
 import { practising } from '../../../workers/practising'
 import type { PlayerProps } from '../put'

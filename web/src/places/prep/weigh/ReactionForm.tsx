@@ -50,7 +50,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
     return (
       <p className="quiet mb-0">
         Made from {limitingMass.text} g of {limiting.name} ({fixed(limiting.molarMassGPerMol, 2)} g/mol); each
-        molecule of it gives {productPerLimiting} of the product.{' '}
+        molecule of it gives {productPerLimiting} of product.{' '}
         <Button
           variant="link"
           size="sm"

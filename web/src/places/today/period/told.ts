@@ -37,7 +37,7 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
     .sort((p, q) => q.room - p.room)[0]
   return [
     `${next}: every minute lost there makes you finish a minute later.`,
-    ...(whose.length > 1 ? [`Your finishing time waits ${listed(whose)}.`] : []),
+    ...(whose.length > 1 ? [`It is set by ${listed(whose)}.`] : []),
     roomy
       ? `“${roomy.task.words}” has most room: it can slip ${roomy.room} min.`
       : 'Nothing can slip by more than a minute or two.',
