@@ -50,6 +50,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   for (let i = 0; i < 2; i++) await tickNext(page)
   await expect(page.getByText(/^Ticked 1[45]:\d\d before its 15 min were over\.$/)).toBeVisible()
   // A running clock is seen from every place, and in the title.
+  await page.getByRole('button', { name: /^Start \d+ min/ }).click()
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Shelf' }).click()
   await expect(page.getByRole('region', { name: 'Running clocks' })).toContainText(/\d:\d\d/)
   await expect(page).toHaveTitle(/^\d+:\d\d · /)

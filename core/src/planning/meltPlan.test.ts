@@ -234,6 +234,11 @@ describe('what to do now', () => {
       say: 'heats to',
       toC: startC,
     })
+    // A little past it the block comes back: nothing heats fast then.
+    expect(at(heating, { phase: 'preheating', nowC: startC + 1.7, rateCPerMin: -2 })).toEqual({
+      say: 'comes to',
+      toC: startC,
+    })
     expect(at(heating, { phase: 'holding', nowC: startC })).toEqual({ say: 'tubes in' })
     const isIn = after('preheat', 'tubes in')
     expect(at(isIn, { phase: 'holding', nowC: startC })).toEqual({

@@ -5,7 +5,7 @@ import { type Announcement, announcementOf, meltRateOf, type Moment } from './wa
 /** What whoever watches does now, in one line. */
 export type Move =
   | Announcement
-  | { readonly say: 'cool first' | 'preheat' | 'heats to'; readonly toC: number }
+  | { readonly say: 'cool first' | 'preheat' | 'heats to' | 'comes to'; readonly toC: number }
   | { readonly say: 'tubes in' | 'read first' }
   | { readonly say: 'slow down'; readonly rateCPerMin: number; readonly toC: number }
   /** `inMin` is 0 when it is due, null while nobody can say. */
@@ -46,10 +46,11 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   if (!isIn && nowC === null && (byHand || phase !== null)) return { say: 'read first' }
   if (!isIn && tubesMayGoIn(melt, moment)) return { say: 'tubes in' }
   if (heating.by === 'ramp' && !byHand) {
-    if (!isIn) return { say: given.has('preheat') ? 'heats to' : 'preheat', toC: window.startC }
+    const onItsWay = nowC !== null && nowC > window.startC ? 'comes to' : 'heats to'
+    if (!isIn) return { say: given.has('preheat') ? onItsWay : 'preheat', toC: window.startC }
     if (!given.has('ramp'))
       return phase === 'preheating'
-        ? { say: 'heats to', toC: window.startC }
+        ? { say: onItsWay, toC: window.startC }
         : { say: 'slow down', rateCPerMin: window.rateCPerMin, toC: window.stopC }
   }
   if (turn && turn.dueInMin !== null && turn.dueInMin <= ANNOUNCED_MIN)

@@ -11,6 +11,8 @@ const STIRRABLE = 0.6
 export interface Glassware {
   /** null when nothing common holds the volume. */
   readonly vessel: string | null
+  /** What the vessel holds to the brim, mL; null for none, and for a dish. */
+  readonly vesselML: number | null
   readonly collector: string
   /** A sentence when it does not fit. */
   readonly trouble: string | null
@@ -21,7 +23,7 @@ export interface Glassware {
  * hot filtration; over 10 g or 100 mL it is a round one under a reflux condenser.
  *
  * @param excessML solvent added for a while beyond the plan's
- * @example glasswareFor('small funnel', 1.8, { hotML: 11 }) // { vessel: '25 mL Erlenmeyer flask', collector: 'Büchner funnel, 4 cm', trouble: null }
+ * @example glasswareFor('small funnel', 1.8, { hotML: 11 }) // { vessel: '25 mL Erlenmeyer flask', vesselML: 25, collector: 'Büchner funnel, 4 cm', trouble: null }
  */
 export function glasswareFor(
   collect: Procedure['collect'],
@@ -34,6 +36,7 @@ export function glasswareFor(
     case 'Craig tube':
       return {
         vessel: hotML <= CRAIG_ML ? `${CRAIG_ML} mL Craig tube` : null,
+        vesselML: hotML <= CRAIG_ML ? CRAIG_ML : null,
         collector: 'centrifuge tube that takes it, and a wire',
         trouble:
           hotML <= CRAIG_ML
@@ -44,6 +47,7 @@ export function glasswareFor(
       const size = CENTRIFUGE_TUBES_ML.find((one) => hotML <= STIRRABLE * one)
       return {
         vessel: size === undefined ? null : `${size} mL centrifuge tube`,
+        vesselML: size ?? null,
         collector: 'pipette',
         trouble:
           size === undefined
@@ -54,6 +58,7 @@ export function glasswareFor(
     case 'watch glass':
       return {
         vessel: hotML <= 25 ? 'watch glass, 10 cm' : null,
+        vesselML: null,
         collector: 'beaker of boiling water',
         trouble: hotML <= 25 ? null : `${ml} is more than a watch glass holds: evaporate it in portions.`,
       }
@@ -64,6 +69,7 @@ export function glasswareFor(
       const shape = isRound ? 'round-bottomed flask' : 'Erlenmeyer flask'
       return {
         vessel: size === null ? null : `${size} mL ${shape}`,
+        vesselML: size,
         collector: funnelFor(crudeG),
         trouble:
           size === null

@@ -2,8 +2,10 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import {
   type BlockReading,
+  type Entry,
   fold,
   type MeltId,
+  type MeltPlanned,
   meltsOf,
   type NotebookId,
   prepsOf,
@@ -31,11 +33,13 @@ async function open(byHand: boolean): Promise<void> {
 }
 
 /** Plans the demo's finished melt again, as a new melt. */
-async function plan(): Promise<void> {
+async function plan(change: (body: MeltPlanned) => MeltPlanned = (body) => body): Promise<void> {
   const before = await view()
   const benzil = prepsOf(before).find((prep) => prep.opened.body.title.startsWith('Benzil'))
   const [melt] = meltsOf(before, benzil?.id)
-  const entry = { ...(melt?.planned as unknown as RawEntry), subject: MELT, id: server.store.newId() }
+  const planned = melt?.planned as Entry<'melt planned'>
+  const body = change(planned.body)
+  const entry = { ...(planned as unknown as RawEntry), body, subject: MELT, id: server.store.newId() }
   await server.store.append(notebook, [
     [{ ...line({ ledger: server.store.ledger, notebook }), ...entry, ledger: server.store.ledger, notebook }],
   ])
@@ -64,6 +68,24 @@ afterEach(async () => {
 })
 
 describe('a run driven by hand', () => {
+  test('goes up as fast as its plan has it, not as fast as the block could', async () => {
+    await open(true)
+    await plan((body) => {
+      if (body.heating.by !== 'ramp') throw new Error('The demo’s benzil is melted on a block with a programme.')
+      const segments = body.heating.plan.segments.map((one) =>
+        one.kind === 'preheat' ? { ...one, rateCPerMin: 6 } : one,
+      )
+      return { ...body, heating: { ...body.heating, plan: { ...body.heating.plan, segments } } }
+    })
+    const run = await start()
+    await command(run, { kind: 'preheat', toC: 70 })
+    await post(`${BLOCK}/advance`, { seconds: 240 })
+    const probeC = await recorded()
+    const [early, late] = [probeC.get(120) ?? NaN, probeC.get(240) ?? NaN]
+    expect((late - early) / 2).toBeGreaterThan(5.5)
+    expect((late - early) / 2).toBeLessThan(6.5)
+  })
+
   test('refuses what is not planned, not known, or in use', async () => {
     await open(true)
     const early = await post(`${BLOCK}/runs`, { notebook, melt: MELT })

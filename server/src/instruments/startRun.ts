@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import {
   advance,
+  type BlockCharacter,
   type BlockReading,
   type BlockState,
   type Bodies,
@@ -55,13 +56,25 @@ export async function describeRun(
     instrument: instrument.id,
     feed: instrument.simulated ? 'simulated' : 'connected',
     simulation: instrument.simulated
-      ? { seed, character: instrument.character, tubes: simulatedTubes(view, planned.body, seed, sealed) }
+      ? {
+          seed,
+          character: heatedAsPlanned(instrument.character, planned.body),
+          tubes: simulatedTubes(view, planned.body, seed, sealed),
+        }
       : null,
     blockC: stateOf(stand, clock).blockC,
     // What a bridge hears is on record whatever it reads; a simulated glass thermometer is read by eye.
     recorded: !instrument.simulated || instrument.character.readBy === 'probe',
   }
   return { body, planned: planned.body }
+}
+
+/** A block that can go up faster than its plan has it is set to the plan’s rate. */
+function heatedAsPlanned(character: BlockCharacter, { heating, conventions }: MeltPlanned): BlockCharacter {
+  if (heating.by !== 'ramp') return character
+  const planned = heating.plan.segments.find(({ kind }) => kind === 'preheat')?.rateCPerMin
+  const mostCPerMin = planned ?? conventions.approachRateMaxCPerMin
+  return { ...character, heatCPerMin: Math.min(character.heatCPerMin, mostCPerMin) }
 }
 
 /** What each tube holds; an unknown's contents stay out of the ledger, where anyone could read them. */

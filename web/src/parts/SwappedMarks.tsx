@@ -6,19 +6,26 @@ import { strike, useNotebook, write } from '../ledger/notebook'
 export function SwappedMarks({ melts }: { melts: readonly MeltFacts[] }) {
   return melts.flatMap((melt) =>
     swappedSlots(melt).map((slot) => (
-      <p key={`${melt.id} ${slot}`} className="look" role="alert">
-        Tube {slot} is all liquid before its first liquid: were the two keys swapped?{' '}
-        <Button
-          size="sm"
-          variant="outline-primary"
-          onClick={() => {
-            exchange(melt, slot)
-          }}
-        >
-          Exchange the two marks of tube {slot}
-        </Button>
-      </p>
+      <SwappedTube
+        key={`${melt.id} ${slot}`}
+        slot={slot}
+        onExchange={() => {
+          exchange(melt, slot)
+        }}
+      />
     )),
+  )
+}
+
+/** The question, and the way out of it. */
+export function SwappedTube({ slot, onExchange }: { slot: number; onExchange: () => void }) {
+  return (
+    <p className="look" role="alert">
+      Tube {slot} is all liquid before its first liquid: were the two keys swapped?{' '}
+      <Button size="sm" variant="outline-primary" onClick={onExchange}>
+        Exchange the two marks of tube {slot}
+      </Button>
+    </p>
   )
 }
 

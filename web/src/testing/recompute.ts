@@ -163,7 +163,7 @@ function rangesIn(text: string): readonly Recomputed[] {
     /Signed by|Not signed yet|Verdict|Why less than|As it was done|Why /.exec(text.slice(from))?.index ?? 0
   const table = text.slice(from, from + end)
   const rows = [
-    ...table.matchAll(/([\d.]+) to ([\d.]+) (?:([\d.]+) to ([\d.]+) )?(\d+(?:\.\d+)?)(?= |$)(?! °C)/g),
+    ...table.matchAll(/([\d.]+) to ([\d.]+) (?:– |([\d.]+) to ([\d.]+) )?(\d+(?:\.\d+)?)(?= |$)(?! °C)/g),
   ].map(([all, onset = '', clear = '', lowC, highC, width = '']) => {
     const [low, high] = [Number(lowC ?? onset), Number(highC ?? clear)]
     return { all, low, high, width }

@@ -306,10 +306,26 @@ describe('dissolving', () => {
       remark: expect.stringContaining('Stop adding'),
     })
   })
+  test.each([
+    // 1.804 g of solid take 1.4 mL beside it; two thirds of the 25 mL flask are 16.7 mL.
+    ['15.2', null],
+    ['15.3', 'The 25 mL Erlenmeyer flask is more than two thirds full and may boil over'],
+    ['23.5', 'more than two thirds full'],
+    ['23.6', '23.6 mL and the solid are more than a 25 mL Erlenmeyer flask holds. If a volume is wrong, strike it.'],
+    ['250.2', '250.2 mL and the solid are more than a 25 mL Erlenmeyer flask holds'],
+  ])('%s mL in a flask of 25 mL', (text, remark) => {
+    const view = viewOf(plan(), portion(text))
+    const said = dissolvingOf(view, prepIn(view)).remark
+    if (remark === null) expect(said).not.toMatch(/flask/)
+    else expect(said).toContain(remark)
+    // Taken off the heat and under way, the flask is no longer anyone’s question.
+    const off = fold([line('step ticked', PREP, { step: 'off-the-heat' })], view)
+    expect(dissolvingOf(off, prepIn(off)).remark ?? '').not.toMatch(/flask/)
+  })
   test('far past the plan is said, and once dissolved it is done', () => {
-    const p1 = portion('25')
+    const p1 = portion('14.5')
     const view = viewOf(plan(), p1)
-    expect(dissolvingOf(view, prepIn(view)).remark).toContain('Past the plan by 14.0 mL')
+    expect(dissolvingOf(view, prepIn(view)).remark).toContain('Past the plan by 3.5 mL')
     const done = fold([seen(p1, 'all dissolved')], view)
     expect(dissolvingOf(done, prepIn(done)).state).toBe('dissolved')
   })

@@ -1,6 +1,8 @@
 import type { EntryId } from '../../ids'
 import type { Entry } from '../entry'
 import { dropsPerML } from '../../solubility/drops'
+import { SOLID_ML_PER_G } from '../../solubility/glassware'
+import { glassOf } from '../../procedures/amounts'
 import { gritMarkML, pastThePlanML } from '../../solubility/volume'
 import { isHotDoubtful } from '../../procedures/batch'
 import { attempt } from '../../problems'
@@ -75,8 +77,11 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
   const leastML = leastOf(plan)
   const isDoubtful = isHotDoubtful(plan)
   const past = pastThePlanML(plan.result, hotML, isDoubtful)
+  const isOff = isTakenOff(prep)
+  const overflow = isOff ? null : overflowOf(plan, hotML)
+  if (overflow !== null) return overflow
   // Once the hot liquid is off it, nothing is left to be warned of.
-  if (state === 'grit' && isTakenOff(prep)) return null
+  if (state === 'grit' && isOff) return null
   if (state === 'grit')
     return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it. Oily drops are not grit: they want more hot solvent.'
   if (state === 'dissolving' && isUnchanged)
@@ -92,6 +97,24 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
     return `${isDoubtful ? 'Three times' : 'Twice'} the least volume is in and not all is dissolved: what is left is likely grit. Oily drops are not: they want more hot solvent.`
   return null
 }
+
+/** What is in the vessel against what it holds: a digit too many, or a flask that boils over. */
+function overflowOf(plan: PlanFixed, hotML: number): string | null {
+  const { vessel, vesselML } = glassOf(plan.procedure.collect, plan)
+  if (vessel === null || vesselML === null) return null
+  const isFlask = vessel.endsWith('flask')
+  // A tube is planned full; a flask for what swirls in it, with its solid.
+  const contentsML = isFlask ? hotML + SOLID_ML_PER_G * plan.input.crudeG : hotML
+  const what = vessel.replace(/^\d+ mL /, '')
+  if (contentsML > vesselML)
+    return `${hotML.toFixed(1)} mL${isFlask ? ' and the solid' : ''} are more than a ${vesselML} mL ${what} holds. If a volume is wrong, strike it. If not, do not heat a vessel so full: divide it between two.`
+  if (isFlask && contentsML > FILLED_AT_MOST * vesselML)
+    return `The ${vesselML} mL ${what} is more than ${FILLED_IN_WORDS} full and may boil over: let it cool a little and move it to a larger one before more goes in.`
+  return null
+}
+/** Fuller than this nothing is brought to the boil. */
+const FILLED_AT_MOST = 2 / 3
+const FILLED_IN_WORDS = 'two thirds'
 
 /** What so much solvent more keeps in the liquor once it is cold, in words. */
 function keepsBack({ input, compound }: PlanFixed, ml: number): string {

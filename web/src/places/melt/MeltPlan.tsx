@@ -109,15 +109,13 @@ export function MeltPlan({
   const slots = drafts.slice(0, instrument.character.slots)
   const left = drafts.slice(instrument.character.slots).filter(({ sample }) => sample !== '')
   const read = readSlots(slots, samples)
-  const planned = read.ok
-    ? planMelt(view, {
-        tubes: read.tubes,
-        instrument,
-        blockC: blockC ?? instrument.character.ambientC,
-        conventions,
-        purpose,
-      })
-    : null
+  const wishFor = (on: Instrument, tubes: readonly PlannedTube[]) => ({
+    tubes,
+    instrument: on,
+    blockC: blockC ?? on.character.ambientC,
+    purpose,
+  })
+  const planned = read.ok ? planMelt(view, { ...wishFor(instrument, read.tubes), conventions }) : null
   const sentence = !read.ok ? read.sentence : planned && !planned.ok ? planned.problem.sentence : null
   const first = read.ok ? read.tubes[0] : undefined
   const worst = read.ok ? worstPacked(read.tubes, conventions) : undefined
@@ -237,6 +235,10 @@ export function MeltPlan({
             literature={planned.value.literature}
             firstLiquidFromC={firstLiquid(view, read.tubes)}
             packing={first}
+            minutesBy={(school) => {
+              const one = planMelt(view, { ...wishFor(instrument, read.tubes), conventions: school })
+              return one.ok ? one.value.window.totalMin : null
+            }}
             ofNotebook={rulesOfNotebook}
             onTake={setTaken}
           />

@@ -69,11 +69,7 @@ export function RunControls({
         >
           {isAllTold(melt) ? 'End the run: tubes to glass waste' : 'End and cool'}
         </Button>
-        {pace > 1 && (
-          <span className="quiet">
-            Simulated time is hurried; it goes back to real time before hands or eyes are needed.
-          </span>
-        )}
+        {pace > 1 && <span className="quiet">Hurried until hands or eyes are needed.</span>}
       </div>
       {run.trouble && (
         <p className="look mb-0" role="alert">

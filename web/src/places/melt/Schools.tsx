@@ -20,6 +20,7 @@ export function Schools({
   literature,
   firstLiquidFromC,
   packing,
+  minutesBy,
   onTake,
 }: {
   schools: readonly Conventions[]
@@ -31,6 +32,8 @@ export function Schools({
   literature: MeltPlanned['literature']
   firstLiquidFromC: number | null
   packing: Packing
+  /** How long the plan made here would take by a school, min; null where that is not known. */
+  minutesBy: (school: Conventions) => number | null
   /** null goes back to the notebook’s own. */
   onTake: (school: Conventions | null) => void
 }) {
@@ -38,6 +41,7 @@ export function Schools({
     instrument.character
   const rows = schools.map((school) => ({
     school,
+    minutes: minutesBy(school),
     cost: attempt(
       () =>
         compareSchools(
@@ -85,7 +89,7 @@ export function Schools({
             <thead>
               <tr>
                 <th>school</th>
-                <th className="num">minutes</th>
+                <th className="num">minutes in all</th>
                 <th className="num">would read, °C</th>
                 <th className="num">widened by</th>
                 <th>risk</th>
@@ -93,12 +97,12 @@ export function Schools({
               </tr>
             </thead>
             <tbody>
-              {rows.map(({ school, cost }) => (
+              {rows.map(({ school, minutes, cost }) => (
                 <tr key={school.name} className={school.name === inForce.name ? 'chosen' : undefined}>
                   <td>{school.name}</td>
                   {cost.ok && cost.value ? (
                     <>
-                      <td className="num">{fixed(cost.value.minutes, 0)}</td>
+                      <td className="num">{minutes === null ? '–' : fixed(minutes, 0)}</td>
                       <td className="num">
                         {fixed(cost.value.predicted.onsetC, 1)} to {fixed(cost.value.predicted.clearC, 1)}
                       </td>
@@ -134,8 +138,9 @@ export function Schools({
           </table>
         </div>
         <p className="quiet mt-1">
-          Each school as it stands, for a sample melting where the literature says, packed {packing.fillMm}{' '}
-          mm. A plan made here starts early enough for an impure one by itself. <Why of="compareSchools" />
+          Minutes are those of the plan that would be made here, which starts early enough for an impure
+          sample. What it would read, and the risk, are those of the school’s own start, for a sample that
+          melts where the literature says, packed {packing.fillMm} mm. <Why of="compareSchools" />
         </p>
       </details>
     </>

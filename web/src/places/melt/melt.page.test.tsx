@@ -9,6 +9,7 @@ import {
   rackOf,
   rangesOf,
   type RunId,
+  SCHOOLS,
   SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
 import {
@@ -112,6 +113,25 @@ describe('planning the heating', () => {
     await user.click(press('They are as long'))
     screen.getByText(/True to size on this screen/)
     expect(Number(localStorage.getItem('ivory-crystal pixels per mm'))).toBeCloseTo(428 / 85.6, 9)
+  })
+  test('the minutes of a school beside a plan are those of the plan it would make', async () => {
+    const user = show(Melt, prepNamed('Benzil'), 'melt')
+    await user.click(screen.getByText(/How would other ways of heating compare/))
+    const minutesOf = (row: HTMLElement) => within(row).getAllByRole('cell')[1]?.textContent
+    const inAll = () => /(\d+) min in all/.exec(document.body.textContent)?.[1]
+    const rows = screen
+      .getAllByRole('row')
+      .filter((row) => SCHOOLS.some(({ name }) => row.textContent.startsWith(name)))
+    expect(rows).toHaveLength(SCHOOLS.length)
+    const seen = new Set<string>()
+    for (const { name } of SCHOOLS) {
+      const take = screen.queryByRole('button', { name: `Use ${name} for this melt` })
+      if (take) await user.click(take)
+      const row = screen.getAllByRole('row').find((one) => one.textContent.startsWith(name))
+      expect(minutesOf(row as HTMLElement)).toBe(inAll())
+      seen.add(inAll() ?? '')
+    }
+    expect(seen.size).toBeGreaterThan(2)
   })
   test('another school is taken for this melt alone, the plan follows, and the notebook’s rules stay', async () => {
     const user = show(Melt, prepNamed('Benzil'), 'melt')

@@ -12,6 +12,8 @@ export function sentenceOf(move: Move, control: string): string {
       return `Heat fast to ${fixed(move.toC, 1)} °C. The tubes stay out until then.`
     case 'heats to':
       return `It heats fast to ${fixed(move.toC, 1)} °C. The tubes stay out until then.`
+    case 'comes to':
+      return `It comes to rest at ${fixed(move.toC, 1)} °C. The tubes stay out until then.`
     case 'heat by hand':
       return `Heat fast to ${fixed(move.toC, 0)} °C, then turn it down.`
     case 'turn down':

@@ -98,6 +98,25 @@ describe('at the lens', () => {
     screen.getByRole('heading', { name: 'Last time' })
     screen.getByRole('heading', { name: 'Your eye, over 16 tubes' })
   })
+  test('two keys pressed the wrong way round are asked about, and exchanged', async () => {
+    const user = exercise('three-at-once', '?seed=11')
+    await screen.findByRole('group', { name: 'Mark pad' })
+    await heard()
+    const shownC = () => screen.getByTestId('practice-temperature').textContent
+    await user.keyboard('z')
+    const before = shownC()
+    await waitFor(() => {
+      expect(shownC()).not.toBe(before)
+    })
+    await user.keyboard('a')
+    await user.click(button('Exchange the two marks of tube 1'))
+    expect(screen.queryByText(/were the two keys swapped/)).toBeNull()
+    await user.click(button('I have seen enough'))
+    await screen.findByRole('heading', { name: /^(Good|Not yet)$/ })
+    const { firstErrorC, allErrorC } = done()[0]?.tubes[0] ?? {}
+    expect(typeof firstErrorC).toBe('number')
+    expect(typeof allErrorC).toBe('number')
+  })
   test('small jobs come while a crude is watched, and are answered beside it', async () => {
     const user = exercise('it-starts-early', '?seed=4')
     const asked = await screen.findByLabelText(/in g\?|all digits/, {}, { timeout: 15_000 })

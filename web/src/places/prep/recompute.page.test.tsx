@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { act, cleanup, screen } from '@testing-library/react'
 import { type Line, type PrepFacts, sampleOf } from '@ivory-crystal/core'
+import { golden } from '../../../../core/golden/contract'
 import { openDemo, prepNamed, show } from '../../testing/opened'
 import { recomputed } from '../../testing/recompute'
 
@@ -100,6 +101,48 @@ test('what was put aside is taken off the crude, and the quotient is of what wen
   expect(text).toContain('1.3914 g ÷ 1.779 g')
   expect(wrongIn(text)).toEqual([])
   expect(recomputed(text).some(({ what }) => what.includes('put aside'))).toBe(true)
+})
+
+test('widths come out of the corrected ends as printed, not of what they were rounded from', async () => {
+  const { entries } = golden
+  const planned = entries.find(({ kind }) => kind === 'melt planned')
+  const started = entries.find(({ kind, subject }) => kind === 'run started' && subject === planned?.subject)
+  const calibrated = entries.find(({ kind }) => kind === 'thermometer calibrated')
+  const { coreVersion: _, restsOn: __, ...calibration } = calibrated?.body as Record<string, unknown>
+  const [melt, run] = ['0a5a1c7e-0000-4000-9000-00000000ab11', '0a5a1c7e-0000-4000-9000-00000000ab12']
+  const mark = (moment: string, slot: number, pressedAtS: number, lastProbe: number) => ({
+    kind: 'mark made',
+    subject: melt,
+    body: {
+      ...{ run, moment, slot, pressedAtS, lastSample: pressedAtS, from: 'key' },
+      lastProbe: { text: lastProbe.toFixed(1), value: lastProbe },
+    },
+  })
+  act(() => {
+    write(
+      ...([
+        {
+          kind: 'melt planned',
+          subject: melt,
+          body: {
+            ...(planned?.body as object),
+            calibration: { ...calibration, entry: calibrated?.id, at: calibrated?.at },
+          },
+        },
+        { kind: 'run started', subject: melt, body: { ...(started?.body as object), run, feed: 'by hand' } },
+        // Corrected by 1.06 and 1.08 °C: 99.06 and 100.38, a width of 1.32 that reads 99.1 to 100.4.
+        mark('first liquid', 1, 600, 98.0),
+        mark('all liquid', 1, 660, 99.3),
+        mark('first liquid', 2, 300, 93.6),
+        mark('all liquid', 2, 690, 99.9),
+      ] as unknown as readonly Line[]),
+    )
+  })
+  const text = await sheetOf(prepNamed('Benzil'), 'hand-in')
+  expect(text).toContain('corrected, °C')
+  expect(text).toContain('98.0 to 99.3')
+  expect(text).toContain('99.1 to 100.4')
+  expect(wrongIn(text)).toEqual([])
 })
 
 test('what was wrong once is found: a divisor that is not the one printed, a width, a sum', async () => {

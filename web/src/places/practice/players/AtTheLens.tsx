@@ -15,6 +15,7 @@ import { Lens } from '../../../drawings/Lens'
 import { MarkPad, padKey } from '../../../drawings/MarkPad'
 import { sound } from '../../../drawings/sounds'
 import { fixed } from '../../../format/format'
+import { SwappedTube } from '../../../parts/SwappedMarks'
 import { Hurry } from '../Hurry'
 import type { Done, Put } from '../put'
 import { useEnding } from '../useEnding'
@@ -87,6 +88,11 @@ export function AtTheLens({
     setSaid(marks.length === 0 ? 'There is no mark to strike.' : null)
     setMarks((before) => before.slice(0, -1))
   }
+  const at = (slot: number, moment: Moment) =>
+    marks.find(({ entry: { body } }) => body.slot === slot && body.moment === moment)?.entry.body.pressedAtS
+  const swapped = exercise.tubes
+    .map(({ slot }) => slot)
+    .filter((slot) => (at(slot, 'first liquid') ?? -Infinity) > (at(slot, 'all liquid') ?? Infinity))
   const act = useRef({ press, strikeLast })
   useEffect(() => {
     act.current = { press, strikeLast }
@@ -145,7 +151,7 @@ export function AtTheLens({
   const isOver =
     (now.truth.length > 0 &&
       clearC !== null &&
-      (isMarked ||
+      ((isMarked && swapped.length === 0) ||
         (reading !== null && reading.probe.value >= clearC + GOES_ON_C) ||
         reading?.phase === 'holding')) ||
     (minutesMost > 0 && seconds >= 60 * minutesMost)
@@ -214,6 +220,15 @@ export function AtTheLens({
           {said ??
             `First liquid is ${put.rules.onsetRule === 'distinct drop' ? 'the first distinct drop in the bulk' : 'the first clear wetness'}. Backspace strikes the last mark.`}
         </p>
+        {swapped.map((slot) => (
+          <SwappedTube
+            key={slot}
+            slot={slot}
+            onExchange={() => {
+              setMarks((before) => before.map((mark) => exchanged(mark, slot)))
+            }}
+          />
+        ))}
         {jobs.length > 0 && (
           <Jobs
             jobs={jobs.slice(0, shownJobs)}
@@ -230,6 +245,13 @@ export function AtTheLens({
       </section>
     </div>
   )
+}
+/** Each of a tube’s two marks as the other. */
+function exchanged(mark: Press, slot: number): Press {
+  const { body } = mark.entry
+  if (body.slot !== slot || body.moment === 'early sign') return mark
+  const moment = body.moment === 'first liquid' ? 'all liquid' : 'first liquid'
+  return { ...mark, entry: { ...mark.entry, body: { ...body, moment } } }
 }
 function startingHurry({ startC, stopC, rateCPerMin }: MeltExercise): number {
   const minutes = (stopC - startC) / rateCPerMin
