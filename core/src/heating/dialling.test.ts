@@ -219,6 +219,27 @@ describe('a plan for the dial', () => {
       { numRuns: 150 },
     )
   })
+  test('on the way up nobody turns up for less than a minute what is turned back down', () => {
+    let turnedBack = 0
+    fc.assert(
+      fc.property(instruments, (drawn) => {
+        const asked = inputOf(drawn)
+        const { steps, watchFromMin } = planDial(asked)
+        steps.forEach((step, i) => {
+          const [before, after] = [steps[i - 1], steps[i + 1]]
+          if (!before || !after || step.dial <= before.dial || after.dial >= step.dial) return
+          if (after.atMin > watchFromMin + 1e-9) return
+          turnedBack++
+          if (after.atMin - step.atMin >= 1) return
+          // Else what it stood at would have crept there.
+          const crept = minutesToReach(asked.model, before.dial, step.atC, after.atC)
+          expect(crept ?? Infinity).toBeGreaterThanOrEqual(2 - 1e-9)
+        })
+      }),
+      { numRuns: 300 },
+    )
+    expect(turnedBack).toBeGreaterThan(0)
+  })
   test('on a simulated block that feels the dial late, no rate in the window is more than 20 % above it', () => {
     const character = {
       ...DIAL_BLOCK,

@@ -36,6 +36,8 @@ const STANDING_CPERMIN = 0.05
 /** During the approach a setting is raised once its rate has fallen to this share of what is allowed. */
 const RAISED_AT = 0.6
 const MOST_STEPS = 200
+/** On the way up a setting that would be turned back down sooner than this is not turned to, min. */
+const WORTH_A_TURN_MIN = 1
 
 /** A plan under way: where the block is and what was done to get there. */
 interface Leg {
@@ -111,7 +113,7 @@ function approach(input: DialPlanInput, from: Course, windowC: number): Course {
   rates.forEach((rate, i) => {
     const untilC = windowC - brakingC(rates, i)
     if (untilC > course.temperatureC + 1) {
-      const held = hold(input, course, untilC, { min: RAISED_AT * rate, max: rate })
+      const held = hold(input, course, untilC, { min: RAISED_AT * rate, max: rate, isPassing: true })
       // A fast stage that cannot go on gives way to the next.
       course = { ...held, stuck: null, slow: from.slow }
     }
@@ -153,18 +155,19 @@ function hold(
   input: DialPlanInput,
   from: Course,
   toC: number,
-  { min, max }: { min: number; max: number },
+  { min, max, isPassing = false }: { min: number; max: number; isPassing?: boolean },
 ): Course {
   const { model, dialStep, dialMax } = input
   let course = from
   for (let i = 0; i < MOST_STEPS && course.temperatureC < toC - 1e-9 && !course.stuck; i++) {
     const { temperatureC } = course
-    const dial = greatest(model, dialStep, dialMax, temperatureC, max)
+    const most = greatest(model, dialStep, dialMax, temperatureC, max)
+    const dial = isPassing ? worthTurning(model, course, most, toC) : most
     const raised = dial + dialStep
     const decaysC = plateauC(model, dial) - min * model.timeConstantMin
     const raiseC = raised > dialMax + 1e-9 ? Infinity : plateauC(model, raised) - max * model.timeConstantMin
     const nextC = Math.min(toC, Math.max(decaysC, raiseC))
-    const endC = raiseC === Infinity ? toC : nextC
+    const endC = raiseC === Infinity || dial < most ? toC : nextC
     const minutes = minutesToReach(model, dial, temperatureC, endC)
     if (minutes === null || rateCPerMin(model, dial, endC) < STANDING_CPERMIN) {
       course = {
@@ -182,6 +185,17 @@ function hold(
     }
   }
   return course
+}
+
+/** The setting as it stands, where a higher one would soon be turned back and this one still carries to the end. */
+function worthTurning(model: BlockModel, { steps, temperatureC }: Course, dial: number, toC: number): number {
+  const standing = steps[steps.length - 1]?.dial
+  if (standing === undefined || dial <= standing) return dial
+  const minutes = minutesToReach(model, dial, temperatureC, toC)
+  const carries = minutesToReach(model, standing, temperatureC, toC)
+  return minutes !== null && carries !== null && carries < 2 * WORTH_A_TURN_MIN && minutes < WORTH_A_TURN_MIN
+    ? standing
+    : dial
 }
 
 /** As far as this setting carries at a rate worth the name. */

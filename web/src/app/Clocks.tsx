@@ -3,18 +3,18 @@ import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import { timersInUse } from '@ivory-crystal/core'
 import { sound } from '../drawings/sounds'
-import { span } from '../format/format'
+import { left, TIME_UP } from '../format/format'
 import { useNotebook } from '../ledger/notebook'
 import { useNow } from './now'
 
 /** What a running clock puts before the window’s title. */
-const IN_TITLE = /^(\d+:\d\d|over) · /
+const IN_TITLE = new RegExp(`^(\\d+:\\d\\d|${TIME_UP}) · `)
 
 /** Heard, and told outside the window where that was allowed. */
 function ring(words: string, title: string): void {
   sound('over')
   if (typeof Notification !== 'undefined' && Notification.permission === 'granted')
-    new Notification(`${title}: ${words}, over`)
+    new Notification(`${title}: ${words}, ${TIME_UP}`)
 }
 
 /** Every clock that runs, on every screen and in the window’s title; it sounds once when it is over. */
@@ -25,7 +25,7 @@ export function Clocks() {
   const timers = timersInUse(view, now)
   const ran = useRef(new Set<string>())
   const first = timers[0]
-  const told = first ? (first.leftMs <= 0 ? 'over' : span(first.leftMs)) : null
+  const told = first ? left(first.leftMs) : null
   const over = timers.filter(({ leftMs }) => leftMs <= 0).map(({ id }) => id)
   const running = timers.filter(({ leftMs }) => leftMs > 0).map(({ id }) => id)
   useEffect(() => {
@@ -49,7 +49,7 @@ export function Clocks() {
           to={`/n/${notebook}/preps/${timer.prep}`}
           title={`${timer.words}, ${timer.title}`}
         >
-          <b>{timer.leftMs <= 0 ? 'over' : span(timer.leftMs)}</b> {timer.words}
+          <b>{left(timer.leftMs)}</b> {timer.words}
         </Link>
       ))}
     </section>

@@ -17,6 +17,7 @@ import { Refusals } from './Refusals'
 import { Clocks } from './Clocks'
 import { RescueKey } from './RescueKey'
 import { askToStay, keepApp } from './update'
+import { useFromTheTop } from './useFromTheTop'
 
 /** The first screen has been quiet for this long before the other places are fetched, ms. */
 const FETCH_AFTER_MS = 2000
@@ -27,6 +28,7 @@ async function startWorkers(): Promise<void> {
 
 /** The rail and the place beside it. */
 export function Frame() {
+  useFromTheTop()
   const { notebook: named } = useParams()
   const status = useNotebook((state) => state.status)
   const failure = useNotebook((state) => state.failure)

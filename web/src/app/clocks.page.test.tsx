@@ -38,9 +38,9 @@ test('a clock that runs is seen on every screen and in the title, and rings once
   expect(clocks.getAllByRole('link')).toHaveLength(before + 1)
   const link = clocks.getByRole('link', { name: /^(20:00|19:59) / })
   expect(link.getAttribute('href')).toBe(`/n/${NOTEBOOK}/preps/${prep.id}`)
-  expect(document.title).toMatch(/^(\d+:\d\d|over) · Shelf · Ivory Crystal$/)
+  expect(document.title).toMatch(/^(\d+:\d\d|time up) · Shelf · Ivory Crystal$/)
   await pass(20 * 60_000)
-  clocks.getByRole('link', { name: /^over gentle boiling/ })
+  clocks.getByRole('link', { name: /^time up gentle boiling/ })
   expect(rung.mock.calls.filter(([which]) => which === 'over').length).toBeGreaterThan(0)
   const times = rung.mock.calls.length
   await pass(5_000)

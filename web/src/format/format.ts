@@ -86,6 +86,12 @@ export function span(ms: number): string {
   return `${minutes}:${String(seconds % 60).padStart(2, '0')}`
 }
 
+/** What a clock shows: 9:05, and that its time is up once it is. */
+export function left(ms: number): string {
+  return ms <= 0 ? TIME_UP : span(ms)
+}
+export const TIME_UP = 'time up'
+
 /** How long something takes, as far as anybody can say: “about 20 min”, never to the second. */
 export function aboutMinutes(minutes: number): string {
   if (minutes < 1) return 'under a minute'

@@ -74,6 +74,7 @@ export function LightOfTube({
   const found = attempt(() => detectMelt(trace, SHARES))
   const ends = moved ?? (found.ok ? found.value : null)
   const kept = melt.detected.get(slot)?.body
+  const isWatched = !file && melt.run !== null && melt.run.ended === null
   return (
     <div className="mt-2">
       <p className="mb-1">
@@ -84,7 +85,9 @@ export function LightOfTube({
             {moved ? ', moved by hand' : ''}
           </>
         ) : (
-          <span className="look m-0">{found.ok ? '' : found.problem.sentence}</span>
+          <span className={isWatched ? 'quiet' : 'look m-0'}>
+            {isWatched ? 'no rise in its light yet' : found.ok ? '' : found.problem.sentence}
+          </span>
         )}
       </p>
       <LightChart trace={trace} ends={ends} onMove={setMoved} label={label} />

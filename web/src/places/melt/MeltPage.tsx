@@ -17,6 +17,7 @@ import {
   unknownsOf,
   type View,
 } from '@ivory-crystal/core'
+import { useTopOf } from '../../app/useFromTheTop'
 import { Title } from '../../parts/Title'
 import { strike, useNotebook } from '../../ledger/notebook'
 import { SampleOrigin } from '../../parts/SampleOrigin'
@@ -30,8 +31,9 @@ export function MeltPage() {
   const { notebook, melt: id } = useParams()
   const view = useNotebook((state) => state.view)
   const base = `/n/${notebook ?? ''}`
+  const melt = id === 'new' ? null : meltOf(view, id as MeltId)
+  useTopOf(melt ? `${melt.id} ${!isUnderWay(melt) ? 'over' : melt.run ? 'runs' : 'ready'}` : (id ?? ''))
   if (id === 'new') return <NewMelt base={base} />
-  const melt = meltOf(view, id as MeltId)
   if (!melt)
     return (
       <>

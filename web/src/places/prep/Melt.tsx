@@ -2,6 +2,7 @@ import { Fragment, lazy, Suspense } from 'react'
 import { Link, useParams } from 'react-router'
 import { type MeltFacts, isUnderWay, meltsOf, rangesOf } from '@ivory-crystal/core'
 import { useNow } from '../../app/now'
+import { useTopOf } from '../../app/useFromTheTop'
 import { dayAndClock } from '../../format/format'
 import { Photographs } from '../../parts/Photographs'
 import { PrepLadder } from '../../parts/PrepLadder'
@@ -41,6 +42,7 @@ export function Melt({ prep }: StationProps) {
   const melts = meltsOf(view, prep.id)
   const underWay = melts.filter(isUnderWay)
   const open = underWay.find(({ run }) => run !== null) ?? underWay[0]
+  useTopOf(open ? `${open.id} ${open.run ? 'runs' : 'ready'}` : 'to plan')
   if (open)
     return (
       <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>

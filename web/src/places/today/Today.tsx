@@ -12,7 +12,7 @@ import {
   stationsOf,
   timersInUseOf,
 } from '@ivory-crystal/core'
-import { capital, clock, span } from '../../format/format'
+import { capital, clock, left } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
 import { useNow } from '../../app/now'
@@ -174,7 +174,7 @@ function OpenPrep({ prep, base, now }: { prep: PrepFacts; base: string; now: num
         {timers.map((timer) => (
           <div key={timer.id} role="timer" aria-label={timer.words}>
             <span className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>
-              {timer.leftMs <= 0 ? 'over' : span(timer.leftMs)}
+              {left(timer.leftMs)}
             </span>
             <span className="quiet d-block">
               {timer.words}, until {clock(timer.endsAt)}

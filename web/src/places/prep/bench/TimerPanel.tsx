@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { type PrepFacts, type Timer, timersInUseOf } from '@ivory-crystal/core'
-import { capital, clock, span } from '../../../format/format'
+import { capital, clock, left } from '../../../format/format'
 import { strike, useNotebook } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'
 
@@ -23,7 +23,7 @@ export function TimerPanel({
         <div key={timer.id} role="timer" aria-label={timer.words} className="mb-3">
           <h3>{capital(timer.words)}</h3>
           <div className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>
-            {timer.leftMs <= 0 ? 'over' : span(timer.leftMs)}
+            {left(timer.leftMs)}
           </div>
           <span className="quiet">
             {timer.minutes} min, until {clock(timer.endsAt)}

@@ -12,7 +12,7 @@ import {
   type Running,
   uncapital,
 } from '@ivory-crystal/core'
-import { clock, day, span } from '../../../format/format'
+import { clock, day, left, span } from '../../../format/format'
 import { strike, write } from '../../../ledger/notebook'
 import { ClosePeriod } from './ClosePeriod'
 
@@ -77,7 +77,7 @@ function Clock({ running, others, nowMs }: { running: Running; others: readonly 
         role="timer"
         aria-label={task.words}
       >
-        {leftMs <= 0 ? 'over' : span(leftMs)}
+        {left(leftMs)}
       </div>
       <p className="quiet mb-0">
         {next ? `then: ${uncapital(next.words)}, at ${clock(endsAtMs)}` : `until ${clock(endsAtMs)}`}
