@@ -3,7 +3,8 @@ import { attempt, problem, type Result } from '../problems'
 import { LOOK_BEFORE_C, planRamp, type RampInput } from '../heating/planRamp'
 import { ROOM_BELOW_FIRST_LIQUID_C } from '../heating/room'
 import type { Heating, MeltWindow } from '../heating/heatingPlan'
-import { type DialPlanInput, planDial } from '../heating/planDial'
+import { minutesToReach, modelledC } from '../heating/dial'
+import { type DialPlan, type DialPlanInput, planDial } from '../heating/planDial'
 import type { Conventions } from '../conventions/conventions'
 import { eutectic } from '../melting/eutectic'
 import { fusionOf } from '../reference/fusionOf'
@@ -142,14 +143,25 @@ function byDial(
   }
   const plan = planDial(input)
   const startC = Math.max(model.ambientC, span.lowC - input.leadC)
+  const window = windowOf(span, startC, conventions)
+  const watchFromMin = minuteAtC(model, blockC, plan, window.watchFromC)
   return {
-    window: {
-      ...windowOf(span, startC, conventions),
-      watchFromMin: plan.watchFromMin,
-      totalMin: plan.totalMin,
-    },
+    window: { ...window, watchFromMin, totalMin: plan.totalMin },
     heating: { by: 'dial' as const, input, plan },
   }
+}
+
+/** When a plan for the dial comes to a temperature in the slow part, min; its end where it never does. */
+function minuteAtC(model: DialPlanInput['model'], fromC: number, plan: DialPlan, c: number): number {
+  const { steps, watchFromMin, totalMin } = plan
+  const last = steps.findLast(({ atMin, atC }) => atMin >= watchFromMin && atC <= c)
+  const from = last ?? {
+    atMin: watchFromMin,
+    atC: modelledC(model, fromC, steps, watchFromMin),
+    dial: steps.findLast(({ atMin }) => atMin <= watchFromMin)?.dial ?? 0,
+  }
+  if (from.atC >= c) return from.atMin
+  return Math.min(totalMin, from.atMin + (minutesToReach(model, from.dial, from.atC, c) ?? totalMin))
 }
 
 function byHand({ blockC, instrument, conventions }: MeltWish, span: Expected) {

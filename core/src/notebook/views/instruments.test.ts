@@ -32,6 +32,7 @@ import {
   meltOf,
   type MeltPlanned,
   meltRangesOf,
+  modelledC,
   mendingSetting,
   modelledNow,
   nextId,
@@ -221,6 +222,17 @@ describe('a melt planned', () => {
     const first = expectedOf(whole, productOf('crude'))?.firstLiquidFromC as number
     expect(window.startC).toBeCloseTo(first - 5, 9)
     expect(window.watchFromC).toBeGreaterThanOrEqual(window.startC)
+  })
+  test('with a dial the eye is asked for when the plan comes to the window, not when its slow part begins', () => {
+    const plan = planMelt(whole, wish('dial-block', [productOf('product')]))
+    if (!plan.ok || plan.value.heating.by !== 'dial') throw new Error('The demo has learned this dial.')
+    const { window, heating } = plan.value
+    const { input, plan: dial } = heating
+    expect(window.watchFromMin).toBeGreaterThan(dial.watchFromMin + 1)
+    expect(modelledC(input.model, input.startC, dial.steps, window.watchFromMin ?? NaN)).toBeCloseTo(
+      window.watchFromC,
+      3,
+    )
   })
   test('an unknown wants a scouting run first; from its result the careful one is planned', () => {
     const unknown = '0a5a1c7e-0000-4000-8000-0000000000e5' as SampleId

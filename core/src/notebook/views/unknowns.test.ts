@@ -78,3 +78,31 @@ test('the line that says what is next follows the mixture: none, to be melted', 
   if (unclear.row)
     expect(at([unclear])).toBe('The mixture was unclear: grind it again, or sign what can be said.')
 })
+
+test('mixtures go on while an authentic sample of what it may still be is at hand, and no longer', () => {
+  const melted = unknownsOf(demo).find(({ careful, mixtures }) => careful !== null && mixtures.length > 0)
+  const [made] = melted?.mixtures ?? []
+  const row = melted?.careful
+  if (!melted || !made?.reference.compound || !row) throw new Error('the demo has a case with a mixture')
+  const { compound } = made.reference
+  const clearC = row.corrected?.clearC ?? row.clear.value
+  const candidate = (id: string, meltHighC: number, isAtHand: boolean, isOut = false) => ({
+    compound: { ...compound, id, meltHighC },
+    authentic: isAtHand ? made.reference : null,
+    ruledOut: isOut ? (melted.opened as never) : null,
+  })
+  const told = (verdict: 'same' | 'different') =>
+    ({ ...made, verdict: { ok: true, value: { verdict, because: 'so' } } }) as typeof made
+  const at = (candidates: UnknownFacts['candidates'], verdict: 'same' | 'different' = 'different') =>
+    nextInCase(demo, { ...melted, signed: null, mixtures: [told(verdict)], candidates })?.station
+  const it = candidate(compound.id, clearC, true)
+  expect(at([it])).toBe('sign')
+  expect(at([it, candidate('near', clearC + 1, false)])).toBe('sign')
+  expect(at([it, candidate('near', clearC + 1, true)])).toBe('mixtures')
+  expect(at([it, candidate('near', clearC + 1, true)], 'same')).toBe('sign')
+  expect(at([it, candidate('struck', clearC + 1, true, true)])).toBe('sign')
+  // Neither one that is all liquid well below it, nor one that it lies far under, can be it.
+  expect(at([it, candidate('lower', clearC - 2.1, true), candidate('higher', clearC + 15.1, true)])).toBe(
+    'sign',
+  )
+})

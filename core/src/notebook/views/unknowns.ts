@@ -7,7 +7,7 @@ import { type CompleteRow, isComplete, type MixtureFacts, mixturesOf, rowsOfSamp
 import { isUnderWay, meltIdsWith, meltOf } from './melt'
 import { isStale } from './stale'
 import { platesOf } from './plates'
-import type { RangeRow } from './ranges'
+import { judgedRange, type RangeRow } from './ranges'
 import { authenticByCompound, type NamedSample, sampleNamedAs } from './samples'
 import type { StationState } from './stations'
 
@@ -100,7 +100,7 @@ export function caseStationsOf(
   const isDone: Readonly<Record<CaseStation, boolean>> = {
     melt: unknown.careful !== null,
     candidates: unknown.listed !== null,
-    mixtures: unknown.mixtures.some(({ verdict }) => verdict.ok && verdict.value.verdict !== 'repeat'),
+    mixtures: areMixturesDone(unknown),
     plate: platesOf(view, unknown.id).length > 0,
     sign: unknown.signed !== null,
   }
@@ -124,10 +124,41 @@ export function caseStationsOf(
   }))
 }
 
+/** Impurity does not raise a melting range: a compound that is all liquid so far below it is not it, °C. */
+const ABOVE_ITS_OWN_C = 2
+/** Nor does it lower one so far, as long as it still melts like a compound, °C. */
+const FAR_BELOW_ITS_OWN_C = 15
+
+/** Candidates an authentic sample of which is at hand and that no mixture has told anything of yet. */
+export function leftToMix({ careful, candidates, mixtures }: UnknownFacts): readonly CandidateFacts[] {
+  const told = new Set(
+    mixtures.filter(({ verdict }) => isTold(verdict)).map(({ reference }) => reference.compound?.id),
+  )
+  const clearC = careful ? judgedRange(careful).clearC : null
+  const canBe = ({ meltHighC }: Compound) =>
+    clearC === null || (clearC <= meltHighC + ABOVE_ITS_OWN_C && clearC >= meltHighC - FAR_BELOW_ITS_OWN_C)
+  return candidates.filter(
+    ({ compound, ruledOut, authentic }) =>
+      authentic !== null && ruledOut === null && !told.has(compound.id) && canBe(compound),
+  )
+}
+
+const isTold = (verdict: MixtureFacts['verdict']) => verdict.ok && verdict.value.verdict !== 'repeat'
+
+/** Whether the mixtures have told what they can: one was the same, or none is left that an authentic sample is at hand for. */
+export function areMixturesDone(unknown: UnknownFacts): boolean {
+  const told = unknown.mixtures.flatMap(({ verdict }) => (verdict.ok ? verdict.value.verdict : []))
+  if (told.includes('same')) return true
+  return told.includes('different') && leftToMix(unknown).length === 0
+}
+
 /** What is next of the mixtures: none made, one made and not melted, one that melts, or one that was unclear. */
-function mixtureText(view: View, { mixtures }: UnknownFacts): string {
-  const last = mixtures.at(-1)
+function mixtureText(view: View, unknown: UnknownFacts): string {
+  const last = unknown.mixtures.at(-1)
   if (!last) return 'Choose an authentic sample to grind it with.'
+  const [next] = leftToMix(unknown)
+  if (last.row && isTold(last.verdict) && next)
+    return `It is not ${last.reference.compound?.name ?? last.reference.label}. Others it may be are at hand: grind it with the next, or sign what can be said.`
   if (last.row) return 'The mixture was unclear: grind it again, or sign what can be said.'
   const melting = meltIdsWith(view, last.sample.id).some((id) => {
     const melt = meltOf(view, id)

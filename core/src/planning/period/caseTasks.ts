@@ -1,5 +1,5 @@
 import { platesOf } from '../../notebook/views/plates'
-import type { UnknownFacts } from '../../notebook/views/unknowns'
+import { areMixturesDone, type UnknownFacts } from '../../notebook/views/unknowns'
 import type { PrepId, UnknownId } from '../../ids'
 import { ownPace, type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
@@ -14,7 +14,7 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
   const place = `unknowns/${unknown.id}`
   const { sample } = unknown
   const under = meltUnderWay(context, [sample.id])
-  const isMixed = unknown.mixtures.some(({ verdict }) => verdict.ok && verdict.value.verdict !== 'repeat')
+  const isMixed = areMixturesDone(unknown)
   const rescout = unknown.scouting === null && unknown.careful === null
   let before: string | null = null
   if (rescout) {

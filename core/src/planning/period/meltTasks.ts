@@ -159,11 +159,14 @@ function heatedOf(context: PeriodContext, melt: MeltWork): Heated {
     : likelyInstrument(context, melt.isOfPrep)
   const name = (planned?.instrumentName ?? instrument?.name ?? 'block').toLowerCase()
   const isRead = instrument?.character.readsLight === true
-  const window = planned?.window ?? (instrument ? windowOf(context, melt, instrument) : null)
+  const plan = planned ?? (instrument ? heatingOf(context, melt, instrument) : null)
+  const window = plan?.window
   const id = planned?.instrument ?? instrument?.id ?? null
   if (!window || window.watchFromMin === null || window.totalMin === null)
     return { instrument: id, instrumentName: name, isRead, ...HEATED_AS_A_RULE, isGuess: true }
-  const preheatMin = Math.floor(window.watchFromMin)
+  // A dial wants its hand from the slow part on, before there is anything to be seen.
+  const fromMin = plan.heating.by === 'dial' ? plan.heating.plan.watchFromMin : window.watchFromMin
+  const preheatMin = Math.floor(fromMin)
   const upToC = Math.min(window.stopC, melt.upToC ?? Infinity)
   const throughMin = window.totalMin - (window.stopC - upToC) / window.rateCPerMin
   const watchMin = Math.max(1, Math.ceil(throughMin) - preheatMin)
@@ -171,7 +174,7 @@ function heatedOf(context: PeriodContext, melt: MeltWork): Heated {
 }
 
 /** The heating a melt of these samples would have, by the house’s rules, from a cold instrument. */
-function windowOf({ view, rules }: PeriodContext, { samples, purpose }: MeltWork, instrument: Instrument) {
+function heatingOf({ view, rules }: PeriodContext, { samples, purpose }: MeltWork, instrument: Instrument) {
   const tubes: PlannedTube[] = samples.map((sample, i) => ({
     slot: i + 1,
     sample,
@@ -186,5 +189,5 @@ function windowOf({ view, rules }: PeriodContext, { samples, purpose }: MeltWork
     conventions: rules,
     purpose,
   })
-  return plan.ok ? plan.value.window : null
+  return plan.ok ? plan.value : null
 }

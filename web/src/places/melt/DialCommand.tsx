@@ -58,8 +58,9 @@ export function DialCommand({
       {!turn && <OtherSetting run={run} control={control} />}
       {dial && (
         <span className="quiet">
-          The {control} goes from 0 to {dial.max} in steps of {dial.step}
-          {stands === null ? '' : `; it stands at ${stands}`}.
+          {stands === null
+            ? `The ${control} goes from 0 to ${dial.max} in steps of ${dial.step}.`
+            : `The ${control} stands at ${stands} of ${dial.max}.`}
         </span>
       )}
     </>

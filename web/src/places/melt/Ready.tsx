@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { Link, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import {
   checksFor,
   type Instrument,
@@ -22,6 +22,12 @@ import { CopyMarks } from './CopyMarks'
 import { HeatingPlan } from './HeatingPlan'
 import { LightImport } from './LightImport'
 import type { Run } from './useRun'
+
+/** Where the tubes of a plan that was struck are planned again, on the same instrument. */
+function anew(base: string, { planned: { body } }: MeltFacts): string {
+  const tubes = body.tubes.flatMap(({ tube }) => tube ?? []).join(',')
+  return `${base}/melts/new?tubes=${tubes}&on=${body.instrument}&purpose=${body.purpose}`
+}
 
 /** Planned and not yet begun: the list to follow, what is looked at first, and the ways to begin. */
 export function Ready({
@@ -48,7 +54,8 @@ export function Ready({
         ? `${open.length === 1 ? 'One check is' : `${open.length} checks are`} not ticked, and there will be hot oil and a flame. Go through the list first. Begin anyway?`
         : null
   const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
-  const { notebook = '' } = useParams()
+  const { notebook = '', melt: own } = useParams()
+  const go = useNavigate()
   const view = useNotebook((state) => state.view)
   // A tube of an unknown nobody has sealed holds nothing: the way to its case stands where that is said.
   const unsealed = useNotebook(
@@ -106,6 +113,8 @@ export function Ready({
             variant="outline-primary"
             onClick={() => {
               strike(melt.planned, 'planned again')
+              // A melt by itself has no page left: its tubes are back in the rack, to be planned anew.
+              if (own) void go(anew(`/n/${notebook}`, melt), { replace: true })
             }}
           >
             Strike this plan

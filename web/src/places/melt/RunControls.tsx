@@ -46,7 +46,7 @@ export function RunControls({
         {move ? sentenceOf(move, control) : 'Nothing to do yet but watch it.'}
       </p>
       <div className="row-of align-items-center">
-        {control === 'program' ? (
+        {move?.say === 'all told' ? null : control === 'program' ? (
           <ProgramCommand melt={melt} run={run} move={move} isHolding={now.phase === 'holding'} />
         ) : (
           <DialCommand melt={melt} run={run} now={now} control={control} dial={instrument?.character.dial} />

@@ -583,6 +583,15 @@ test('tubes of the rack are planned together on the instrument chosen there', as
   expect(planned()[0]?.tubes.map(({ tube }) => tube)).toEqual(ids.slice(0, 2))
   // Planned, they have left the rack.
   expect(rackOf(useNotebook.getState().view).map(({ entry }) => entry.id)).toEqual(ids.slice(2))
+  // Struck, the same tubes are planned anew where they were.
+  await user.click(await screen.findByRole('button', { name: 'Strike this plan' }))
+  expect(await screen.findByRole('combobox', { name: 'instrument' })).toHaveProperty('value', 'dial-block')
+  await user.click(press('Plan this melt'))
+  expect(
+    planned()
+      .at(-1)
+      ?.tubes.map(({ tube }) => tube),
+  ).toEqual(ids.slice(0, 2))
 })
 
 test('a melt that is over leads back to where its tubes belong, and its marks can be struck still', async () => {

@@ -5,6 +5,7 @@ import {
   isComplete,
   judgementOfUnknown,
   isUnderWay,
+  judgedRange,
   meltsOf,
   packTubes,
   type UnknownFacts,
@@ -47,8 +48,8 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
           {careful
             ? 'Melt it again if the marks were doubtful: two that agree are worth more than one.'
             : scouting
-              ? `It melts near ${fixed(scouting.clear.value, 0)} °C. A new tube, put in below that, is heated slowly through it: a solid that has melted once may not melt the same again.`
-              : 'Nobody knows where it melts. Heat one tube fast, 10 °C/min, and mark both ends: the value is rough, but the careful run is planned from it.'}
+              ? `It melts near ${fixed(judgedRange(scouting).clearC, 0)} °C. A new tube, put in below that, is heated slowly through it: a solid that has melted once may not melt the same again.`
+              : 'Nobody knows where it melts. Heat one tube fast, up to 10 °C/min, and mark both ends: the value is rough, but the careful run is planned from it.'}
         </p>
         <p className="row-of">
           <Button

@@ -5,6 +5,7 @@ import {
   CANDIDATES_MOST,
   type Compound,
   compoundsWithin,
+  judgedRange,
   readReading,
   type UnknownFacts,
   windowFor,
@@ -92,7 +93,8 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
 function FromShelf({ unknown }: { unknown: UnknownFacts }) {
   const shelf = useNotebook((state) => state.shelf)
   const found = unknown.careful ?? unknown.scouting
-  const proposed = found ? windowFor({ clearC: found.clear.value }) : null
+  const clearC = found ? judgedRange(found).clearC : null
+  const proposed = clearC === null ? null : windowFor({ clearC })
   const form = useTyped({
     start: { low: proposed ? String(proposed.lowC) : '', high: proposed ? String(proposed.highC) : '' },
     make: (typed) => within(typed, shelf?.compounds ?? []),
@@ -114,8 +116,8 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
         </Button>
       </div>
       <p className="form-text mb-0">
-        {proposed
-          ? `It was all liquid near ${fixed(found?.clear.value ?? 0, 0)} °C. Impurity lowers a range and does not raise it, so look further above than below.`
+        {clearC !== null
+          ? `It was all liquid near ${fixed(clearC, 0)} °C${found?.corrected ? ', corrected' : ''}. Impurity lowers a range and does not raise it, so look further above than below.`
           : 'After the scouting run a window is proposed here.'}{' '}
         Reference values are general: check them against your handbook.
       </p>

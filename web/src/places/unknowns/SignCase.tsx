@@ -91,7 +91,9 @@ function SignForm({
   return (
     <form className="columns two mt-2" aria-label="Sign the case" onSubmit={form.onSubmit}>
       <fieldset>
-        <legend className="h2">What is it?</legend>
+        <legend>
+          <h2>What is it?</h2>
+        </legend>
         {standing.map((compound) => (
           <Form.Check
             key={compound.id}

@@ -41,7 +41,11 @@ const authentic = (id: string) =>
   )?.id as SampleId
 
 /** A careful run of these samples, its marks copied in. */
-function melted(tubes: readonly (readonly [SampleId, string, string])[], n = 1): void {
+function melted(
+  tubes: readonly (readonly [SampleId, string, string])[],
+  n = 1,
+  calibration: Bodies['melt planned']['calibration'] = null,
+): void {
   const [planned] = [...useNotebook.getState().view.subjects.values()].flatMap(
     ({ live }) => live['melt planned'] ?? [],
   )
@@ -55,6 +59,7 @@ function melted(tubes: readonly (readonly [SampleId, string, string])[], n = 1):
       body: {
         ...body,
         prep: null,
+        calibration,
         tubes: tubes.map(([sample], i) => ({
           slot: i + 1,
           sample,
@@ -126,6 +131,21 @@ describe('what it may be', () => {
     screen.getByText('First a scouting run')
     await user.click(press('Pack a tube and scout'))
     expect(written('tube packed').map(({ subject }) => subject)).toEqual([k14().sample.id])
+  })
+  test('what it melts near is the corrected range, which stands in the ladder above', async () => {
+    const calibrated = [...useNotebook.getState().view.subjects.values()].flatMap(
+      ({ live }) => live['thermometer calibrated'] ?? [],
+    )[0] as Entry<'thermometer calibrated'>
+    const { coreVersion: _, restsOn: __, ...calibration } = calibrated.body
+    melted([[k14().sample.id, '94.1', '95.4']], 1, {
+      ...calibration,
+      entry: calibrated.id,
+      at: calibrated.at,
+    })
+    showCase(k14(), 'candidates')
+    // 95.4 lies 3.4 of 58.8 past 92.0: 1 + 0.7·3.4/58.8 = 1.04, so 96.4.
+    screen.getByText(/It was all liquid near 96 °C, corrected\./)
+    expect(await screen.findAllByText('96.4')).not.toEqual([])
   })
   test('each candidate with its chance and why; one struck out by hand changes the others', async () => {
     melted([[k14().sample.id, '93.6', '94.8']])
