@@ -217,6 +217,29 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
     await expectSound(page, 'judge with another run')
   })
 
+  test('with no network in the middle of a melt, and nothing moves under the hand', async ({
+    page,
+    demo,
+  }) => {
+    await rampDemo(page, demo)
+    await demo.passUntil({ tube: 0, liquid: 0.2 })
+    const pad = page.getByRole('group', { name: 'Mark pad' })
+    const top = async () => (await pad.boundingBox())?.y
+    const before = await top()
+    await page.context().setOffline(true)
+    await page.keyboard.press('a')
+    await expect(page.getByText(/not yet stored/)).toBeVisible()
+    expect(await top()).toBe(before)
+    await expectSound(page, 'watch, without a network')
+    for (const place of ['Today', 'Preps', 'Instruments']) {
+      await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click()
+      await page.getByRole('heading', { level: 1 }).first().waitFor()
+      await expectSound(page, `${place}, without a network`)
+    }
+    await page.context().setOffline(false)
+    await expect(page.getByText('all stored')).toBeVisible()
+  })
+
   for (const instrument of ['dial-block', 'oil-bath-tube', 'detecting-block', 'hot-stage'])
     test(`at the ${instrument}`, async ({ page, demo }) => {
       await page.goto(`${demo.url}/preps/${subject('01')}/melt`)

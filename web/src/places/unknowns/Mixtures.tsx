@@ -1,8 +1,10 @@
+import classNames from 'classnames'
 import css from './Mixtures.module.css'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
 import {
+  areMixturesDone,
   disagreementOf,
   plateProposal,
   meltsOf,
@@ -164,7 +166,10 @@ function Results({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly 
       ))}
       {unknown.mixtures.some(({ verdict }) => verdict.ok) && (
         <p className="mt-3">
-          <Link className="btn btn-primary" to={`${home}/unknowns/${unknown.id}/sign`}>
+          <Link
+            className={classNames('btn', areMixturesDone(unknown) ? 'btn-primary' : 'btn-outline-primary')}
+            to={`${home}/unknowns/${unknown.id}/sign`}
+          >
             Go on to sign
           </Link>
         </p>
