@@ -53,7 +53,7 @@ export function mixedVerdict(input: MixedInput, conventions: Rules): MixedVerdic
   if (input.sameRun || found.verdict === 'repeat') return found
   return {
     verdict: 'repeat',
-    because: `The unknown alone was melted in another run, so heating and thermometer may own the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
+    because: `The sample alone was melted in another run, so heating and thermometer may own the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
   }
 }
 
@@ -94,7 +94,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   if (!isLower && tenths(Math.max(onsetLowerC, clearLowerC)) > within)
     return {
       verdict: 'repeat',
-      because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the unknown does` : `ends ${c(clearLowerC)} °C lower, and begins where the unknown does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
+      because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the sample alone does` : `ends ${c(clearLowerC)} °C lower, and begins where the sample alone does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
     }
   if (!isLower && !isBroader)
     return Math.min(width(unknown), width(reference)) - (input.meltingTimeC ?? 0) > conventions.sharpWidthC
@@ -106,7 +106,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   if (isLower)
     return {
       verdict: 'repeat',
-      because: `The mixture melts ${c(clearLowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of unknown to two of the other.`,
+      because: `The mixture melts ${c(clearLowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of the sample to two of the other.`,
     }
   // Only more of its own compound raises the clear point of an impure sample and leaves its eutectic where it is.
   if (
@@ -117,7 +117,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   )
     return {
       verdict: 'same',
-      because: `The mixture begins where the unknown does and is all liquid ${c(clearLowerC)} °C higher: what lowers the unknown is thinned by more of its own compound, as near a eutectic. One compound, and an impure one.`,
+      because: `The mixture begins where the sample alone does and is all liquid ${c(clearLowerC)} °C higher: what lowers the sample is thinned by more of its own compound, as near a eutectic. One compound, and an impure one.`,
     }
   return {
     verdict: 'repeat',
@@ -129,7 +129,7 @@ function sameBecause(unknown: MeltingRange, mixture: MeltingRange, within: numbe
   const higherC = mixture.onsetC - unknown.onsetC
   const rise =
     tenths(higherC) > within
-      ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound thins the unknown’s impurity.`
+      ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound thins the sample’s impurity.`
       : ''
   return `The mixture is not lower than the sample alone and not broader (within ${c(within)} °C): one compound, as ideal compounds behave; mirror-image and molecular compounds can differ.${rise}`
 }

@@ -71,7 +71,8 @@ describe('a run driven by hand', () => {
   test('goes up as fast as its plan has it, not as fast as the block could', async () => {
     await open(true)
     await plan((body) => {
-      if (body.heating.by !== 'ramp') throw new Error('The demo’s benzil is melted on a block with a programme.')
+      if (body.heating.by !== 'ramp')
+        throw new Error('The demo’s benzil is melted on a block with a programme.')
       const segments = body.heating.plan.segments.map((one) =>
         one.kind === 'preheat' ? { ...one, rateCPerMin: 6 } : one,
       )

@@ -311,7 +311,10 @@ describe('dissolving', () => {
     ['15.2', null],
     ['15.3', 'The 25 mL Erlenmeyer flask is more than two thirds full and may boil over'],
     ['23.5', 'more than two thirds full'],
-    ['23.6', '23.6 mL and the solid are more than a 25 mL Erlenmeyer flask holds. If a volume is wrong, strike it.'],
+    [
+      '23.6',
+      '23.6 mL and the solid are more than a 25 mL Erlenmeyer flask holds. If a volume is wrong, strike it.',
+    ],
     ['250.2', '250.2 mL and the solid are more than a 25 mL Erlenmeyer flask holds'],
   ])('%s mL in a flask of 25 mL', (text, remark) => {
     const view = viewOf(plan(), portion(text))

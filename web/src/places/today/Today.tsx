@@ -173,9 +173,7 @@ function OpenPrep({ prep, base, now }: { prep: PrepFacts; base: string; now: num
       <div className="text-end">
         {timers.map((timer) => (
           <div key={timer.id} role="timer" aria-label={timer.words}>
-            <span className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>
-              {left(timer.leftMs)}
-            </span>
+            <span className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>{left(timer.leftMs)}</span>
             <span className="quiet d-block">
               {timer.words}, until {clock(timer.endsAt)}
             </span>

@@ -22,9 +22,7 @@ export function TimerPanel({
       {shown.map((timer) => (
         <div key={timer.id} role="timer" aria-label={timer.words} className="mb-3">
           <h3>{capital(timer.words)}</h3>
-          <div className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>
-            {left(timer.leftMs)}
-          </div>
+          <div className={timer.leftMs <= 0 ? 'timer over' : 'timer'}>{left(timer.leftMs)}</div>
           <span className="quiet">
             {timer.minutes} min, until {clock(timer.endsAt)}
           </span>{' '}
