@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react'
-import { useLocation, useNavigationType } from 'react-router'
+import { NavigationType, useLocation, useNavigationType } from 'react-router'
 
 /** A place that is gone to is begun at its top; one that is gone back to stays where the browser puts it. */
 export function useFromTheTop(): void {
   const { pathname, hash } = useLocation()
   const how = useNavigationType()
-  useOnChange(pathname, how !== 'POP' && hash === '')
+  useOnChange(pathname, how !== NavigationType.Pop && hash === '')
 }
 
 /** What takes the place of what was done at the same address is begun at its top too. */
