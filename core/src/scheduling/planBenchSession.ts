@@ -1,4 +1,4 @@
-import { ImpossibleInput } from '../problems'
+import { attempt, ImpossibleInput } from '../problems'
 import { type BenchSession, compile, type Compiled, type Happened } from './session/compiled'
 import { criticalPathOf, prepChanges } from './session/told'
 import { firstOrder } from './session/firstOrders'
@@ -70,7 +70,34 @@ export function replan(session: BenchSession & Happened, effort = 1): Replan {
 export function canBeOverBy(session: BenchSession & Happened, byMin: number): boolean {
   const { nowMin, started, done } = session
   const compiled = compile(session, { nowMin, started, done })
+  const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
+  // An order that is found soon says yes; only to say no everything has to be looked through.
+  const soon = firstOrder(compiled, tails, byMin, WORK_FOR_YES)
+  if (soon && soon.endMin <= byMin) return true
   return canEndBy(compiled, byMin, Math.ceil(WORK / 4 / compiled.size ** 3))
+}
+
+/** A part of the usual work looks for a quick yes. */
+const WORK_FOR_YES = 0.1
+/** So many orders of urgency, and so many nodes of a search, to see whether there is any order at all. */
+const TRIES_FOR_ANY = 12
+const NODES_FOR_ANY = 150
+
+/**
+ * Some order that keeps every wait, found soon and not bettered.
+ *
+ * @returns minutes by task; null where none was found, which may be for want of looking
+ */
+export function anyOrder(session: BenchSession & Happened): SessionPlan['starts'] | null {
+  const { nowMin, started, done, tasks } = session
+  const tried = attempt(() => compile(session, { nowMin, started, done }))
+  if (!tried.ok) return null
+  const compiled = tried.value
+  const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
+  const found =
+    firstOrder(compiled, tails, Infinity, 0, TRIES_FOR_ANY) ??
+    search(compiled, NODES_FOR_ANY, null, () => []).found
+  return found ? Object.fromEntries(tasks.map(({ id }, i) => [id, found.starts[i + 1] ?? 0])) : null
 }
 
 function planned(compiled: Compiled, session: BenchSession, effort: number): SessionPlan {

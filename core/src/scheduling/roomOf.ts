@@ -40,7 +40,7 @@ export function roomOf(session: BenchSession, plan: SessionPlan): Readonly<Recor
 }
 
 function edgesOf(
-  { tasks, capacity, never = [] }: BenchSession,
+  { tasks, capacity, never = [], gaps = [] }: BenchSession,
   start: readonly number[],
   index: ReadonlyMap<string, number>,
 ): readonly Edge[] {
@@ -65,7 +65,8 @@ function edgesOf(
           (one.tags?.includes(p) && other.tags?.includes(q)) ||
           (one.tags?.includes(q) && other.tags?.includes(p)),
       )
-      if (shares || isNever) edges.push({ from, to, lagMin: one.durationMin })
+      const gapMin = gaps.find(({ before, after }) => before === one.id && after === other.id)?.minutes ?? 0
+      if (shares || isNever) edges.push({ from, to, lagMin: one.durationMin + gapMin })
     })
   })
   return edges

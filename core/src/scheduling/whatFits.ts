@@ -9,6 +9,8 @@ export interface Chain {
   readonly tasks: readonly string[]
   /** Where it may stand until another day: after which task, and in words what is kept. */
   readonly stops: readonly { readonly after: string; readonly words: string }[]
+  /** Stands open at no safe stop, though none of its tasks here has begun: what did is over and not among them. */
+  readonly isOpen?: boolean
 }
 export interface FitsInput extends BenchSession {
   readonly deadlineMin: number
@@ -103,7 +105,7 @@ function cutsOf(chain: Chain, tasks: readonly SessionTask[], begun: ReadonlySet<
   return [
     { keeps: chain.tasks, stop: null, isWhole: true },
     ...stops.filter(({ keeps }) => keeps.length < chain.tasks.length),
-    ...(begunHere.length === 0 ? [NOT_BEGUN] : []),
+    ...(begunHere.length === 0 && chain.isOpen !== true ? [NOT_BEGUN] : []),
   ]
 }
 

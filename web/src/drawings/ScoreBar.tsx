@@ -20,6 +20,16 @@ const PALE: Readonly<Record<Tone, string>> = {
   tan: 'color-mix(in srgb, var(--tan) 45%, var(--ground))',
 }
 
+/** On the lane of the hands each prep has a tint of its own. */
+const TINTS = ['--ink', '--teal', '--tan', '--ice'] as const
+const tintOf = ({ tone, whose }: PlacedBar, isPale: boolean) => {
+  const tint = TINTS[(whose?.tint ?? 0) % TINTS.length] ?? '--ink'
+  if (tone !== 'ink' || whose === null) return isPale ? PALE[tone] : FILLED[tone]
+  return isPale
+    ? `color-mix(in srgb, var(${tint}) ${tint === '--tan' ? 55 : 32}%, var(--ground))`
+    : `var(${tint})`
+}
+
 /** What can be done with a bar that has not begun. */
 export interface Does {
   readonly chosen: string | null
@@ -65,7 +75,10 @@ export function ScoreBar({
     axis === 'x'
       ? { ...box, x: box.x + from, width: Math.max(0, to - from) }
       : { ...box, y: box.y + from, height: Math.max(0, to - from) }
-  const isDark = isFilled && (bar.tone === 'ink' || bar.tone === 'ember' || bar.tone === 'ice')
+  const isTan =
+    bar.tone === 'tan' ||
+    (bar.tone === 'ink' && bar.whose !== null && TINTS[bar.whose.tint % TINTS.length] === '--tan')
+  const isDark = isFilled && !isTan
   const keys = (event: KeyboardEvent) => {
     if (!bar.movable) return
     if (event.key === 'ArrowRight' || event.key === 'ArrowDown') onLater(bar.id, STEP_MIN)
@@ -107,11 +120,11 @@ export function ScoreBar({
     >
       <title>{bar.words}</title>
       {shape ? (
-        <path d={shape} fill={isFilled ? FILLED[bar.tone] : PALE[bar.tone]} />
+        <path d={shape} fill={tintOf(bar, !isFilled)} />
       ) : (
         <>
-          <rect {...apart(part(was, length), axis)} fill={PALE[bar.tone]} />
-          <rect {...apart(part(0, was), axis)} fill={FILLED[bar.tone]} />
+          <rect {...apart(part(was, length), axis)} fill={tintOf(bar, true)} />
+          <rect {...apart(part(0, was), axis)} fill={tintOf(bar, false)} />
         </>
       )}
       {bar.critical && axis === 'x' && (
@@ -130,7 +143,7 @@ export function ScoreBar({
           }
           fontSize={FONT_PX}
           fontWeight="600"
-          fill={isDark || (was > length / 2 && bar.tone !== 'tan') ? 'var(--ground)' : 'var(--ink)'}
+          fill={isDark || (was > length / 2 && !isTan) ? 'var(--ground)' : 'var(--ink)'}
         >
           {line}
         </text>

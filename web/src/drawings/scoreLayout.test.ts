@@ -8,6 +8,7 @@ const bar = (id: string, lane: string, fromMin: number, toMin: number, label = i
   id,
   lane,
   label,
+  whose: null,
   words: id,
   fromMs: fromMin * MINUTE,
   toMs: toMin * MINUTE,

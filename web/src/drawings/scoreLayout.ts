@@ -5,6 +5,8 @@ export interface ScoreBar {
   readonly id: string
   readonly lane: string
   readonly label: string
+  /** The letter of what it is of, and its place among the tints; null for what the whole bench does. */
+  readonly whose: { readonly letter: string; readonly tint: number } | null
   /** Read out, and shown where the pointer rests. */
   readonly words: string
   readonly fromMs: number
@@ -136,7 +138,12 @@ export function placeScore(
         across: at + (rows[i]?.get(bar) ?? 0) * (one + (wide === null ? GAP : 1)),
         thick: one,
         tone: lane.tone,
-        lines: fitted(bar.label, wide === null ? length : one, wide === null ? one : length),
+        lines: fitted(
+          bar.label,
+          bar.whose?.letter ?? '',
+          wide === null ? length : one,
+          wide === null ? one : length,
+        ),
       })
     }
     at += thick + gap
@@ -149,14 +156,17 @@ function handsExtra({ lanes }: ScoreFacts): number {
   return lanes.length > 1 ? 4 : 0
 }
 
-/** A label as it fits into a bar, in one line or two; not at all where it does not. */
-function fitted(label: string, roomPx: number, heightPx: number): readonly string[] {
+/** A label as it fits into a bar, in one line or two, whose it is before it; where only its letter fits, that. */
+function fitted(label: string, letter: string, roomPx: number, heightPx: number): readonly string[] {
   const fits = (text: string) => widthOf(text, FONT_PX) + 7 <= roomPx
   if (heightPx < LINE_PX) return []
-  if (fits(label)) return [label]
+  const whole = letter === '' ? label : `${letter} ${label}`
+  if (fits(whole)) return [whole]
   const gap = label.indexOf(' ')
-  const lines = gap < 0 ? [] : [label.slice(0, gap), label.slice(gap + 1)]
-  return lines.length === 2 && heightPx >= 2 * LINE_PX && lines.every(fits) ? lines : []
+  const inTwo = gap < 0 ? [letter, label] : [`${letter} ${label.slice(0, gap)}`.trim(), label.slice(gap + 1)]
+  const lines = inTwo.filter((line) => line !== '')
+  if (lines.length === 2 && heightPx >= 2 * LINE_PX && lines.every(fits)) return lines
+  return letter !== '' && widthOf(letter, FONT_PX) + 5 <= roomPx ? [letter] : []
 }
 
 /** The stops under a score that lies, none over another. */

@@ -9,7 +9,8 @@ export type Remotely<T> = Pick<Remote<T>, keyof T>
 export function remotely<T extends { readonly isThere: () => boolean }>(
   make: () => Worker,
   inThisPage: () => Promise<T>,
-): () => Promise<Remotely<T>> {
+): (() => Promise<Remotely<T>>) & { readonly end: () => void } {
+  let worker: Worker | null = null
   let started: Promise<Remotely<T>> | null = null
   const here = async () =>
     (await inThisPage().catch(() => {
@@ -17,8 +18,12 @@ export function remotely<T extends { readonly isThere: () => boolean }>(
         'What works this out has not been fetched yet, and the server that has it cannot be reached.',
       )
     })) as unknown as Remotely<T>
-  return () => {
-    started ??= (typeof Worker === 'undefined' ? here() : inAWorker<T>(make).catch(here)).catch(
+  const kept = () => {
+    worker = make()
+    return worker
+  }
+  const ask = () => {
+    started ??= (typeof Worker === 'undefined' ? here() : inAWorker<T>(kept).catch(here)).catch(
       (error: unknown) => {
         // Asked again when the server may be there.
         started = null
@@ -27,6 +32,14 @@ export function remotely<T extends { readonly isThere: () => boolean }>(
     )
     return started
   }
+  return Object.assign(ask, {
+    /** What does not answer is ended; the next question starts anew. */
+    end() {
+      worker?.terminate()
+      worker = null
+      started = null
+    },
+  })
 }
 
 /** A worker whose script cannot be fetched says so by an event, and answers nothing. */

@@ -3,7 +3,7 @@ import { areMixturesDone, type UnknownFacts } from '../../notebook/views/unknown
 import type { PrepId, UnknownId } from '../../ids'
 import { ownPace, type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
-import { MINUTE_MS, OPEN, type PeriodTask, type Row, rowOfWork, TAGS, type TaskState } from './task'
+import { HARM, MINUTE_MS, OPEN, type PeriodTask, type Row, rowOfWork, TAGS, type TaskState } from './task'
 
 const KEEPS = 'The vial keeps, labelled, until another day.'
 
@@ -16,7 +16,6 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
   const under = meltUnderWay(context, [sample.id])
   const isMixed = areMixturesDone(unknown)
   const rescout = unknown.scouting === null && unknown.careful === null
-  let before: string | null = null
   if (rescout) {
     pack(
       row,
@@ -26,7 +25,7 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
       `${place}/melt`,
       isPacked(context, sample.id),
     )
-    before = meltTasks(row, context, {
+    meltTasks(row, context, {
       name: 'to scout',
       what: code,
       label: `scout ${code}`,
@@ -48,7 +47,7 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
       `${place}/melt`,
       !rescout && isPacked(context, sample.id),
     )
-    before = meltTasks(row, context, {
+    meltTasks(row, context, {
       name: 'carefully',
       what: code,
       label: `watch ${code}`,
@@ -57,7 +56,6 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
       purpose: 'careful',
       isOfPrep: false,
       melt: rescout ? null : under,
-      coolsAfter: before,
       stop: KEEPS,
     })
   }
@@ -67,6 +65,7 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
       words: `List what ${code} may be`,
       label: 'list',
       planMin: 4,
+      isHarmless: true,
       place: `${place}/candidates`,
       state: OPEN,
     })
@@ -91,7 +90,6 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
       purpose: 'careful',
       isOfPrep: false,
       melt: ground ? meltUnderWay(context, [ground.sample.id]) : null,
-      coolsAfter: before,
       stop: KEEPS,
     })
   }
@@ -136,6 +134,7 @@ export function pack(
     words,
     label: 'pack',
     planMin,
+    isHarmless: true,
     pace,
     place,
     isToldByHand: true,
@@ -198,9 +197,11 @@ export function plateTasks(
     words: `Mark the front and read the plate of ${name}`,
     label: 'plate',
     planMin: 5,
+    leavesSafe: true,
     place,
     follows: `${of}/plate alone`,
     withinMin: 3,
+    harm: HARM.plate,
     isOptional: true,
     state: OPEN,
   })

@@ -1,9 +1,9 @@
 import type { EpochMs } from '../../ids'
 import { attempt } from '../../problems'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
-import { replan, type SessionPlan } from '../../scheduling/planBenchSession'
-import { recipeOrderMin } from '../../scheduling/recipeOrder'
+import { anyOrder, replan, type SessionPlan } from '../../scheduling/planBenchSession'
 import { roomOf } from '../../scheduling/roomOf'
+import { type BrokenWait, softened } from '../../scheduling/softened'
 import type { BenchSession, Happened } from '../../scheduling/session/compiled'
 import { uncapital } from '../../words'
 import { isTask, type PeriodTerms, sessionOf } from './session'
@@ -16,8 +16,6 @@ export interface PlanBefore {
 }
 /** The rest of the period, planned. Minutes from its beginning. */
 export interface Conduct extends SessionPlan {
-  /** When it would be over in the order of the recipe from here on. */
-  readonly recipeMin: number
   readonly deadlineMin: number
   /** How much later each open task may begin without the end moving, in this order. */
   readonly room: Readonly<Record<string, number>>
@@ -25,6 +23,8 @@ export interface Conduct extends SessionPlan {
   readonly overWaited: readonly string[]
   /** Not in this period. */
   readonly aside: readonly string[]
+  /** Waits that no order keeps any more, and by how much this one does not. */
+  readonly broken: readonly BrokenWait[]
   /** No order keeps what runs away from a declared flame: planned as if there were none, and to be said. */
   readonly isAgainstFlame: boolean
   /** What changed against the plan before, in one sentence; null while nothing did. */
@@ -37,6 +37,8 @@ const OFF_BY_MIN = 2
 const KEPT_EFFORT = 0.03
 /** Whether another order gains minutes is soon seen. */
 export const ANEW_EFFORT = 0.3
+/** So much of the usual work is put into the question whether there is any order. */
+const LOOKED_FOR = 0.02
 /** Another order is taken only when it gains this much, min. */
 const GAIN_MIN = 3
 
@@ -46,7 +48,6 @@ const GAIN_MIN = 3
  *
  * @param before the plan so far, or null
  * @param effort how much of the usual work is put into it, 0 to 1
- * @throws ImpossibleInput where no order keeps every wait
  */
 export function conduct(
   tasks: readonly PeriodTask[],
@@ -58,17 +59,22 @@ export function conduct(
 ): Conduct {
   const asked = sessionOf(tasks, terms, putOff, nowMs)
   const { deadlineMin, aside } = asked
-  const kept = attempt(() => planned(asked.session, tasks, before, effort))
+  const keeping = (session: Session) =>
+    anyOrder(session) === null && !attempt(() => replan(session, LOOKED_FOR)).ok ? null : session
   // What is on the heat already may not be left until a flame next door is out: that is settled between people.
-  const isAgainstFlame = !kept.ok && terms.busy.some(({ what }) => what === 'flame')
-  const session = isAgainstFlame ? withoutFlames(asked.session) : asked.session
-  const { plan, changed } = kept.ok ? kept.value : planned(session, tasks, before, effort)
+  const hasFlame = terms.busy.some(({ what }) => what === 'flame')
+  const kept = keeping(asked.session)
+  const flameless = kept === null && hasFlame ? keeping(withoutFlames(asked.session)) : null
+  const let_ = kept ?? flameless
+  // Where no order keeps every wait, the fewest and least harmful are let go.
+  const { session, broken } = let_ ? { session: let_, broken: [] } : softened(asked.session)
+  const { plan, changed } = planned(session, tasks, before, effort)
   return {
     ...plan,
-    isAgainstFlame,
+    isAgainstFlame: flameless !== null,
+    broken,
     starts: Object.fromEntries(Object.entries(plan.starts).filter(([id]) => isTask(id))),
     criticalPath: plan.criticalPath.filter(isTask),
-    recipeMin: Math.max(plan.makespanMin, recipeOrderMin(inRecipeOrder(session), session)),
     deadlineMin,
     room: roomOf(session, plan),
     aside,
@@ -76,13 +82,10 @@ export function conduct(
   }
 }
 
-function withoutFlames(session: BenchSession & Happened): BenchSession & Happened {
-  return { ...session, busy: session.busy?.filter(({ resource }) => resource !== 'flame') ?? [] }
-}
+type Session = BenchSession & Happened
 
-/** Not-before dummies stand last in the session, and in a recipe before what waits for them. */
-function inRecipeOrder(session: BenchSession): BenchSession {
-  return { ...session, tasks: [...session.tasks].sort((p, q) => Number(isTask(p.id)) - Number(isTask(q.id))) }
+function withoutFlames(session: Session): Session {
+  return { ...session, busy: session.busy?.filter(({ resource }) => resource !== 'flame') ?? [] }
 }
 
 type Plan = SessionPlan & { readonly overWaited: readonly string[] }

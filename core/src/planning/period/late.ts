@@ -1,6 +1,7 @@
 import type { EpochMs } from '../../ids'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
 import { latestStart, whatFits } from '../../scheduling/whatFits'
+import { loosened } from '../../scheduling/softened'
 import type { Chain } from '../../scheduling/whatFits'
 import type { BenchSession } from '../../scheduling/session/compiled'
 import type { Conduct } from './conduct'
@@ -42,7 +43,9 @@ export function ifLate(
   nowMs: EpochMs,
   plan: Conduct,
 ): IfLate {
-  const { session, chains, deadlineMin } = sessionOf(tasks, terms, putOff, nowMs)
+  const asked = sessionOf(tasks, terms, putOff, nowMs)
+  const { chains, deadlineMin } = asked
+  const session = loosened(asked.session, plan.broken)
   const { started, done, nowMin } = session
   const planned: readonly Chain[] = chains.map((chain) => ({
     ...chain,

@@ -2,15 +2,13 @@ import type { InstrumentId, SampleId } from '../../ids'
 import type { Instrument } from '../../wire'
 import { linesOf } from '../../notebook/read'
 import type { PlannedTube } from '../../notebook/kinds/melt-planned/kind'
-import { isUnderWay, type MeltFacts, meltIdsWith, meltOf } from '../../notebook/views/melt'
+import { isUnderWay, type MeltFacts, meltIdsWith, meltOf, meltsOf } from '../../notebook/views/melt'
 import { planMelt } from '../meltPlan'
 import { likelyInstrument, ownPace, type PeriodContext, toldByHand } from './context'
-import { MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
+import { coolsMin, HARM, MINUTE_MS, OPEN, type Row, type Run, TAGS, type TaskState } from './task'
 
 /** Loading takes about this long: tubes in, seen to rest, the programme set, min. */
 const LOAD_MIN = 2
-/** Between two runs the instrument cools to the next start, min. A rule: how long it is in fact is told at the instrument. */
-const COOLS_MIN = 10
 /** Packing and labelling a set of tubes, min. */
 export const PACK_MIN = 4
 /** Where nobody can say how a melt will be heated: up to the window, and through it, min. A guess. */
@@ -24,6 +22,10 @@ interface Heated {
   readonly isGuess: boolean
   /** The instrument reads the light through the tubes: nobody has to watch. */
   readonly isRead: boolean
+  /** Where a tube goes in, and where it ends, °C; null where that is not known. */
+  readonly startC: number | null
+  readonly endC: number | null
+  readonly cools: Run['cools']
 }
 
 /** A melt to come, or one that is planned or running. */
@@ -41,8 +43,6 @@ export interface MeltWork {
   readonly isOfPrep: boolean
   /** What a scouting run goes up to at most, °C; the instrument’s own end where that is not known. */
   readonly upToC?: number | null
-  /** The run of the same row before it: the instrument has to cool since. */
-  readonly coolsAfter?: string | null
   readonly stop?: string
 }
 
@@ -79,12 +79,16 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
     row.waitFor(shared)
     return shared
   }
-  const { instrument, instrumentName, preheatMin, watchMin, isGuess, isRead } = heatedOf(context, melt)
+  const { instrument, instrumentName, preheatMin, watchMin, isGuess, isRead, startC, endC, cools } = heatedOf(
+    context,
+    melt,
+  )
   const burns =
     context.shelf.instruments.find(({ id }) => id === instrument)?.character.control === 'flame'
       ? [TAGS.flame]
       : []
   const block = instrument === null ? {} : { [instrument]: 1 }
+  const ran: Omit<Run, 'does'> = { instrument: instrument ?? instrumentName, startC, endC, cools }
   const run = melt.melt?.run ?? null
   const fromMs = run?.started.at ?? null
   const told = { place: melt.melt ? `melts/${melt.melt.id}` : melt.place, isGuess }
@@ -108,7 +112,8 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
             fromMs: Math.min(begun.is === 'open' ? Infinity : begun.fromMs, fromMs - LOAD_MIN * MINUTE_MS),
             toMs: fromMs,
           },
-    also: melt.coolsAfter ? [{ task: melt.coolsAfter, waitMin: COOLS_MIN }] : [],
+    run: { ...ran, does: 'begins' },
+    notBeforeMs: instrument === null ? null : coolUntilMs(context, instrument, ran),
     ...told,
   })
   const upMs = fromMs === null ? null : fromMs + preheatMin * MINUTE_MS
@@ -135,9 +140,11 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
     ...(isRead
       ? { isAlone: true, needs: block, watch: 'look in now and then' }
       : // The programme goes on whether anybody looks or not.
-        { needs: { hands: 1, ...block }, tags: [TAGS.eyesAway, ...burns], withinMin: 0 }),
+        { needs: { hands: 1, ...block }, tags: [TAGS.eyesAway, ...burns], withinMin: 0, harm: HARM.melt }),
     follows: up,
+    run: { ...ran, does: 'ends' },
     stop: melt.stop ?? null,
+    leavesSafe: true,
     state:
       upMs === null || upMs > nowMs
         ? OPEN
@@ -146,6 +153,25 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
   })
   if (melt.melt) context.melts.set(melt.melt.id, watch)
   return watch
+}
+
+/** Until when the instrument cools since the last run on it ended; null where it is cool, or none has. */
+function coolUntilMs(
+  { view, nowMs, isFresh }: PeriodContext,
+  id: InstrumentId,
+  ran: Omit<Run, 'does'>,
+): number | null {
+  if (isFresh) return null
+  const last = meltsOf(view)
+    .flatMap(({ planned, run }) =>
+      planned.body.instrument === id && run?.ended
+        ? [{ endedAt: run.ended.at, endC: planned.body.window.stopC }]
+        : [],
+    )
+    .sort((p, q) => q.endedAt - p.endedAt)[0]
+  if (!last) return null
+  const untilMs = last.endedAt + coolsMin({ endC: last.endC, cools: ran.cools }, ran) * MINUTE_MS
+  return untilMs > nowMs ? untilMs : null
 }
 
 function between(fromMs: number, toMs: number, nowMs: number): TaskState {
@@ -159,18 +185,40 @@ function heatedOf(context: PeriodContext, melt: MeltWork): Heated {
     : likelyInstrument(context, melt.isOfPrep)
   const name = (planned?.instrumentName ?? instrument?.name ?? 'block').toLowerCase()
   const isRead = instrument?.character.readsLight === true
+  const cools = instrument
+    ? { ambientC: instrument.character.ambientC, timeConstantMin: instrument.character.coolTimeConstantMin }
+    : null
   const plan = planned ?? (instrument ? heatingOf(context, melt, instrument) : null)
   const window = plan?.window
   const id = planned?.instrument ?? instrument?.id ?? null
   if (!window || window.watchFromMin === null || window.totalMin === null)
-    return { instrument: id, instrumentName: name, isRead, ...HEATED_AS_A_RULE, isGuess: true }
+    return {
+      instrument: id,
+      instrumentName: name,
+      isRead,
+      ...HEATED_AS_A_RULE,
+      isGuess: true,
+      startC: window?.startC ?? null,
+      endC: window?.stopC ?? null,
+      cools,
+    }
   // A dial wants its hand from the slow part on, before there is anything to be seen.
   const fromMin = plan.heating.by === 'dial' ? plan.heating.plan.watchFromMin : window.watchFromMin
   const preheatMin = Math.floor(fromMin)
   const upToC = Math.min(window.stopC, melt.upToC ?? Infinity)
   const throughMin = window.totalMin - (window.stopC - upToC) / window.rateCPerMin
   const watchMin = Math.max(1, Math.ceil(throughMin) - preheatMin)
-  return { instrument: id, instrumentName: name, isRead, preheatMin, watchMin, isGuess: false }
+  return {
+    instrument: id,
+    instrumentName: name,
+    isRead,
+    preheatMin,
+    watchMin,
+    isGuess: false,
+    startC: window.startC,
+    endC: upToC,
+    cools,
+  }
 }
 
 /** The heating a melt of these samples would have, by the house’s rules, from a cold instrument. */

@@ -4,7 +4,7 @@ import { massOf, type PrepFacts, sampleOf } from '../../notebook/views/prep'
 import { type PeriodContext, ownPace } from './context'
 import { ALONE, STOPS, unknownWork, WORKS } from './prepSaid'
 import { handsLeftAt, lastDone, leftOf, piecesOf, stateOfAlone, stateOfHands } from './prepStates'
-import { doneBetween, MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
+import { doneBetween, HARM, MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
 
 /** The work of one prep from its crude to its dry, weighed product, as its fixed plan has it. */
 export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, name: string): void {
@@ -52,6 +52,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
         ...(isLeftAsItIs ? stop : {}),
         waitsFor: first.waitsFor ?? 'all before',
         withinMin: first.withinMin,
+        harm: HARM.hotOrCold,
         state: hands,
       })
     }
@@ -84,6 +85,7 @@ function openingTasks(row: Row, { nowMs }: PeriodContext, prep: PrepFacts, name:
     words: `Weigh the crude ${name}`,
     label: 'weigh',
     planMin: 3,
+    isHarmless: true,
     place: `preps/${prep.id}/plan`,
     needs: { hands: 1, balance: 1 },
     tags: [TAGS.eyesAway],
@@ -95,6 +97,7 @@ function openingTasks(row: Row, { nowMs }: PeriodContext, prep: PrepFacts, name:
     words: `Choose the solvent for the ${name} and make the plan`,
     label: 'plan',
     planMin: 5,
+    isHarmless: true,
     place: `preps/${prep.id}/plan`,
     state: OPEN,
   })

@@ -3,7 +3,7 @@ import type { BenchSession, Busy, Happened, SessionTask } from '../../scheduling
 import type { Chain } from '../../scheduling/whatFits'
 import type { PeriodOpened } from '../../notebook/kinds/period-opened/kind'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
-import { MINUTE_MS, type PeriodTask, TAGS } from './task'
+import { coolsMin, MINUTE_MS, type PeriodTask, TAGS, workOf } from './task'
 
 /** What a bench has besides hands: two flasks on a plate or in a bath, three in a tub of ice. A rule of the bench. */
 export const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
@@ -49,15 +49,17 @@ export function sessionOf(
         .map(({ task }) => task),
     ),
   )
+  const gaps = coolingGaps(tasks.filter(({ id }) => !aside.has(id)))
+  // A run that is over has left its instrument hot for the next.
+  for (const { before } of gaps) if (done.has(before)) counts.add(before)
   const past = tasks.filter(({ id }) => counts.has(id))
   const known = new Set([...kept, ...past].map(({ id }) => id))
   const running = runningAtOnce(kept, terms.hands)
-  const later = kept.flatMap(({ id, state }) => {
+  const later = kept.flatMap(({ id, state, notBeforeMs }) => {
     const put = putOff.get(id)
-    const atMin = put?.untilAtMs === null || put?.untilAtMs === undefined ? null : minOf(put.untilAtMs)
-    return state.is === 'open' && put?.until === 'a time' && atMin !== null && atMin > nowMin
-      ? [{ id, atMin }]
-      : []
+    const untilMs = put?.until === 'a time' ? (put.untilAtMs ?? null) : null
+    const atMin = Math.max(minOf(untilMs ?? -Infinity), Math.ceil(minOf(notBeforeMs ?? -Infinity)))
+    return state.is === 'open' && atMin > nowMin ? [{ id, atMin }] : []
   })
   const plain: SessionTask[] = [...past, ...kept].map(
     ({ id, durationMin, after, needs, tags, prep, state }) => ({
@@ -67,7 +69,7 @@ export function sessionOf(
           ? Math.max(0, minOf(state.untilMs) - minOf(state.fromMs))
           : durationMin,
       after: [
-        ...after.filter(({ task }) => known.has(task)),
+        ...(id === CLEAR_UP ? allHandsOf(kept) : after).filter(({ task }) => known.has(task)),
         ...(later.some((one) => one.id === id) ? [{ task: NOT_BEFORE + id }] : []),
       ],
       needs,
@@ -96,12 +98,13 @@ export function sessionOf(
       ],
       capacity: capacityOf(tasks, terms.hands),
       never: neverOf(terms.hands),
+      gaps,
       busy: busyOf(terms, minOf, tasks),
       nowMin,
       started: Object.fromEntries(began),
       done: Object.fromEntries(past.map(({ id }) => [id, minOf(done.get(id) ?? nowMs)])),
     },
-    chains: chainsOf(kept, terms.first),
+    chains: chainsOf(tasks, kept, terms.first),
     deadlineMin: minOf(terms.endsAtMs),
     aside: [...aside],
   }
@@ -156,12 +159,19 @@ function asideOf(
         const one = tasks.find(({ id }) => id === before)
         return one !== undefined && aside.has(before) && one.isOptional === task.isOptional && !isSpare(one)
       })
-      if (!waits) continue
+      if (!waits && !isForNothing(tasks, task, aside)) continue
       aside.add(task.id)
       grew = true
     }
   }
   return aside
+}
+
+/** A tube is packed for a melt: where that is left, so is the tube. */
+function isForNothing(tasks: readonly PeriodTask[], { id }: PeriodTask, aside: ReadonlySet<string>): boolean {
+  if (!/\/(pack|grind)\b/.test(id)) return false
+  const next = tasks.filter(({ after }) => after.some(({ task }) => task === id))
+  return next.length > 0 && next.every((one) => aside.has(one.id))
 }
 
 /** An optional row that has been begun is gone on with. */
@@ -195,7 +205,11 @@ function busyOf(
 }
 
 /** Each prep or unknown as a row that can be left standing; what matters most first, else what was begun first. */
-function chainsOf(tasks: readonly PeriodTask[], first: SubjectId | null): readonly Chain[] {
+function chainsOf(
+  all: readonly PeriodTask[],
+  tasks: readonly PeriodTask[],
+  first: SubjectId | null,
+): readonly Chain[] {
   const of = [...new Set(tasks.flatMap((task) => task.of ?? []))]
   return [...of]
     .sort((p, q) => Number(q === first) - Number(p === first))
@@ -205,6 +219,51 @@ function chainsOf(tasks: readonly PeriodTask[], first: SubjectId | null): readon
         id,
         tasks: mine.map((task) => task.id),
         stops: mine.flatMap((task) => (task.stop ? [{ after: task.id, words: task.stop }] : [])),
+        isOpen: standsOpen(all.filter((task) => task.of === id)),
       }
     })
 }
+
+/** Begun is begun: from the first task that is done until a safe stop after all that was done. */
+function standsOpen(tasks: readonly PeriodTask[]): boolean {
+  const done = tasks.filter(({ state, isHarmless }) => state.is !== 'open' && !isHarmless)
+  if (done.length === 0) return false
+  if (done.some(({ state }) => state.is === 'running')) return true
+  const byId = new Map(tasks.map((task) => [task.id, task]))
+  const behind = (id: string, found = new Set<string>()): ReadonlySet<string> => {
+    if (found.has(id)) return found
+    found.add(id)
+    for (const { task } of byId.get(id)?.after ?? []) behind(task, found)
+    return found
+  }
+  return !done.some(({ id, leavesSafe }) => {
+    if (!leavesSafe) return false
+    const covered = behind(id)
+    return done.every((one) => covered.has(one.id))
+  })
+}
+
+/** How the bench is left at the end: after everything that hands still do, whatever is left for another day. */
+const CLEAR_UP = 'bench/clear up'
+function allHandsOf(kept: readonly PeriodTask[]): PeriodTask['after'] {
+  const others = kept.filter(({ id, state }) => id !== CLEAR_UP && state.is === 'open')
+  const waited = new Set(others.flatMap(({ after }) => after.map(({ task }) => task)))
+  // What goes on by itself at the very end of its row is waited for as well.
+  return others.filter(({ id, isAlone }) => !isAlone || !waited.has(id)).map(({ id }) => ({ task: id }))
+}
+
+/** Between two runs of one instrument it cools, from where the first ends to where the next begins. */
+function coolingGaps(tasks: readonly PeriodTask[]): NonNullable<BenchSession['gaps']> {
+  const ends = tasks.filter(({ run }) => run?.does === 'ends')
+  const begins = tasks.filter(({ run, state }) => run?.does === 'begins' && state.is === 'open')
+  return ends.flatMap((before) =>
+    begins.flatMap((after) => {
+      if (before.run?.instrument !== after.run?.instrument || isSameRun(before, after)) return []
+      const minutes = before.run && after.run ? coolsMin(before.run, after.run) : 0
+      return minutes > 0 ? [{ before: before.id, after: after.id, minutes }] : []
+    }),
+  )
+}
+
+const isSameRun = (ends: PeriodTask, begins: PeriodTask) =>
+  ends.of === begins.of && workOf(ends.id).replace(/^watch /, '') === workOf(begins.id).replace(/^load /, '')

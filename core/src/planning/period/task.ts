@@ -46,7 +46,26 @@ export interface PeriodTask extends SessionTask {
   readonly isOptional: boolean
   /** Nothing but a word by hand tells that it is done. */
   readonly isToldByHand: boolean
+  /** Nothing stands open after it: a tube that is packed, a list that is made. */
+  readonly isHarmless: boolean
+  /** Once it is over nothing of its row stands open, whether or not that is worth a word. */
+  readonly leavesSafe: boolean
+  /** The run it begins or ends, °C; null where it does neither. */
+  readonly run: Run | null
+  /** Not begun sooner: what it is done on is still too hot; null where nothing keeps it. */
+  readonly notBeforeMs: EpochMs | null
   readonly state: TaskState
+}
+
+/** A run on an instrument, as far as the next one on it has to know. */
+export interface Run {
+  readonly instrument: string
+  readonly does: 'begins' | 'ends'
+  /** Where a tube goes in, and where the last of it melts; null where nobody can say. */
+  readonly startC: number | null
+  readonly endC: number | null
+  /** How it cools; null where that is not known. */
+  readonly cools: { readonly ambientC: number; readonly timeConstantMin: number } | null
 }
 
 /** Words for what may not go on at the same time. */
@@ -81,18 +100,31 @@ type Given = Pick<PeriodTask, 'words' | 'label' | 'planMin' | 'place' | 'state'>
       | 'isOptional'
       | 'isToldByHand'
       | 'isGuess'
+      | 'isHarmless'
+      | 'leavesSafe'
+      | 'run'
+      | 'notBeforeMs'
     >
   > & {
     readonly name: string
     readonly waitsFor?: WaitsFor
     /** Not left waiting longer than this after what goes on by itself, min. */
     readonly withinMin?: number | undefined
+    /** How much it spoils to leave it longer. */
+    readonly harm?: number | undefined
     /** Waits for these besides. */
     readonly also?: PeriodTask['after']
     readonly pace?: OwnPace | null
     /** The one task it follows, whatever else is open; without one, what goes on by itself follows the hands. */
     readonly follows?: string | undefined
   }
+
+/**
+ * What it spoils to be left longer than it should: the least is let go first where no order keeps every wait. What goes
+ * on by itself only begins later; hot solvent is topped up and crystals keep in ice; a plate runs on past its edge; what
+ * melts with no eye on it has no range.
+ */
+export const HARM = { ofItself: 1, hotOrCold: 2, plate: 3, melt: 4 } as const
 
 /** A row of work that is done in order: each task waits for those before it, as it says. */
 export function rowOfWork(of: SubjectId | null, title: string) {
@@ -103,7 +135,7 @@ export function rowOfWork(of: SubjectId | null, title: string) {
 
   /** Adds a task; answers with its id. */
   function add(given: Given): string {
-    const { name, waitsFor = 'all before', withinMin, also = [], pace = null, follows, ...rest } = given
+    const { name, waitsFor = 'all before', withinMin, harm, also = [], pace = null, follows, ...rest } = given
     const id = nameOf(of, name, tasks)
     const isAlone = given.isAlone ?? false
     const before =
@@ -120,9 +152,9 @@ export function rowOfWork(of: SubjectId | null, title: string) {
       task,
       // What goes on by itself begins as soon as the hands leave it; what it leads to may not be left too long.
       ...(isAlone
-        ? { waitMaxMin: 0 }
+        ? { waitMaxMin: 0, harm: HARM.ofItself }
         : withinMin !== undefined && alone.has(task)
-          ? { waitMaxMin: withinMin }
+          ? { waitMaxMin: withinMin, ...(harm === undefined ? {} : { harm }) }
           : {}),
     }))
     const task: PeriodTask = {
@@ -133,6 +165,10 @@ export function rowOfWork(of: SubjectId | null, title: string) {
       isOptional: false,
       isToldByHand: false,
       isGuess: false,
+      isHarmless: false,
+      leavesSafe: (given.stop ?? null) !== null,
+      run: null,
+      notBeforeMs: null,
       ...rest,
       id,
       of,
@@ -176,4 +212,18 @@ function nameOf(of: SubjectId | null, name: string, tasks: readonly PeriodTask[]
 /** Which sort of work a task is, whatever it is of. */
 export function workOf(task: string): string {
   return task.slice(task.indexOf('/') + 1).replace(/-\d+$/, '')
+}
+
+/** Where nobody can say from where to where an instrument has to cool, min. A rule. */
+const COOLS_AS_A_RULE_MIN = 10
+/** An instrument is as good as at room temperature so near it, °C. */
+const NEAR_ROOM_C = 5
+
+/** How long an instrument cools from where one run on it ends to where the next begins, whole min. */
+export function coolsMin(before: Pick<Run, 'endC' | 'cools'>, after: Pick<Run, 'startC'>): number {
+  if (!before.cools || before.endC === null || after.startC === null) return COOLS_AS_A_RULE_MIN
+  const { ambientC, timeConstantMin } = before.cools
+  const toC = Math.max(after.startC, ambientC + NEAR_ROOM_C)
+  if (before.endC <= toC) return 0
+  return Math.ceil(timeConstantMin * Math.log((before.endC - ambientC) / (toC - ambientC)))
 }

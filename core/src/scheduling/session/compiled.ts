@@ -5,6 +5,8 @@ interface After {
   readonly task: string
   readonly waitMin?: number
   readonly waitMaxMin?: number
+  /** How much it spoils to wait longer; the least is let go first where not every wait can be kept. */
+  readonly harm?: number
 }
 export interface SessionTask {
   readonly id: string
@@ -32,6 +34,8 @@ export interface BenchSession {
   /** Pairs of tags whose tasks must never go on at the same time. */
   readonly never?: readonly (readonly [string, string])[]
   readonly busy?: readonly Busy[]
+  /** After the first of these the second may not begin sooner than so long, where both need one thing: it has to cool. */
+  readonly gaps?: readonly { readonly before: string; readonly after: string; readonly minutes: number }[]
   /** When the room closes; it does not bend the plan, `whatFits` answers to it. */
   readonly deadlineMin?: number
 }
@@ -53,6 +57,8 @@ export interface Compiled {
   readonly overWaited: readonly string[]
   /** 1 where two nodes may never overlap: one thing they both need whole, or a `never`. */
   readonly apart: Uint8Array
+  /** Minutes that must lie between the end of one and the start of the other of two that are apart. */
+  readonly gaps: Int32Array
   readonly lags: Int32Array
 }
 
@@ -71,7 +77,7 @@ const NOTHING_YET: Happened = { nowMin: 0, started: {}, done: {} }
 export function compile(session: BenchSession, happened = NOTHING_YET): Compiled {
   requireSession(session)
   requireHappened(happened)
-  const { tasks, capacity, never = [], busy = [] } = session
+  const { tasks, capacity, never = [], busy = [], gaps: asked = [] } = session
   const size = 1 + tasks.length + busy.length
   const index = new Map(tasks.map(({ id }, i) => [id, i + 1]))
   const durations = new Int32Array(size)
@@ -126,6 +132,12 @@ export function compile(session: BenchSession, happened = NOTHING_YET): Compiled
     if (demand) demand[node] = amount
     fix(node, from)
   })
+  // After what has begun nothing else can come first: there the gap is a plain wait.
+  for (const { before, after, minutes } of asked) {
+    const [first, second] = [index.get(before) ?? 0, index.get(after) ?? 0]
+    if (first && second && isFixed[first] && !isFixed[second])
+      atLeast(first, second, (durations[first] ?? 0) + minutes)
+  }
   const resources = [...demands].map(([name, demand]) => ({ capacity: capacity[name] ?? 0, demand }))
   return {
     size,
@@ -135,12 +147,21 @@ export function compile(session: BenchSession, happened = NOTHING_YET): Compiled
     resources,
     overWaited: [...overWaited],
     apart: apartOf(),
+    gaps: gapsOf(),
     lags: closed(lags, size, tasks),
   }
 
   function isOverWaited(before: number, waitMaxMin: number): boolean {
     const endMin = -(lags[before * size] ?? 0) + (durations[before] ?? 0)
     return isFixed[before] === 1 && endMin + waitMaxMin < happened.nowMin
+  }
+  function gapsOf(): Int32Array {
+    const gaps = new Int32Array(size * size)
+    for (const { before, after, minutes } of asked) {
+      const [first, second] = [index.get(before), index.get(after)]
+      if (first !== undefined && second !== undefined) gaps[first * size + second] = minutes
+    }
+    return gaps
   }
   function apartOf(): Uint8Array {
     const apart = new Uint8Array(size * size)

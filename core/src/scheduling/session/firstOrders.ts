@@ -20,20 +20,22 @@ const MOVES_MOST = 200
  * Always the same for the same session.
  *
  * @param leastMin stops when one ends so soon
- * @param effort how much of the usual work, 0 to 1
+ * @param effort how much of the usual work, 0 to 1; with 0 the first that is found
+ * @param tries orders of urgency before it is given up
  */
 export function firstOrder(
   compiled: Compiled,
   tails: Int32Array,
   leastMin: number,
   effort: number,
+  tries = TRIES,
 ): Found | null {
   const { size } = compiled
   const { uniform: random } = randomSource(size)
   const before = forerunnersOf(compiled)
   const placed = { count: 0, most: (effort * WORK) / size }
   let best: Found | null = null
-  for (let i = 0; i < TRIES && (!best || placed.count < placed.most); i++) {
+  for (let i = 0; i < tries && (!best || placed.count < placed.most); i++) {
     const shake = i === 0 ? 0 : SHAKE_MIN * random()
     const urgency = Array.from({ length: size }, (_, node) => at(tails, node) + shake * random())
     const found = inThisOrder(compiled, before, urgency, placed)
@@ -121,7 +123,7 @@ function nextOf(
 }
 
 function fits(
-  { size, durations, apart, resources }: Compiled,
+  { size, durations, apart, gaps, resources }: Compiled,
   starts: Int32Array,
   node: number,
   startMin: number,
@@ -131,8 +133,12 @@ function fits(
   const beside: number[] = []
   for (let i = 1; i < size; i++) {
     const [from, duration] = [at(starts, i), at(durations, i)]
-    if (from === UNPLACED || duration === 0 || from >= endMin || from + duration <= startMin) continue
-    if (at(apart, node * size + i)) return false
+    if (from === UNPLACED || duration === 0) continue
+    const isApart = at(apart, node * size + i) === 1
+    const after = isApart ? at(gaps, node * size + i) : 0
+    const before = isApart ? at(gaps, i * size + node) : 0
+    if (from >= endMin + after || from + duration + before <= startMin) continue
+    if (isApart) return false
     beside.push(i)
   }
   return resources.every(({ capacity, demand }) => {

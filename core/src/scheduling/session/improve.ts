@@ -58,7 +58,7 @@ function freedOf(
 
 /** The paths that follow when whatever ended before another began, and shares something with it, stays before it. */
 function orderKept(compiled: Compiled, { starts }: Found, freed: Uint8Array): Int32Array | null {
-  const { size, durations, apart, resources } = compiled
+  const { size, durations, apart, gaps, isFixed, resources } = compiled
   const lags = compiled.lags.slice()
   for (let i = 1; i < size; i++) {
     if (freed[i]) continue
@@ -67,7 +67,17 @@ function orderKept(compiled: Compiled, { starts }: Found, freed: Uint8Array): In
       const shares =
         at(apart, i * size + j) === 1 ||
         resources.some(({ demand }) => at(demand, i) > 0 && at(demand, j) > 0)
-      if (shares && !demandLag(lags, size, i, j, at(durations, i))) return null
+      if (
+        shares &&
+        !demandLag(
+          lags,
+          size,
+          i,
+          j,
+          at(durations, i) + (isFixed[i] && isFixed[j] ? 0 : at(gaps, i * size + j)),
+        )
+      )
+        return null
     }
   }
   return lags

@@ -49,7 +49,7 @@ export function tailsOf(
  * @returns false when nothing can be over before then
  */
 export function settle(compiled: Compiled, lags: Int32Array, tails: Int32Array, limitMin: number): boolean {
-  const { size, durations, apart, tasks } = compiled
+  const { size, durations, apart, gaps, tasks } = compiled
   for (let again = true; again;) {
     again = false
     tailsOf(compiled, lags, tails)
@@ -57,7 +57,8 @@ export function settle(compiled: Compiled, lags: Int32Array, tails: Int32Array, 
       if (i <= tasks.length && at(lags, i) + at(tails, i) >= limitMin) return false
       for (let j = i + 1; j < size; j++) {
         if (at(apart, i * size + j) === 0) continue
-        const [di, dj] = [at(durations, i), at(durations, j)]
+        const di = at(durations, i) + at(gaps, i * size + j)
+        const dj = at(durations, j) + at(gaps, j * size + i)
         if (at(lags, i * size + j) >= di || at(lags, j * size + i) >= dj) continue
         const mayLead = (first: number, second: number, duration: number) => {
           const back = at(lags, second * size + first)

@@ -111,11 +111,12 @@ function childrenOf(
   limitMin: number,
   tails: Int32Array,
 ): readonly Choice[] {
-  const { size, durations } = compiled
+  const { size, durations, gaps } = compiled
   const choices: Choice[] = []
   for (const arcs of clash) {
     const child = lags.slice()
-    if (!arcs.every(([p, q]) => demandLag(child, size, p, q, at(durations, p)))) continue
+    if (!arcs.every(([p, q]) => demandLag(child, size, p, q, at(durations, p) + at(gaps, p * size + q))))
+      continue
     if (!settle(compiled, child, tails, limitMin)) continue
     choices.push({ lags: child, bound: boundOf(compiled, child, tails) })
   }
@@ -136,17 +137,27 @@ const isLess = (p: readonly number[], q: readonly number[]) => {
 
 /** The ways out of the first moment at which too much goes on at once; null when there is none. */
 function firstClash(compiled: Compiled, lags: Int32Array): readonly (readonly Arc[])[] | null {
-  const { size, durations, apart, resources, isFixed } = compiled
+  const { size, durations, apart, gaps, resources, isFixed } = compiled
   const order: number[] = []
   for (let i = 1; i < size; i++) if (at(durations, i) > 0) order.push(i)
   order.sort((p, q) => at(lags, p) - at(lags, q))
   const going: number[] = []
+  const over: number[] = []
   for (const task of order) {
     const now = at(lags, task)
     for (let k = going.length - 1; k >= 0; k--) {
       const other = going[k] ?? 0
-      if (at(lags, other) + at(durations, other) <= now) going.splice(k, 1)
+      if (at(lags, other) + at(durations, other) > now) continue
+      going.splice(k, 1)
+      over.push(other)
     }
+    const tooSoon = over.find((other) => {
+      const gap = at(gaps, other * size + task)
+      return (
+        gap > 0 && at(apart, other * size + task) === 1 && at(lags, other) + at(durations, other) + gap > now
+      )
+    })
+    if (tooSoon !== undefined) return [[[tooSoon, task]], [[task, tooSoon]]]
     const beside = going.find((other) => at(apart, task * size + other) === 1)
     if (beside !== undefined) return [[[beside, task]], [[task, beside]]]
     going.push(task)

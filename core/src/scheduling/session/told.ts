@@ -21,7 +21,7 @@ export function criticalPathOf(compiled: Compiled, { starts, endMin }: Found): r
 
 /** What kept a task from beginning sooner; 0 when nothing did, or somebody else. */
 function keptWaitingBy(
-  { size, durations, apart, lags, resources, tasks }: Compiled,
+  { size, durations, apart, gaps, lags, resources, tasks }: Compiled,
   starts: Int32Array,
   node: number,
 ): number {
@@ -32,7 +32,7 @@ function keptWaitingBy(
     return lag !== NONE && lag >= at(durations, i) && at(starts, i) + lag === start
   }
   const isInTheWay = (i: number) =>
-    at(starts, i) + at(durations, i) === start &&
+    at(starts, i) + at(durations, i) + at(gaps, i * size + node) === start &&
     (at(apart, i * size + node) === 1 ||
       resources.some(({ demand }) => at(demand, i) > 0 && at(demand, node) > 0))
   return latest(isForerunner) || latest(isInTheWay)

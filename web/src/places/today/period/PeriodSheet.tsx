@@ -13,6 +13,7 @@ export function PeriodSheet({
   late,
   terms,
   facts,
+  names,
   nowMs,
 }: {
   tasks: readonly PeriodTask[]
@@ -20,6 +21,8 @@ export function PeriodSheet({
   late: IfLate | null
   terms: PeriodTerms
   facts: ScoreFacts
+  /** Instruments by id. */
+  names: ReadonlyMap<string, string>
   nowMs: number
 }) {
   const aside = new Set(plan.aside)
@@ -53,7 +56,7 @@ export function PeriodSheet({
         ))}
       </ul>
       {late && <p>{whenLate(tasks, late, plan, terms).join(' ')}</p>}
-      <p>{shared(terms, new Map(), nowMs).join(' ')}</p>
+      <p>{shared(terms, names, nowMs).join(' ')}</p>
     </section>
   )
 }

@@ -16,10 +16,10 @@ import { PeriodForm } from './PeriodForm'
 import { PeriodSheet } from './PeriodSheet'
 import { PeriodTable } from './PeriodTable'
 import { rowsOf } from './rowsOf'
-import { scoreFacts, timesOf } from './scoreFacts'
+import { lettersOf, scoreFacts, timesOf } from './scoreFacts'
 import { SetAside } from './SetAside'
 import { TaskPanel } from './TaskPanel'
-import { hangsOn, shared, whenLate } from './told'
+import { brokenWait, hangsOn, shared, whenLate } from './told'
 import type { PeriodNow } from './usePeriod'
 
 const MINUTE_MS = 60_000
@@ -69,9 +69,21 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
         <NowPart period={period} tasks={tasks} at={at} late={late} nowMs={nowMs} />
         <section aria-label="The score" aria-busy={isBusy}>
           <Head plan={plan} now={now} />
+          {plan && plan.broken.length > 0 && (
+            <div className="look mt-2" role="alert">
+              {plan.broken.map((wait) => (
+                <p key={wait.task} className="mb-1">
+                  {brokenWait(tasks, wait)}
+                </p>
+              ))}
+            </div>
+          )}
           {problem && (
             <p className="look mt-2" role="alert">
-              {problem.sentence} What is open stands beside; put something off, or set it aside.
+              {problem.sentence}{' '}
+              {plan
+                ? 'The plan so far stands; a better one is looked for with the next thing you tick.'
+                : 'What is open stands beside; put something off, or set it aside.'}
             </p>
           )}
           <Score
@@ -85,7 +97,14 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
             onAside={aside}
           />
           <p className={`quiet ${css.key}`}>
-            filled: as it was · pale: as planned · underlined: everything waits for it · dotted: the lab
+            {[...lettersOf(tasks.filter(({ id }) => plan?.aside.includes(id) !== true)).values()].map(
+              ({ letter, title }) => (
+                <span key={letter}>
+                  <b>{letter}</b> {title} ·{' '}
+                </span>
+              ),
+            )}
+            filled: as it was · pale: as planned · underlined: it sets when you finish · dotted: the lab
             closes
           </p>
           <div role="status">
@@ -213,6 +232,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           late={late}
           terms={terms}
           facts={scoreFacts(tasks, plan, terms, instruments, nowMs)}
+          names={names}
           nowMs={nowMs}
         />
       )}
@@ -226,7 +246,7 @@ function costOf(byMin: number): string {
   return byMin < 0 ? `you finish ${-byMin} min earlier.` : 'it costs nothing.'
 }
 
-/** When it is over, what is to spare, and what the order of the recipe would come to. */
+/** When it is over, and what is to spare. */
 function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: PeriodNow }) {
   const terms = period.opened.body
   const at = (min: number) => clock(terms.beginsAtMs + min * MINUTE_MS)
@@ -247,10 +267,7 @@ function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: Pe
           : spareMin === 0
             ? 'nothing to spare'
             : `${-spareMin} min too late`}
-        {plan.recipeMin > plan.makespanMin
-          ? `; in the order of the recipe it would be ${at(plan.recipeMin)}`
-          : ''}
-        {plan.proven ? '' : `; no order is known to be over before ${at(plan.lowerBoundMin)}`}
+        {plan.proven ? '' : `; no order can be over before ${at(plan.lowerBoundMin)}`}
       </span>
     </div>
   )

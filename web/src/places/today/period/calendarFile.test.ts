@@ -28,7 +28,25 @@ test('the calendar file holds each start not to be missed, the stops and the end
     .flatMap((id) => tasks.find((task) => task.id === id) ?? [])
     .filter(({ state, isAlone }) => state.is === 'open' && !isAlone)
   expect(starts.length).toBeGreaterThan(3)
-  expect(lines.filter((line) => line === 'BEGIN:VALARM')).toHaveLength(starts.length + 1)
+  for (const { words } of starts) expect(file.replaceAll('\r\n\t', '')).toContain(words.split(',')[0])
+  // A bell only where a wait ends, and when the lab closes.
+  const ends = starts.filter(({ after }) =>
+    after.some(({ task }) => tasks.find(({ id }) => id === task)?.isAlone),
+  )
+  expect(ends.length).toBeGreaterThan(0)
+  expect(ends.length).toBeLessThan(starts.length)
+  expect(lines.filter((line) => line === 'BEGIN:VALARM')).toHaveLength(ends.length + 1)
+  // RFC 5545: a moment in UTC, or a duration with at least one number in it.
+  const triggers = lines.filter((line) => line.startsWith('TRIGGER'))
+  expect(triggers).toHaveLength(ends.length + 1)
+  for (const trigger of triggers)
+    expect(trigger).toMatch(
+      /^TRIGGER(;VALUE=DATE-TIME:\d{8}T\d{6}Z|(;VALUE=DURATION)?:[+-]?P(\d+W|(\d+D)?(T(?=\d)(\d+H)?(\d+M)?(\d+S)?)?))$/,
+    )
+  // Commas and semicolons of a text stand escaped.
+  const texts = file.replaceAll('\r\n\t', '').split('\r\n')
+  for (const line of texts.filter((one) => /^(SUMMARY|DESCRIPTION):/.test(one)))
+    expect(line).not.toMatch(/(?<!\\)[,;]/)
   const end = new Date(opened.body.endsAtMs).toISOString().replaceAll(/[-:]|\.\d+/g, '')
   expect(lines).toContain(`DTSTART:${end.slice(0, 13)}00Z`)
   expect(file).toContain('SUMMARY:The lab closes')

@@ -3,6 +3,11 @@ import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
 import { persistently } from '../../../app/place'
 import { timesOf } from './scoreFacts'
 
+/** Something goes on by itself until then: the rest one begins when the hands are free, and needs no bell. */
+function endsAWait({ after }: PeriodTask, tasks: readonly PeriodTask[]): boolean {
+  return after.some(({ task }) => tasks.find(({ id }) => id === task)?.isAlone === true)
+}
+
 /** A moment as a calendar file has it: in UTC, so that it is right in every zone and over a change of the clocks. */
 function utc(atMs: number): DateTime {
   const date = new Date(atMs)
@@ -16,8 +21,8 @@ function utc(atMs: number): DateTime {
 }
 
 /**
- * What of a period belongs in a calendar: every start that the hands must not miss, with its alarm, the safe stops and
- * the end.
+ * What of a period belongs in a calendar: every start that sets when it is over; an alarm where a wait ends with it, and at
+ * the end; the safe stops.
  */
 export function calendarEvents(
   tasks: readonly PeriodTask[],
@@ -38,15 +43,15 @@ export function calendarEvents(
     endOutputType: 'utc',
     calName: title,
     productId: 'ivory-crystal',
-    ...(alarm
-      ? { alarms: [{ action: 'display', description: name, trigger: { minutes: 0, before: true } }] }
-      : {}),
+    ...(alarm ? { alarms: [{ action: 'display', description: escaped(name), trigger: utc(atMs) }] } : {}),
   })
   const open = tasks.filter(({ id, state }) => !aside.has(id) && state.is !== 'done')
   const starts = open.flatMap((task) => {
     const times = timesOf(task, plan, terms)
     const isWanted = !task.isAlone && task.state.is === 'open' && critical.has(task.id)
-    return times && isWanted ? [event(task.words, task.id, times.fromMs, times.toMs, true)] : []
+    return times && isWanted
+      ? [event(task.words, task.id, times.fromMs, times.toMs, endsAWait(task, tasks))]
+      : []
   })
   const stops = open.flatMap((task) => {
     const times = timesOf(task, plan, terms)
@@ -64,6 +69,9 @@ export function calendarEvents(
   })
   return [...starts, ...stops, event('The lab closes', 'end', terms.endsAtMs, terms.endsAtMs, true)]
 }
+
+/** Text of an alarm as RFC 5545 has it; titles are escaped where the file is made. */
+const escaped = (text: string) => text.replaceAll(/[\\;,]/g, (sign) => `\\${sign}`)
 
 /** The file, or the reason there is none. */
 export async function calendarFile(events: readonly EventAttributes[]): Promise<string> {

@@ -41,6 +41,7 @@ export function scoreFacts(
 ): ScoreFacts {
   const aside = new Set(plan?.aside)
   const critical = new Set(plan?.criticalPath)
+  const letters = lettersOf(tasks.filter(({ id }) => !aside.has(id)))
   const bars = tasks.flatMap((task): ScoreBar[] => {
     const times = aside.has(task.id) ? null : timesOf(task, plan, terms)
     if (!times || times.toMs <= terms.beginsAtMs || times.toMs <= times.fromMs) return []
@@ -53,6 +54,7 @@ export function scoreFacts(
       id: task.id,
       lane,
       label: lane === 'hands' || task.isAlone ? task.label : task.title,
+      whose: (task.of === null ? undefined : letters.get(task.of)) ?? null,
       words: `${task.words}: ${clock(times.fromMs)} to ${clock(times.toMs)}${task.state.is === 'done' ? ', as it was' : ''}`,
       fromMs: Math.max(times.fromMs, terms.beginsAtMs),
       toMs: times.toMs,
@@ -97,6 +99,20 @@ export function scoreFacts(
     outText: outMs === null ? '' : `out ${clock(outMs)}`,
     endMs: terms.endsAtMs,
   }
+}
+
+/** A letter for each prep and unknown of the period, in their order; none where there is but one. */
+export function lettersOf(
+  tasks: readonly PeriodTask[],
+): ReadonlyMap<string, { readonly letter: string; readonly tint: number; readonly title: string }> {
+  const titles = new Map(tasks.flatMap(({ of, title }) => (of === null ? [] : [[of, title] as const])))
+  if (titles.size < 2) return new Map()
+  return new Map(
+    [...titles].map(([of, title], tint) => [
+      of,
+      { letter: String.fromCharCode(65 + (tint % 26)), tint, title },
+    ]),
+  )
 }
 
 /** On the half hour, or the hour, by the clock on the wall. */

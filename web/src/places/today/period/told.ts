@@ -1,5 +1,7 @@
 import {
+  type BrokenWait,
   type Conduct,
+  HARM,
   type IfLate,
   listed,
   type PeriodTask,
@@ -87,4 +89,22 @@ export function shared(
     const name = names.get(what) ?? what
     return `${capital(name)}: ${who} ${when}${fromAtMs > nowMs ? '' : ', then you'}.`
   })
+}
+
+/** A wait that no order keeps any more: by how long, and what that does. */
+export function brokenWait(tasks: readonly PeriodTask[], { task, after, byMin }: BrokenWait): string {
+  const [late, before] = [task, after].map((id) => tasks.find((one) => one.id === id))
+  const how = `“${late?.words ?? ''}” comes ${byMin} min later than it should after “${uncapital(before?.words ?? '')}”.`
+  return `${how} ${WHAT_IT_DOES[harmOf(late, after)] ?? ''}`.trim()
+}
+
+const harmOf = (task: PeriodTask | undefined, after: string) =>
+  task?.after.find((one) => one.task === after)?.harm ?? 0
+/** By how much it spoils, as the tasks have it. */
+const WHAT_IT_DOES: Readonly<Record<number, string>> = {
+  [HARM.ofItself]: 'It only begins later.',
+  [HARM.hotOrCold]:
+    'Hot solvent boils away: cover it, take it off the heat if it gets low, and top it up. Crystals keep in ice, covered.',
+  [HARM.plate]: 'Take the plate out in time all the same: past its edge it tells nothing.',
+  [HARM.melt]: 'With no eye on them the tubes may be missed: then pack new ones, and heat again.',
 }

@@ -11,9 +11,12 @@ import { clock as pageClock } from '../../../app/clock'
 import { clock, day } from '../../../format/format'
 import { minutesOf, momentAfter, momentAt } from '../../../format/timeOfDay'
 import { useNotebook } from '../../../ledger/notebook'
-import { compute } from '../../../workers/compute'
+import { planner } from '../../../workers/compute'
+import { inTime } from './inTime'
 
 const HOUR_MS = 3_600_000
+/** So much of the usual work gives a fair plan at once. */
+export const QUICK_EFFORT = 0.03
 /** Longer is a slip of the clock. */
 const LONGEST_H = 12
 
@@ -93,8 +96,11 @@ export async function plannedNow(terms: PeriodOpened): Promise<PeriodOpened['pla
   const nowMs = pageClock.now()
   const tasks = tasksOf(view, shelf, houseRulesOf(view, shelf.houseRules), nowMs, null)
   if (tasks.length === 0) return []
-  const heavy = await compute()
-  const plan = await heavy.planPeriod({ tasks, terms, putOff: new Map(), nowMs }, null)
+  const heavy = await planner()
+  // What is kept is read beside how it went: a fair plan at once does for that.
+  const plan = await inTime(() =>
+    heavy.planPeriod({ tasks, terms, putOff: new Map(), nowMs }, null, QUICK_EFFORT),
+  )
   if (!plan.ok) return []
   const { starts } = plan.value
   return tasks.flatMap(({ id, words, durationMin, isAlone }) => {

@@ -14,14 +14,14 @@ import { remember, remembered } from '../../../app/memory'
 import { useNow } from '../../../app/now'
 import { useNotebook } from '../../../ledger/notebook'
 import { useHouseRules } from '../../../parts/useHouseRules'
-import { compute } from '../../../workers/compute'
+import { planner } from '../../../workers/compute'
 import { failed } from '../../../workers/useComputed'
+import { inTime } from './inTime'
+import { QUICK_EFFORT } from './typedPeriod'
 
 /** The tasks are told anew this often, ms: what was running may be over. */
 const TELL_MS = 5000
 const MINUTE_MS = 60_000
-/** So much of the usual work gives a fair plan at once. */
-const QUICK_EFFORT = 0.03
 const MANY_EFFORT = 0.2
 /** So many open tasks are soon proven. */
 const PROVEN_TO = 20
@@ -103,12 +103,16 @@ export function usePeriod(): PeriodNow | null {
 }
 
 /** Anything that makes the plan another one; and each minute, since the bench may be off. */
-function keyOf({ id, opened, putOff }: PeriodFacts, tasks: readonly PeriodTask[], nowMs: number): string {
+function keyOf(period: PeriodFacts, tasks: readonly PeriodTask[], nowMs: number): string {
+  return JSON.stringify([whatHappened(period, tasks), Math.floor(nowMs / MINUTE_MS)])
+}
+
+function whatHappened({ id, opened, putOff }: PeriodFacts, tasks: readonly PeriodTask[]): string {
   const states = tasks.map(({ id: task, state, durationMin }) => {
     const fromMs = state.is === 'open' ? 0 : state.fromMs
     return `${task} ${state.is} ${durationMin} ${fromMs}`
   })
-  return JSON.stringify([id, opened.id, [...putOff.values()], Math.floor(nowMs / MINUTE_MS), states])
+  return JSON.stringify([id, opened.id, [...putOff.values()], states])
 }
 
 async function plan(
@@ -117,51 +121,50 @@ async function plan(
 ): Promise<void> {
   const { opened, putOff, id } = period
   const asked = { tasks, terms: opened.body, putOff, nowMs }
-  const heavy = await compute().catch((error: unknown) => failed(error))
+  const heavy = await planner().catch((error: unknown) => failed(error))
   if ('ok' in heavy) {
     tell({ period: id, plan: null, late: null, problem: heavy.ok ? null : heavy.problem, changed: null })
     return
   }
   const before = planBefore(period)
+  let first: Conduct | null = null
   if (before === null) {
     // A plan to begin with; the better one follows.
-    const quick = await settled(() => heavy.planPeriod(asked, null, QUICK_EFFORT))
+    const quick = await inTime(() => heavy.planPeriod(asked, null, QUICK_EFFORT))
     const isWanted =
       !quick.ok || tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })
     if (!isWanted) return
+    first = quick.ok ? quick.value : null
   }
-  const planned = await settled(() => heavy.planPeriod(asked, before, effortFor(tasks)))
+  const planned = await inTime(() => heavy.planPeriod(asked, before, effortFor(tasks)))
   if (!planned.ok) {
-    tell({ period: id, plan: null, late: null, problem: planned.problem, changed: null })
+    tell({ period: id, plan: first, late: null, problem: planned.problem, changed: null })
     return
   }
   const { value } = planned
   const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
   if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return
   keepPlan(period, value)
-  const late = await settled(() => heavy.whenLate(asked, value))
-  tell({
-    period: id,
-    plan: value,
-    late: late.ok ? late.value : { lastStarts: [], leave: [] },
-    problem: null,
-    changed: null,
-  })
+  const happened = whatHappened(period, tasks)
+  const held = said?.happened === happened && value.makespanMin <= value.deadlineMin ? said.late : null
+  const late = held ?? (await lateOf(() => heavy.whenLate(asked, value)))
+  said = { happened, late }
+  tell({ period: id, plan: value, late, problem: null, changed: null })
 }
+
+async function lateOf(ask: () => Promise<Result<IfLate>>): Promise<IfLate> {
+  const late = await inTime(ask)
+  return late.ok ? late.value : NOTHING_TOLD
+}
+
+const NOTHING_TOLD: IfLate = { lastStarts: [], leave: [] }
+/** A last moment that was said holds until something happens: time alone does not move it. */
+let said: { readonly happened: string; readonly late: IfLate } | null = null
 
 /** Few tasks are proven; of many a minute or two more is not worth seconds of a telephone’s time. */
 function effortFor(tasks: readonly PeriodTask[]): number {
   const open = tasks.filter(({ state, isOptional }) => state.is === 'open' && !isOptional)
   return open.length <= PROVEN_TO ? 1 : MANY_EFFORT
-}
-
-/** An answer, or why there is none; where there is no worker it is worked out at once. */
-async function settled<T>(ask: () => Result<T> | Promise<Result<T>>): Promise<Result<T>> {
-  try {
-    return await ask()
-  } catch (error) {
-    return failed(error)
-  }
 }
 
 /** The order is kept over a reload, and by every window of this browser. */
