@@ -1,4 +1,5 @@
 import { randomSource } from '../math/random'
+import { eutectic } from '../melting/eutectic'
 import { meltingRange } from '../melting/meltingRange'
 import { fusionOf } from '../reference/fusionOf'
 import type { Compound } from '../reference/shelf'
@@ -45,11 +46,14 @@ export interface MeltExercise {
   readonly character?: BlockCharacter
 }
 
-/** Mole fraction of what does not belong there, from a least to a most. */
+/**
+ * Mole fraction of what does not belong there, from a least to a most. Of the slush it is a share of the eutectic’s: so
+ * much that the first drop stands there as the eutectic melts, and the powder draws together just before.
+ */
 const IMPURITY: Readonly<Record<LensExercise, readonly [number, number]>> = {
   'see it melt': [0, 0],
-  'shrinking is not melting': [0.002, 0.005],
-  'two numbers': [0.06, 0.1],
+  'shrinking is not melting': [0, 0],
+  'two numbers': [0.3, 0.5],
   'it starts early': [0.16, 0.24],
   'three at once': [0, 0.08],
 }
@@ -78,8 +82,12 @@ export function meltExercise(
   const of = exercise === 'three at once' ? closeTogether(compounds, pick) : [pick(compounds)]
   const tubes = Array.from({ length: count }, (_, i): PracticeTube => {
     const compound = of[i % of.length] as Compound
-    const impurity = between(IMPURITY[exercise])
+    const drawn = between(IMPURITY[exercise])
     const other = pick(compounds.filter(({ id }) => id !== compound.id))
+    const impurity =
+      exercise === 'two numbers'
+        ? drawn * (1 - eutectic(fusionOf(compound), fusionOf(other)).moleFractionA)
+        : drawn
     const isPure = impurity < 0.001
     return {
       slot: (count === 1 ? 2 : i + 1) as PracticeTube['slot'],

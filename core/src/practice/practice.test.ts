@@ -68,6 +68,27 @@ describe('the exercises at the lens', () => {
         }
       }
   })
+  test.each(['shrinking is not melting', 'two numbers'] as const)(
+    'law: of “%s” every tube is dry powder first, and shrinks for 1 to 3 °C before anything is wet',
+    (exercise) => {
+      for (let seed = 1; seed <= 200; seed++) {
+        const made = set(exercise, seed, ((seed % 3) + 1) as Level)
+        let [state, shrankC, isWet] = [startMelt(made), null as number | null, false]
+        for (let s = 0; !isWet; s++) {
+          const { state: next, readings } = advance(state, [], 1)
+          state = next
+          const [tube] = readings[0]?.tubes ?? []
+          const atC = readings[0]?.probe.value ?? NaN
+          if (s === 0) expect([seed, tube?.look]).toEqual([seed, 'powder'])
+          if (tube?.look === 'shrunk') shrankC ??= atC
+          isWet = tube?.look !== 'powder' && tube?.look !== 'shrunk'
+          // The probe reads to a tenth, and lags a little less than the powder does.
+          if (isWet) expect(atC - (shrankC ?? Infinity)).toBeGreaterThanOrEqual(0.8)
+          if (isWet) expect(atC - (shrankC ?? -Infinity)).toBeLessThanOrEqual(3.2)
+        }
+      }
+    },
+  )
   test('a pure one is sharp, slush is wide, and a crude starts early', () => {
     const width = (exercise: LensExercise) => {
       const [tube] = wholeRun(set(exercise, 5)).truth

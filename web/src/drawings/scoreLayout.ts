@@ -156,17 +156,20 @@ function handsExtra({ lanes }: ScoreFacts): number {
   return lanes.length > 1 ? 4 : 0
 }
 
-/** A label as it fits into a bar, in one line or two, whose it is before it; where only its letter fits, that. */
+/**
+ * A label as it fits into a bar, in one line or two: whose it is before it, else without, for the tint tells it too;
+ * where no word fits, its letter.
+ */
 function fitted(label: string, letter: string, roomPx: number, heightPx: number): readonly string[] {
-  const fits = (text: string) => widthOf(text, FONT_PX) + 7 <= roomPx
   if (heightPx < LINE_PX) return []
-  const whole = letter === '' ? label : `${letter} ${label}`
-  if (fits(whole)) return [whole]
-  const gap = label.indexOf(' ')
-  const inTwo = gap < 0 ? [letter, label] : [`${letter} ${label.slice(0, gap)}`.trim(), label.slice(gap + 1)]
-  const lines = inTwo.filter((line) => line !== '')
-  if (lines.length === 2 && heightPx >= 2 * LINE_PX && lines.every(fits)) return lines
-  return letter !== '' && widthOf(letter, FONT_PX) + 5 <= roomPx ? [letter] : []
+  const fits = (text: string) => widthOf(text, FONT_PX) + 5 <= roomPx
+  const inTwo = (text: string) => {
+    const gap = text.lastIndexOf(' ')
+    return gap < 0 ? [text] : [text.slice(0, gap), text.slice(gap + 1)]
+  }
+  const lettered = `${letter} ${label}`.trim()
+  const ways = [[lettered], inTwo(lettered), [label], inTwo(label), ...(letter === '' ? [] : [[letter]])]
+  return ways.find((lines) => lines.length * LINE_PX <= heightPx && lines.every(fits)) ?? []
 }
 
 /** The stops under a score that lies, none over another. */

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useState } from 'react'
 import {
   type EntryId,
   type Mark,
@@ -7,10 +7,9 @@ import {
   type Moment,
   type SignWord,
 } from '@ivory-crystal/core'
-import { isTyping } from '../../app/KeysHelp'
-import { padKey } from '../../drawings/MarkPad'
 import { sound } from '../../drawings/sounds'
 import { strike, useNotebook, write } from '../../ledger/notebook'
+import { usePadKeys } from '../../parts/usePadKeys'
 import { runSeconds } from './useRun'
 
 export interface Marking {
@@ -44,23 +43,11 @@ export function useMarking(melt: MeltFacts): Marking {
   const strikeMark = useCallback((mark: Mark) => {
     strike(mark.entry, 'pressed by mistake')
   }, [])
-  useEffect(() => {
-    // The pad's keys are heard anywhere on the page while a melt is watched.
-    const hear = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
-      const key = padKey(event.key)
-      if (isTyping(event) && !(key && takesNumbers(event))) return
-      if (key) press(key.slot, key.moment)
-      else if (event.key === 'Backspace') strikeLast()
-      else if (event.key.toLowerCase() === 'm') setMuted((now) => !now)
-      else return
-      event.preventDefault()
-    }
-    window.addEventListener('keydown', hear)
-    return () => {
-      window.removeEventListener('keydown', hear)
-    }
-  }, [press, strikeLast])
+  usePadKeys(press, strikeLast, {
+    m: () => {
+      setMuted((now) => !now)
+    },
+  })
   const nameSign = useCallback(
     (mark: EntryId, word: SignWord) => {
       write({ kind: 'sign named', subject: melt.id, body: { mark, word } })
@@ -68,11 +55,6 @@ export function useMarking(melt: MeltFacts): Marking {
     [melt.id],
   )
   return { press, strikeLast, strikeMark, nameSign, muted, setMuted, said }
-}
-
-/** A letter typed into a field of numbers is none of it: the moment must not be lost to the cursor standing there. */
-function takesNumbers({ target }: KeyboardEvent): boolean {
-  return target instanceof HTMLInputElement && target.inputMode === 'decimal'
 }
 
 /** Writes the mark, or says why not. */

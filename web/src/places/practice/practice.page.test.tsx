@@ -120,6 +120,10 @@ describe('at the lens', () => {
   test('small jobs come while a crude is watched, and are answered beside it', async () => {
     const user = exercise('it-starts-early', '?seed=4')
     const asked = await screen.findByLabelText(/in g\?|all digits/, {}, { timeout: 15_000 })
+    // A moment that comes while a number is being typed is not lost to the field.
+    await user.type(asked, 's')
+    expect(asked).toHaveProperty('value', '')
+    screen.getByText('strike')
     await user.type(asked, '1.000')
     await user.click(button('Write it down'))
     await screen.findByText('No other work just now.')

@@ -1,5 +1,5 @@
 import css from '../Practice.module.css'
-import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
+import { type ReactNode, useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Moment } from '@ivory-crystal/core'
 import {
@@ -10,12 +10,12 @@ import {
   type SmallJob,
   type TubeTruth,
 } from '@ivory-crystal/core/practice'
-import { isTyping } from '../../../app/KeysHelp'
 import { Lens } from '../../../drawings/Lens'
-import { MarkPad, padKey } from '../../../drawings/MarkPad'
+import { MarkPad } from '../../../drawings/MarkPad'
 import { sound } from '../../../drawings/sounds'
 import { fixed } from '../../../format/format'
 import { SwappedTube } from '../../../parts/SwappedMarks'
+import { usePadKeys } from '../../../parts/usePadKeys'
 import { Hurry } from '../Hurry'
 import type { Done, Put } from '../put'
 import { useEnding } from '../useEnding'
@@ -93,25 +93,7 @@ export function AtTheLens({
   const swapped = exercise.tubes
     .map(({ slot }) => slot)
     .filter((slot) => (at(slot, 'first liquid') ?? -Infinity) > (at(slot, 'all liquid') ?? Infinity))
-  const act = useRef({ press, strikeLast })
-  useEffect(() => {
-    act.current = { press, strikeLast }
-  })
-  useEffect(() => {
-    // The pad’s keys are heard anywhere on the page while tubes are watched.
-    const hear = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event)) return
-      const key = padKey(event.key)
-      if (key) act.current.press(key.slot, key.moment)
-      else if (event.key === 'Backspace') act.current.strikeLast()
-      else return
-      event.preventDefault()
-    }
-    window.addEventListener('keydown', hear)
-    return () => {
-      window.removeEventListener('keydown', hear)
-    }
-  }, [])
+  usePadKeys(press, strikeLast)
   const markOf = (slot: number, moment: Moment) => {
     const made = marks.find(({ entry: { body } }) => body.slot === slot && body.moment === moment)
     return made ? Number(made.temperature.text) : null
