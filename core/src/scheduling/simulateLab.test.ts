@@ -100,6 +100,44 @@ describe('the class’s day', () => {
     // Forty uses, each counted at whole minutes.
     expect(Math.abs(seen - 40 * (queue?.meanWaitMin ?? 0))).toBeLessThan(40)
   })
+  test('an instrument is kept from loading to the last crystal, and cools before the next bench has it', () => {
+    const run = (keeps: boolean) =>
+      simulateLab({
+        tasks: [
+          {
+            id: 'load',
+            durationMin: 2,
+            after: [],
+            needs: { hands: 1, block: 1 },
+            ...(keeps ? { keeps: { thing: 'block', until: 'watch', coolsMin: 9 } } : {}),
+          },
+          { id: 'heat', durationMin: 8, after: [{ task: 'load' }], needs: { block: 1 } },
+          { id: 'watch', durationMin: 20, after: [{ task: 'heat' }], needs: { hands: 1, block: 1 } },
+        ],
+        shared: { block: 1 },
+        benches: 3,
+        hands: 1,
+        arrival: { kind: 'scattered', overMin: 0 },
+        pace: { kind: 'log-normal', spread: 0 },
+        seed: 1,
+        runs: 1,
+      })
+    // One after another: 30 min each, 9 between them.
+    expect(run(true).outByMin).toEqual({ half: 69, nineTenths: 108, all: 108 })
+    // Let go between, all three load before the first is heated: nobody would do that.
+    expect(run(false).outByMin.half).toBeGreaterThan(69)
+  })
+  test('minutes in the lab are counted from when each bench came', () => {
+    const { outByMin, inLabMin } = simulateLab({
+      ...lab,
+      shared: { block: 99, balance: 99 },
+      arrival: { kind: 'staggered', groups: 2, gapMin: 40, overMin: 0 },
+      pace: { kind: 'log-normal', spread: 0 },
+      runs: 1,
+    })
+    expect(outByMin.all - inLabMin.all).toBe(40)
+    expect(inLabMin.half).toBe(inLabMin.all)
+  })
   test('tells how far it is', () => {
     const shares: number[] = []
     simulateLab({ ...lab, runs: 4 }, (share) => shares.push(share))

@@ -26,6 +26,8 @@ export interface LabInput {
 export interface LabSimulation {
   /** By when half, nine tenths and all of the benches are out, mean of the runs, min. */
   readonly outByMin: { readonly half: number; readonly nineTenths: number; readonly all: number }
+  /** How long half, nine tenths and all of the benches are in the lab, each from when it came, min. */
+  readonly inLabMin: { readonly half: number; readonly nineTenths: number; readonly all: number }
   readonly queues: Readonly<
     Record<
       string,
@@ -61,16 +63,22 @@ export function simulateLab(input: LabInput, onProgress?: (share: number) => voi
   requireLab(input)
   const names = Object.keys(input.shared)
   const outs = { half: 0, nineTenths: 0, all: 0 }
+  const ins = { half: 0, nineTenths: 0, all: 0 }
   const waits = new Map(names.map((name) => [name, { sumMin: 0, uses: 0, byMinute: [] as number[] }]))
   let state = input.seed
   for (let run = 0; run < input.runs; run++) {
     const day = oneDay(input, state)
     state = day.state
-    const outMin = [...day.outMin].sort((p, q) => p - q)
-    const by = (share: number) => outMin[Math.max(0, Math.ceil(share * outMin.length) - 1)] ?? 0
-    outs.half += by(0.5) / input.runs
-    outs.nineTenths += by(0.9) / input.runs
-    outs.all += by(1) / input.runs
+    for (const [sums, minutes] of [
+      [outs, day.outMin],
+      [ins, day.inMin],
+    ] as const) {
+      const inOrder = [...minutes].sort((p, q) => p - q)
+      const by = (share: number) => inOrder[Math.max(0, Math.ceil(share * inOrder.length) - 1)] ?? 0
+      sums.half += by(0.5) / input.runs
+      sums.nineTenths += by(0.9) / input.runs
+      sums.all += by(1) / input.runs
+    }
     for (const { name, fromMin, toMin } of day.waits) {
       const queue = waits.get(name)
       if (!queue) continue
@@ -83,6 +91,7 @@ export function simulateLab(input: LabInput, onProgress?: (share: number) => voi
   }
   return {
     outByMin: outs,
+    inLabMin: ins,
     queues: Object.fromEntries(
       [...waits].map(([name, { sumMin, uses, byMinute }]) => [
         name,
@@ -99,12 +108,14 @@ export function simulateLab(input: LabInput, onProgress?: (share: number) => voi
 export function meanOfDays(parts: readonly LabSimulation[]): LabSimulation {
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / parts.length
   const names = Object.keys(parts[0]?.queues ?? {})
+  const meanOf = (which: 'outByMin' | 'inLabMin') => ({
+    half: mean(parts.map((part) => part[which].half)),
+    nineTenths: mean(parts.map((part) => part[which].nineTenths)),
+    all: mean(parts.map((part) => part[which].all)),
+  })
   return {
-    outByMin: {
-      half: mean(parts.map(({ outByMin }) => outByMin.half)),
-      nineTenths: mean(parts.map(({ outByMin }) => outByMin.nineTenths)),
-      all: mean(parts.map(({ outByMin }) => outByMin.all)),
-    },
+    outByMin: meanOf('outByMin'),
+    inLabMin: meanOf('inLabMin'),
     queues: Object.fromEntries(
       names.map((name) => {
         const queues = parts.flatMap(({ queues: of }) => of[name] ?? [])
@@ -125,6 +136,8 @@ export function meanOfDays(parts: readonly LabSimulation[]): LabSimulation {
 
 interface Day {
   readonly outMin: readonly number[]
+  /** From when each bench came. */
+  readonly inMin: readonly number[]
   readonly waits: readonly { readonly name: string; readonly fromMin: number; readonly toMin: number }[]
   readonly state: number
 }
@@ -162,12 +175,15 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
   const needs = tasks.map(({ needs: of }) =>
     names.flatMap((name, thing) => ((of[name] ?? 0) > 0 ? [{ thing, amount: of[name] ?? 0 }] : [])),
   )
+  const givesBack = needs.map((all) => all.map((one) => ({ ...one, coolsMin: 0 })))
+  for (const [first, { keeps }] of tasks.entries()) if (keeps) keepThrough(first, keeps)
   const hold = tasks.map(({ needs: of }) => Math.min(hands, of['hands'] ?? 0))
   const free = Float64Array.from(names, (name) => shared[name] ?? 0)
   const atHand = new Float64Array(benches).fill(hands)
   const endsMin = Array.from({ length: benches }, () => new Array<number | null>(tasks.length).fill(null))
   const left = new Array<number>(benches).fill(tasks.length)
   const outMin = new Array<number>(benches).fill(0)
+  const came = new Array<number>(benches).fill(0)
   const paces = Array.from({ length: benches }, () =>
     pace.kind === 'log-normal' ? Math.exp(pace.spread * normal()) : 1,
   )
@@ -187,9 +203,13 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
     open.add(request)
   }
   const end = (bench: number, task: number, nowMin: number) => {
-    for (const { thing, amount } of needs[task] ?? []) {
-      free[thing] = (free[thing] ?? 0) + amount
-      forThing[thing]?.forEach((request) => open.add(request))
+    for (const { thing, amount, coolsMin } of givesBack[task] ?? []) {
+      const back = () => {
+        free[thing] = (free[thing] ?? 0) + amount
+        forThing[thing]?.forEach((request) => open.add(request))
+      }
+      if (coolsMin > 0) plan(nowMin + coolsMin, back)
+      else back()
     }
     atHand[bench] = (atHand[bench] ?? 0) + (hold[task] ?? 0)
     atBench[bench]?.forEach((request) => open.add(request))
@@ -239,6 +259,7 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
     else if (arrival.kind === 'scattered') cameMin = arrival.overMin * uniform()
     else cameMin = (bench % arrival.groups) * arrival.gapMin + arrival.overMin * uniform()
     const atMin = cameMin
+    came[bench] = atMin
     plan(atMin, () => {
       tasks.forEach((_task, i) => {
         if (before[i]?.length === 0) ask(bench, i, atMin)
@@ -250,7 +271,28 @@ function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed
     // All that happens at one time happens before anybody is served.
     if (nextMin() !== event.atMin) serve(event.atMin)
   }
-  return { outMin, waits, state: state() }
+  return { outMin, inMin: outMin.map((min, bench) => min - (came[bench] ?? 0)), waits, state: state() }
+
+  /** Taken once by the first, given back by the last, and by none between: nobody else comes in before the last crystal. */
+  function keepThrough(
+    first: number,
+    { thing: name, until, coolsMin }: NonNullable<SessionTask['keeps']>,
+  ): void {
+    const [thing, last] = [names.indexOf(name), index.get(until)]
+    const taken = needs[first]?.find((one) => one.thing === thing)
+    if (!taken || last === undefined) return
+    const behind = (task: number): boolean =>
+      task === first || (before[task] ?? []).some(({ task: one }) => one >= first && behind(one))
+    for (let task = first; task <= last; task++) {
+      if (!behind(task)) continue
+      const isOther = (one: { readonly thing: number }) => one.thing !== thing
+      if (task !== first) needs[task] = (needs[task] ?? []).filter(isOther)
+      givesBack[task] = [
+        ...(givesBack[task] ?? []).filter(isOther),
+        ...(task === last ? [{ ...taken, coolsMin }] : []),
+      ]
+    }
+  }
 }
 
 function requireLab({ tasks, shared, benches, hands, runs, arrival, pace }: LabInput): void {

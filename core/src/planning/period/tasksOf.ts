@@ -15,7 +15,7 @@ import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
 import { mixtureTasks, mixtureToMelt } from './mixtureTasks'
 import { type PeriodFacts, periodAt } from './noted'
 import { stepTasks } from './prepTasks'
-import { OPEN, type PeriodTask, rowOfWork } from './task'
+import { coolsMin, OPEN, type PeriodTask, rowOfWork } from './task'
 
 /** Rinsing, wiping, wastes to their bottles, heat and water off, min. */
 const CLEAR_UP_MIN = 10
@@ -175,13 +175,20 @@ export function classTasks(
   const all = prepTasks(context, fresh, prep.opened.body.compound.name)
   const isKept = new Set(all.filter(({ isOptional }) => !isOptional).map(({ id }) => id))
   const kept = all.filter(({ id }) => isKept.has(id))
-  return [...kept, clearUp(context, [kept])].map(({ id, durationMin, after, needs, tags = [] }) => ({
-    id,
-    durationMin,
-    after: after.filter(({ task }) => isKept.has(task)),
-    needs,
-    tags,
-  }))
+  return [...kept, clearUp(context, [kept])].map(({ id, durationMin, after, needs, tags = [], run }) => {
+    const until = run?.does === 'begins' ? id.replace('/load ', '/watch ') : null
+    return {
+      id,
+      durationMin,
+      after: after.filter(({ task }) => isKept.has(task)),
+      needs,
+      tags,
+      // The next bench begins the same run where this one began.
+      ...(run && until !== null
+        ? { keeps: { thing: run.instrument, until, coolsMin: coolsMin(run, run) } }
+        : {}),
+    }
+  })
 }
 
 /** Preps by the name of what they purify; by their title where two are of the same. */

@@ -17,6 +17,8 @@ export interface SessionTask {
   readonly needs: Readonly<Record<string, number>>
   /** Words `never` speaks of: “flame”, “flammable vapour”. */
   readonly tags?: readonly string[]
+  /** What it takes is kept until another task is over, and has to cool for so long before it is anybody’s again. */
+  readonly keeps?: { readonly thing: string; readonly until: string; readonly coolsMin: number }
   /** What it belongs to; changing between preps is avoided where it costs nothing. */
   readonly prep?: string
 }
