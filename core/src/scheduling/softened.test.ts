@@ -99,7 +99,7 @@ describe('a session that no order keeps every wait of', () => {
         }
         const soft = softened(session)
         brokenOnes += soft.broken.length
-        const { starts, overWaited } = replan(soft.session, 0.01)
+        const { starts, overWaited } = replan(soft.session, 0.001)
         const endOf = (id: string) => {
           const lastsMin = tasks.find((one) => one.id === id)?.durationMin ?? 0
           return (
