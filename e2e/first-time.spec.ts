@@ -99,7 +99,15 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   // Another school for this melt alone.
   await page.getByRole('button', { name: 'Plan this melt' }).click()
   await page.getByRole('button', { name: 'Start the simulated programmable block' }).click()
-  await expect.poll(async () => (await own.pass(1)).phase).toBe('preheating')
+  // Until the run has begun there is nothing to pass time on.
+  await expect
+    .poll(() =>
+      own.pass(1).then(
+        ({ phase }) => phase,
+        () => 'not begun',
+      ),
+    )
+    .toBe('preheating')
   await expect(page.getByText('No tube is in yet.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Tubes are in' })).toBeHidden()
   await own.passUntil({ phase: 'holding' })
