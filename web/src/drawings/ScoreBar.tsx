@@ -136,7 +136,7 @@ export function ScoreBar({
       {bar.lines.map((line, i) => (
         <text
           key={line}
-          x={box.x + 4}
+          x={box.x + (axis === 'x' ? bar.textAt : 4)}
           y={
             (axis === 'x' ? box.y + box.height / 2 + 4 : box.y + Math.min(box.height / 2 + 4, 15)) +
             (i - (bar.lines.length - 1) / 2) * 14

@@ -40,6 +40,21 @@ describe('the lanes of the score', () => {
     const { bars } = placeScore(facts([bar('dissolve', 'hands', 45, 90)]), 720, 30, null)
     expect(bars[0]).toMatchObject({ along: 180, length: 180, across: 30, lines: ['dissolve'] })
   })
+  test('no line across the score runs through a label: it stands beside it, or is left out', () => {
+    const at = (nowMin: number, label: string, toMin = 90) => {
+      const nowFacts = { ...facts([bar('one', 'hands', 45, toMin, label)]), nowMs: nowMin * MINUTE }
+      return placeScore(nowFacts, 720, 0, null).bars[0]
+    }
+    // 4 px a minute: the bar is 180 px long, and now stands 20 px into it.
+    expect(at(50, 'dissolve')).toMatchObject({ lines: ['dissolve'], textAt: 24 })
+    expect(at(85, 'dissolve')).toMatchObject({ lines: ['dissolve'], textAt: 4 })
+    expect(at(50, 'dissolve', 56)).toMatchObject({ lines: [] })
+    const upright = (nowMin: number) =>
+      placeScore({ ...facts([bar('one', 'hands', 45, 90, 'melt')]), nowMs: nowMin * MINUTE }, 720, 0, 320)
+        .bars[0]
+    expect(upright(47)?.lines).toEqual([])
+    expect(upright(80)?.lines).toEqual(['melt'])
+  })
   test('bars that go on at once stand beside each other, and the lane is as thick as they are', () => {
     const { bars, lanes } = placeScore(
       facts([bar('one', 'alone', 0, 30), bar('two', 'alone', 10, 40), bar('three', 'alone', 30, 50)]),

@@ -57,6 +57,8 @@ export interface PlacedBar extends ScoreBar {
   readonly tone: Tone
   /** The label in lines, as far as it fits; empty where it does not. */
   readonly lines: readonly string[]
+  /** Where the label begins along a bar that lies, px from its start: beside what is drawn across it. */
+  readonly textAt: number
 }
 export interface PlacedLane {
   readonly id: string
@@ -111,6 +113,10 @@ export function placeScore(
   const span = Math.max(1, facts.toMs - facts.fromMs)
   const along = (ms: number) =>
     (lengthPx * (Math.min(Math.max(ms, facts.fromMs), facts.toMs) - facts.fromMs)) / span
+  /** Now, when it is over and when the room closes are drawn across the bars. */
+  const drawnAcross = [facts.nowMs, facts.outMs, facts.endMs].flatMap((ms) =>
+    ms === null ? [] : [along(ms)],
+  )
   const ofLane = (id: string) => facts.bars.filter(({ lane }) => lane === id)
   const rows = facts.lanes.map(({ id }) => rowsOf(ofLane(id)))
   const counts = rows.map((one) => Math.max(1, ...[...one.values()].map((row) => row + 1)))
@@ -131,6 +137,11 @@ export function placeScore(
     for (const bar of ofLane(lane.id)) {
       const from = along(bar.fromMs)
       const length = Math.max(LENGTH_LEAST, along(bar.toMs) - from)
+      const label = wide === null ? besideLines(bar, from, length, one, drawnAcross) : null
+      const upright = fitted(bar.label, bar.whose?.letter ?? '', one, length)
+      const isCrossed = drawnAcross.some(
+        (line) => line > from && line < from + Math.min(length, UPRIGHT_TEXT_PX),
+      )
       bars.push({
         ...bar,
         along: from,
@@ -138,17 +149,38 @@ export function placeScore(
         across: at + (rows[i]?.get(bar) ?? 0) * (one + (wide === null ? GAP : 1)),
         thick: one,
         tone: lane.tone,
-        lines: fitted(
-          bar.label,
-          bar.whose?.letter ?? '',
-          wide === null ? length : one,
-          wide === null ? one : length,
-        ),
+        lines: label?.lines ?? (isCrossed ? [] : upright),
+        textAt: label?.textAt ?? TEXT_AT_PX,
       })
     }
     at += thick + gap
   })
   return { lanes, bars, end: at - gap, along }
+}
+
+/** A label begins so far into its bar, px. */
+const TEXT_AT_PX = 4
+/** The label of an upright bar stands in its first so many px. */
+const UPRIGHT_TEXT_PX = 30
+
+/** The label of a bar that lies, in the widest part of it that no line is drawn across. */
+function besideLines(
+  { label, whose }: ScoreBar,
+  from: number,
+  length: number,
+  heightPx: number,
+  across: readonly number[],
+): { readonly lines: readonly string[]; readonly textAt: number } {
+  const cuts = [from, ...across.filter((at) => at > from && at < from + length), from + length].sort(
+    (p, q) => p - q,
+  )
+  const parts = cuts.slice(1).map((to, i) => ({ at: cuts[i] ?? from, room: to - (cuts[i] ?? from) }))
+  const [widest] = [...parts].sort((p, q) => q.room - p.room)
+  if (!widest) return { lines: [], textAt: TEXT_AT_PX }
+  return {
+    lines: fitted(label, whose?.letter ?? '', widest.room, heightPx),
+    textAt: widest.at - from + TEXT_AT_PX,
+  }
 }
 
 /** The lane of the hands is drawn wider on an upright score: its bars carry their words. */
