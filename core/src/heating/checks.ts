@@ -1,3 +1,4 @@
+import { coolsForMin } from './cooling'
 import type { MeltWindow } from './heatingPlan'
 import type { Instrument } from '../wire'
 
@@ -109,7 +110,7 @@ export function uncheckedOf(checks: readonly Check[], made: ReadonlySet<string>)
 function coolingMin(character: Instrument['character'], fromC: number, toC: number): number {
   const { ambientC, coolTimeConstantMin } = character
   const to = Math.max(toC, ambientC + 1)
-  return Math.max(1, Math.ceil(coolTimeConstantMin * Math.log((fromC - ambientC) / (to - ambientC))))
+  return Math.max(1, Math.ceil(coolsForMin({ ambientC, timeConstantMin: coolTimeConstantMin }, fromC, to)))
 }
 
 /** Setting up the oil-filled side-arm tube, one thing at a time, the oil first. */

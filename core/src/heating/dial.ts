@@ -1,3 +1,4 @@
+import { coolsForMin } from './cooling'
 import { ImpossibleInput, requireNumber, requireTemperature } from '../problems'
 
 export interface BlockModel {
@@ -105,7 +106,7 @@ export function coolDownMin(
   if (!(speedUp > 0)) throw new ImpossibleInput('bad-duration', 'Cooling cannot be sped up by zero or less.')
   if (fromC <= toC) return 0
   if (toC <= model.ambientC) return null
-  return (model.timeConstantMin / speedUp) * Math.log((fromC - model.ambientC) / (toC - model.ambientC))
+  return coolsForMin(model, fromC, toC) / speedUp
 }
 
 /**

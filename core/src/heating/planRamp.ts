@@ -1,3 +1,4 @@
+import { coolsForMin } from './cooling'
 import type { Conventions } from '../conventions/conventions'
 import { ImpossibleInput, requireTemperature } from '../problems'
 import { ROOM_BELOW_FIRST_LIQUID_C } from './room'
@@ -154,7 +155,7 @@ function segmentsOf(
 }
 
 function coolingMin({ ambientC, blockC, coolTimeConstantMin }: RampApparatus, toC: number): number {
-  return coolTimeConstantMin * Math.log((blockC - ambientC) / (toC - ambientC))
+  return coolsForMin({ ambientC, timeConstantMin: coolTimeConstantMin }, blockC, toC)
 }
 
 function requireInput({ apparatus, expectedLowC, expectedHighC, firstLiquidFromC }: RampInput): void {

@@ -1,3 +1,5 @@
+import { coolsForMin } from '../heating/cooling'
+
 export interface TubeRunInput {
   readonly apparatus: {
     readonly slots: number
@@ -70,7 +72,8 @@ function reach(
 ): { minutes: number; phase: 'heat' | 'cool' } {
   const { ambientC, fastCPerMin, coolTimeConstantMin } = apparatus
   if (blockC <= toC) return { minutes: (toC - blockC) / fastCPerMin, phase: 'heat' }
-  return { minutes: coolTimeConstantMin * Math.log((blockC - ambientC) / (toC - ambientC)), phase: 'cool' }
+  const minutes = coolsForMin({ ambientC, timeConstantMin: coolTimeConstantMin }, blockC, toC)
+  return { minutes, phase: 'cool' }
 }
 
 export function union(windows: readonly Window[]): Window[] {

@@ -103,6 +103,7 @@ describe('the class’s day', () => {
   test('an instrument is kept from loading to the last crystal, and cools before the next bench has it', () => {
     const run = (keeps: boolean) =>
       simulateLab({
+        ...lab,
         tasks: [
           {
             id: 'load',
@@ -116,10 +117,8 @@ describe('the class’s day', () => {
         ],
         shared: { block: 1 },
         benches: 3,
-        hands: 1,
         arrival: { kind: 'scattered', overMin: 0 },
         pace: { kind: 'log-normal', spread: 0 },
-        seed: 1,
         runs: 1,
       })
     // One after another: 30 min each, 9 between them.

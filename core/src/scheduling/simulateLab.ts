@@ -1,5 +1,6 @@
 import { randomSource } from '../math/random'
 import { ImpossibleInput } from '../problems'
+import { eventsInTime } from './eventsInTime'
 import { compile, type SessionTask } from './session/compiled'
 
 /** How benches come in: scattered over some minutes, or one after another at random with a mean gap. */
@@ -140,29 +141,6 @@ interface Day {
   readonly inMin: readonly number[]
   readonly waits: readonly { readonly name: string; readonly fromMin: number; readonly toMin: number }[]
   readonly state: number
-}
-
-interface Event {
-  readonly atMin: number
-  readonly happen: () => void
-}
-/** What is still to happen, the soonest next; of two at one time the one planned first. */
-function eventsInTime() {
-  // The latest first, so that the next is taken from the end.
-  const events: Event[] = []
-  return {
-    plan(atMin: number, happen: () => void) {
-      let [low, high] = [0, events.length]
-      while (low < high) {
-        const middle = (low + high) >> 1
-        if ((events[middle]?.atMin ?? 0) > atMin) low = middle + 1
-        else high = middle
-      }
-      events.splice(low, 0, { atMin, happen })
-    },
-    next: () => events.pop(),
-    nextMin: () => events[events.length - 1]?.atMin,
-  }
 }
 
 function oneDay({ tasks, shared, benches, hands, arrival, pace }: LabInput, seed: number): Day {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { anyOrder, planBenchSession, replan } from './planBenchSession'
+import { planBenchSession, replan } from './planBenchSession'
+import { attempt } from '../problems'
 import { roomOf } from './roomOf'
 import { loosened, softened } from './softened'
 import type { BenchSession, Happened } from './session/compiled'
@@ -113,7 +114,8 @@ describe('a session that no order keeps every wait of', () => {
             const byMin = soft.broken.find((one) => one.task === id && one.after === before)?.byMin ?? 0
             expect((starts[id] ?? 0) - endOf(before)).toBeLessThanOrEqual(waitMaxMin + byMin)
           }
-        if (anyOrder(session) !== null) expect(soft.broken).toEqual([])
+        // Looked for in earnest: no wait is let go that some order keeps.
+        if (attempt(() => replan(session)).ok) expect(soft.broken).toEqual([])
       }),
       { numRuns: 150 },
     )

@@ -26,9 +26,13 @@ export function softened(session: Session): {
   readonly session: Session
   readonly broken: readonly BrokenWait[]
 } {
-  const waits = waitsOf(session)
-  const findWith = (let_: Extra) => {
-    const starts = anyOrder(longer(session, let_))
+  const { done, nowMin } = session
+  // One that is over already binds no more: nothing is gained by letting it go.
+  const waits = waitsOf(session).filter(
+    ({ after, waitMaxMin }) => (done[after] ?? Infinity) + waitMaxMin >= nowMin,
+  )
+  const findWith = (extra: Extra) => {
+    const starts = anyOrder(longer(session, extra))
     return starts ? brokenIn(waits, session, starts) : null
   }
   const none: Extra = new Map()
@@ -102,16 +106,26 @@ interface Broken extends Wait {
 }
 const byHarm = (p: Broken, q: Broken) => q.harm - p.harm || q.byMin - p.byMin
 
-/** Waits that still bind: their task has not begun, and they are not over already. */
-function waitsOf(session: Session): readonly Wait[] {
-  const { tasks, started, done, nowMin } = session
+/**
+ * Every wait at most that a plan does not keep, those that were over before it was made too.
+ *
+ * @param starts of the plan, min by task
+ */
+export function brokenWaits(
+  session: Session,
+  starts: Readonly<Record<string, number>>,
+): readonly BrokenWait[] {
+  const broken = brokenIn(waitsOf(session), session, starts)
+  return broken.map(({ task, after, byMin }) => ({ task, after, byMin }))
+}
+
+/** Waits of what has not begun. */
+function waitsOf({ tasks, started, done }: Session): readonly Wait[] {
   return tasks.flatMap(({ id, after }) =>
     started[id] !== undefined || done[id] !== undefined
       ? []
       : after.flatMap(({ task, waitMaxMin, harm = USUAL_HARM }) => {
-          const endMin = done[task]
-          const isOver = endMin !== undefined && waitMaxMin !== undefined && endMin + waitMaxMin < nowMin
-          return waitMaxMin === undefined || isOver
+          return waitMaxMin === undefined
             ? []
             : [{ key: keyOf(id, task), task: id, after: task, waitMaxMin, harm }]
         }),

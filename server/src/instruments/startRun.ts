@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto'
 import {
   advance,
-  type BlockCharacter,
   type BlockReading,
   type BlockState,
   type Bodies,
@@ -9,7 +8,6 @@ import {
   createTube,
   type Entry,
   fold,
-  holdsUnknown,
   type Instrument,
   type Kind,
   type MeltId,
@@ -17,17 +15,16 @@ import {
   type NotebookId,
   type RawEntry,
   type RunId,
-  type SealedContents,
   simulatedTube,
   type Simulation,
   type TubeState,
   upcast,
-  type View,
 } from '@ivory-crystal/core'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import { queue } from '../queue'
 import type { LedgerStore } from '../ledger/store'
+import { heatedAsPlanned, simulatedTubes } from './simulated'
 import { atRest, dueS, mustSlowDown, type Run, RUN_MOST_S, type SealedIn, type Stand, stateOf } from './run'
 
 export async function describeRun(
@@ -67,39 +64,6 @@ export async function describeRun(
     recorded: !instrument.simulated || instrument.character.readBy === 'probe',
   }
   return { body, planned: planned.body }
-}
-
-/** A block that can go up faster than its plan has it is set to the plan’s rate. */
-function heatedAsPlanned(character: BlockCharacter, { heating, conventions }: MeltPlanned): BlockCharacter {
-  if (heating.by !== 'ramp') return character
-  const planned = heating.plan.segments.find(({ kind }) => kind === 'preheat')?.rateCPerMin
-  const mostCPerMin = planned ?? conventions.approachRateMaxCPerMin
-  return { ...character, heatCPerMin: Math.min(character.heatCPerMin, mostCPerMin) }
-}
-
-/** What each tube holds; an unknown's contents stay out of the ledger, where anyone could read them. */
-function simulatedTubes(
-  view: View,
-  planned: MeltPlanned,
-  seed: number,
-  sealed: SealedContents,
-): Simulation['tubes'] {
-  return planned.tubes.map(({ slot, sample, fillMm, grain, label }) => {
-    // Whether anything sealed went into it is seen by asking: no way of naming samples gets round it.
-    let isSealed = false
-    const held = simulatedTube(view, sample, seed, (asked) => {
-      const contents = sealed(asked)
-      isSealed ||= contents !== null
-      return contents
-    })
-    if (!held)
-      throw new HttpProblem(
-        409,
-        'Nothing to simulate',
-        `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing. Seal its answer under Unknowns.`,
-      )
-    return { slot, sample: isSealed || holdsUnknown(view, sample) ? null : held, packing: { fillMm, grain } }
-  })
 }
 
 /** Each run of a melt has an id of its own, made from the melt's and its number. */

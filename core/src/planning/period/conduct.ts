@@ -3,7 +3,7 @@ import { attempt } from '../../problems'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
 import { anyOrder, replan, type SessionPlan } from '../../scheduling/planBenchSession'
 import { roomOf } from '../../scheduling/roomOf'
-import { type BrokenWait, softened } from '../../scheduling/softened'
+import { type BrokenWait, brokenWaits, softened } from '../../scheduling/softened'
 import type { BenchSession, Happened } from '../../scheduling/session/compiled'
 import { uncapital } from '../../words'
 import { isTask, type PeriodTerms, sessionOf } from './session'
@@ -19,11 +19,9 @@ export interface Conduct extends SessionPlan {
   readonly deadlineMin: number
   /** How much later each open task may begin without the end moving, in this order. */
   readonly room: Readonly<Record<string, number>>
-  /** Have waited longer than they should. */
-  readonly overWaited: readonly string[]
   /** Not in this period. */
   readonly aside: readonly string[]
-  /** Waits that no order keeps any more, and by how much this one does not. */
+  /** Waits at most that are not kept, by how much: no order keeps them any more, or they were over before. */
   readonly broken: readonly BrokenWait[]
   /** No order keeps what runs away from a declared flame: planned as if there were none, and to be said. */
   readonly isAgainstFlame: boolean
@@ -65,14 +63,13 @@ export function conduct(
   const hasFlame = terms.busy.some(({ what }) => what === 'flame')
   const kept = keeping(asked.session)
   const flameless = kept === null && hasFlame ? keeping(withoutFlames(asked.session)) : null
-  const let_ = kept ?? flameless
   // Where no order keeps every wait, the fewest and least harmful are let go.
-  const { session, broken } = let_ ? { session: let_, broken: [] } : softened(asked.session)
+  const session = kept ?? flameless ?? softened(asked.session).session
   const { plan, changed } = planned(session, tasks, before, effort)
   return {
     ...plan,
     isAgainstFlame: flameless !== null,
-    broken,
+    broken: brokenWaits(asked.session, plan.starts),
     starts: Object.fromEntries(Object.entries(plan.starts).filter(([id]) => isTask(id))),
     criticalPath: plan.criticalPath.filter(isTask),
     deadlineMin,
@@ -88,14 +85,12 @@ function withoutFlames(session: Session): Session {
   return { ...session, busy: session.busy?.filter(({ resource }) => resource !== 'flame') ?? [] }
 }
 
-type Plan = SessionPlan & { readonly overWaited: readonly string[] }
-
 function planned(
-  session: BenchSession & Happened,
+  session: Session,
   tasks: readonly PeriodTask[],
   before: PlanBefore | null,
   effort: number,
-): { readonly plan: Plan; readonly changed: string | null } {
+): { readonly plan: SessionPlan; readonly changed: string | null } {
   const isNew = before === null || !session.tasks.some(({ id }) => before.starts[id] !== undefined)
   if (isNew) return { plan: replan(session, effort), changed: null }
   const tried = attempt(() => replan(inOrder(session, before), KEPT_EFFORT))
@@ -109,7 +104,7 @@ function planned(
 }
 
 /** The same session with its open hands' work in the order of the plan so far. */
-function inOrder(session: BenchSession & Happened, before: PlanBefore): BenchSession & Happened {
+function inOrder(session: Session, before: PlanBefore): Session {
   const open = session.tasks
     .filter(({ id, needs }) => (needs['hands'] ?? 0) > 0 && !isUnderWay(session, id))
     .flatMap((task) => {
@@ -143,7 +138,7 @@ function isUnderWay({ started, done }: Happened, id: string): boolean {
   return started[id] !== undefined || done[id] !== undefined
 }
 
-function isAsPlanned(session: BenchSession & Happened, plan: Plan, before: PlanBefore): boolean {
+function isAsPlanned(session: Session, plan: SessionPlan, before: PlanBefore): boolean {
   return session.tasks.every(({ id }) => {
     if (!isTask(id)) return true
     const was = before.starts[id]
@@ -154,8 +149,8 @@ function isAsPlanned(session: BenchSession & Happened, plan: Plan, before: PlanB
 /** The order stayed, and the end moved: by how much, and for whom everything waits. */
 function slipOf(
   tasks: readonly PeriodTask[],
-  session: BenchSession & Happened,
-  plan: Plan,
+  session: Session,
+  plan: SessionPlan,
   before: PlanBefore,
 ): string | null {
   const byMin = plan.makespanMin - before.makespanMin
@@ -175,8 +170,8 @@ function slipOf(
 /** Another order is taken: what comes forward, and what it gains. */
 function turnOf(
   tasks: readonly PeriodTask[],
-  session: BenchSession & Happened,
-  plan: Plan,
+  session: Session,
+  plan: SessionPlan,
   before: PlanBefore,
   gainedMin: number | null,
 ): string | null {

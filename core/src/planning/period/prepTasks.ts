@@ -52,7 +52,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
         ...(isLeftAsItIs ? stop : {}),
         waitsFor: first.waitsFor ?? 'all before',
         withinMin: first.withinMin,
-        harm: HARM.hotOrCold,
+        harm: station === 'collect' ? HARM.cold : HARM.hot,
         state: hands,
       })
     }

@@ -1,4 +1,5 @@
 import type { EpochMs, SubjectId } from '../../ids'
+import { type Cooling, coolsForMin } from '../../heating/cooling'
 import type { SessionTask } from '../../scheduling/session/compiled'
 import type { WaitsFor } from '../../procedures/takes'
 
@@ -65,7 +66,7 @@ export interface Run {
   readonly startC: number | null
   readonly endC: number | null
   /** How it cools; null where that is not known. */
-  readonly cools: { readonly ambientC: number; readonly timeConstantMin: number } | null
+  readonly cools: Cooling | null
 }
 
 /** Words for what may not go on at the same time. */
@@ -121,10 +122,10 @@ type Given = Pick<PeriodTask, 'words' | 'label' | 'planMin' | 'place' | 'state'>
 
 /**
  * What it spoils to be left longer than it should: the least is let go first where no order keeps every wait. What goes
- * on by itself only begins later; hot solvent is topped up and crystals keep in ice; a plate runs on past its edge; what
- * melts with no eye on it has no range.
+ * on by itself only begins later; crystals keep in ice; hot solvent boils away; a plate runs on past its edge; what melts
+ * with no eye on it has no range.
  */
-export const HARM = { ofItself: 1, hotOrCold: 2, plate: 3, melt: 4 } as const
+export const HARM = { ofItself: 1, cold: 2, hot: 3, plate: 4, melt: 5 } as const
 
 /** A row of work that is done in order: each task waits for those before it, as it says. */
 export function rowOfWork(of: SubjectId | null, title: string) {
@@ -222,8 +223,6 @@ const NEAR_ROOM_C = 5
 /** How long an instrument cools from where one run on it ends to where the next begins, whole min. */
 export function coolsMin(before: Pick<Run, 'endC' | 'cools'>, after: Pick<Run, 'startC'>): number {
   if (!before.cools || before.endC === null || after.startC === null) return COOLS_AS_A_RULE_MIN
-  const { ambientC, timeConstantMin } = before.cools
-  const toC = Math.max(after.startC, ambientC + NEAR_ROOM_C)
-  if (before.endC <= toC) return 0
-  return Math.ceil(timeConstantMin * Math.log((before.endC - ambientC) / (toC - ambientC)))
+  const toC = Math.max(after.startC, before.cools.ambientC + NEAR_ROOM_C)
+  return Math.ceil(coolsForMin(before.cools, before.endC, toC))
 }

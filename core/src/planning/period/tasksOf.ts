@@ -14,6 +14,7 @@ import { type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
 import { mixtureTasks, mixtureToMelt } from './mixtureTasks'
 import { type PeriodFacts, periodAt } from './noted'
+import { oneByOne } from './oneByOne'
 import { stepTasks } from './prepTasks'
 import { coolsMin, OPEN, type PeriodTask, rowOfWork } from './task'
 
@@ -74,29 +75,6 @@ export function tasksOf(
   const tasks = rows.flatMap((row) => (chosen.has(row.of) ? row.tasks() : leftOut(row)))
   const kept = rows.filter(({ of }) => chosen.has(of)).map(({ of }) => tasks.filter((task) => task.of === of))
   return tasks.length === 0 ? [] : oneByOne([...tasks, clearUp(context, kept)], period)
-}
-
-/**
- * One pair of hands does one thing after another: where nobody noted when something was begun, it was not before the
- * hands left the last.
- */
-function oneByOne(tasks: readonly PeriodTask[], period: PeriodFacts | null): readonly PeriodTask[] {
-  if (period?.opened.body.hands !== 1) return tasks
-  const began = new Map<string, EpochMs>()
-  let lastMs = -Infinity
-  const done = tasks.flatMap(({ id, isAlone, state }) =>
-    state.is === 'done' && !isAlone ? [{ id, fromMs: state.fromMs, toMs: state.toMs }] : [],
-  )
-  for (const { id, fromMs, toMs } of done.sort((p, q) => p.toMs - q.toMs)) {
-    if (fromMs < lastMs && lastMs < toMs && !period.begun.has(id)) began.set(id, lastMs)
-    lastMs = Math.max(lastMs, toMs)
-  }
-  return tasks.map((task) => {
-    const fromMs = began.get(task.id)
-    return fromMs === undefined || task.state.is !== 'done'
-      ? task
-      : { ...task, state: { ...task.state, fromMs } }
-  })
 }
 
 /** A prep or an unknown that is open. */

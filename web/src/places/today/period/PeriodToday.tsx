@@ -150,6 +150,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
                   {text}
                 </p>
               ))
+            ) : problem ? (
+              <p className="mb-0">How late anything may begin is not known: it was not worked out in time.</p>
             ) : (
               <p className="quiet mb-0" aria-busy>
                 working out …
@@ -267,7 +269,7 @@ function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: Pe
           : spareMin === 0
             ? 'nothing to spare'
             : `${-spareMin} min too late`}
-        {plan.proven ? '' : `; no order can be over before ${at(plan.lowerBoundMin)}`}
+        {plan.proven ? '' : `; no plan can end before ${at(plan.lowerBoundMin)}`}
       </span>
     </div>
   )

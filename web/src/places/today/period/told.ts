@@ -103,8 +103,9 @@ const harmOf = (task: PeriodTask | undefined, after: string) =>
 /** By how much it spoils, as the tasks have it. */
 const WHAT_IT_DOES: Readonly<Record<number, string>> = {
   [HARM.ofItself]: 'It only begins later.',
-  [HARM.hotOrCold]:
-    'Hot solvent boils away: cover it, take it off the heat if it gets low, and top it up. Crystals keep in ice, covered.',
+  [HARM.cold]: 'The crystals keep in the ice, loosely covered, as long as there is ice.',
+  [HARM.hot]:
+    'The solvent that is kept hot boils away: keep it loosely covered and never let it boil dry; heat more before you begin.',
   [HARM.plate]: 'Take the plate out in time all the same: past its edge it tells nothing.',
   [HARM.melt]: 'With no eye on them the tubes may be missed: then pack new ones, and heat again.',
 }

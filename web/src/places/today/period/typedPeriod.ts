@@ -11,8 +11,7 @@ import { clock as pageClock } from '../../../app/clock'
 import { clock, day } from '../../../format/format'
 import { minutesOf, momentAfter, momentAt } from '../../../format/timeOfDay'
 import { useNotebook } from '../../../ledger/notebook'
-import { planner } from '../../../workers/compute'
-import { inTime } from './inTime'
+import { askPlanner } from './askPlanner'
 
 const HOUR_MS = 3_600_000
 /** So much of the usual work gives a fair plan at once. */
@@ -96,9 +95,8 @@ export async function plannedNow(terms: PeriodOpened): Promise<PeriodOpened['pla
   const nowMs = pageClock.now()
   const tasks = tasksOf(view, shelf, houseRulesOf(view, shelf.houseRules), nowMs, null)
   if (tasks.length === 0) return []
-  const heavy = await planner()
   // What is kept is read beside how it went: a fair plan at once does for that.
-  const plan = await inTime(() =>
+  const plan = await askPlanner((heavy) =>
     heavy.planPeriod({ tasks, terms, putOff: new Map(), nowMs }, null, QUICK_EFFORT),
   )
   if (!plan.ok) return []

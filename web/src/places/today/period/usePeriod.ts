@@ -14,9 +14,7 @@ import { remember, remembered } from '../../../app/memory'
 import { useNow } from '../../../app/now'
 import { useNotebook } from '../../../ledger/notebook'
 import { useHouseRules } from '../../../parts/useHouseRules'
-import { planner } from '../../../workers/compute'
-import { failed } from '../../../workers/useComputed'
-import { inTime } from './inTime'
+import { askPlanner } from './askPlanner'
 import { QUICK_EFFORT } from './typedPeriod'
 
 /** The tasks are told anew this often, ms: what was running may be over. */
@@ -121,22 +119,17 @@ async function plan(
 ): Promise<void> {
   const { opened, putOff, id } = period
   const asked = { tasks, terms: opened.body, putOff, nowMs }
-  const heavy = await planner().catch((error: unknown) => failed(error))
-  if ('ok' in heavy) {
-    tell({ period: id, plan: null, late: null, problem: heavy.ok ? null : heavy.problem, changed: null })
-    return
-  }
   const before = planBefore(period)
   let first: Conduct | null = null
   if (before === null) {
     // A plan to begin with; the better one follows.
-    const quick = await inTime(() => heavy.planPeriod(asked, null, QUICK_EFFORT))
+    const quick = await askPlanner((heavy) => heavy.planPeriod(asked, null, QUICK_EFFORT))
     const isWanted =
       !quick.ok || tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })
     if (!isWanted) return
     first = quick.ok ? quick.value : null
   }
-  const planned = await inTime(() => heavy.planPeriod(asked, before, effortFor(tasks)))
+  const planned = await askPlanner((heavy) => heavy.planPeriod(asked, before, effortFor(tasks)))
   if (!planned.ok) {
     tell({ period: id, plan: first, late: null, problem: planned.problem, changed: null })
     return
@@ -147,17 +140,19 @@ async function plan(
   keepPlan(period, value)
   const happened = whatHappened(period, tasks)
   const held = said?.happened === happened && value.makespanMin <= value.deadlineMin ? said.late : null
-  const late = held ?? (await lateOf(() => heavy.whenLate(asked, value)))
-  said = { happened, late }
-  tell({ period: id, plan: value, late, problem: null, changed: null })
+  const late: Result<IfLate> = held
+    ? { ok: true, value: held }
+    : await askPlanner((heavy) => heavy.whenLate(asked, value))
+  if (late.ok) said = { happened, late: late.value }
+  tell({
+    period: id,
+    plan: value,
+    late: late.ok ? late.value : null,
+    problem: late.ok ? null : late.problem,
+    changed: null,
+  })
 }
 
-async function lateOf(ask: () => Promise<Result<IfLate>>): Promise<IfLate> {
-  const late = await inTime(ask)
-  return late.ok ? late.value : NOTHING_TOLD
-}
-
-const NOTHING_TOLD: IfLate = { lastStarts: [], leave: [] }
 /** A last moment that was said holds until something happens: time alone does not move it. */
 let said: { readonly happened: string; readonly late: IfLate } | null = null
 

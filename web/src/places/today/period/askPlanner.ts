@@ -1,0 +1,29 @@
+import type { Result } from '@ivory-crystal/core'
+import { planner } from '../../../workers/compute'
+import { failed } from '../../../workers/useComputed'
+
+/** A planner that has not answered by then is ended, ms. */
+const ANSWERS_WITHIN_MS = 5000
+
+type Planner = Awaited<ReturnType<typeof planner>>
+
+/** Asks the planner, who is fetched first; one that does not answer in time is ended, and the next question starts anew. */
+export async function askPlanner<T>(
+  ask: (remote: Planner) => Result<T> | Promise<Result<T>>,
+): Promise<Result<T>> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  try {
+    const remote = await planner()
+    const silent = new Promise<Result<T>>((resolve) => {
+      timer = setTimeout(() => {
+        planner.end()
+        resolve(failed(new Error('The planner did not answer within 5 s and was ended.')))
+      }, ANSWERS_WITHIN_MS)
+    })
+    return await Promise.race([ask(remote), silent])
+  } catch (error) {
+    return failed(error)
+  } finally {
+    clearTimeout(timer)
+  }
+}
