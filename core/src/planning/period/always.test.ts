@@ -154,3 +154,30 @@ test('what only lies there is not begun: a weighed crude, a packed tube, crystal
     )
   expect(isOpen(melted)(K14)).toBe(false)
 })
+
+test('tubes that are in are watched when it is time, though another bench said that it had the block', () => {
+  const nowMs = golden.nowMs
+  const K14 = '0a5a1c7e-0000-4000-8000-000000000140'
+  const at = (min: number) => nowMs + min * MINUTE_MS
+  const loading: Readonly<Record<string, PeriodTask['state']>> = {
+    [`${K14}/pack to scout`]: { is: 'done', fromMs: at(-8), toMs: at(-4) },
+    [`${K14}/load to scout`]: { is: 'running', fromMs: at(-1), untilMs: at(1) },
+  }
+  const bench3 = { what: 'programmable-block', who: 'bench 3', fromAtMs: at(-30), toAtMs: at(25) }
+  const own = { ...terms(at(200), at(-30)), busy: [bench3] } as Bodies['period opened']
+  const planned = (states: Readonly<Record<string, PeriodTask['state']>>) => {
+    const tasks = tasksAt(golden.entries, nowMs).map((task) => ({
+      ...task,
+      state: states[task.id] ?? task.state,
+    }))
+    return conduct(tasks, own, NONE, nowMs, null, LITTLE)
+  }
+  const { starts, broken } = planned(loading)
+  expect(starts[`${K14}/watch to scout`]).toBe(31)
+  expect(broken).toEqual([])
+  // Before anything of ours is in it, it is theirs; and the eye is at the lens from the start of a quick run.
+  const waits = planned({}).starts
+  const load = waits[`${K14}/load to scout`]
+  expect(load).toBeGreaterThanOrEqual(55)
+  expect(waits[`${K14}/watch to scout`]).toBe(Number(load) + 2)
+})

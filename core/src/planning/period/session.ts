@@ -99,7 +99,7 @@ export function sessionOf(
       capacity: capacityOf(tasks, terms.hands),
       never: neverOf(terms.hands),
       gaps,
-      busy: busyOf(terms, minOf, tasks),
+      busy: busyOf(terms, minOf, nowMin, tasks),
       nowMin,
       started: Object.fromEntries(began),
       done: Object.fromEntries(past.map(({ id }) => [id, minOf(done.get(id) ?? nowMs)])),
@@ -193,12 +193,18 @@ function capacityOf(tasks: readonly PeriodTask[], hands: number): Record<string,
 function busyOf(
   { busy }: PeriodTerms,
   minOf: (ms: EpochMs) => number,
+  nowMin: number,
   tasks: readonly PeriodTask[],
 ): readonly Busy[] {
   const used = new Set(tasks.flatMap(({ needs }) => Object.keys(needs)))
+  // Tubes that are in are not taken out because somebody else had it: that is settled between people.
+  const inUse = new Set(
+    tasks.flatMap(({ state, needs }) => (state.is === 'running' ? Object.keys(needs) : [])),
+  )
   return busy.flatMap(({ what, fromAtMs, toAtMs }) => {
     const [fromMin, toMin] = [Math.max(0, minOf(fromAtMs)), minOf(toAtMs)]
     if (toMin <= fromMin || (what !== 'flame' && !used.has(what))) return []
+    if (!(what in BENCH_HAS) && inUse.has(what) && fromMin <= nowMin) return []
     const amount = what === 'hot plate' ? BENCH_HAS['hot plate'] : 1
     return [{ resource: what, fromMin, toMin, amount, ...(what === 'flame' ? { tags: [TAGS.flame] } : {}) }]
   })

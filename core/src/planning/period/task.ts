@@ -154,7 +154,7 @@ export function rowOfWork(of: SubjectId | null, title: string) {
       // What goes on by itself begins as soon as the hands leave it; what it leads to may not be left too long.
       ...(isAlone
         ? { waitMaxMin: 0, harm: HARM.ofItself }
-        : withinMin !== undefined && alone.has(task)
+        : withinMin !== undefined && (alone.has(task) || follows !== undefined)
           ? { waitMaxMin: withinMin, ...(harm === undefined ? {} : { harm }) }
           : {}),
     }))

@@ -94,7 +94,7 @@ export function shared(
 /** A wait that no order keeps any more: by how long, and what that does. */
 export function brokenWait(tasks: readonly PeriodTask[], { task, after, byMin }: BrokenWait): string {
   const [late, before] = [task, after].map((id) => tasks.find((one) => one.id === id))
-  const how = `“${late?.words ?? ''}” comes ${byMin} min later than it should after “${uncapital(before?.words ?? '')}”.`
+  const how = `“${late?.words ?? ''}” is planned ${byMin} min too late after “${uncapital(before?.words ?? '')}”.`
   return `${how} ${WHAT_IT_DOES[harmOf(late, after)] ?? ''}`.trim()
 }
 
