@@ -4,6 +4,7 @@ import { criticalPathOf, prepChanges } from './session/told'
 import { firstOrder } from './session/firstOrders'
 import { improve } from './session/improve'
 import { tailsOf } from './session/lags'
+import { regroup } from './session/regroup'
 import { canEndBy, type Found, provenLeast, search } from './session/search'
 
 /** What a plan of a session is: when each task begins, min from the start of the session. */
@@ -16,6 +17,8 @@ export interface SessionPlan {
   readonly proven: boolean
   /** What everything waits for, in order. */
   readonly criticalPath: readonly string[]
+  /** How often the hands go from one prep to another. */
+  readonly changesOfPrep: number
 }
 export interface Replan extends SessionPlan {
   /** Tasks that have waited longer than they should: planned as soon as can be. */
@@ -103,14 +106,17 @@ export function anyOrder(session: BenchSession & Happened): SessionPlan['starts'
 function planned(compiled: Compiled, session: BenchSession, effort: number): SessionPlan {
   const { tasks } = session
   if (tasks.length === 0)
-    return { starts: {}, makespanMin: 0, lowerBoundMin: 0, proven: true, criticalPath: [] }
+    return { starts: {}, makespanMin: 0, lowerBoundMin: 0, proven: true, criticalPath: [], changesOfPrep: 0 }
   const nodesMost = Math.ceil((effort * WORK) / compiled.size ** 3)
   const rank = (found: Found) => {
     const path = criticalPathOf(compiled, found)
     return [prepChanges(compiled, found), path.reduce((sum, i) => sum + (found.starts[i] ?? 0), 0)]
   }
   const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
-  const first = firstOrder(compiled, tails, provenLeast(compiled, Infinity), effort)
+  // With however little effort, an order is given where a little search finds one.
+  const first =
+    firstOrder(compiled, tails, provenLeast(compiled, Infinity), effort) ??
+    search(compiled, NODES_FOR_ANY, null, () => []).found
   const quick = search(compiled, nodesMost * WORK_AT_FIRST, first, rank)
   const floor = quick.isProven ? 0 : provenLeast(compiled, quick.found?.endMin ?? 0)
   const better =
@@ -123,12 +129,15 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
       'no-plan',
       'No order keeps every wait: one that may be no longer than it says cannot be kept.',
     )
-  const ordered = search(compiled, nodesMost * WORK_ON_ORDER, found, rank, 'as soon').found ?? found
+  const { changeMin } = session
+  const soonest = search(compiled, nodesMost * WORK_ON_ORDER, found, rank, 'as soon').found ?? found
+  const ordered = changeMin === undefined ? soonest : regroup(compiled, soonest, changeMin, effort)
   return {
     starts: Object.fromEntries(tasks.map(({ id }, i) => [id, ordered.starts[i + 1] ?? 0])),
     makespanMin: ordered.endMin,
-    lowerBoundMin: isProven ? ordered.endMin : floor,
-    proven: isProven,
+    lowerBoundMin: isProven ? found.endMin : floor,
+    proven: isProven && ordered.endMin === found.endMin,
+    changesOfPrep: prepChanges(compiled, ordered),
     criticalPath: criticalPathOf(compiled, ordered).map((i) => tasks[i - 1]?.id ?? ''),
   }
 }

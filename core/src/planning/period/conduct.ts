@@ -2,11 +2,13 @@ import type { EpochMs } from '../../ids'
 import { attempt } from '../../problems'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
 import { anyOrder, replan, type SessionPlan } from '../../scheduling/planBenchSession'
+import { overdueFirst } from '../../scheduling/overdue'
 import { roomOf } from '../../scheduling/roomOf'
 import { type BrokenWait, brokenWaits, softened } from '../../scheduling/softened'
 import type { BenchSession, Happened } from '../../scheduling/session/compiled'
 import { uncapital } from '../../words'
-import { isTask, type PeriodTerms, sessionOf } from './session'
+import { CHANGE_MIN, isTask, type PeriodTerms, sessionOf } from './session'
+import { withSlack } from './slack'
 import { MINUTE_MS, type PeriodTask } from './task'
 
 /** A plan as it stood, to be kept to where nothing much is gained by another. */
@@ -57,14 +59,15 @@ export function conduct(
 ): Conduct {
   const asked = sessionOf(tasks, terms, putOff, nowMs)
   const { deadlineMin, aside } = asked
+  const due = overdueFirst(asked.session)
   const keeping = (session: Session) =>
     anyOrder(session) === null && !attempt(() => replan(session, LOOKED_FOR)).ok ? null : session
   // What is on the heat already may not be left until a flame next door is out: that is settled between people.
   const hasFlame = terms.busy.some(({ what }) => what === 'flame')
-  const kept = keeping(asked.session)
-  const flameless = kept === null && hasFlame ? keeping(withoutFlames(asked.session)) : null
+  const kept = keeping(withSlack(due, tasks)) ?? keeping(due)
+  const flameless = kept === null && hasFlame ? keeping(withoutFlames(due)) : null
   // Where no order keeps every wait, the fewest and least harmful are let go.
-  const session = kept ?? flameless ?? softened(asked.session).session
+  const session = kept ?? flameless ?? softened(due).session
   const { plan, changed } = planned(session, tasks, before, effort)
   return {
     ...plan,
@@ -97,11 +100,14 @@ function planned(
   const kept = tried.ok ? tried.value : null
   if (kept && isAsPlanned(session, kept, before)) return { plan: kept, changed: null }
   const free = replan(session, kept ? ANEW_EFFORT * effort : effort)
-  if (kept && kept.makespanMin - free.makespanMin < GAIN_MIN)
+  if (kept && costOf(kept) - costOf(free) < GAIN_MIN)
     return { plan: kept, changed: slipOf(tasks, session, kept, before) }
   const gainedMin = kept ? kept.makespanMin - free.makespanMin : null
   return { plan: free, changed: turnOf(tasks, session, free, before, gainedMin) }
 }
+
+/** When it is over, with its changes of prep for the minutes they count as. */
+const costOf = ({ makespanMin, changesOfPrep }: SessionPlan) => makespanMin + CHANGE_MIN * changesOfPrep
 
 /** The same session with its open hands' work in the order of the plan so far. */
 function inOrder(session: Session, before: PlanBefore): Session {

@@ -35,5 +35,5 @@ export function paceOf(view: View, work: string, planMin: number): OwnPace | nul
   if (times.length < TIMES_LEAST) return null
   const medianMin = median([...times].sort((p, q) => p - q))
   const drawn = (times.length * medianMin + PLAN_COUNTS_AS * planMin) / (times.length + PLAN_COUNTS_AS)
-  return { minutes: Math.max(1, Math.round(drawn)), medianMin, times: times.length }
+  return { minutes: Math.max(1, Math.round(drawn)), medianMin, times: times.length, isToday: false }
 }

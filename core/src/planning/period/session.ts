@@ -7,6 +7,8 @@ import { coolsMin, MINUTE_MS, type PeriodTask, TAGS, workOf } from './task'
 
 /** What a bench has besides hands: two flasks on a plate or in a bath, three in a tub of ice. A rule of the bench. */
 export const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
+/** Going from one prep to another and back costs thought, and mistakes: a change counts as so many minutes. A rule. */
+export const CHANGE_MIN = 1
 /** Dummies of the plan: not tasks, but the time until one may begin. */
 const NOT_BEFORE = 'not before '
 
@@ -55,12 +57,18 @@ export function sessionOf(
   const past = tasks.filter(({ id }) => counts.has(id))
   const known = new Set([...kept, ...past].map(({ id }) => id))
   const running = runningAtOnce(kept, terms.hands)
+  const { busy, notBeforeMin } = busyOf(terms, minOf, nowMin, tasks)
   const later = kept.flatMap(({ id, state, notBeforeMs }) => {
     const put = putOff.get(id)
     const untilMs = put?.until === 'a time' ? (put.untilAtMs ?? null) : null
-    const atMin = Math.max(minOf(untilMs ?? -Infinity), Math.ceil(minOf(notBeforeMs ?? -Infinity)))
+    const atMin = Math.max(
+      minOf(untilMs ?? -Infinity),
+      Math.ceil(minOf(notBeforeMs ?? -Infinity)),
+      notBeforeMin.get(id) ?? 0,
+    )
     return state.is === 'open' && atMin > nowMin ? [{ id, atMin }] : []
   })
+  const waitsForRun = waitingForRun(tasks)
   const plain: SessionTask[] = [...past, ...kept].map(
     ({ id, durationMin, after, needs, tags, prep, state }) => ({
       id,
@@ -70,6 +78,7 @@ export function sessionOf(
           : durationMin,
       after: [
         ...(id === CLEAR_UP ? allHandsOf(kept) : after).filter(({ task }) => known.has(task)),
+        ...(waitsForRun.get(id) ?? []).filter(({ task }) => known.has(task)),
         ...(later.some((one) => one.id === id) ? [{ task: NOT_BEFORE + id }] : []),
       ],
       needs,
@@ -97,9 +106,10 @@ export function sessionOf(
         })),
       ],
       capacity: capacityOf(tasks, terms.hands),
+      changeMin: CHANGE_MIN,
       never: neverOf(terms.hands),
       gaps,
-      busy: busyOf(terms, minOf, nowMin, tasks),
+      busy,
       nowMin,
       started: Object.fromEntries(began),
       done: Object.fromEntries(past.map(({ id }) => [id, minOf(done.get(id) ?? nowMs)])),
@@ -195,19 +205,47 @@ function busyOf(
   minOf: (ms: EpochMs) => number,
   nowMin: number,
   tasks: readonly PeriodTask[],
-): readonly Busy[] {
+): { readonly busy: readonly Busy[]; readonly notBeforeMin: ReadonlyMap<string, number> } {
   const used = new Set(tasks.flatMap(({ needs }) => Object.keys(needs)))
-  // Tubes that are in are not taken out because somebody else had it: that is settled between people.
-  const inUse = new Set(
-    tasks.flatMap(({ state, needs }) => (state.is === 'running' ? Object.keys(needs) : [])),
-  )
-  return busy.flatMap(({ what, fromAtMs, toAtMs }) => {
+  const ours = runsUnderWay(tasks, minOf, nowMin)
+  const notBeforeMin = new Map<string, number>()
+  const kept = busy.flatMap(({ what, fromAtMs, toAtMs }) => {
     const [fromMin, toMin] = [Math.max(0, minOf(fromAtMs)), minOf(toAtMs)]
     if (toMin <= fromMin || (what !== 'flame' && !used.has(what))) return []
-    if (!(what in BENCH_HAS) && inUse.has(what) && fromMin <= nowMin) return []
+    // Tubes that are in are not taken out because somebody else had it: that is settled between people.
+    const untilMin = ours.get(what)
+    if (untilMin !== undefined && fromMin < untilMin + MAY_DRAG_ON_MIN) {
+      for (const { id, run, state } of tasks)
+        if (run?.does === 'begins' && run.instrument === what && state.is === 'open')
+          notBeforeMin.set(id, Math.max(toMin, notBeforeMin.get(id) ?? 0))
+      return []
+    }
     const amount = what === 'hot plate' ? BENCH_HAS['hot plate'] : 1
     return [{ resource: what, fromMin, toMin, amount, ...(what === 'flame' ? { tags: [TAGS.flame] } : {}) }]
   })
+  return { busy: kept, notBeforeMin }
+}
+/** A run may be over so much later than it should. */
+const MAY_DRAG_ON_MIN = 30
+
+/** Instruments with our tubes in them, and when the last of each should have melted, min. */
+function runsUnderWay(
+  tasks: readonly PeriodTask[],
+  minOf: (ms: EpochMs) => number,
+  nowMin: number,
+): ReadonlyMap<string, number> {
+  const byId = new Map(tasks.map((task) => [task.id, task]))
+  const endOf = ({ state, durationMin, after, run }: PeriodTask): number => {
+    if (state.is === 'done') return nowMin
+    if (state.is === 'running') return Math.max(nowMin, minOf(state.fromMs) + durationMin)
+    const before = after.flatMap(({ task }) => byId.get(task) ?? [])
+    return Math.max(nowMin, ...(run?.does === 'begins' ? [] : before.map(endOf))) + durationMin
+  }
+  const watches = [
+    ...watchesToCome(tasks),
+    ...tasks.filter(({ run, state }) => run?.does === 'ends' && state.is === 'running'),
+  ]
+  return new Map(watches.flatMap((task) => (task.run ? [[task.run.instrument, endOf(task)]] : [])))
 }
 
 /** Each prep or unknown as a row that can be left standing; what matters most first, else what was begun first. */
@@ -268,6 +306,29 @@ function coolingGaps(tasks: readonly PeriodTask[]): NonNullable<BenchSession['ga
       const minutes = before.run && after.run ? coolsMin(before.run, after.run) : 0
       return minutes > 0 ? [{ before: before.id, after: after.id, minutes }] : []
     }),
+  )
+}
+
+/** An instrument with tubes in it is nobody else’s before the last of them has been watched. */
+function waitingForRun(
+  tasks: readonly PeriodTask[],
+): ReadonlyMap<string, readonly { readonly task: string }[]> {
+  const watches = watchesToCome(tasks)
+  const begins = tasks.filter(({ run, state }) => run?.does === 'begins' && state.is === 'open')
+  return new Map(
+    begins.map((one) => [
+      one.id,
+      watches.filter(({ run }) => run?.instrument === one.run?.instrument).map(({ id }) => ({ task: id })),
+    ]),
+  )
+}
+
+/** What is to be watched of runs whose tubes are in. */
+function watchesToCome(tasks: readonly PeriodTask[]): readonly PeriodTask[] {
+  const loaded = tasks.filter(({ run, state }) => run?.does === 'begins' && state.is !== 'open')
+  return tasks.filter(
+    (task) =>
+      task.run?.does === 'ends' && task.state.is === 'open' && loaded.some((one) => isSameRun(task, one)),
   )
 }
 

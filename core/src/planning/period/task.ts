@@ -10,12 +10,14 @@ export type TaskState =
   | { readonly is: 'running'; readonly fromMs: EpochMs; readonly untilMs: EpochMs }
   | { readonly is: 'done'; readonly fromMs: EpochMs; readonly toMs: EpochMs }
 
-/** Minutes a piece of work took on this bench before. */
+/** Minutes a piece of work took on this bench before, or takes at the pace of this period. */
 export interface OwnPace {
   /** What is planned with: their median, drawn toward the plan’s minutes. */
   readonly minutes: number
   readonly medianMin: number
+  /** Times this work was done before; or tasks of any sort that were timed in this period. */
   readonly times: number
+  readonly isToday: boolean
 }
 
 /** A task of the lab period, as it follows from the notebook. */

@@ -15,6 +15,7 @@ import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
 import { mixtureTasks, mixtureToMelt } from './mixtureTasks'
 import { type PeriodFacts, periodAt } from './noted'
 import { oneByOne } from './oneByOne'
+import { atTodaysPace } from './todaysPace'
 import { stepTasks } from './prepTasks'
 import { coolsMin, OPEN, type PeriodTask, rowOfWork } from './task'
 
@@ -74,7 +75,9 @@ export function tasksOf(
   const chosen = chosenOf(rows, period)
   const tasks = rows.flatMap((row) => (chosen.has(row.of) ? row.tasks() : leftOut(row)))
   const kept = rows.filter(({ of }) => chosen.has(of)).map(({ of }) => tasks.filter((task) => task.of === of))
-  return tasks.length === 0 ? [] : oneByOne([...tasks, clearUp(context, kept)], period)
+  if (tasks.length === 0) return []
+  const told = oneByOne([...tasks, clearUp(context, kept)], period)
+  return period?.opened.body.isOwnPace ? atTodaysPace(told, period.begun) : told
 }
 
 /** A prep or an unknown that is open. */

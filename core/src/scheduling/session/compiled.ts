@@ -38,6 +38,8 @@ export interface BenchSession {
   readonly busy?: readonly Busy[]
   /** After the first of these the second may not begin sooner than so long, where both need one thing: it has to cool. */
   readonly gaps?: readonly { readonly before: string; readonly after: string; readonly minutes: number }[]
+  /** A change of the hands from one prep to another counts as so many minutes; without it only orders that end alike are told apart by that. */
+  readonly changeMin?: number
   /** When the room closes; it does not bend the plan, `whatFits` answers to it. */
   readonly deadlineMin?: number
 }

@@ -13,7 +13,7 @@ const SHAKE_MIN = 30
 /** Places given in all, times the tasks: each takes longer the more tasks there are. */
 const WORK = 3_000_000
 /** A task put in is moved on at most so often before the order is given up. */
-const MOVES_MOST = 200
+const MOVES_MOST = 40
 
 /**
  * Quick good orders: one task after another at its earliest free place, in many orders of urgency, some of them shaken.
@@ -53,7 +53,7 @@ export function firstOrder(
 }
 
 /** The nodes that must have a place before each. */
-function forerunnersOf({ size, lags }: Compiled): readonly (readonly number[])[] {
+export function forerunnersOf({ size, lags }: Compiled): readonly (readonly number[])[] {
   return Array.from({ length: size }, (_, i) => {
     const before: number[] = []
     for (let j = 1; j < size; j++) {
@@ -64,7 +64,8 @@ function forerunnersOf({ size, lags }: Compiled): readonly (readonly number[])[]
   })
 }
 
-function inThisOrder(
+/** Each task at its earliest free place, the most urgent first; null where that cannot be. */
+export function inThisOrder(
   compiled: Compiled,
   before: readonly (readonly number[])[],
   urgency: readonly number[],
@@ -85,7 +86,7 @@ function inThisOrder(
         const lag = at(lags, i * size + node)
         if (lag !== NONE && at(starts, i) !== UNPLACED) earliest = Math.max(earliest, at(starts, i) + lag)
       }
-      while (!fits(compiled, starts, node, earliest)) earliest++
+      earliest = freeFrom(compiled, starts, node, earliest)
       // One that it must not keep waiting so long is put off itself.
       for (let i = 1; i < size && !late; i++) {
         const back = at(lags, node * size + i)
@@ -122,32 +123,49 @@ function nextOf(
   return best
 }
 
-function fits(
+/** The first minute from which a task fits beside all that have a place. */
+function freeFrom(compiled: Compiled, starts: Int32Array, node: number, fromMin: number): number {
+  let startMin = fromMin
+  for (;;) {
+    const nextMin = inTheWayUntil(compiled, starts, node, startMin)
+    if (nextMin === null) return startMin
+    startMin = nextMin
+  }
+}
+
+/** Begun then it would meet something until at least this minute; null where it would not. */
+function inTheWayUntil(
   { size, durations, apart, gaps, resources }: Compiled,
   starts: Int32Array,
   node: number,
   startMin: number,
-): boolean {
+): number | null {
   const endMin = startMin + at(durations, node)
-  if (endMin === startMin) return true
+  if (endMin === startMin) return null
   const beside: number[] = []
+  let untilMin = startMin
   for (let i = 1; i < size; i++) {
-    const [from, duration] = [at(starts, i), at(durations, i)]
-    if (from === UNPLACED || duration === 0) continue
-    const isApart = at(apart, node * size + i) === 1
-    const after = isApart ? at(gaps, node * size + i) : 0
-    const before = isApart ? at(gaps, i * size + node) : 0
-    if (from >= endMin + after || from + duration + before <= startMin) continue
-    if (isApart) return false
-    beside.push(i)
+    const from = at(starts, i)
+    if (from === UNPLACED) continue
+    const to = from + at(durations, i)
+    if (to === from) continue
+    if (at(apart, node * size + i) === 1) {
+      const freeMin = to + at(gaps, i * size + node)
+      if (from < endMin + at(gaps, node * size + i) && freeMin > startMin)
+        untilMin = Math.max(untilMin, freeMin)
+    } else if (from < endMin && to > startMin) beside.push(i)
   }
-  return resources.every(({ capacity, demand }) => {
-    if (at(demand, node) === 0) return true
+  if (untilMin > startMin) return untilMin
+  if (beside.length === 0) return null
+  for (const { capacity, demand } of resources) {
+    if (at(demand, node) === 0) continue
     const users = beside.filter((i) => at(demand, i) > 0)
     const moments = [startMin, ...users.map((i) => at(starts, i)).filter((t) => t > startMin)]
-    return moments.every((t) => {
+    for (const t of moments) {
       const going = users.filter((i) => at(starts, i) <= t && at(starts, i) + at(durations, i) > t)
-      return going.reduce((sum, i) => sum + at(demand, i), 0) + at(demand, node) <= capacity
-    })
-  })
+      if (going.reduce((sum, i) => sum + at(demand, i), 0) + at(demand, node) > capacity)
+        return Math.min(...going.map((i) => at(starts, i) + at(durations, i)))
+    }
+  }
+  return null
 }

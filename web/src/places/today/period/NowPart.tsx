@@ -221,7 +221,9 @@ function FreeTask({
     ...(lastMs !== null && lastMs - nowMs < WARN_MIN * MINUTE_MS
       ? [`too late from ${clock(lastMs)} on`]
       : []),
-    ...(task.pace ? [`your own pace; the plan says ${task.planMin} min`] : []),
+    ...(task.pace
+      ? [`${task.pace.isToday ? 'your pace today' : 'your own pace'}; the plan says ${task.planMin} min`]
+      : []),
     ...(task.isGuess ? ['minutes guessed'] : []),
   ]
   return (

@@ -48,7 +48,9 @@ export function TaskPanel({
       <p className="mb-2">
         {times && `${clock(times.fromMs)} to ${clock(times.toMs)}, ${task.durationMin} min. `}
         {task.pace
-          ? `Your own pace: ${task.pace.medianMin.toFixed(0)} min as a rule over ${task.pace.times} times, the plan says ${task.planMin}. `
+          ? task.pace.isToday
+            ? `The plan says ${task.planMin} min: this is at your pace today, over ${task.pace.times} tasks. `
+            : `Your own pace: ${task.pace.medianMin.toFixed(0)} min as a rule over ${task.pace.times} times, the plan says ${task.planMin}. `
           : task.isGuess
             ? 'The minutes are a guess. '
             : ''}
