@@ -56,6 +56,7 @@ describe('the room of each task', () => {
       lowerBoundMin: 44,
       proven: true,
       criticalPath: [],
+      changesOfPrep: 0,
     }
     // The cooling ends at 25, and the hands come at 34.
     expect(roomOf(session, plan)).toEqual({ dissolve: 0, cool: 9, pack: 0, melt: 0, collect: 0 })
@@ -75,6 +76,7 @@ describe('the room of each task', () => {
       lowerBoundMin: 30,
       proven: true,
       criticalPath: [],
+      changesOfPrep: 0,
     }
     expect(roomOf(pair, plan)).toEqual({ heat: 20, watch: 20, other: 0 })
   })

@@ -211,6 +211,25 @@ describe('a lab period in the order that is over soonest', () => {
     const preps = [...mixed].sort((p, q) => (starts[p.id] ?? 0) - (starts[q.id] ?? 0)).map(({ prep }) => prep)
     expect(preps.filter((prep, i) => i > 0 && prep !== preps[i - 1])).toHaveLength(1)
   })
+  test('law: where a change of prep costs minutes, everything is kept, and no cheaper plan was there before', () => {
+    let fewer = 0
+    fc.assert(
+      fc.property(drawn(10), fc.integer({ min: 1, max: 3 }), (session, changeMin) => {
+        const plain = planOrNull(session)
+        const plan = planOrNull({ ...session, changeMin })
+        expect(plan === null).toBe(plain === null)
+        if (!plan || !plain) return
+        expect(faultsOf(session, plan)).toEqual([])
+        const costOf = (one: SessionPlan) => one.makespanMin + changeMin * one.changesOfPrep
+        expect(costOf(plan)).toBeLessThanOrEqual(costOf(plain))
+        expect(plan.makespanMin).toBeGreaterThanOrEqual(plan.lowerBoundMin)
+        if (plan.proven) expect(plan.makespanMin).toBe(plan.lowerBoundMin)
+        if (plan.changesOfPrep < plain.changesOfPrep) fewer++
+      }),
+      { numRuns: 80, seed: 17 },
+    )
+    expect(fewer).toBeGreaterThan(3)
+  })
   test('what somebody else has long after the last task changes nothing', () => {
     const busy = [{ resource: 'block', fromMin: 90, toMin: 900, amount: 1 }]
     expect(planBenchSession({ ...alone, busy })).toMatchObject({ makespanMin: 81, proven: true })
@@ -261,6 +280,7 @@ describe('what cannot be planned is said in a sentence', () => {
       lowerBoundMin: 0,
       proven: true,
       criticalPath: [],
+      changesOfPrep: 0,
     })
   })
 })

@@ -4,8 +4,9 @@ import type { PeriodTask } from './task'
 type Session = BenchSession & Happened
 
 /**
- * Hands’ work may take so much longer than it is planned with. Beside a melt that is heating already: until five tasks have
- * shown how fast these hands are, and then. Beside one that is only planned little is kept free: it can still be put off.
+ * Hands’ work may take so much longer than it is planned with. Beside a melt that is heating, or could be: until five
+ * tasks have shown how fast these hands are; then, with something more while they are few. Beside one that is only
+ * planned little is kept free: it can still be put off.
  */
 const LONGER = { unknown: 0.75, known: 0.25, planned: 0.1 } as const
 /** This part of what hot solvent, cold crystals or a plate may wait is kept back. */
@@ -18,12 +19,19 @@ const KEPT_BACK = 1 / 3
  * @param tasks as they are planned; whether their minutes go by this period’s pace tells how much they may still vary
  */
 export function withSlack(session: Session, tasks: readonly PeriodTask[]): Session {
-  const isPaceKnown = tasks.some(({ pace }) => pace?.isToday)
+  const timed = tasks.find(({ pace }) => pace?.isToday)?.pace?.times
+  const nowLonger = timed === undefined ? LONGER.unknown : LONGER.known + 1 / timed
   const isBegun = (id: string) => session.started[id] !== undefined || session.done[id] !== undefined
-  const longerBeside = ({ after }: SessionTask) => {
-    if (!after.some(({ task }) => isBegun(task))) return LONGER.planned
-    return isPaceKnown ? LONGER.known : LONGER.unknown
+  // Once a run could be begun, it may be the next thing: then as if it were heating.
+  const byId = new Map(session.tasks.map((task) => [task.id, task]))
+  const isNear = (id: string): boolean => {
+    const task = byId.get(id)
+    if (isBegun(id) || !task) return true
+    const isOwn = task.after.some(({ waitMaxMin }) => waitMaxMin === 0)
+    return task.after.every((one) => (isOwn ? isNear(one.task) : isBegun(one.task)))
   }
+  const longerBeside = ({ after }: SessionTask) =>
+    after.every(({ task }) => isNear(task)) ? nowLonger : LONGER.planned
   const isOpen = ({ id }: SessionTask) => !isBegun(id)
   const hands = session.tasks.filter((task) => isOpen(task) && (task.needs['hands'] ?? 0) > 0)
   const before = forerunnersOf(session.tasks)
