@@ -104,7 +104,7 @@ function drawn(seed: number, random: () => number): MadePeriod {
     first: null,
     planned: [],
   } as Bodies['period opened']
-  write([{ kind: 'period opened', subject: newId<SubjectId>(), body: terms } as Line])
+  write([{ kind: 'period opened', subject: newId<SubjectId>(), body: terms }])
   const view = fold(entries)
   const period = periodAt(view, BEGINS_MS)
   const rules = { ...houseRulesOf(view, SCHOOLS), ...conventions }

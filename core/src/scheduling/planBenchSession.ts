@@ -122,7 +122,13 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   const better =
     quick.isProven || !quick.found
       ? quick.found
-      : improve(compiled, quick.found, Math.min(ROUNDS_MOST, nodesMost / NODES_A_ROUND), floor, rank)
+      : improve(
+          compiled,
+          quick.found,
+          Math.min(ROUNDS_MOST, Math.floor(nodesMost / NODES_A_ROUND)),
+          floor,
+          rank,
+        )
   const { found, isProven } = quick.isProven ? quick : search(compiled, nodesMost, better, rank)
   if (!found)
     throw new ImpossibleInput(

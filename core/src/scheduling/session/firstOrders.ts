@@ -73,13 +73,17 @@ export function inThisOrder(
 ): Found | null {
   const { size, durations, isFixed, lags, tasks } = compiled
   const release = Int32Array.from({ length: size }, (_, i) => at(lags, i))
+  const urgent = [...urgency]
+  let most = Math.max(...urgent)
+  const hurried = new Set<number>()
   for (let moves = 0; moves < MOVES_MOST; moves++) {
     const starts = new Int32Array(size).fill(UNPLACED)
     starts[0] = 0
     for (let i = 1; i < size; i++) if (isFixed[i]) starts[i] = at(lags, i)
+    let lateOne = 0
     let late: readonly [node: number, startMin: number] | null = null
     for (;;) {
-      const node = nextOf(before, starts, urgency)
+      const node = nextOf(before, starts, urgent)
       if (node === 0) break
       let earliest = at(release, node)
       for (let i = 0; i < size; i++) {
@@ -93,7 +97,10 @@ export function inThisOrder(
         if (back !== NONE && at(starts, i) !== UNPLACED && at(starts, i) < earliest + back)
           late = [i, earliest + back]
       }
-      if (late) break
+      if (late) {
+        lateOne = node
+        break
+      }
       starts[node] = earliest
       placed.count++
     }
@@ -101,6 +108,13 @@ export function inThisOrder(
       let endMin = 0
       for (let i = 1; i <= tasks.length; i++) endMin = Math.max(endMin, at(starts, i) + at(durations, i))
       return { starts, endMin }
+    }
+    // At first it only comes right after what it must not keep waiting; where that does not help, that is put off.
+    if (!hurried.has(lateOne)) {
+      hurried.add(lateOne)
+      most += 1
+      urgent[lateOne] = most
+      continue
     }
     const [node, startMin] = late
     if (isFixed[node]) return null

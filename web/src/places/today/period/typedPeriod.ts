@@ -15,7 +15,7 @@ import { askPlanner } from './askPlanner'
 
 const HOUR_MS = 3_600_000
 /** So much of the usual work gives a fair plan at once. */
-export const QUICK_EFFORT = 0.03
+export const QUICK_EFFORT = 0.01
 /** Longer is a slip of the clock. */
 const LONGEST_H = 12
 
