@@ -73,6 +73,11 @@ function print(pace: number, all: readonly Lived[]): void {
   console.log(
     `best simple student of each session ${best.toFixed(1)}; the plan is ${Math.abs(best - plan).toFixed(1)} min ${plan <= best ? 'sooner' : 'later'} (${((100 * (best - plan)) / best).toFixed(1)} %), later in ${later.length} sessions: ${later.join(', ')}`,
   )
+  const overWaited = of(PLAN).filter(({ day }) => day.overWaited > 0 || day.lateAtLensMin > 0)
+  if (overWaited.length > 0)
+    console.log(
+      `not kept by the plan: ${overWaited.map(({ session, day }) => `${session} (${day.overWaited})`).join(', ')}`,
+    )
 }
 
 /** Each pace in a process of its own. */

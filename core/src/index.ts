@@ -321,7 +321,15 @@ export type { PeriodBusy, PeriodOpened } from './notebook/kinds/period-opened/ki
 export type { TaskSetAside } from './notebook/kinds/task-set-aside/kind'
 export { closePeriod, noteTask, setTaskAside } from './planning/period/acts'
 export { atTheBench, periodAt, periodBefore, type PeriodFacts, periodsOf } from './planning/period/noted'
-export { ANEW_EFFORT, conduct, type Conduct, momentOf, type PlanBefore } from './planning/period/conduct'
+export {
+  ANEW_EFFORT,
+  conduct,
+  type Conduct,
+  momentOf,
+  type PlanBefore,
+  secondLook,
+} from './planning/period/conduct'
+export { setsEnd } from './planning/period/setsEnd'
 export { atHand, type AtHand, type Ready, type Running } from './planning/period/atHand'
 export { type IfLate, ifLate } from './planning/period/late'
 export { type PeriodTerms } from './planning/period/session'

@@ -5,7 +5,7 @@ import { firstOrder } from './session/firstOrders'
 import { improve } from './session/improve'
 import { tailsOf } from './session/lags'
 import { regroup } from './session/regroup'
-import { canEndBy, type Found, provenLeast, search } from './session/search'
+import { canEndBy, type Found, provenLeast, type Rank, search } from './session/search'
 
 /** What a plan of a session is: when each task begins, min from the start of the session. */
 export interface SessionPlan {
@@ -29,9 +29,8 @@ export interface Replan extends SessionPlan {
 const WORK = 300_000_000
 /** A part of that is tried before the plan is bettered piece by piece: it is enough for most periods. */
 const WORK_AT_FIRST = 0.15
-/** Pieces of a plan that are tried anew before the proof is begun in earnest, at most; one for so many nodes. */
-const ROUNDS_MOST = 60
-const NODES_A_ROUND = 160
+/** Pieces of a plan that are tried anew before the proof is begun in earnest. */
+const ROUNDS = 400
 /** A part of that looks for the fewest changes of prep among plans that end alike. */
 const WORK_ON_ORDER = 0.25
 
@@ -108,10 +107,7 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   if (tasks.length === 0)
     return { starts: {}, makespanMin: 0, lowerBoundMin: 0, proven: true, criticalPath: [], changesOfPrep: 0 }
   const nodesMost = Math.ceil((effort * WORK) / compiled.size ** 3)
-  const rank = (found: Found) => {
-    const path = criticalPathOf(compiled, found)
-    return [prepChanges(compiled, found), path.reduce((sum, i) => sum + (found.starts[i] ?? 0), 0)]
-  }
+  const rank = rankOf(compiled)
   const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
   // With however little effort, an order is given where a little search finds one.
   const first =
@@ -122,13 +118,7 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   const better =
     quick.isProven || !quick.found
       ? quick.found
-      : improve(
-          compiled,
-          quick.found,
-          Math.min(ROUNDS_MOST, Math.floor(nodesMost / NODES_A_ROUND)),
-          floor,
-          rank,
-        )
+      : improve(compiled, quick.found, ROUNDS * effort, floor, rank)
   const { found, isProven } = quick.isProven ? quick : search(compiled, nodesMost, better, rank)
   if (!found)
     throw new ImpossibleInput(
@@ -138,12 +128,59 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   const { changeMin } = session
   const soonest = search(compiled, nodesMost * WORK_ON_ORDER, found, rank, 'as soon').found ?? found
   const ordered = changeMin === undefined ? soonest : regroup(compiled, soonest, changeMin, effort)
-  return {
-    starts: Object.fromEntries(tasks.map(({ id }, i) => [id, ordered.starts[i + 1] ?? 0])),
-    makespanMin: ordered.endMin,
-    lowerBoundMin: isProven ? found.endMin : floor,
-    proven: isProven && ordered.endMin === found.endMin,
-    changesOfPrep: prepChanges(compiled, ordered),
-    criticalPath: criticalPathOf(compiled, ordered).map((i) => tasks[i - 1]?.id ?? ''),
+  return told(compiled, ordered, isProven ? found.endMin : floor, isProven)
+}
+
+function rankOf(compiled: Compiled): Rank {
+  return (found) => {
+    const path = criticalPathOf(compiled, found)
+    return [prepChanges(compiled, found), path.reduce((sum, i) => sum + (found.starts[i] ?? 0), 0)]
   }
+}
+
+function told(compiled: Compiled, found: Found, leastMin: number, isProven: boolean): SessionPlan {
+  const { tasks } = compiled
+  return {
+    starts: Object.fromEntries(tasks.map(({ id }, i) => [id, found.starts[i + 1] ?? 0])),
+    makespanMin: found.endMin,
+    lowerBoundMin: leastMin,
+    proven: isProven && found.endMin === leastMin,
+    criticalPath: criticalPathOf(compiled, found).map((i) => tasks[i - 1]?.id ?? ''),
+    changesOfPrep: prepChanges(compiled, found),
+  }
+}
+
+/**
+ * A further look at a plan of that session: other orders near it, the best of them, or it itself.
+ *
+ * @param known starts of a plan that keeps every wait of the session, min by task
+ * @param look the how-manieth: each tries others
+ * @param effort how much of the usual work is put into it, 0 to 1
+ * @throws ImpossibleInput as {@link planBenchSession}
+ */
+export function lookAgain(
+  session: BenchSession & Happened,
+  known: SessionPlan['starts'],
+  look: number,
+  effort: number,
+): SessionPlan {
+  const { nowMin, started, done, tasks, changeMin = 0 } = session
+  const compiled = compile(session, { nowMin, started, done })
+  const starts = compiled.lags.slice(0, compiled.size)
+  tasks.forEach(({ id }, i) => {
+    starts[i + 1] = known[id] ?? starts[i + 1] ?? 0
+  })
+  const endMin = Math.max(
+    0,
+    ...tasks.map(({ durationMin }, i) => (starts[i + 1] ?? 0) + (compiled.durations[i + 1] ?? durationMin)),
+  )
+  const least = provenLeast(compiled, endMin)
+  const asItIs = { starts, endMin }
+  const better = improve(compiled, asItIs, ROUNDS * effort, least, rankOf(compiled), look)
+  // What ends sooner may change preps oftener: both are regrouped, and the cheaper is taken.
+  const costOf = (found: Found) => found.endMin + changeMin * prepChanges(compiled, found)
+  const best = [asItIs, better]
+    .map((found) => regroup(compiled, found, changeMin, effort, look))
+    .reduce((p, q) => (costOf(q) < costOf(p) ? q : p))
+  return told(compiled, best, least, best.endMin === least)
 }

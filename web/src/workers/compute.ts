@@ -2,7 +2,7 @@ import type { Heavy } from './heavy'
 import { remotely } from './remote'
 
 /** The planner of a period, in a worker of its own: one that does not answer is ended, and nothing else with it. */
-export const planner = remotely<Pick<Heavy, 'isThere' | 'planPeriod' | 'whenLate'>>(
+export const planner = remotely<Pick<Heavy, 'isThere' | 'lookAgain' | 'planPeriod' | 'whenLate'>>(
   () => new Worker(new URL('./heavy.worker.ts', import.meta.url), { type: 'module' }),
   async () => (await import('./heavy')).heavy,
 )

@@ -24,6 +24,7 @@ import {
   reliabilityOf,
   type Ranked,
   type Result,
+  secondLook,
   simulateLab,
   type TaskSetAside,
   type TubeRunInput,
@@ -62,6 +63,11 @@ export const heavy = {
     before: PlanBefore | null,
     effort = 1,
   ): Result<Conduct> => attempt(() => conduct(tasks, terms, putOff, nowMs, before, effort)),
+  lookAgain: (
+    { tasks, terms, putOff, nowMs }: PeriodAsked,
+    plan: PlanBefore,
+    look: number,
+  ): Result<Conduct | null> => attempt(() => secondLook(tasks, terms, putOff, nowMs, plan, look)),
   whenLate: ({ tasks, terms, putOff, nowMs }: PeriodAsked, plan: Conduct): Result<IfLate> =>
     attempt(() => ifLate(tasks, terms, putOff, nowMs, plan)),
   /**

@@ -1,13 +1,13 @@
 import type { EpochMs } from '../../ids'
 import { attempt } from '../../problems'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
-import { anyOrder, replan, type SessionPlan } from '../../scheduling/planBenchSession'
+import { anyOrder, lookAgain, replan, type SessionPlan } from '../../scheduling/planBenchSession'
 import { overdueFirst } from '../../scheduling/overdue'
 import { roomOf } from '../../scheduling/roomOf'
 import { type BrokenWait, brokenWaits, softened } from '../../scheduling/softened'
 import type { BenchSession, Happened } from '../../scheduling/session/compiled'
 import { uncapital } from '../../words'
-import { CHANGE_MIN, isTask, type PeriodTerms, sessionOf } from './session'
+import { CHANGE_MIN, isTask, type PeriodSession, type PeriodTerms, sessionOf } from './session'
 import { withSlack } from './slack'
 import { MINUTE_MS, type PeriodTask } from './task'
 
@@ -57,8 +57,52 @@ export function conduct(
   before: PlanBefore | null,
   effort = 1,
 ): Conduct {
+  const prepared = prepare(tasks, terms, putOff, nowMs)
+  return told(prepared, planned(prepared.session, tasks, before, effort))
+}
+
+/**
+ * A further look at a plan, while there is time: another order that gains three minutes.
+ *
+ * @param plan as it stands
+ * @param look the how-manieth: each tries others
+ * @returns null where none was found
+ */
+export function secondLook(
+  tasks: readonly PeriodTask[],
+  terms: PeriodTerms,
+  putOff: ReadonlyMap<string, TaskSetAside>,
+  nowMs: EpochMs,
+  plan: PlanBefore,
+  look: number,
+  effort = LOOK_EFFORT,
+): Conduct | null {
+  const prepared = prepare(tasks, terms, putOff, nowMs)
+  const { session } = prepared
+  const tried = attempt(() => replan(inOrder(session, plan), KEPT_EFFORT))
+  if (!tried.ok) return null
+  const better = lookAgain(session, tried.value.starts, look, effort)
+  if (costOf(tried.value) - costOf(better) < GAIN_MIN) return null
+  const gainedMin = tried.value.makespanMin - better.makespanMin
+  return told(prepared, { plan: better, changed: turnOf(tasks, session, better, plan, gainedMin) })
+}
+/** One look takes about as long as a first plan. */
+const LOOK_EFFORT = 0.3
+
+interface Prepared {
+  readonly asked: PeriodSession
+  /** With what no order keeps let go. */
+  readonly session: Session
+  readonly isAgainstFlame: boolean
+}
+
+function prepare(
+  tasks: readonly PeriodTask[],
+  terms: PeriodTerms,
+  putOff: ReadonlyMap<string, TaskSetAside>,
+  nowMs: EpochMs,
+): Prepared {
   const asked = sessionOf(tasks, terms, putOff, nowMs)
-  const { deadlineMin, aside } = asked
   const due = overdueFirst(asked.session)
   const keeping = (session: Session) =>
     anyOrder(session) === null && !attempt(() => replan(session, LOOKED_FOR)).ok ? null : session
@@ -68,16 +112,22 @@ export function conduct(
   const flameless = kept === null && hasFlame ? keeping(withoutFlames(due)) : null
   // Where no order keeps every wait, the fewest and least harmful are let go.
   const session = kept ?? flameless ?? softened(due).session
-  const { plan, changed } = planned(session, tasks, before, effort)
+  return { asked, session, isAgainstFlame: flameless !== null }
+}
+
+function told(
+  { asked, session, isAgainstFlame }: Prepared,
+  { plan, changed }: { readonly plan: SessionPlan; readonly changed: string | null },
+): Conduct {
   return {
     ...plan,
-    isAgainstFlame: flameless !== null,
+    isAgainstFlame,
     broken: brokenWaits(asked.session, plan.starts),
     starts: Object.fromEntries(Object.entries(plan.starts).filter(([id]) => isTask(id))),
     criticalPath: plan.criticalPath.filter(isTask),
-    deadlineMin,
+    deadlineMin: asked.deadlineMin,
     room: roomOf(session, plan),
-    aside,
+    aside: asked.aside,
     changed,
   }
 }

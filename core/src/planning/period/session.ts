@@ -8,7 +8,7 @@ import { coolsMin, MINUTE_MS, type PeriodTask, TAGS, workOf } from './task'
 /** What a bench has besides hands: two flasks on a plate or in a bath, three in a tub of ice. A rule of the bench. */
 export const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
 /** Going from one prep to another and back costs thought, and mistakes: a change counts as so many minutes. A rule. */
-export const CHANGE_MIN = 1
+export const CHANGE_MIN = 1.5
 /** Dummies of the plan: not tasks, but the time until one may begin. */
 const NOT_BEFORE = 'not before '
 

@@ -14,6 +14,7 @@ const FREED = { least: 6, most: 14 } as const
  *
  * @param rounds how many pieces are tried
  * @param leastMin stops when the plan ends so soon
+ * @param look another number tries others
  */
 export function improve(
   compiled: Compiled,
@@ -21,9 +22,10 @@ export function improve(
   rounds: number,
   leastMin: number,
   rank: Rank,
+  look = 0,
 ): Found {
   let best = first
-  const { uniform: random } = randomSource(compiled.size * 7919)
+  const { uniform: random } = randomSource((compiled.size + 1000 * look) * 7919)
   for (let round = 0; round < rounds && best.endMin > leastMin; round++) {
     const kept = orderKept(compiled, best, freedOf(compiled, best, random))
     if (!kept) continue

@@ -6,7 +6,7 @@ import type { Found } from './search'
 import { prepChanges } from './told'
 
 /** Orders of the hands’ work that are tried, at full effort, times the tasks: each takes longer the more there are. */
-const WORK = 1_000_000
+const WORK = 300_000
 
 /**
  * The same work with fewer changes from one prep to another: hands’ tasks are moved beside others of their prep, wherever
@@ -14,9 +14,16 @@ const WORK = 1_000_000
  *
  * @param changeMin what a change counts as, min
  * @param effort how much of the usual work, 0 to 1
+ * @param look another number tries others
  */
-export function regroup(compiled: Compiled, first: Found, changeMin: number, effort: number): Found {
-  const { uniform: random } = randomSource(compiled.size * 104_729)
+export function regroup(
+  compiled: Compiled,
+  first: Found,
+  changeMin: number,
+  effort: number,
+  look = 0,
+): Found {
+  const { uniform: random } = randomSource((compiled.size + 1000 * look) * 104_729)
   const before = forerunnersOf(compiled)
   const placed = { count: 0 }
   const costOf = (found: Found) => found.endMin + changeMin * prepChanges(compiled, found)

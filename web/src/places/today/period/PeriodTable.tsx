@@ -1,4 +1,4 @@
-import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
+import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import { timesOf } from './scoreFacts'
 
@@ -15,7 +15,7 @@ export function PeriodTable({
   caption: string
 }) {
   const aside = new Set(plan.aside)
-  const critical = new Set(plan.criticalPath)
+  const keys = setsEnd(tasks, plan)
   const rows = tasks
     .flatMap((task) => {
       const times = aside.has(task.id) ? null : timesOf(task, plan, terms)
@@ -43,7 +43,7 @@ export function PeriodTable({
               {[
                 task.state.is === 'done' ? 'as it was' : task.state.is === 'running' ? 'goes on' : '',
                 task.isAlone ? 'by itself' : '',
-                critical.has(task.id) && task.state.is !== 'done' ? 'everything waits for it' : '',
+                keys.has(task.id) && task.state.is !== 'done' ? 'sets when you finish' : '',
                 task.stopLabel ? `safe stop: ${task.stopLabel}` : '',
               ]
                 .filter((text) => text !== '')

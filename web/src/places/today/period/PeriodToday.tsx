@@ -2,7 +2,7 @@ import css from './Period.module.css'
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
-import { atHand, closePeriod, type Conduct, setTaskAside } from '@ivory-crystal/core'
+import { atHand, closePeriod, type Conduct, setsEnd, setTaskAside } from '@ivory-crystal/core'
 import { clock as pageClock } from '../../../app/clock'
 import { Score } from '../../../drawings/Score'
 import { clock } from '../../../format/format'
@@ -104,8 +104,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
                 </span>
               ),
             )}
-            filled: as it was · pale: as planned · underlined: it sets when you finish · dotted: the lab
-            closes
+            filled: as it was · pale: as planned · underlined: a wait that sets when you finish, and what
+            begins it · dotted: the lab closes
           </p>
           <div role="status">
             {isAsked && plan && plan !== asked.plan && !isBusy && (
@@ -125,6 +125,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
               period={period}
               task={task}
               plan={plan}
+              beginsWait={setsEnd(tasks, plan).has(task.id)}
               nowMs={nowMs}
               onLater={(byMin) => {
                 later(task.id, byMin)
@@ -269,7 +270,9 @@ function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: Pe
           : spareMin === 0
             ? 'nothing to spare'
             : `${-spareMin} min too late`}
-        {plan.proven ? '' : `; no plan can end before ${at(plan.lowerBoundMin)}`}
+        {plan.broken.length === 0 && !plan.isAgainstFlame
+          ? ' · nothing is left waiting too long, and nothing is needed twice at once'
+          : ''}
       </span>
     </div>
   )

@@ -15,6 +15,7 @@ export function TaskPanel({
   period,
   task,
   plan,
+  beginsWait,
   nowMs,
   onLater,
   onDone,
@@ -22,6 +23,8 @@ export function TaskPanel({
   period: PeriodFacts
   task: PeriodTask
   plan: Conduct
+  /** A wait begins with it that sets when the period is over. */
+  beginsWait: boolean
   nowMs: number
   onLater: (byMin: number) => void
   onDone: () => void
@@ -54,7 +57,11 @@ export function TaskPanel({
           : task.isGuess
             ? 'The minutes are a guess. '
             : ''}
-        {room === 0 ? 'Everything waits for it.' : `It can slip ${room} min at no cost.`}
+        {room > 0
+          ? `It can slip ${room} min at no cost.`
+          : beginsWait
+            ? 'A wait begins with it that sets when you finish.'
+            : 'Your hands go from it to the next: it cannot slip.'}
         {put?.until === 'a time' && put.untilAtMs !== null && ` Not before ${clock(put.untilAtMs)}.`}
       </p>
       <div className="row-of">

@@ -51,7 +51,7 @@ describe('Today with a lab period', () => {
     now.getByRole('heading', { name: 'With your hands free' })
     screen.getByText(/^\d+ min to spare/)
     within(screen.getByRole('region', { name: 'What sets your finishing time' })).getByText(
-      /every minute lost there makes you finish a minute later/,
+      /starts a wait that sets when you finish|Everything waits for this|Your hands set when you finish/,
     )
     const late = within(screen.getByRole('region', { name: 'If it gets late' }))
     expect(await late.findAllByText(/by \d\d:\d\d\. After that, stop: dry, weighed/)).not.toEqual([])

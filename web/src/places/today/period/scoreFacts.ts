@@ -1,4 +1,10 @@
-import type { Conduct, Instrument, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
+import {
+  type Conduct,
+  type Instrument,
+  type PeriodTask,
+  type PeriodTerms,
+  setsEnd,
+} from '@ivory-crystal/core'
 import { clock } from '../../../format/format'
 import type { ScoreBar, ScoreFacts, Tone } from '../../../drawings/scoreLayout'
 
@@ -40,7 +46,7 @@ export function scoreFacts(
   nowMs: number,
 ): ScoreFacts {
   const aside = new Set(plan?.aside)
-  const critical = new Set(plan?.criticalPath)
+  const keys = plan ? setsEnd(tasks, plan) : new Set<string>()
   const letters = lettersOf(tasks.filter(({ id }) => !aside.has(id)))
   const bars = tasks.flatMap((task): ScoreBar[] => {
     const times = aside.has(task.id) ? null : timesOf(task, plan, terms)
@@ -59,7 +65,7 @@ export function scoreFacts(
       fromMs: Math.max(times.fromMs, terms.beginsAtMs),
       toMs: times.toMs,
       is: task.state.is === 'done' ? 'was' : task.state.is === 'running' ? 'goes on' : 'planned',
-      critical: critical.has(task.id) && (lane === 'hands' || task.isAlone) && task.state.is !== 'done',
+      critical: keys.has(task.id) && (lane === 'hands' || task.isAlone) && task.state.is !== 'done',
       rising: /\/heat /.test(task.id),
       movable: task.state.is === 'open' && !task.isAlone,
     }))

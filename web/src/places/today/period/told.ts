@@ -3,9 +3,9 @@ import {
   type Conduct,
   HARM,
   type IfLate,
-  listed,
   type PeriodTask,
   type PeriodTerms,
+  setsEnd,
   uncapital,
 } from '@ivory-crystal/core'
 import { capital, clock } from '../../../format/format'
@@ -14,22 +14,20 @@ const MINUTE_MS = 60_000
 /** Less room than this is none to speak of, min. */
 const ROOM_LEAST_MIN = 3
 
-/** What everything waits for next, whose minutes they are, and how much room the rest has. */
+/** Which of what is still to be done begins a wait that sets the end, and how much room the rest has. */
 export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
   const byId = new Map(tasks.map((task) => [task.id, task]))
   const critical = new Set(plan.criticalPath)
-  const path = plan.criticalPath
+  const keys = setsEnd(tasks, plan)
+  const open = plan.criticalPath
     .flatMap((id) => byId.get(id) ?? [])
     .filter(({ state }) => state.is !== 'done')
-  const [first, second, third] = path.map(({ words }, i) => `“${i === 0 ? words : uncapital(words)}”`)
-  if (first === undefined) return 'Nothing is waited for.'
-  const minutes = new Map<string, number>()
-  for (const { of, title, durationMin } of path)
-    if (of !== null) minutes.set(title, (minutes.get(title) ?? 0) + durationMin)
-  const whose = [...minutes]
-    .sort(([, p], [, q]) => q - p)
-    .map(([title, min], i) => `${min}${i === 0 ? ' min' : ''} on ${title}`)
-  const next = [first, ...(second ? [second] : []), ...(third ? [third] : [])].join(', then ')
+  if (open.length === 0) return 'Nothing is waited for.'
+  const next = open
+    .filter(({ id, isAlone, state }) => keys.has(id) && !isAlone && state.is === 'open')
+    .slice(0, 3)
+    .map(({ words }, i) => `“${i === 0 ? words : uncapital(words)}”`)
+  const running = open.find(({ isAlone, state }) => isAlone && state.is === 'running')
   const roomy = tasks
     .filter(
       ({ id, isAlone, of, state }) => !isAlone && of !== null && state.is === 'open' && !critical.has(id),
@@ -38,8 +36,10 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
     .filter(({ room, task }) => room >= ROOM_LEAST_MIN && plan.starts[task.id] !== undefined)
     .sort((p, q) => q.room - p.room)[0]
   return [
-    `${next}: every minute lost there makes you finish a minute later.`,
-    ...(whose.length > 1 ? [`It is set by ${listed(whose)}.`] : []),
+    ...(running ? [`Everything waits for this: ${uncapital(running.words)}.`] : []),
+    next.length > 0
+      ? `${next.join(', then ')}: ${next.length === 1 ? 'it starts' : 'each starts'} a wait that sets when you finish. A minute lost before it is a minute lost.`
+      : 'Your hands set when you finish: no wait does.',
     roomy
       ? `“${roomy.task.words}” has most room: it can slip ${roomy.room} min.`
       : 'Nothing can slip by more than a minute or two.',

@@ -76,12 +76,16 @@ export function usePeriod(): PeriodNow | null {
     if (key === null || question === null) return
     let wanted = true
     setAsking(key)
-    void plan(question, (answer) => {
-      if (!wanted) return false
-      setAnswered((before) => ({ ...answer, changed: answer.changed ?? before?.changed ?? null }))
-      if (answer.late !== null || answer.problem !== null) setAsking(null)
-      return true
-    })
+    void plan(
+      question,
+      (answer) => {
+        if (!wanted) return false
+        setAnswered((before) => ({ ...answer, changed: answer.changed ?? before?.changed ?? null }))
+        if (answer.late !== null || answer.problem !== null) setAsking(null)
+        return true
+      },
+      () => wanted,
+    )
     return () => {
       wanted = false
     }
@@ -116,6 +120,7 @@ function whatHappened({ id, opened, putOff }: PeriodFacts, tasks: readonly Perio
 async function plan(
   { period, tasks, nowMs }: { period: PeriodFacts; tasks: readonly PeriodTask[]; nowMs: number },
   tell: (answer: Answered) => boolean,
+  isWanted: () => boolean,
 ): Promise<void> {
   const { opened, putOff, id } = period
   const asked = { tasks, terms: opened.body, putOff, nowMs }
@@ -124,9 +129,7 @@ async function plan(
   if (before === null) {
     // A plan to begin with; the better one follows.
     const quick = await askPlanner((heavy) => heavy.planPeriod(asked, null, QUICK_EFFORT))
-    const isWanted =
-      !quick.ok || tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })
-    if (!isWanted) return
+    if (quick.ok && !tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })) return
     first = quick.ok ? quick.value : null
   }
   const planned = await askPlanner((heavy) => heavy.planPeriod(asked, before, effortFor(tasks)))
@@ -134,32 +137,60 @@ async function plan(
     tell({ period: id, plan: first, late: null, problem: planned.problem, changed: null })
     return
   }
-  const { value } = planned
-  const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
-  if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return
-  keepPlan(period, value)
+  if (!(await settled(planned.value))) return
+  // While nobody asks for anything, other orders are looked for: one that gains three minutes is taken.
   const happened = whatHappened(period, tasks)
-  const held = said?.happened === happened && value.makespanMin <= value.deadlineMin ? said.late : null
-  const late: Result<IfLate> = held
-    ? { ok: true, value: held }
-    : await askPlanner((heavy) => heavy.whenLate(asked, value))
-  if (late.ok) said = { happened, late: late.value }
-  tell({
-    period: id,
-    plan: value,
-    late: late.ok ? late.value : null,
-    problem: late.ok ? null : late.problem,
-    changed: null,
-  })
+  let best = planned.value
+  if (looked?.happened !== happened) looked = { happened, times: 0 }
+  while (isMany(tasks) && !best.proven && looked.happened === happened && looked.times < LOOKS_MOST) {
+    looked.times++
+    const look = looked.times
+    const again = await askPlanner((heavy) => heavy.lookAgain(asked, best, look))
+    // What is not found in time changes nothing: the plan stands.
+    if (!again.ok || !isWanted()) return
+    if (again.value === null) continue
+    best = again.value
+    if (!(await settled(best))) return
+  }
+
+  /** The plan is told and kept, with what becomes of it when it gets late; false where nobody wants it any more. */
+  async function settled(value: Conduct): Promise<boolean> {
+    const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
+    if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return false
+    keepPlan(period, value)
+    // Another order is something that happened; minutes that go by are not.
+    const seen = JSON.stringify([whatHappened(period, tasks), orderOf(value)])
+    const held = said?.happened === seen && value.makespanMin <= value.deadlineMin ? said.late : null
+    const late: Result<IfLate> = held
+      ? { ok: true, value: held }
+      : await askPlanner((heavy) => heavy.whenLate(asked, value))
+    if (late.ok) said = { happened: seen, late: late.value }
+    return tell({
+      period: id,
+      plan: value,
+      late: late.ok ? late.value : null,
+      problem: late.ok ? null : late.problem,
+      changed: null,
+    })
+  }
 }
+
+/** Further looks at a plan of many tasks, while nothing happens. */
+const LOOKS_MOST = 4
+let looked: { happened: string; times: number } | null = null
+
+const orderOf = ({ starts }: Conduct) =>
+  Object.keys(starts).sort((p, q) => (starts[p] ?? 0) - (starts[q] ?? 0) || (p < q ? -1 : 1))
 
 /** A last moment that was said holds until something happens: time alone does not move it. */
 let said: { readonly happened: string; readonly late: IfLate } | null = null
 
 /** Few tasks are proven; of many a minute or two more is not worth seconds of a telephone’s time. */
 function effortFor(tasks: readonly PeriodTask[]): number {
-  const open = tasks.filter(({ state, isOptional }) => state.is === 'open' && !isOptional)
-  return open.length <= PROVEN_TO ? 1 : MANY_EFFORT
+  return isMany(tasks) ? MANY_EFFORT : 1
+}
+function isMany(tasks: readonly PeriodTask[]): boolean {
+  return tasks.filter(({ state, isOptional }) => state.is === 'open' && !isOptional).length > PROVEN_TO
 }
 
 /** The order is kept over a reload, and by every window of this browser. */
