@@ -11,6 +11,7 @@ import {
   orderExercise,
   PRACTICE,
   progressOf,
+  seeingOf,
   startMelt,
   yourEye,
 } from '@ivory-crystal/core/practice'
@@ -72,7 +73,7 @@ export function measurePractice(): Row[] {
   const seen = Array.from({ length: ROUNDS }, () =>
     timed(() => {
       const view = fold(lines)
-      nextUp(progressOf(view), NOW)
+      nextUp(progressOf(view), NOW, seeingOf(view, 0.35))
       return renderToStaticMarkup(
         createElement(EyeDrawing, { eye: yourEye(view), withinC: 0.35, label: 'Your eye' }),
       )

@@ -73,6 +73,8 @@ const BOILS_AWAY_ML_PER_S = 0.001
 const SWIRL_S = 5
 /** So long on the plate without solvent, and it melts. */
 const MELTS_DRY_S = 25
+/** Of what was earned this much is left where the solid melted dry. */
+const SPOILT = 0.3
 /** Less solid than this share of the crude cannot be seen. */
 const UNSEEN_SHARE = 0.01
 const PLATE_C = 140
@@ -247,14 +249,15 @@ export function scorePortions(state: FlaskState, called: Called): Score {
   const isRightCall = (called === 'what is left is grit') === exercise.gritG > 0
   const isLean = addedML <= leanML(state)
   const isGood = isDone && isRightCall && isLean && chasedML === 0 && !hasOiled
-  const share =
+  const earned =
     (isDone ? 0.4 : 0.4 * Math.max(0, 1 - leftG / exercise.solubleG)) +
     (isRightCall ? 0.2 : 0) +
     (isDone ? 0.3 * Math.max(0, 1 - Math.max(0, addedML / leanML(state) - 1)) : 0) +
     (hasOiled ? 0 : 0.1)
   return {
     isGood,
-    share,
+    // What melted dry on the plate is spoilt, however lean the rest.
+    share: hasOiled ? SPOILT * earned : earned,
     sentence: portionsSentence(state, called, { leftG, isDone, isRightCall }),
     compared: [
       {

@@ -120,7 +120,7 @@ export const ABOUT: Readonly<Record<ExerciseName, ExerciseWords>> = {
     slug: 'which-mixture',
     why: 'Six compounds melt where the unknown does: each mixed melt costs half an hour, so choose the telling one.',
     minutes: [2, 5],
-    rule: 'named right, in no more runs than the planner',
+    rule: 'named right, shown by the mixtures, in no more runs than the planner',
     isForPhone: false,
   },
   'out on time': {
@@ -149,13 +149,13 @@ export const ABOUT: Readonly<Record<ExerciseName, ExerciseWords>> = {
   },
 }
 
-/** What a beginner does before the first real prep. */
+/** What a beginner does before the first real prep: five at the lens, where what is missed cannot be made good. */
 export const FIRST_PATH = [
   'see it melt',
   'shrinking is not melting',
+  'two numbers',
   'three at once',
-  'just dissolved',
-  'the balance',
+  'it starts early',
 ] as const satisfies readonly ExerciseName[]
 
 /** What every exercise comes to. */

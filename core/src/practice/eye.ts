@@ -43,6 +43,15 @@ function endOf(errors: readonly (number | null)[]): EyeEnd {
 /** From so many tubes on something is said of an eye. */
 const SAID_FROM = 4
 
+/** Whether nothing is to be said against an eye: both ends within that on average, over enough tubes, none missed. */
+export function isEyeWithin({ tubes, first, all }: Eye, withinC: number): boolean {
+  return (
+    tubes >= SAID_FROM &&
+    lean('first liquid', first, withinC) === null &&
+    lean('all liquid', all, withinC) === null
+  )
+}
+
 /** What an eye does, in one sentence. */
 export function eyeSentence({ tubes, first, all }: Eye, withinC: number): string {
   if (tubes === 0) return 'No tube has been watched yet.'

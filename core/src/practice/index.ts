@@ -57,7 +57,7 @@ export { bestOrder, inOrder, orderExercise, type OrderExercise, type Ordered, sc
 export { type Accused, scoreWrong, type SeenLine, wrongExercise, type WrongExercise } from './wrongHere'
 export { MISTAKES, type Mistake, SCENES } from './mistakes'
 export { type LetteredSolvent, scoreSolvent, solventExercise, type SolventExercise } from './solventChoice'
-export { type Eye, type EyeEnd, eyeOf, eyeSentence } from './eye'
+export { type Eye, type EyeEnd, eyeOf, eyeSentence, isEyeWithin } from './eye'
 export {
   nextUp,
   openPracticals,
@@ -68,6 +68,8 @@ export {
   type Progress,
   progressOf,
   ruleOf,
+  type Seeing,
+  seeingOf,
   yourEye,
 } from './progress'
 export { codeOf, MADE_LIMITS, MADE_ON, MADE_RATES, type MadeExercise, madeFromCode, meltOfMade } from './made'

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { describe, expect, test } from '@jest/globals'
+import { beforeEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import {
   type Entry,
@@ -23,6 +23,8 @@ import {
   eyeSentence,
   EXERCISES,
   FIRST_PATH,
+  isEyeWithin,
+  LENS_EXERCISES,
   nextUp,
   pathOf,
   PRACTICE,
@@ -30,6 +32,8 @@ import {
   placeOnPath,
   progressOf,
   ruleOf,
+  type Seeing,
+  seeingOf,
   triedTubes,
   yourEye,
 } from './index'
@@ -43,6 +47,9 @@ const golden = JSON.parse(readFileSync(new URL('../../golden/ledger.v4.json', im
 const ENVELOPE = golden.entries[0] as RawEntry
 
 let last: string | null = null
+beforeEach(() => {
+  last = null
+})
 function line(body: Partial<PracticeDone>, at = NOW, v = 1): Entry<'practice done'> {
   const id = nextId(last, at, new Uint8Array(8))
   last = id
@@ -162,20 +169,37 @@ describe('your eye', () => {
 })
 
 describe('how an exercise stands', () => {
-  test('three good in a row master a level; one that is not begins anew; what was made counts for no level', () => {
-    const good = () => line({})
+  test('three good in a row master a level, one on another day; one that is not begins anew; what was made counts for no level', () => {
+    let days = 0
+    const good = (of: Partial<PracticeDone> = {}) => line(of, NOW + days++ * DAY_MS)
     const bad = () => line({ isGood: false, share: 0.4 })
     expect(standing([good(), good()])).toMatchObject({ level: 1, inARow: 2, mastered: 0 })
     expect(standing([good(), good(), bad(), good()])).toMatchObject({ level: 1, inARow: 1, mastered: 0 })
     expect(standing([good(), good(), good()])).toMatchObject({ level: 2, inARow: 0, mastered: 1 })
     expect(standing([good(), good(), line({ code: 'made' })])).toMatchObject({ tries: 2, inARow: 2 })
-    const through = ([1, 2, 3] as const).flatMap((level) => [1, 2, 3].map(() => line({ level })))
+    const through = ([1, 2, 3] as const).flatMap((level) => [1, 2, 3].map(() => good({ level })))
     expect(standing(through)).toMatchObject({ level: 3, mastered: 3 })
     expect(standing([line({ level: 3 }), line({ level: 3 }), line({ level: 3 })])).toMatchObject({
       level: 1,
       mastered: 0,
     })
-    for (const name of EXERCISES) expect(ruleOf(name)).toContain('three in a row')
+    for (const name of EXERCISES) expect(ruleOf(name)).toContain('three in a row, one of them on another day')
+    // All of one day: it waits for another.
+    last = null
+    const today = () => line({})
+    expect(standing([today(), today(), today(), today()])).toMatchObject({
+      level: 1,
+      inARow: 4,
+      waitsForAnotherDay: true,
+      mastered: 0,
+    })
+    expect(standing([today(), today(), today(), line({}, NOW + 99 * DAY_MS)])).toMatchObject({
+      level: 2,
+      inARow: 0,
+      waitsForAnotherDay: false,
+      mastered: 1,
+    })
+    expect(standing([today(), bad(), today(), today(), today()])?.waitsForAnotherDay).toBe(true)
   })
   test('what went well comes back later than what did not, and days after, not minutes', () => {
     const wentWell = standing([line({}), line({}, NOW + 4 * DAY_MS)])
@@ -186,15 +210,36 @@ describe('how an exercise stands', () => {
     expect(wentWell?.dueMs).toBeGreaterThan(wentBadly?.dueMs ?? Infinity)
     expect(wentBadly?.dueMs).toBeGreaterThanOrEqual(NOW + 4.5 * DAY_MS)
   })
+  test('law: however well it goes, it comes back within three weeks', () => {
+    const result = fc.record({ isGood: fc.boolean(), daysLater: fc.integer({ min: 0, max: 40 }) })
+    let capped = 0
+    fc.assert(
+      fc.property(fc.array(result, { minLength: 1, maxLength: 12 }), (results) => {
+        last = null
+        let at = NOW
+        const lines = results.map(({ isGood, daysLater }) => {
+          // A line’s time is its id’s, and no two are the same.
+          at += daysLater * DAY_MS + 1000
+          return line({ isGood, share: isGood ? 1 : 0.2 }, at)
+        })
+        const dueMs = standing(lines)?.dueMs ?? Infinity
+        expect(dueMs - at).toBeLessThanOrEqual(21 * DAY_MS)
+        expect(dueMs).toBeGreaterThan(at)
+        if (dueMs - at === 21 * DAY_MS) capped++
+      }),
+    )
+    expect(capped).toBeGreaterThan(5)
+  })
 })
 
 describe('what to do next', () => {
+  const SHARP = { isWithin: true, wasAtLens: false } as const
   const done = (names: readonly string[], share = 1) =>
     names.map((exercise) => line({ exercise, share, isGood: share > 0.7 }))
   test('the first path to its end, in order', () => {
     const seen: string[] = []
     for (let count = 0; count < FIRST_PATH.length; count++) {
-      const next = nextUp(progressOf(viewOf(done(FIRST_PATH.slice(0, count)))), NOW)
+      const next = nextUp(progressOf(viewOf(done(FIRST_PATH.slice(0, count)))), NOW, SHARP)
       expect(next.why).toBe(`${placeOnPath(next.name) ?? ''} before the first real prep`)
       seen.push(next.name)
     }
@@ -202,13 +247,43 @@ describe('what to do next', () => {
     expect(pathOf(progressOf(viewOf(done(FIRST_PATH))))).toEqual({ done: 5, next: null })
     expect(pathOf(progressOf(EMPTY_VIEW)).done).toBe(0)
   })
+  test('law: until the eye is within the reading error, of any two that follow each other one is at the lens', () => {
+    const isLens = (name: string) => LENS_EXERCISES.some((one) => one === name)
+    const marks = (errorC: number) => [{ firstErrorC: errorC, allErrorC: errorC }]
+    const lines = FIRST_PATH.map((exercise) => line({ exercise, tubes: marks(0.9) }))
+    const asked: string[] = []
+    for (let i = 0; i < 30; i++) {
+      const view = viewOf(lines)
+      const atMs = NOW + (i + 1) * DAY_MS
+      const seeing = seeingOf(view, 0.35)
+      expect(seeing.isWithin).toBe(false)
+      const { name } = nextUp(progressOf(view), atMs, seeing)
+      asked.push(name)
+      lines.push(line({ exercise: name, tubes: isLens(name) ? marks(0.9) : [] }, atMs))
+    }
+    asked.forEach((name, i) => {
+      if (i > 0) expect([name, asked[i - 1] ?? ''].some(isLens)).toBe(true)
+    })
+    expect(asked.filter((name) => !isLens(name)).length).toBeGreaterThan(8)
+    // Once it is, the lens is one of fourteen again.
+    const sharp = [...lines, ...Array.from({ length: 60 }, () => line({ tubes: marks(-0.9) }))]
+    expect(seeingOf(viewOf(sharp), 0.35)).toMatchObject({ wasAtLens: true })
+    expect(isEyeWithin(eyeOf(Array.from({ length: 4 }, () => marks(0.3)[0]!)), 0.35)).toBe(true)
+    expect(isEyeWithin(eyeOf(Array.from({ length: 3 }, () => marks(0)[0]!)), 0.35)).toBe(false)
+  })
   test('then what is due, the weakest first, then what is new, then what is due soonest', () => {
     const lines = [...done(FIRST_PATH), ...done(['the dial'], 0.2)]
-    expect(nextUp(progressOf(viewOf(lines)), NOW).name).toBe('two numbers')
-    expect(nextUp(progressOf(viewOf(lines)), NOW + 60 * DAY_MS)).toMatchObject({ name: 'the dial' })
+    const next = (atMs: number, seeing: Seeing = SHARP) => nextUp(progressOf(viewOf(lines)), atMs, seeing)
+    expect(next(NOW).name).toBe('the flame')
+    expect(next(NOW + 60 * DAY_MS)).toMatchObject({ name: 'the dial' })
+    // What made the last one weak is said, and no number.
+    expect(next(NOW + 60 * DAY_MS).why).toMatch(/^due again, and the weakest of what is; the last time: “/)
     const all = progressOf(
       viewOf([...done(EXERCISES.filter((name) => name !== 'the flame')), ...done(['the flame'], 0.1)]),
     )
-    expect(nextUp(all, NOW)).toMatchObject({ name: 'the flame', why: 'nothing is due yet; this comes first' })
+    expect(nextUp(all, NOW, SHARP)).toMatchObject({
+      name: 'the flame',
+      why: 'nothing is due yet; this comes first',
+    })
   })
 })

@@ -6,8 +6,8 @@ import { linesOf } from '../notebook/read'
 import { idMs } from '../notebook/clock'
 import type { EpochMs } from '../ids'
 import { ABOUT, type ExerciseName, EXERCISES, FIRST_PATH, GOOD_IN_A_ROW } from './exercises'
-import { type Eye, eyeOf } from './eye'
-import type { Level } from './meltExercise'
+import { type Eye, eyeOf, isEyeWithin } from './eye'
+import { LENS_EXERCISES, type Level } from './meltExercise'
 
 type Line = Entry<'practice done'>
 
@@ -19,10 +19,14 @@ export interface Progress {
   readonly level: Level
   /** Good ones in a row at that level. */
   readonly inARow: number
+  /** Enough in a row, all of one day: one more on another. */
+  readonly waitsForAnotherDay: boolean
   /** The highest level mastered; 0 for none. */
   readonly mastered: 0 | Level
   /** Mean share of the last few; null where it was never tried. */
   readonly lately: number | null
+  /** What was said of the last one; null where it was never tried. */
+  readonly lastSentence: string | null
   /** When it should be done again; null where it was never tried. */
   readonly dueMs: EpochMs | null
 }
@@ -83,16 +87,19 @@ export function progressOf(view: View): readonly Progress[] {
 function standing(name: ExerciseName, lines: readonly Line[]): Progress {
   let level: Level = 1
   let inARow = 0
+  let days = new Set<string>()
   let mastered: Progress['mastered'] = 0
-  for (const { body } of lines) {
+  for (const { id, body } of lines) {
     // One put easier or harder than it stands says nothing of the level it stands at.
     if (body.level !== level) continue
     inARow = body.isGood ? inARow + 1 : 0
-    if (inARow < GOOD_IN_A_ROW) continue
+    days = body.isGood ? days.add(dayOf(idMs(id))) : new Set()
+    if (inARow < GOOD_IN_A_ROW || days.size < DAYS_LEAST) continue
     mastered = level
     if (level === 3) continue
     level = (level + 1) as Level
     inARow = 0
+    days = new Set()
   }
   const last = lines.slice(-LATELY)
   return {
@@ -100,11 +107,22 @@ function standing(name: ExerciseName, lines: readonly Line[]): Progress {
     tries: lines.length,
     level,
     inARow,
+    waitsForAnotherDay: inARow >= GOOD_IN_A_ROW && days.size < DAYS_LEAST,
     mastered,
+    lastSentence: last.at(-1)?.body.sentence ?? null,
     lately: last.length === 0 ? null : last.reduce((sum, { body }) => sum + body.share, 0) / last.length,
     dueMs: dueOf(lines.slice(-SPACED_BY)),
   }
 }
+
+/** What is good today and on no other day is not learned yet. */
+const DAYS_LEAST = 2
+/** The day by the clock of whoever practises. */
+const dayOf = (ms: EpochMs) => new Date(ms).toDateString()
+
+const DAY_MS = 24 * 3_600_000
+/** Whatever went well comes back within a term, days. */
+const BACK_WITHIN_DAYS = 21
 
 const scheduler = fsrs({ enable_fuzz: false, enable_short_term: false })
 
@@ -115,7 +133,8 @@ function dueOf(lines: readonly Line[]): EpochMs | null {
     const at = new Date(idMs(id))
     card = scheduler.next(card ?? createEmptyCard(at), at, ratingOf(body)).card
   }
-  return card ? card.due.getTime() : null
+  const last = lines.at(-1)
+  return card && last ? Math.min(card.due.getTime(), idMs(last.id) + BACK_WITHIN_DAYS * DAY_MS) : null
 }
 
 function ratingOf({ isGood, share }: Line['body']) {
@@ -133,30 +152,56 @@ export function pathOf(progress: readonly Progress[]): {
   return { done: FIRST_PATH.filter(isTried).length, next }
 }
 
+/** How a learner sees, as far as it decides what comes next. */
+export interface Seeing {
+  /** Both ends lie within what the house allows, over enough tubes. */
+  readonly isWithin: boolean
+  /** What was practised last was at the lens. */
+  readonly wasAtLens: boolean
+}
+export function seeingOf(view: View, withinC: number): Seeing {
+  const last = practiceLines(view).at(-1)?.body.exercise
+  return { isWithin: isEyeWithin(yourEye(view), withinC), wasAtLens: isLens(last) }
+}
+const isLens = (name: string | undefined) => LENS_EXERCISES.some((one) => one === name)
+
 /**
  * What to do next: the beginner’s path to its end, then what is due, the weakest first, then what was never tried,
- * then what comes due soonest.
+ * then what comes due soonest. Until the eye is within the house’s reading error every second one is at the lens.
  */
-export function nextUp(progress: readonly Progress[], nowMs: EpochMs): NextUp {
+export function nextUp(progress: readonly Progress[], nowMs: EpochMs, seeing: Seeing): NextUp {
   const path = pathOf(progress)
   if (path.next !== null)
     return {
       name: path.next,
       why: `${placeOnPath(path.next) ?? ''} before the first real prep`,
     }
+  if (seeing.isWithin || seeing.wasAtLens) return nextOf(progress, nowMs)
+  const { name } = nextOf(
+    progress.filter((one) => isLens(one.name)),
+    nowMs,
+  )
+  return {
+    name,
+    why: 'at the lens: every second one is, until your eye is within the house’s reading error',
+  }
+}
+
+function nextOf(progress: readonly Progress[], nowMs: EpochMs): NextUp {
   const due = progress
     .filter(({ dueMs }) => dueMs !== null && dueMs <= nowMs)
     .sort((p, q) => (p.lately ?? 0) - (q.lately ?? 0))[0]
   if (due)
     return {
       name: due.name,
-      why: `due again, and the weakest of what is: ${Math.round(100 * (due.lately ?? 0))} of 100 lately`,
+      why: `due again, and the weakest of what is${due.lastSentence === null ? '' : `; the last time: ${unstopped(due.lastSentence)}`}`,
     }
   const fresh = progress.find(({ tries }) => tries === 0)
   if (fresh) return { name: fresh.name, why: 'not tried yet' }
   const soonest = progress.reduce((p, q) => ((q.dueMs ?? Infinity) < (p.dueMs ?? Infinity) ? q : p))
   return { name: soonest.name, why: 'nothing is due yet; this comes first' }
 }
+const unstopped = (sentence: string) => `“${sentence.replace(/\.$/, '')}”`
 
 function ordinal(count: number): string {
   return ['first', 'second', 'third', 'fourth', 'fifth'][count - 1] ?? `number ${count}`
@@ -170,5 +215,5 @@ export function placeOnPath(name: ExerciseName): string | null {
 
 /** The rule an exercise is mastered by, in one sentence. */
 export function ruleOf(name: ExerciseName): string {
-  return `Mastered with three in a row: ${ABOUT[name].rule}.`
+  return `Mastered with three in a row, one of them on another day: ${ABOUT[name].rule}.`
 }

@@ -9,8 +9,8 @@ type Session = BenchSession & Happened
  * planned little is kept free: it can still be put off.
  */
 const LONGER = { unknown: 0.75, known: 0.25, planned: 0.1 } as const
-/** This part of what hot solvent, cold crystals or a plate may wait is kept back. */
-const KEPT_BACK = 1 / 3
+/** This part of what hot solvent, cold crystals or a plate may wait is kept back: more while the pace is not known. */
+const KEPT_BACK = { unknown: 1 / 2, known: 1 / 3 } as const
 
 /**
  * Room for hands that are slower than planned: nothing is begun before a melt is due that could last into it, and what
@@ -50,16 +50,21 @@ export function withSlack(session: Session, tasks: readonly PeriodTask[]): Sessi
     ...session,
     gaps: [...(session.gaps ?? []), ...gaps],
     tasks: session.tasks.map((task) =>
-      isOpen(task) && hands.includes(task) ? { ...task, after: task.after.map(sooner) } : task,
+      hands.includes(task)
+        ? { ...task, after: task.after.map((one) => sooner(one, timed === undefined ? 'unknown' : 'known')) }
+        : task,
     ),
   }
 }
 
-function sooner(one: SessionTask['after'][number]): SessionTask['after'][number] {
+function sooner(
+  one: SessionTask['after'][number],
+  pace: keyof typeof KEPT_BACK,
+): SessionTask['after'][number] {
   const { waitMaxMin, waitMin = 0 } = one
   return waitMaxMin === undefined
     ? one
-    : { ...one, waitMaxMin: Math.max(waitMin, waitMaxMin - Math.floor(KEPT_BACK * waitMaxMin)) }
+    : { ...one, waitMaxMin: Math.max(waitMin, waitMaxMin - Math.floor(KEPT_BACK[pace] * waitMaxMin)) }
 }
 
 /** All that must be over before a task, near and far. */

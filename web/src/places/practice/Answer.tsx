@@ -34,9 +34,9 @@ export function Answer({
   onAgain: () => void
   onSame: () => void
 }) {
-  const { progress, eye } = usePractice()
+  const { progress, eye, seeing } = usePractice()
   const stands = progress.find((one) => one.name === name)
-  const next = nextUp(progress, clock.now())
+  const next = nextUp(progress, clock.now(), seeing)
   return (
     <div className={css.both}>
       <section aria-labelledby="answer">
@@ -69,7 +69,9 @@ export function Answer({
             <p className="mb-1">
               {stands.mastered === 3
                 ? 'Mastered at every level.'
-                : `${stands.inARow} of ${GOOD_IN_A_ROW} good in a row at this level${stands.mastered > 0 ? `; mastered at level ${stands.mastered}` : ''}.`}
+                : stands.waitsForAnotherDay
+                  ? `${stands.inARow} good in a row, all of today: one more on another day, and it gets harder.`
+                  : `${stands.inARow} of ${GOOD_IN_A_ROW} good in a row at this level${stands.mastered > 0 ? `; mastered at level ${stands.mastered}` : ''}.`}
             </p>
             <p className="quiet">{ruleOf(name)}</p>
           </section>

@@ -23,9 +23,9 @@ import { YourEye } from './YourEye'
 
 /** What to practise next, one’s own eye, and every exercise. */
 export function Practice() {
-  const { progress, eye } = usePractice()
+  const { progress, eye, seeing } = usePractice()
   const nowMs = clock.now()
-  const next = nextUp(progress, nowMs)
+  const next = nextUp(progress, nowMs, seeing)
   const path = pathOf(progress)
   const of = (name: ExerciseName) => progress.find((one) => one.name === name)
   const rest = EXERCISES.filter((name) => path.next === null || !FIRST_PATH.some((one) => one === name))
@@ -50,7 +50,7 @@ export function Practice() {
             <section aria-labelledby="first-path">
               <h2 id="first-path">Before the first real prep</h2>
               <p className="quiet">
-                Five exercises, about a quarter of an hour; {path.done} of {FIRST_PATH.length} done.
+                Five exercises at the lens, about twenty minutes; {path.done} of {FIRST_PATH.length} done.
               </p>
               <List names={FIRST_PATH} of={of} nowMs={nowMs} />
             </section>
@@ -106,12 +106,26 @@ function List({
 }
 
 /** How an exercise stands, in few words. */
-function Stands({ tries, level, inARow, mastered, dueMs, nowMs }: Progress & { nowMs: number }) {
+function Stands({
+  tries,
+  level,
+  inARow,
+  waitsForAnotherDay,
+  mastered,
+  dueMs,
+  nowMs,
+}: Progress & { nowMs: number }) {
   if (tries === 0) return <span className="quiet">not tried</span>
   const isDue = dueMs !== null && dueMs <= nowMs
   return (
     <>
-      <span>{mastered === 3 ? 'mastered' : `level ${level}, ${inARow} of ${GOOD_IN_A_ROW}`}</span>
+      <span>
+        {mastered === 3
+          ? 'mastered'
+          : waitsForAnotherDay
+            ? `level ${level}, one more on another day`
+            : `level ${level}, ${inARow} of ${GOOD_IN_A_ROW}`}
+      </span>
       <br />
       <span className={classNames('quiet', isDue && 'fw-bold')}>
         {isDue ? 'due' : dueMs === null ? '' : `again ${day(dueMs)}`}

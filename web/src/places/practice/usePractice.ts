@@ -1,9 +1,15 @@
 import { useMemo } from 'react'
-import { progressOf, yourEye } from '@ivory-crystal/core/practice'
+import { markWithinC, progressOf, seeingOf, yourEye } from '@ivory-crystal/core/practice'
 import { useNotebook } from '../../ledger/notebook'
+import { useHouseRules } from '../../parts/useHouseRules'
 
 /** How the learner stands, folded from the practice lines of this notebook. */
 export function usePractice() {
   const view = useNotebook((state) => state.view)
-  return useMemo(() => ({ progress: progressOf(view), eye: yourEye(view) }), [view])
+  const rules = useHouseRules()
+  const withinC = markWithinC(rules, rules.meltRate.target)
+  return useMemo(
+    () => ({ progress: progressOf(view), eye: yourEye(view), seeing: seeingOf(view, withinC) }),
+    [view, withinC],
+  )
 }
