@@ -3,6 +3,7 @@ import { PROJECT } from '../server/src/paths'
 import { measureCrate } from './crate'
 import { measureFold } from './fold'
 import { measureIdentity, measureMap } from './identity'
+import { measureLearners } from './learners'
 import { measureMelting } from './melting'
 import { measurePaper } from './paper'
 import { measurePosting } from './posting'
@@ -34,6 +35,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   lens: measureLens,
   session: measureSession,
   practice: measurePractice,
+  learners: measureLearners,
   crate: measureCrate,
   paper: measurePaper,
   touches: measureTouches,

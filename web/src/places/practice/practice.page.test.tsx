@@ -54,9 +54,9 @@ const heard = () =>
 describe('the place', () => {
   test('says what is next and why, one’s own eye, and how every exercise stands', async () => {
     showAt(Practice, at, '/n/:notebook/practice')
-    const next = within(await screen.findByRole('region', { name: 'Two numbers' }))
-    next.getByText(/third of five before the first real prep/)
-    expect(next.getByRole('link', { name: 'Begin' }).getAttribute('href')).toBe(`${at}/two-numbers`)
+    const next = within(await screen.findByRole('region', { name: 'It starts early' }))
+    next.getByText(/fifth of five before the first real prep/)
+    expect(next.getByRole('link', { name: 'Begin' }).getAttribute('href')).toBe(`${at}/it-starts-early`)
     screen.getByText(/nothing here enters a prep, an unknown or a page/)
     const eye = within(screen.getByRole('region', { name: /^Your eye, over 13 tubes$/ }))
     expect(eye.getByRole('img').getAttribute('aria-label')).toMatch(
