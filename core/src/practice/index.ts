@@ -55,7 +55,7 @@ export {
 } from './mixture'
 export { bestOrder, inOrder, orderExercise, type OrderExercise, type Ordered, scoreOrder } from './outOnTime'
 export { type Accused, scoreWrong, type SeenLine, wrongExercise, type WrongExercise } from './wrongHere'
-export { MISTAKES, type Mistake, SCENES } from './mistakes'
+export { MISTAKES, type Mistake, SCENES } from './mistakes/mistakes'
 export { type LetteredSolvent, scoreSolvent, solventExercise, type SolventExercise } from './solventChoice'
 export { type Eye, type EyeEnd, eyeOf, eyeSentence, isEyeWithin } from './eye'
 export {

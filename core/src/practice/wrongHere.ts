@@ -1,6 +1,6 @@
 import { randomSource, shuffled } from '../math/random'
 import type { Level } from './meltExercise'
-import { FINE, type Mistake, MISTAKES, type Scene, SCENES } from './mistakes'
+import { fineAt, type Mistake, MISTAKES, type Scene, SCENES } from './mistakes/mistakes'
 import type { Score } from './exercises'
 
 /** A line of what is seen; a mistake, or nothing wrong. */
@@ -35,7 +35,7 @@ export function wrongExercise(seed: number, level: Level): WrongExercise {
   const [least, most] = WRONG[level]
   const count = Math.min(here.length, least + Math.floor((most - least + 1) * uniform()))
   const wrong = here.slice(0, count)
-  const fine = mixed(FINE[scene]).slice(0, LINES - count)
+  const fine = mixed(fineAt(scene)).slice(0, LINES - count)
   const choose = (own: string | null, of: (one: Mistake) => string) => {
     const others = mixed(MISTAKES.filter((one) => one.scene === scene && of(one) !== own).map(of)).slice(
       0,
