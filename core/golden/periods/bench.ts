@@ -80,7 +80,9 @@ export function liveDay({ tasks: all, terms }: MadePeriod, student: Student, { p
       again = true
     }
   }
-  throw new Error(`the day does not end: ${tasks.flatMap(({ id }) => (endOf.has(id) ? [] : [id])).join(", ")}`)
+  throw new Error(
+    `the day does not end: ${tasks.flatMap(({ id }) => (endOf.has(id) ? [] : [id])).join(', ')}`,
+  )
 }
 
 export const isHands = ({ needs }: PeriodTask) => (needs['hands'] ?? 0) > 0
