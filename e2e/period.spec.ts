@@ -139,6 +139,63 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
     .toBe(2)
 })
 
+test('crystals that lay in the ice too long are collected first, and a block that is taken is waited for', async ({
+  page,
+  demo,
+}) => {
+  test.slow()
+  await page.clock.install()
+  await page.goto(`${demo.url}/preps/${BENZIL}/crystallize`)
+  await page.clock.fastForward('12:00')
+  // Out of the cooling, into the ice.
+  await tickNext(page)
+  await tickNext(page)
+  await page.goto(demo.url)
+  await outBy(page)
+  // Ten minutes of ice and thirty of waiting are over, and ten more.
+  await page.clock.fastForward('55:00')
+  await page.clock.runFor(6000)
+  const score = page.getByRole('region', { name: 'The score' })
+  await expect(
+    score.getByText(/“Collect the benzil” is planned \d+ min too late after .*into ice/i),
+  ).toBeVisible({ timeout: 30_000 })
+  await outBy(page)
+  const free = page.getByRole('region', { name: 'Now' })
+  await expect(free.getByRole('definition').first()).toHaveText(/^Set up suction|^Collect the benzil/)
+
+  // Somebody has taken the detecting block for two hours: nothing of ours is loaded on it before.
+  const lane = page.getByRole('button', { name: /into the detecting block and start it: \d\d:\d\d/ }).first()
+  const loadedAt = async () => {
+    const [, hours = '0', minutes = '0'] =
+      /: (\d\d):(\d\d)/.exec((await lane.getAttribute('aria-label')) ?? '') ?? []
+    return 60 * Number(hours) + Number(minutes)
+  }
+  await expect(lane).toBeVisible()
+  const before = await loadedAt()
+  await page.getByRole('button', { name: 'Change the period' }).click()
+  const form = page.getByRole('form', { name: 'The lab period' })
+  await form.getByText('What matters most, my own pace, and what others have').click()
+  await form.getByRole('button', { name: 'Somebody else has something' }).click()
+  await form.getByLabel('what', { exact: true }).last().selectOption('detecting-block')
+  await form.getByLabel('who', { exact: true }).last().fill('bench 5')
+  const text = (min: number) =>
+    `${String(Math.floor((min / 60) % 24)).padStart(2, '0')}:${String(min % 60).padStart(2, '0')}`
+  await form
+    .getByLabel('from', { exact: true })
+    .last()
+    .fill(text(before - 5))
+  await form
+    .getByLabel('until', { exact: true })
+    .last()
+    .fill(text(before + 30))
+  await form.getByRole('button', { name: 'Change the period' }).click()
+  await expect(page.getByRole('region', { name: 'Shared' })).toContainText(/Detecting block: bench 5/)
+  await outBy(page)
+  const after = await loadedAt()
+  // Before it, or once it is given back.
+  expect(after < before - 5 || after >= before + 30).toBe(true)
+})
+
 test('a bar is dragged later, the rest follows, and what it costs is said', async ({ page, demo }) => {
   await page.goto(demo.url)
   await outBy(page)

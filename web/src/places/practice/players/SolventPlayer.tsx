@@ -66,7 +66,10 @@ export function SolventPlayer({ put, onDone }: PlayerProps) {
                       choose(letter)
                     }}
                   >
-                    Take {letter} <kbd className="key ms-1">{letter}</kbd>
+                    Take {letter}{' '}
+                    <kbd className="key ms-1" aria-hidden>
+                      {letter}
+                    </kbd>
                   </Button>
                 </td>
               </tr>
