@@ -52,7 +52,14 @@ export function NowPart({
       {at.isOver ? (
         <ClosePeriod period={period} tasks={tasks} nowMs={nowMs} />
       ) : (
-        <Free period={period} ready={at.ready} late={late} nowMs={nowMs} isDoing={doing !== undefined} />
+        <Free
+          period={period}
+          ready={at.ready}
+          late={late}
+          nowMs={nowMs}
+          isDoing={doing !== undefined}
+          title={doing ? 'Next with your hands free' : first ? 'With your hands free' : 'Begin with'}
+        />
       )}
     </section>
   )
@@ -63,7 +70,7 @@ function headingOf({ ready, isOver }: AtHand, { opened }: PeriodFacts, nowMs: nu
   if (nowMs < opened.body.beginsAtMs)
     return `The period begins at ${clock(opened.body.beginsAtMs)}${day(opened.body.beginsAtMs) === day(nowMs) ? '' : `, ${day(opened.body.beginsAtMs)}`}`
   const [next] = ready
-  return next ? next.task.words : 'Nothing can be begun just now'
+  return next ? 'Your hands are free' : 'Nothing can be begun just now'
 }
 
 function Clock({ running, others, nowMs }: { running: Running; others: readonly Running[]; nowMs: number }) {
@@ -164,12 +171,14 @@ function Free({
   late,
   nowMs,
   isDoing,
+  title,
 }: {
   period: PeriodFacts
   ready: readonly Ready[]
   late: IfLate | null
   nowMs: number
   isDoing: boolean
+  title: string
 }) {
   const { notebook = '' } = useParams()
   const navigate = useNavigate()
@@ -178,7 +187,7 @@ function Free({
   if (shown.length === 0) return null
   return (
     <div className={css.rule}>
-      <h2>{isDoing ? 'Next with your hands free' : 'With your hands free'}</h2>
+      <h2>{title}</h2>
       <dl className={css.free}>
         {shown.map((one) => (
           <FreeTask key={one.task.id} one={one} late={late} period={period} nowMs={nowMs} />
