@@ -147,9 +147,13 @@ test('crystals that lay in the ice too long are collected first, and a block tha
   await page.clock.install()
   await page.goto(`${demo.url}/preps/${BENZIL}/crystallize`)
   await page.clock.fastForward('12:00')
-  // Out of the cooling, into the ice.
-  await tickNext(page)
-  await tickNext(page)
+  // Out of the cooling, into the ice: each tick is stored before the next.
+  const ticked = async () => (await kinds(page, demo)).filter(({ kind }) => kind === 'step ticked').length
+  for (let i = 0; i < 2; i++) {
+    const before = await ticked()
+    await tickNext(page)
+    await expect.poll(ticked, { timeout: 30_000 }).toBe(before + 1)
+  }
   await page.goto(demo.url)
   await outBy(page)
   // Ten minutes of ice and thirty of waiting are over, and ten more.

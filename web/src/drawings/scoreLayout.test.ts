@@ -55,6 +55,13 @@ describe('the lanes of the score', () => {
     expect(upright(47)?.lines).toEqual([])
     expect(upright(80)?.lines).toEqual(['melt'])
   })
+  test('a bar that rises has no label for its slope to run through', () => {
+    const rises = { ...bar('heats', 'alone', 0, 60, 'heats up'), rising: true }
+    expect(placeScore(facts([rises]), 720, 0, null).bars[0]?.lines).toEqual([])
+    expect(placeScore(facts([{ ...rises, rising: false }]), 720, 0, null).bars[0]?.lines).toEqual([
+      'heats up',
+    ])
+  })
   test('bars that go on at once stand beside each other, and the lane is as thick as they are', () => {
     const { bars, lanes } = placeScore(
       facts([bar('one', 'alone', 0, 30), bar('two', 'alone', 10, 40), bar('three', 'alone', 30, 50)]),

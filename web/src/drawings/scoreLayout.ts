@@ -137,7 +137,9 @@ export function placeScore(
     for (const bar of ofLane(lane.id)) {
       const from = along(bar.fromMs)
       const length = Math.max(LENGTH_LEAST, along(bar.toMs) - from)
-      const label = wide === null ? besideLines(bar, from, length, one, drawnAcross) : null
+      // A bar that rises has no room for letters: its slope would run through them.
+      const isSloped = wide === null && bar.rising
+      const label = wide === null && !isSloped ? besideLines(bar, from, length, one, drawnAcross) : null
       const upright = fitted(bar.label, bar.whose?.letter ?? '', one, length)
       const isCrossed = drawnAcross.some(
         (line) => line > from && line < from + Math.min(length, UPRIGHT_TEXT_PX),
@@ -149,7 +151,7 @@ export function placeScore(
         across: at + (rows[i]?.get(bar) ?? 0) * (one + (wide === null ? GAP : 1)),
         thick: one,
         tone: lane.tone,
-        lines: label?.lines ?? (isCrossed ? [] : upright),
+        lines: label?.lines ?? (isCrossed || isSloped ? [] : upright),
         textAt: label?.textAt ?? TEXT_AT_PX,
       })
     }
