@@ -3,7 +3,8 @@ import type { BenchSession, Busy, Happened, SessionTask } from '../../scheduling
 import type { Chain } from '../../scheduling/whatFits'
 import type { PeriodOpened } from '../../notebook/kinds/period-opened/kind'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
-import { coolsMin, MINUTE_MS, type PeriodTask, TAGS, workOf } from './task'
+import { isSameRun, runsUnderWay, waitingForRun } from './runsUnderWay'
+import { coolsMin, MINUTE_MS, type PeriodTask, TAGS } from './task'
 
 /** What a bench has besides hands: two flasks on a plate or in a bath, three in a tub of ice. A rule of the bench. */
 export const BENCH_HAS = { 'hot plate': 2, ice: 3, balance: 1, centrifuge: 1 } as const
@@ -228,26 +229,6 @@ function busyOf(
 /** A run may be over so much later than it should. */
 const MAY_DRAG_ON_MIN = 30
 
-/** Instruments with our tubes in them, and when the last of each should have melted, min. */
-function runsUnderWay(
-  tasks: readonly PeriodTask[],
-  minOf: (ms: EpochMs) => number,
-  nowMin: number,
-): ReadonlyMap<string, number> {
-  const byId = new Map(tasks.map((task) => [task.id, task]))
-  const endOf = ({ state, durationMin, after, run }: PeriodTask): number => {
-    if (state.is === 'done') return nowMin
-    if (state.is === 'running') return Math.max(nowMin, minOf(state.fromMs) + durationMin)
-    const before = after.flatMap(({ task }) => byId.get(task) ?? [])
-    return Math.max(nowMin, ...(run?.does === 'begins' ? [] : before.map(endOf))) + durationMin
-  }
-  const watches = [
-    ...watchesToCome(tasks),
-    ...tasks.filter(({ run, state }) => run?.does === 'ends' && state.is === 'running'),
-  ]
-  return new Map(watches.flatMap((task) => (task.run ? [[task.run.instrument, endOf(task)]] : [])))
-}
-
 /** Each prep or unknown as a row that can be left standing; what matters most first, else what was begun first. */
 function chainsOf(
   all: readonly PeriodTask[],
@@ -308,29 +289,3 @@ function coolingGaps(tasks: readonly PeriodTask[]): NonNullable<BenchSession['ga
     }),
   )
 }
-
-/** An instrument with tubes in it is nobody else’s before the last of them has been watched. */
-function waitingForRun(
-  tasks: readonly PeriodTask[],
-): ReadonlyMap<string, readonly { readonly task: string }[]> {
-  const watches = watchesToCome(tasks)
-  const begins = tasks.filter(({ run, state }) => run?.does === 'begins' && state.is === 'open')
-  return new Map(
-    begins.map((one) => [
-      one.id,
-      watches.filter(({ run }) => run?.instrument === one.run?.instrument).map(({ id }) => ({ task: id })),
-    ]),
-  )
-}
-
-/** What is to be watched of runs whose tubes are in. */
-function watchesToCome(tasks: readonly PeriodTask[]): readonly PeriodTask[] {
-  const loaded = tasks.filter(({ run, state }) => run?.does === 'begins' && state.is !== 'open')
-  return tasks.filter(
-    (task) =>
-      task.run?.does === 'ends' && task.state.is === 'open' && loaded.some((one) => isSameRun(task, one)),
-  )
-}
-
-const isSameRun = (ends: PeriodTask, begins: PeriodTask) =>
-  ends.of === begins.of && workOf(ends.id).replace(/^watch /, '') === workOf(begins.id).replace(/^load /, '')
