@@ -155,7 +155,7 @@ export function scoreMixture(
             : `After your runs ${nameOf(named)} stood at ${(100 * sure).toFixed(0)} %: one more would have told.`
         }`
       : !isShown
-        ? `Right, and a guess: ${runs.length === 0 ? 'with no mixture it was' : 'your runs made it'} ${(100 * sure).toFixed(0)} % sure. ${wayOfPlanner}`
+        ? `Right, but a guess: ${runs.length === 0 ? 'with no mixture it was' : 'your runs made it'} ${(100 * sure).toFixed(0)} % sure. ${wayOfPlanner}`
         : !isQuick
           ? `Right, in ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}. ${wayOfPlanner}`
           : `Right, in ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}, and as sure as a mixture makes it.`,

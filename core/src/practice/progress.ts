@@ -183,7 +183,7 @@ export function nextUp(progress: readonly Progress[], nowMs: EpochMs, seeing: Se
   )
   return {
     name,
-    why: 'at the lens: every second one is, until your eye is within the house’s reading error',
+    why: 'every second exercise is at the lens until your eye is within the house’s reading error',
   }
 }
 

@@ -60,8 +60,8 @@ export function TaskPanel({
         {room > 0
           ? `It can slip ${room} min at no cost.`
           : beginsWait
-            ? 'A wait begins with it that sets when you finish.'
-            : 'Your hands go from it to the next: it cannot slip.'}
+            ? 'It starts a wait that sets when you finish: it cannot slip.'
+            : 'Your next task follows at once: it cannot slip.'}
         {put?.until === 'a time' && put.untilAtMs !== null && ` Not before ${clock(put.untilAtMs)}.`}
       </p>
       <div className="row-of">

@@ -38,7 +38,7 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
   return [
     ...(running ? [`Everything waits for this: ${uncapital(running.words)}.`] : []),
     next.length > 0
-      ? `${next.join(', then ')}: ${next.length === 1 ? 'it starts' : 'each starts'} a wait that sets when you finish. What comes later there ends later.`
+      ? `${next.join(', then ')}: ${next.length === 1 ? 'it starts' : 'each starts'} a wait that sets when you finish. Each minute you start later, you finish a minute later.`
       : 'Your hands set when you finish: no wait does.',
     roomy
       ? `“${roomy.task.words}” has most room: it can slip ${roomy.room} min.`
