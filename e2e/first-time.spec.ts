@@ -113,7 +113,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await own.passUntil({ phase: 'holding' })
   await tubesIn(page, own)
   // Nothing can be hurried past: hurry is not offered where something could be seen.
-  await expect(page.getByRole('button', { name: /^Hurry simulated time/ })).toBeHidden()
+  await expect(page.getByRole('group', { name: /^simulated time runs/ })).toBeHidden()
   const press = async (key: string, seen: Parameters<typeof own.passUntil>[0]) => {
     const reading = await own.passUntil(seen)
     await expect(temperature(page)).toContainText(reading.probe.text)

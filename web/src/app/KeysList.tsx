@@ -13,7 +13,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['M', 'mute or unmute the sounds'],
   ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
   ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],
-  ['H', 'in practice: simulated time runs faster, or as it is'],
+  ['H', 'simulated time runs faster, or as it is'],
   ['↑ ↓', 'in practice: dial or flame up and down'],
   ['1 2 3 4 S P', 'in practice: a hot portion, swirl, on the plate and off'],
   ['T', 'in practice: tare the balance'],

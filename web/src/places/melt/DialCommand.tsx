@@ -1,21 +1,16 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import {
-  dialStandsAt,
-  type Instrument,
-  type MeltFacts,
-  nextTurn,
-  readReading,
-  tubesMayGoIn,
-} from '@ivory-crystal/core'
+import { dialStandsAt, type Instrument, type MeltFacts, nextTurn, tubesMayGoIn } from '@ivory-crystal/core'
 import { aboutMinutes, fixed } from '../../format/format'
-import { InlineField, Refusal } from '../../parts/InlineField'
+import { Turn } from '../../parts/instrument/Turn'
 import { TubesIn } from './TubesIn'
 import type { MeltMoment } from './useMoment'
 import type { Run } from './useRun'
 
 /** A turn of the dial this near is the thing to do, min. */
 const SOON_MIN = 1
+/** The larger step of its buttons. */
+const COARSE = 1
 
 /** The turns of the dial, announced before they are due and recorded when made; by hand where nothing was planned. */
 export function DialCommand({
@@ -55,7 +50,7 @@ export function DialCommand({
           Next: {turn.dial} at {fixed(turn.atC, 0)} °C{due === null ? '' : `, in ${aboutMinutes(due)}`}.
         </span>
       )}
-      {!turn && <OtherSetting run={run} control={control} />}
+      {!turn && <OtherSetting run={run} control={control} stands={stands} dial={dial} />}
       {dial && (
         <span className="quiet">
           {stands === null
@@ -67,36 +62,44 @@ export function DialCommand({
   )
 }
 
-/** A setting of the watcher's own choosing. */
-function OtherSetting({ run, control }: { run: Run; control: string }) {
-  const [text, setText] = useState('')
-  const [said, setSaid] = useState<string | null>(null)
+/** A setting of the watcher's own choosing: turned to first, and then told. */
+function OtherSetting({
+  run,
+  control,
+  stands,
+  dial,
+}: {
+  run: Run
+  control: string
+  stands: number | null
+  dial: Instrument['character']['dial'] | undefined
+}) {
+  const [setting, setSetting] = useState<number | null>(null)
+  const [of, setOf] = useState(stands)
+  // Once it stands somewhere else, what was chosen has been done or is out of date.
+  if (of !== stands) {
+    setOf(stands)
+    setSetting(null)
+  }
+  const chosen = setting ?? stands
   return (
-    <span className="row-of align-items-center">
-      <InlineField
-        label={`setting of the ${control}`}
-        hint="setting"
-        value={text}
-        invalid={said !== null}
-        onChange={(value) => {
-          setText(value)
-          setSaid(null)
-        }}
+    <>
+      <Turn
+        what={control}
+        value={chosen}
+        scale={dial ? { ...dial, coarse: COARSE } : null}
+        onChange={setSetting}
       />
       <Button
         size="sm"
         variant="outline-primary"
-        disabled={run.busy}
+        disabled={run.busy || setting === null || setting === stands}
         onClick={() => {
-          const read = readReading(text, 'The setting')
-          if (!read.ok) return setSaid(read.problem.sentence)
-          run.command({ kind: 'dial', setting: read.value.value })
-          setText('')
+          if (setting !== null) run.command({ kind: 'dial', setting })
         }}
       >
-        Set the {control}
+        {setting === null || setting === stands ? `Set the ${control}` : `Set the ${control} to ${setting}`}
       </Button>
-      <Refusal sentence={said} />
-    </span>
+    </>
   )
 }

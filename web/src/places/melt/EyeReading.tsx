@@ -1,5 +1,5 @@
 import { comesTo, useLines, wrong } from '../../parts/useTyped'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import {
   type EntryId,
@@ -10,7 +10,7 @@ import {
   readReading,
 } from '@ivory-crystal/core'
 import { span } from '../../format/format'
-import { InlineField, Refusal } from '../../parts/InlineField'
+import { askedFor, ThermometerForm } from '../../parts/instrument/ThermometerForm'
 import { sound } from '../../drawings/sounds'
 import { useNow } from '../../app/now'
 import { strike, useNotebook } from '../../ledger/notebook'
@@ -28,7 +28,6 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
   const view = useNotebook((state) => state.view)
   /** Odd readings that stand as they were typed: whoever read them says so, and is not asked again. */
   const [told, setTold] = useState<readonly EntryId[]>([])
-  const field = useRef<HTMLDivElement>(null)
   const nowS = runSeconds(melt)
   const waiting = melt.marks.find(
     ({ temperature, entry }) => temperature === null && nowS - entry.body.pressedAtS <= MARK_WAITS_S,
@@ -37,12 +36,6 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
   const read = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
   const lastS = read?.lastSample ?? 0
   const isDue = read?.probeC.size === 0 || nowS - lastS >= READ_EVERY_S
-  const wants = waiting !== undefined || isDue
-  const wanted = waiting?.entry.id
-  useEffect(() => {
-    // A mark without its temperature brings the cursor to the field once, so that the number follows the press.
-    if (wanted) field.current?.querySelector('input')?.focus()
-  }, [wanted])
   useEffect(() => {
     // Rings once each time the thermometer falls due; sound is outside React.
     if (isDue && !muted) sound('read')
@@ -67,23 +60,19 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
       ])
     },
   })
-  const { text } = form.typed
   return (
-    <form className="mb-2" aria-label="Read the thermometer" onSubmit={form.onSubmit}>
-      <div className="row-of align-items-center" ref={field}>
-        <span className={wants ? 'trouble' : 'quiet'} role="status">
-          {waiting
-            ? askedFor(waiting, nowS)
-            : isDue
-              ? 'Read the thermometer.'
-              : `Next reading in ${span((READ_EVERY_S - (nowS - lastS)) * 1000)}.`}
-        </span>
-        <InlineField label="read off the thermometer, °C" hint="°C" {...form.of('text')} />
-        <Button type="submit" size="sm">
-          {text === '' ? 'Record' : `Record ${text} °C`}
-        </Button>
-      </div>
-      <Refusal sentence={form.said} />
+    <ThermometerForm
+      form={form}
+      asks={
+        waiting
+          ? askedFor(`Tube ${waiting.entry.body.slot}, ${waiting.entry.body.moment}`, ago(waiting, nowS))
+          : isDue
+            ? 'Read the thermometer.'
+            : `Next reading in ${span((READ_EVERY_S - (nowS - lastS)) * 1000)}.`
+      }
+      isAsked={waiting !== undefined || isDue}
+      mark={waiting?.entry.id ?? null}
+    >
       {doubt && (
         <p className="look mb-0" role="alert">
           {doubt.typed.body.temperature.text} °C is kept: {doubt.sentence}{' '}
@@ -107,10 +96,8 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
           </Button>
         </p>
       )}
-    </form>
+    </ThermometerForm>
   )
 }
 
-function askedFor({ entry: { body } }: Mark, nowS: number): string {
-  return `Tube ${body.slot}, ${body.moment}, pressed ${span((nowS - body.pressedAtS) * 1000)} ago: what does it read?`
-}
+const ago = ({ entry: { body } }: Mark, nowS: number) => span((nowS - body.pressedAtS) * 1000)

@@ -14,7 +14,8 @@ import { useNotebook } from '../../ledger/notebook'
 import { fixed, span } from '../../format/format'
 import { sound } from '../../drawings/sounds'
 import { Thermometer } from '../../drawings/Thermometer'
-import { RateGauge } from './RateGauge'
+import { RateGauge } from '../../parts/instrument/RateGauge'
+import { InstrumentName, Readout } from '../../parts/instrument/Readout'
 import { type MeltMoment, useMoment } from './useMoment'
 import type { Run } from './useRun'
 
@@ -64,28 +65,24 @@ function Temperature({
   return (
     <div className={classNames(css.instrumentLine, 'd-flex gap-4 align-items-end flex-wrap')}>
       {run.recorded ? (
-        <div>
-          <span className="quiet">
-            {melt.planned.body.instrumentName.toLowerCase()}, raw{' '}
-            {instrument?.simulated && <span className="simulated ms-1">simulated</span>}
-          </span>
-          <div className="block-c" data-testid="block-temperature">
-            {reading?.probe.text ?? '–'}
-            <small>°C</small>
-          </div>
+        <Readout
+          name={`${melt.planned.body.instrumentName.toLowerCase()}, raw`}
+          simulated={instrument?.simulated === true}
+          text={reading?.probe.text ?? null}
+        >
           {corrected && (
             <span className="quiet">
               corrected {fixed(corrected.onsetC, 1)} °C
               {corrected.extrapolated ? ', beyond its standards' : ''}
             </span>
           )}
-        </div>
+        </Readout>
       ) : (
         <div style={{ width: 430, maxWidth: '100%' }}>
-          <span className="quiet">
-            {melt.planned.body.instrumentName.toLowerCase()}, read by eye{' '}
-            {instrument?.simulated && <span className="simulated ms-1">simulated</span>}
-          </span>
+          <InstrumentName
+            name={`${melt.planned.body.instrumentName.toLowerCase()}, read by eye`}
+            simulated={instrument?.simulated === true}
+          />
           {instrument?.simulated ? (
             <Thermometer
               valueC={reading?.probe.value ?? null}

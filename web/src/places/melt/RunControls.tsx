@@ -11,6 +11,7 @@ import {
 } from '@ivory-crystal/core'
 import { fixed } from '../../format/format'
 import { write } from '../../ledger/notebook'
+import { Hurry } from '../../parts/instrument/Hurry'
 import { DialCommand } from './DialCommand'
 import { isAllTold } from './EndPanel'
 import { sentenceOf } from './moveSentence'
@@ -18,8 +19,8 @@ import { TubesIn } from './TubesIn'
 import { type MeltMoment, useMoment } from './useMoment'
 import type { Run } from './useRun'
 
-/** How many times faster simulated time passes while nothing is to be seen. */
-const HURRY = 20
+/** How many times faster simulated time may pass while nothing is to be seen. */
+const PACES = [1, 20]
 /** How far past the planned stop a run is extended at a time, °C. */
 const EXTEND_C = 10
 
@@ -52,15 +53,14 @@ export function RunControls({
           <DialCommand melt={melt} run={run} now={now} control={control} dial={instrument?.character.dial} />
         )}
         {mayHurry(melt, run, now, instrument) && (
-          <Button
-            variant="outline-primary"
+          <Hurry
+            of={PACES}
+            value={pace}
             disabled={run.busy}
-            onClick={() => {
-              run.command({ kind: 'pace', pace: pace > 1 ? 1 : HURRY })
+            onChange={(times) => {
+              run.command({ kind: 'pace', pace: times })
             }}
-          >
-            {pace > 1 ? 'Back to real time' : `Hurry simulated time × ${HURRY}`}
-          </Button>
+          />
         )}
         <Button
           variant={move?.say === 'all told' ? 'primary' : 'outline-primary'}

@@ -1,14 +1,8 @@
 import { useCallback, useState } from 'react'
-import {
-  type EntryId,
-  type Mark,
-  markOf,
-  type MeltFacts,
-  type Moment,
-  type SignWord,
-} from '@ivory-crystal/core'
+import { type EntryId, type Mark, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
 import { sound } from '../../drawings/sounds'
 import { strike, useNotebook, write } from '../../ledger/notebook'
+import { NO_MARK_TO_STRIKE, refusedPress } from '../../parts/instrument/refusedPress'
 import { usePadKeys } from '../../parts/usePadKeys'
 import { runSeconds } from './useRun'
 
@@ -38,7 +32,7 @@ export function useMarking(melt: MeltFacts): Marking {
   const strikeLast = useCallback(() => {
     const last = melt.marks[melt.marks.length - 1]
     if (last) strike(last.entry, 'pressed by mistake')
-    setSaid(last ? null : 'There is no mark to strike.')
+    setSaid(last ? null : NO_MARK_TO_STRIKE)
   }, [melt])
   const strikeMark = useCallback((mark: Mark) => {
     strike(mark.entry, 'pressed by mistake')
@@ -60,17 +54,15 @@ export function useMarking(melt: MeltFacts): Marking {
 /** Writes the mark, or says why not. */
 function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
   const heard = useNotebook.getState().readings[melt.planned.body.instrument]
-  const tube = melt.planned.body.tubes.find((one) => one.slot === slot)
-  if (!tube) return `There is no tube in slot ${slot}.`
   if (!melt.run) return 'The run has not begun.'
   const { feed, recorded } = melt.run.started.body
   const isHeard = heard?.reading != null && heard.id === melt.run.id
-  if (feed !== 'by hand' && !isHeard) return 'The instrument has not been heard yet in this run.'
-  if (moment !== 'early sign') {
-    const standing = markOf(melt, slot, moment)
-    if (standing)
-      return `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one first.`
-  }
+  const refusal = refusedPress(slot, moment, {
+    slots: melt.planned.body.tubes.map((tube) => tube.slot),
+    marks: melt.marks,
+    isHeard: feed === 'by hand' || isHeard,
+  })
+  if (refusal !== null) return refusal
   const pressedAtS = Math.round(runSeconds(melt) * 10) / 10
   write({
     kind: 'mark made',

@@ -48,7 +48,7 @@ const rules = () => houseRulesOf(useNotebook.getState().view, SHELF.houseRules) 
 /** Until the simulated instrument has been heard. */
 const heard = () =>
   waitFor(() => {
-    expect(screen.getByTestId('practice-temperature').textContent).toMatch(/^\d+\.\d°C$/)
+    expect(screen.getByTestId('block-temperature').textContent).toMatch(/^\d+\.\d°C$/)
   })
 
 describe('the place', () => {
@@ -102,7 +102,7 @@ describe('at the lens', () => {
     const user = exercise('three-at-once', '?seed=11')
     await screen.findByRole('group', { name: 'Mark pad' })
     await heard()
-    const shownC = () => screen.getByTestId('practice-temperature').textContent
+    const shownC = () => screen.getByTestId('block-temperature').textContent
     await user.keyboard('z')
     const before = shownC()
     await waitFor(() => {
@@ -138,9 +138,14 @@ describe('heated by hand', () => {
     const user = exercise('the-dial', '?seed=2')
     await screen.findByRole('group', { name: 'dial' })
     await user.keyboard('{ArrowRight}{ArrowUp}')
-    expect(screen.getByLabelText('dial stands at').textContent).toBe('1.25')
+    expect(screen.getByLabelText('setting of the dial')).toHaveProperty('value', '1.25')
     await user.click(button('dial down by 0.25'))
-    expect(screen.getByLabelText('dial stands at').textContent).toBe('1')
+    expect(screen.getByLabelText('setting of the dial')).toHaveProperty('value', '1')
+    await user.clear(screen.getByLabelText('setting of the dial'))
+    await user.type(screen.getByLabelText('setting of the dial'), '99{Enter}')
+    expect(screen.getByRole('alert').textContent).toBe('The dial goes from 0 to 10.')
+    await user.clear(screen.getByLabelText('setting of the dial'))
+    await user.type(screen.getByLabelText('setting of the dial'), '1{Enter}')
     await heard()
     await user.click(button('Stop here'))
     await answer('Not yet')
@@ -153,14 +158,28 @@ describe('heated by hand', () => {
       expect(button(/^first liquid/).hasAttribute('disabled')).toBe(false)
     })
     await user.keyboard('s')
-    const field = await screen.findByLabelText(/first liquid: where does it stand/)
-    await user.type(field, 'hot')
-    await user.click(button('Record it'))
-    screen.getByText(/a number on the scale/)
+    screen.getByText(/^first liquid, pressed \d+:\d\d ago: what does it read\?$/)
+    const field = screen.getByLabelText('read off the thermometer, °C')
+    await waitFor(() => {
+      expect(document.activeElement).toBe(field)
+    })
+    await user.keyboard('hot')
+    await user.click(button(/^Record/))
+    await screen.findByRole('alert')
+    expect(field).toHaveProperty('value', 'hot')
     await user.clear(field)
     await user.type(field, '86.5')
-    await user.click(button('Record it'))
+    await user.click(button('Record 86.5 °C'))
     await screen.findByText(/first liquid: 86.5 °C, read \d+ s after the press/)
+    // The cursor stands in the field, and the moment is not lost to it; what was pressed too soon is struck.
+    field.focus()
+    await user.keyboard('x')
+    await screen.findByText(/^all liquid, pressed/)
+    screen.getByLabelText('read off the thermometer, °C').blur()
+    await user.keyboard('{Backspace}')
+    await waitFor(() => {
+      expect(screen.queryByText(/^all liquid, pressed/)).toBeNull()
+    })
     await user.click(button('I have seen enough'))
     await answer('Not yet')
     expect(screen.getByRole('row', { name: /all liquid, taken back/ }).textContent).toContain('not read')

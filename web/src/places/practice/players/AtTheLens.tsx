@@ -1,5 +1,5 @@
 import css from '../Practice.module.css'
-import { type ReactNode, useEffect, useMemo, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Moment } from '@ivory-crystal/core'
 import {
@@ -16,9 +16,13 @@ import { sound } from '../../../drawings/sounds'
 import { fixed } from '../../../format/format'
 import { SwappedTube } from '../../../parts/SwappedMarks'
 import { usePadKeys } from '../../../parts/usePadKeys'
-import { Hurry } from '../Hurry'
+import { Hurry } from '../../../parts/instrument/Hurry'
+import { RateGauge } from '../../../parts/instrument/RateGauge'
+import { Readout } from '../../../parts/instrument/Readout'
+import { NO_MARK_TO_STRIKE, refusedPress } from '../../../parts/instrument/refusedPress'
 import type { Done, Put } from '../put'
 import { useEnding } from '../useEnding'
+import { useLearnersSeconds } from '../useLearnersSeconds'
 import { useHeated } from '../useHeated'
 import { Jobs } from './Jobs'
 
@@ -62,15 +66,13 @@ export function AtTheLens({
   const [answers, setAnswers] = useState<readonly (string | null)[]>(jobs.map(() => null))
   const reading = now.reading
   const press = (slot: number, moment: Moment) => {
-    const tube = exercise.tubes.find((one) => one.slot === slot)
-    if (!tube) return setSaid(`There is no tube in slot ${slot}.`)
-    if (!reading) return setSaid('The block has not been heard yet.')
-    const standing = marks.find(({ entry: { body } }) => body.slot === slot && body.moment === moment)
-    if (standing && moment !== 'early sign')
-      return setSaid(
-        `“${moment}” of tube ${slot} is marked at ${standing.temperature.text} °C. Strike that one first.`,
-      )
-    setSaid(null)
+    const refusal = refusedPress(slot, moment, {
+      slots: exercise.tubes.map((tube) => tube.slot),
+      marks,
+      isHeard: reading !== null,
+    })
+    setSaid(refusal)
+    if (refusal !== null || !reading) return
     sound(moment)
     setMarks((before) => [
       ...before,
@@ -85,7 +87,7 @@ export function AtTheLens({
     ])
   }
   const strikeLast = () => {
-    setSaid(marks.length === 0 ? 'There is no mark to strike.' : null)
+    setSaid(marks.length === 0 ? NO_MARK_TO_STRIKE : null)
     setMarks((before) => before.slice(0, -1))
   }
   const at = (slot: number, moment: Moment) =>
@@ -138,7 +140,6 @@ export function AtTheLens({
         reading?.phase === 'holding')) ||
     (minutesMost > 0 && seconds >= 60 * minutesMost)
   const end = useEnding(isOver, finish)
-  const rate = now.rateCPerMin
   const lensTubes = useMemo(
     () =>
       exercise.tubes.map(({ slot, fillMm, grain, colour, seed }) => ({
@@ -155,21 +156,19 @@ export function AtTheLens({
       <section aria-label="Instrument">
         <Lens tubes={lensTubes} readings={reading?.tubes ?? NO_READINGS} />
         <div className={css.readout}>
-          <div>
-            <span className="quiet">
-              {(exercise.character?.name ?? 'block').toLowerCase()}{' '}
-              <span className="simulated ms-1">simulated</span>
-            </span>
-            <div className="block-c" data-testid="practice-temperature">
-              {reading?.probe.text ?? '–'}
-              <small>°C</small>
-            </div>
-          </div>
+          <Readout
+            name={(exercise.character?.name ?? 'block').toLowerCase()}
+            simulated
+            text={reading?.probe.text ?? null}
+          />
           <div className={css.rate}>
             <span className="quiet">rate</span>
-            <div className={css.big}>
-              {rate === null ? '–' : fixed(rate, 1)} <span className="quiet">°C/min</span>
-            </div>
+            <RateGauge
+              rate={now.rateCPerMin}
+              within={null}
+              wanted={{ ...put.rules.meltRate, max: Math.max(put.rules.meltRate.max, exercise.rateCPerMin) }}
+              ramping
+            />
           </div>
           <Hurry of={HURRIES} value={hurry} onChange={setHurry} />
         </div>
@@ -260,20 +259,4 @@ function Was({ exercise, truth }: { exercise: MeltExercise; truth: readonly Tube
       })}
     </ul>
   )
-}
-
-/** Seconds as the learner has them, from when it began. */
-function useLearnersSeconds(isOn: boolean): number {
-  const [seconds, setSeconds] = useState(0)
-  useEffect(() => {
-    // Time is outside React.
-    if (!isOn) return
-    const timer = setInterval(() => {
-      setSeconds((before) => before + 1)
-    }, 1000)
-    return () => {
-      clearInterval(timer)
-    }
-  }, [isOn])
-  return seconds
 }

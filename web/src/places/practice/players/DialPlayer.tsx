@@ -3,12 +3,13 @@ import { lazy, memo, Suspense, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { DIAL_RATE, dialExercise, isDialOver, scoreDial } from '@ivory-crystal/core/practice'
 import { fixed } from '../../../format/format'
-import { RateGauge } from '../../melt/RateGauge'
-import { Hurry } from '../Hurry'
+import { Hurry } from '../../../parts/instrument/Hurry'
+import { RateGauge } from '../../../parts/instrument/RateGauge'
+import { Readout } from '../../../parts/instrument/Readout'
+import { Turn } from '../../../parts/instrument/Turn'
 import type { PlayerProps } from '../put'
 import { useEnding } from '../useEnding'
 import { useHeated } from '../useHeated'
-import { Turn } from './Turn'
 
 const TemperatureChart = lazy(async () => ({
   default: memo((await import('../../../drawings/TemperatureChart')).TemperatureChart),
@@ -72,15 +73,7 @@ export function DialPlayer({ put, onDone }: PlayerProps) {
           : from <strong>{fromC} °C</strong> on, {DIAL_RATE.minCPerMin} to {DIAL_RATE.maxCPerMin} °C/min.
         </p>
         <div className={css.readout}>
-          <div>
-            <span className="quiet">
-              dial block <span className="simulated ms-1">simulated</span>
-            </span>
-            <div className="block-c" data-testid="practice-temperature">
-              {reading?.probe.text ?? '–'}
-              <small>°C</small>
-            </div>
-          </div>
+          <Readout name="dial block" simulated text={reading?.probe.text ?? null} />
           <div style={{ width: 190 }}>
             <span className="quiet">rate</span>
             <RateGauge
@@ -99,9 +92,8 @@ export function DialPlayer({ put, onDone }: PlayerProps) {
           <Turn
             what="dial"
             value={dial}
-            step={character.dial?.step ?? 0.25}
-            coarse={1}
-            max={character.dial?.max ?? 10}
+            scale={character.dial ? { ...character.dial, coarse: 1 } : null}
+            keys
             onChange={(setting) => {
               setDial(setting)
               command({ kind: 'dial', setting })

@@ -1,8 +1,7 @@
 import css from '../Practice.module.css'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
-import { OIL_BATH_TUBE } from '@ivory-crystal/core'
+import { OIL_BATH_TUBE, readReading } from '@ivory-crystal/core'
 import {
   flameExercise,
   forTubes,
@@ -10,19 +9,26 @@ import {
   type TypedReading,
   whenShown,
 } from '@ivory-crystal/core/practice'
-import { useKey } from '../../../app/useKey'
 import { Lens } from '../../../drawings/Lens'
 import { sound } from '../../../drawings/sounds'
 import { Thermometer } from '../../../drawings/Thermometer'
-import { Hurry } from '../Hurry'
+import { span } from '../../../format/format'
+import { Hurry } from '../../../parts/instrument/Hurry'
+import { InstrumentName } from '../../../parts/instrument/Readout'
+import { askedFor, ThermometerForm } from '../../../parts/instrument/ThermometerForm'
+import { Turn } from '../../../parts/instrument/Turn'
+import { NO_MARK_TO_STRIKE } from '../../../parts/instrument/refusedPress'
+import { usePadKeys } from '../../../parts/usePadKeys'
+import { comesTo, useTyped, wrong } from '../../../parts/useTyped'
 import type { PlayerProps } from '../put'
 import { useEnding } from '../useEnding'
 import { useHeated } from '../useHeated'
-import { Turn } from './Turn'
 
 const HURRIES = [1, 2, 4]
 const ENDS = ['first liquid', 'all liquid'] as const
 type End = (typeof ENDS)[number]
+/** The tube stands in the middle: its keys are the pad’s of that slot. */
+const SLOT = 2
 /** So long after all is liquid it goes on where a reading is missing, s of the oil. */
 const GOES_ON_S = 60
 
@@ -38,7 +44,6 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
   const now = useHeated(heated, hurry)
   const { command } = now
   const [marks, setMarks] = useState<Readonly<Partial<Record<End, TypedReading>>>>({})
-  const [typed, setTyped] = useState('')
   const [said, setSaid] = useState<string | null>(null)
   const reading = now.reading
   const wants = ENDS.find((end) => marks[end]?.typed === null)
@@ -49,12 +54,30 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
     sound(end)
     setMarks((before) => ({ ...before, [end]: { pressedAtS: reading.atS, typed: null } }))
   }
-  useKey('s', () => {
-    press('first liquid')
+  const form = useTyped({
+    start: { text: '' },
+    make({ text }) {
+      const read = readReading(text, 'The reading')
+      return read.ok ? comesTo(read.value.value) : wrong(read.problem.sentence, 'text')
+    },
+    keep(readC) {
+      const mark = wants && marks[wants]
+      if (!mark || !reading) return
+      form.reset()
+      setMarks((before) => ({ ...before, [wants]: { ...mark, typed: { readC, atS: reading.atS } } }))
+    },
   })
-  useKey('x', () => {
-    press('all liquid')
-  })
+  usePadKeys(
+    (slot, moment) => {
+      const end = ENDS.find((one) => one === moment)
+      if (slot === SLOT && end) press(end)
+    },
+    () => {
+      const last = ENDS.findLast((end) => marks[end])
+      setSaid(last ? null : NO_MARK_TO_STRIKE)
+      if (last) setMarks(({ [last]: _, ...others }) => others)
+    },
+  )
   const finish = async () => {
     const [was] = await now.stop(true)
     const score = scoreFlame(
@@ -84,7 +107,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
   const lensTubes = useMemo(
     () => [
       {
-        slot: 2,
+        slot: SLOT,
         seed: `practice ${exercise.tubeSeed}`,
         fillMm: exercise.fillMm,
         grain: 'fine' as const,
@@ -101,9 +124,8 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
           <Turn
             what="flame"
             value={flame}
-            step={OIL_BATH_TUBE.dial?.step ?? 0.5}
-            coarse={1}
-            max={OIL_BATH_TUBE.dial?.max ?? 6}
+            scale={OIL_BATH_TUBE.dial ? { ...OIL_BATH_TUBE.dial, coarse: 1 } : null}
+            keys
             onChange={(setting) => {
               setFlame(setting)
               command({ kind: 'dial', setting })
@@ -113,9 +135,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
         </div>
       </section>
       <section aria-label="Reading">
-        <span className="quiet">
-          thermometer in the oil, divided in degrees <span className="simulated ms-1">simulated</span>
-        </span>
+        <InstrumentName name="thermometer in the oil, divided in degrees" simulated />
         <Thermometer valueC={reading?.probe.value ?? null} lowC={0} highC={200} />
         <div className="row-of mt-3">
           {ENDS.map((end, i) => (
@@ -134,40 +154,15 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
         </div>
         <p className="quiet mt-2" role="status">
           {said ??
-            'Press as it happens; then read the thermometer, to half a division, and type. Late is taken back.'}
+            'Press as it happens; then read the thermometer, to half a division, and type. Late is taken back. Backspace strikes the last mark.'}
         </p>
         {wants && (
-          <Form
-            className={css.job}
-            onSubmit={(event) => {
-              event.preventDefault()
-              const readC = Number(typed.trim().replace(',', '.'))
-              const mark = marks[wants]
-              if (typed.trim() === '' || !Number.isFinite(readC) || readC < 0 || readC > 200)
-                return setSaid('A temperature is a number on the scale, such as 94.5.')
-              if (!mark || !reading) return
-              setSaid(null)
-              setTyped('')
-              setMarks((before) => ({ ...before, [wants]: { ...mark, typed: { readC, atS: reading.atS } } }))
-            }}
-          >
-            <Form.Label htmlFor="flame-reading">{wants}: where does it stand? °C</Form.Label>
-            <div className="row-of">
-              <Form.Control
-                id="flame-reading"
-                key={wants}
-                className="narrow"
-                inputMode="decimal"
-                autoComplete="off"
-                autoFocus
-                value={typed}
-                onChange={(event) => {
-                  setTyped(event.target.value)
-                }}
-              />
-              <Button type="submit">Record it</Button>
-            </div>
-          </Form>
+          <ThermometerForm
+            form={form}
+            asks={askedFor(wants, span(1000 * ((reading?.atS ?? 0) - (marks[wants]?.pressedAtS ?? 0))))}
+            isAsked
+            mark={wants}
+          />
         )}
         {ENDS.map((end) =>
           marks[end]?.typed ? (

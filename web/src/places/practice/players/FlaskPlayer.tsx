@@ -15,7 +15,7 @@ import { attempt } from '@ivory-crystal/core'
 import { useKey } from '../../../app/useKey'
 import { FlaskDrawing } from '../../../drawings/FlaskDrawing'
 import { fixed } from '../../../format/format'
-import { Hurry } from '../Hurry'
+import { Hurry } from '../../../parts/instrument/Hurry'
 import type { PlayerProps } from '../put'
 
 const HURRIES = [1, 4, 8]

@@ -1,0 +1,129 @@
+import css from './Turn.module.css'
+import Button from 'react-bootstrap/Button'
+import { useEffect, useRef, useState } from 'react'
+import { readReading } from '@ivory-crystal/core'
+import { isTyping } from '../../app/KeysHelp'
+import { InlineField, Refusal } from '../InlineField'
+
+/** How far something turns, and in what steps. */
+export interface Scale {
+  readonly step: number
+  /** A larger step: left and right, and the outer buttons. */
+  readonly coarse: number
+  readonly max: number
+}
+
+/** Something turned up and down, at the bench and in practice: its buttons, a typed setting, or the arrow keys. */
+export function Turn({
+  what,
+  value,
+  scale,
+  keys = false,
+  onChange,
+}: {
+  what: string
+  /** null before it was set. */
+  value: number | null
+  /** null where the scale of the instrument is not known: a setting can then be typed only. */
+  scale: Scale | null
+  /** Arrow keys turn it, wherever on the page they are pressed. */
+  keys?: boolean
+  onChange: (value: number) => void
+}) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const [said, setSaid] = useState<string | null>(null)
+  const by = (change: number) => {
+    if (!scale) return
+    const from = value ?? 0
+    const next = Math.min(scale.max, Math.max(0, Math.round((from + change) / scale.step) * scale.step))
+    setTyped(null)
+    setSaid(null)
+    if (next !== value) onChange(next)
+  }
+  const take = () => {
+    if (typed === null) return
+    const read = readReading(typed, 'The setting')
+    if (!read.ok) return setSaid(read.problem.sentence)
+    if (read.value.value < 0 || (scale && read.value.value > scale.max))
+      return setSaid(`The ${what} goes from 0${scale ? ` to ${scale.max}` : ''}.`)
+    setTyped(null)
+    setSaid(null)
+    onChange(read.value.value)
+  }
+  useArrows(keys ? scale : null, by)
+  const button = (change: number) => {
+    const isUp = change > 0
+    return (
+      <Button
+        key={change}
+        variant="outline-primary"
+        aria-label={`${what} ${isUp ? 'up' : 'down'} by ${Math.abs(change)}`}
+        disabled={isUp ? (value ?? 0) >= (scale?.max ?? 0) : (value ?? 0) <= 0}
+        onClick={() => {
+          by(change)
+        }}
+      >
+        {isUp ? '+' : '−'}
+        {Math.abs(change)}
+      </Button>
+    )
+  }
+  return (
+    <div>
+      {scale && keys && (
+        <div className="quiet">
+          {what} <kbd className="key">↑</kbd> <kbd className="key">↓</kbd> by {scale.step},{' '}
+          <kbd className="key">←</kbd> <kbd className="key">→</kbd> by {scale.coarse}
+        </div>
+      )}
+      <div className={css.turn} role="group" aria-label={what}>
+        {scale && [-scale.coarse, -scale.step].map(button)}
+        <form
+          className={css.setting}
+          onBlur={take}
+          onSubmit={(event) => {
+            event.preventDefault()
+            take()
+          }}
+        >
+          <InlineField
+            label={`setting of the ${what}`}
+            hint="setting"
+            value={typed ?? value?.toString() ?? ''}
+            invalid={said !== null}
+            onChange={(text) => {
+              setTyped(text)
+              setSaid(null)
+            }}
+          />
+        </form>
+        {scale && [scale.step, scale.coarse].map(button)}
+      </div>
+      <Refusal sentence={said} />
+    </div>
+  )
+}
+
+/** The arrow keys, heard anywhere while something is turned. */
+function useArrows(scale: Scale | null, by: (change: number) => void): void {
+  const latest = useRef(by)
+  useEffect(() => {
+    latest.current = by
+  })
+  const { step = 0, coarse = 0 } = scale ?? {}
+  useEffect(() => {
+    // Keys are heard by the window, which is outside React.
+    if (step === 0) return
+    const hear = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+      const change = { ArrowUp: step, ArrowDown: -step, ArrowRight: coarse, ArrowLeft: -coarse }[event.key]
+      if (change === undefined) return
+      event.preventDefault()
+      latest.current(change)
+    }
+    window.addEventListener('keydown', hear)
+    return () => {
+      window.removeEventListener('keydown', hear)
+    }
+  }, [step, coarse])
+}
