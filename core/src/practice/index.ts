@@ -1,30 +1,17 @@
 export * from './exercises'
+export type { Compared, ExerciseAbout, Level, PlayedAt, Score } from './exercise'
+export { lensAbout, LENS_EXERCISES, type LensExercise } from './lens/exercises'
+export { type MeltExercise, meltExercise, startMelt } from './lens/make'
+export { truthAfter, type TubeTruth } from './lens/truth'
+export { markWithinC, scoreMarks, type MarksScore } from './lens/marks'
+export { scoreLens } from './lens/score'
+export { isJobRight, type SmallJob, smallJobs } from './lens/jobs'
+export { DIAL_RATE, dialExercise, type DialExercise, isDialOver, startDial } from './dial/make'
+export { scoreDial } from './dial/score'
+export { flameExercise, type FlameExercise, startFlame } from './flame/make'
+export { DIVISION_C, scoreFlame, type TypedReading, whenShown } from './flame/score'
+export { dissolveExercise, type DissolveExercise } from './dissolve/make'
 export {
-  LENS_EXERCISES,
-  type LensExercise,
-  type Level,
-  type MeltExercise,
-  meltExercise,
-  startMelt,
-} from './meltExercise'
-export { truthAfter, type TubeTruth } from './truth'
-export { markWithinC, scoreMarks, type MarksScore } from './scoreMarks'
-export { scoreLens } from './lens'
-export { isJobRight, type SmallJob, smallJobs } from './smallJobs'
-export { DIAL_RATE, dialExercise, type DialExercise, isDialOver, scoreDial, startDial } from './dial'
-export {
-  DIVISION_C,
-  flameExercise,
-  type FlameExercise,
-  scoreFlame,
-  startFlame,
-  type TypedReading,
-  whenShown,
-} from './flame'
-export {
-  type Called,
-  dissolveExercise,
-  type DissolveExercise,
   FLASK_MOST_ML,
   type FlaskCommand,
   type FlaskLook,
@@ -32,31 +19,32 @@ export {
   lookAtFlask,
   passFlask,
   PORTIONS_ML,
-  scorePortions,
   startFlask,
-} from './dissolve'
+} from './dissolve/flask'
+export { type Called, scorePortions } from './dissolve/score'
 export {
   onThePanG,
   PAN_ITEMS,
   type PanItem,
-  scoreWeighing,
   startBalance,
   weighExercise,
   type WeighExercise,
-} from './weigh'
-export { type Cause, scoreVerdict, verdictExercise, type VerdictExercise, type VerdictSaid } from './verdict'
-export {
-  mixtureExercise,
-  type MixtureExercise,
-  mixtureRun,
-  plannersRuns,
-  rankedAfter,
-  scoreMixture,
-} from './mixture'
-export { bestOrder, inOrder, orderExercise, type OrderExercise, type Ordered, scoreOrder } from './outOnTime'
-export { type Accused, scoreWrong, type SeenLine, wrongExercise, type WrongExercise } from './wrongHere'
-export { MISTAKES, type Mistake, SCENES } from './mistakes/mistakes'
-export { type LetteredSolvent, scoreSolvent, solventExercise, type SolventExercise } from './solventChoice'
+} from './balance/make'
+export { scoreWeighing } from './balance/score'
+export { verdictExercise, type VerdictExercise } from './verdict/make'
+export { scoreVerdict, type VerdictSaid } from './verdict/score'
+export type { Cause } from './verdict/stories'
+export { mixtureExercise, type MixtureExercise, mixtureRun } from './mixture/make'
+export { plannersRuns, rankedAfter } from './mixture/planner'
+export { scoreMixture } from './mixture/score'
+export { orderExercise, type OrderExercise } from './order/make'
+export { inOrder, type Ordered } from './order/inOrder'
+export { bestOrder, scoreOrder } from './order/score'
+export { type SeenLine, wrongExercise, type WrongExercise } from './wrong/make'
+export { type Accused, scoreWrong } from './wrong/score'
+export { MISTAKES, type Mistake, SCENES } from './wrong/mistakes/mistakes'
+export { type LetteredSolvent, solventExercise, type SolventExercise } from './solvent/make'
+export { scoreSolvent } from './solvent/score'
 export { type Eye, type EyeEnd, eyeOf, eyeSentence, isEyeWithin } from './eye'
 export {
   nextUp,
@@ -72,7 +60,8 @@ export {
   seeingOf,
   yourEye,
 } from './progress'
-export { codeOf, MADE_LIMITS, MADE_ON, MADE_RATES, type MadeExercise, madeFromCode, meltOfMade } from './made'
+export { MADE_LIMITS, MADE_ON, MADE_RATES, type MadeExercise, meltOfMade } from './lens/made'
+export { codeOf, madeFromCode } from './lens/code'
 export { type Practical, type PracticalResults, practicalTube, resultsTable, triedTubes } from './practical'
 export { PRACTICE, type MarkedTube, type PracticeDone } from '../notebook/kinds/practice-done/kind'
 export { VERDICTS } from '../judging/judgement'

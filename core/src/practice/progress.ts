@@ -7,7 +7,8 @@ import { idMs } from '../notebook/clock'
 import type { EpochMs } from '../ids'
 import { ABOUT, type ExerciseName, EXERCISES, FIRST_PATH, GOOD_IN_A_ROW } from './exercises'
 import { type Eye, eyeOf, isEyeWithin } from './eye'
-import { LENS_EXERCISES, type Level } from './meltExercise'
+import type { Level } from './exercise'
+import { LENS_EXERCISES } from './lens/exercises'
 
 type Line = Entry<'practice done'>
 

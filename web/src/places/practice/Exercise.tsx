@@ -16,9 +16,9 @@ import {
   type ExerciseName,
   exerciseAt,
   forTubes,
-  LENS_EXERCISES,
   type Level,
   placeOnPath,
+  type PlayedAt,
 } from '@ivory-crystal/core/practice'
 import { clock } from '../../app/clock'
 import { useNotebook } from '../../ledger/notebook'
@@ -37,22 +37,18 @@ const TUBES_LEAST = 3
 type Player = LazyExoticComponent<ComponentType<PlayerProps>>
 const player = (load: () => Promise<ComponentType<PlayerProps>>): Player =>
   lazy(async () => ({ default: await load() }))
-const lens = player(async () => (await import('./players/LensPlayer')).LensPlayer)
-const PLAYERS: Readonly<Record<ExerciseName, Player>> = {
-  'see it melt': lens,
-  'shrinking is not melting': lens,
-  'two numbers': lens,
-  'it starts early': lens,
-  'three at once': lens,
-  'the dial': player(async () => (await import('./players/DialPlayer')).DialPlayer),
-  'the flame': player(async () => (await import('./players/FlamePlayer')).FlamePlayer),
-  'just dissolved': player(async () => (await import('./players/FlaskPlayer')).FlaskPlayer),
-  'the balance': player(async () => (await import('./players/BalancePlayer')).BalancePlayer),
-  'what does it say': player(async () => (await import('./players/VerdictPlayer')).VerdictPlayer),
-  'which mixture': player(async () => (await import('./players/MixturePlayer')).MixturePlayer),
-  'out on time': player(async () => (await import('./players/OrderPlayer')).OrderPlayer),
-  'what is wrong here': player(async () => (await import('./players/WrongPlayer')).WrongPlayer),
-  'choose the solvent': player(async () => (await import('./players/SolventPlayer')).SolventPlayer),
+/** Who puts what on the screen: one player for each folder of exercises. */
+const PLAYERS: Readonly<Record<PlayedAt, Player>> = {
+  lens: player(async () => (await import('./players/LensPlayer')).LensPlayer),
+  dial: player(async () => (await import('./players/DialPlayer')).DialPlayer),
+  flame: player(async () => (await import('./players/FlamePlayer')).FlamePlayer),
+  dissolve: player(async () => (await import('./players/DissolvePlayer')).DissolvePlayer),
+  balance: player(async () => (await import('./players/BalancePlayer')).BalancePlayer),
+  verdict: player(async () => (await import('./players/VerdictPlayer')).VerdictPlayer),
+  mixture: player(async () => (await import('./players/MixturePlayer')).MixturePlayer),
+  order: player(async () => (await import('./players/OrderPlayer')).OrderPlayer),
+  wrong: player(async () => (await import('./players/WrongPlayer')).WrongPlayer),
+  solvent: player(async () => (await import('./players/SolventPlayer')).SolventPlayer),
 }
 
 /** One exercise: it begins at once, answers, and is put again. */
@@ -91,9 +87,9 @@ function Put({ name }: { name: ExerciseName }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- a shelf or rules changed meanwhile put no other tube under the eye
     [name, turn],
   )
-  const Playing = PLAYERS[name]
-  const { title, why, minutes } = ABOUT[name]
-  const isLens = LENS_EXERCISES.some((one) => one === name)
+  const { title, why, minutes, played } = ABOUT[name]
+  const Playing = PLAYERS[played]
+  const isLens = played === 'lens'
   const again = (seed: number) => {
     setBefore(done?.score.sentence ?? null)
     setDone(null)

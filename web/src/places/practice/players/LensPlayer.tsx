@@ -1,9 +1,7 @@
 import { useMemo } from 'react'
-import { forTubes, type LensExercise, meltExercise, smallJobs } from '@ivory-crystal/core/practice'
+import { forTubes, lensAbout, type LensExercise, meltExercise, smallJobs } from '@ivory-crystal/core/practice'
 import type { PlayerProps } from '../put'
 import { AtTheLens } from './AtTheLens'
-
-const JOBS = 5
 
 /** One of the place’s own exercises at the lens. */
 export function LensPlayer({ put, onDone, below }: PlayerProps) {
@@ -12,6 +10,6 @@ export function LensPlayer({ put, onDone, below }: PlayerProps) {
     () => meltExercise(name as LensExercise, forTubes(shelf), seed, level),
     [name, shelf, seed, level],
   )
-  const jobs = useMemo(() => (name === 'it starts early' ? smallJobs(seed, JOBS) : []), [name, seed])
+  const jobs = useMemo(() => smallJobs(seed, lensAbout(name as LensExercise).jobs), [name, seed])
   return <AtTheLens put={put} exercise={exercise} jobs={jobs} onDone={onDone} below={below} />
 }

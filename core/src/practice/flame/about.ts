@@ -1,0 +1,12 @@
+import type { ExerciseAbout } from '../exercise'
+
+export const FLAME = {
+  name: 'the flame',
+  title: 'The flame',
+  slug: 'the-flame',
+  why: 'With oil and a glass thermometer nothing writes the number down: press, read, type, and let it be taken back.',
+  minutes: [3, 6],
+  rule: 'both readings within half a division, at no more than 2.5 °C/min',
+  isForPhone: false,
+  played: 'flame',
+} as const satisfies ExerciseAbout

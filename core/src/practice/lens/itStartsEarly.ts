@@ -1,0 +1,17 @@
+import { BOTH_ENDS, type LensAbout } from './lensAbout'
+
+export const IT_STARTS_EARLY = {
+  name: 'it starts early',
+  title: 'It starts early',
+  slug: 'it-starts-early',
+  why: 'A crude solid begins thirty degrees low, while there is other work to do: the eye goes back and forth.',
+  minutes: [4, 6],
+  rule: `${BOTH_ENDS}, and the small jobs right but for one`,
+  isForPhone: true,
+  played: 'lens',
+  tubes: 1,
+  impurity: [0.16, 0.24],
+  impurityOf: 'whole',
+  rateCPerMin: { 1: 2, 2: 2, 3: 2 },
+  jobs: 5,
+} as const satisfies LensAbout
