@@ -21,7 +21,7 @@ module.exports = {
       from: {
         path: '^core/src',
         pathNot:
-          '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/notebook/refusal\\.ts|^core/src/notebook/kinds/pieces\\.ts|^core/src/structures/.*|^core/src/heating/fitBlockModel\\.ts|^core/src/practice/(made|progress)\\.ts)$',
+          '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/notebook/refusal\\.ts|^core/src/notebook/kinds/pieces\\.ts|^core/src/structures/.*|^core/src/heating/fitBlockModel\\.ts|^core/src/practice/(lens/code|progress)\\.ts)$',
       },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],
