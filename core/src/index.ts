@@ -9,7 +9,7 @@ export { coolDownMin, dialForRate, minutesToReach, plateauC, rateCPerMin } from 
 export { fitBlockModel } from './heating/fitBlockModel'
 export { planDial } from './heating/planDial'
 export { planTubeRuns } from './scheduling/planTubeRuns'
-export { planBenchSession, replan, type SessionPlan } from './scheduling/planBenchSession'
+export { effortAtFirst, planBenchSession, replan, type SessionPlan } from './scheduling/planBenchSession'
 export { type BrokenWait } from './scheduling/softened'
 export { type Chain, whatFits } from './scheduling/whatFits'
 export { recipeOrderMin } from './scheduling/recipeOrder'

@@ -84,6 +84,11 @@ const WORK_FOR_YES = 0.1
 /** So many orders of urgency, and so many nodes of a search, to see whether there is any order at all. */
 const TRIES_FOR_ANY = 12
 const NODES_FOR_ANY = 150
+/** With more tasks than this less is tried, so that a first plan is not waited for. */
+const MANY_TASKS = 60
+const few = (size: number, power: number) => Math.min(1, (MANY_TASKS / size) ** power)
+const triesForAny = ({ size }: Compiled) => Math.ceil(TRIES_FOR_ANY * few(size, 2))
+const nodesForAny = ({ size }: Compiled) => Math.ceil(NODES_FOR_ANY * few(size, 3))
 
 /**
  * Some order that keeps every wait, found soon and not bettered.
@@ -97,10 +102,16 @@ export function anyOrder(session: BenchSession & Happened): SessionPlan['starts'
   const compiled = tried.value
   const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
   const found =
-    firstOrder(compiled, tails, Infinity, 0, TRIES_FOR_ANY) ??
-    search(compiled, NODES_FOR_ANY, null, () => []).found
+    firstOrder(compiled, tails, Infinity, 0, triesForAny(compiled)) ??
+    search(compiled, nodesForAny(compiled), null, () => []).found
   return found ? Object.fromEntries(tasks.map(({ id }, i) => [id, found.starts[i + 1] ?? 0])) : null
 }
+
+/** How much of the usual work a first plan takes, 0 to 1, so that it is there at once: the better one comes after it. */
+export function effortAtFirst(tasks: number): number {
+  return AT_FIRST * few(tasks, 3)
+}
+const AT_FIRST = 0.01
 
 function planned(compiled: Compiled, session: BenchSession, effort: number): SessionPlan {
   const { tasks } = session
@@ -110,15 +121,16 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   const rank = rankOf(compiled)
   const tails = tailsOf(compiled, compiled.lags, new Int32Array(compiled.size))
   // With however little effort, an order is given where a little search finds one.
+  const least = provenLeast(compiled, Infinity)
   const first =
-    firstOrder(compiled, tails, provenLeast(compiled, Infinity), effort) ??
-    search(compiled, NODES_FOR_ANY, null, () => []).found
+    firstOrder(compiled, tails, least, effort, effort > AT_FIRST ? undefined : triesForAny(compiled)) ??
+    search(compiled, nodesForAny(compiled), null, () => []).found
   const quick = search(compiled, nodesMost * WORK_AT_FIRST, first, rank)
-  const floor = quick.isProven ? 0 : provenLeast(compiled, quick.found?.endMin ?? 0)
+  const floor = quick.isProven ? 0 : Math.min(least, quick.found?.endMin ?? 0)
   const better =
     quick.isProven || !quick.found
       ? quick.found
-      : improve(compiled, quick.found, ROUNDS * effort, floor, rank)
+      : improve(compiled, quick.found, Math.floor(ROUNDS * effort), floor, rank)
   const { found, isProven } = quick.isProven ? quick : search(compiled, nodesMost, better, rank)
   if (!found)
     throw new ImpossibleInput(

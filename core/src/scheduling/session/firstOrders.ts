@@ -32,7 +32,7 @@ export function firstOrder(
 ): Found | null {
   const { size } = compiled
   const { uniform: random } = randomSource(size)
-  const before = forerunnersOf(compiled)
+  const before = precedenceOf(compiled)
   const placed = { count: 0, most: (effort * WORK) / size }
   let best: Found | null = null
   for (let i = 0; i < tries && (!best || placed.count < placed.most); i++) {
@@ -52,22 +52,34 @@ export function firstOrder(
   return best
 }
 
-/** The nodes that must have a place before each. */
-export function forerunnersOf({ size, lags }: Compiled): readonly (readonly number[])[] {
-  return Array.from({ length: size }, (_, i) => {
-    const before: number[] = []
+/** Which nodes must have a place before which. */
+export interface Precedence {
+  /** How many must have one before each. */
+  readonly forerunners: Int32Array
+  /** Those each must have one before. */
+  readonly followers: readonly (readonly number[])[]
+}
+
+export function precedenceOf({ size, lags }: Compiled): Precedence {
+  const forerunners = new Int32Array(size)
+  const followers = Array.from({ length: size }, (_, i) => {
+    const after: number[] = []
     for (let j = 1; j < size; j++) {
-      const lag = at(lags, j * size + i)
-      if (j !== i && lag !== NONE && lag > 0) before.push(j)
+      const lag = at(lags, i * size + j)
+      if (i !== 0 && j !== i && lag !== NONE && lag > 0) {
+        after.push(j)
+        forerunners[j] = at(forerunners, j) + 1
+      }
     }
-    return before
+    return after
   })
+  return { forerunners, followers }
 }
 
 /** Each task at its earliest free place, the most urgent first; null where that cannot be. */
 export function inThisOrder(
   compiled: Compiled,
-  before: readonly (readonly number[])[],
+  { forerunners, followers }: Precedence,
   urgency: readonly number[],
   placed: { count: number },
 ): Found | null {
@@ -79,11 +91,16 @@ export function inThisOrder(
   for (let moves = 0; moves < MOVES_MOST; moves++) {
     const starts = new Int32Array(size).fill(UNPLACED)
     starts[0] = 0
-    for (let i = 1; i < size; i++) if (isFixed[i]) starts[i] = at(lags, i)
+    const waitsFor = forerunners.slice()
+    const place = (node: number, startMin: number) => {
+      starts[node] = startMin
+      for (const next of followers[node] ?? []) waitsFor[next] = at(waitsFor, next) - 1
+    }
+    for (let i = 1; i < size; i++) if (isFixed[i]) place(i, at(lags, i))
     let lateOne = 0
     let late: readonly [node: number, startMin: number] | null = null
     for (;;) {
-      const node = nextOf(before, starts, urgent)
+      const node = nextOf(waitsFor, starts, urgent)
       if (node === 0) break
       let earliest = at(release, node)
       for (let i = 0; i < size; i++) {
@@ -101,7 +118,7 @@ export function inThisOrder(
         lateOne = node
         break
       }
-      starts[node] = earliest
+      place(node, earliest)
       placed.count++
     }
     if (!late) {
@@ -124,15 +141,11 @@ export function inThisOrder(
 }
 
 /** The most urgent task whose forerunners all have a place; 0 when none is left. */
-function nextOf(
-  before: readonly (readonly number[])[],
-  starts: Int32Array,
-  urgency: readonly number[],
-): number {
+function nextOf(waitsFor: Int32Array, starts: Int32Array, urgency: readonly number[]): number {
   let best = 0
   for (let i = 1; i < starts.length; i++) {
-    if (at(starts, i) !== UNPLACED || (best !== 0 && (urgency[i] ?? 0) <= (urgency[best] ?? 0))) continue
-    if (before[i]?.every((j) => at(starts, j) !== UNPLACED)) best = i
+    if (at(starts, i) !== UNPLACED || at(waitsFor, i) > 0) continue
+    if (best === 0 || (urgency[i] ?? 0) > (urgency[best] ?? 0)) best = i
   }
   return best
 }

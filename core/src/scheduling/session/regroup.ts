@@ -1,6 +1,6 @@
 import { randomSource } from '../../math/random'
 import type { Compiled } from './compiled'
-import { forerunnersOf, inThisOrder } from './firstOrders'
+import { inThisOrder, type Precedence, precedenceOf } from './firstOrders'
 import { at, demandLag } from './lags'
 import type { Found } from './search'
 import { prepChanges } from './told'
@@ -24,7 +24,7 @@ export function regroup(
   look = 0,
 ): Found {
   const { uniform: random } = randomSource((compiled.size + 1000 * look) * 104_729)
-  const before = forerunnersOf(compiled)
+  const before = precedenceOf(compiled)
   const placed = { count: 0 }
   const costOf = (found: Found) => found.endMin + changeMin * prepChanges(compiled, found)
   let best = first
@@ -85,7 +85,7 @@ function oneMoved(
 /** The earliest starts with the hands’ work in this order; null where it cannot be kept. */
 function inHandsOrder(
   compiled: Compiled,
-  before: readonly (readonly number[])[],
+  before: Precedence,
   order: readonly number[],
   { starts }: Found,
   placed: { count: number },
@@ -105,14 +105,12 @@ function inHandsOrder(
 }
 
 /** Each of them after the one before it, besides what it waits for anyway. */
-function chained(
-  before: readonly (readonly number[])[],
-  order: readonly number[],
-): readonly (readonly number[])[] {
-  const all = [...before]
+function chained({ forerunners, followers }: Precedence, order: readonly number[]): Precedence {
+  const [counts, all] = [forerunners.slice(), [...followers]]
   for (let k = 1; k < order.length; k++) {
-    const node = order[k] ?? 0
-    all[node] = [...(before[node] ?? []), order[k - 1] ?? 0]
+    const [one, next] = [order[k - 1] ?? 0, order[k] ?? 0]
+    counts[next] = at(counts, next) + 1
+    all[one] = [...(followers[one] ?? []), next]
   }
-  return all
+  return { forerunners: counts, followers: all }
 }

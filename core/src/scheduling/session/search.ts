@@ -93,10 +93,23 @@ export function provenLeast(compiled: Compiled, endMin: number): number {
   let least = boundOf(compiled, compiled.lags, tailsOf(compiled, compiled.lags, tails))
   // What never ends at all is not told here.
   const most = Math.min(endMin, least + PUSHES_MOST)
-  while (least < most) {
+  const isRuledOut = (byMin: number) => {
     const lags = compiled.lags.slice()
-    if (settle(compiled, lags, tails, least + 1) && boundOf(compiled, lags, tails) <= least) break
-    least++
+    return !settle(compiled, lags, tails, byMin + 1) || boundOf(compiled, lags, tails) > byMin
+  }
+  // What is ruled out by a time is ruled out by any sooner: in growing steps, and then halved.
+  let step = 1
+  let open = least
+  while (open < most && isRuledOut(open)) {
+    least = open + 1
+    open = Math.min(most, least + step)
+    step *= 2
+  }
+  if (open >= most && least < most && isRuledOut(most - 1)) return most
+  while (least < open) {
+    const middle = Math.floor((least + open) / 2)
+    if (isRuledOut(middle)) least = middle + 1
+    else open = middle
   }
   return least
 }

@@ -1,4 +1,5 @@
 import {
+  effortAtFirst,
   houseRulesOf,
   type InstrumentId,
   type PeriodBusy,
@@ -14,8 +15,6 @@ import { useNotebook } from '../../../ledger/notebook'
 import { askPlanner } from './askPlanner'
 
 const HOUR_MS = 3_600_000
-/** So much of the usual work gives a fair plan at once. */
-export const QUICK_EFFORT = 0.01
 /** Longer is a slip of the clock. */
 const LONGEST_H = 12
 
@@ -97,7 +96,7 @@ export async function plannedNow(terms: PeriodOpened): Promise<PeriodOpened['pla
   if (tasks.length === 0) return []
   // What is kept is read beside how it went: a fair plan at once does for that.
   const plan = await askPlanner((heavy) =>
-    heavy.planPeriod({ tasks, terms, putOff: new Map(), nowMs }, null, QUICK_EFFORT),
+    heavy.planPeriod({ tasks, terms, putOff: new Map(), nowMs }, null, effortAtFirst(tasks.length)),
   )
   if (!plan.ok) return []
   const { starts } = plan.value

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import {
   type Conduct,
+  effortAtFirst,
   type IfLate,
   periodAt,
   type PeriodFacts,
@@ -15,7 +16,6 @@ import { useNow } from '../../../app/now'
 import { useNotebook } from '../../../ledger/notebook'
 import { useHouseRules } from '../../../parts/useHouseRules'
 import { askPlanner } from './askPlanner'
-import { QUICK_EFFORT } from './typedPeriod'
 
 /** The tasks are told anew this often, ms: what was running may be over. */
 const TELL_MS = 5000
@@ -128,7 +128,7 @@ async function plan(
   let first: Conduct | null = null
   if (before === null) {
     // A plan to begin with; the better one follows.
-    const quick = await askPlanner((heavy) => heavy.planPeriod(asked, null, QUICK_EFFORT))
+    const quick = await askPlanner((heavy) => heavy.planPeriod(asked, null, effortAtFirst(tasks.length)))
     if (quick.ok && !tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })) return
     first = quick.ok ? quick.value : null
   }
