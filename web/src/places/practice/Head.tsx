@@ -17,7 +17,9 @@ export function Head({
       <Title title={title} />
       <div className={css.head}>
         <span className="quiet">
-          practice, simulated: nothing here enters a prep, an unknown or a page{note ? ` · ${note}` : ''}
+          practice, simulated
+          <span className={css.more}>: nothing here enters a prep, an unknown or a page</span>
+          {note ? ` · ${note}` : ''}
         </span>
         {leave && (
           <Link className={css.leave} to={leave.to} relative="path">

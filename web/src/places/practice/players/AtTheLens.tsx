@@ -1,5 +1,5 @@
 import css from '../Practice.module.css'
-import { type ReactNode, useMemo, useState } from 'react'
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Moment } from '@ivory-crystal/core'
 import {
@@ -35,6 +35,8 @@ interface Press {
   readonly temperature: { readonly text: string }
   readonly word: null
 }
+/** No wider, and it is held in one hand. */
+const PHONE_PX = 640
 /** When all is liquid and not all of it is marked, it goes on for so long, °C. */
 const GOES_ON_C = 1.5
 const HURRIES = [1, 4, 8, 16]
@@ -140,6 +142,12 @@ export function AtTheLens({
         reading?.phase === 'holding')) ||
     (minutesMost > 0 && seconds >= 60 * minutesMost)
   const end = useEnding(isOver, finish)
+  const both = useRef<HTMLDivElement>(null)
+  const isHeard = reading !== null
+  useEffect(() => {
+    // On a phone the lens is brought to the top once, so that the whole pad is in view with it.
+    if (isHeard && window.innerWidth <= PHONE_PX) both.current?.scrollIntoView({ block: 'start' })
+  }, [isHeard])
   const lensTubes = useMemo(
     () =>
       exercise.tubes.map(({ slot, fillMm, grain, colour, seed }) => ({
@@ -152,9 +160,11 @@ export function AtTheLens({
     [exercise],
   )
   return (
-    <div className={css.both}>
+    <div className={css.both} ref={both}>
       <section aria-label="Instrument">
-        <Lens tubes={lensTubes} readings={reading?.tubes ?? NO_READINGS} />
+        <div className={css.lensHere}>
+          <Lens tubes={lensTubes} readings={reading?.tubes ?? NO_READINGS} />
+        </div>
         <div className={css.readout}>
           <Readout
             name={(exercise.character?.name ?? 'block').toLowerCase()}

@@ -119,7 +119,9 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
   return (
     <div className={css.both}>
       <section aria-label="Instrument">
-        <Lens tubes={lensTubes} readings={reading?.tubes ?? NONE} />
+        <div className={css.lensHere}>
+          <Lens tubes={lensTubes} readings={reading?.tubes ?? NONE} />
+        </div>
         <div className={css.readout}>
           <Turn
             what="flame"
