@@ -60,6 +60,12 @@ export function periodAt(view: View, nowMs: EpochMs): PeriodFacts | null {
   return open[0] ?? null
 }
 
+/** The last period where nobody closed it and it is long past its end; null where it was closed, or is still on. */
+export function forgottenPeriod(view: View, nowMs: EpochMs): PeriodFacts | null {
+  const last = periodsOf(view).at(-1)
+  return last?.closed === null && nowMs >= last.opened.body.endsAtMs + FORGOTTEN_AFTER_MS ? last : null
+}
+
 /** Of two periods that were opened for the same time, as on two devices at once, the one opened last holds. */
 function replaces({ opened: later }: PeriodFacts, { opened: one }: PeriodFacts): boolean {
   return (

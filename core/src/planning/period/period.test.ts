@@ -18,6 +18,7 @@ import {
   KINDS,
   nextId,
   periodAt,
+  forgottenPeriod,
   periodBefore,
   type PeriodFacts,
   type PeriodId,
@@ -217,9 +218,12 @@ describe('a period of the ledger', () => {
     expect(period.closed).toBeNull()
     expect(periodBefore(demo)?.closed?.body.done).toHaveLength(3)
     expect(periodAt(demo, terms.endsAtMs + 2 * 60 * MINUTE_MS)?.id).toBe(period.id)
+    expect(forgottenPeriod(demo, terms.endsAtMs + 2 * 60 * MINUTE_MS)).toBeNull()
     expect(periodAt(demo, terms.endsAtMs + 4 * 60 * MINUTE_MS)).toBeNull()
+    expect(forgottenPeriod(demo, terms.endsAtMs + 4 * 60 * MINUTE_MS)?.id).toBe(period.id)
     const closed = later(demo, [['period closed', period.id, 1, { outAtMs: NOW, done: [], left: [] }]])
     expect(periodAt(closed, NOW + 2 * MINUTE_MS)).toBeNull()
+    expect(forgottenPeriod(closed, terms.endsAtMs + 4 * 60 * MINUTE_MS)).toBeNull()
     expect(periodBefore(closed)?.id).toBe(period.id)
   })
   test('of two opened for the same time, as on two devices at once, the later holds', () => {

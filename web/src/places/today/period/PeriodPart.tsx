@@ -1,9 +1,18 @@
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { houseRulesOf, periodBefore, prepsOf, tasksOf, unknownsOf } from '@ivory-crystal/core'
+import {
+  closePeriod,
+  forgottenPeriod,
+  houseRulesOf,
+  periodBefore,
+  type PeriodFacts,
+  prepsOf,
+  tasksOf,
+  unknownsOf,
+} from '@ivory-crystal/core'
 import { useNow } from '../../../app/now'
-import { clock } from '../../../format/format'
-import { useNotebook } from '../../../ledger/notebook'
+import { clock, day } from '../../../format/format'
+import { useNotebook, write } from '../../../ledger/notebook'
 import { AsItWas } from './AsItWas'
 import { PeriodForm } from './PeriodForm'
 import { ClosePeriod } from './ClosePeriod'
@@ -17,6 +26,7 @@ export function PeriodPart({ list }: { list: ReactNode }) {
   const nowMs = useNow(60_000)
   const view = useNotebook((state) => state.view)
   const before = periodBefore(view)
+  const forgotten = now ? null : forgottenPeriod(view, nowMs)
   if (now && now.tasks.length > 0)
     return (
       <>
@@ -28,6 +38,7 @@ export function PeriodPart({ list }: { list: ReactNode }) {
     <>
       {list}
       {now ? <NothingOpen now={now} /> : <SetPeriod />}
+      {forgotten && <Forgotten period={forgotten} />}
       {before && <AsItWas period={before} nowMs={nowMs} />}
     </>
   )
@@ -43,6 +54,30 @@ function NothingOpen({ now: { period, tasks, nowMs } }: { now: PeriodNow }) {
       </h2>
       <p className="mt-2 mb-0">Nothing is open in it: begin a prep or open a case, and it is planned here.</p>
       <ClosePeriod period={period} tasks={tasks} nowMs={nowMs} />
+    </section>
+  )
+}
+
+/** A period that nobody closed: what was done in it is kept once it is. */
+function Forgotten({ period }: { period: PeriodFacts }) {
+  const { beginsAtMs, endsAtMs } = period.opened.body
+  const close = () => {
+    const { view, shelf } = useNotebook.getState()
+    if (!shelf) return
+    const tasks = tasksOf(view, shelf, houseRulesOf(view, shelf.houseRules), endsAtMs, period)
+    write(closePeriod(period, tasks, endsAtMs))
+  }
+  return (
+    <section className="mt-4" aria-label="A period that was not closed">
+      <h2>
+        The period of {day(beginsAtMs)}, {clock(beginsAtMs)} to {clock(endsAtMs)}, was not closed
+      </h2>
+      <p className="mt-2">
+        When you went is not known. Closed at its end, what you did in it is kept beside the plan.
+      </p>
+      <Button variant="outline-primary" onClick={close}>
+        Close it at its end, {clock(endsAtMs)}
+      </Button>
     </section>
   )
 }

@@ -63,6 +63,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
     setAsked({ task: id, words: `“${one.words}” is set aside`, outMin: plan.makespanMin, plan })
     setChosen(null)
   }
+  const othersHave = shared(terms, names, nowMs)
   return (
     <>
       <div className={css.over}>
@@ -82,8 +83,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
             <p className="look mt-2" role="alert">
               {problem.sentence}{' '}
               {plan
-                ? 'The plan so far stands; a better one is looked for with the next thing you tick.'
-                : 'What is open stands beside; put something off, or set it aside.'}
+                ? 'The plan so far stands. It is planned again within a minute, or with the next thing you tick.'
+                : 'What is open stands beside, without a plan. It is planned again within a minute, or with the next thing you tick.'}
             </p>
           )}
           <Score
@@ -161,13 +162,17 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           </Told>
         )}
         <Told title="Shared">
-          {shared(terms, names, nowMs).map((text) => (
+          {othersHave.map((text) => (
             <p key={text} className="mb-1">
               {text}
             </p>
           ))}
-          {terms.busy.length === 0 && (
-            <p className="mb-0">Nobody has said that they need a block, a balance or a flame.</p>
+          {othersHave.length === 0 && (
+            <p className="mb-0">
+              {terms.busy.length === 0
+                ? 'Nobody has said that they need a block, a balance or a flame.'
+                : 'Nobody else needs anything any more.'}
+            </p>
           )}
           {plan?.isAgainstFlame && (
             <p className="look mb-1" role="alert">

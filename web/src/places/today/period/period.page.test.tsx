@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
-import { type Bodies, periodAt } from '@ivory-crystal/core'
+import { type Bodies, periodAt, periodsOf } from '@ivory-crystal/core'
 import { golden } from '../../../../../core/golden/contract'
 import { NOTEBOOK, openDemo, prepNamed, showAt, useNotebook, written } from '../../../testing/opened'
 import { momentAt } from '../../../format/timeOfDay'
@@ -140,6 +140,21 @@ describe('Today with a lab period', () => {
     // Too soon: it is opened again, and nothing of it is lost.
     await user.click(before.getByRole('button', { name: 'Not over yet: open it again' }))
     await screen.findByRole('region', { name: 'The score' })
+  })
+})
+
+describe('a period that nobody closed', () => {
+  test('is told once it is long over, and closed at its end with what was done in it', async () => {
+    nowMs += 12 * 60 * MINUTE_MS
+    const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
+    const region = within(await screen.findByRole('region', { name: 'A period that was not closed' }))
+    await user.click(region.getByRole('button', { name: /^Close it at its end, \d\d:\d\d$/ }))
+    const [closed] = bodies('period closed')
+    expect(closed?.outAtMs).toBe(periodsOf(useNotebook.getState().view).at(-1)?.opened.body.endsAtMs)
+    expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
+    await waitFor(() => {
+      expect(screen.queryByRole('region', { name: 'A period that was not closed' })).toBeNull()
+    })
   })
 })
 

@@ -80,7 +80,12 @@ export function usePeriod(): PeriodNow | null {
       question,
       (answer) => {
         if (!wanted) return false
-        setAnswered((before) => ({ ...answer, changed: answer.changed ?? before?.changed ?? null }))
+        setAnswered((before) => ({
+          ...answer,
+          // A planner that failed takes nothing away: the plan so far stands.
+          plan: answer.plan ?? (before?.period === answer.period ? before.plan : null),
+          changed: answer.changed ?? before?.changed ?? null,
+        }))
         if (answer.late !== null || answer.problem !== null) setAsking(null)
         return true
       },
