@@ -320,7 +320,14 @@ export { classTasks, tasksOf } from './planning/period/tasksOf'
 export type { PeriodBusy, PeriodOpened } from './notebook/kinds/period-opened/kind'
 export type { TaskSetAside } from './notebook/kinds/task-set-aside/kind'
 export { closePeriod, noteTask, setTaskAside } from './planning/period/acts'
-export { atTheBench, forgottenPeriod, periodAt, periodBefore, type PeriodFacts, periodsOf } from './planning/period/noted'
+export {
+  atTheBench,
+  forgottenPeriod,
+  periodAt,
+  periodBefore,
+  type PeriodFacts,
+  periodsOf,
+} from './planning/period/noted'
 export {
   ANEW_EFFORT,
   conduct,
