@@ -120,7 +120,20 @@ export function outOfLine(
     const after = (before: readonly ReadAt[]) =>
       expectedNext(before, one.atS, known, before.length ? moved(before.at(-1)?.atS ?? 0, one.atS) : null)
     const expected = after(trusted)
-    if (fits(one, expected)) {
+    const before = trusted.slice(0, -1)
+    const last = trusted.at(-1)
+    // Both agree with those before the last, and better than this one with the last: then the last was wrong.
+    const isLastOdd =
+      pending !== null &&
+      before.length >= 2 &&
+      strain(pending, expectedNext(before, pending.atS, known)) < 1 &&
+      strain(one, expectedNext([...before, pending], one.atS, known)) < Math.min(1, strain(one, expected))
+    if (pending && last && isLastOdd) {
+      const there = expectedNext(before, last.atS, known)
+      if (there) odd.push({ ...there, index: read.indexOf(last) })
+      trusted = [...before, pending, one]
+      pending = null
+    } else if (fits(one, expected)) {
       if (pending) odd.push(pending)
       pending = null
       trusted.push(one)
@@ -129,34 +142,53 @@ export function outOfLine(
       pending = null
     } else if (!pending && isOddLast(one, trusted, after)) {
       // The one before it went too far to be told then; without it this one is where it should be.
-      const [before, wrong] = [trusted.slice(0, -1), trusted.at(-1)]
-      const there = wrong && expectedNext(before, wrong.atS, known)
-      if (wrong && there) odd.push({ ...there, index: read.indexOf(wrong) })
+      const there = last && expectedNext(before, last.atS, known)
+      if (last && there) odd.push({ ...there, index: read.indexOf(last) })
       trusted = [...before, one]
     } else if (expected) {
       if (pending) odd.push(pending)
       pending = { ...expected, ...one, index }
     }
   })
-  return pending ? [...odd, pending] : odd
+  // While it cannot be told which of the last two was wrong, nobody is asked about either: the next one tells.
+  return pending && !mayBeTheOneBefore(pending, trusted, known) ? [...odd, pending] : odd
 }
+
+/** Whether those before the last are too close together to tell which of the last two was wrong. */
+function mayBeTheOneBefore(one: ReadAt, trusted: readonly ReadAt[], known: HeatingKnown): boolean {
+  const before = trusted.slice(0, -1)
+  return before.length >= 2 && !isRateKnown(before) && fits(one, expectedNext(before, one.atS, known))
+}
+
+/** Readings close together tell a rate too roughly to call a later one wrong by it. */
+function isRateKnown(read: readonly ReadAt[]): boolean {
+  const [first, last] = [read[0], read.at(-1)]
+  return first !== undefined && last !== undefined && last.atS - first.atS >= SPAN_LEAST_S
+}
+const SPAN_LEAST_S = 60
 
 /** Whether this one stands well where those before the last say, and not where the last says. */
 function isOddLast(
-  { valueC }: ReadAt,
+  one: ReadAt,
   trusted: readonly ReadAt[],
   after: (before: readonly ReadAt[]) => Expected | null,
 ): boolean {
   const before = trusted.slice(0, -1)
-  const expected = before.length >= 2 ? after(before) : null
-  if (!expected) return false
-  return Math.abs(valueC - expected.temperatureC) < WELL_WITHIN * (expected.highC - expected.temperatureC)
+  return isRateKnown(before) && strain(one, after(before)) < WELL_WITHIN
 }
 const WELL_WITHIN = 0.35
 
-function fits({ valueC }: ReadAt, expected: Expected | null): boolean {
-  return expected === null || (valueC > expected.lowC && valueC < expected.highC)
+/**
+ * How far a reading lies from where it was expected, as a part of how far it may: 1 and more does not fit. The side it
+ * lies on counts: a hand may turn the heat up, and what it may then rise says nothing of a fall.
+ */
+function strain({ valueC }: ReadAt, expected: Expected | null): number {
+  if (!expected) return 0
+  const { temperatureC, lowC, highC } = expected
+  const mayC = valueC > temperatureC ? highC - temperatureC : temperatureC - lowC
+  return Math.abs(valueC - temperatureC) / mayC
 }
+const fits = (one: ReadAt, expected: Expected | null) => strain(one, expected) < 1
 
 /**
  * A sentence that asks about a reading out of line: how far, and whether it was read in °F.
