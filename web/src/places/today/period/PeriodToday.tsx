@@ -255,7 +255,7 @@ function costOf(byMin: number): string {
 }
 
 /** When it is over, and what is to spare. */
-function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: PeriodNow }) {
+function Head({ plan, now: { period, isBusy, problem } }: { plan: Conduct | null; now: PeriodNow }) {
   const terms = period.opened.body
   const at = (min: number) => clock(terms.beginsAtMs + min * MINUTE_MS)
   if (!plan)
@@ -275,7 +275,7 @@ function Head({ plan, now: { period, isBusy } }: { plan: Conduct | null; now: Pe
           : spareMin === 0
             ? 'nothing to spare'
             : `${-spareMin} min too late`}
-        {plan.broken.length === 0 && !plan.isAgainstFlame
+        {plan.broken.length === 0 && !plan.isAgainstFlame && !problem
           ? ' · nothing is left waiting too long, and nothing is needed twice at once'
           : ''}
       </span>
