@@ -34,13 +34,26 @@ async function expectSound(page: Page, name: string): Promise<void> {
   await page.setViewportSize(SIZES[0])
 }
 
+/** One load of the app, and from there by its own router: each place is another chunk and not another page. */
 async function expectAllSound(page: Page, bench: Bench, places: readonly string[]): Promise<void> {
-  for (const place of places) {
-    await page.goto(`${bench.url}${place}`)
+  for (const [i, place] of places.entries()) {
+    if (i === 0) await page.goto(`${bench.url}${place}`)
+    else await goWithin(page, new URL(`${bench.url}${place}`))
     await page.getByRole('heading', { level: 1 }).first().waitFor()
     await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
     await expectSound(page, place === '' ? 'today' : place)
   }
+}
+
+async function goWithin(page: Page, { pathname, search }: URL): Promise<void> {
+  const main = page.locator('main')
+  const before = await main.innerText()
+  await page.evaluate((to) => {
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate'))
+  }, pathname + search)
+  // The place before stands until the chunk of this one is there.
+  await expect.poll(() => main.innerText()).not.toBe(before)
 }
 
 /** Names as long as anybody gives them: of preps, samples, unknowns and benches. */

@@ -749,6 +749,8 @@ const file = {
   entries,
 }
 entries.sort((p, q) => (p.id < q.id ? -1 : 1))
+const masses = REFERENCE_COMPOUNDS.map(({ id, smiles }) => [id, structureOf(smiles).molarMassGPerMol])
+writeFileSync(join(folder, 'molarMasses.json'), `${JSON.stringify(Object.fromEntries(masses), null, 2)}\n`)
 const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
 writeFileSync(
   join(folder, 'ledger.v4.json'),

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
+import { createInterface } from 'node:readline'
 
 export const ROOT = join(import.meta.dirname, '..')
 
@@ -12,6 +13,21 @@ export function run(command, args = [], options = {}) {
     child.on('exit', (code, signal) => {
       if (code === 0) resolve()
       else reject(new Error(`“${command} ${args.join(' ')}” ended with ${signal ?? code}.`))
+    })
+  })
+}
+
+/** The same beside others: each line of its output is begun with whose it is. */
+export function runBeside(whose, command, args = [], options = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options })
+    const mark = `${whose.padEnd(8)}│ `
+    for (const stream of [child.stdout, child.stderr])
+      createInterface({ input: stream }).on('line', (line) => process.stdout.write(`${mark}${line}\n`))
+    child.on('error', reject)
+    child.on('close', (code, signal) => {
+      if (code === 0) resolve()
+      else reject(new Error(`${whose}: “${command} ${args.join(' ')}” ended with ${signal ?? code}.`))
     })
   })
 }
@@ -42,7 +58,9 @@ export async function install() {
 }
 
 export const node = (...args) => run(process.execPath, args)
-export const bin = (name, ...args) => node(join(ROOT, 'node_modules', ...binPath(name)), ...args)
+export const bin = (name, ...args) => node(binFile(name), ...args)
+
+export const binFile = (name) => join(ROOT, 'node_modules', ...binPath(name))
 
 function binPath(name) {
   const { bin: declared } = JSON.parse(readFileSync(join(ROOT, 'node_modules', name, 'package.json'), 'utf8'))

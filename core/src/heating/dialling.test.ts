@@ -17,6 +17,7 @@ import {
   plateauC,
   rateCPerMin,
 } from '../index'
+import { runs } from '../../golden/depth'
 
 const vectors = JSON.parse(readFileSync(new URL('../../vectors/heating.json', import.meta.url), 'utf8')) as {
   model: BlockModel
@@ -118,7 +119,7 @@ describe('learning a dial', () => {
           expect(Math.abs(fitted.timeConstantMin / timeConstantMin - 1)).toBeLessThan(0.03)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     )
   })
   test('one setting, too few readings, a cold block and time running backwards are refused in a sentence', () => {
@@ -216,7 +217,7 @@ describe('a plan for the dial', () => {
           if (next) expect(endC).toBeCloseTo(next.atC, 6)
         })
       }),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     )
   })
   test('on the way up nobody turns up for less than a minute what is turned back down', () => {
@@ -236,7 +237,7 @@ describe('a plan for the dial', () => {
           expect(crept ?? Infinity).toBeGreaterThanOrEqual(2 - 1e-9)
         })
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
     expect(turnedBack).toBeGreaterThan(0)
   })
@@ -285,7 +286,7 @@ describe('a plan for the dial', () => {
           expect(fastest).toBeLessThanOrEqual(1.2 * asked.maxRate)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     )
   })
   test('a block too hot, a dial too weak and a dial too coarse are told with what to do', () => {

@@ -5,6 +5,7 @@ import { type RangeEvidence, SIGNS } from './evidence'
 import { judgeRange } from './judgeRange'
 import { isShownDry } from './owners'
 import { NEXT_STEPS } from './judgement'
+import { runs } from '../../golden/depth'
 
 const rules = DEFAULT_HOUSE_RULES
 const LITERATURE = { lowC: 120, highC: 122 }
@@ -72,7 +73,7 @@ function worse(what: (one: RangeEvidence) => RangeEvidence): void {
     fc.property(evidence, (one) => {
       if (isTold(what(one))) expect({ one, isTold: isTold(one) }).toEqual({ one, isTold: true })
     }),
-    { numRuns: 800, seed: 3 },
+    { numRuns: runs(800), seed: 3 },
   )
 }
 
@@ -98,7 +99,7 @@ describe('laws of judging', () => {
         const onsetC = one.reading.onsetC + above
         expect(isTold({ ...one, authentic: { onsetC, clearC: onsetC + 1 } })).toBe(true)
       }),
-      { numRuns: 800, seed: 4 },
+      { numRuns: runs(800), seed: 4 },
     )
   })
   test('there is always something to do next, and signing never comes first where it cannot be told', () => {
@@ -110,7 +111,7 @@ describe('laws of judging', () => {
         expect(new Set(next).size).toBe(next.length)
         if (verdict !== 'consistent with pure') expect(next[0]).not.toBe('sign')
       }),
-      { numRuns: 800, seed: 5 },
+      { numRuns: runs(800), seed: 5 },
     )
   })
   test('a thermometer known less well never does', () => {
@@ -135,7 +136,7 @@ describe('laws of judging', () => {
           for (const { endC } of budget) expect(endC[end].leastC).toBeLessThanOrEqual(endC[end].mostC)
         }
       }),
-      { numRuns: 800, seed: 6 },
+      { numRuns: runs(800), seed: 6 },
     )
   })
   test('a width that heating might own is never called sharp or treated', () => {
@@ -150,7 +151,7 @@ describe('laws of judging', () => {
         const outright = one.mixed?.verdict === 'different' || codes.includes('residual-solid') || lower
         if (!outright) expect(actions[0]?.code).not.toMatch(/^recrystallize/)
       }),
-      { numRuns: 800, seed: 7 },
+      { numRuns: runs(800), seed: 7 },
     )
   })
   const BAD = ['consistent with pure', 'nearly pure', 'impure', 'not this compound']
@@ -178,7 +179,7 @@ describe('laws of judging', () => {
         fc.pre(told.length === alone.length && together !== 'cannot tell')
         expect(BAD.indexOf(together)).toBeGreaterThanOrEqual(Math.min(...told))
       }),
-      { numRuns: 1500, seed: 8 },
+      { numRuns: runs(1500), seed: 8 },
     )
   })
   test('an onset that falls as the rate rises is scatter, and never looked back to a higher one', () => {
@@ -213,7 +214,7 @@ describe('laws of judging', () => {
         expect(one.behaviour).not.toBe('hydrate')
         expect(budget.find(({ owner }) => owner === 'solvent')?.isOpenEnded).toBe(false)
       }),
-      { numRuns: 3000, seed: 9 },
+      { numRuns: runs(3000), seed: 9 },
     )
   })
   test('an end inside the literature lies low only by what heating and melting certainly raised it', () => {
@@ -231,7 +232,7 @@ describe('laws of judging', () => {
           if ((sample?.endC[end].mostC ?? 0) < 0) expect(insideByC).toBeLessThan(raised + 1e-9)
         }
       }),
-      { numRuns: 2000, seed: 10 },
+      { numRuns: runs(2000), seed: 10 },
     )
   })
   test('“nearly pure” never stands beside “broad” of one tube, and what is dried is said to be checked only then', () => {
@@ -243,7 +244,7 @@ describe('laws of judging', () => {
           expect(findings.map(({ code }) => code)).not.toContain('broad')
         if (!isShownDry(one)) expect(notChecked).toContain('that it is dry')
       }),
-      { numRuns: 2000, seed: 11 },
+      { numRuns: runs(2000), seed: 11 },
     )
   })
   test('a compound that decomposes is signed once a mixed melt leaves it as it is', () => {
@@ -259,7 +260,7 @@ describe('laws of judging', () => {
           isFarLow ? ['impure', 'recrystallize'] : ['consistent with pure', 'sign'],
         )
       }),
-      { numRuns: 300, seed: 12 },
+      { numRuns: runs(300), seed: 12 },
     )
   })
 })

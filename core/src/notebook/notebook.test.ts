@@ -51,6 +51,7 @@ import {
   ledgerContract,
 } from '../../golden/contract'
 import type { KindDefinition } from './kinds/defineKind'
+import { runs } from '../../golden/depth'
 
 const expected = expectedView as { preps: object[] }
 const whole = fold(golden.entries)
@@ -126,7 +127,7 @@ describe('the golden ledger', () => {
           expect(summary(view)).toEqual(expected)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     )
   })
   test('moved in time keeps everything that is relative', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { unstorable } from './storable'
+import { runs } from '../../golden/depth'
 
 const nested = (depth: number) => JSON.parse('['.repeat(depth) + ']'.repeat(depth)) as unknown
 
@@ -36,7 +37,7 @@ describe('what can be kept', () => {
         const back: unknown = JSON.parse(Buffer.from(JSON.stringify(value), 'utf8').toString('utf8'))
         expect(JSON.stringify(back)).toBe(JSON.stringify(value))
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 })

@@ -27,6 +27,7 @@ import {
   workingTemperatures,
 } from '../index'
 import { refusalOf } from '../schemas'
+import { runs } from '../../golden/depth'
 
 const plansOf = (entries: typeof golden.entries) =>
   entries.flatMap((raw) => {
@@ -184,7 +185,7 @@ describe('whatever the batch', () => {
           batch.input.washML > 0 && one.steps.some(({ id }) => id === 'rinse-cold'),
         )
       }),
-      { numRuns: 120 },
+      { numRuns: runs(120) },
     )
   })
   test('no hot liquid is asked to be stoppered, no stone to go in hot, and no flame stands by a flammable solvent', () => {
@@ -205,7 +206,7 @@ describe('whatever the batch', () => {
         if (one.collect !== 'watch glass')
           expect(hot.map(({ caution }) => caution).join(' ')).toMatch(/tight|Loosely/)
       }),
-      { numRuns: 80 },
+      { numRuns: runs(80) },
     )
   })
   test('one procedure at most is proposed, and every “not for this” says why', () => {
@@ -223,7 +224,7 @@ describe('whatever the batch', () => {
         expect(choices.findIndex(({ fit }) => fit === 'proposed')).toBeLessThanOrEqual(0)
         for (const { because } of choices) expect(because).toMatch(/^\S.*\.$/)
       }),
-      { numRuns: 80 },
+      { numRuns: runs(80) },
     )
   })
 })

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { behaviourOf, cautionsFor, disposalFor, fusionOf, hazardLine, hazardStatement } from '../index'
+import { MOLAR_MASSES } from '../../golden/reference'
 import { structureOf } from '../structures/structures'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
 import {
@@ -86,6 +87,13 @@ describe('the reference values', () => {
         .join(' ')
     for (const row of REFERENCE_COMPOUNDS)
       expect([row.name, counts(structureOf(row.smiles).formula)]).toEqual([row.name, counts(row.formula)])
+  })
+  test('the molar masses kept for the tests are those of the structures', () => {
+    expect(MOLAR_MASSES).toEqual(
+      Object.fromEntries(
+        REFERENCE_COMPOUNDS.map(({ id, smiles }) => [id, structureOf(smiles).molarMassGPerMol]),
+      ),
+    )
   })
   test('ranges run upward and solubilities name compounds and solvents of the shelf', () => {
     expect(REFERENCE_COMPOUNDS.filter((row) => row.meltLowC > row.meltHighC)).toEqual([])

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { type BenchSession, planBenchSession, replan, type SessionPlan, type SessionTask } from '../index'
+import { runs } from '../../golden/depth'
 
 const { cases } = JSON.parse(
   readFileSync(new URL('../../vectors/bench-session.json', import.meta.url), 'utf8'),
@@ -158,7 +159,7 @@ describe('a lab period in the order that is over soonest', () => {
         expect(plan.proven).toBe(true)
         expect(plan.makespanMin).toBe(least)
       }),
-      { numRuns: 60, seed: 7 },
+      { numRuns: runs(60), seed: 7 },
     )
   })
   test('keeps everything, and the bound below the end', () => {
@@ -170,7 +171,7 @@ describe('a lab period in the order that is over soonest', () => {
         expect(plan.lowerBoundMin).toBeLessThanOrEqual(plan.makespanMin)
         if (plan.proven) expect(plan.lowerBoundMin).toBe(plan.makespanMin)
       }),
-      { numRuns: 60, seed: 11 },
+      { numRuns: runs(60), seed: 11 },
     )
   })
   test('one task more never ends it sooner', () => {
@@ -181,7 +182,7 @@ describe('a lab period in the order that is over soonest', () => {
         if (whole?.proven && without?.proven)
           expect(whole.makespanMin).toBeGreaterThanOrEqual(without.makespanMin)
       }),
-      { numRuns: 60, seed: 13 },
+      { numRuns: runs(60), seed: 13 },
     )
   })
   test('a wait at most pulls its forerunner later rather than break', () => {
@@ -226,7 +227,7 @@ describe('a lab period in the order that is over soonest', () => {
         if (plan.proven) expect(plan.makespanMin).toBe(plan.lowerBoundMin)
         if (plan.changesOfPrep < plain.changesOfPrep) fewer++
       }),
-      { numRuns: 80, seed: 17 },
+      { numRuns: runs(80), seed: 17 },
     )
     expect(fewer).toBeGreaterThan(3)
   })
@@ -308,7 +309,7 @@ describe('planned anew in the middle of it', () => {
             if (started[id] === undefined) expect(anew.starts[id]).toBeGreaterThanOrEqual(nowMin)
         },
       ),
-      { numRuns: 60, seed: 17 },
+      { numRuns: runs(60), seed: 17 },
     )
   })
   test('as planned so far, it ends as planned', () => {

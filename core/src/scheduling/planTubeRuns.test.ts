@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { costOfRuns, planTubeRuns, type TubeRunInput } from '../index'
+import { runs } from '../../golden/depth'
 
 const { cases } = JSON.parse(
   readFileSync(new URL('../../vectors/tube-runs.json', import.meta.url), 'utf8'),
@@ -83,7 +84,7 @@ describe('which tube when', () => {
           expect(plan.totalMin).toBeCloseTo(least, 6)
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     )
   })
   test('each tube once, no run over the slots, the timeline without a gap and as long as the total', () => {
@@ -99,7 +100,7 @@ describe('which tube when', () => {
         })
         expect(plan.timeline[plan.timeline.length - 1]?.toMin).toBeCloseTo(plan.totalMin, 9)
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
   test('more tubes never take less time, and being kept together never less either', () => {
@@ -114,7 +115,7 @@ describe('which tube when', () => {
         expect(together.totalMin).toBeGreaterThanOrEqual(all - 1e-9)
         expect(together.runs.some((run) => ids.every((id) => run.includes(id)))).toBe(true)
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     )
   })
   test('sets that share a tube are one set', () => {

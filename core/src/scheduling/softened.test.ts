@@ -5,6 +5,7 @@ import { attempt } from '../problems'
 import { roomOf } from './roomOf'
 import { loosened, softened } from './softened'
 import type { BenchSession, Happened } from './session/compiled'
+import { runs } from '../../golden/depth'
 
 type Session = BenchSession & Happened
 const HANDS = { hands: 1 }
@@ -117,7 +118,7 @@ describe('a session that no order keeps every wait of', () => {
         // Looked for in earnest: no wait is let go that some order keeps.
         if (attempt(() => replan(session)).ok) expect(soft.broken).toEqual([])
       }),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     )
     expect(brokenOnes).toBeGreaterThan(10)
   })
@@ -179,7 +180,7 @@ describe('one thing that has to cool between two runs on it', () => {
           if (startMin >= endMin) expect(startMin).toBeGreaterThanOrEqual(endMin + gap)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
 })

@@ -37,6 +37,7 @@ import {
   trialPoint,
   withVolumeML,
 } from '../index'
+import { runs } from '../../golden/depth'
 
 const [benzilPlan] = golden.entries.filter(({ kind }) => kind === 'plan fixed') as Entry<'plan fixed'>[]
 const { compound: benzil, impurity, solvent: ethanol, input: demo } = (benzilPlan as Entry<'plan fixed'>).body
@@ -113,7 +114,7 @@ describe('the trade-off of volume', () => {
         for (const plan of plans)
           expect(plan.productCrystalsG + plan.productInLiquorG).toBeCloseTo(input.crudeG * input.assay, 9)
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
   test('purity itself may fall with volume, when the impurity is relatively the less soluble', () => {
@@ -164,7 +165,7 @@ describe('the least volume for a purity', () => {
           if (ml < upTo * (1 - 1e-6)) expect(at(ml)).toBeLessThan(purity + 1e-6)
         }
       }),
-      { numRuns: 80 },
+      { numRuns: runs(80) },
     )
   })
 })
@@ -188,7 +189,7 @@ describe('crystallizing again', () => {
         const left = cycles.map(({ productLeftPercent }) => productLeftPercent)
         expect([...left].sort((p, q) => q - p)).toEqual(left)
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
   test('says how many it takes, or how far it gets', () => {
@@ -344,7 +345,7 @@ describe('ranking solvents', () => {
           expect(score).toBeLessThanOrEqual(1)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
   test('dissolving less cold never lowers a score', () => {

@@ -16,6 +16,7 @@ import { golden } from '../../../core/golden/contract'
 import type { LedgerStore } from '../ledger/store'
 import { handClock } from '../testing/bench'
 import { openBench, type SimulatedBench } from './bench'
+import { runs } from '../../../core/golden/depth'
 
 const LEDGER = golden.entries[0]?.ledger as LedgerId
 const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
@@ -193,7 +194,7 @@ describe('a simulated instrument asked by many at once', () => {
           }
         },
       ),
-      { numRuns: 15, seed: 11 },
+      { numRuns: runs(15), seed: 11 },
     )
   })
 })

@@ -16,6 +16,7 @@ import {
   notebookLine,
   readJournal,
 } from './journal'
+import { runs } from '../../../core/golden/depth'
 
 const LEDGER = '0a5a1c7e-0000-4000-8000-00000000000a' as LedgerId
 const HOME = '0a5a1c7e-0000-4000-8000-00000000000b' as NotebookId
@@ -315,7 +316,7 @@ describe('a journal that was rewritten', () => {
         }
         expect((await read()).damages.length).toBeGreaterThan(0)
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     )
   })
 })
@@ -365,7 +366,7 @@ describe('whatever the bytes of a journal are', () => {
           }
         },
       ),
-      { numRuns: 120 },
+      { numRuns: runs(120) },
     )
   })
 

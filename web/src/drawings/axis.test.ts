@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { axisBetween, axisUpTo, evenAxis, roundStep } from './axis'
+import { runs } from '../../../core/golden/depth'
 
 describe('axes', () => {
   test.each([
@@ -44,7 +45,7 @@ describe('axes', () => {
           expect([1, 2, 5, 10]).toContain(digit)
         },
       ),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     )
   })
   test('a label is its value, steps are even, and ticks stay inside', () => {
@@ -62,7 +63,7 @@ describe('axes', () => {
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     )
   })
 })
