@@ -88,7 +88,7 @@ export function Turn({
         >
           <InlineField
             label={`setting of the ${what}`}
-            hint="setting"
+            hint="–"
             value={typed ?? value?.toString() ?? ''}
             invalid={said !== null}
             onChange={(text) => {
