@@ -46,14 +46,23 @@ async function expectAllSound(page: Page, bench: Bench, places: readonly string[
 }
 
 async function goWithin(page: Page, { pathname, search }: URL): Promise<void> {
-  const main = page.locator('main')
-  const before = await main.innerText()
+  const title = await page.title()
+  const here = page.getByRole('navigation', { name: 'Stations' }).locator('[aria-current]')
+  const before = (await here.count()) > 0 ? await here.innerText() : ''
   await page.evaluate((to) => {
     history.pushState(null, '', to)
     dispatchEvent(new PopStateEvent('popstate'))
   }, pathname + search)
-  // The place before stands until the chunk of this one is there.
-  await expect.poll(() => main.innerText()).not.toBe(before)
+  // The place before stands until the chunk of this one is there; two addresses may name the same one.
+  await page
+    .waitForFunction(
+      ([was, station]) =>
+        document.title !== was ||
+        (document.querySelector('[aria-label="Stations"] [aria-current]')?.textContent ?? '') !== station,
+      [title, before] as const,
+      { timeout: 3000 },
+    )
+    .catch(() => undefined)
 }
 
 /** Names as long as anybody gives them: of preps, samples, unknowns and benches. */

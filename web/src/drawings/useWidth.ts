@@ -1,4 +1,4 @@
-import { type RefObject, useEffect, useRef, useState, useSyncExternalStore } from 'react'
+import { type RefCallback, useCallback, useState, useSyncExternalStore } from 'react'
 import { flushSync } from 'react-dom'
 
 let printing = false
@@ -27,17 +27,15 @@ function listen(hear: () => void): () => void {
  * @param initial before the layout is known
  * @param onPaper the width to draw at on paper, where the sheet scales it to its own, so that it is whole there
  */
-export function useWidth(initial: number, onPaper?: number): [RefObject<HTMLDivElement | null>, number] {
-  const ref = useRef<HTMLDivElement>(null)
+export function useWidth(initial: number, onPaper?: number): [RefCallback<HTMLDivElement>, number] {
   const [width, setWidth] = useState(initial)
   const isPrinting = useSyncExternalStore(
     listen,
     () => printing,
     () => false,
   )
-  useEffect(() => {
-    // The layout is outside React.
-    const element = ref.current
+  // Whichever element it stands on, whenever that comes: one drawn later is followed too.
+  const ref = useCallback((element: HTMLDivElement | null) => {
     if (!element) return
     const observer = new ResizeObserver(([entry]) => {
       if (entry && !printing) setWidth(Math.round(entry.contentRect.width))
