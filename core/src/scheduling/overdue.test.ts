@@ -4,7 +4,6 @@ import { overdueFirst } from './overdue'
 import { replan } from './planBenchSession'
 import type { BenchSession, Happened } from './session/compiled'
 import { softened } from './softened'
-import { runs } from '../../golden/depth'
 
 type Session = BenchSession & Happened
 const HANDS = { hands: 1 }
@@ -83,7 +82,7 @@ test('law: where one thing is overdue it begins at the first minute that it can,
       const handsFreeMin = Math.max(session.nowMin, (session.started['work'] ?? 0) + work + busyForMin)
       expect(replan(softened(first).session).starts['collect']).toBe(handsFreeMin)
     }),
-    { numRuns: runs(150) },
+    { numRuns: 150 },
   )
   expect(overdue).toBeGreaterThan(20)
 })

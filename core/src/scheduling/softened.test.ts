@@ -118,7 +118,7 @@ describe('a session that no order keeps every wait of', () => {
         // Looked for in earnest: no wait is let go that some order keeps.
         if (attempt(() => replan(session)).ok) expect(soft.broken).toEqual([])
       }),
-      { numRuns: runs(150) },
+      { numRuns: 150 },
     )
     expect(brokenOnes).toBeGreaterThan(10)
   })
