@@ -4,8 +4,7 @@ import userEvent from '@testing-library/user-event'
 import axe from 'axe-core'
 import { platesOf, unknownsOf } from '@ivory-crystal/core'
 import { referenceCompound } from '../../../core/golden/reference'
-import { REFERENCE_COMPOUNDS } from '@ivory-crystal/core/reference'
-import { NOTEBOOK, openDemo, prepNamed, SHELF, useNotebook } from '../testing/opened'
+import { NOTEBOOK, openDemo, prepNamed, REFERENCE_COMPOUNDS, SHELF, useNotebook } from '../testing/opened'
 
 const { App } = await import('../app/routes')
 

@@ -23,7 +23,7 @@ import {
   type ShelfReport,
   SIMULATED_INSTRUMENTS,
 } from '@ivory-crystal/core'
-import { REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
+import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
 import type { QuarantinedLine } from '../ledger/outbox'
 import type { StreamEvents } from '../ledger/stream'
 import { golden } from '../../../core/golden/contract'
@@ -145,7 +145,7 @@ jest.unstable_mockModule('../drawings/Chart', () => ({
   plainAxis: () => ({ title: {}, labels: {} }),
 }))
 const { openNotebook, useNotebook } = await import('../ledger/notebook')
-export { PROCEDURES, useNotebook }
+export { PROCEDURES, REFERENCE_COMPOUNDS, useNotebook }
 
 /** Opens the demo notebook anew, as it was. */
 export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
