@@ -126,7 +126,7 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
     firstOrder(compiled, tails, least, effort, effort > AT_FIRST ? undefined : triesForAny(compiled)) ??
     search(compiled, nodesForAny(compiled), null, () => []).found
   const quick = search(compiled, nodesMost * WORK_AT_FIRST, first, rank)
-  const floor = quick.isProven ? 0 : Math.min(least, quick.found?.endMin ?? 0)
+  const floor = quick.isProven ? 0 : Math.min(least, quick.found?.endMin ?? least)
   const better =
     quick.isProven || !quick.found
       ? quick.found

@@ -28,13 +28,19 @@ export function setTaskAside(
 /** So many tasks a line of the ledger holds. */
 const TASKS_MOST = 300
 
-/** The period is over: what the hands did in it and when, and what is left. */
+/**
+ * The period is over: what the hands did in it and when, and what is left.
+ *
+ * @param nowMs when it was over; what was begun after that is not of it
+ */
 export function closePeriod(
   { id, opened }: Pick<PeriodFacts, 'id' | 'opened'>,
   tasks: readonly PeriodTask[],
   nowMs: EpochMs,
 ): Line {
   const byHand = tasks.filter(({ isAlone }) => !isAlone)
+  const isDone = (state: PeriodTask['state']): state is Extract<PeriodTask['state'], { is: 'done' }> =>
+    state.is === 'done' && state.fromMs < nowMs
   return {
     kind: 'period closed',
     subject: id,
@@ -42,13 +48,13 @@ export function closePeriod(
       outAtMs: nowMs,
       done: byHand
         .flatMap(({ id: task, words, state }) =>
-          state.is === 'done' && state.toMs > opened.body.beginsAtMs
+          isDone(state) && state.toMs > opened.body.beginsAtMs
             ? [{ task, words, fromAtMs: Math.round(state.fromMs), toAtMs: Math.round(state.toMs) }]
             : [],
         )
         .slice(0, TASKS_MOST),
       left: byHand
-        .filter(({ state, isOptional }) => state.is !== 'done' && !isOptional)
+        .filter(({ state, isOptional }) => !isDone(state) && !isOptional)
         .map(({ words }) => words)
         .slice(0, TASKS_MOST),
     },

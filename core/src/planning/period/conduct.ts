@@ -39,7 +39,7 @@ const KEPT_EFFORT = 0.03
 export const ANEW_EFFORT = 0.3
 /** So much of the usual work is put into the question whether there is any order. */
 const LOOKED_FOR = 0.02
-/** … but for more tasks than this. */
+/** With more tasks than this the slack is not looked for a second time: without it there is a plan too. */
 const LOOKED_FOR_UP_TO = 75
 /** Another order is taken only when it gains this much, min. */
 const GAIN_MIN = 3
@@ -112,7 +112,6 @@ function prepare(
       : session
   // What is on the heat already may not be left until a flame next door is out: that is settled between people.
   const hasFlame = terms.busy.some(({ what }) => what === 'flame')
-  // With very many tasks the slack is not looked for long: without it there is a plan too.
   const kept = keeping(withSlack(due, tasks), tasks.length <= LOOKED_FOR_UP_TO) ?? keeping(due)
   const flameless = kept === null && hasFlame ? keeping(withoutFlames(due)) : null
   // Where no order keeps every wait, the fewest and least harmful are let go.

@@ -19,6 +19,7 @@ export function Turn({
   value,
   scale,
   keys = false,
+  onTyping,
   onChange,
 }: {
   what: string
@@ -28,6 +29,8 @@ export function Turn({
   scale: Scale | null
   /** Arrow keys turn it, wherever on the page they are pressed. */
   keys?: boolean
+  /** What is being typed, before it is done; null while it is no setting. */
+  onTyping?: (value: number | null) => void
   onChange: (value: number) => void
 }) {
   const [typed, setTyped] = useState<string | null>(null)
@@ -35,20 +38,28 @@ export function Turn({
   const by = (change: number) => {
     if (!scale) return
     const from = value ?? 0
-    const next = Math.min(scale.max, Math.max(0, Math.round((from + change) / scale.step) * scale.step))
+    const stepped = Math.round((from + change) / scale.step) * scale.step
+    // Steps of a tenth add up to no more digits than they have.
+    const next = Math.min(scale.max, Math.max(0, Number(stepped.toFixed(6))))
     setTyped(null)
     setSaid(null)
     if (next !== value) onChange(next)
   }
+  const settingOf = (text: string): number | string => {
+    const read = readReading(text, 'The setting')
+    if (!read.ok) return read.problem.sentence
+    const { value: setting } = read.value
+    return setting < 0 || (scale && setting > scale.max)
+      ? `The ${what} goes from 0${scale ? ` to ${scale.max}` : ''}.`
+      : setting
+  }
   const take = () => {
     if (typed === null) return
-    const read = readReading(typed, 'The setting')
-    if (!read.ok) return setSaid(read.problem.sentence)
-    if (read.value.value < 0 || (scale && read.value.value > scale.max))
-      return setSaid(`The ${what} goes from 0${scale ? ` to ${scale.max}` : ''}.`)
+    const setting = settingOf(typed)
+    if (typeof setting === 'string') return setSaid(setting)
     setTyped(null)
     setSaid(null)
-    onChange(read.value.value)
+    onChange(setting)
   }
   useArrows(keys ? scale : null, by)
   const button = (change: number) => {
@@ -94,6 +105,8 @@ export function Turn({
             onChange={(text) => {
               setTyped(text)
               setSaid(null)
+              const setting = settingOf(text)
+              onTyping?.(typeof setting === 'string' ? null : setting)
             }}
           />
         </form>

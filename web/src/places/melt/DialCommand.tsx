@@ -88,6 +88,7 @@ function OtherSetting({
         what={control}
         value={chosen}
         scale={dial ? { ...dial, coarse: COARSE } : null}
+        onTyping={setSetting}
         onChange={setSetting}
       />
       <Button

@@ -492,7 +492,7 @@ describe('a thermometer read by eye', () => {
     expect(written('run command')).toHaveLength(0)
     await user.clear(setting)
     await user.type(setting, '3.5')
-    await user.tab()
+    // Typed and set, with nothing between.
     await user.click(press('Set the flame to 3.5'))
     expect(written('run command').map(({ body }) => body)).toMatchObject([
       { command: { kind: 'dial', setting: 3.5 } },

@@ -173,12 +173,7 @@ export function AtTheLens({
           />
           <div className={css.rate}>
             <span className="quiet">rate</span>
-            <RateGauge
-              rate={now.rateCPerMin}
-              within={null}
-              wanted={{ ...put.rules.meltRate, max: Math.max(put.rules.meltRate.max, exercise.rateCPerMin) }}
-              ramping
-            />
+            <RateGauge rate={now.rateCPerMin} within={null} wanted={put.rules.meltRate} ramping={false} />
           </div>
           <Hurry of={HURRIES} value={hurry} onChange={setHurry} />
         </div>

@@ -73,10 +73,11 @@ function Forgotten({ period }: { period: PeriodFacts }) {
         The period of {day(beginsAtMs)}, {clock(beginsAtMs)} to {clock(endsAtMs)}, was not closed
       </h2>
       <p className="mt-2">
-        When you went is not known. Closed at its end, what you did in it is kept beside the plan.
+        When you left is not known. Closing it writes down its end, {clock(endsAtMs)}, as the time you left;
+        what you did in it is kept beside the plan.
       </p>
       <Button variant="outline-primary" onClick={close}>
-        Close it at its end, {clock(endsAtMs)}
+        Close the period: out at {clock(endsAtMs)}
       </Button>
     </section>
   )

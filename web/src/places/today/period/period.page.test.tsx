@@ -148,7 +148,7 @@ describe('a period that nobody closed', () => {
     nowMs += 12 * 60 * MINUTE_MS
     const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
     const region = within(await screen.findByRole('region', { name: 'A period that was not closed' }))
-    await user.click(region.getByRole('button', { name: /^Close it at its end, \d\d:\d\d$/ }))
+    await user.click(region.getByRole('button', { name: /^Close the period: out at \d\d:\d\d$/ }))
     const [closed] = bodies('period closed')
     expect(closed?.outAtMs).toBe(periodsOf(useNotebook.getState().view).at(-1)?.opened.body.endsAtMs)
     expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
