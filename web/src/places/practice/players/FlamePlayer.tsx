@@ -29,6 +29,8 @@ const ENDS = ['first liquid', 'all liquid'] as const
 type End = (typeof ENDS)[number]
 /** The tube stands in the middle: its keys are the pad’s of that slot. */
 const SLOT = 2
+/** From end to end of the thermometer, °C. */
+const SCALE = { lowC: 0, highC: 200 }
 /** So long after all is liquid it goes on where a reading is missing, s of the oil. */
 const GOES_ON_S = 60
 
@@ -58,7 +60,11 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
     start: { text: '' },
     make({ text }) {
       const read = readReading(text, 'The reading')
-      return read.ok ? comesTo(read.value.value) : wrong(read.problem.sentence, 'text')
+      if (!read.ok) return wrong(read.problem.sentence, 'text')
+      const { value } = read.value
+      return value < SCALE.lowC || value > SCALE.highC
+        ? wrong(`The thermometer goes from ${SCALE.lowC} to ${SCALE.highC} °C.`, 'text')
+        : comesTo(value)
     },
     keep(readC) {
       const mark = wants && marks[wants]
@@ -138,7 +144,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
       </section>
       <section aria-label="Reading">
         <InstrumentName name="thermometer in the oil, divided in degrees" simulated />
-        <Thermometer valueC={reading?.probe.value ?? null} lowC={0} highC={200} />
+        <Thermometer valueC={reading?.probe.value ?? null} {...SCALE} />
         <div className="row-of mt-3">
           {ENDS.map((end, i) => (
             <Button
@@ -156,7 +162,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
         </div>
         <p className="quiet mt-2" role="status">
           {said ??
-            'Press as it happens; then read the thermometer, to half a division, and type. Late is taken back. Backspace strikes the last mark.'}
+            'Press as it happens. Then read the thermometer to half a division and type it: it is worked back to the moment you pressed. Backspace strikes the last mark.'}
         </p>
         {wants && (
           <ThermometerForm
