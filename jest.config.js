@@ -19,7 +19,11 @@ const shared = {
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': swc },
-  moduleNameMapper: { '\\.module\\.css$': '<rootDir>/web/styles.mjs' },
+  moduleNameMapper: {
+    '\\.module\\.css$': '<rootDir>/web/styles.mjs',
+    // One file for all icons, and not one for each: 2,000 files fewer to open in every suite of a page.
+    '^lucide-react$': '<rootDir>/node_modules/lucide-react/dist/cjs/lucide-react.js',
+  },
 }
 
 /** What computes runs bare; what is on screen runs in a page without a browser. */

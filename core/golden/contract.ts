@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
-import { fold, nextId, rebase, summaryOf, type RawEntry } from '../src/index'
+import { fold, nextId, summaryOf, type RawEntry } from '../src/index'
+import { rebase } from '../src/schemas'
 
 /** The golden ledger and the view it comes to, for the tests of every part that keeps entries. */
 export interface Golden {

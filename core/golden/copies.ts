@@ -1,4 +1,5 @@
-import { rebase, type RawEntry } from '../src/index'
+import type { RawEntry } from '../src/index'
+import { rebase } from '../src/schemas'
 
 const DAY_MS = 86_400_000
 /** Preps, samples, melts, cases and runs of the golden ledger share this head; instruments and the bench do not. */

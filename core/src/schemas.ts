@@ -1,5 +1,6 @@
 /** What needs Joi: kept apart from the public face, so that a browser never loads it with the first screen. */
 export { refusalOf } from './notebook/refusal'
+export { rebase } from './notebook/rebase'
 export { sentence } from './notebook/kinds/said'
 export { blockCommand } from './notebook/kinds/run-command/schema'
 export * as pieces from './notebook/kinds/pieces'

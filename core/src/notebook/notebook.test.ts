@@ -27,7 +27,6 @@ import {
   rangesOf,
   type RawEntry,
   readingsOf,
-  rebase,
   recoveryOf,
   type RunId,
   type SampleId,
@@ -38,7 +37,7 @@ import {
   timersOf,
   type View,
 } from '../index'
-import { refusalOf } from '../schemas'
+import { rebase, refusalOf } from '../schemas'
 import {
   expectedView,
   expectedViewV1,

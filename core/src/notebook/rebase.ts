@@ -1,16 +1,23 @@
 import type { RawEntry } from './entry'
 import type { EpochMs } from '../ids'
 import { idMs } from './clock'
+import { momentsIn, moveMoments } from './moments'
+import { BODIES } from './refusal'
 
 /** The UUIDv7s of entries, wherever they stand in a line: heads, strikes, what a decision rests on. */
 const UUID_V7 = /[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}/g
 
-/** A number of this name, anywhere in a body, is a moment in ms since 1970. */
-const IS_MOMENT = /AtMs$/
+const MOMENTS = Object.fromEntries(
+  Object.entries(BODIES).map(([kind, versions]) => [
+    kind,
+    Object.fromEntries(Object.entries(versions).map(([v, schema]) => [v, momentsIn(schema)])),
+  ]),
+)
 
 /**
- * Moves a whole ledger in time: ids, the times written, moments in bodies, and every mention of an id alike, so that
- * what is relative stays so.
+ * Moves a whole ledger in time: ids, the times written, the moments that a body's schema names, and every mention of
+ * an id alike, so that what is relative stays so. In a line of a newer build nobody knows what is a moment: its body
+ * stays as it is.
  *
  * @param entries to move; not changed
  * @param byMs milliseconds, forward or back
@@ -26,12 +33,12 @@ export function rebase(
     const head = (idMs(id) + byMs).toString(16).padStart(12, '0')
     return `${head.slice(0, 8)}-${head.slice(8)}${id.slice(13)}`
   }
-  const later = (key: string, value: unknown) =>
-    typeof value === 'number' && IS_MOMENT.test(key) ? value + byMs : value
   return entries.map((entry) => {
     const text = JSON.stringify(entry).replace(UUID_V7, (id) => (ids.has(id) ? moved(id) : id))
+    const copy = JSON.parse(text) as RawEntry
     return {
-      ...(JSON.parse(text, later) as RawEntry),
+      ...copy,
+      body: moveMoments(copy.body, MOMENTS[entry.kind]?.[entry.v] ?? null, byMs),
       at: entry.at + byMs,
       ledger: home.ledger,
       notebook: home.notebook,

@@ -39,8 +39,13 @@ export const name = Joi.string().trim().min(1).max(200)
 export const text = Joi.string().trim().min(1).max(2000)
 export const shortName = Joi.string().pattern(/^[a-z0-9][a-z0-9-]{0,63}$/)
 
-/** A moment, ms since 1970 UTC: of a year that a notebook can be of. */
-export const moment = Joi.number().unsafe().integer().min(946_684_800_000).max(7_258_118_400_000)
+/** A moment, ms since 1970 UTC: of a year that a notebook can be of. It says so, and is moved when a ledger is. */
+export const moment = Joi.number()
+  .unsafe()
+  .integer()
+  .min(946_684_800_000)
+  .max(7_258_118_400_000)
+  .meta({ moment: true })
 /** The name of a task of a lab period: whose it is, and which (planning/period/tasks.ts). */
 export const taskName = Joi.string().trim().min(1).max(200)
 
