@@ -1,4 +1,4 @@
-import { fold, type RawEntry } from '@ivory-crystal/core'
+import { fold, type RawEntry } from '@ivory-crystal/core/notebook'
 import { copiesOf } from '../core/golden/copies'
 import { crate } from '../web/src/workers/crate'
 import { GOLDEN } from './screens'

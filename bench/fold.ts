@@ -1,4 +1,4 @@
-import { fold, nextId, type RawEntry, type View } from '@ivory-crystal/core'
+import { fold, nextId, type RawEntry, type View } from '@ivory-crystal/core/notebook'
 import { ms, type Row } from './table'
 
 const LINES = 5000

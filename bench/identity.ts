@@ -1,11 +1,11 @@
 import {
-  candidateFrom,
   nextMixture,
   rankCandidates,
   type Candidate,
   type IdentityInput,
   type MixtureRun,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/identity'
+import { candidateFrom } from '@ivory-crystal/core/notebook'
 import { framesWhile, withDemoPage } from './page'
 import { ms, ratio, rounds, type Row } from './table'
 

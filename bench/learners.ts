@@ -1,4 +1,6 @@
-import { advance, type EpochMs, fold, nextId, type RawEntry } from '@ivory-crystal/core'
+import type { EpochMs } from '@ivory-crystal/core/ids'
+import { fold, nextId, type RawEntry } from '@ivory-crystal/core/notebook'
+import { advance } from '@ivory-crystal/core/simulator'
 import {
   forTubes,
   isEyeWithin,
@@ -17,7 +19,7 @@ import {
   type TubeTruth,
   yourEye,
 } from '@ivory-crystal/core/practice'
-import { DEFAULT_HOUSE_RULES as RULES } from '../core/src/index'
+import { DEFAULT_HOUSE_RULES as RULES } from '@ivory-crystal/core/conventions'
 import { referenceCompound } from '../core/golden/reference'
 import { REFERENCE_COMPOUNDS } from '../core/src/reference/reference'
 import { randomSource } from '../core/src/math/random'

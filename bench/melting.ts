@@ -1,11 +1,5 @@
-import {
-  fitBlockModel,
-  planDial,
-  planTubeRuns,
-  plateauC,
-  type DialPlanInput,
-  type TubeRunInput,
-} from '@ivory-crystal/core'
+import { fitBlockModel, planDial, plateauC, type DialPlanInput } from '@ivory-crystal/core/heating'
+import { planTubeRuns, type TubeRunInput } from '@ivory-crystal/core/scheduling'
 import { ms, ratio, rounds, type Row } from './table'
 
 const MODEL = { ambientC: 22, gain: 19, exponent: 1.22, timeConstantMin: 8.5 }

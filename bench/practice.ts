@@ -1,6 +1,7 @@
 import { createElement } from 'react'
 import { renderToStaticMarkup } from 'react-dom/server'
-import { advance, fold, nextId, type RawEntry } from '@ivory-crystal/core'
+import { fold, nextId, type RawEntry } from '@ivory-crystal/core/notebook'
+import { advance } from '@ivory-crystal/core/simulator'
 import {
   bestOrder,
   EXERCISES,

@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import {
   type Candidate,
-  candidateFrom,
   type RankOptions,
   type Reliability,
   reliabilityOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/identity'
+import { candidateFrom } from '@ivory-crystal/core/notebook'
 import { REFERENCE_COMPOUNDS } from '../core/src/reference/compounds'
 import { PROJECT } from '../server/src/paths'
 import type { Row } from './table'

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import type { InstrumentId } from '@ivory-crystal/core/ids'
 import {
   accountOf,
   BENCH,
@@ -30,11 +31,10 @@ import {
   timersOf,
   trialsOf,
   unknownsOf,
-  type InstrumentId,
   type KnownEntry,
   type RawEntry,
   type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { copiesOf } from '../core/golden/copies'
 import { PROJECT } from '../server/src/paths'
 import { median, ms, type Row } from './table'

@@ -1,12 +1,12 @@
+import { ANEW_EFFORT } from '@ivory-crystal/core/planning'
 import {
-  ANEW_EFFORT,
   type BenchSession,
   planBenchSession,
   recipeOrderMin,
   replan,
   type SessionTask,
   simulateLab,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/scheduling'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { PROJECT } from '../server/src/paths'

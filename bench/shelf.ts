@@ -1,4 +1,5 @@
-import { rankSolvents, solventTradeoff, type Compound, type CrystallizationInput } from '../core/src/index'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { rankSolvents, solventTradeoff, type CrystallizationInput } from '@ivory-crystal/core/solubility'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../core/src/reference/reference'
 import { matches, readSearch } from '../web/src/places/shelf/search'
 import { ms, type Row } from './table'

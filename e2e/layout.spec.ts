@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { copiesOf } from '../core/golden/copies'
-import type { RawEntry } from '../core/src/index'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { type Bench, expect, heatUp, rampDemo, station, test, tubesIn } from './bench'
 import { layoutFaults } from './layout'
 

@@ -5,8 +5,8 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { isDeepStrictEqual } from 'node:util'
-import { fold, type RawEntry, summaryOf } from '@ivory-crystal/core'
-import { REFERENCE_COMPOUNDS } from '@ivory-crystal/core/reference'
+import { fold, type RawEntry, summaryOf } from '@ivory-crystal/core/notebook'
+import { REFERENCE_COMPOUNDS } from '@ivory-crystal/core/reference/data'
 import { refusalOf } from '@ivory-crystal/core/schemas'
 import { structureOf } from '@ivory-crystal/core/structures'
 import { linesToAppend } from '../core/golden/append'

@@ -31,8 +31,7 @@ main(async () => {
 const browser = () => beside('browser', '@playwright/test', 'test')
 
 async function checks() {
-  await beside('types', 'typescript', '-p', 'core/tsconfig.json')
-  await beside('types', 'typescript', '-p', 'tsconfig.json')
+  await beside('types', 'typescript', '-b')
   await beside('imports', 'dependency-cruiser', '--config', '.dependency-cruiser.cjs', ...SOURCES)
   await beside('unused', 'knip')
   await beside(

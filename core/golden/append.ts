@@ -1,4 +1,6 @@
-import { idMs, type RawEntry, type SubjectId } from '../src/index'
+import type { SubjectId } from '../src/ids'
+import { idMs } from '../src/notebook/clock'
+import type { RawEntry } from '../src/notebook/entry'
 import { rebase } from '../src/schemas'
 
 /** Subjects of the golden ledger share this head, so that copies of it can have subjects of their own. */

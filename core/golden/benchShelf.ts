@@ -1,4 +1,6 @@
-import { SCHOOLS, type Shelf, SIMULATED_INSTRUMENTS } from '../src/index'
+import { SCHOOLS } from '../src/conventions/schools'
+import { SIMULATED_INSTRUMENTS } from '../src/simulator/instruments'
+import type { Shelf } from '../src/wire'
 
 /** A shelf with instruments and house rules and nothing else, for what only plans time. */
 export const BENCH_SHELF: Shelf = {

@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
-import { fold, nextId, summaryOf, type RawEntry } from '../src/index'
+import { nextId } from '../src/notebook/clock'
+import type { RawEntry } from '../src/notebook/entry'
+import { fold } from '../src/notebook/fold'
+import { summaryOf } from '../src/notebook/views/summary'
 import { rebase } from '../src/schemas'
 
 /** The golden ledger and the view it comes to, for the tests of every part that keeps entries. */

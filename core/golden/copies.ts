@@ -1,4 +1,4 @@
-import type { RawEntry } from '../src/index'
+import type { RawEntry } from '../src/notebook/entry'
 import { rebase } from '../src/schemas'
 
 const DAY_MS = 86_400_000

@@ -1,5 +1,5 @@
 import { expect } from '@jest/globals'
-import { DEFAULT_HOUSE_RULES } from '../src/index'
+import { DEFAULT_HOUSE_RULES } from '../src/conventions/schools'
 import { forTubes, type Level } from '../src/practice/index'
 import { REFERENCE_COMPOUNDS } from '../src/reference/reference'
 import { referenceCompound } from './reference'

@@ -1,14 +1,11 @@
-import {
-  type Compound,
-  type Conventions,
-  type Fusion,
-  fusionOf,
-  type Judgement,
-  type MeltingRange,
-  SCHOOLS,
-  SIMULATED_INSTRUMENTS,
-  waldenFusionEnthalpy,
-} from '../src/index'
+import type { Conventions } from '../src/conventions/conventions'
+import { SCHOOLS } from '../src/conventions/schools'
+import type { Judgement } from '../src/judging/judgement'
+import { type Fusion, waldenFusionEnthalpy } from '../src/melting/liquidus'
+import type { MeltingRange } from '../src/melting/meltingRange'
+import { fusionOf } from '../src/reference/fusionOf'
+import type { Compound } from '../src/reference/shelf'
+import { SIMULATED_INSTRUMENTS } from '../src/simulator/instruments'
 import { airMinutesFor } from '../src/procedures/airDrying'
 import { nextNormal, nextRandom } from '../src/math/random'
 import { holding, madeNotebook, type MadeTube } from './madeNotebook'

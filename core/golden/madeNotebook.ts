@@ -1,33 +1,22 @@
 import { readFileSync } from 'node:fs'
-import {
-  type Bodies,
-  type Compound,
-  type Conventions,
-  type EntryId,
-  fold,
-  type Fusion,
-  grind,
-  type Instrument,
-  judgementOf,
-  type Kind,
-  KINDS,
-  type Line,
-  meltOf,
-  nextId,
-  type PlanFixed,
-  planMelt,
-  type PlannedTube,
-  planTheMelt,
-  prepOf,
-  type PrepId,
-  type PrepJudgement,
-  type RawEntry,
-  type RunId,
-  type SampleId,
-  type SubjectId,
-  type View,
-  visibleUnder,
-} from '../src/index'
+import type { Conventions } from '../src/conventions/conventions'
+import type { EntryId, PrepId, RunId, SampleId, SubjectId } from '../src/ids'
+import type { Fusion } from '../src/melting/liquidus'
+import { visibleUnder } from '../src/melting/meltingRange'
+import { planTheMelt } from '../src/notebook/acts/melts'
+import { grind } from '../src/notebook/acts/samples'
+import { nextId } from '../src/notebook/clock'
+import type { Line, RawEntry } from '../src/notebook/entry'
+import { fold, type View } from '../src/notebook/fold'
+import { type Bodies, type Kind, KINDS } from '../src/notebook/kinds/list'
+import type { PlannedTube } from '../src/notebook/kinds/melt-planned/kind'
+import type { PlanFixed } from '../src/notebook/kinds/plan-fixed/kind'
+import { judgementOf, type PrepJudgement } from '../src/notebook/views/judgement'
+import { meltOf } from '../src/notebook/views/melt'
+import { prepOf } from '../src/notebook/views/prep'
+import { planMelt } from '../src/planning/meltPlan'
+import type { Compound } from '../src/reference/shelf'
+import type { Instrument } from '../src/wire'
 import { beginPrep } from '../src/notebook/acts/preps'
 import { authenticAtHand, EQUAL_BY_EYE } from '../src/notebook/acts/samples'
 import { createTube, look, putIn, type SimulatedSample, type TubeState, warm } from '../src/simulator/tube'

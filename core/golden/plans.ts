@@ -1,19 +1,11 @@
-import {
-  type Batch,
-  type Compound,
-  type Conventions,
-  DEFAULT_HOUSE_RULES,
-  type Draft,
-  type Outcome,
-  outcomeOf,
-  type Planned,
-  renderSteps,
-  renderWaste,
-  ruleFields,
-  type Shelf,
-  type Solvent,
-  withSolvent,
-} from '../src/index'
+import type { Conventions } from '../src/conventions/conventions'
+import { DEFAULT_HOUSE_RULES } from '../src/conventions/schools'
+import { type Draft, ruleFields, withSolvent } from '../src/planning/draft'
+import { type Outcome, outcomeOf, type Planned } from '../src/planning/planDraft'
+import type { Batch } from '../src/procedures/batch'
+import { renderSteps, renderWaste } from '../src/procedures/render'
+import type { Compound, Solvent } from '../src/reference/shelf'
+import type { Shelf } from '../src/wire'
 import { REFERENCE_SOLUBILITIES, REFERENCE_SOLVENTS } from '../src/reference/reference'
 import { referenceSolvent } from './reference'
 

@@ -1,4 +1,4 @@
-import type { RangeEvidence } from '../src/index'
+import type { RangeEvidence } from '../src/judging/evidence'
 
 export const range = (onsetC: number, clearC: number) => ({ onsetC, clearC })
 

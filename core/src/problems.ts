@@ -1,51 +1,49 @@
-export const PROBLEM_CODES = [
-  'not-a-number',
-  'not-a-reading',
-  'decimal-comma',
-  'too-fine-for-balance',
-  'negative-mass',
-  'nothing-weighed',
-  'loaded-lighter-than-empty',
-  'bad-readability',
-  'bad-molar-mass',
-  'bad-duration',
-  'no-solubility-points',
-  'bad-solubility',
-  'enthalpy-needed',
-  'bad-volume',
-  'bad-excess',
-  'cold-not-below-hot',
-  'no-crystals',
-  'not-miscible',
-  'no-pair',
-  'bad-drops',
-  'unbalanced',
-  'hot-solubility-zero',
-  'fraction-out-of-range',
-  'below-absolute-zero',
-  'bad-enthalpy',
-  'not-below-melting-point',
-  'range-inverted',
-  'bad-count',
-  'bad-rate',
-  'bad-fill',
-  'too-few-samples',
-  'one-rate-only',
-  'one-dial-only',
-  'bad-model',
-  'bad-dial',
-  'too-many-tubes',
-  'no-transition',
-  'unknown-command',
-  'candidate-twice',
-  'no-candidates',
-  'bad-options',
-  'bad-distance',
-  'spot-above-front',
-  'not-signed',
-  'no-plan',
-] as const
-export type ProblemCode = (typeof PROBLEM_CODES)[number]
+export type ProblemCode =
+  | 'not-a-number'
+  | 'not-a-reading'
+  | 'decimal-comma'
+  | 'too-fine-for-balance'
+  | 'negative-mass'
+  | 'nothing-weighed'
+  | 'loaded-lighter-than-empty'
+  | 'bad-readability'
+  | 'bad-molar-mass'
+  | 'bad-duration'
+  | 'no-solubility-points'
+  | 'bad-solubility'
+  | 'enthalpy-needed'
+  | 'bad-volume'
+  | 'bad-excess'
+  | 'cold-not-below-hot'
+  | 'no-crystals'
+  | 'not-miscible'
+  | 'no-pair'
+  | 'bad-drops'
+  | 'unbalanced'
+  | 'hot-solubility-zero'
+  | 'fraction-out-of-range'
+  | 'below-absolute-zero'
+  | 'bad-enthalpy'
+  | 'not-below-melting-point'
+  | 'range-inverted'
+  | 'bad-count'
+  | 'bad-rate'
+  | 'bad-fill'
+  | 'too-few-samples'
+  | 'one-rate-only'
+  | 'one-dial-only'
+  | 'bad-model'
+  | 'bad-dial'
+  | 'too-many-tubes'
+  | 'no-transition'
+  | 'unknown-command'
+  | 'candidate-twice'
+  | 'no-candidates'
+  | 'bad-options'
+  | 'bad-distance'
+  | 'spot-above-front'
+  | 'not-signed'
+  | 'no-plan'
 /** A value the core could compute, or the reason it could not, as a sentence for the person at the bench. */
 export interface Problem {
   readonly code: ProblemCode

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import type { NotebookId } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import { Expected } from './expected'
 import { type Damage, readJournal } from './ledger/journal'
 import { photographTrouble, picturesIn } from './photographs/store'

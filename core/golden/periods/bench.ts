@@ -1,4 +1,4 @@
-import type { PeriodTask } from '../../src/index'
+import type { PeriodTask } from '../../src/planning/period/task'
 import { randomSource } from '../../src/math/random'
 import { sessionOf } from '../../src/planning/period/session'
 import type { BenchSession } from '../../src/scheduling/session/compiled'

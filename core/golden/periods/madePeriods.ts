@@ -1,26 +1,18 @@
 import { readFileSync } from 'node:fs'
-import {
-  type Bodies,
-  type Compound,
-  DEFAULT_HOUSE_RULES,
-  type EntryId,
-  fold,
-  houseRulesOf,
-  type Instrument,
-  type Kind,
-  KINDS,
-  type Line,
-  nextId,
-  periodAt,
-  type PeriodTask,
-  prepOf,
-  type RawEntry,
-  SCHOOLS,
-  type Shelf,
-  SIMULATED_INSTRUMENTS,
-  type SubjectId,
-  tasksOf,
-} from '../../src/index'
+import { DEFAULT_HOUSE_RULES, SCHOOLS } from '../../src/conventions/schools'
+import type { EntryId, SubjectId } from '../../src/ids'
+import { nextId } from '../../src/notebook/clock'
+import type { Line, RawEntry } from '../../src/notebook/entry'
+import { fold } from '../../src/notebook/fold'
+import { type Bodies, type Kind, KINDS } from '../../src/notebook/kinds/list'
+import { houseRulesOf } from '../../src/notebook/views/instruments'
+import { prepOf } from '../../src/notebook/views/prep'
+import { periodAt } from '../../src/planning/period/noted'
+import type { PeriodTask } from '../../src/planning/period/task'
+import { tasksOf } from '../../src/planning/period/tasksOf'
+import type { Compound } from '../../src/reference/shelf'
+import { SIMULATED_INSTRUMENTS } from '../../src/simulator/instruments'
+import type { Instrument, Shelf } from '../../src/wire'
 import { randomSource } from '../../src/math/random'
 import { beginPrep, fixPlan } from '../../src/notebook/acts/preps'
 import { openCase } from '../../src/notebook/acts/unknowns'

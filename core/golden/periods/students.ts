@@ -1,4 +1,5 @@
-import { conduct, type PeriodTask, type PlanBefore } from '../../src/index'
+import { conduct, type PlanBefore } from '../../src/planning/period/conduct'
+import type { PeriodTask } from '../../src/planning/period/task'
 import { atTodaysPace } from '../../src/planning/period/todaysPace'
 import { type Bench, chainOf, isHands, type Student, tasksNow } from './bench'
 import type { MadePeriod } from './madePeriods'

@@ -1,14 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type Lane,
-  plateTrouble,
-  poorEvidence,
-  readLanes,
-  readPlate,
-  retentionFactor,
-  spotsAgree,
-} from '../index'
+import { plateTrouble } from './plateTrouble'
+import { type Lane, readLanes, readPlate } from './readPlate'
+import { poorEvidence, retentionFactor, spotsAgree } from './retentionFactor'
 
 const lane = (kind: Lane['kind'], ...spotsMm: number[]): Lane => ({ label: kind, kind, spotsMm })
 

@@ -13,7 +13,7 @@ export interface SchoolCost {
 }
 
 /** Lags of a metal block and its probe, min; typical values, used where an instrument's own are not known. */
-export const TYPICAL_LAGS = { sampleLagMin: 0.3, probeLagMin: 0.1 } as const
+const TYPICAL_LAGS = { sampleLagMin: 0.3, probeLagMin: 0.1 } as const
 
 /**
  * What each school of practice costs and risks for one sample on one instrument.

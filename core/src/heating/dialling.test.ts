@@ -1,22 +1,19 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { advance, createBlock } from '../simulator/block'
+import { DIAL_BLOCK } from '../simulator/characters'
 import {
-  advance,
   type BlockModel,
   coolDownMin,
-  createBlock,
-  DIAL_BLOCK,
   dialForRate,
-  type DialPlanInput,
-  type DialTrace,
-  fitBlockModel,
   minutesToReach,
   modelledC,
-  planDial,
   plateauC,
   rateCPerMin,
-} from '../index'
+} from './dial'
+import { type DialTrace, fitBlockModel } from './fitBlockModel'
+import { type DialPlanInput, planDial } from './planDial'
 import { runs } from '../../golden/depth'
 
 const vectors = JSON.parse(readFileSync(new URL('../../vectors/heating.json', import.meta.url), 'utf8')) as {

@@ -1,16 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  DEFAULT_HOUSE_RULES,
-  isTooFast,
-  meltMin,
-  minutesToWindow,
-  observedRange,
-  planRamp,
-  type RampInput,
-  rateOf,
-  zeroRateRange,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { meltMin, observedRange, zeroRateRange } from './observedRange'
+import { planRamp, type RampInput } from './planRamp'
+import { rateOf } from './rateOf'
+import { isTooFast, minutesToWindow } from './watching'
 
 const apparatus = {
   ambientC: 22,

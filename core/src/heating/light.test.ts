@@ -1,16 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  advance,
-  compareSchools,
-  createBlock,
-  createTube,
-  DEFAULT_HOUSE_RULES,
-  DETECTING_BLOCK,
-  detectMelt,
-  type LightSample,
-  wideningByFillC,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { advance, createBlock } from '../simulator/block'
+import { DETECTING_BLOCK } from '../simulator/characters'
+import { createTube } from '../simulator/tube'
+import { compareSchools } from './compareSchools'
+import { detectMelt, type LightSample } from './detectMelt'
+import { wideningByFillC } from './observedRange'
 
 /** Light that rises evenly between two temperatures, with a little scatter. */
 const rising = (fromC: number, toC: number, scatter = 0): LightSample[] =>

@@ -19,7 +19,7 @@ export interface RampInput {
   /** From the phase map: where an impure sample begins to melt. */
   readonly firstLiquidFromC?: number | undefined
 }
-export interface RampSegment {
+interface RampSegment {
   readonly kind: 'cool' | 'preheat' | 'ramp'
   readonly fromC: number
   readonly toC: number

@@ -1,23 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type Candidate,
-  DEFAULT_HOUSE_RULES,
-  depressionDoubt,
-  meltingRange,
-  mixedVerdict,
-  type MixtureRun,
-  moleFractionFromMassFraction,
-  nextMixture,
-  outcomeWords,
-  RANK_OPTIONS,
-  reliabilityOf,
-  type ReliabilityInput,
-  rankCandidates,
-  whyHere,
-  whyNoMixture,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { moleFractionFromMassFraction } from '../melting/eutectic'
+import { meltingRange } from '../melting/meltingRange'
+import { type Candidate, type MixtureRun, RANK_OPTIONS } from './likelihood'
+import { mixedVerdict } from './mixedVerdict'
+import { depressionDoubt, nextMixture, outcomeWords, whyNoMixture } from './nextMixture'
+import { rankCandidates } from './rankCandidates'
+import { reliabilityOf, type ReliabilityInput } from './reliability'
+import { whyHere } from './whyHere'
 import { logNormalCdf } from '../math/normal'
 
 interface Vector {

@@ -1,17 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  DEFAULT_HOUSE_RULES,
-  type FindingCode,
-  type Judgement,
-  judgeNoRange,
-  judgeRange,
-  meltingRange,
-  type NextStep,
-  observedRange,
-  type RangeEvidence,
-  type Verdict,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { observedRange } from '../heating/observedRange'
+import { meltingRange } from '../melting/meltingRange'
+import type { NextStep } from './judgement'
+import type { RangeEvidence } from './evidence'
+import { judgeRange } from './judgeRange'
+import type { FindingCode, Judgement, Verdict } from './judgement'
+import { judgeNoRange } from './noRange'
 import { BASE, BENZOIN, IN_PLACE, range, WET } from '../../golden/reading'
 
 const judge = (change: Partial<RangeEvidence>) => judgeRange({ ...BASE, ...change }, DEFAULT_HOUSE_RULES)

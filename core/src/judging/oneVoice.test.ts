@@ -2,18 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import { BASE, BENZOIN, IN_PLACE, range, WET } from '../../golden/reading'
 import { evidenceOf, rulesOf, SITUATIONS } from '../../golden/situations'
-import {
-  DEFAULT_HOUSE_RULES,
-  fold,
-  type Judgement,
-  judgementOf,
-  judgementOfUnknown,
-  judgeRange,
-  type Owner,
-  prepsOf,
-  type RangeEvidence,
-  unknownsOf,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { fold } from '../notebook/fold'
+import { judgementOf, judgementOfUnknown } from '../notebook/views/judgement'
+import { prepsOf } from '../notebook/views/prep'
+import { unknownsOf } from '../notebook/views/unknowns'
+import type { RangeEvidence } from './evidence'
+import { judgeRange } from './judgeRange'
+import type { Judgement, Owner } from './judgement'
 
 /** Everything that is said of a reading, on one screen. */
 function said({ verdict, findings, budget, actions }: Judgement): string {

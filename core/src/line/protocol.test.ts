@@ -1,17 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  advance,
-  type BlockCommand,
-  commandOfLine,
-  createBlock,
-  createTube,
-  DETECTING_BLOCK,
-  lineOfCommand,
-  lineOfReading,
-  readingOfLine,
-  temperatureInLine,
-} from '../index'
+import { advance, type BlockCommand, createBlock } from '../simulator/block'
+import { DETECTING_BLOCK } from '../simulator/characters'
+import { createTube } from '../simulator/tube'
+import { commandOfLine, lineOfCommand, lineOfReading, readingOfLine, temperatureInLine } from './protocol'
 
 describe('the line protocol', () => {
   test('a simulated reading goes out as a line and comes back as it was', () => {

@@ -1,23 +1,23 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { assumedImpurity, compositionFromRange } from './compositionFromRange'
 import {
-  assumedImpurity,
-  compositionFromRange,
   compositionsFromClearPoint,
   eutectic,
+  massFractionOf,
+  moleFractionFromMassFraction,
+  phaseDiagram,
+} from './eutectic'
+import {
   type Fusion,
   idealSolubility,
   impurityFromClearPoint,
-  liquidFraction,
   liquidusC,
-  massFractionOf,
-  meltingRange,
-  moleFractionFromMassFraction,
-  phaseDiagram,
-  phasePoint,
   waldenFusionEnthalpy,
-} from '../index'
+} from './liquidus'
+import { liquidFraction, meltingRange } from './meltingRange'
+import { phasePoint } from './phasePoint'
 
 interface Pair {
   pair: string

@@ -1,22 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import { BASE, BENZOIN } from '../../golden/reading'
-import {
-  type Bodies,
-  type Compound,
-  DEFAULT_HOUSE_RULES,
-  type Entry,
-  judgeNoRange,
-  judgeRange,
-  type Kind,
-  KINDS,
-  type RangeEvidence,
-  RANK_OPTIONS,
-  type RawEntry,
-  type SampleId,
-  sentenceOf,
-  upcast,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { RANK_OPTIONS } from '../identity/likelihood'
+import type { SampleId } from '../ids'
+import type { RangeEvidence } from '../judging/evidence'
+import { judgeRange } from '../judging/judgeRange'
+import { judgeNoRange } from '../judging/noRange'
+import type { Compound } from '../reference/shelf'
+import type { Entry, RawEntry } from './entry'
+import { upcast } from './fold'
+import { type Bodies, type Kind, KINDS } from './kinds/list'
+import { sentenceOf } from './sentence'
 import { refusalOf } from '../schemas'
 
 const [home] = golden.entries as [RawEntry]

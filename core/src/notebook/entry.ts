@@ -1,7 +1,7 @@
 import type { EntryId, EpochMs, LedgerId, NotebookId, SubjectId } from '../ids'
 import type { Bodies, Kind } from './kinds/list'
 
-export interface Envelope {
+interface Envelope {
   readonly id: EntryId
   /** Version of this kind's body. */
   readonly v: number

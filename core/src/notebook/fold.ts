@@ -7,7 +7,7 @@ import { type Kind, KINDS } from './kinds/list'
 type Live = { readonly [K in Kind]?: readonly Entry<K>[] }
 
 /** Everything written about one subject. */
-export interface SubjectRecord {
+interface SubjectRecord {
   /** Every line in order of id, struck ones too. */
   readonly lines: readonly KnownEntry[]
   /** The lines that stand, by kind, in order of id. */

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { Ajv2019 } from 'ajv/dist/2019.js'
 import parse from 'joi-to-json'
 import { golden } from '../../golden/contract'
-import type { RawEntry } from '../index'
+import type { RawEntry } from './entry'
 import { refusalOf } from '../schemas'
 import { notebookJsonSchema } from './jsonSchema'
 

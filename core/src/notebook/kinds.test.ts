@@ -1,19 +1,12 @@
 import * as pieces from './kinds/pieces'
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import {
-  type Bodies,
-  DEFAULT_HOUSE_RULES,
-  type Entry,
-  type InstrumentId,
-  type Kind,
-  KINDS,
-  type RawEntry,
-  type RunId,
-  type SampleId,
-  sentenceOf,
-  upcast,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import type { InstrumentId, RunId, SampleId } from '../ids'
+import type { Entry, RawEntry } from './entry'
+import { upcast } from './fold'
+import { type Bodies, type Kind, KINDS } from './kinds/list'
+import { sentenceOf } from './sentence'
 import { refusalOf } from '../schemas'
 
 const [home] = golden.entries as [RawEntry]

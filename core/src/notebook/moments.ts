@@ -9,7 +9,7 @@ type Moments = 'here' | { readonly keys: Readonly<Record<string, Moments>>; read
  * @returns null when nothing in it is a moment
  */
 export function momentsIn(schema: Joi.Schema): Moments | null {
-  return within(schema.describe() as Described)
+  return within(schema.describe())
 }
 
 /** What Joi says of a schema, as far as moments go. */

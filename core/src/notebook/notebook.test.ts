@@ -1,42 +1,24 @@
 import { createHash } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type Bodies,
-  EMPTY_VIEW,
-  type Entry,
-  type EntryId,
-  fold,
-  idMs,
-  isStale,
-  judgementOf,
-  type Kind,
-  KINDS,
-  latestRange,
-  type LedgerId,
-  linesOf,
-  logOf,
-  lossesOf,
-  meltsOf,
-  nextId,
-  nextStep,
-  type NotebookId,
-  type PrepId,
-  prepOf,
-  prepsOf,
-  rangesOf,
-  type RawEntry,
-  readingsOf,
-  recoveryOf,
-  type RunId,
-  type SampleId,
-  sentenceOf,
-  stationsOf,
-  type SubjectId,
-  summaryOf,
-  timersOf,
-  type View,
-} from '../index'
+import type { EntryId, LedgerId, NotebookId, PrepId, RunId, SampleId, SubjectId } from '../ids'
+import { idMs, nextId } from './clock'
+import type { Entry, RawEntry } from './entry'
+import { EMPTY_VIEW, fold, type View } from './fold'
+import { type Bodies, type Kind, KINDS } from './kinds/list'
+import { linesOf } from './read'
+import { sentenceOf } from './sentence'
+import { judgementOf } from './views/judgement'
+import { logOf } from './views/log'
+import { lossesOf } from './views/losses'
+import { meltsOf } from './views/melt'
+import { prepOf, prepsOf, recoveryOf } from './views/prep'
+import { latestRange, rangesOf } from './views/ranges'
+import { readingsOf } from './views/readings'
+import { isStale } from './views/stale'
+import { nextStep, stationsOf } from './views/stations'
+import { summaryOf } from './views/summary'
+import { timersOf } from './views/timers'
 import { rebase, refusalOf } from '../schemas'
 import {
   expectedView,

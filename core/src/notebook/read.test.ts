@@ -2,21 +2,16 @@ import { describe, expect, jest, test } from '@jest/globals'
 import fc from 'fast-check'
 import { golden } from '../../golden/contract'
 import { copiesOf } from '../../golden/copies'
-import {
-  EMPTY_VIEW,
-  fold,
-  judgementOf,
-  type KnownEntry,
-  meltsOf,
-  nextId,
-  prepsOf,
-  rangesOf,
-  type RawEntry,
-  rowsOfSample,
-  summaryOf,
-  unknownsOf,
-  type View,
-} from '../index'
+import { nextId } from './clock'
+import type { KnownEntry, RawEntry } from './entry'
+import { EMPTY_VIEW, fold, type View } from './fold'
+import { judgementOf } from './views/judgement'
+import { meltsOf } from './views/melt'
+import { rowsOfSample } from './views/mixtures'
+import { prepsOf } from './views/prep'
+import { rangesOf } from './views/ranges'
+import { summaryOf } from './views/summary'
+import { unknownsOf } from './views/unknowns'
 import { latestLine, linesOf, remember, subjectsWith } from './read'
 
 const whole = fold(golden.entries)

@@ -1,24 +1,22 @@
 import { describe, expect, test } from '@jest/globals'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
+import type { Procedure } from '../procedures/procedure'
+import { PROCEDURES } from '../procedures/shipped'
+import type { Compound, SolubilityRow, Solvent } from '../reference/shelf'
+import { planCrystallization } from '../solubility/planCrystallization'
+import type { Shelf } from '../wire'
 import {
   candidatesOf,
-  type Compound,
-  DEFAULT_HOUSE_RULES,
   type Draft,
-  outcomeOf,
-  planCrystallization,
-  type PlanFixed,
-  type Procedure,
-  PROCEDURES,
   ruleFields,
   rulesOf,
-  type Shelf,
   shelfPoints,
-  type SolubilityRow,
-  type Solvent,
   solventsFor,
   typedPoints,
   withSolvent,
-} from '../index'
+} from './draft'
+import { outcomeOf } from './planDraft'
 import type { Grounds } from './draft'
 import { golden } from '../../golden/contract'
 

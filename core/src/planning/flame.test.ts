@@ -1,22 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import { BENCH_SHELF } from '../../golden/benchShelf'
-import {
-  type Bodies,
-  burningSolventsOf,
-  conduct,
-  flamesNear,
-  fold,
-  houseRulesOf,
-  isInTheOpen,
-  periodAt,
-  prepOf,
-  type PrepId,
-  SCHOOLS,
-  SIMULATED_INSTRUMENTS,
-  tasksOf,
-  vapoursNear,
-} from '../index'
+import { SCHOOLS } from '../conventions/schools'
+import type { PrepId } from '../ids'
+import { fold } from '../notebook/fold'
+import type { Bodies } from '../notebook/kinds/list'
+import { houseRulesOf } from '../notebook/views/instruments'
+import { prepOf } from '../notebook/views/prep'
+import { SIMULATED_INSTRUMENTS } from '../simulator/instruments'
+import { burningSolventsOf, flamesNear, isInTheOpen, vapoursNear } from './flame'
+import { conduct } from './period/conduct'
+import { periodAt } from './period/noted'
+import { tasksOf } from './period/tasksOf'
 
 const MINUTE_MS = 60_000
 const NOW = golden.nowMs

@@ -1,14 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  DEFAULT_HOUSE_RULES,
-  fold,
-  heatedAsItBehaves,
-  type Instrument,
-  type Line,
-  type RawEntry,
-  type SampleId,
-  SIMULATED_INSTRUMENTS,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import type { SampleId } from '../ids'
+import type { Line, RawEntry } from '../notebook/entry'
+import { fold } from '../notebook/fold'
+import { heatedAsItBehaves } from '../notebook/views/meltBehaviour'
+import { SIMULATED_INSTRUMENTS } from '../simulator/instruments'
+import type { Instrument } from '../wire'
 import { golden } from '../../golden/contract'
 import { referenceCompound } from '../../golden/reference'
 import { planMelt } from './meltPlan'

@@ -1,31 +1,20 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import {
-  announcementOf,
-  assumedImpurity,
-  DEFAULT_HOUSE_RULES,
-  EMPTY_VIEW,
-  eutecticOf,
-  fold,
-  fusionOf,
-  type Instrument,
-  isSlowPart,
-  liveRate,
-  type MeltFacts,
-  meltingRange,
-  meltsOf,
-  moveOf,
-  planMelt,
-  plannedCurve,
-  type PlannedTube,
-  type PrepFacts,
-  prepsOf,
-  rateBetween,
-  readCurve,
-  readingsOf,
-  SIMULATED_INSTRUMENTS,
-  tubesMayGoIn,
-} from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { assumedImpurity } from '../melting/compositionFromRange'
+import { meltingRange } from '../melting/meltingRange'
+import { EMPTY_VIEW, fold } from '../notebook/fold'
+import type { PlannedTube } from '../notebook/kinds/melt-planned/kind'
+import { type MeltFacts, meltsOf } from '../notebook/views/melt'
+import { type PrepFacts, prepsOf } from '../notebook/views/prep'
+import { rateBetween, readingsOf } from '../notebook/views/readings'
+import { fusionOf } from '../reference/fusionOf'
+import { SIMULATED_INSTRUMENTS } from '../simulator/instruments'
+import type { Instrument } from '../wire'
+import { plannedCurve, readCurve } from './curves'
+import { eutecticOf, planMelt } from './meltPlan'
+import { moveOf, tubesMayGoIn } from './moves'
+import { announcementOf, isSlowPart, liveRate } from './watching'
 
 const view = fold(golden.entries)
 const [adipic, benzil] = prepsOf(view) as [PrepFacts, PrepFacts]

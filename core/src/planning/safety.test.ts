@@ -7,7 +7,8 @@ import { PROCEDURES } from '../procedures/shipped'
 import { conditionsOf } from '../procedures/conditions'
 import { renderSteps } from '../procedures/render'
 import { heatFor, placeOfHeat } from '../procedures/heat'
-import { DEFAULT_HOUSE_RULES, type Batch } from '../index'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import type { Batch } from '../procedures/batch'
 import { planCrystallization } from '../solubility/planCrystallization'
 
 const compounds = REFERENCE_COMPOUNDS.map(({ id }) => referenceCompound(id))

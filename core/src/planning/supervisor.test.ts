@@ -1,17 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  driesInAir,
-  freezesNearIce,
-  glassOf,
-  heatFor,
-  isHalogenated,
-  outcomeOf,
-  proposedKeptBackG,
-  reactionOf,
-  type Shelf,
-  solventsOf,
-  withSecond,
-} from '../index'
+import { driesInAir } from '../procedures/airDrying'
+import { glassOf } from '../procedures/amounts'
+import { proposedKeptBackG, solventsOf } from '../procedures/batch'
+import { heatFor } from '../procedures/heat'
+import { isHalogenated } from '../reference/groups'
+import { reactionOf } from '../reference/reactions'
+import { freezesNearIce } from '../solubility/volume'
+import type { Shelf } from '../wire'
+import { withSecond } from './draft'
+import { outcomeOf } from './planDraft'
 import { BATCHES_G, draftFor, KNOWN_PAIRS, PLANNING_SHELF, planOrRefusal, readPlan } from '../../golden/plans'
 import { isFlammable } from '../reference/hazards'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'

@@ -1,15 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  airMinutesFor,
-  boilsFromC,
-  boilsToC,
-  DEFAULT_HOUSE_RULES,
-  heatFor,
-  PROCEDURES,
-  renderSteps,
-  SCHOOLS,
-  withSecond,
-} from '../index'
+import { DEFAULT_HOUSE_RULES, SCHOOLS } from '../conventions/schools'
+import { airMinutesFor } from '../procedures/airDrying'
+import { heatFor } from '../procedures/heat'
+import { renderSteps } from '../procedures/render'
+import { PROCEDURES } from '../procedures/shipped'
+import { boilsFromC, boilsToC } from '../reference/boiling'
+import { withSecond } from './draft'
 import { asksForGloves, asksForHood, isAquaticHazard, isCorrosive, isToxic } from '../reference/hazards'
 import { isShownDry } from '../judging/owners'
 import {

@@ -1,7 +1,7 @@
 import type { MarkedTube } from '../notebook/kinds/practice-done/kind'
 
 /** One end over all tubes: signed errors in the order they were made, °C; below 0 too early. */
-export interface EyeEnd {
+interface EyeEnd {
   readonly errorsC: readonly number[]
   /** Tubes of which this end was not marked. */
   readonly missed: number

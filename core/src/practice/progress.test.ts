@@ -1,22 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { beforeEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type Entry,
-  EMPTY_VIEW,
-  fold,
-  type InstrumentId,
-  nextId,
-  prepsOf,
-  prepOf,
-  type RawEntry,
-  standardsOf,
-  summaryOf,
-  turnsOf,
-  unknownsOf,
-  heatingsOf,
-  meltsOf,
-} from '../index'
+import type { InstrumentId } from '../ids'
+import { nextId } from '../notebook/clock'
+import type { Entry, RawEntry } from '../notebook/entry'
+import { EMPTY_VIEW, fold } from '../notebook/fold'
+import { standardsOf, turnsOf, heatingsOf } from '../notebook/views/instruments'
+import { meltsOf } from '../notebook/views/melt'
+import { prepsOf, prepOf } from '../notebook/views/prep'
+import { summaryOf } from '../notebook/views/summary'
+import { unknownsOf } from '../notebook/views/unknowns'
 import { bodyRefusal } from '../notebook/kinds/bodyRefusal'
 import {
   eyeOf,

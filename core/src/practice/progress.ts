@@ -48,7 +48,7 @@ export function practiceLines(view: View): readonly Line[] {
 }
 
 /** Practicals of which a tube is still to be done: what is known of the others is sealed. */
-export function openPracticals(lines: readonly Line[]): ReadonlySet<string> {
+function openPracticals(lines: readonly Line[]): ReadonlySet<string> {
   const tubes = new Map<string, Set<number>>()
   const open = new Set<string>()
   for (const { body } of lines) {

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
-import { agreeWithinG, airMinutesFor, dryRuleOf, weighedAs } from '../index'
+import { airMinutesFor } from './airDrying'
+import { agreeWithinG, dryRuleOf } from './dryRule'
+import { weighedAs } from './drying'
 import { durationInWords } from './dryRule'
 
 const benzil = referenceCompound('benzil')

@@ -52,7 +52,7 @@ export type Condition = (typeof CONDITIONS)[number]
 
 /** What a step needs from the person besides a tick. */
 export const STEP_ASKS = ['centrifuge partner', 'temperature', 'liquor kept'] as const
-export type StepAsk = (typeof STEP_ASKS)[number]
+type StepAsk = (typeof STEP_ASKS)[number]
 
 /** What a step does that other parts of the notebook rest on, whatever the step is called. */
 export const STEP_MARKS = ['stones out', 'ice', 'liquor kept', 'put aside'] as const

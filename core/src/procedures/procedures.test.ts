@@ -1,31 +1,28 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { golden, goldenV1 } from '../../golden/contract'
+import { upcast } from '../notebook/fold'
+import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
+import { stepThat } from '../notebook/views/prep'
+import { STATIONS } from '../notebook/views/stationNames'
+import { planCrystallization } from '../solubility/planCrystallization'
 import {
-  type Batch,
-  chooseProcedure,
-  glasswareFor,
   gritMarkML,
-  partnerTrouble,
   pastThePlanML,
-  planBatch,
-  planCrystallization,
-  type PlanFixed,
-  type Procedure,
-  PROCEDURES,
   proposedVolume,
-  renderSteps,
-  renderWaste,
-  RESCUES,
-  rescuesAt,
-  STATIONS,
-  stepThat,
-  unknownAmounts,
-  upcast,
-  whyThisSolvent,
   withVolumeML,
   workingTemperatures,
-} from '../index'
+} from '../solubility/volume'
+import { partnerTrouble } from '../weighing/partner'
+import type { Batch } from './batch'
+import { chooseProcedure } from './chooseProcedure'
+import { glasswareFor } from './glassware'
+import { planBatch } from './planBatch'
+import type { Procedure } from './procedure'
+import { whyThisSolvent } from './reasons'
+import { renderSteps, renderWaste, unknownAmounts } from './render'
+import { RESCUES, rescuesAt } from './rescues'
+import { PROCEDURES } from './shipped'
 import { refusalOf } from '../schemas'
 import { runs } from '../../golden/depth'
 

@@ -1,34 +1,27 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  askFirstAbout,
-  cautionsFor,
-  coolingMin,
-  crudeInText,
-  DEFAULT_HOUSE_RULES,
-  driesInAir,
-  dryingFor,
-  EMERGENCIES,
-  gentlerThan,
-  glasswareFor,
-  gritMarkML,
-  isHalogenated,
-  labRulesOf,
-  meltCautions,
-  meltingValueOf,
-  miscibilityDoubt,
-  notOverSteam,
-  proposedRinseML,
-  reactionOf,
-  reactiveGroupsOf,
-  rescuesAt,
-  residueAdvice,
-  rinseDoubt,
-  rinseInstead,
-  type Solvent,
-  STATIONS,
-  TRIAL_CAUTION,
-  wasteOf,
-} from '../index'
+import { labRulesOf } from '../conventions/lab'
+import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
+import { STATIONS } from '../notebook/views/stationNames'
+import { meltCautions } from '../planning/meltCautions'
+import { gentlerThan } from '../reference/gentler'
+import { isHalogenated, reactiveGroupsOf } from '../reference/groups'
+import { meltingValueOf } from '../reference/meltingValue'
+import { notOverSteam, reactionOf } from '../reference/reactions'
+import type { Solvent } from '../reference/shelf'
+import { coolingMin } from '../solubility/glassware'
+import { proposedRinseML, rinseDoubt, rinseInstead } from '../solubility/rinse'
+import { miscibilityDoubt } from '../solubility/solventPair'
+import { TRIAL_CAUTION } from '../solubility/trial'
+import { gritMarkML } from '../solubility/volume'
+import { driesInAir } from './airDrying'
+import { crudeInText } from './batch'
+import { askFirstAbout, cautionsFor } from './cautions'
+import { dryingFor } from './drying'
+import { EMERGENCIES } from './emergencies'
+import { glasswareFor } from './glassware'
+import { rescuesAt } from './rescues'
+import { residueAdvice } from './residue'
+import { wasteOf } from './waste'
 import { Molecule, SSSearcher } from 'openchemlib'
 import { oilingRisk } from '../solubility/oilingRisk'
 import { PLATE_STEPS } from '../chromatography/plateSteps'

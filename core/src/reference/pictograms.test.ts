@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import { pictogramsOf, signalWordOf } from '../index'
+import { pictogramsOf, signalWordOf } from './pictograms'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from './reference'
 
 test('each hazard class has its pictogram, and the graver one stands for the milder', () => {

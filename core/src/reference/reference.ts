@@ -61,4 +61,4 @@ export const REFERENCE_SOLUBILITIES: readonly SolubilityRow[] = [
   })),
 ]
 /** Points of the second set that contradict: not on the shelf. */
-export const SOLUBILITIES_LEFT_OUT = SECOND.leftOut
+export const SOLUBILITIES_LEFT_OUT: ReturnType<typeof takeIn>['leftOut'] = SECOND.leftOut

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { determinations } from '../index'
+import { determinations } from './determinations'
 
 describe('several determinations', () => {
   test('mean, median, spread, standard deviation', () => {

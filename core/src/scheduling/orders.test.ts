@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type BenchSession, planBenchSession, recipeOrderMin } from '../index'
+import { planBenchSession } from './planBenchSession'
+import { recipeOrderMin } from './recipeOrder'
+import type { BenchSession } from './session/compiled'
 import { roomOf } from './roomOf'
 
 const session: BenchSession = {

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { type BenchSession, planBenchSession, replan, type SessionPlan, type SessionTask } from '../index'
+import { planBenchSession, replan, type SessionPlan } from './planBenchSession'
+import type { BenchSession, SessionTask } from './session/compiled'
 import { runs } from '../../golden/depth'
 
 const { cases } = JSON.parse(

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { costOfRuns, planTubeRuns, type TubeRunInput } from '../index'
+import { costOfRuns, planTubeRuns } from './planTubeRuns'
+import type { TubeRunInput } from './runGroups'
 import { runs } from '../../golden/depth'
 
 const { cases } = JSON.parse(

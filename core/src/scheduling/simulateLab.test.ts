@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
-import { type BenchSession, type LabInput, simulateLab } from '../index'
+import type { BenchSession } from './session/compiled'
+import { type LabInput, simulateLab } from './simulateLab'
 
 const { cases } = JSON.parse(
   readFileSync(new URL('../../vectors/bench-session.json', import.meta.url), 'utf8'),

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { type BenchSession, type Chain, type SessionTask, whatFits } from '../index'
+import type { BenchSession, SessionTask } from './session/compiled'
+import { type Chain, whatFits } from './whatFits'
 
 const steps = (
   prep: string,

@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
-import { createBalance, type Entry, passBalance, simulatedPan, TEACHING_BALANCE } from '../index'
+import type { Entry } from '../notebook/entry'
+import { createBalance, passBalance } from './balance'
+import { TEACHING_BALANCE } from './characters'
+import { simulatedPan } from './pan'
 
 const plan = (golden.entries.find(({ kind }) => kind === 'plan fixed') as Entry<'plan fixed'>).body
 const settled = (loadG: number, seed = 7) =>

@@ -27,7 +27,7 @@ const CRUDE_SPREAD = 0.2
  * @param compound what the prep purifies
  * @param seed decides how far the crude is from the estimate
  */
-export function simulatedContents(
+function simulatedContents(
   plan: PlanFixed | null,
   compound: Compound,
   role: SampleRole,

@@ -1,17 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  advance,
-  type BlockReading,
-  createBlock,
-  createTube,
-  type Fusion,
-  meltingRange,
-  meltMin,
-  observedRange,
-  type Packing,
-  PROGRAMMABLE_BLOCK,
-  type SimulatedSample,
-} from '../index'
+import { meltMin, observedRange, type Packing } from '../heating/observedRange'
+import type { Fusion } from '../melting/liquidus'
+import { meltingRange } from '../melting/meltingRange'
+import { advance, type BlockReading, createBlock } from './block'
+import { PROGRAMMABLE_BLOCK } from './characters'
+import { createTube, type SimulatedSample } from './tube'
 
 const BENZIL: Fusion = { meltingPointC: 94.9, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 }
 const BENZOIN: Fusion = { meltingPointC: 134.5, enthalpyKJPerMol: 34, molarMassGPerMol: 212.24 }

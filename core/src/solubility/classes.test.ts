@@ -1,15 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
-import {
-  boilsFromC,
-  boilsInWords,
-  boilsToC,
-  classDoubt,
-  classesIn,
-  classOf,
-  reactionOf,
-  tubesToTry,
-} from '../index'
+import { boilsFromC, boilsInWords, boilsToC } from '../reference/boiling'
+import { reactionOf } from '../reference/reactions'
+import { classDoubt, classesIn, classOf, tubesToTry } from './classes'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../reference/reference'
 
 const solvents = REFERENCE_SOLVENTS.map(({ id }) => referenceSolvent(id))

@@ -1,42 +1,26 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { golden } from '../../golden/contract'
-import {
-  assayFromRange,
-  type Compound,
-  crystallizationCycles,
-  type CrystallizationInput,
-  crystallizedFraction,
-  cyclesToReach,
-  depositsFromC,
-  dropsPerML,
-  type Entry,
-  eutectic,
-  fusionOf,
-  judgeTrial,
-  leastSolventForPurity,
-  massFractionFromMoleFraction,
-  meltingRange,
-  miscibilityDoubt,
-  moleFractionFromMassFraction,
-  observedRange,
-  oilingRisk,
-  planCrystallization,
-  planSolventPair,
-  pointsTrouble,
-  rankSolvents,
-  rinseLossUpToG,
-  saturationC,
-  secondCrop,
-  solubilityAt,
-  type SolubilityPoint,
-  type Solvent,
-  type SolventCandidate,
-  solventTradeoff,
-  type Trial,
-  trialPoint,
-  withVolumeML,
-} from '../index'
+import { observedRange } from '../heating/observedRange'
+import { eutectic, massFractionFromMoleFraction, moleFractionFromMassFraction } from '../melting/eutectic'
+import { meltingRange } from '../melting/meltingRange'
+import type { Entry } from '../notebook/entry'
+import { fusionOf } from '../reference/fusionOf'
+import type { Compound, Solvent } from '../reference/shelf'
+import { assayFromRange } from './assayFromRange'
+import { crystallizationCycles, cyclesToReach, secondCrop } from './cycles'
+import { dropsPerML } from './drops'
+import { oilingRisk } from './oilingRisk'
+import { type CrystallizationInput, planCrystallization } from './planCrystallization'
+import { pointsTrouble } from './pointsTrouble'
+import { rankSolvents, type SolventCandidate } from './rankSolvents'
+import { rinseLossUpToG } from './rinseLoss'
+import { crystallizedFraction, depositsFromC, saturationC } from './saturation'
+import { solubilityAt, type SolubilityPoint } from './solubilityAt'
+import { miscibilityDoubt, planSolventPair } from './solventPair'
+import { leastSolventForPurity, solventTradeoff } from './solventTradeoff'
+import { judgeTrial, type Trial, trialPoint } from './trial'
+import { withVolumeML } from './volume'
 import { runs } from '../../golden/depth'
 
 const [benzilPlan] = golden.entries.filter(({ kind }) => kind === 'plan fixed') as Entry<'plan fixed'>[]

@@ -46,17 +46,8 @@ export interface SolventWishes {
   /** What a plan is worth by how sure its solubilities are; from one point alone it is never worth more than from low ones. */
   readonly certainty: Readonly<Record<Confidence | 'own', number>>
 }
-export const SOLVENT_PARTS = [
-  'recovery',
-  'purity',
-  'volume',
-  'oiling',
-  'freezing',
-  'drying',
-  'certainty',
-] as const
-export type SolventPart = (typeof SOLVENT_PARTS)[number]
-export interface ScoredPart {
+export type SolventPart = 'recovery' | 'purity' | 'volume' | 'oiling' | 'freezing' | 'drying' | 'certainty'
+interface ScoredPart {
   readonly part: SolventPart
   /** null when what it needs is not known; it then has no say. */
   readonly score: number | null
@@ -77,7 +68,7 @@ export interface RankedSolvent {
 }
 
 /** What most teaching laboratories ask of a solvent. Rules of the bench, and shown as such. */
-export const USUAL_WISHES: SolventWishes = {
+const USUAL_WISHES: SolventWishes = {
   recoveryPercent: [50, 95],
   purity: [0.8, 0.995],
   mlPerG: [0.7, 3, 25, 150],

@@ -1,14 +1,13 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { flaskForML } from './glassware'
 import {
   type CrystallizationInput,
   type CrystallizationPlan,
-  flaskForML,
   planCrystallization,
-  solubilityAt,
-  type SolubilityPoint,
-} from '../index'
+} from './planCrystallization'
+import { solubilityAt, type SolubilityPoint } from './solubilityAt'
 
 interface Vectors {
   cases: { input: CrystallizationInput; curve: [number, number][]; output: Record<string, number> }[]

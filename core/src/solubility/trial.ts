@@ -17,7 +17,7 @@ export interface Trial {
   readonly hot: (typeof HOT_SEEN)[number] | null
   readonly cooled: (typeof COOLED_SEEN)[number] | null
 }
-export type TrialFit = 'good' | 'possible' | 'unsuitable' | 'not finished'
+type TrialFit = 'good' | 'possible' | 'unsuitable' | 'not finished'
 export interface TrialVerdict {
   readonly fit: TrialFit
   /** 0 to 1, for putting tubes in order. */

@@ -1,17 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { atTheEvent } from './atTheEvent'
 import {
-  atTheEvent,
   calibrationLine,
   type CalibrationPoint,
   correctBy,
   correctReading,
-  emergentStemCorrectionC,
   interpolationErrorC,
   lineErrorC,
-  THREAD_EXPANSION,
-} from '../index'
+} from './correctReading'
+import { emergentStemCorrectionC, THREAD_EXPANSION } from './emergentStem'
 
 const { points, corrected, stem } = JSON.parse(
   readFileSync(new URL('../../vectors/thermometer.json', import.meta.url), 'utf8'),

@@ -1,18 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type ImpossibleInput,
-  isConstantMass,
-  massClosure,
-  netMass,
-  percentRecovery,
-  percentYield,
-  readFromBalance,
-  readReading,
-  theoreticalYieldG,
-  type Weighing,
-} from '../index'
+import type { ImpossibleInput } from '../problems'
+import { isConstantMass } from './constantMass'
+import { netMass, type Weighing } from './netMass'
+import { readFromBalance, readReading } from './reading'
+import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from './recovery'
 
 interface Case {
   crude: Weighing

@@ -1,4 +1,4 @@
-import type { LedgerId, NotebookId } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import type { Head } from '../ledger/journal'
 
 /** What a backup says of itself: every file with its sum, every notebook with its last line. */

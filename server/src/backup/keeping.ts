@@ -1,6 +1,6 @@
 import { stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import type { Keeping } from '@ivory-crystal/core'
+import type { Keeping } from '@ivory-crystal/core/wire'
 import type { BackupParts } from './parts'
 import { JOURNAL, SHELF } from './format'
 

@@ -1,6 +1,7 @@
 import { readFile, rm, unlink } from 'node:fs/promises'
 import { join } from 'node:path'
-import { jpegTrouble, type NotebookId } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import { jpegTrouble } from '@ivory-crystal/core/notebook'
 import { HttpProblem } from '../http/problem'
 import { type HashedLine } from '../ledger/chain'
 import { type JournalStep, readJournal } from '../ledger/journal'

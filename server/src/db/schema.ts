@@ -1,5 +1,5 @@
 import { bigint, index, integer, json, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core'
-import type { RawEntry } from '@ivory-crystal/core'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 
 /** What the database knows of itself: the ledger's id, how much of the journal it holds. */
 export const ledgerMeta = pgTable('ledger_meta', {

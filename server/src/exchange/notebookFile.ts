@@ -1,12 +1,9 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import {
-  type Answer,
-  CORE_VERSION,
-  type ImportLook,
-  type NotebookId,
-  type RawEntry,
-} from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { Answer, RawEntry } from '@ivory-crystal/core/notebook'
+import { CORE_VERSION } from '@ivory-crystal/core/version'
+import type { ImportLook } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { existing } from '../ledger/routes'

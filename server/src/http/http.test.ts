@@ -2,15 +2,9 @@ import { randomUUID } from 'node:crypto'
 import { connect, createServer } from 'node:net'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import {
-  expectedOf,
-  fold,
-  type NotebookId,
-  type RawEntry,
-  type SampleId,
-  type Shelf,
-  summaryOf,
-} from '@ivory-crystal/core'
+import type { NotebookId, SampleId } from '@ivory-crystal/core/ids'
+import { expectedOf, fold, type RawEntry, summaryOf } from '@ivory-crystal/core/notebook'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { ledgerContract } from '../../../core/golden/contract'
 import type { NotebookFile } from '../exchange/notebookFile'
 import { PortTaken, type RunningServer } from '../server'

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import { type BalanceStanding, fold, type PrepFacts, prepsOf, sampleOf } from '@ivory-crystal/core'
+import { fold, type PrepFacts, prepsOf, sampleOf } from '@ivory-crystal/core/notebook'
+import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import type { RunningServer } from '../server'
 import { serve, tempFolder } from '../testing/bench'
 

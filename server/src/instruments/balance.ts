@@ -1,20 +1,17 @@
 import { createHash } from 'node:crypto'
 import { Router } from 'express'
 import Joi from 'joi'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import { fold, linesOf, prepOf, type RawEntry } from '@ivory-crystal/core/notebook'
 import {
-  type BalanceStanding,
   type BalanceState,
   createBalance,
-  fold,
-  linesOf,
-  type NotebookId,
   type PanLoad,
   passBalance,
-  prepOf,
-  type RawEntry,
   simulatedPan,
   TEACHING_BALANCE,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/simulator'
+import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'

@@ -1,18 +1,17 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
+import type { MeltId, NotebookId } from '@ivory-crystal/core/ids'
 import {
-  type BlockReading,
   type Entry,
   fold,
-  type MeltId,
   type MeltPlanned,
   meltsOf,
-  type NotebookId,
   prepsOf,
   type RawEntry,
   readingsOf,
-  type RunState,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { BlockReading } from '@ivory-crystal/core/simulator'
+import type { RunState } from '@ivory-crystal/core/wire'
 import type { RunningServer } from '../server'
 import { handClock, type HandClock, line, serve, tempFolder } from '../testing/bench'
 

@@ -21,22 +21,11 @@ import {
 } from './run'
 import { beginRun, describeRun, heldTubes, restore } from './startRun'
 import { queue } from '../queue'
-import {
-  advance,
-  type BlockReading,
-  type Bodies,
-  commandOfLine,
-  createBlock,
-  type Entry,
-  type Instrument,
-  type InstrumentState,
-  KINDS,
-  lineOfCommand,
-  type MeltId,
-  type NotebookId,
-  readingOfLine,
-  type RunState,
-} from '@ivory-crystal/core'
+import type { MeltId, NotebookId } from '@ivory-crystal/core/ids'
+import { commandOfLine, lineOfCommand, readingOfLine } from '@ivory-crystal/core/line'
+import { type Bodies, type Entry, KINDS } from '@ivory-crystal/core/notebook'
+import { advance, type BlockReading, createBlock } from '@ivory-crystal/core/simulator'
+import type { Instrument, InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { DEFAULT_HOUSE_RULES } from '@ivory-crystal/core'
+import { DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
 import { mustSlowDown, type Run } from './run'
 
 const START_C = 73

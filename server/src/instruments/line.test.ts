@@ -1,22 +1,9 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
-import {
-  type BlockReading,
-  type Bodies,
-  fold,
-  type Instrument,
-  type InstrumentId,
-  type InstrumentState,
-  KINDS,
-  type MeltId,
-  meltOf,
-  meltsOf,
-  type NotebookId,
-  prepsOf,
-  readingsOf,
-  type RunState,
-  SIMULATED_INSTRUMENTS,
-} from '@ivory-crystal/core'
+import type { InstrumentId, MeltId, NotebookId } from '@ivory-crystal/core/ids'
+import { type Bodies, fold, KINDS, meltOf, meltsOf, prepsOf, readingsOf } from '@ivory-crystal/core/notebook'
+import { type BlockReading, SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
+import type { Instrument, InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 

@@ -1,17 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  type Answer,
-  type EntryId,
-  KINDS,
-  type LedgerId,
-  type MeltId,
-  nextId,
-  nextRandom,
-  type NotebookId,
-  type RawEntry,
-  SIMULATED_INSTRUMENTS,
-} from '@ivory-crystal/core'
+import type { EntryId, LedgerId, MeltId, NotebookId } from '@ivory-crystal/core/ids'
+import { nextRandom } from '@ivory-crystal/core/math'
+import { type Answer, KINDS, nextId, type RawEntry } from '@ivory-crystal/core/notebook'
+import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
 import { golden } from '../../../core/golden/contract'
 import type { LedgerStore } from '../ledger/store'
 import { handClock } from '../testing/bench'

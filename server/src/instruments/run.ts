@@ -1,22 +1,17 @@
 import { createHash } from 'node:crypto'
+import type { MeltId, NotebookId, RunId } from '@ivory-crystal/core/ids'
+import type { TubeLook } from '@ivory-crystal/core/melting'
+import type { MeltPlanned, View } from '@ivory-crystal/core/notebook'
+import { needsEyes } from '@ivory-crystal/core/planning'
 import {
   advance,
   type BlockCommand,
   type BlockReading,
   type BlockState,
   createBlock,
-  type Instrument,
-  type InstrumentState,
-  type MeltId,
-  type MeltPlanned,
-  needsEyes,
-  type NotebookId,
-  type RunId,
-  type RunState,
   type SealedContents,
-  type TubeLook,
-  type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/simulator'
+import type { Instrument, InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { queue } from '../queue'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'

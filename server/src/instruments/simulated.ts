@@ -1,12 +1,10 @@
+import type { MeltPlanned, Simulation, View } from '@ivory-crystal/core/notebook'
 import {
   type BlockCharacter,
   holdsUnknown,
-  type MeltPlanned,
   type SealedContents,
   simulatedTube,
-  type Simulation,
-  type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/simulator'
 import { HttpProblem } from '../http/problem'
 
 /** A block that can go up faster than its plan has it is set to the plan’s rate. */

@@ -1,25 +1,25 @@
 import { createHash } from 'node:crypto'
+import type { MeltId, NotebookId, RunId } from '@ivory-crystal/core/ids'
+import {
+  type Bodies,
+  type Entry,
+  fold,
+  type Kind,
+  type MeltPlanned,
+  type RawEntry,
+  type Simulation,
+  upcast,
+} from '@ivory-crystal/core/notebook'
 import {
   advance,
   type BlockReading,
   type BlockState,
-  type Bodies,
   createBlock,
   createTube,
-  type Entry,
-  fold,
-  type Instrument,
-  type Kind,
-  type MeltId,
-  type MeltPlanned,
-  type NotebookId,
-  type RawEntry,
-  type RunId,
   simulatedTube,
-  type Simulation,
   type TubeState,
-  upcast,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/simulator'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import { queue } from '../queue'

@@ -1,6 +1,7 @@
 import { hash as hashNow } from 'node:crypto'
 import canonicalize from 'canonicalize'
-import type { NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 
 /** What a line's hash speaks for. */
 export interface Linked {

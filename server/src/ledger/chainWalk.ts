@@ -1,4 +1,5 @@
-import type { NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { beginningOf, hashAfter, type HashedLine } from './chain'
 import type { BatchLine, Head, JournalStep } from './journalTypes'
 

@@ -1,4 +1,4 @@
-import type { LedgerId, NotebookId } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import { readLines } from '../lineFile'
 import { chainWalk } from './chainWalk'
 import { type HashedLine, hashOf } from './chain'

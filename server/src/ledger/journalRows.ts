@@ -1,4 +1,4 @@
-import type { RawEntry } from '@ivory-crystal/core'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { unstorable } from '@ivory-crystal/core/schemas'
 import type { BatchLine, JournalLine } from './journalTypes'
 import { UUID } from './sortOut'

@@ -1,4 +1,5 @@
-import type { LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import type { HashedLine } from './chain'
 
 /** One line of the journal. The whole notebook can be read back from these lines with nothing else. */

@@ -1,5 +1,5 @@
 import { inArray } from 'drizzle-orm'
-import type { RawEntry } from '@ivory-crystal/core'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import type { Database } from '../db/open'
 import { entries } from '../db/schema'
 import { idOf, type Known, UUID } from './sortOut'

@@ -1,4 +1,6 @@
-import { idMs, type LinesTold, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import { idMs, type RawEntry } from '@ivory-crystal/core/notebook'
+import type { LinesTold } from '@ivory-crystal/core/wire'
 import { refusalOf } from '@ivory-crystal/core/schemas'
 import { canonicalText } from './chain'
 import type { LedgerStore } from './store'

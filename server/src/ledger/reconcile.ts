@@ -1,6 +1,6 @@
 import { appendFile } from 'node:fs/promises'
 import { basename } from 'node:path'
-import type { LedgerId, NotebookId } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import type { Database } from '../db/open'
 import { type LineFile, readLines } from '../lineFile'
 import { beginningOf, hashAfter, type HashedLine } from './chain'

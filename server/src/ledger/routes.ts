@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import type { NotebookId } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import { checked, HttpProblem } from '../http/problem'
 import { sendList } from '../http/sendList'
 import type { LedgerStore } from './store'

@@ -1,11 +1,5 @@
-import {
-  type Answer,
-  type EntryId,
-  idMs,
-  type LedgerId,
-  type NotebookId,
-  type RawEntry,
-} from '@ivory-crystal/core'
+import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import { type Answer, idMs, type RawEntry } from '@ivory-crystal/core/notebook'
 import { refusalOf } from '@ivory-crystal/core/schemas'
 import { canonicalText } from './chain'
 

@@ -1,17 +1,15 @@
 import { randomBytes, randomUUID } from 'node:crypto'
 import { asc, eq, sql } from 'drizzle-orm'
+import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import {
   type Answer,
-  type EntryId,
   idMs,
   latestOf,
-  type LedgerId,
   nextId,
-  type NotebookId,
-  type NotebookRow,
   type RawEntry,
   type StoredEntry,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { NotebookRow } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { entries, notebooks } from '../db/schema'

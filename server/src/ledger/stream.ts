@@ -1,5 +1,6 @@
 import { Router } from 'express'
-import type { NotebookId, StoredEntry } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { StoredEntry } from '@ivory-crystal/core/notebook'
 import type { Clock } from '../clock'
 import type { Streams } from '../http/streams'
 import { existing, sequenceIn } from './routes'

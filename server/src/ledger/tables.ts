@@ -1,5 +1,5 @@
 import { and, asc, count, desc, eq, gt, gte, max, sql, type SQL } from 'drizzle-orm'
-import type { LedgerId, NotebookId } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import type { Database } from '../db/open'
 import { entries, ledgerMeta, notebooks } from '../db/schema'
 import type { HashedLine } from './chain'

@@ -1,4 +1,4 @@
-import type { NotebookId } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import type { Database } from '../db/open'
 import { beginningOf, hashAfter } from './chain'
 import type { Head } from './journal'

@@ -1,5 +1,5 @@
 import { raw, Router } from 'express'
-import { PHOTOGRAPH_BYTES_MOST } from '@ivory-crystal/core'
+import { PHOTOGRAPH_BYTES_MOST } from '@ivory-crystal/core/notebook'
 import { HttpProblem } from '../http/problem'
 import type { PhotographStore } from './store'
 

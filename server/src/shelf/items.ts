@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core'
+import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
 import { desc, sql } from 'drizzle-orm'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'

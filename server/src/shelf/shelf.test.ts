@@ -3,14 +3,10 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { and, eq } from 'drizzle-orm'
 import request from 'supertest'
-import {
-  type Compound,
-  type Conventions,
-  PROCEDURES,
-  SCHOOLS,
-  type Shelf,
-  type ShelfReport,
-} from '@ivory-crystal/core'
+import { type Conventions, SCHOOLS } from '@ivory-crystal/core/conventions'
+import { PROCEDURES } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { openPglite } from '../db/open'
 import { shelfItems } from '../db/schema'
 import type { RunningServer } from '../server'

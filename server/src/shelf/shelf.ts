@@ -1,18 +1,10 @@
 import { queue } from '../queue'
 import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
-import {
-  type Compound,
-  type Conventions,
-  DEFAULT_HOUSE_RULES,
-  type Instrument,
-  type Shelf,
-  type ShelfReport,
-  type ShelfVersion,
-  SIMULATED_INSTRUMENTS,
-  type Solvent,
-  wholeInstrument,
-} from '@ivory-crystal/core'
+import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
+import type { Compound, Solvent } from '@ivory-crystal/core/reference'
+import { SIMULATED_INSTRUMENTS, wholeInstrument } from '@ivory-crystal/core/simulator'
+import type { Instrument, Shelf, ShelfReport, ShelfVersion } from '@ivory-crystal/core/wire'
 import { type OwnSort, shelfRefusal, unstorable } from '@ivory-crystal/core/schemas'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
@@ -172,7 +164,8 @@ async function finisher(
 ): Promise<{ finish: (raw: unknown) => Finished }> {
   const structureOf =
     sort === 'compound' ? (await import('@ivory-crystal/core/structures')).structureOf : null
-  const readFormula = sort === 'compound' ? (await import('@ivory-crystal/core/formula')).readFormula : null
+  const readFormula =
+    sort === 'compound' ? (await import('@ivory-crystal/core/structures/formula')).readFormula : null
   const onShelf = (of: string, id: string) => isOn(newest.get(shelfKey(of, id)))
   return {
     finish(raw) {

@@ -1,7 +1,8 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { EntryId, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import type { Clock } from '../clock'
 import { type RunningServer, type ServerOptions, startServer } from '../server'
 

@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import type { NotebookId, UnknownId } from '@ivory-crystal/core'
+import type { NotebookId, UnknownId } from '@ivory-crystal/core/ids'
 import type { Clock } from '../clock'
 import { queue } from '../queue'
 import { checked } from '../http/problem'

@@ -4,24 +4,20 @@ import fc from 'fast-check'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
+import { DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
+import { RANK_OPTIONS } from '@ivory-crystal/core/identity'
+import type { MeltId, NotebookId, SampleId, SubjectId, UnknownId } from '@ivory-crystal/core/ids'
 import {
-  type BlockReading,
-  DEFAULT_HOUSE_RULES,
   fold,
   type Kind,
   KINDS,
-  type MeltId,
   meltOf,
   meltsOf,
-  type NotebookId,
-  RANK_OPTIONS,
-  type SampleId,
-  type SubjectId,
   type UnknownFacts,
-  type UnknownId,
   unknownOf,
   unknownsOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { BlockReading } from '@ivory-crystal/core/simulator'
 import type { RunningServer } from '../server'
 import type { ShelfRow } from '../shelf/items'
 import { hashedRow, readShelfFile } from '../shelf/rows'

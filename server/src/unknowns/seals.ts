@@ -1,19 +1,17 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
+import type { NotebookId, UnknownId } from '@ivory-crystal/core/ids'
 import {
-  type Compound,
   type Entry,
   firstLine,
   fold,
   KINDS,
-  type NotebookId,
   type RawEntry,
-  sealedContents,
-  type SealedContents,
-  type UnknownId,
   unknownOf,
   unknownsOf,
   type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { sealedContents, type SealedContents } from '@ivory-crystal/core/simulator'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'

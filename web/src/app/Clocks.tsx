@@ -1,7 +1,7 @@
 import css from './Clocks.module.css'
 import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
-import { timersInUse } from '@ivory-crystal/core'
+import { timersInUse } from '@ivory-crystal/core/notebook'
 import { sound } from '../drawings/sounds'
 import { left, TIME_UP } from '../format/format'
 import { useNotebook } from '../ledger/notebook'

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { sentenceOf, upcast } from '@ivory-crystal/core'
+import { sentenceOf, upcast } from '@ivory-crystal/core/notebook'
 import { dismissRefused, useNotebook } from '../ledger/notebook'
 
 /** Lines the server would not take: shown until someone has read why. */

@@ -3,19 +3,15 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import { useMatch } from 'react-router'
+import type { PrepId } from '@ivory-crystal/core/ids'
+import { linesOf, type PrepFacts, prepOf, type Station, STATIONS } from '@ivory-crystal/core/notebook'
 import {
   EMERGENCIES,
-  linesOf,
   LOCAL_RULES,
-  type PrepFacts,
-  type PrepId,
-  prepOf,
   type Rescue as Card,
   rescuesAt,
-  type Station,
-  STATIONS,
   TELL_SOMEONE,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/procedures'
 import { clock } from '../format/format'
 import { strike, useNotebook, write } from '../ledger/notebook'
 import { useLabRules } from '../parts/useHouseRules'

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
-import { timersInUse } from '@ivory-crystal/core'
+import { timersInUse } from '@ivory-crystal/core/notebook'
 import { NOTEBOOK, openDemo, prepNamed, showAt, useNotebook } from '../testing/opened'
 
 const rung = jest.fn<(which: string) => void>()

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor } from '@testing-library/react'
-import { meltsOf } from '@ivory-crystal/core'
+import { meltsOf } from '@ivory-crystal/core/notebook'
 import { NOTEBOOK, openDemo, showAt, useNotebook } from '../testing/opened'
 
 const { NewVersion } = await import('./NewVersion')

@@ -3,7 +3,7 @@ import { act, render, screen } from '@testing-library/react'
 import { Suspense } from 'react'
 import { MemoryRouter } from 'react-router'
 import userEvent from '@testing-library/user-event'
-import type { Entry } from '@ivory-crystal/core'
+import type { Entry } from '@ivory-crystal/core/notebook'
 import { openDemo, useNotebook } from '../testing/opened'
 
 const { Notices } = await import('./Notices')

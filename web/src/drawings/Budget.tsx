@@ -6,7 +6,7 @@ import {
   type Owner,
   OWNER_NAMES,
   type BudgetRow,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/judging'
 import { type KeyboardEvent, useId } from 'react'
 import { capital, fixed } from '../format/format'
 import { Foot, Hatches, Head, Share, Whole } from './BudgetParts'

@@ -1,4 +1,4 @@
-import { type BudgetRow, type Owner, OWNER_NAMES } from '@ivory-crystal/core'
+import { type BudgetRow, type Owner, OWNER_NAMES } from '@ivory-crystal/core/judging'
 import { capital, fixed } from '../format/format'
 import { axisBetween } from './axis'
 import { at, cut, type Panel } from './budgetPanels'

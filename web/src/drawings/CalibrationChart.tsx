@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
-import { type Calibration, correctBy } from '@ivory-crystal/core'
+import { type Calibration, correctBy } from '@ivory-crystal/core/thermometer'
 import { evenAxis } from './axis'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 

@@ -3,7 +3,7 @@ import css from './FillGauge.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type Grain, wideningByFillC } from '@ivory-crystal/core'
+import { type Grain, wideningByFillC } from '@ivory-crystal/core/heating'
 import { fixed } from '../format/format'
 
 const KEY = 'ivory-crystal pixels per mm'

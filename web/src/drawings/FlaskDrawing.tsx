@@ -1,5 +1,5 @@
 import type { FlaskLook } from '@ivory-crystal/core/practice'
-import { nextRandom } from '@ivory-crystal/core'
+import { nextRandom } from '@ivory-crystal/core/math'
 
 const WIDTH = 320
 const HEIGHT = 300

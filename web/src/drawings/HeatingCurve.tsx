@@ -1,4 +1,4 @@
-import type { CurvePoint } from '@ivory-crystal/core'
+import type { CurvePoint } from '@ivory-crystal/core/planning'
 import { fixed } from '../format/format'
 import { axisBetween, evenAxis } from './axis'
 import { useWidth } from './useWidth'

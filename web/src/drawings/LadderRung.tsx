@@ -1,4 +1,4 @@
-import type { Reading } from '@ivory-crystal/core'
+import type { Reading } from '@ivory-crystal/core/units'
 import { widthOf } from './placeLabels'
 
 export interface LadderRow {

@@ -1,4 +1,5 @@
-import { boilsFromC, solubilityAt } from '@ivory-crystal/core'
+import { boilsFromC } from '@ivory-crystal/core/reference'
+import { solubilityAt } from '@ivory-crystal/core/solubility'
 import type { LetteredSolvent } from '@ivory-crystal/core/practice'
 import { axisUpTo } from './axis'
 import { useWidth } from './useWidth'

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
-import type { LightSample, MeltingRange } from '@ivory-crystal/core'
+import type { LightSample } from '@ivory-crystal/core/heating'
+import type { MeltingRange } from '@ivory-crystal/core/melting'
 
 const WIDTH = 560
 const HEIGHT = 150

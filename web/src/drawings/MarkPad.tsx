@@ -1,6 +1,6 @@
 import css from './MarkPad.module.css'
 import classNames from 'classnames'
-import { type Moment, MOMENTS } from '@ivory-crystal/core'
+import { type Moment, MOMENTS } from '@ivory-crystal/core/notebook'
 import { span } from '../format/format'
 
 const PAD_KEYS: Readonly<Record<Moment, readonly string[]>> = {

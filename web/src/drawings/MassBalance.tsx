@@ -1,4 +1,4 @@
-import type { AccountRow } from '@ivory-crystal/core'
+import type { AccountRow } from '@ivory-crystal/core/notebook'
 import { fixed } from '../format/format'
 import { inLines } from './placeLabels'
 import { useWidth } from './useWidth'

@@ -1,6 +1,6 @@
 import css from './PhaseMap.module.css'
 import { useMemo, useRef } from 'react'
-import { type Fusion, phaseDiagram, type PhaseDiagram } from '@ivory-crystal/core'
+import { type Fusion, phaseDiagram, type PhaseDiagram } from '@ivory-crystal/core/melting'
 import { fixed } from '../format/format'
 import { useWidth } from './useWidth'
 import { Axes, Fields, HEIGHT, Labels, type MapPoint, PAD, Sample, Way } from './PhaseMapParts'

@@ -1,4 +1,4 @@
-import type { MeltingRange, PhaseDiagram } from '@ivory-crystal/core'
+import type { MeltingRange, PhaseDiagram } from '@ivory-crystal/core/melting'
 
 /** One of our samples on the map: where its composition is thought to be, and from where to where it melted. */
 export interface MapPoint {

@@ -1,7 +1,8 @@
 import css from './PlateDrawing.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
-import type { LaneKind, SpotShape } from '@ivory-crystal/core'
+import type { LaneKind } from '@ivory-crystal/core/chromatography'
+import type { SpotShape } from '@ivory-crystal/core/notebook'
 import { fixed } from '../format/format'
 
 /** What is dragged or placed on the plate, in mm above the pencil line. */

@@ -1,4 +1,4 @@
-import type { TubeRunPlan } from '@ivory-crystal/core'
+import type { TubeRunPlan } from '@ivory-crystal/core/scheduling'
 
 const WIDTH = 560
 const HEIGHT = 150

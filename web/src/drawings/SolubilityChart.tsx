@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import type { ApexOptions } from 'apexcharts'
-import { attempt, solubilityAt, type SolubilityPoint } from '@ivory-crystal/core'
+import { attempt } from '@ivory-crystal/core/problems'
+import { solubilityAt, type SolubilityPoint } from '@ivory-crystal/core/solubility'
 import { evenAxis } from './axis'
 import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
 

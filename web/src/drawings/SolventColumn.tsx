@@ -1,4 +1,4 @@
-import { gritMarkML } from '@ivory-crystal/core'
+import { gritMarkML } from '@ivory-crystal/core/solubility'
 import { fixed } from '../format/format'
 import { axisUpTo } from './axis'
 

@@ -1,4 +1,5 @@
-import type { TubeLook, TubeReading } from '@ivory-crystal/core'
+import type { TubeLook } from '@ivory-crystal/core/melting'
+import type { TubeReading } from '@ivory-crystal/core/simulator'
 
 /** What is seen of a tube, in words, and no more. */
 export const LOOKS_LIKE: Readonly<Record<TubeLook, string>> = {

@@ -4,8 +4,8 @@ import {
   type HouseWords,
   type Measured,
   type Owner,
-  tenths,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/judging'
+import { tenths } from '@ivory-crystal/core/math'
 import { fixed } from '../format/format'
 
 /** A stretch of degrees with its own axis; a degree is as long in both panels. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
-import { accountOf, type AccountRow, fold, prepsOf } from '@ivory-crystal/core'
+import { accountOf, type AccountRow, fold, prepsOf } from '@ivory-crystal/core/notebook'
 import { golden } from '../../../core/golden/contract'
 import { MassBalance } from './MassBalance'
 import { widthOf } from './placeLabels'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
-import { eutectic } from '@ivory-crystal/core'
+import { eutectic } from '@ivory-crystal/core/melting'
 import type { MapPoint } from './PhaseMapParts'
 import { PhaseMap } from './PhaseMap'
 import { PlateDrawing } from './PlateDrawing'

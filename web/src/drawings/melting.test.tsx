@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { renderToStaticMarkup } from 'react-dom/server'
-import { type LightSample, planTubeRuns, type TubeRunInput } from '@ivory-crystal/core'
+import type { LightSample } from '@ivory-crystal/core/heating'
+import { planTubeRuns, type TubeRunInput } from '@ivory-crystal/core/scheduling'
 import { LightChart } from './LightChart'
 import { RunStrip } from './RunStrip'
 import { SetUpPicture } from './SetUpPicture'

@@ -1,4 +1,4 @@
-import type { Moment } from '@ivory-crystal/core'
+import type { Moment } from '@ivory-crystal/core/notebook'
 
 /** What calls the watcher: the window opens, a turn of the dial is due, the thermometer wants to be read, a clock is over. */
 export type Call = 'window' | 'turn' | 'read' | 'over'

@@ -1,4 +1,6 @@
-import { decimalsOf, type Quantity, type Weighed } from '@ivory-crystal/core'
+import type { Weighed } from '@ivory-crystal/core/notebook'
+import type { Quantity } from '@ivory-crystal/core/units'
+import { decimalsOf } from '@ivory-crystal/core/weighing'
 import { clock as pageClock } from '../app/clock'
 
 /** Everything a number looks like on screen is decided here. */

@@ -1,4 +1,4 @@
-import type { Answer, RawEntry } from '@ivory-crystal/core'
+import type { Answer, RawEntry } from '@ivory-crystal/core/notebook'
 
 /** The status of an answer to a request that is too large. */
 const TOO_LARGE = 413

@@ -1,27 +1,19 @@
+import type { InstrumentId, MeltId, NotebookId, RunId, SampleId, UnknownId } from '@ivory-crystal/core/ids'
+import type { Answer, RawEntry, StoredEntry } from '@ivory-crystal/core/notebook'
+import type { BlockCommand, PanLoad } from '@ivory-crystal/core/simulator'
 import type {
   About,
-  Answer,
   BalanceStanding,
-  BlockCommand,
-  InstrumentId,
   InstrumentState,
   Keeping,
-  MeltId,
-  NotebookId,
   NotebookRow,
-  PanLoad,
-  RawEntry,
   ImportLook,
   Restored,
-  RunId,
   RunState,
-  SampleId,
   Shelf,
   ShelfReport,
   ShelfVersion,
-  StoredEntry,
-  UnknownId,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/wire'
 import { author } from './writer'
 
 /** The server said no, with a sentence to show. */

@@ -1,19 +1,8 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import {
-  type Answer,
-  type BalanceStanding,
-  idMs,
-  type LedgerId,
-  type MeltId,
-  meltsOf,
-  type NotebookId,
-  type PrepId,
-  prepsOf,
-  type RawEntry,
-  type RunId,
-  type Shelf,
-} from '@ivory-crystal/core'
+import type { LedgerId, MeltId, NotebookId, PrepId, RunId } from '@ivory-crystal/core/ids'
+import { type Answer, idMs, meltsOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
+import type { BalanceStanding, Shelf } from '@ivory-crystal/core/wire'
 import { golden } from '../../../core/golden/contract'
 import { Refused, Unreachable } from './api'
 import { createLedgerClient } from './client'

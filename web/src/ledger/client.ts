@@ -1,14 +1,5 @@
-import {
-  type Entry,
-  type EntryId,
-  fold,
-  KINDS,
-  type LedgerId,
-  type Line,
-  nextId,
-  type NotebookId,
-  type RawEntry,
-} from '@ivory-crystal/core'
+import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import { type Entry, fold, KINDS, type Line, nextId, type RawEntry } from '@ivory-crystal/core/notebook'
 import { OtherLedger, Refused, Unreachable } from './api'
 import type { Kept, StoredLine } from './kept'
 import type { Outbox } from './outbox'

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { expect, test } from '@jest/globals'
-import type { LedgerId, RawEntry } from '@ivory-crystal/core'
+import type { LedgerId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { golden } from '../../../core/golden/contract'
 import { openKept } from './kept'
 import { openOutbox } from './outbox'

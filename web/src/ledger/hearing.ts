@@ -1,4 +1,6 @@
-import { type BalanceStanding, fold, type NotebookId, type RawEntry } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import { fold, type RawEntry } from '@ivory-crystal/core/notebook'
+import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import type { Kept, StoredLine } from './kept'
 import type { LedgerState, Surroundings } from './ledgerClient'
 import { newerBalance, type Reading, withReading } from './readings'

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { InstrumentState } from '@ivory-crystal/core'
+import type { InstrumentState } from '@ivory-crystal/core/wire'
 import { api } from './api'
 import { useNotebook } from './notebook'
 

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
-import type { About, LedgerId, NotebookId, Shelf } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { About, Shelf } from '@ivory-crystal/core/wire'
 import { golden } from '../../../core/golden/contract'
 import { type Kept, openKept } from './kept'
 

@@ -1,6 +1,8 @@
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { openReopening, type Reopening } from './database'
-import type { About, LedgerId, NotebookId, NotebookRow, Shelf, StoredEntry } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { StoredEntry } from '@ivory-crystal/core/notebook'
+import type { About, NotebookRow, Shelf } from '@ivory-crystal/core/wire'
 
 /** What a notebook is opened with. */
 interface NotebookFacts {

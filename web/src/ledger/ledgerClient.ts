@@ -1,18 +1,6 @@
-import {
-  type About,
-  type BalanceStanding,
-  EMPTY_VIEW,
-  type Entry,
-  type EntryId,
-  type LedgerId,
-  type Line,
-  type NotebookId,
-  type NotebookRow,
-  type RawEntry,
-  type Shelf,
-  type SubjectId,
-  type View,
-} from '@ivory-crystal/core'
+import type { EntryId, LedgerId, NotebookId, SubjectId } from '@ivory-crystal/core/ids'
+import { EMPTY_VIEW, type Entry, type Line, type RawEntry, type View } from '@ivory-crystal/core/notebook'
+import type { About, BalanceStanding, NotebookRow, Shelf } from '@ivory-crystal/core/wire'
 import type { Api } from './api'
 import type { Kept } from './kept'
 import type { Outbox, QuarantinedLine } from './outbox'

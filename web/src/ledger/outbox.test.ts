@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, test } from '@jest/globals'
-import type { Answer, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { Answer, RawEntry } from '@ivory-crystal/core/notebook'
 import { golden, ledgerContract } from '../../../core/golden/contract'
 import { openOutbox, type Outbox, type Post } from './outbox'
 

@@ -1,7 +1,8 @@
 import { answersTo } from './answers'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { openReopening } from './database'
-import type { Answer, LedgerId, NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { Answer, RawEntry } from '@ivory-crystal/core/notebook'
 
 /** One line waiting for the server. Lines of one group go together or not at all. */
 interface WaitingLine {

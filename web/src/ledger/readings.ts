@@ -1,4 +1,4 @@
-import type { BalanceStanding, RunState } from '@ivory-crystal/core'
+import type { BalanceStanding, RunState } from '@ivory-crystal/core/wire'
 
 export type Reading = RunState & { readonly instrument: string }
 export interface HeardReading extends RunState {

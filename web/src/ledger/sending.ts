@@ -1,4 +1,5 @@
-import { type Entry, type NotebookId } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { Entry } from '@ivory-crystal/core/notebook'
 import { answersTo } from './answers'
 import { Unreachable } from './api'
 import type { LedgerState, Surroundings } from './ledgerClient'

@@ -1,4 +1,6 @@
-import type { BalanceStanding, NotebookId, RawEntry } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
+import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import type { Reading } from './readings'
 
 /** What comes over the stream of a notebook. */

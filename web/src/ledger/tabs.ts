@@ -1,4 +1,5 @@
-import type { BalanceStanding, RawEntry, RunState } from '@ivory-crystal/core'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
+import type { BalanceStanding, RunState } from '@ivory-crystal/core/wire'
 
 /** What the tabs of one browser tell each other. */
 type TabMessage =

@@ -1,4 +1,5 @@
-import { type MeltFacts, plannedCurve, readCurve } from '@ivory-crystal/core'
+import type { MeltFacts } from '@ivory-crystal/core/notebook'
+import { plannedCurve, readCurve } from '@ivory-crystal/core/planning'
 import { HeatingCurve } from '../drawings/HeatingCurve'
 import { day } from '../format/format'
 import { useNotebook } from '../ledger/notebook'

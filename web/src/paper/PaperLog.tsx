@@ -1,5 +1,5 @@
 import css from './Paper.module.css'
-import { inShort, type LogLine } from '@ivory-crystal/core'
+import { inShort, type LogLine } from '@ivory-crystal/core/notebook'
 import { clock, day } from '../format/format'
 import { LastHash } from '../parts/LastHash'
 import type { Layout } from './layout'

@@ -1,4 +1,6 @@
-import { CORE_VERSION, linesBehind, type SubjectId } from '@ivory-crystal/core'
+import type { SubjectId } from '@ivory-crystal/core/ids'
+import { linesBehind } from '@ivory-crystal/core/notebook'
+import { CORE_VERSION } from '@ivory-crystal/core/version'
 import { clock } from '../app/clock'
 import { remember, remembered } from '../app/memory'
 import { clock as timeOfDay, day } from '../format/format'

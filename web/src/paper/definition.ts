@@ -1,5 +1,5 @@
 import type { Content, ContentText, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { jpegTrouble } from '@ivory-crystal/core'
+import { jpegTrouble } from '@ivory-crystal/core/notebook'
 import type { Block, Run, Sheet, TableBlock, TextBlock } from './blocks'
 import { piecesOf, unsetIn } from './faces'
 import { wordsOf } from './wordsOf'

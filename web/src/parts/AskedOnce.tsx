@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { askedOnce, type PrepFacts } from '@ivory-crystal/core'
+import { askedOnce, type PrepFacts } from '@ivory-crystal/core/notebook'
 import { useNotebook, write } from '../ledger/notebook'
 
 /** What was passed by or done without what it needs: one question at a time, each asked once. */

@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useId, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { readReading } from '@ivory-crystal/core'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { SaidWrong } from './InlineField'
 import { Field } from './Field'
 import { shortNameOf } from './shortName'
@@ -87,7 +87,7 @@ async function rowOfTyped(
   name: string,
   { formula, low, high, source }: Typed,
 ): Promise<Made<Shelved, string>> {
-  const { readSubstance } = await import('@ivory-crystal/core/formula')
+  const { readSubstance } = await import('@ivory-crystal/core/structures/formula')
   const read = await readSubstance(formula)
   if (!read)
     return wrong(`“${formula.trim()}” is no formula such as C8H9NO and no structure such as CC(=O)Nc1ccccc1.`)

@@ -1,13 +1,13 @@
+import type { PrepFacts } from '@ivory-crystal/core/notebook'
 import {
   burningSolventsOf,
   type FlameNear,
   flamesNear,
   isInTheOpen,
-  listed,
-  type PrepFacts,
   type VapourNear,
   vapoursNear,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import { listed } from '@ivory-crystal/core/words'
 import type { ReactNode } from 'react'
 import { useNow } from '../app/now'
 import { capital, clock } from '../format/format'

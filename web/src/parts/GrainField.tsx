@@ -1,4 +1,4 @@
-import type { Grain } from '@ivory-crystal/core'
+import type { Grain } from '@ivory-crystal/core/heating'
 import Form from 'react-bootstrap/Form'
 
 /** How finely a tube's sample was ground. */

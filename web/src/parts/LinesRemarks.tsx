@@ -1,4 +1,4 @@
-import type { LinesTold } from '@ivory-crystal/core'
+import type { LinesTold } from '@ivory-crystal/core/wire'
 
 /** What somebody should know of lines from elsewhere before taking them in; nothing where there is nothing. */
 export function LinesRemarks({ told }: { told: LinesTold }) {

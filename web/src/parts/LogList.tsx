@@ -1,6 +1,6 @@
 import css from './LogList.module.css'
 import Button from 'react-bootstrap/Button'
-import type { LogLine } from '@ivory-crystal/core'
+import type { LogLine } from '@ivory-crystal/core/notebook'
 import { clock } from '../format/format'
 import { takeBack, useNotebook } from '../ledger/notebook'
 import { LastHash } from './LastHash'

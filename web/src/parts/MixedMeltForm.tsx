@@ -4,20 +4,20 @@ import { useHouseRules } from './useHouseRules'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate, useParams } from 'react-router'
+import { BY_EYE_WITHIN } from '@ivory-crystal/core/identity'
+import { massFractionOf } from '@ivory-crystal/core/melting'
 import {
-  attempt,
-  BY_EYE_WITHIN,
-  type Compound,
   EQUAL_BY_EYE,
   type Grinding,
-  LOCAL_RULES,
-  massFractionOf,
   type NamedSample,
   nextSet,
   packMixedRun,
   rackOf,
-  readReading,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
+import { LOCAL_RULES } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../format/format'
 import { newSubject, useNotebook, write } from '../ledger/notebook'
 import { Field } from './Field'

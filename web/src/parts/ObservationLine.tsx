@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { type PhotographShows, type PrepFacts, sampleOf, type Station } from '@ivory-crystal/core'
+import { type PhotographShows, type PrepFacts, sampleOf, type Station } from '@ivory-crystal/core/notebook'
 import { clock } from '../format/format'
 import { Refusal } from './InlineField'
 import { Photographs } from './Photographs'

@@ -1,6 +1,6 @@
 import css from './Photographs.module.css'
 import { useEffect, useState } from 'react'
-import type { Entry } from '@ivory-crystal/core'
+import type { Entry } from '@ivory-crystal/core/notebook'
 import { readPhotograph } from '../ledger/pictures'
 import { dataUrlOf } from './dataUrl'
 

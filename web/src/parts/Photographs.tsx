@@ -2,13 +2,13 @@ import css from './Photographs.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import type { SubjectId } from '@ivory-crystal/core/ids'
 import {
   type Entry,
   PHOTOGRAPH_SHOWS,
   photographsOf,
   type PhotographShows,
-  type SubjectId,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { capital, clock, shortDay } from '../format/format'
 import { keepPhotograph } from '../ledger/pictures'
 import { strike, useNotebook, write } from '../ledger/notebook'

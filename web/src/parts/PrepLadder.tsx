@@ -1,4 +1,5 @@
-import { eutecticOf, type PrepFacts, rangesOf } from '@ivory-crystal/core'
+import { type PrepFacts, rangesOf } from '@ivory-crystal/core/notebook'
+import { eutecticOf } from '@ivory-crystal/core/planning'
 import { fixed } from '../format/format'
 import { RangeLadder } from '../drawings/RangeLadder'
 import { useNotebook } from '../ledger/notebook'

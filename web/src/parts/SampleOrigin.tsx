@@ -1,4 +1,5 @@
-import { prepOf, type SampleId, firstLine, type View } from '@ivory-crystal/core'
+import type { SampleId } from '@ivory-crystal/core/ids'
+import { prepOf, firstLine, type View } from '@ivory-crystal/core/notebook'
 import { shortDay } from '../format/format'
 import { useNotebook } from '../ledger/notebook'
 

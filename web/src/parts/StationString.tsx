@@ -1,7 +1,7 @@
 import css from './StationString.module.css'
 import classNames from 'classnames'
 import { Link } from 'react-router'
-import type { StationState } from '@ivory-crystal/core'
+import type { StationState } from '@ivory-crystal/core/notebook'
 import { capital } from '../format/format'
 
 /** The stations of a prep or a case in the order of the work; state told by shape and word, not by colour alone. */

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { exchangeMarks, type MeltFacts, swappedSlots } from '@ivory-crystal/core'
+import { exchangeMarks, type MeltFacts, swappedSlots } from '@ivory-crystal/core/notebook'
 import { strike, useNotebook, write } from '../ledger/notebook'
 
 /** Asked of each tube whose two marks stand the wrong way round, with the way to exchange them: neither is lost. */

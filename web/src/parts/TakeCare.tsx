@@ -1,4 +1,5 @@
-import { type Compound, LOCAL_RULES, solidCaution, type Solvent } from '@ivory-crystal/core'
+import { LOCAL_RULES, solidCaution } from '@ivory-crystal/core/procedures'
+import type { Compound, Solvent } from '@ivory-crystal/core/reference'
 import { Pictograms } from '../drawings/Pictograms'
 import { capital } from '../format/format'
 

@@ -3,19 +3,17 @@ import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import type { SampleId } from '@ivory-crystal/core/ids'
 import {
-  attempt,
-  netMass,
-  readFromBalance,
-  type Reading,
-  readReading,
-  type SampleId,
   type SampleRole,
   type Weighed,
   vesselsOf,
   weighingDoubts,
   weighingOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
+import type { Reading } from '@ivory-crystal/core/units'
+import { netMass, readFromBalance, readReading } from '@ivory-crystal/core/weighing'
 import { clock, day, netMassText } from '../format/format'
 import { useNotebook, write } from '../ledger/notebook'
 import { BalancePanel } from './BalancePanel'

@@ -1,13 +1,7 @@
-import {
-  decimalsOf,
-  latestRange,
-  meltOf,
-  type PrepId,
-  type RangeRow,
-  rangesOf,
-  type Reading,
-  type View,
-} from '@ivory-crystal/core'
+import type { PrepId } from '@ivory-crystal/core/ids'
+import { latestRange, meltOf, type RangeRow, rangesOf, type View } from '@ivory-crystal/core/notebook'
+import type { Reading } from '@ivory-crystal/core/units'
+import { decimalsOf } from '@ivory-crystal/core/weighing'
 import { fixed, shortDay } from '../format/format'
 import type { LadderRow } from '../drawings/LadderRung'
 

@@ -1,7 +1,7 @@
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { sha256 } from '@noble/hashes/sha2.js'
 import { imageSize } from 'image-size'
-import { PHOTOGRAPH_BYTES_MOST, PHOTOGRAPH_PX_MOST } from '@ivory-crystal/core'
+import { PHOTOGRAPH_BYTES_MOST, PHOTOGRAPH_PX_MOST } from '@ivory-crystal/core/notebook'
 
 export interface TakenPhotograph {
   readonly sha256: string

@@ -1,4 +1,6 @@
-import { type Conventions, houseRulesOf, type LabRules, labRulesOf, type Shelf } from '@ivory-crystal/core'
+import { type Conventions, type LabRules, labRulesOf } from '@ivory-crystal/core/conventions'
+import { houseRulesOf } from '@ivory-crystal/core/notebook'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { useMemo } from 'react'
 import { useNotebook } from '../ledger/notebook'
 

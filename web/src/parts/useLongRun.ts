@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import type { Result } from '@ivory-crystal/core'
+import type { Result } from '@ivory-crystal/core/problems'
 import { failed } from '../workers/useComputed'
 
 /** What a long computation is given: it says how far it is, 0 to 1, and is told whether to go on. */

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import type { Moment } from '@ivory-crystal/core'
+import type { Moment } from '@ivory-crystal/core/notebook'
 import { isTyping } from '../app/KeysHelp'
 import { padKey } from '../drawings/MarkPad'
 

@@ -1,4 +1,4 @@
-import type { OwnSort } from '@ivory-crystal/core/shelfSchema'
+import type { OwnSort } from '@ivory-crystal/core/reference/schema'
 import { api } from '../ledger/api'
 import { shelfChanged } from '../ledger/notebook'
 import { type Made, type TypedForm, useTyped } from './useTyped'
@@ -39,7 +39,7 @@ export function useShelving<T extends object>({
  */
 async function checkRows(sort: OwnSort, rows: Shelved['rows']): Promise<string | null> {
   if (sort === 'compound') return null
-  const schema = await import('@ivory-crystal/core/shelfSchema').catch(() => null)
+  const schema = await import('@ivory-crystal/core/reference/schema').catch(() => null)
   for (const row of rows) {
     const refused = schema?.shelfRefusal(sort, row) ?? null
     if (refused !== null) return refused

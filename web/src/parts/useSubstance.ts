@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { compoundCalled } from '@ivory-crystal/core'
+import { compoundCalled } from '@ivory-crystal/core/reference'
 import { useNotebook } from '../ledger/notebook'
 import { compoundNamed } from './CompoundField'
 
@@ -59,8 +59,8 @@ async function substanceOf(
   if (formula !== '' && typed > 0)
     return { substance: { name, molarMassGPerMol: typed, from: 'as typed' }, isNamed: false }
   const [{ REAGENTS }, { readFormula, readSubstance }] = await Promise.all([
-    import('@ivory-crystal/core/reagents'),
-    import('@ivory-crystal/core/formula'),
+    import('@ivory-crystal/core/reference/reagents'),
+    import('@ivory-crystal/core/structures/formula'),
   ])
   const reagent = compoundCalled(REAGENTS, name)
   const known = reagent ? readFormula(reagent.formula) : null

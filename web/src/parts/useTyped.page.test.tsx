@@ -1,7 +1,8 @@
 import { describe, expect, jest, test } from '@jest/globals'
 import { screen, waitFor } from '@testing-library/react'
 import { NOTEBOOK, openDemo, prepNamed, showAt, written } from '../testing/opened'
-import { KINDS, readReading } from '@ivory-crystal/core'
+import { KINDS } from '@ivory-crystal/core/notebook'
+import { readReading } from '@ivory-crystal/core/weighing'
 
 const { checkLines, comesTo, useLines, useTyped, wrong } = await import('./useTyped')
 const { Refusal, InlineField } = await import('./InlineField')

@@ -1,4 +1,4 @@
-import { bodyRefusal, type Line } from '@ivory-crystal/core'
+import { bodyRefusal, type Line } from '@ivory-crystal/core/notebook'
 import { type FormEvent, useRef } from 'react'
 import {
   type DefaultValues,

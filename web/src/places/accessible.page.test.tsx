@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import axe from 'axe-core'
-import { platesOf, unknownsOf } from '@ivory-crystal/core'
+import { platesOf, unknownsOf } from '@ivory-crystal/core/notebook'
 import { referenceCompound } from '../../../core/golden/reference'
 import { NOTEBOOK, openDemo, prepNamed, REFERENCE_COMPOUNDS, SHELF, useNotebook } from '../testing/opened'
 

@@ -3,26 +3,21 @@ import { act, configure, render } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { ComponentType } from 'react'
-import {
-  type Answer,
-  type BalanceStanding,
-  type Compound,
-  type InstrumentState,
-  type Keeping,
-  type LedgerId,
-  type NotebookId,
-  type PrepFacts,
-  prepOf,
-  prepsOf,
-  PROCEDURES,
-  type RawEntry,
-  type Restored,
-  type RunState,
-  SCHOOLS,
-  type Shelf,
-  type ShelfReport,
-  SIMULATED_INSTRUMENTS,
-} from '@ivory-crystal/core'
+import { SCHOOLS } from '@ivory-crystal/core/conventions'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import { type Answer, type PrepFacts, prepOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
+import { PROCEDURES } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
+import type {
+  BalanceStanding,
+  InstrumentState,
+  Keeping,
+  Restored,
+  RunState,
+  Shelf,
+  ShelfReport,
+} from '@ivory-crystal/core/wire'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
 import type { QuarantinedLine } from '../ledger/outbox'
 import type { StreamEvents } from '../ledger/stream'

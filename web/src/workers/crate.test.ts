@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import { fold, type RawEntry, summaryOf } from '@ivory-crystal/core'
+import { fold, type RawEntry, summaryOf } from '@ivory-crystal/core/notebook'
 import { golden } from '../../../core/golden/contract'
 import { type Beside, crate } from './crate'
 

@@ -1,15 +1,15 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import {
-  CORE_VERSION,
   fold,
   jpegTrouble,
-  type NotebookId,
   PHOTOGRAPH_BYTES_MOST,
   picturesIn,
   type RawEntry,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { CORE_VERSION } from '@ivory-crystal/core/version'
 import {
   type CrateFile,
   crateMetadata,

@@ -1,36 +1,36 @@
 import {
-  attempt,
   type Candidate,
-  conduct,
-  type Conduct,
-  dialFrom,
-  type DialLearned,
-  type Entry,
   type IdentityInput,
-  type IfLate,
-  ifLate,
-  type LabInput,
-  type LabSimulation,
-  meanOfDays,
   nextMixture,
   type NextMixture,
-  type PeriodTask,
-  type PeriodTerms,
-  type PlanBefore,
-  planTubeRuns,
   rankCandidates,
   type Reliability,
   type ReliabilityInput,
   reliabilityOf,
   type Ranked,
-  type Result,
+  whyNoMixture,
+} from '@ivory-crystal/core/identity'
+import { dialFrom, type DialLearned, type Entry, type TaskSetAside } from '@ivory-crystal/core/notebook'
+import {
+  conduct,
+  type Conduct,
+  type IfLate,
+  ifLate,
+  type PeriodTask,
+  type PeriodTerms,
+  type PlanBefore,
   secondLook,
+} from '@ivory-crystal/core/planning'
+import { attempt, type Result } from '@ivory-crystal/core/problems'
+import {
+  type LabInput,
+  type LabSimulation,
+  meanOfDays,
+  planTubeRuns,
   simulateLab,
-  type TaskSetAside,
   type TubeRunInput,
   type TubeRunPlan,
-  whyNoMixture,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/scheduling'
 
 /** Which compound an unknown may be, and which mixture would tell most. */
 export interface Ranking {

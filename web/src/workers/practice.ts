@@ -1,10 +1,5 @@
-import {
-  advance,
-  type BlockCommand,
-  type BlockReading,
-  type BlockState,
-  type Conventions,
-} from '@ivory-crystal/core'
+import type { Conventions } from '@ivory-crystal/core/conventions'
+import { advance, type BlockCommand, type BlockReading, type BlockState } from '@ivory-crystal/core/simulator'
 import {
   bestOrder,
   type DialExercise,

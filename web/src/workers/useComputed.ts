@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { Result } from '@ivory-crystal/core'
+import type { Result } from '@ivory-crystal/core/problems'
 
 /** What a computation that could not be made comes to. */
 export function failed(error: unknown): Result<never> {

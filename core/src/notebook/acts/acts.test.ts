@@ -1,36 +1,26 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
-import {
-  beginPrep,
-  type Compound,
-  copyMarks,
-  DEFAULT_HOUSE_RULES,
-  EQUAL_BY_EYE,
-  fold,
-  judgementOf,
-  KINDS,
-  type Line,
-  linesOf,
-  measureAgain,
-  meltOf,
-  meltRangesOf,
-  meltsOf,
-  nextId,
-  nextSet,
-  openCase,
-  packMixedRun,
-  planMelt,
-  planTheMelt,
-  platesOf,
-  prepOf,
-  prepsOf,
-  type RawEntry,
-  samplesNamed,
-  signVerdict,
-  SIMULATED_INSTRUMENTS,
-  unknownOf,
-  type View,
-} from '../../index'
+import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
+import { planMelt } from '../../planning/meltPlan'
+import type { Compound } from '../../reference/shelf'
+import { SIMULATED_INSTRUMENTS } from '../../simulator/instruments'
+import { nextId } from '../clock'
+import type { Line, RawEntry } from '../entry'
+import { fold, type View } from '../fold'
+import { KINDS } from '../kinds/list'
+import { linesOf } from '../read'
+import { judgementOf } from '../views/judgement'
+import { meltOf, meltsOf } from '../views/melt'
+import { platesOf } from '../views/plates'
+import { prepOf, prepsOf } from '../views/prep'
+import { meltRangesOf } from '../views/ranges'
+import { samplesNamed } from '../views/samples'
+import { unknownOf } from '../views/unknowns'
+import { copyMarks, planTheMelt } from './melts'
+import { measureAgain } from './plates'
+import { beginPrep, signVerdict } from './preps'
+import { EQUAL_BY_EYE, nextSet, packMixedRun } from './samples'
+import { openCase } from './unknowns'
 import { refusalOf } from '../refusal'
 import type { NewId } from './newId'
 

@@ -1,22 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
-import {
-  addPortion,
-  type EntryId,
-  fold,
-  KINDS,
-  type Line,
-  nextActOf,
-  nextId,
-  type PrepFacts,
-  prepOf,
-  prepsOf,
-  type RawEntry,
-  seePortion,
-  tickStep,
-  timersOf,
-  type View,
-} from '../../index'
+import type { EntryId } from '../../ids'
+import { nextId } from '../clock'
+import type { Line, RawEntry } from '../entry'
+import { fold, type View } from '../fold'
+import { KINDS } from '../kinds/list'
+import { type PrepFacts, prepOf, prepsOf } from '../views/prep'
+import { timersOf } from '../views/timers'
+import { addPortion, nextActOf, seePortion, tickStep } from './steps'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

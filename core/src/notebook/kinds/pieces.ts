@@ -64,7 +64,7 @@ export const reading = Joi.object({
       }),
 )
 
-export const hazards = Joi.array().items(Joi.string().max(10)).max(40)
+const hazards = Joi.array().items(Joi.string().max(10)).max(40)
 export const confidence = Joi.string().valid('high', 'medium', 'low')
 
 export const compound = Joi.object({

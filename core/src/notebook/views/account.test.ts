@@ -1,40 +1,26 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import { referenceCompound, referenceSolvent } from '../../../golden/reference'
-import {
-  accountOf,
-  splitInText,
-  type Bodies,
-  type Compound,
-  crudeAssayOf,
-  dissolvingOf,
-  drynessOf,
-  type Entry,
-  fold,
-  hydrateOf,
-  judgementOf,
-  type Kind,
-  KINDS,
-  liquorStanding,
-  lossesOf,
-  nextId,
-  odditiesOf,
-  ownWordsOf,
-  pipetteOf,
-  planCrystallization,
-  type PrepFacts,
-  type PrepId,
-  prepOf,
-  prepsOf,
-  type RawEntry,
-  type SampleId,
-  type SampleRole,
-  type Solvent,
-  solventSoFarML,
-  type SubjectId,
-  trialsOf,
-  withVolumeML,
-} from '../../index'
+import type { PrepId, SampleId, SubjectId } from '../../ids'
+import type { Compound, Solvent } from '../../reference/shelf'
+import { planCrystallization } from '../../solubility/planCrystallization'
+import { withVolumeML } from '../../solubility/volume'
+import { nextId } from '../clock'
+import type { Entry, RawEntry } from '../entry'
+import { fold } from '../fold'
+import { type Bodies, type Kind, KINDS } from '../kinds/list'
+import type { SampleRole } from '../kinds/sample-named/kind'
+import { accountOf } from './account'
+import { liquorStanding, odditiesOf, ownWordsOf } from './causes'
+import { crudeAssayOf } from './crudeAssay'
+import { dissolvingOf, pipetteOf } from './dissolving'
+import { drynessOf } from './dryness'
+import { hydrateOf } from './hydrate'
+import { judgementOf } from './judgement'
+import { lossesOf } from './losses'
+import { type PrepFacts, prepOf, prepsOf, solventSoFarML } from './prep'
+import { splitInText } from './residueSplit'
+import { trialsOf } from './trials'
 
 const whole = fold(golden.entries)
 const [adipic, benzil] = prepsOf(whole) as [PrepFacts, PrepFacts]

@@ -10,7 +10,7 @@ import { type Predicted, predictedOf } from './accountPredicted'
 import { dissolvedOf, massOf, type PrepFacts, prepOf, sampleOf } from './prep'
 import { type ResidueSplit, splitOf } from './residueSplit'
 
-export type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
+type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
 export interface AccountRow {
   readonly part: AccountPart
   readonly name: string

@@ -1,23 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
-import {
-  askedOnce,
-  type Bodies,
-  type Entry,
-  fold,
-  type Kind,
-  KINDS,
-  type Line,
-  nextId,
-  putAsideOf,
-  prepOf,
-  type PrepFacts,
-  prepsOf,
-  type RawEntry,
-  recoveryOf,
-  type SampleId,
-  weighingDoubts,
-} from '../../index'
+import type { SampleId } from '../../ids'
+import { nextId } from '../clock'
+import type { Entry, Line, RawEntry } from '../entry'
+import { fold } from '../fold'
+import { type Bodies, type Kind, KINDS } from '../kinds/list'
+import { askedOnce } from './askedOnce'
+import { putAsideOf, prepOf, type PrepFacts, prepsOf, recoveryOf } from './prep'
+import { weighingDoubts } from './weighingDoubts'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

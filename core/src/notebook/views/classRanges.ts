@@ -16,7 +16,7 @@ export interface SharedSample {
 }
 
 /** One bench's range of the shared sample. */
-export interface ClassRow {
+interface ClassRow {
   readonly notebook: string
   /** Bench code of whoever marked it. */
   readonly bench: string

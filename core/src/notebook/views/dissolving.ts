@@ -14,7 +14,7 @@ import type { PlanFixed } from '../kinds/plan-fixed/kind'
 import type { PortionSeen } from '../kinds/portion-seen/kind'
 import { type PrepFacts, solventSoFarML } from './prep'
 
-export interface Portion {
+interface Portion {
   readonly entry: Entry<'solvent added'>
   readonly effect: PortionSeen['effect'] | null
 }

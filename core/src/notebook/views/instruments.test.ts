@@ -1,61 +1,40 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
+import { DEFAULT_HOUSE_RULES, SCHOOLS } from '../../conventions/schools'
+import { checksFor } from '../../heating/checks'
+import { modelledC, rateCPerMin } from '../../heating/dial'
+import type { EntryId, InstrumentId, MeltId, RunId, SampleId, SubjectId } from '../../ids'
+import { dialCurve } from '../../planning/curves'
+import { dialTurnsOf, mendingSetting, modelledNow, nextTurn } from '../../planning/dialTurns'
+import { planMelt, unknownAmong } from '../../planning/meltPlan'
+import { liveRate } from '../../planning/watching'
+import { DIAL_BLOCK } from '../../simulator/characters'
+import { simulatedTube } from '../../simulator/contents'
+import { SIMULATED_INSTRUMENTS, wholeInstrument } from '../../simulator/instruments'
+import type { Instrument } from '../../wire'
+import { nextId } from '../clock'
+import type { Entry, RawEntry } from '../entry'
+import { fold } from '../fold'
+import { type Bodies, type Kind, KINDS } from '../kinds/list'
+import type { MeltPlanned } from '../kinds/melt-planned/kind'
 import {
   BENCH,
-  type Bodies,
   calibrationFrom,
   calibrationOf,
-  checksFor,
-  correctedRange,
-  DEFAULT_HOUSE_RULES,
-  DIAL_BLOCK,
-  dialCurve,
-  dialFrom,
   dialOf,
-  dialTurnsOf,
-  type Entry,
-  type EntryId,
-  expectedOf,
-  fold,
-  heatingsInRuns,
   heatingsOf,
   houseRulesOf,
-  type Instrument,
-  type InstrumentId,
   isOutsideLogged,
-  judgementOf,
-  type Kind,
-  KINDS,
-  learnDial,
-  liveRate,
-  type MeltId,
-  meltOf,
-  type MeltPlanned,
-  meltRangesOf,
-  modelledC,
-  mendingSetting,
-  modelledNow,
-  nextId,
-  nextTurn,
-  planMelt,
-  type PrepFacts,
-  prepsOf,
-  rangesOf,
-  rateCPerMin,
-  type RawEntry,
-  repeatsOf,
-  type RunId,
-  type SampleId,
-  samplesNamed,
-  SCHOOLS,
-  SIMULATED_INSTRUMENTS,
-  simulatedTube,
   standardsOf,
-  type SubjectId,
   turnsOf,
-  unknownAmong,
-  wholeInstrument,
-} from '../../index'
+} from './instruments'
+import { judgementOf } from './judgement'
+import { dialFrom, heatingsInRuns, learnDial } from './learnDial'
+import { meltOf } from './melt'
+import { type PrepFacts, prepsOf } from './prep'
+import { correctedRange, meltRangesOf, rangesOf } from './ranges'
+import { repeatsOf } from './repeats'
+import { expectedOf, samplesNamed } from './samples'
 import { refusalOf } from '../../schemas'
 
 const whole = fold(golden.entries)

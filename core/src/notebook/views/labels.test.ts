@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
-import { fold, labelsOf, type PrepFacts, prepsOf } from '../../index'
+import { fold } from '../fold'
+import { labelsOf } from './labels'
+import { type PrepFacts, prepsOf } from './prep'
 import { golden } from '../../../golden/contract'
 
 const view = fold(golden.entries)

@@ -9,8 +9,7 @@ import { type PrepFacts, putAsideOf, sampleOf } from './prep'
 import { capital } from '../../words'
 
 /** What is labelled of a prep. */
-export const LABELLED = ['crystals', 'second crop', 'mother liquor', 'residue', 'crude kept back'] as const
-export type Labelled = (typeof LABELLED)[number]
+export type Labelled = 'crystals' | 'second crop' | 'mother liquor' | 'residue' | 'crude kept back'
 
 /** What stands on one label. */
 export interface LabelFacts {

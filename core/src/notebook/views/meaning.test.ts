@@ -1,51 +1,34 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
+import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
+import { rankCandidates } from '../../identity/rankCandidates'
+import type { MeltId, RunId, SampleId, SubjectId } from '../../ids'
+import type { Compound } from '../../reference/shelf'
+import { holdsUnknown, sealedContents, simulatedTube } from '../../simulator/contents'
+import { nextId } from '../clock'
+import type { Entry, RawEntry } from '../entry'
+import { fold, type View } from '../fold'
+import type { Bodies, Kind } from '../kinds/list'
+import { latestLine } from '../read'
+import { classLadders, sharedSampleOf } from './classRanges'
+import { comparedAs } from './comparedAs'
+import { judgementOf, judgementOfUnknown } from './judgement'
+import { mixturesOf, rowsOfSample } from './mixtures'
+import { pairOf } from './pairs'
+import { phaseMapOf } from './phaseMap'
+import { platesOf } from './plates'
+import { type PrepFacts, prepsOf } from './prep'
 import {
-  type Bodies,
   caseForRanking,
-  comparedAs,
-  caseStationsOf,
-  classLadders,
-  type Compound,
   compoundsWithin,
-  DEFAULT_HOUSE_RULES,
   disagreementOf,
   doubtsBeforeSigning,
-  type Entry,
-  expectedOf,
-  fold,
-  holdsUnknown,
-  judgementOf,
-  judgementOfUnknown,
   plateProposal,
-  type Kind,
-  latestLine,
-  type MeltId,
-  mixturesOf,
-  nextId,
-  nextInCase,
-  openedAfterSigning,
-  pairOf,
-  phaseMapOf,
-  platesOf,
-  type PrepFacts,
-  prepsOf,
-  rankCandidates,
-  type RawEntry,
-  repeatsOf,
-  rowsOfSample,
-  type RunId,
-  type SampleId,
-  samplesNamed,
-  sealedContents,
-  sharedSampleOf,
-  simulatedTube,
-  type SubjectId,
-  type UnknownFacts,
-  unknownsOf,
-  type View,
   windowFor,
-} from '../../index'
+} from './ranking'
+import { repeatsOf } from './repeats'
+import { expectedOf, samplesNamed } from './samples'
+import { caseStationsOf, nextInCase, openedAfterSigning, type UnknownFacts, unknownsOf } from './unknowns'
 import { KINDS } from '../kinds/list'
 import { refusalOf } from '../refusal'
 

@@ -1,27 +1,18 @@
 import { expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import { BENCH_SHELF } from '../../../golden/benchShelf'
-import {
-  type Bodies,
-  EQUAL_BY_EYE,
-  fold,
-  houseRulesOf,
-  KINDS,
-  type Line,
-  meltsOf,
-  nextId,
-  packMixedRun,
-  type PrepFacts,
-  prepsOf,
-  rangesOf,
-  type RawEntry,
-  type RunId,
-  sampleOf,
-  SCHOOLS,
-  type SubjectId,
-  tasksOf,
-  type View,
-} from '../../index'
+import { SCHOOLS } from '../../conventions/schools'
+import type { RunId, SubjectId } from '../../ids'
+import { tasksOf } from '../../planning/period/tasksOf'
+import { EQUAL_BY_EYE, packMixedRun } from '../acts/samples'
+import { nextId } from '../clock'
+import type { Line, RawEntry } from '../entry'
+import { fold, type View } from '../fold'
+import { type Bodies, KINDS } from '../kinds/list'
+import { houseRulesOf } from './instruments'
+import { meltsOf } from './melt'
+import { type PrepFacts, prepsOf, sampleOf } from './prep'
+import { rangesOf } from './ranges'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

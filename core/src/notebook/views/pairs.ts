@@ -10,7 +10,7 @@ import { judgedRange } from './ranges'
 import { type NamedSample, samplesNamed } from './samples'
 
 /** A sample of one standard, the other, or both, on the phase map of the pair. */
-export interface PairPoint {
+interface PairPoint {
   readonly sample: NamedSample
   /** Of the first standard. */
   readonly massFractionA: number

@@ -11,7 +11,7 @@ import type { PrepFacts } from './prep'
 import { latestRange, rangesOf } from './ranges'
 
 /** A sample of a prep on the phase map of its product and impurity. */
-export interface PlacedSample {
+interface PlacedSample {
   readonly role: 'crude' | 'product'
   readonly row: CompleteRow
   /** With the share of heating and packing taken off. */

@@ -39,7 +39,7 @@ export const plateOf = remember((view: View, id: PlateId): PlateFacts | null => 
 })
 
 /** What of the measures of a recorded plate spoils its reading. */
-export function plateTroubleOf({
+function plateTroubleOf({
   lineMm,
   frontMm,
   size,

@@ -1,22 +1,15 @@
 import { expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import { BENCH_SHELF } from '../../../golden/benchShelf'
-import {
-  type Bodies,
-  caseStationsOf,
-  fold,
-  houseRulesOf,
-  KINDS,
-  nextId,
-  nextInCase,
-  periodAt,
-  type RawEntry,
-  SCHOOLS,
-  tasksOf,
-  type UnknownFacts,
-  unknownsOf,
-  type View,
-} from '../../index'
+import { SCHOOLS } from '../../conventions/schools'
+import { periodAt } from '../../planning/period/noted'
+import { tasksOf } from '../../planning/period/tasksOf'
+import { nextId } from '../clock'
+import type { RawEntry } from '../entry'
+import { fold, type View } from '../fold'
+import { type Bodies, KINDS } from '../kinds/list'
+import { houseRulesOf } from './instruments'
+import { caseStationsOf, nextInCase, type UnknownFacts, unknownsOf } from './unknowns'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

@@ -130,7 +130,7 @@ const ABOVE_ITS_OWN_C = 2
 const FAR_BELOW_ITS_OWN_C = 15
 
 /** Candidates an authentic sample of which is at hand and that no mixture has told anything of yet. */
-export function leftToMix({ careful, candidates, mixtures }: UnknownFacts): readonly CandidateFacts[] {
+function leftToMix({ careful, candidates, mixtures }: UnknownFacts): readonly CandidateFacts[] {
   const told = new Set(
     mixtures.filter(({ verdict }) => isTold(verdict)).map(({ reference }) => reference.compound?.id),
   )

@@ -2,20 +2,18 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import { BENCH_SHELF } from '../../../golden/benchShelf'
-import {
-  type Bodies,
-  conduct,
-  type EpochMs,
-  fold,
-  houseRulesOf,
-  ifLate,
-  periodAt,
-  type PeriodTask,
-  type RawEntry,
-  SCHOOLS,
-  type TaskSetAside,
-  tasksOf,
-} from '../../index'
+import { SCHOOLS } from '../../conventions/schools'
+import type { EpochMs } from '../../ids'
+import type { RawEntry } from '../../notebook/entry'
+import { fold } from '../../notebook/fold'
+import type { Bodies } from '../../notebook/kinds/list'
+import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
+import { houseRulesOf } from '../../notebook/views/instruments'
+import { conduct } from './conduct'
+import { ifLate } from './late'
+import { periodAt } from './noted'
+import type { PeriodTask } from './task'
+import { tasksOf } from './tasksOf'
 import { sessionOf } from './session'
 
 /** An afternoon as it was lived: a prep, its melts on three instruments, an unknown beside them. */

@@ -9,7 +9,7 @@ import type { BenchSession, Happened } from '../../scheduling/session/compiled'
 import { uncapital } from '../../words'
 import { CHANGE_MIN, isTask, type PeriodSession, type PeriodTerms, sessionOf } from './session'
 import { withSlack } from './slack'
-import { MINUTE_MS, type PeriodTask } from './task'
+import type { PeriodTask } from './task'
 
 /** A plan as it stood, to be kept to where nothing much is gained by another. */
 export interface PlanBefore {
@@ -247,9 +247,4 @@ function turnOf(
   if (at < 0) return slipOf(tasks, session, plan, before)
   const gain = gainedMin === null ? 'the order so far can no longer be kept' : `that saves ${gainedMin} min`
   return `Changed: “${words(is[at])}” comes before “${words(was[at])}”; ${gain}.`
-}
-
-/** Minutes of a period as a moment. */
-export function momentOf({ beginsAtMs }: Pick<PeriodTerms, 'beginsAtMs'>, min: number): EpochMs {
-  return beginsAtMs + min * MINUTE_MS
 }

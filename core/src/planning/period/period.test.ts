@@ -3,37 +3,23 @@ import fc from 'fast-check'
 import { golden } from '../../../golden/contract'
 import { BENCH_SHELF } from '../../../golden/benchShelf'
 import { copiesOf } from '../../../golden/copies'
-import {
-  atHand,
-  atTheBench,
-  type Bodies,
-  classTasks,
-  closePeriod,
-  conduct,
-  type EntryId,
-  fold,
-  houseRulesOf,
-  ifLate,
-  type Kind,
-  KINDS,
-  nextId,
-  periodAt,
-  forgottenPeriod,
-  periodBefore,
-  type PeriodFacts,
-  type PeriodId,
-  periodsOf,
-  type PeriodTask,
-  type PrepId,
-  prepsOf,
-  type RawEntry,
-  SCHOOLS,
-  SIMULATED_INSTRUMENTS,
-  type TaskSetAside,
-  tasksOf,
-  type View,
-  workOf,
-} from '../../index'
+import { SCHOOLS } from '../../conventions/schools'
+import type { EntryId, PeriodId, PrepId } from '../../ids'
+import { nextId } from '../../notebook/clock'
+import type { RawEntry } from '../../notebook/entry'
+import { fold, type View } from '../../notebook/fold'
+import { type Bodies, type Kind, KINDS } from '../../notebook/kinds/list'
+import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
+import { houseRulesOf } from '../../notebook/views/instruments'
+import { prepsOf } from '../../notebook/views/prep'
+import { SIMULATED_INSTRUMENTS } from '../../simulator/instruments'
+import { closePeriod } from './acts'
+import { atHand } from './atHand'
+import { conduct } from './conduct'
+import { ifLate } from './late'
+import { atTheBench, periodAt, forgottenPeriod, periodBefore, type PeriodFacts, periodsOf } from './noted'
+import { type PeriodTask, workOf } from './task'
+import { classTasks, tasksOf } from './tasksOf'
 import { replan } from '../../scheduling/planBenchSession'
 import { sessionOf } from './session'
 

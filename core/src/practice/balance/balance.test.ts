@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { passBalance } from '../../index'
+import { passBalance } from '../../simulator/balance'
 import { LEVELS, SEEDS } from '../../../golden/learners'
 import { onThePanG, scoreWeighing, startBalance, weighExercise } from '../index'
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { advance, type BlockCommand, createBlock } from '../../index'
+import { advance, type BlockCommand, createBlock } from '../../simulator/block'
 import { LEVELS } from '../../../golden/learners'
 import { dialExercise, type DialExercise, isDialOver, scoreDial, startDial } from '../index'
 

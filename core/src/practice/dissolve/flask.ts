@@ -45,7 +45,7 @@ export interface FlaskLook {
 export const TRIAL_PORTIONS = 2
 
 /** A vessel takes no more, mL. */
-export const FLASK_MOST_ML = 100
+const FLASK_MOST_ML = 100
 
 export const PORTIONS_ML = [0.5, 1, 2, 5] as const
 

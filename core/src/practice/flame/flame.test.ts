@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { advance } from '../../index'
+import { advance } from '../../simulator/block'
 import { LEVELS, SEEDS, expectFalling, rules, tubes } from '../../../golden/learners'
 import { flameExercise, type Level, scoreFlame, startFlame, truthAfter, type TubeTruth } from '../index'
 

@@ -4,7 +4,7 @@ import type { Compared, Score } from '../exercise'
 import type { TubeTruth } from '../lens/truth'
 
 /** The thermometer is divided in whole degrees: it is read to half of one. */
-export const DIVISION_C = 1
+const DIVISION_C = 1
 
 const WITHIN_C = DIVISION_C / 2
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { advance } from '../../index'
+import { advance } from '../../simulator/block'
 import { referenceCompound } from '../../../golden/reference'
 import { REFERENCE_COMPOUNDS } from '../../reference/reference'
 import { practiceFileText, readPracticeFile } from '../fileSchemas'

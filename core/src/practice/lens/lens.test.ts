@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { advance, type BlockReading, DEFAULT_HOUSE_RULES } from '../../index'
+import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
+import { advance, type BlockReading } from '../../simulator/block'
 import {
   LENS_EXERCISES,
   type LensExercise,

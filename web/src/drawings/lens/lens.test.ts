@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { TubeLook } from '@ivory-crystal/core'
+import type { TubeLook } from '@ivory-crystal/core/melting'
 import { createTube, look, putIn, type TubeReading, warm } from '../../../../core/src/simulator/tube'
 import { packPowder, seedOf, TUBE } from './powder'
 import { isStill, sceneOf, shownAs, towards } from './scene'

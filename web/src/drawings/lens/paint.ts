@@ -1,4 +1,4 @@
-import { nextRandom } from '@ivory-crystal/core'
+import { nextRandom } from '@ivory-crystal/core/math'
 import { FIELD, TUBE } from './powder'
 import type { Scene } from './scene'
 import { css, deepened, mix, type Tint } from './tint'

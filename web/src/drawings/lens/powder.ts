@@ -1,4 +1,5 @@
-import { nextRandom, SHELLS } from '@ivory-crystal/core'
+import { nextRandom } from '@ivory-crystal/core/math'
+import { SHELLS } from '@ivory-crystal/core/simulator'
 
 /** The lens is drawn on a field of these units; the capillaries stand in it at fixed places. */
 export const FIELD = { width: 640, height: 450 } as const

@@ -1,10 +1,5 @@
-import {
-  SHELLS,
-  SLUSH_FROM,
-  type TubeLook,
-  type TubeReading,
-  VISIBLE_LIQUID_FRACTION,
-} from '@ivory-crystal/core'
+import { SLUSH_FROM, type TubeLook, VISIBLE_LIQUID_FRACTION } from '@ivory-crystal/core/melting'
+import { SHELLS, type TubeReading } from '@ivory-crystal/core/simulator'
 import { halfWidthAt, type PackedGrain, type Powder, TUBE } from './powder'
 
 /** A tube as it is shown: what was read, and how far the drawing has come on the way to it. */

@@ -1,4 +1,5 @@
-import { type Conventions, isTooFast } from '@ivory-crystal/core'
+import type { Conventions } from '@ivory-crystal/core/conventions'
+import { isTooFast } from '@ivory-crystal/core/heating'
 import { fixed } from '../../format/format'
 
 const WIDTH = 190

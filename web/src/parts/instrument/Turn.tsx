@@ -1,7 +1,7 @@
 import css from './Turn.module.css'
 import Button from 'react-bootstrap/Button'
 import { useEffect, useRef, useState } from 'react'
-import { readReading } from '@ivory-crystal/core'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { isTyping } from '../../app/KeysHelp'
 import { InlineField, Refusal } from '../InlineField'
 

@@ -1,4 +1,4 @@
-import type { Moment } from '@ivory-crystal/core'
+import type { Moment } from '@ivory-crystal/core/notebook'
 import type { PadMark } from '../../drawings/MarkPad'
 
 /** Why a press on the pad marks nothing, at the bench and in practice; null where it does. */

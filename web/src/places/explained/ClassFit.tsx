@@ -4,14 +4,10 @@ import { proxy } from 'comlink'
 import Form from 'react-bootstrap/Form'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import { Link, useParams } from 'react-router'
-import {
-  classTasks,
-  type LabInput,
-  type LabSimulation,
-  prepsOf,
-  type Result,
-  type SessionTask,
-} from '@ivory-crystal/core'
+import { prepsOf } from '@ivory-crystal/core/notebook'
+import { classTasks } from '@ivory-crystal/core/planning'
+import type { Result } from '@ivory-crystal/core/problems'
+import type { LabInput, LabSimulation, SessionTask } from '@ivory-crystal/core/scheduling'
 import { QueueStrip } from '../../drawings/QueueStrip'
 import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'

@@ -1,11 +1,6 @@
-import {
-  candidateFrom,
-  type Reliability,
-  type ReliabilityInput,
-  type Result,
-  type UnknownFacts,
-  unknownsOf,
-} from '@ivory-crystal/core'
+import type { Reliability, ReliabilityInput } from '@ivory-crystal/core/identity'
+import { candidateFrom, type UnknownFacts, unknownsOf } from '@ivory-crystal/core/notebook'
+import type { Result } from '@ivory-crystal/core/problems'
 import { proxy } from 'comlink'
 import { useState } from 'react'
 import ProgressBar from 'react-bootstrap/ProgressBar'

@@ -1,45 +1,46 @@
 import { describe, expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
+import { retentionFactor } from '@ivory-crystal/core/chromatography'
+import { DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
 import {
-  assayFromRange,
-  atTheEvent,
-  type Candidate,
-  compositionFromRange,
-  type Compound,
-  correctReading,
-  crystallizedFraction,
-  DEFAULT_HOUSE_RULES,
-  depositsFromC,
   detectMelt,
-  determinations,
   dialForRate,
-  emergentStemCorrectionC,
-  eutectic,
-  fusionOf,
-  judgeRange,
-  massClosure,
   meltMin,
+  observedRange,
+  plateauC,
+  rateCPerMin,
+  zeroRateRange,
+} from '@ivory-crystal/core/heating'
+import {
+  type Candidate,
   mixedVerdict,
   type MixtureRun,
-  netMass,
   nextMixture,
-  observedRange,
+  rankCandidates,
+} from '@ivory-crystal/core/identity'
+import { judgeRange } from '@ivory-crystal/core/judging'
+import { compositionFromRange, eutectic, phasePoint } from '@ivory-crystal/core/melting'
+import type { PlanFixed } from '@ivory-crystal/core/notebook'
+import { type Compound, fusionOf } from '@ivory-crystal/core/reference'
+import { determinations } from '@ivory-crystal/core/repeats'
+import { planTubeRuns } from '@ivory-crystal/core/scheduling'
+import {
+  assayFromRange,
+  crystallizedFraction,
+  depositsFromC,
+  planCrystallization,
+  planSolventPair,
+  solubilityAt,
+  withVolumeML,
+} from '@ivory-crystal/core/solubility'
+import { atTheEvent, correctReading, emergentStemCorrectionC } from '@ivory-crystal/core/thermometer'
+import {
+  massClosure,
+  netMass,
   percentRecovery,
   percentYield,
-  phasePoint,
-  planCrystallization,
-  type PlanFixed,
-  planSolventPair,
-  planTubeRuns,
-  plateauC,
-  rankCandidates,
-  rateCPerMin,
-  retentionFactor,
-  solubilityAt,
   theoreticalYieldG,
-  withVolumeML,
-  zeroRateRange,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/weighing'
 import { golden } from '../../../../core/golden/contract'
 import { BASE, IN_PLACE, range } from '../../../../core/golden/reading'
 import { EXPLANATIONS } from './explanations'

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { cleanup, render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { MemoryRouter } from 'react-router'
-import { EMPTY_VIEW } from '@ivory-crystal/core'
+import { EMPTY_VIEW } from '@ivory-crystal/core/notebook'
 import { openDemo, useNotebook } from '../../testing/opened'
 
 const { Instructors } = await import('./Instructors')

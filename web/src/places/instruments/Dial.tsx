@@ -8,9 +8,9 @@ import {
   type Entry,
   heatingsInRuns,
   heatingsOf,
-  type Instrument,
-  simulatedHeating,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { simulatedHeating } from '@ivory-crystal/core/simulator'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { day, fixed } from '../../format/format'
 import { Field } from '../../parts/Field'
 import { Figure } from '../../parts/Figure'

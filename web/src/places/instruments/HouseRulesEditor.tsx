@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import type { Conventions } from '@ivory-crystal/core'
+import type { Conventions } from '@ivory-crystal/core/conventions'
 import { Choice, Field } from '../../parts/Field'
 import { SaidWrong } from '../../parts/InlineField'
 import { useShelving } from '../../parts/useShelving'

@@ -2,15 +2,9 @@ import css from '../../parts/Tabs.module.css'
 import classNames from 'classnames'
 import { lazy, Suspense } from 'react'
 import { Link, useParams } from 'react-router'
-import {
-  calibrationOf,
-  dialOf,
-  type InstrumentState,
-  meltOf,
-  TEACHING_BALANCE,
-  turnsOf,
-  type View,
-} from '@ivory-crystal/core'
+import { calibrationOf, dialOf, meltOf, turnsOf, type View } from '@ivory-crystal/core/notebook'
+import { TEACHING_BALANCE } from '@ivory-crystal/core/simulator'
+import type { InstrumentState } from '@ivory-crystal/core/wire'
 import { fixed } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { clock } from '../../app/clock'

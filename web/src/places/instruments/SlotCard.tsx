@@ -1,7 +1,7 @@
 import css from './SlotCard.module.css'
 import classNames from 'classnames'
 import { SampleOrigin } from '../../parts/SampleOrigin'
-import type { RackTube } from '@ivory-crystal/core'
+import type { RackTube } from '@ivory-crystal/core/notebook'
 
 /** A card to print, with a hole drawn for each tube to be stuck through beside its label. */
 export function SlotCard({ tubes }: { tubes: readonly RackTube[] }) {

@@ -1,20 +1,18 @@
 import { GrainField } from '../../parts/GrainField'
 import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
+import type { Grain } from '@ivory-crystal/core/heating'
 import {
   type Bodies,
-  type Calibration,
   calibrationFrom,
   calibrationOf,
   calibrationPointOf,
-  type Compound,
-  emergentStemCorrectionC,
-  type Grain,
-  type Instrument,
-  readReading,
   standardsOf,
-  THREAD_EXPANSION,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { type Calibration, emergentStemCorrectionC, THREAD_EXPANSION } from '@ivory-crystal/core/thermometer'
+import { readReading } from '@ivory-crystal/core/weighing'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

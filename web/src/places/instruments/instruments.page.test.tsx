@@ -1,6 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
-import { type Bodies, type Instrument, SIMULATED_INSTRUMENTS } from '@ivory-crystal/core'
+import type { Bodies } from '@ivory-crystal/core/notebook'
+import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { NOTEBOOK, openDemo, restingAt, server, SHELF, showAt, written } from '../../testing/opened'
 
 const { Instruments } = await import('./Instruments')

@@ -1,4 +1,5 @@
-import { type Conventions, RANK_OPTIONS } from '@ivory-crystal/core'
+import type { Conventions } from '@ivory-crystal/core/conventions'
+import { RANK_OPTIONS } from '@ivory-crystal/core/identity'
 
 /** Of a hundred unknowns handed out, those that stand on no list; the ranking’s own figure until the lab gives one. */
 export function percentUnlisted({ unlistedPrior = RANK_OPTIONS.unlistedPrior }: Conventions): number {

@@ -1,4 +1,4 @@
-import { temperatureInLine } from '@ivory-crystal/core'
+import { temperatureInLine } from '@ivory-crystal/core/line'
 
 /** What of a serial port is used here; a test gives its own. */
 export interface LinePort {

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { Restored } from '@ivory-crystal/core'
+import type { Restored } from '@ivory-crystal/core/wire'
 import { useNavigate } from 'react-router'
 import { clock } from '../../app/clock'
 import { download } from '../../app/download'

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import type { Keeping } from '@ivory-crystal/core'
+import type { Keeping } from '@ivory-crystal/core/wire'
 import { askToStay, useUpdate } from '../../app/update'
 import { LinesElsewhere } from '../../app/LinesElsewhere'
 import { useNow } from '../../app/now'

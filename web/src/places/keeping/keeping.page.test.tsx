@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
-import type { Keeping, NotebookId, Restored } from '@ivory-crystal/core'
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { Keeping, Restored } from '@ivory-crystal/core/wire'
 import { NOTEBOOK, openDemo, server, showAt, stream, useNotebook } from '../../testing/opened'
 
 const { ThisNotebook } = await import('./ThisNotebook')

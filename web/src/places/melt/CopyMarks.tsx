@@ -1,4 +1,6 @@
-import { copyMarks, type MeltFacts, type Reading, readReading } from '@ivory-crystal/core'
+import { copyMarks, type MeltFacts } from '@ivory-crystal/core/notebook'
+import type { Reading } from '@ivory-crystal/core/units'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { InlineField } from '../../parts/InlineField'

@@ -1,13 +1,8 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import {
-  NO_RANGE_REASONS,
-  type NoRangeReason,
-  markOf,
-  type MeltFacts,
-  swappedSlots,
-} from '@ivory-crystal/core'
+import { NO_RANGE_REASONS, type NoRangeReason } from '@ivory-crystal/core/judging'
+import { markOf, type MeltFacts, swappedSlots } from '@ivory-crystal/core/notebook'
 import { write } from '../../ledger/notebook'
 import { SwappedMarks } from '../../parts/SwappedMarks'
 import type { Run } from './useRun'

@@ -1,14 +1,10 @@
 import { comesTo, useLines, wrong } from '../../parts/useTyped'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import {
-  type EntryId,
-  type Mark,
-  type MeltFacts,
-  misreadingsOf,
-  readingsOf,
-  readReading,
-} from '@ivory-crystal/core'
+import type { EntryId } from '@ivory-crystal/core/ids'
+import { type Mark, type MeltFacts, readingsOf } from '@ivory-crystal/core/notebook'
+import { misreadingsOf } from '@ivory-crystal/core/planning'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { span } from '../../format/format'
 import { askedFor, ThermometerForm } from '../../parts/instrument/ThermometerForm'
 import { sound } from '../../drawings/sounds'

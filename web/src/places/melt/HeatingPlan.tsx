@@ -1,5 +1,7 @@
 import { lazy, Suspense } from 'react'
-import { dialCurve, type Heating, type MeltPlanned, type RampPlan } from '@ivory-crystal/core'
+import type { Heating, RampPlan } from '@ivory-crystal/core/heating'
+import type { MeltPlanned } from '@ivory-crystal/core/notebook'
+import { dialCurve } from '@ivory-crystal/core/planning'
 import { fixed, wholeParts } from '../../format/format'
 
 const TemperatureChart = lazy(async () => ({

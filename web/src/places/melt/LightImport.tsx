@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { MeltFacts } from '@ivory-crystal/core'
+import type { MeltFacts } from '@ivory-crystal/core/notebook'
 import { textOf } from '../../format/textOf'
 import { type LightFile, readLightFile } from './lightFile'
 import { LightOfTube } from './LightPanel'

@@ -1,13 +1,9 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import {
-  attempt,
-  detectMelt,
-  type LightSample,
-  type MeltFacts,
-  type MeltingRange,
-  readingsOf,
-} from '@ivory-crystal/core'
+import { detectMelt, type LightSample } from '@ivory-crystal/core/heating'
+import type { MeltingRange } from '@ivory-crystal/core/melting'
+import { type MeltFacts, readingsOf } from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
 import { fixed } from '../../format/format'
 import { LightChart } from '../../drawings/LightChart'
 import { useNotebook, write } from '../../ledger/notebook'

@@ -1,22 +1,22 @@
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import Button from 'react-bootstrap/Button'
+import type { MeltId } from '@ivory-crystal/core/ids'
 import {
-  listed,
   type Mark,
   markOf,
   type MeltFacts,
-  type MeltId,
   isUnderWay,
   meltOf,
   meltRangesOf,
-  notLookedAt,
   prepsOf,
   rackOf,
   sampleNamedAs,
   unknownsOf,
   type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { notLookedAt } from '@ivory-crystal/core/planning'
+import { listed } from '@ivory-crystal/core/words'
 import { useTopOf } from '../../app/useFromTheTop'
 import { Title } from '../../parts/Title'
 import { strike, useNotebook } from '../../ledger/notebook'

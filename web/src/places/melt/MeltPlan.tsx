@@ -1,26 +1,24 @@
 import { remember, remembered } from '../../app/memory'
+import type { Conventions } from '@ivory-crystal/core/conventions'
+import { scaleTrouble, wideningByFillC } from '@ivory-crystal/core/heating'
+import type { MeltId } from '@ivory-crystal/core/ids'
 import {
   calibrationOf,
-  type Conventions,
   dialOf,
   expectedOf,
   houseRulesOf,
-  type Instrument,
   type Line,
-  type MeltId,
   type MeltPlanned,
-  planMelt,
   type PlannedTube,
   planTheMelt,
   type PrepFacts,
   type RackTube,
   samplesNamed,
-  scaleTrouble,
-  unknownAmong,
-  wideningByFillC,
   type View,
   heatedAsItBehaves,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { planMelt, unknownAmong } from '@ivory-crystal/core/planning'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'

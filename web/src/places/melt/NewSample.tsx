@@ -1,4 +1,6 @@
-import type { Line, NamedSample, SampleId, Shelf } from '@ivory-crystal/core'
+import type { SampleId } from '@ivory-crystal/core/ids'
+import type { Line, NamedSample } from '@ivory-crystal/core/notebook'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { checkLines, comesTo, type Made, useTyped, wrong } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'

@@ -1,15 +1,9 @@
 import css from './OnTheBlock.module.css'
 import classNames from 'classnames'
 import { useEffect, useRef } from 'react'
-import {
-  correctedRange,
-  type Instrument,
-  isSlowPart,
-  linesOf,
-  type MeltFacts,
-  meltRateOf,
-  nextTurn,
-} from '@ivory-crystal/core'
+import { correctedRange, linesOf, type MeltFacts } from '@ivory-crystal/core/notebook'
+import { isSlowPart, meltRateOf, nextTurn } from '@ivory-crystal/core/planning'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { useNotebook } from '../../ledger/notebook'
 import { fixed, span } from '../../format/format'
 import { sound } from '../../drawings/sounds'

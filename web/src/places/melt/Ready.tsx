@@ -1,15 +1,9 @@
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams } from 'react-router'
-import {
-  checksFor,
-  type Instrument,
-  meltCautions,
-  scaleTrouble,
-  type MeltFacts,
-  uncheckedOf,
-  unknownsOf,
-  heatedAsItBehaves,
-} from '@ivory-crystal/core'
+import { checksFor, scaleTrouble, uncheckedOf } from '@ivory-crystal/core/heating'
+import { type MeltFacts, unknownsOf, heatedAsItBehaves } from '@ivory-crystal/core/notebook'
+import { meltCautions } from '@ivory-crystal/core/planning'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { RescueButton } from '../../app/RescueButton'
 import { Confirm } from '../../parts/Confirm'
 import { NoFlameYet } from '../../parts/FlameNear'

@@ -1,4 +1,4 @@
-import { type RangeRow, repeatsOf } from '@ivory-crystal/core'
+import { type RangeRow, repeatsOf } from '@ivory-crystal/core/notebook'
 import { fixed } from '../../format/format'
 import { Why } from '../../parts/Why'
 

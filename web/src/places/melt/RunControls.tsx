@@ -1,14 +1,9 @@
 import css from './RunControls.module.css'
 import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
-import {
-  type Instrument,
-  type MeltFacts,
-  type Move,
-  moveOf,
-  needsEyes,
-  notLookedAt,
-} from '@ivory-crystal/core'
+import type { MeltFacts } from '@ivory-crystal/core/notebook'
+import { type Move, moveOf, needsEyes, notLookedAt } from '@ivory-crystal/core/planning'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { fixed } from '../../format/format'
 import { write } from '../../ledger/notebook'
 import { Hurry } from '../../parts/instrument/Hurry'

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { type MeltFacts, TUBE_NOTES } from '@ivory-crystal/core'
+import { type MeltFacts, TUBE_NOTES } from '@ivory-crystal/core/notebook'
 import { useState } from 'react'
 import { write } from '../../ledger/notebook'
 import { runSeconds } from './useRun'

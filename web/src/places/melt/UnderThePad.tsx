@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { type MeltFacts, SIGN_WORDS } from '@ivory-crystal/core'
+import { type MeltFacts, SIGN_WORDS } from '@ivory-crystal/core/notebook'
 import { SwappedMarks } from '../../parts/SwappedMarks'
 import type { Marking } from './useMarking'
 

@@ -1,6 +1,7 @@
 import css from './Watch.module.css'
 import { lazy, memo, Suspense, useMemo, useState } from 'react'
-import { type Mark, type MeltFacts, plannedCurve, readCurve, sampleNamedAs } from '@ivory-crystal/core'
+import { type Mark, type MeltFacts, sampleNamedAs } from '@ivory-crystal/core/notebook'
+import { plannedCurve, readCurve } from '@ivory-crystal/core/planning'
 import { Lens } from '../../drawings/Lens'
 import { MarkPad } from '../../drawings/MarkPad'
 import { useNotebook } from '../../ledger/notebook'

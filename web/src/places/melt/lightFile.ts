@@ -1,4 +1,4 @@
-import type { LightSample } from '@ivory-crystal/core'
+import type { LightSample } from '@ivory-crystal/core/heating'
 import { cellsIn, isNumber, numberIn } from '../../format/cells'
 
 export type LightFile =

@@ -1,4 +1,4 @@
-import type { Move } from '@ivory-crystal/core'
+import type { Move } from '@ivory-crystal/core/planning'
 import { aboutMinutes, fixed, span } from '../../format/format'
 
 /** What to do now, in one line. */

@@ -1,11 +1,7 @@
-import {
-  type Grain,
-  type NamedSample,
-  type PlannedTube,
-  type RackTube,
-  readReading,
-  type SampleId,
-} from '@ivory-crystal/core'
+import type { Grain } from '@ivory-crystal/core/heating'
+import type { SampleId } from '@ivory-crystal/core/ids'
+import type { NamedSample, PlannedTube, RackTube } from '@ivory-crystal/core/notebook'
+import { readReading } from '@ivory-crystal/core/weighing'
 
 /** A slot as it is being filled in. */
 export interface SlotDraft {

@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react'
-import { type EntryId, type Mark, type MeltFacts, type Moment, type SignWord } from '@ivory-crystal/core'
+import type { EntryId } from '@ivory-crystal/core/ids'
+import type { Mark, MeltFacts, Moment, SignWord } from '@ivory-crystal/core/notebook'
 import { sound } from '../../drawings/sounds'
 import { strike, useNotebook, write } from '../../ledger/notebook'
 import { NO_MARK_TO_STRIKE, refusedPress } from '../../parts/instrument/refusedPress'

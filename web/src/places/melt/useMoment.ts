@@ -1,4 +1,5 @@
-import { estimatedNow, liveRate, type MeltFacts } from '@ivory-crystal/core'
+import type { MeltFacts } from '@ivory-crystal/core/notebook'
+import { estimatedNow, liveRate } from '@ivory-crystal/core/planning'
 import { useNow } from '../../app/now'
 import type { HeardReading } from '../../ledger/readings'
 import { useNotebook } from '../../ledger/notebook'

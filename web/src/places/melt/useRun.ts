@@ -1,4 +1,5 @@
-import { beginByHand, type BlockCommand, type MeltFacts } from '@ivory-crystal/core'
+import { beginByHand, type MeltFacts } from '@ivory-crystal/core/notebook'
+import type { BlockCommand } from '@ivory-crystal/core/simulator'
 import { useEffect, useState } from 'react'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'

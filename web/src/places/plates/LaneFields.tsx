@@ -1,7 +1,8 @@
 import css from './PlateForm.module.css'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { LANE_KINDS, type LaneKind, SPOT_SHAPES, type SpotShape } from '@ivory-crystal/core'
+import { LANE_KINDS, type LaneKind } from '@ivory-crystal/core/chromatography'
+import { SPOT_SHAPES, type SpotShape } from '@ivory-crystal/core/notebook'
 import { letter } from '../../drawings/PlateDrawing'
 import type { LaneDraft } from './plateDraft'
 

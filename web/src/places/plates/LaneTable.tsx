@@ -1,4 +1,4 @@
-import type { ReadLane } from '@ivory-crystal/core'
+import type { ReadLane } from '@ivory-crystal/core/chromatography'
 import { fixed } from '../../format/format'
 import { letter } from '../../drawings/PlateDrawing'
 

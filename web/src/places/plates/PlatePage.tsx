@@ -1,18 +1,16 @@
 import css from './PlatePage.module.css'
 import classNames from 'classnames'
+import type { PlateId, PrepId, UnknownId } from '@ivory-crystal/core/ids'
 import {
   measureAgain,
   photographsOf,
   type PlateFacts,
-  type PlateId,
   plateOf,
-  type PrepId,
   prepOf,
   recordPlate,
-  type UnknownId,
   unknownOf,
   type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'

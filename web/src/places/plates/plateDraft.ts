@@ -1,24 +1,24 @@
 import {
   type LaneKind,
-  type NamedSample,
-  type PlateDeveloped,
   type PlateOpinion,
   plateTrouble,
-  type PrepId,
-  prepOf,
-  type Reading,
   type ReadLane,
   readLanes,
   readPlate,
-  readReading,
-  type SampleId,
+} from '@ivory-crystal/core/chromatography'
+import type { PrepId, SampleId, UnknownId } from '@ivory-crystal/core/ids'
+import {
+  type NamedSample,
+  type PlateDeveloped,
+  prepOf,
   samplesNamed,
   type SpotShape,
-  type UnknownId,
   unknownOf,
   type View,
   type Visualized,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { Reading } from '@ivory-crystal/core/units'
+import { readReading } from '@ivory-crystal/core/weighing'
 
 /** A plate as it is being measured; numbers as typed. */
 export interface PlateDraft {

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen } from '@testing-library/react'
-import { type Bodies, platesOf, unknownsOf } from '@ivory-crystal/core'
+import { type Bodies, platesOf, unknownsOf } from '@ivory-crystal/core/notebook'
 import { NOTEBOOK, openDemo, showAt, useNotebook, written } from '../../testing/opened'
 
 const { PlatePage } = await import('./PlatePage')

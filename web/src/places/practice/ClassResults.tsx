@@ -17,7 +17,7 @@ export function ClassResults() {
   const [results, setResults] = useState<readonly PracticalResults[]>([])
   const [refused, setRefused] = useState<ReadonlyMap<string, string>>(new Map())
   const take = async (file: File) => {
-    const { readPracticeFile } = await import('@ivory-crystal/core/practiceFiles')
+    const { readPracticeFile } = await import('@ivory-crystal/core/practice/files')
     const held = readPracticeFile(file.name, await file.text())
     const why = !held.ok
       ? held.problem.sentence

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router'
-import { attempt } from '@ivory-crystal/core'
+import { attempt } from '@ivory-crystal/core/problems'
 import {
   codeOf,
   MADE_LIMITS,
@@ -249,7 +249,7 @@ function Select({
 function MakePractical({ codes, onRemove }: { codes: readonly Coded[]; onRemove: (code: string) => void }) {
   const [title, setTitle] = useState('')
   const save = async () => {
-    const { practiceFileText } = await import('@ivory-crystal/core/practiceFiles')
+    const { practiceFileText } = await import('@ivory-crystal/core/practice/files')
     const name = title.trim() || 'Practical'
     download(
       `${name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.json`,

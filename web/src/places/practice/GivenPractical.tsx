@@ -12,7 +12,7 @@ export function GivenPractical() {
   const given = usePracticals()
   const [said, setSaid] = useState<string | null>(null)
   const open = async (file: File) => {
-    const { readPracticeFile } = await import('@ivory-crystal/core/practiceFiles')
+    const { readPracticeFile } = await import('@ivory-crystal/core/practice/files')
     const held = readPracticeFile(file.name, await file.text())
     if (!held.ok) return setSaid(held.problem.sentence)
     if (held.value.kind !== 'practical')

@@ -1,6 +1,6 @@
 import { useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
-import { attempt } from '@ivory-crystal/core'
+import { attempt } from '@ivory-crystal/core/problems'
 import { type MadeExercise, madeFromCode, type MeltExercise, meltOfMade } from '@ivory-crystal/core/practice'
 import { clock } from '../../app/clock'
 import { useNotebook } from '../../ledger/notebook'

@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useParams } from 'react-router'
-import { attempt } from '@ivory-crystal/core'
+import { attempt } from '@ivory-crystal/core/problems'
 import {
   madeFromCode,
   meltOfMade,
@@ -221,7 +221,7 @@ function HandedIn({ practical }: { practical: Practical }) {
           <div className="row-of mt-2">
             <Button
               onClick={() => {
-                void import('@ivory-crystal/core/practiceFiles').then(({ practiceFileText }) => {
+                void import('@ivory-crystal/core/practice/files').then(({ practiceFileText }) => {
                   download(
                     `results-${results.learner.replaceAll(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.json`,
                     practiceFileText({ kind: 'results', results }),

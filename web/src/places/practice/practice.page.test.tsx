@@ -10,8 +10,9 @@ import {
   weighExercise,
   wrongExercise,
 } from '@ivory-crystal/core/practice'
-import { DEFAULT_HOUSE_RULES, houseRulesOf } from '@ivory-crystal/core'
-import { practiceFileText } from '@ivory-crystal/core/practiceFiles'
+import { DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
+import { houseRulesOf } from '@ivory-crystal/core/notebook'
+import { practiceFileText } from '@ivory-crystal/core/practice/files'
 import { NOTEBOOK, openDemo, SHELF, showAt, useNotebook, written } from '../../testing/opened'
 
 const { Practice } = await import('./Practice')

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
-import type { Compound, Conventions } from '@ivory-crystal/core'
+import type { Conventions } from '@ivory-crystal/core/conventions'
+import type { Compound } from '@ivory-crystal/core/reference'
 import type { ExerciseName, Level, MarkedTube, Score } from '@ivory-crystal/core/practice'
 
 /** An exercise as it is put to a learner. */

@@ -1,5 +1,6 @@
 import css from './Judge.module.css'
-import { type Judgement, listed } from '@ivory-crystal/core'
+import type { Judgement } from '@ivory-crystal/core/judging'
+import { listed } from '@ivory-crystal/core/words'
 import { capital } from '../../format/format'
 
 export function headline(

@@ -1,18 +1,16 @@
 import css from './Judge.module.css'
+import type { Action, Judgement, Owner } from '@ivory-crystal/core/judging'
 import {
-  type Action,
   beginPrep,
-  type Judgement,
   isStale,
   judgementOf,
   meltsOf,
-  type Owner,
   phaseMapOf,
   platesOf,
   type PrepFacts,
   samplesNamed,
   signVerdict,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router'

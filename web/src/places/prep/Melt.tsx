@@ -1,6 +1,6 @@
 import { Fragment, lazy, Suspense } from 'react'
 import { Link, useParams } from 'react-router'
-import { type MeltFacts, isUnderWay, meltsOf, rangesOf } from '@ivory-crystal/core'
+import { type MeltFacts, isUnderWay, meltsOf, rangesOf } from '@ivory-crystal/core/notebook'
 import { useNow } from '../../app/now'
 import { useTopOf } from '../../app/useFromTheTop'
 import { dayAndClock } from '../../format/format'

@@ -1,5 +1,5 @@
 import css from './Page.module.css'
-import { logOf } from '@ivory-crystal/core'
+import { logOf } from '@ivory-crystal/core/notebook'
 import { Link } from 'react-router'
 import { LogList } from '../../parts/LogList'
 import { PrintButton } from '../../parts/PrintButton'

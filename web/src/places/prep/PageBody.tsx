@@ -1,25 +1,27 @@
+import type { PrepId } from '@ivory-crystal/core/ids'
 import {
   aboveBoundOf,
-  atTheBench,
-  cautionsFor,
-  crudeInText,
-  disposalFor,
   isStale,
   judgementOf,
-  LOCAL_RULES,
   lossesOf,
   hydrateOf,
   odditiesOf,
   ownWordsOf,
   photographsOf,
   type PrepFacts,
-  type PrepId,
   putAsideOf,
   recoveryOf,
   sampleOf,
   solventSoFarML,
+} from '@ivory-crystal/core/notebook'
+import { atTheBench } from '@ivory-crystal/core/planning'
+import {
+  cautionsFor,
+  crudeInText,
+  disposalFor,
+  LOCAL_RULES,
   whyThisSolvent,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/procedures'
 import { capital, clock, day, fixed, millilitres, netMassText } from '../../format/format'
 import { ladderRows } from '../../parts/ladderRows'
 import { Gallery } from '../../parts/Photographs'

@@ -1,13 +1,13 @@
 import {
   accountOf,
-  isHotDoubtful,
   judgementOf,
   logOf,
   meltsOf,
   phaseMapOf,
   type PrepFacts,
   solventSoFarML,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { isHotDoubtful } from '@ivory-crystal/core/procedures'
 import { MassBalance } from '../../drawings/MassBalance'
 import { PhaseMap } from '../../drawings/PhaseMap'
 import { SolventColumn } from '../../drawings/SolventColumn'

@@ -1,5 +1,5 @@
 import { comesTo, useTyped } from '../../parts/useTyped'
-import type { Entry } from '@ivory-crystal/core'
+import type { Entry } from '@ivory-crystal/core/notebook'
 import Button from 'react-bootstrap/Button'
 import { capital, dayAndClock } from '../../format/format'
 import { SignedBy } from '../../parts/SignedBy'

@@ -1,10 +1,6 @@
-import {
-  type Compound,
-  type Judgement,
-  percentBetween,
-  phaseMapOf,
-  type PrepFacts,
-} from '@ivory-crystal/core'
+import { type Judgement, percentBetween } from '@ivory-crystal/core/judging'
+import { phaseMapOf, type PrepFacts } from '@ivory-crystal/core/notebook'
+import type { Compound } from '@ivory-crystal/core/reference'
 import { useState } from 'react'
 import { capital, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'

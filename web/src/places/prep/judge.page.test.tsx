@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
-import { type Bodies, latestLine } from '@ivory-crystal/core'
+import { type Bodies, latestLine } from '@ivory-crystal/core/notebook'
 import { openDemo, prepNamed, show, useNotebook, written } from '../../testing/opened'
 
 const { Judge } = await import('./Judge')

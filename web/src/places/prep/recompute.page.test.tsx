@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { act, cleanup, screen } from '@testing-library/react'
-import { type Line, type PrepFacts, sampleOf } from '@ivory-crystal/core'
+import { type Line, type PrepFacts, sampleOf } from '@ivory-crystal/core/notebook'
 import { golden } from '../../../../core/golden/contract'
 import { openDemo, prepNamed, show } from '../../testing/opened'
 import { recomputed } from '../../testing/recompute'

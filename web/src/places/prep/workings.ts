@@ -1,12 +1,12 @@
 import {
   accountOf,
-  crudeInText,
   type PrepFacts,
   putAsideOf,
   recoveryOf,
   sampleOf,
   type View,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { crudeInText } from '@ivory-crystal/core/procedures'
 import { fixed, netMassText, withUncertainty } from '../../format/format'
 
 /** A result of the page, with the numbers of the same page that it was worked out from. */

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { PrepFacts } from '@ivory-crystal/core'
+import type { PrepFacts } from '@ivory-crystal/core/notebook'
 import { fileName } from '../../format/fileName'
 import { aboutPage, keptPaper } from '../../paper/aboutPage'
 import { PaperFrame } from '../../paper/PaperFrame'

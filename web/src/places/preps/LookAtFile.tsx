@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import type { ImportLook } from '@ivory-crystal/core'
+import type { ImportLook } from '@ivory-crystal/core/wire'
 import { LinesRemarks } from '../../parts/LinesRemarks'
 import type { Picture } from '../../workers/crate'
 

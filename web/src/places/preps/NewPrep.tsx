@@ -1,5 +1,5 @@
 import { useLabRules } from '../../parts/useHouseRules'
-import { beginPrep } from '@ivory-crystal/core'
+import { beginPrep } from '@ivory-crystal/core/notebook'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router'

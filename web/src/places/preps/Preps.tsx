@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { prepsOf, recoveryOf, stationsOf } from '@ivory-crystal/core'
+import { prepsOf, recoveryOf, stationsOf } from '@ivory-crystal/core/notebook'
 import { capital, day, withUncertainty } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'

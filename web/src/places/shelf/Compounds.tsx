@@ -8,9 +8,9 @@ import {
   type Compound,
   hazardLine,
   hazardStatement,
-  type Shelf,
   meltingValueOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/reference'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { Pictograms } from '../../drawings/Pictograms'
 import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'

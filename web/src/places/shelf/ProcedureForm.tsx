@@ -3,7 +3,7 @@ import { useShelving } from '../../parts/useShelving'
 import { SaidWrong } from '../../parts/InlineField'
 import css from './ProcedureForm.module.css'
 import Button from 'react-bootstrap/Button'
-import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory-crystal/core'
+import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory-crystal/core/procedures'
 import { shortNameOf } from '../../parts/shortName'
 import { Choice, Field } from '../../parts/Field'
 

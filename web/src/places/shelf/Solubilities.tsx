@@ -5,15 +5,10 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { ColumnDef } from '@tanstack/react-table'
-import {
-  pointsTrouble,
-  readPoints,
-  type Shelf,
-  shelfPoints,
-  type SolubilityRow,
-  type TypedPoint,
-  typedPoints,
-} from '@ivory-crystal/core'
+import { readPoints, shelfPoints, type TypedPoint, typedPoints } from '@ivory-crystal/core/planning'
+import type { SolubilityRow } from '@ivory-crystal/core/reference'
+import { pointsTrouble } from '@ivory-crystal/core/solubility'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { PointsField } from '../prep/plan/PointsField'

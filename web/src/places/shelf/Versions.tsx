@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { ShelfVersion } from '@ivory-crystal/core'
+import type { ShelfVersion } from '@ivory-crystal/core/wire'
 import { day } from '../../format/format'
 import { api, type ShelfSort } from '../../ledger/api'
 

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
-import type { Compound, Shelf, ShelfReport } from '@ivory-crystal/core'
+import type { Compound } from '@ivory-crystal/core/reference'
+import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { cellsOf, COLUMNS, rowOf } from './columns'
 import { shortNameOf } from '../../parts/shortName'
 import { csvOf } from '../../format/csv'

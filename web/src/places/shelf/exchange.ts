@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { FORMULA } from '../../format/csv'
-import type { Compound, Shelf, ShelfReport, SolubilityRow, Solvent } from '@ivory-crystal/core'
+import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core/reference'
+import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { api, type ShelfSort } from '../../ledger/api'
 import { cellsOf, COLUMNS, rowOf } from './columns'
 

@@ -1,6 +1,8 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen, waitFor, within } from '@testing-library/react'
-import type { Compound, Procedure, ShelfReport } from '@ivory-crystal/core'
+import type { Procedure } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import type { ShelfReport } from '@ivory-crystal/core/wire'
 import { NOTEBOOK, openDemo, PROCEDURES, server, SHELF, showAt } from '../../testing/opened'
 
 const { Shelf } = await import('./Shelf')

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { nextInCase, unknownsOf } from '@ivory-crystal/core'
+import { nextInCase, unknownsOf } from '@ivory-crystal/core/notebook'
 import { useNotebook } from '../../ledger/notebook'
 
 /** Unknowns that are not signed yet, and what is next with each. */

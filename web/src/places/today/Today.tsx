@@ -3,7 +3,6 @@ import classNames from 'classnames'
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import {
-  crudeInText,
   isUnderWay,
   meltsOf,
   nextStep,
@@ -11,7 +10,8 @@ import {
   prepsOf,
   stationsOf,
   timersInUseOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { crudeInText } from '@ivory-crystal/core/procedures'
 import { capital, clock, left } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'

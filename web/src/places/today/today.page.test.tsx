@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
-import { type Bodies, type MeltId, meltsOf } from '@ivory-crystal/core'
+import type { MeltId } from '@ivory-crystal/core/ids'
+import { type Bodies, meltsOf } from '@ivory-crystal/core/notebook'
 import { NOTEBOOK, openDemo, showAt, useNotebook } from '../../testing/opened'
 
 const { Today } = await import('./Today')

@@ -3,16 +3,15 @@ import classNames from 'classnames'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
+import { type Ranked, whyHere } from '@ivory-crystal/core/identity'
 import {
   authenticAtHand,
   type CandidateFacts,
   type CaseForRanking,
   comparedAs,
-  hazardLine,
-  type Ranked,
   type UnknownFacts,
-  whyHere,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { hazardLine } from '@ivory-crystal/core/reference'
 import { fixed } from '../../format/format'
 import { ReasonForm } from '../../parts/ReasonForm'
 import { Why } from '../../parts/Why'

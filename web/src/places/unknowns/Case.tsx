@@ -1,12 +1,12 @@
 import { Link, Navigate, useParams } from 'react-router'
+import type { UnknownId } from '@ivory-crystal/core/ids'
 import {
   CASE_STATIONS,
   caseStationsOf,
   nextInCase,
   type UnknownFacts,
-  type UnknownId,
   unknownOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { Photographs } from '../../parts/Photographs'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'

@@ -1,4 +1,4 @@
-import { type RangeRow, rowsOfSample, type UnknownFacts } from '@ivory-crystal/core'
+import { type RangeRow, rowsOfSample, type UnknownFacts } from '@ivory-crystal/core/notebook'
 import { ladderRow } from '../../parts/ladderRows'
 import { RangeLadder } from '../../drawings/RangeLadder'
 import { useNotebook } from '../../ledger/notebook'

@@ -9,7 +9,7 @@ import {
   meltsOf,
   packTubes,
   type UnknownFacts,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { fixed } from '../../format/format'
 import { useNotebook, write } from '../../ledger/notebook'
 import { Budget } from '../../drawings/Budget'

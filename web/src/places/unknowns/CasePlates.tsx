@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router'
-import { platesOf, type UnknownFacts } from '@ivory-crystal/core'
+import { platesOf, type UnknownFacts } from '@ivory-crystal/core/notebook'
 import { useNotebook } from '../../ledger/notebook'
 
 /** Thin-layer plates run as a second opinion on this unknown. */

@@ -1,4 +1,4 @@
-import { caseLogOf, meltOf, photographsOf, type UnknownFacts } from '@ivory-crystal/core'
+import { caseLogOf, meltOf, photographsOf, type UnknownFacts } from '@ivory-crystal/core/notebook'
 import { useNotebook } from '../../ledger/notebook'
 import { MeltCurves } from '../../paper/MeltCurves'
 import { PaperLog } from '../../paper/PaperLog'

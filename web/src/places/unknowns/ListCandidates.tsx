@@ -3,13 +3,13 @@ import { SaidWrong } from '../../parts/InlineField'
 import {
   type Bodies,
   CANDIDATES_MOST,
-  type Compound,
   compoundsWithin,
   judgedRange,
-  readReading,
   type UnknownFacts,
   windowFor,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

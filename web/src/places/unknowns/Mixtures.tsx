@@ -3,16 +3,15 @@ import css from './Mixtures.module.css'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
+import type { NextMixture, Ranked } from '@ivory-crystal/core/identity'
 import {
   areMixturesDone,
   disagreementOf,
   plateProposal,
   meltsOf,
   type MixtureFacts,
-  type NextMixture,
-  type Ranked,
   type UnknownFacts,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { fixed } from '../../format/format'
 import { MixedMeltForm } from '../../parts/MixedMeltForm'
 import { Why } from '../../parts/Why'

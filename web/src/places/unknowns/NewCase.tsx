@@ -1,4 +1,4 @@
-import { openCase } from '@ivory-crystal/core'
+import { openCase } from '@ivory-crystal/core/notebook'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
 import { Field } from '../../parts/Field'

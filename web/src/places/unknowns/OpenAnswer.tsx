@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { UnknownFacts } from '@ivory-crystal/core'
+import type { UnknownFacts } from '@ivory-crystal/core/notebook'
 import { capital } from '../../format/format'
 import { api } from '../../ledger/api'
 import { hearLines, useNotebook } from '../../ledger/notebook'

@@ -1,16 +1,16 @@
 import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
+import type { Ranked } from '@ivory-crystal/core/identity'
 import {
   type CaseForRanking,
   caseLogOf,
   doubtsBeforeSigning,
   isStale,
   type Line,
-  type Ranked,
-  type Result,
   signCase,
   type UnknownFacts,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { Result } from '@ivory-crystal/core/problems'
 import css from './SignCase.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'

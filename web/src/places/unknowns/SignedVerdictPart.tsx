@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { openedAfterSigning, type UnknownFacts } from '@ivory-crystal/core'
+import { openedAfterSigning, type UnknownFacts } from '@ivory-crystal/core/notebook'
 import { capital, clock, day, fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
 import { OpenAnswer } from './OpenAnswer'

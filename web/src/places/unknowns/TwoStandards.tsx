@@ -4,21 +4,21 @@ import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams, useSearchParams } from 'react-router'
+import type { SampleId } from '@ivory-crystal/core/ids'
+import { massFractionOf } from '@ivory-crystal/core/melting'
 import {
-  attempt,
   authenticAtHand,
-  fusionOf,
   grind,
-  massFractionOf,
   nextSet,
   packTubes,
   type PairFacts,
   pairOf,
   rackOf,
-  readReading,
-  type SampleId,
   samplesNamed,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
+import { fusionOf } from '@ivory-crystal/core/reference'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'

@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router'
-import { nextInCase, unknownsOf } from '@ivory-crystal/core'
+import { nextInCase, unknownsOf } from '@ivory-crystal/core/notebook'
 import { capital, day } from '../../format/format'
 import { Tabs } from '../../parts/Tabs'
 import { Title } from '../../parts/Title'

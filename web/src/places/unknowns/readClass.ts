@@ -1,12 +1,6 @@
-import {
-  type ClassLadder,
-  classLadders,
-  fold,
-  type NotebookRow,
-  type RawEntry,
-  type Result,
-  type View,
-} from '@ivory-crystal/core'
+import { type ClassLadder, classLadders, fold, type RawEntry, type View } from '@ivory-crystal/core/notebook'
+import type { Result } from '@ivory-crystal/core/problems'
+import type { NotebookRow } from '@ivory-crystal/core/wire'
 import { api } from '../../ledger/api'
 
 /** A notebook that was handed in, folded where it is: nothing of it enters the ledger. */

@@ -1,19 +1,17 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, within } from '@testing-library/react'
+import type { MeltId, RunId, SampleId } from '@ivory-crystal/core/ids'
 import {
   type Bodies,
   type Entry,
-  type MeltId,
   nextId,
   openCase,
   type RawEntry,
-  type RunId,
-  type SampleId,
   samplesNamed,
   type UnknownFacts,
   unknownOf,
   unknownsOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
 import { NOTEBOOK, openDemo, server, showAt, useNotebook, written } from '../../testing/opened'
 
 const { Unknowns } = await import('./Unknowns')

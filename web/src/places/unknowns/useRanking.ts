@@ -1,4 +1,5 @@
-import { caseForRanking, type CaseForRanking, type Result, type UnknownFacts } from '@ivory-crystal/core'
+import { caseForRanking, type CaseForRanking, type UnknownFacts } from '@ivory-crystal/core/notebook'
+import type { Result } from '@ivory-crystal/core/problems'
 import { compute } from '../../workers/compute'
 import type { Ranking } from '../../workers/heavy'
 import { useComputed } from '../../workers/useComputed'

@@ -8,7 +8,7 @@ export type Visualized = (typeof VISUALIZED)[number]
 export const SPOT_SHAPES = ['round', 'streak', 'faint'] as const
 export type SpotShape = (typeof SPOT_SHAPES)[number]
 
-export interface PlateLane {
+interface PlateLane {
   readonly sample: SampleId | null
   readonly label: string
   readonly kind: LaneKind

@@ -1,8 +1,8 @@
 import Joi from 'joi'
 import type { StandardRead } from './kind'
-import { celsius, name, packedHeating, reading, shape } from '../pieces'
+import { type BodySchema, celsius, name, packedHeating, reading, shape } from '../pieces'
 
-export const standardReadV1 = shape<StandardRead>({
+export const standardReadV1: BodySchema<StandardRead> = shape<StandardRead>({
   standard: name.required(),
   literature: Joi.object({
     lowC: celsius.required(),
@@ -20,4 +20,4 @@ export const standardReadV1 = shape<StandardRead>({
   return value
 })
 
-export const schemas = { 1: standardReadV1 }
+export const schemas: { readonly 1: BodySchema<StandardRead> } = { 1: standardReadV1 }

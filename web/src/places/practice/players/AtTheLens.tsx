@@ -1,7 +1,7 @@
 import css from '../Practice.module.css'
 import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { Moment } from '@ivory-crystal/core'
+import type { Moment } from '@ivory-crystal/core/notebook'
 import {
   isJobRight,
   type MarkedTube,

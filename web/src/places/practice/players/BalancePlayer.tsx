@@ -2,7 +2,7 @@ import css from '../Practice.module.css'
 import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { passBalance } from '@ivory-crystal/core'
+import { passBalance } from '@ivory-crystal/core/simulator'
 import {
   onThePanG,
   PAN_ITEMS,

@@ -11,7 +11,7 @@ import {
   scorePortions,
   startFlask,
 } from '@ivory-crystal/core/practice'
-import { attempt } from '@ivory-crystal/core'
+import { attempt } from '@ivory-crystal/core/problems'
 import { useKey } from '../../../app/useKey'
 import { FlaskDrawing } from '../../../drawings/FlaskDrawing'
 import { fixed } from '../../../format/format'

@@ -1,7 +1,8 @@
 import css from '../Practice.module.css'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { OIL_BATH_TUBE, readReading } from '@ivory-crystal/core'
+import { OIL_BATH_TUBE } from '@ivory-crystal/core/simulator'
+import { readReading } from '@ivory-crystal/core/weighing'
 import {
   flameExercise,
   forTubes,

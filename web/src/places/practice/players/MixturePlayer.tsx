@@ -1,7 +1,7 @@
 import css from '../Practice.module.css'
 import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { MixtureRun } from '@ivory-crystal/core'
+import type { MixtureRun } from '@ivory-crystal/core/identity'
 import {
   forUnknowns,
   mixtureExercise,

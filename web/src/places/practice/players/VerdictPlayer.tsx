@@ -1,7 +1,8 @@
 import css from '../Practice.module.css'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type NextStep, OWNER_NAMES, type Verdict } from '@ivory-crystal/core'
+import { type NextStep, OWNER_NAMES, type Verdict } from '@ivory-crystal/core/judging'
+
 import {
   type Cause,
   forTubes,

@@ -3,17 +3,10 @@ import css from '../../../parts/steps.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import {
-  cautionsFor,
-  dissolvingOf,
-  LOCAL_RULES,
-  type PlanFixed,
-  type PrepFacts,
-  readReading,
-  rinseLossUpToG,
-  solventSoFarML,
-  isHotDoubtful,
-} from '@ivory-crystal/core'
+import { dissolvingOf, type PlanFixed, type PrepFacts, solventSoFarML } from '@ivory-crystal/core/notebook'
+import { cautionsFor, LOCAL_RULES, isHotDoubtful } from '@ivory-crystal/core/procedures'
+import { rinseLossUpToG } from '@ivory-crystal/core/solubility'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../../format/format'
 import { AskedOnce } from '../../../parts/AskedOnce'
 import { FlameNearPrep } from '../../../parts/FlameNear'

@@ -1,11 +1,6 @@
-import {
-  attempt,
-  crystallizedFraction,
-  depositsFromC,
-  linesOf,
-  type PlanFixed,
-  type PrepFacts,
-} from '@ivory-crystal/core'
+import { linesOf, type PlanFixed, type PrepFacts } from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
+import { crystallizedFraction, depositsFromC } from '@ivory-crystal/core/solubility'
 import { clock, fixed } from '../../../format/format'
 import { useWidth } from '../../../drawings/useWidth'
 import { Why } from '../../../parts/Why'

@@ -1,5 +1,7 @@
 import Button from 'react-bootstrap/Button'
-import { attempt, linesOf, partnerTrouble, type PrepFacts, readReading } from '@ivory-crystal/core'
+import { linesOf, type PrepFacts } from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
+import { partnerTrouble, readReading } from '@ivory-crystal/core/weighing'
 import { clock } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'

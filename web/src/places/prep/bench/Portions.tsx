@@ -3,19 +3,19 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import {
   addPortion,
-  attempt,
   type Bodies,
   type Line,
   dissolvingOf,
-  dropsPerML,
   pipetteOf,
   PORTION_EFFECTS,
   type PortionUse,
   type PrepFacts,
-  readReading,
   seePortion,
   solventLeft,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { attempt } from '@ivory-crystal/core/problems'
+import { dropsPerML } from '@ivory-crystal/core/solubility'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { clock as pageClock } from '../../../app/clock'
 import { fixed, millilitres } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'

@@ -7,10 +7,10 @@ import {
   isWetting,
   nextActOf,
   type PrepFacts,
-  type Step,
   tickStep,
   timersOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import type { Step } from '@ivory-crystal/core/procedures'
 import { clock as pageClock } from '../../../app/clock'
 import { clock, span } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'

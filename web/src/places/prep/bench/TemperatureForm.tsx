@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button'
 import { useState } from 'react'
-import { type PrepFacts, readReading, solutionDoubt } from '@ivory-crystal/core'
+import { type PrepFacts, solutionDoubt } from '@ivory-crystal/core/notebook'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { useNotebook } from '../../../ledger/notebook'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'

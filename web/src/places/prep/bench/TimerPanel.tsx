@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { type PrepFacts, type Timer, timersInUseOf } from '@ivory-crystal/core'
+import { type PrepFacts, type Timer, timersInUseOf } from '@ivory-crystal/core/notebook'
 import { capital, clock, left } from '../../../format/format'
 import { strike, useNotebook } from '../../../ledger/notebook'
 import { useNow } from '../../../app/now'

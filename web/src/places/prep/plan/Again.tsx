@@ -1,14 +1,14 @@
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
+import type { Planned } from '@ivory-crystal/core/planning'
+import { attempt } from '@ivory-crystal/core/problems'
 import {
-  attempt,
   crystallizationCycles,
   cyclesToReach,
-  type Planned,
   proposedSecondCropML,
-  readReading,
   secondCrop,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/solubility'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed, grams } from '../../../format/format'
 import { Why } from '../../../parts/Why'
 

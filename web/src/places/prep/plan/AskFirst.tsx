@@ -1,4 +1,4 @@
-import { listed } from '@ivory-crystal/core'
+import { listed } from '@ivory-crystal/core/words'
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 

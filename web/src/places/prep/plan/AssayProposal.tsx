@@ -1,4 +1,5 @@
-import { type Compound, crudeAssayOf, type PrepFacts } from '@ivory-crystal/core'
+import { crudeAssayOf, type PrepFacts } from '@ivory-crystal/core/notebook'
+import type { Compound } from '@ivory-crystal/core/reference'
 import Button from 'react-bootstrap/Button'
 import { fixed } from '../../../format/format'
 import { useNotebook } from '../../../ledger/notebook'

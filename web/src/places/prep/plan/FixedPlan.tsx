@@ -2,14 +2,8 @@ import css from './FixedPlan.module.css'
 import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import {
-  cautionsFor,
-  type Entry,
-  isHotDoubtful,
-  isStale,
-  LOCAL_RULES,
-  type PlanFixed,
-} from '@ivory-crystal/core'
+import { type Entry, isStale, type PlanFixed } from '@ivory-crystal/core/notebook'
+import { cautionsFor, isHotDoubtful, LOCAL_RULES } from '@ivory-crystal/core/procedures'
 import { dayAndClock, fixed, grams, millilitres } from '../../../format/format'
 import { PrintButton } from '../../../parts/PrintButton'
 import { ObservationLine } from '../../../parts/ObservationLine'

@@ -1,24 +1,19 @@
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { eutectic } from '@ivory-crystal/core/melting'
+import type { Draft, Planned } from '@ivory-crystal/core/planning'
+import { attempt } from '@ivory-crystal/core/problems'
+import { filterExcessML, type Insert } from '@ivory-crystal/core/procedures'
+import { boilsFromC, type Compound, fusionOf, type Solvent } from '@ivory-crystal/core/reference'
 import {
   AGAINST_OILING,
-  attempt,
-  boilsFromC,
-  type Compound,
   depositsFromC,
-  type Draft,
-  eutectic,
-  fusionOf,
-  filterExcessML,
-  type Insert,
   leastSolventForPurity,
   oilingRisk,
-  type Planned,
   type ProposedVolume,
-  type Solvent,
   solventTradeoff,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/solubility'
 import { capital, fixed, millilitres } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
 import { TradeoffChart } from '../../../drawings/TradeoffChart'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { massOf, type PrepFacts, sampleOf } from '@ivory-crystal/core'
+import { massOf, type PrepFacts, sampleOf } from '@ivory-crystal/core/notebook'
 import { netMassText } from '../../../format/format'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { WeighingForm } from '../../../parts/WeighingForm'

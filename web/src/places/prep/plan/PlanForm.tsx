@@ -6,24 +6,19 @@ import { asksOf, chosenBatch } from './chosenBatch'
 import { PlanInputs } from './PlanInputs'
 import { startingDraft, withWhatIsKnown } from './startingDraft'
 import {
-  type Compound,
-  type Draft,
-  type DraftField,
   fixPlan,
   houseRulesOf,
   latestRange,
   massOf,
-  outcomeOf,
   type PrepFacts,
   rangesOf,
-  renderSteps,
-  renderWaste,
-  rulesOf,
   sampleOf,
-  type Shelf,
-  significant,
-  withSolvent,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { type Draft, type DraftField, outcomeOf, rulesOf, withSolvent } from '@ivory-crystal/core/planning'
+import { renderSteps, renderWaste } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import type { Shelf } from '@ivory-crystal/core/wire'
+import { significant } from '@ivory-crystal/core/words'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router'

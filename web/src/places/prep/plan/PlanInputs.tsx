@@ -1,19 +1,18 @@
 import css from './PlanForm.module.css'
 import classNames from 'classnames'
+import type { PrepFacts } from '@ivory-crystal/core/notebook'
 import {
-  crudeInText,
   type Draft,
   type DraftField,
   keptBackG,
-  type PrepFacts,
-  proposedKeptBackG,
-  type Shelf,
   shelfPoints,
   solventsFor,
   typedPoints,
   withSecond,
   withSolvent,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import { crudeInText, proposedKeptBackG } from '@ivory-crystal/core/procedures'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { useMemo } from 'react'
 import Form from 'react-bootstrap/Form'
 import { fixed } from '../../../format/format'

@@ -1,4 +1,6 @@
-import type { Compound, DraftField, Insert, Outcome, Solvent } from '@ivory-crystal/core'
+import type { DraftField, Outcome } from '@ivory-crystal/core/planning'
+import type { Insert } from '@ivory-crystal/core/procedures'
+import type { Compound, Solvent } from '@ivory-crystal/core/reference'
 import Button from 'react-bootstrap/Button'
 import { PlanFigures } from './PlanFigures'
 import { planHeading } from './planHeading'

@@ -1,4 +1,4 @@
-import type { TypedPoint } from '@ivory-crystal/core'
+import type { TypedPoint } from '@ivory-crystal/core/planning'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 

@@ -1,7 +1,8 @@
 import css from './ProcedureChoice.module.css'
 import Form from 'react-bootstrap/Form'
 import { Link, useParams } from 'react-router'
-import { type Draft, glassOf, type Insert, INSERTS, type Planned, type Step } from '@ivory-crystal/core'
+import type { Draft, Planned } from '@ivory-crystal/core/planning'
+import { glassOf, type Insert, INSERTS, type Step } from '@ivory-crystal/core/procedures'
 import { capital } from '../../../format/format'
 
 /** How the crystals will be collected, and what is done on the way. */

@@ -1,4 +1,4 @@
-import type { Shelf } from '@ivory-crystal/core'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,18 +1,15 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import {
-  type Compound,
   type Draft,
   type DraftField,
-  fusionOf,
   OWN_POINTS,
-  pointsTrouble,
   readPoints,
-  type Shelf,
   shelfPoints,
-  type SolubilityPoint,
-  type Solvent,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import { type Compound, fusionOf, type Solvent } from '@ivory-crystal/core/reference'
+import { pointsTrouble, type SolubilityPoint } from '@ivory-crystal/core/solubility'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { PointsField } from './PointsField'
 
 const SolubilityChart = lazy(async () => ({

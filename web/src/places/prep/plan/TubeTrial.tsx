@@ -1,19 +1,11 @@
 import { comesTo, useLines, wrong } from '../../../parts/useTyped'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import {
-  COLD_SEEN,
-  COOLED_SEEN,
-  HOT_SEEN,
-  LOCAL_RULES,
-  type PrepFacts,
-  readReading,
-  type Shelf,
-  type TrialFacts,
-  trialPoint,
-  trialsOf,
-  TRIAL_CAUTION,
-} from '@ivory-crystal/core'
+import { type PrepFacts, type TrialFacts, trialsOf } from '@ivory-crystal/core/notebook'
+import { LOCAL_RULES } from '@ivory-crystal/core/procedures'
+import { COLD_SEEN, COOLED_SEEN, HOT_SEEN, trialPoint, TRIAL_CAUTION } from '@ivory-crystal/core/solubility'
+import { readReading } from '@ivory-crystal/core/weighing'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { capital, fixed } from '../../../format/format'
 import { TakeCare } from '../../../parts/TakeCare'
 import { InlineField, Refusal } from '../../../parts/InlineField'

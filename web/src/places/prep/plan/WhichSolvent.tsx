@@ -2,21 +2,22 @@ import css from './WhichSolvent.module.css'
 import classNames from 'classnames'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { candidatesOf, shelfPoints } from '@ivory-crystal/core/planning'
 import {
-  candidatesOf,
   type Compound,
   gentlerThan,
   hazardLine,
-  type RankedSolvent,
-  rankSolvents,
-  type Shelf,
-  shelfPoints,
   type SolubilityRow,
   type Solvent,
+} from '@ivory-crystal/core/reference'
+import {
+  type RankedSolvent,
+  rankSolvents,
   type SolventPart,
   type TubeToTry,
   tubesToTry,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/solubility'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { capital, fixed } from '../../../format/format'
 import { Why } from '../../../parts/Why'
 

@@ -1,4 +1,5 @@
-import { cautionsFor, LOCAL_RULES, type PlanFixed, whyThisSolvent } from '@ivory-crystal/core'
+import type { PlanFixed } from '@ivory-crystal/core/notebook'
+import { cautionsFor, LOCAL_RULES, whyThisSolvent } from '@ivory-crystal/core/procedures'
 import { HazardMarks } from '../../../parts/TakeCare'
 
 /** Why this solvent works here, and what to take care of. */

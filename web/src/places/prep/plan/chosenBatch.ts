@@ -1,14 +1,8 @@
-import {
-  askFirstAbout,
-  type Batch,
-  type Compound,
-  type Conventions,
-  type Draft,
-  type Planned,
-  rulesOf,
-  type Shelf,
-  solventsOf,
-} from '@ivory-crystal/core'
+import type { Conventions } from '@ivory-crystal/core/conventions'
+import { type Draft, type Planned, rulesOf } from '@ivory-crystal/core/planning'
+import { askFirstAbout, type Batch, solventsOf } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { compoundNamed } from '../../../parts/CompoundField'
 
 /** The batch a draft comes to, or what is in the way of it. */

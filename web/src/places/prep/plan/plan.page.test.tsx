@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
-import type { PlanFixed } from '@ivory-crystal/core'
+import type { PlanFixed } from '@ivory-crystal/core/notebook'
 import { openDemo, prepNamed, PROCEDURES, SHELF, show, written } from '../../../testing/opened'
 
 const { Plan } = await import('./Plan')

@@ -1,4 +1,4 @@
-import type { Planned } from '@ivory-crystal/core'
+import type { Planned } from '@ivory-crystal/core/planning'
 import { millilitres } from '../../../format/format'
 
 /** What the volumes come to, in one line. */

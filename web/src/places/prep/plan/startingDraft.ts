@@ -1,18 +1,16 @@
+import { houseRulesOf, type PrepFacts, type View } from '@ivory-crystal/core/notebook'
 import {
   candidatesOf,
-  type Compound,
   type Draft,
-  houseRulesOf,
-  type PrepFacts,
-  proposedKeptBackG,
-  rankSolvents,
   ruleFields,
-  type Shelf,
   shelfPoints,
   typedPoints,
-  type View,
   withSolvent,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import { proposedKeptBackG } from '@ivory-crystal/core/procedures'
+import type { Compound } from '@ivory-crystal/core/reference'
+import { rankSolvents } from '@ivory-crystal/core/solubility'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { compoundNamed } from '../../../parts/CompoundField'
 
 /** What an address says is known of the crude: a judged product that is to be recrystallized again. */

@@ -12,12 +12,10 @@ import {
   type SampleRole,
   putAsideOf,
   stepThat,
-  crudeInText,
   type PlanFixed,
-  residueAdvice,
-  solventsOf,
   splitInText,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { crudeInText, residueAdvice, solventsOf } from '@ivory-crystal/core/procedures'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router'

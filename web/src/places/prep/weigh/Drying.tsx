@@ -1,6 +1,6 @@
 import css from '../../../parts/steps.module.css'
 import classNames from 'classnames'
-import { drynessOf, type PrepFacts } from '@ivory-crystal/core'
+import { drynessOf, type PrepFacts } from '@ivory-crystal/core/notebook'
 import { clock, fixed } from '../../../format/format'
 import { useNotebook } from '../../../ledger/notebook'
 import { AskedOnce } from '../../../parts/AskedOnce'

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import type { Oddity } from '@ivory-crystal/core'
+import type { Oddity } from '@ivory-crystal/core/notebook'
 import { useHere } from '../useHere'
 
 /** What is odd about the numbers, with its likely causes in order and where to look at each. */

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type PrepFacts, readReading } from '@ivory-crystal/core'
+import type { PrepFacts } from '@ivory-crystal/core/notebook'
+import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../../format/format'
 import { CompoundField } from '../../../parts/CompoundField'
 import { Field } from '../../../parts/Field'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { massOf, type SampleFacts } from '@ivory-crystal/core'
+import { massOf, type SampleFacts } from '@ivory-crystal/core/notebook'
 import { clock, netMassText } from '../../../format/format'
 import { WeighingForm } from '../../../parts/WeighingForm'
 import { strike } from '../../../ledger/notebook'

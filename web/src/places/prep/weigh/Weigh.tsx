@@ -1,6 +1,5 @@
 import { Link, useSearchParams } from 'react-router'
 import {
-  crudeInText,
   hydrateOf,
   odditiesOf,
   type PrepFacts,
@@ -8,7 +7,8 @@ import {
   sampleOf,
   PUT_ASIDE_WITHIN,
   putAsideOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/notebook'
+import { crudeInText } from '@ivory-crystal/core/procedures'
 import { fixed, withUncertainty } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { ObservationLine } from '../../../parts/ObservationLine'

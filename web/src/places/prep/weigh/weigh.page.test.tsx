@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
-import type { BalanceStanding, SampleId } from '@ivory-crystal/core'
+import type { SampleId } from '@ivory-crystal/core/ids'
+import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import { openDemo, prepNamed, server, show, stream, written } from '../../../testing/opened'
 
 const { Weigh } = await import('./Weigh')

@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button'
-import { type PeriodFacts, uncapital } from '@ivory-crystal/core'
+import type { PeriodFacts } from '@ivory-crystal/core/planning'
+import { uncapital } from '@ivory-crystal/core/words'
 import { clock, day, dayAndClock } from '../../../format/format'
 import { strike } from '../../../ledger/notebook'
 import { PdfMenu } from '../../../paper/PdfMenu'

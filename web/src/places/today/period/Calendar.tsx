@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { Conduct } from '@ivory-crystal/core'
+import type { Conduct } from '@ivory-crystal/core/planning'
 import { download } from '../../../app/download'
 import { useNotebook } from '../../../ledger/notebook'
 import { calendarEvents, calendarFile } from './calendarFile'

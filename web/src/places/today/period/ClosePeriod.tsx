@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { closePeriod, type PeriodFacts, type PeriodTask } from '@ivory-crystal/core'
+import { closePeriod, type PeriodFacts, type PeriodTask } from '@ivory-crystal/core/planning'
 import { clock } from '../../../format/format'
 import { write } from '../../../ledger/notebook'
 

@@ -10,8 +10,8 @@ import {
   type PeriodTask,
   type Ready,
   type Running,
-  uncapital,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import { uncapital } from '@ivory-crystal/core/words'
 import { clock, day, left, span } from '../../../format/format'
 import { strike, write } from '../../../ledger/notebook'
 import { ClosePeriod } from './ClosePeriod'

@@ -1,15 +1,13 @@
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { houseRulesOf, prepsOf, unknownsOf } from '@ivory-crystal/core/notebook'
 import {
   closePeriod,
   forgottenPeriod,
-  houseRulesOf,
   periodBefore,
   type PeriodFacts,
-  prepsOf,
   tasksOf,
-  unknownsOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
 import { useNow } from '../../../app/now'
 import { clock, day } from '../../../format/format'
 import { useNotebook, write } from '../../../ledger/notebook'

@@ -1,5 +1,5 @@
 import css from './PeriodSheet.module.css'
-import type { Conduct, IfLate, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
+import type { Conduct, IfLate, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
 import { Score } from '../../../drawings/Score'
 import type { ScoreFacts } from '../../../drawings/scoreLayout'
 import { clock, day } from '../../../format/format'

@@ -1,4 +1,4 @@
-import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core'
+import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
 import { clock } from '../../../format/format'
 import { timesOf } from './scoreFacts'
 

@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { type Conduct, type PeriodFacts, type PeriodTask, setTaskAside } from '@ivory-crystal/core'
+import { type Conduct, type PeriodFacts, type PeriodTask, setTaskAside } from '@ivory-crystal/core/planning'
 import { write } from '../../../ledger/notebook'
 
 /** What is not done in this period, and can be taken up. */

@@ -2,7 +2,13 @@ import css from './Period.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
-import { type Conduct, noteTask, type PeriodFacts, type PeriodTask, setTaskAside } from '@ivory-crystal/core'
+import {
+  type Conduct,
+  noteTask,
+  type PeriodFacts,
+  type PeriodTask,
+  setTaskAside,
+} from '@ivory-crystal/core/planning'
 import { clock } from '../../../format/format'
 import { momentAfter } from '../../../format/timeOfDay'
 import { write } from '../../../ledger/notebook'

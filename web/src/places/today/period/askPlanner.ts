@@ -1,4 +1,4 @@
-import type { Result } from '@ivory-crystal/core'
+import type { Result } from '@ivory-crystal/core/problems'
 import { planner } from '../../../workers/compute'
 import { failed } from '../../../workers/useComputed'
 

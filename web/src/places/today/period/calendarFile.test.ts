@@ -1,14 +1,9 @@
 import { expect, test } from '@jest/globals'
-import {
-  conduct,
-  fold,
-  houseRulesOf,
-  periodAt,
-  SCHOOLS,
-  type Shelf,
-  SIMULATED_INSTRUMENTS,
-  tasksOf,
-} from '@ivory-crystal/core'
+import { SCHOOLS } from '@ivory-crystal/core/conventions'
+import { fold, houseRulesOf } from '@ivory-crystal/core/notebook'
+import { conduct, periodAt, tasksOf } from '@ivory-crystal/core/planning'
+import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
+import type { Shelf } from '@ivory-crystal/core/wire'
 import { golden } from '../../../../../core/golden/contract'
 import { calendarEvents, calendarFile } from './calendarFile'
 

@@ -1,5 +1,5 @@
 import type { DateTime, EventAttributes } from 'ics'
-import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core'
+import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
 import { persistently } from '../../../app/place'
 import { timesOf } from './scoreFacts'
 

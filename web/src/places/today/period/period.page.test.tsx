@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
-import { type Bodies, periodAt, periodsOf } from '@ivory-crystal/core'
+import type { Bodies } from '@ivory-crystal/core/notebook'
+import { periodAt, periodsOf } from '@ivory-crystal/core/planning'
 import { golden } from '../../../../../core/golden/contract'
 import { NOTEBOOK, openDemo, prepNamed, showAt, useNotebook, written } from '../../../testing/opened'
 import { momentAt } from '../../../format/timeOfDay'

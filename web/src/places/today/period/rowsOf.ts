@@ -1,4 +1,5 @@
-import type { PeriodTask, SubjectId } from '@ivory-crystal/core'
+import type { SubjectId } from '@ivory-crystal/core/ids'
+import type { PeriodTask } from '@ivory-crystal/core/planning'
 
 /** What there is to do, for the choice of what matters most. */
 export function rowsOf(

@@ -1,10 +1,5 @@
-import {
-  type Conduct,
-  type Instrument,
-  type PeriodTask,
-  type PeriodTerms,
-  setsEnd,
-} from '@ivory-crystal/core'
+import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
+import type { Instrument } from '@ivory-crystal/core/wire'
 import { clock } from '../../../format/format'
 import type { ScoreBar, ScoreFacts, Tone } from '../../../drawings/scoreLayout'
 

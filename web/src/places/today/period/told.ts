@@ -1,13 +1,13 @@
 import {
-  type BrokenWait,
   type Conduct,
   HARM,
   type IfLate,
   type PeriodTask,
   type PeriodTerms,
   setsEnd,
-  uncapital,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import type { BrokenWait } from '@ivory-crystal/core/scheduling'
+import { uncapital } from '@ivory-crystal/core/words'
 import { capital, clock } from '../../../format/format'
 
 const MINUTE_MS = 60_000

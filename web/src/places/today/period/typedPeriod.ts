@@ -1,13 +1,7 @@
-import {
-  effortAtFirst,
-  houseRulesOf,
-  type InstrumentId,
-  type PeriodBusy,
-  type PeriodFacts,
-  type PeriodOpened,
-  type SubjectId,
-  tasksOf,
-} from '@ivory-crystal/core'
+import type { InstrumentId, SubjectId } from '@ivory-crystal/core/ids'
+import { houseRulesOf, type PeriodBusy, type PeriodOpened } from '@ivory-crystal/core/notebook'
+import { type PeriodFacts, tasksOf } from '@ivory-crystal/core/planning'
+import { effortAtFirst } from '@ivory-crystal/core/scheduling'
 import { clock as pageClock } from '../../../app/clock'
 import { clock, day } from '../../../format/format'
 import { minutesOf, momentAfter, momentAt } from '../../../format/timeOfDay'

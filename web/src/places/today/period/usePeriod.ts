@@ -1,16 +1,15 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import {
   type Conduct,
-  effortAtFirst,
   type IfLate,
   periodAt,
   type PeriodFacts,
   type PeriodTask,
   type PlanBefore,
-  type Problem,
-  type Result,
   tasksOf,
-} from '@ivory-crystal/core'
+} from '@ivory-crystal/core/planning'
+import type { Problem, Result } from '@ivory-crystal/core/problems'
+import { effortAtFirst } from '@ivory-crystal/core/scheduling'
 import { remember, remembered } from '../../../app/memory'
 import { useNow } from '../../../app/now'
 import { useNotebook } from '../../../ledger/notebook'

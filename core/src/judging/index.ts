@@ -1,0 +1,8 @@
+export { OWNER_NAMES } from './budget'
+export type { HouseWords } from './evidence'
+export { percentBetween } from './findings'
+export { judgeRange } from './judgeRange'
+export type { Action, BudgetRow, Judgement, Measured, NextStep, Owner, Verdict } from './judgement'
+export { furthestEnd } from './measure'
+export { NO_RANGE_REASONS, type NoRangeReason } from './noRange'
+export { twoReadingsC } from './owners'

@@ -1,0 +1,1 @@
+export { commandOfLine, lineOfCommand, lineOfReading, readingOfLine, temperatureInLine } from './protocol'

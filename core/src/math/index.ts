@@ -1,0 +1,2 @@
+export { nextRandom } from './random'
+export { tenths } from './tenths'

@@ -1,0 +1,6 @@
+export { compositionFromRange } from './compositionFromRange'
+export { type PhaseDiagram, eutectic, massFractionOf, phaseDiagram } from './eutectic'
+export type { Fusion } from './liquidus'
+export { SLUSH_FROM, type TubeLook } from './look'
+export { type MeltingRange, VISIBLE_LIQUID_FRACTION, visibleUnder } from './meltingRange'
+export { type PhasePoint, phasePoint } from './phasePoint'

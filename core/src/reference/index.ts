@@ -1,0 +1,8 @@
+export { boilsFromC, boilsInWords } from './boiling'
+export { fusionOf } from './fusionOf'
+export { gentlerThan } from './gentler'
+export { hazardLine, hazardStatement } from './hazards'
+export { meltingValueOf } from './meltingValue'
+export { compoundCalled, compoundsToAsk } from './naming'
+export { type Pictogram, pictogramsOf, signalWordOf } from './pictograms'
+export { CLASS_COLUMNS, type ClassColumn, type Compound, type SolubilityRow, type Solvent } from './shelf'

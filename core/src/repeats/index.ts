@@ -1,0 +1,1 @@
+export { determinations } from './determinations'

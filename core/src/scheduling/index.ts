@@ -1,0 +1,7 @@
+export { effortAtFirst, planBenchSession, replan } from './planBenchSession'
+export { costOfRuns, planTubeRuns } from './planTubeRuns'
+export { recipeOrderMin } from './recipeOrder'
+export type { TubeRunInput, TubeRunPlan } from './runGroups'
+export type { BenchSession, SessionTask } from './session/compiled'
+export { type LabInput, type LabSimulation, meanOfDays, simulateLab } from './simulateLab'
+export type { BrokenWait } from './softened'

@@ -1,0 +1,8 @@
+export { type BalanceState, createBalance, passBalance } from './balance'
+export { type BlockCommand, type BlockReading, type BlockState, advance, createBlock } from './block'
+export { type BlockCharacter, OIL_BATH_TUBE, TEACHING_BALANCE } from './characters'
+export { type SealedContents, holdsUnknown, sealedContents, simulatedTube } from './contents'
+export { simulatedHeating } from './heating'
+export { SIMULATED_INSTRUMENTS, wholeInstrument } from './instruments'
+export { type PanLoad, simulatedPan } from './pan'
+export { SHELLS, type TubeReading, type TubeState, createTube } from './tube'
