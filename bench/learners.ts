@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE_RULES as RULES } from '@ivory-crystal/core/conventions'
 import type { EpochMs } from '@ivory-crystal/core/ids'
 import { fold, nextId, type RawEntry } from '@ivory-crystal/core/notebook'
 import { advance } from '@ivory-crystal/core/simulator'
@@ -19,7 +20,6 @@ import {
   type TubeTruth,
   yourEye,
 } from '@ivory-crystal/core/practice'
-import { DEFAULT_HOUSE_RULES as RULES } from '@ivory-crystal/core/conventions'
 import { referenceCompound } from '../core/golden/reference'
 import { REFERENCE_COMPOUNDS } from '../core/src/reference/reference'
 import { randomSource } from '../core/src/math/random'

@@ -1,5 +1,5 @@
-import type { Compound } from '@ivory-crystal/core/reference'
 import { rankSolvents, solventTradeoff, type CrystallizationInput } from '@ivory-crystal/core/solubility'
+import type { Compound } from '@ivory-crystal/core/substances'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../core/src/reference/reference'
 import { matches, readSearch } from '../web/src/places/shelf/search'
 import { ms, type Row } from './table'

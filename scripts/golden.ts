@@ -6,7 +6,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { isDeepStrictEqual } from 'node:util'
 import { fold, type RawEntry, summaryOf } from '@ivory-crystal/core/notebook'
-import { REFERENCE_COMPOUNDS } from '@ivory-crystal/core/reference/data'
+import { REFERENCE_COMPOUNDS } from '@ivory-crystal/core/reference'
 import { refusalOf } from '@ivory-crystal/core/schemas'
 import { structureOf } from '@ivory-crystal/core/structures'
 import { linesToAppend } from '../core/golden/append'

@@ -1,5 +1,5 @@
 import { SCHOOLS } from '../src/conventions/schools'
-import { SIMULATED_INSTRUMENTS } from '../src/simulator/instruments'
+import { SIMULATED_INSTRUMENTS } from '../src/instruments/shipped'
 import type { Shelf } from '../src/wire'
 
 /** A shelf with instruments and house rules and nothing else, for what only plans time. */

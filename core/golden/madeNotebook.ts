@@ -15,11 +15,12 @@ import { judgementOf, type PrepJudgement } from '../src/notebook/views/judgement
 import { meltOf } from '../src/notebook/views/melt'
 import { prepOf } from '../src/notebook/views/prep'
 import { planMelt } from '../src/planning/meltPlan'
-import type { Compound } from '../src/reference/shelf'
-import type { Instrument } from '../src/wire'
+import type { Compound } from '../src/substances/shelf'
+import type { Instrument } from '../src/instruments/instrument'
 import { beginPrep } from '../src/notebook/acts/preps'
 import { authenticAtHand, EQUAL_BY_EYE } from '../src/notebook/acts/samples'
-import { createTube, look, putIn, type SimulatedSample, type TubeState, warm } from '../src/simulator/tube'
+import { createTube, look, putIn, type TubeState, warm } from '../src/simulator/tube'
+import type { SimulatedSample } from '../src/instruments/reading'
 
 /** A notebook kept at a made bench: every line as the app writes it, folded, and read by the views that read any other. */
 export interface MadeNotebook {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import type { Compound, Solvent } from '../src/reference/shelf'
+import type { Compound, Solvent } from '../src/substances/shelf'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../src/reference/reference'
 
 const SOURCE = 'reference'

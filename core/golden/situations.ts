@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../src/conventions/schools'
 import type { Fusion } from '../src/melting/liquidus'
 import { waldenFusionEnthalpy } from '../src/melting/liquidus'
 import { mixedVerdict } from '../src/identity/mixedVerdict'
-import type { Behaviour } from '../src/reference/behaviour'
+import type { Behaviour } from '../src/substances/behaviour'
 import type { HouseWords, RangeEvidence, Repeat, SignSeen } from '../src/judging/evidence'
 
 /** A reading with what a careful supervisor would say of it. */

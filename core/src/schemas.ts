@@ -1,8 +1,8 @@
 /** What needs Joi: kept apart from the public face, so that a browser never loads it with the first screen. */
 export { refusalOf } from './notebook/refusal'
 export { rebase } from './notebook/rebase'
-export { sentence } from './notebook/kinds/said'
+export { sentence } from './schema/said'
 export { blockCommand } from './notebook/kinds/run-command/schema'
-export * as pieces from './notebook/kinds/pieces'
+export * as pieces from './schema/pieces'
 export { OWN_SORTS, shelfRefusal, type OwnSort } from './reference/shelfSchema'
 export { unstorable } from './notebook/storable'

@@ -1,8 +1,8 @@
-import type { InstrumentId, LedgerId, MeltId, NotebookId, RunId } from './ids'
+import type { LedgerId, MeltId, NotebookId, RunId } from './ids'
 import type { Conventions } from './conventions/conventions'
-import type { Compound, SolubilityRow, Solvent } from './reference/shelf'
-import type { BlockReading } from './simulator/block'
-import type { BlockCharacter } from './simulator/characters'
+import type { Compound, SolubilityRow, Solvent } from './substances/shelf'
+import type { BlockReading } from './instruments/reading'
+import type { Instrument } from './instruments/instrument'
 import type { Procedure } from './procedures/procedure'
 import type { BalanceReading } from './simulator/balance'
 import type { PanLoad } from './simulator/pan'
@@ -84,32 +84,6 @@ export interface NotebookRow {
   readonly id: NotebookId
   readonly title: string
   readonly createdAt: number
-}
-export const INSTRUMENT_SORTS = [
-  'dial block',
-  'programmable block',
-  'detecting block',
-  'hot stage',
-  'oil-bath tube',
-] as const
-export type InstrumentSort = (typeof INSTRUMENT_SORTS)[number]
-export interface Thermometer {
-  readonly kind: 'metal probe' | 'glass'
-  readonly lowC: number
-  readonly highC: number
-  /** Of a glass thermometer; null for a probe. */
-  readonly immersion: 'total' | 'partial' | null
-  readonly filling: 'mercury' | 'spirit' | null
-}
-export interface Instrument {
-  readonly id: InstrumentId
-  readonly name: string
-  readonly sort: InstrumentSort
-  readonly simulated: boolean
-  readonly character: BlockCharacter
-  readonly thermometer: Thermometer
-  /** A switch that has to be set for ranges above this, °C; null when there is none. */
-  readonly highRangeAboveC: number | null
 }
 export interface Shelf {
   readonly compounds: readonly Compound[]

@@ -1,6 +1,6 @@
 import { coolsForMin } from './cooling'
 import type { MeltWindow } from './heatingPlan'
-import type { Instrument } from '../wire'
+import type { Instrument } from '../instruments/instrument'
 
 /** A check before the heating begins. */
 export interface Check {

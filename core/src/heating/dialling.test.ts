@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { advance, createBlock } from '../simulator/block'
-import { DIAL_BLOCK } from '../simulator/characters'
+import { DIAL_BLOCK } from '../instruments/characters'
 import {
   type BlockModel,
   coolDownMin,

@@ -1,5 +1,6 @@
 export { checksFor, scaleTrouble, uncheckedOf } from './checks'
 export { compareSchools } from './compareSchools'
+export { compositionFromRange } from './compositionFromRange'
 export { type LightSample, detectMelt } from './detectMelt'
 export { dialForRate, modelledC, plateauC, rateCPerMin } from './dial'
 export { fitBlockModel } from './fitBlockModel'

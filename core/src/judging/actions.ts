@@ -1,7 +1,7 @@
 import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
 import type { Action, BudgetRow, NextStep, Owner } from './judgement'
-import { airMinutesFor } from '../procedures/airDrying'
+import { airMinutesFor } from '../weighing/airDrying'
 import { tenths } from '../math/tenths'
 import { hasOtherForms, isChecked, isShownDry } from './owners'
 import type { Settled } from './settle'

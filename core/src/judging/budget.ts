@@ -1,7 +1,7 @@
 import { listed } from '../words'
 import { tenths } from '../math/tenths'
 import { WATCHED_FROM_C } from '../heating/room'
-import { airMinutesFor } from '../procedures/airDrying'
+import { airMinutesFor } from '../weighing/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Measured, Owner } from './judgement'
 import { WET_AND_SHARP_C } from './alone'

@@ -1,4 +1,4 @@
-import type { Behaviour } from '../reference/behaviour'
+import type { Behaviour } from '../substances/behaviour'
 import type { Conventions } from '../conventions/conventions'
 import type { Grain } from '../heating/observedRange'
 import type { Fusion } from '../melting/liquidus'

@@ -2,7 +2,7 @@ import { FURTHER_DOWN_C } from '../heating/room'
 import { capital } from '../words'
 import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
-import type { Behaviour } from '../reference/behaviour'
+import type { Behaviour } from '../substances/behaviour'
 import type { Action, Judgement } from './judgement'
 
 /** Why a tube has no range: both numbers or a reason, never one number. */

@@ -3,7 +3,7 @@ import { MELT_TIME_SHARE, NET_LAG_MIN, ORDINARY_PACKING } from '../heating/heati
 import { meltMin } from '../heating/observedRange'
 import { isTooFast } from '../heating/watching'
 import { tenths } from '../math/tenths'
-import { airMinutesFor } from '../procedures/airDrying'
+import { airMinutesFor } from '../weighing/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
 
 /** From least to most, °C. */

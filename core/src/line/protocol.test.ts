@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { advance, type BlockCommand, createBlock } from '../simulator/block'
-import { DETECTING_BLOCK } from '../simulator/characters'
+import { advance, createBlock } from '../simulator/block'
+import type { BlockCommand } from '../instruments/reading'
+import { DETECTING_BLOCK } from '../instruments/characters'
 import { createTube } from '../simulator/tube'
 import { commandOfLine, lineOfCommand, lineOfReading, readingOfLine, temperatureInLine } from './protocol'
 

@@ -1,4 +1,4 @@
-import type { BlockCommand, BlockReading } from '../simulator/block'
+import type { BlockCommand, BlockReading } from '../instruments/reading'
 import { ImpossibleInput } from '../problems'
 
 /** A reading as it comes over a line: what the instrument's own clock and thermometer say. */

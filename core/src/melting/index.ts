@@ -1,4 +1,3 @@
-export { compositionFromRange } from './compositionFromRange'
 export { type PhaseDiagram, eutectic, massFractionOf, phaseDiagram } from './eutectic'
 export type { Fusion } from './liquidus'
 export { SLUSH_FROM, type TubeLook } from './look'

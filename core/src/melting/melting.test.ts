@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { assumedImpurity, compositionFromRange } from './compositionFromRange'
+import { assumedImpurity, compositionFromRange } from '../heating/compositionFromRange'
 import {
   compositionsFromClearPoint,
   eutectic,

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { BODIES, ENVELOPE } from './refusal'
-import { uuid } from './kinds/pieces'
+import { uuid } from '../schema/pieces'
 
 /** Makes a JSON Schema of a Joi schema. */
 export type ToJsonSchema = (schema: Joi.Schema) => Readonly<Record<string, unknown>>

@@ -1,4 +1,4 @@
-import * as pieces from './kinds/pieces'
+import * as pieces from '../schema/pieces'
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import { DEFAULT_HOUSE_RULES } from '../conventions/schools'

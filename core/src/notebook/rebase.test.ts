@@ -7,7 +7,7 @@ import { idMs, nextId } from './clock'
 import type { RawEntry } from './entry'
 import { rebase, refusalOf } from '../schemas'
 import { momentsIn, moveMoments } from './moments'
-import { moment } from './kinds/pieces'
+import { moment } from '../schema/pieces'
 
 const DAY_MS = 86_400_000
 const [first] = golden.entries as readonly [RawEntry, ...RawEntry[]]

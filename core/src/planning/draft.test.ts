@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
 import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
 import type { Procedure } from '../procedures/procedure'
 import { PROCEDURES } from '../procedures/shipped'
-import type { Compound, SolubilityRow, Solvent } from '../reference/shelf'
+import type { Compound, SolubilityRow, Solvent } from '../substances/shelf'
 import { planCrystallization } from '../solubility/planCrystallization'
 import type { Shelf } from '../wire'
 import {

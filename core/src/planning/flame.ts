@@ -1,10 +1,10 @@
 import type { EpochMs, PrepId } from '../ids'
-import type { Instrument } from '../wire'
+import type { Instrument } from '../instruments/instrument'
 import type { View } from '../notebook/fold'
 import { isUnderWay, meltsOf } from '../notebook/views/melt'
 import { type PrepFacts, prepsOf } from '../notebook/views/prep'
 import { solventsOf } from '../procedures/batch'
-import { isFlammable } from '../reference/hazards'
+import { isFlammable } from '../substances/hazards'
 import { periodAt } from './period/noted'
 
 /** A flame that burns near the bench, or is about to. */

@@ -1,5 +1,5 @@
 import { OIL_BATH } from '../procedures/shared'
-import type { InstrumentSort } from '../wire'
+import type { InstrumentSort } from '../instruments/instrument'
 
 /** At an instrument that is being heated, by what it is. */
 export function meltCautions(sort: InstrumentSort): readonly string[] {

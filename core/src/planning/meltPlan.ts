@@ -7,10 +7,10 @@ import { minutesToReach, modelledC } from '../heating/dial'
 import { type DialPlan, type DialPlanInput, planDial } from '../heating/planDial'
 import type { Conventions } from '../conventions/conventions'
 import { eutectic } from '../melting/eutectic'
-import { fusionOf } from '../reference/fusionOf'
-import type { Instrument } from '../wire'
+import { fusionOf } from '../substances/fusionOf'
+import type { Instrument } from '../instruments/instrument'
 import type { View } from '../notebook/fold'
-import type { MeltPlanned, PlannedTube } from '../notebook/kinds/melt-planned/kind'
+import type { MeltPlanned, PlannedHeating, PlannedTube } from '../notebook/kinds/melt-planned/kind'
 import { modelOf } from '../notebook/views/instruments'
 import { heatedAsItBehaves } from '../notebook/views/meltBehaviour'
 import type { PrepFacts } from '../notebook/views/prep'
@@ -44,7 +44,6 @@ export interface MeltWish {
   readonly conventions: Conventions
   readonly purpose: MeltPlanned['purpose']
 }
-export type PlannedHeating = Pick<MeltPlanned, 'literature' | 'window' | 'heating'>
 
 /** A scouting run goes through everything at this rate, from here on, °C/min and °C. */
 const SCOUTING = { rateCPerMin: 10, fromC: 40 } as const

@@ -1,6 +1,6 @@
 import { isAnythingSeen } from '../melting/look'
 import type { MeltPlanned } from '../notebook/kinds/melt-planned/kind'
-import type { BlockReading } from '../simulator/block'
+import type { BlockReading } from '../instruments/reading'
 
 /** Eyes are wanted this far before the window opens, °C. */
 const BEFORE_WINDOW_C = 0.5

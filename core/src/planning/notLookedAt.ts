@@ -1,6 +1,6 @@
 import { type Check, checksFor, uncheckedOf } from '../heating/checks'
 import type { MeltFacts } from '../notebook/views/melt'
-import type { Instrument } from '../wire'
+import type { Instrument } from '../instruments/instrument'
 
 /**
  * What only a person can say and nobody has ticked of a run that has begun. Of an instrument that is heard the app

@@ -1,11 +1,11 @@
 import { attempt } from '../problems'
 import { classDoubt } from '../solubility/classes'
-import { boilsFromC, boilsInWords } from '../reference/boiling'
-import { driesInAir } from '../procedures/airDrying'
+import { boilsFromC, boilsInWords } from '../substances/boiling'
+import { driesInAir } from '../weighing/airDrying'
 import { dryRuleOf } from '../procedures/dryRule'
 import { miscibilityDoubt } from '../solubility/solventPair'
 import { pointsTrouble } from '../solubility/pointsTrouble'
-import { reactionOf } from '../reference/reactions'
+import { reactionOf } from '../substances/reactions'
 import { rinseDoubt, rinsedBy, rinseInstead } from '../solubility/rinse'
 import { solubilityAt } from '../solubility/solubilityAt'
 import type { Procedure } from '../procedures/procedure'
@@ -20,10 +20,10 @@ import {
   WORKABLE_ML_PER_G,
 } from '../solubility/volume'
 import { capital, listed, significant } from '../words'
-import type { Compound, Confidence, Solvent } from '../reference/shelf'
+import type { Compound, Confidence, Solvent } from '../substances/shelf'
 import type { CrystallizationInput, CrystallizationPlan } from '../solubility/planCrystallization'
 import type { PlannedPair } from '../notebook/kinds/plan-fixed/kind'
-import { fusionOf } from '../reference/fusionOf'
+import { fusionOf } from '../substances/fusionOf'
 import { type Draft, readPoints, shelfPoints } from './draft'
 
 /** A plan that is worked out, for what there is to say of it. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../reference/reference'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
-import { asksForGloves, asksForHood, guardFor, isCorrosive } from '../reference/hazards'
+import { asksForGloves, asksForHood, guardFor, isCorrosive } from '../substances/hazards'
 import { wasteOf } from '../procedures/waste'
 import { PROCEDURES } from '../procedures/shipped'
 import { conditionsOf } from '../procedures/conditions'

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import { DEFAULT_HOUSE_RULES, SCHOOLS } from '../conventions/schools'
-import { airMinutesFor } from '../procedures/airDrying'
+import { airMinutesFor } from '../weighing/airDrying'
 import { heatFor } from '../procedures/heat'
 import { renderSteps } from '../procedures/render'
 import { PROCEDURES } from '../procedures/shipped'
-import { boilsFromC, boilsToC } from '../reference/boiling'
+import { boilsFromC, boilsToC } from '../substances/boiling'
 import { withSecond } from './draft'
-import { asksForGloves, asksForHood, isAquaticHazard, isCorrosive, isToxic } from '../reference/hazards'
+import { asksForGloves, asksForHood, isAquaticHazard, isCorrosive, isToxic } from '../substances/hazards'
 import { isShownDry } from '../judging/owners'
 import {
   BATCHES_G,

@@ -1,4 +1,4 @@
-import type { BlockReading } from '../simulator/block'
+import type { BlockReading } from '../instruments/reading'
 import { isTooFast, minutesToWindow } from '../heating/watching'
 import { type CurvePoint, dialCurve } from './curves'
 import { isSettled, mendingSetting, modelledNow } from './dialTurns'

@@ -1,4 +1,4 @@
-import type { Compound } from '../reference/shelf'
+import type { Compound } from '../substances/shelf'
 
 /** What tubes of the exercises hold. */
 const IN_TUBES = [

@@ -1,4 +1,4 @@
-import type { TimerStarted } from '../notebook/kinds/timer-started/kind'
+import type { Timer } from './timers'
 import { coolingMin } from '../solubility/glassware'
 import { type Batch, solventsOf } from './batch'
 import { dryingFor, weighedAs } from './drying'
@@ -59,7 +59,7 @@ function belowMelting(c: number): string {
  * timer is what has to lie between two weighings.
  */
 export function minutesOf(
-  { timer, minutes }: { readonly timer: TimerStarted['timer']; readonly minutes: Minutes },
+  { timer, minutes }: { readonly timer: Timer; readonly minutes: Minutes },
   batch: Pick<Batch, 'conventions' | 'result' | 'solvent' | 'pair' | 'compound'>,
 ): number {
   const { conventions, result } = batch

@@ -1,4 +1,4 @@
-import type { Compound, Confidence, Solvent } from '../reference/shelf'
+import type { Compound, Confidence, Solvent } from '../substances/shelf'
 import type { Conventions } from '../conventions/conventions'
 import type { CrystallizationInput, CrystallizationPlan } from '../solubility/planCrystallization'
 import type { Insert } from './procedure'

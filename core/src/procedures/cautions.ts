@@ -1,5 +1,5 @@
 import { capital } from '../words'
-import type { Compound, Solvent } from '../reference/shelf'
+import type { Compound, Solvent } from '../substances/shelf'
 import { heatFor, type HeatSource, lowestBoilingC } from './heat'
 import {
   besidesFire,
@@ -12,7 +12,7 @@ import {
   isExtremelyFlammable,
   isFlammable,
   needsThePersonInCharge,
-} from '../reference/hazards'
+} from '../substances/hazards'
 
 /** Stands under every list of cautions. */
 export const LOCAL_RULES =

@@ -1,6 +1,6 @@
-import type { Compound, Solvent } from '../reference/shelf'
+import type { Compound, Solvent } from '../substances/shelf'
 import type { CrystallizationPlan } from '../solubility/planCrystallization'
-import { notOverSteam } from '../reference/reactions'
+import { notOverSteam } from '../substances/reactions'
 import { glasswareFor } from './glassware'
 import type { Procedure } from './procedure'
 import { significant } from '../words'

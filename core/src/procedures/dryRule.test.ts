@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
-import { airMinutesFor } from './airDrying'
+import { airMinutesFor } from '../weighing/airDrying'
 import { agreeWithinG, dryRuleOf } from './dryRule'
 import { weighedAs } from './drying'
 import { durationInWords } from './dryRule'

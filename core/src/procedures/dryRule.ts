@@ -1,6 +1,6 @@
-import type { Compound, Solvent } from '../reference/shelf'
+import type { Compound, Solvent } from '../substances/shelf'
 import type { Conventions } from '../conventions/conventions'
-import { airMinutesOf } from './airDrying'
+import { airMinutesOf } from '../weighing/airDrying'
 import { type Drying, dryingFor } from './drying'
 
 /** The least drying between two weighings that are to show constant mass, min. */

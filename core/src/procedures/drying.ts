@@ -1,7 +1,7 @@
-import type { Compound, Solvent } from '../reference/shelf'
-import { behaviourOf } from '../reference/behaviour'
-import { isLight, isVolatile } from '../reference/reactions'
-import { driesInAir } from './airDrying'
+import type { Compound, Solvent } from '../substances/shelf'
+import { behaviourOf } from '../substances/behaviour'
+import { isLight, isVolatile } from '../substances/reactions'
+import { driesInAir } from '../weighing/airDrying'
 
 /** How far an oven stays under where the solid melts, °C: 20 to 30. */
 const OVEN_BELOW_MELTING_C = 25

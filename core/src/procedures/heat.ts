@@ -1,6 +1,6 @@
-import { boilsFromC } from '../reference/boiling'
-import type { Solvent } from '../reference/shelf'
-import { isFlammable } from '../reference/hazards'
+import { boilsFromC } from '../substances/boiling'
+import type { Solvent } from '../substances/shelf'
+import { isFlammable } from '../substances/hazards'
 
 /** A hot bath is of oil or sand, a heating block or a mantle: what a flask stands in, and not on. */
 export type HeatSource = 'warm water' | 'water bath' | 'held bath' | 'hot bath' | 'hot plate'

@@ -1,7 +1,7 @@
-import type { Station } from '../notebook/views/stationNames'
-import type { TimerStarted } from '../notebook/kinds/timer-started/kind'
+import type { Station } from '../stations/stations'
+import type { Timer } from './timers'
 import type { Takes } from './takes'
-import type { PortionUse } from '../notebook/kinds/solvent-added/kind'
+import type { PortionUse } from './portions'
 
 /** What a step may depend on; it stands in the list when all of its conditions hold for this batch. */
 export const CONDITIONS = [
@@ -87,7 +87,7 @@ export interface StepTemplate {
   readonly station: Station
   readonly text: string
   readonly cautions?: readonly Caution[]
-  readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: Minutes }
+  readonly timer?: { readonly timer: Timer; readonly minutes: Minutes }
   /** Portions of solvent are logged at this step. */
   readonly portions?: PortionUse
   readonly asks?: StepAsk
@@ -130,7 +130,7 @@ export interface Step {
   readonly station: Station
   readonly text: string
   readonly caution?: string
-  readonly timer?: { readonly timer: TimerStarted['timer']; readonly minutes: number }
+  readonly timer?: { readonly timer: Timer; readonly minutes: number }
   readonly portions?: PortionUse
   readonly asks?: StepAsk
   readonly means?: StepMark

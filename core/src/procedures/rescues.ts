@@ -1,4 +1,4 @@
-import type { Station } from '../notebook/views/stationNames'
+import type { Station } from '../stations/stations'
 import type { Procedure } from './procedure'
 import type { Rescue } from './rescue'
 import { MELT_RESCUES } from './rescuesAtMelt'

@@ -1,5 +1,5 @@
-import type { Solvent } from '../reference/shelf'
-import { formsPeroxides } from '../reference/hazards'
+import type { Solvent } from '../substances/shelf'
+import { formsPeroxides } from '../substances/hazards'
 import { heatFor, lowestBoilingC } from './heat'
 
 /** How a liquor is evaporated to weigh what is in it. */

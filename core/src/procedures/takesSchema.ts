@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { BENCH_THINGS, type Takes } from './takes'
-import { number, shape, text } from '../notebook/kinds/pieces'
+import { number, shape, text } from '../schema/pieces'
 
 const minutes = number.integer().min(0).max(10_000)
 const things = Joi.array()

@@ -1,6 +1,6 @@
-import type { Compound, Solvent } from '../reference/shelf'
-import { isHalogenated } from '../reference/groups'
-import { isAquaticHazard, isToxic } from '../reference/hazards'
+import type { Compound, Solvent } from '../substances/shelf'
+import { isHalogenated } from '../substances/groups'
+import { isAquaticHazard, isToxic } from '../substances/hazards'
 
 function neverDown(hazards: readonly string[]): boolean {
   return isToxic(hazards) || isAquaticHazard(hazards)

@@ -1,4 +1,4 @@
-import type { SolubilityClasses } from './shelf'
+import type { SolubilityClasses } from '../substances/shelf'
 
 /**
  * Classes of solubility, as general handbooks tell them: what to try first in a test tube, and what to doubt a figure

@@ -1,4 +1,4 @@
-import { type Confidence } from "./shelf";
+import { type Confidence } from "../substances/shelf";
 
 /**
  * General reference values, compiled twice from handbook knowledge without consulting a source, and merged.

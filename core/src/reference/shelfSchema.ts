@@ -1,9 +1,9 @@
-import { sentence } from '../notebook/kinds/said'
+import { sentence } from '../schema/said'
 import Joi from 'joi'
-import { celsius, compound, conventions, name, number, shortName, solvent } from '../notebook/kinds/pieces'
-import { character } from '../notebook/kinds/run-started/schema'
+import { celsius, compound, conventions, name, number, shortName, solvent } from '../schema/pieces'
+import { character } from '../schema/character'
 import { procedure } from '../procedures/schema'
-import { INSTRUMENT_SORTS } from '../wire'
+import { INSTRUMENT_SORTS } from '../instruments/instrument'
 
 const solubility = Joi.object({
   compound: shortName.required(),

@@ -1,4 +1,4 @@
-import { type SolubilityRow } from "./shelf";
+import { type SolubilityRow } from "../substances/shelf";
 
 /** Grams per 100 mL of solvent, by compound and solvent id; compiled as described beside the compounds. */
 export const REFERENCE_SOLUBILITIES: readonly Omit<SolubilityRow, 'source'>[] = [

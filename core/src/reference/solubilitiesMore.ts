@@ -1,4 +1,4 @@
-import type { Confidence } from './shelf'
+import type { Confidence } from '../substances/shelf'
 
 /**
  * A second set of solubilities, g per 100 mL of solvent, recalled twice from general knowledge and merged; the two

@@ -1,4 +1,4 @@
-import { type Solvent } from "./shelf";
+import { type Solvent } from "../substances/shelf";
 
 /** General reference values for common solvents; compiled as described beside the compounds. */
 export const REFERENCE_SOLVENTS: readonly Omit<Solvent, 'source'>[] = [

@@ -1,4 +1,4 @@
-import type { Confidence, SolubilityRow } from './shelf'
+import type { Confidence, SolubilityRow } from '../substances/shelf'
 
 type Row = Omit<SolubilityRow, 'source' | 'confidence'> & { readonly confidence: Confidence }
 /** A point that was not taken in, and why. */

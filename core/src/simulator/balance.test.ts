@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../golden/contract'
 import type { Entry } from '../notebook/entry'
 import { createBalance, passBalance } from './balance'
-import { TEACHING_BALANCE } from './characters'
+import { TEACHING_BALANCE } from './balance'
 import { simulatedPan } from './pan'
 
 const plan = (golden.entries.find(({ kind }) => kind === 'plan fixed') as Entry<'plan fixed'>).body

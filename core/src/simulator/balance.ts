@@ -97,3 +97,13 @@ function rounded(g: number, readabilityG: number): string {
   const text = (Math.round(g / readabilityG) * readabilityG).toFixed(decimals)
   return Number(text) === 0 ? (0).toFixed(decimals) : text
 }
+
+/** The simulated balance of the demo bench, likewise. */
+export const TEACHING_BALANCE: BalanceCharacter = {
+  name: 'teaching balance',
+  readabilityG: 0.001,
+  maxG: 220,
+  settleS: 0.7,
+  driftGPerMin: 0.0002,
+  noiseG: 0.0003,
+}

@@ -1,27 +1,8 @@
-import { look, putIn, type TubeReading, type TubeState, warm } from './tube'
-import type { Reading } from '../units'
-import type { BlockCharacter } from './characters'
+import { look, putIn, type TubeState, warm } from './tube'
+import type { BlockCommand, BlockReading } from '../instruments/reading'
+import type { BlockCharacter } from '../instruments/characters'
 import { ImpossibleInput } from '../problems'
 import { nextNormal } from '../math/random'
-
-export type BlockCommand =
-  | { readonly kind: 'preheat'; readonly toC: number }
-  | { readonly kind: 'tubes in' }
-  | { readonly kind: 'ramp'; readonly toC: number; readonly rateCPerMin: number }
-  | { readonly kind: 'dial'; readonly setting: number }
-  | { readonly kind: 'stop' }
-export interface BlockReading {
-  /** 0 for the reading at the start of the run, one a second after it. */
-  readonly sample: number
-  readonly atS: number
-  readonly probe: Reading
-  readonly phase: 'idle' | 'preheating' | 'holding' | 'ramping' | 'heating' | 'cooling'
-  readonly tubes: readonly TubeReading[]
-  /** Light through each tube, 0 to 1, where the instrument reads it. */
-  readonly light?: readonly number[]
-  /** Where the dial stands, on an instrument that has one. */
-  readonly dial?: number
-}
 
 /** Fixed inner step, s; one reading is given each second. */
 const STEP_S = 0.25

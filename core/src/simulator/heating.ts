@@ -1,5 +1,5 @@
 import { attempt, type Result } from '../problems'
-import type { BlockCharacter } from './characters'
+import type { BlockCharacter } from '../instruments/characters'
 import { advance, createBlock } from './block'
 
 const SECONDS = 1200

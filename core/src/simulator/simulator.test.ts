@@ -2,9 +2,11 @@ import { describe, expect, test } from '@jest/globals'
 import { meltMin, observedRange, type Packing } from '../heating/observedRange'
 import type { Fusion } from '../melting/liquidus'
 import { meltingRange } from '../melting/meltingRange'
-import { advance, type BlockReading, createBlock } from './block'
-import { PROGRAMMABLE_BLOCK } from './characters'
-import { createTube, type SimulatedSample } from './tube'
+import { advance, createBlock } from './block'
+import type { BlockReading } from '../instruments/reading'
+import { PROGRAMMABLE_BLOCK } from '../instruments/characters'
+import { createTube } from './tube'
+import type { SimulatedSample } from '../instruments/reading'
 
 const BENZIL: Fusion = { meltingPointC: 94.9, enthalpyKJPerMol: 23.5, molarMassGPerMol: 210.23 }
 const BENZOIN: Fusion = { meltingPointC: 134.5, enthalpyKJPerMol: 34, molarMassGPerMol: 212.24 }

@@ -1,23 +1,9 @@
-import type { Fusion } from '../melting/liquidus'
+import type { SimulatedSample, TubeReading } from '../instruments/reading'
 import { meltMin, type Packing } from '../heating/observedRange'
 import { type Eutectic, eutectic } from '../melting/eutectic'
 import { liquidFractionAbout } from '../melting/meltingRange'
 import { lookOfLiquid, type TubeLook } from '../melting/look'
 import { nextRandom } from '../math/random'
-
-export interface SimulatedSample {
-  readonly a: Fusion
-  readonly b: Fusion | null
-  readonly moleFractionA: number
-  readonly decomposesAtC?: number
-}
-export interface TubeReading {
-  readonly look: TubeLook
-  /** Of the whole sample, molar. */
-  readonly liquidFraction: number
-  /** Of each shell of equal volume, the outermost first; only from what is simulated. */
-  readonly shells?: readonly number[]
-}
 
 /** Shells of equal volume a tube is taken as. */
 export const SHELLS = 8

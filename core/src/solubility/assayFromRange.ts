@@ -1,7 +1,7 @@
 import type { MeltingRange } from '../melting/meltingRange'
 import type { Fusion } from '../melting/liquidus'
 import { type Heated, heatingShare, withoutHeating } from '../heating/heatingShare'
-import { compositionFromRange } from '../melting/compositionFromRange'
+import { compositionFromRange } from '../heating/compositionFromRange'
 import { massFractionFromMoleFraction } from '../melting/eutectic'
 
 /** The product fraction a crude's melting range speaks for. */

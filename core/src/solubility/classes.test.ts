@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { referenceCompound, referenceSolvent } from '../../golden/reference'
-import { boilsFromC, boilsInWords, boilsToC } from '../reference/boiling'
-import { reactionOf } from '../reference/reactions'
+import { boilsFromC, boilsInWords, boilsToC } from '../substances/boiling'
+import { reactionOf } from '../substances/reactions'
 import { classDoubt, classesIn, classOf, tubesToTry } from './classes'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../reference/reference'
 

@@ -4,8 +4,8 @@ import {
   SOLUBILITY_CLASS_NAMES,
   type SolubilityClass,
   type Solvent,
-} from '../reference/shelf'
-import { reactionOf } from '../reference/reactions'
+} from '../substances/shelf'
+import { reactionOf } from '../substances/reactions'
 import { capital } from '../words'
 import { attempt } from '../problems'
 import { solubilityAt, type SolubilityPoint } from './solubilityAt'

@@ -2,6 +2,7 @@ export { assayFromRange } from './assayFromRange'
 export { type TubeToTry, tubesToTry } from './classes'
 export { crystallizationCycles, cyclesToReach, proposedSecondCropML, secondCrop } from './cycles'
 export { dropsPerML } from './drops'
+export { gentlerThan } from './gentler'
 export { AGAINST_OILING, oilingRisk } from './oilingRisk'
 export {
   type CrystallizationInput,

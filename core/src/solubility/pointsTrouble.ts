@@ -1,5 +1,5 @@
-import { boilsInWords, boilsToC } from '../reference/boiling'
-import type { Solvent } from '../reference/shelf'
+import { boilsInWords, boilsToC } from '../substances/boiling'
+import type { Solvent } from '../substances/shelf'
 import type { SolubilityPoint } from './solubilityAt'
 import { kelvin } from '../melting/kelvin'
 

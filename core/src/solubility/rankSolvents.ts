@@ -1,4 +1,4 @@
-import { boilsFromC, boilsToC } from '../reference/boiling'
+import { boilsFromC, boilsToC } from '../substances/boiling'
 import { type OilingLevel, oilingRisk } from './oilingRisk'
 import {
   type CrystallizationInput,
@@ -6,13 +6,13 @@ import {
   planCrystallization,
 } from './planCrystallization'
 import type { SolubilityPoint } from './solubilityAt'
-import type { Compound, Confidence, Solvent } from '../reference/shelf'
+import type { Compound, Confidence, Solvent } from '../substances/shelf'
 import { eutectic } from '../melting/eutectic'
 import { attempt } from '../problems'
 import { capital, significant } from '../words'
-import { fusionOf } from '../reference/fusionOf'
+import { fusionOf } from '../substances/fusionOf'
 import { depositsFromC } from './saturation'
-import { reactionOf } from '../reference/reactions'
+import { reactionOf } from '../substances/reactions'
 import { freezesNearIce, proposedVolume, withVolumeML, workingTemperatures } from './volume'
 
 /** What is to be purified, for ranking solvents. */

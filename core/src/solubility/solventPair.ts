@@ -4,7 +4,7 @@ import {
   type CrystallizationPlan,
   planCrystallization,
 } from './planCrystallization'
-import type { Solvent } from '../reference/shelf'
+import type { Solvent } from '../substances/shelf'
 import { solubilityAt, type SolubilityPoint } from './solubilityAt'
 import { ImpossibleInput } from '../problems'
 

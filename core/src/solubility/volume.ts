@@ -3,10 +3,10 @@ import {
   type CrystallizationPlan,
   planCrystallization,
 } from './planCrystallization'
-import { boilsFromC } from '../reference/boiling'
-import type { Compound, Solvent } from '../reference/shelf'
+import { boilsFromC } from '../substances/boiling'
+import type { Compound, Solvent } from '../substances/shelf'
 import { ImpossibleInput, requireNumber } from '../problems'
-import { reactionOf } from '../reference/reactions'
+import { reactionOf } from '../substances/reactions'
 import { solubilityAt } from './solubilityAt'
 
 /** Beyond this many times the least volume, keeping the impurity dissolved costs more product than it is worth. */

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import type { MeltId, NotebookId } from '@ivory-crystal/core/ids'
+import type { BlockReading } from '@ivory-crystal/core/instruments'
 import {
   type Entry,
   fold,
@@ -10,7 +11,6 @@ import {
   type RawEntry,
   readingsOf,
 } from '@ivory-crystal/core/notebook'
-import type { BlockReading } from '@ivory-crystal/core/simulator'
 import type { RunState } from '@ivory-crystal/core/wire'
 import type { RunningServer } from '../server'
 import { handClock, type HandClock, line, serve, tempFolder } from '../testing/bench'

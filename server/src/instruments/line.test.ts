@@ -1,9 +1,9 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import type { InstrumentId, MeltId, NotebookId } from '@ivory-crystal/core/ids'
+import { type BlockReading, SIMULATED_INSTRUMENTS, type Instrument } from '@ivory-crystal/core/instruments'
 import { type Bodies, fold, KINDS, meltOf, meltsOf, prepsOf, readingsOf } from '@ivory-crystal/core/notebook'
-import { type BlockReading, SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
-import type { Instrument, InstrumentState, RunState } from '@ivory-crystal/core/wire'
+import type { InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { RunningServer } from '../server'
 import { line, serve, tempFolder } from '../testing/bench'
 

@@ -1,17 +1,11 @@
 import { createHash } from 'node:crypto'
 import type { MeltId, NotebookId, RunId } from '@ivory-crystal/core/ids'
+import type { BlockCommand, BlockReading, Instrument } from '@ivory-crystal/core/instruments'
 import type { TubeLook } from '@ivory-crystal/core/melting'
 import type { MeltPlanned, View } from '@ivory-crystal/core/notebook'
 import { needsEyes } from '@ivory-crystal/core/planning'
-import {
-  advance,
-  type BlockCommand,
-  type BlockReading,
-  type BlockState,
-  createBlock,
-  type SealedContents,
-} from '@ivory-crystal/core/simulator'
-import type { Instrument, InstrumentState, RunState } from '@ivory-crystal/core/wire'
+import { advance, type BlockState, createBlock, type SealedContents } from '@ivory-crystal/core/simulator'
+import type { InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { queue } from '../queue'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'

@@ -1,10 +1,6 @@
+import type { BlockCharacter } from '@ivory-crystal/core/instruments'
 import type { MeltPlanned, Simulation, View } from '@ivory-crystal/core/notebook'
-import {
-  type BlockCharacter,
-  holdsUnknown,
-  type SealedContents,
-  simulatedTube,
-} from '@ivory-crystal/core/simulator'
+import { holdsUnknown, type SealedContents, simulatedTube } from '@ivory-crystal/core/simulator'
 import { HttpProblem } from '../http/problem'
 
 /** A block that can go up faster than its plan has it is set to the plan’s rate. */

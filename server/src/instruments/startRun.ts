@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { MeltId, NotebookId, RunId } from '@ivory-crystal/core/ids'
+import type { BlockReading, Instrument } from '@ivory-crystal/core/instruments'
 import {
   type Bodies,
   type Entry,
@@ -12,14 +13,12 @@ import {
 } from '@ivory-crystal/core/notebook'
 import {
   advance,
-  type BlockReading,
   type BlockState,
   createBlock,
   createTube,
   simulatedTube,
   type TubeState,
 } from '@ivory-crystal/core/simulator'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import { queue } from '../queue'

@@ -1,4 +1,4 @@
-import { wholeInstrument } from '@ivory-crystal/core/simulator'
+import { wholeInstrument } from '@ivory-crystal/core/instruments'
 import { OWN_SORTS, type OwnSort, pieces, shelfRefusal, unstorable } from '@ivory-crystal/core/schemas'
 import Joi from 'joi'
 import { sentence } from '@ivory-crystal/core/schemas'

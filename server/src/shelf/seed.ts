@@ -1,6 +1,6 @@
 import { SCHOOLS } from '@ivory-crystal/core/conventions'
-import type { SolubilityRow } from '@ivory-crystal/core/reference'
-import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
+import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/instruments'
+import type { SolubilityRow } from '@ivory-crystal/core/substances'
 import { CORE_VERSION } from '@ivory-crystal/core/version'
 import { isDeepStrictEqual } from 'node:util'
 import { count } from 'drizzle-orm'
@@ -31,7 +31,7 @@ const WORKED_OUT = ['molarMassGPerMol', 'source'] as const
 
 async function putMended(db: Database, clock: Clock): Promise<void> {
   const { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS, REFERENCE_SOLUBILITIES } =
-    await import('@ivory-crystal/core/reference/data')
+    await import('@ivory-crystal/core/reference')
   const newest = await newestRows(db)
   const told = (body: object) => {
     const plain = JSON.parse(JSON.stringify(body)) as Record<string, unknown>
@@ -123,7 +123,7 @@ async function putFirst(db: Database, clock: Clock, items: readonly Item[]): Pro
 
 async function referenceItems(): Promise<Item[]> {
   const [reference, { structureOf }] = await Promise.all([
-    import('@ivory-crystal/core/reference/data'),
+    import('@ivory-crystal/core/reference'),
     import('@ivory-crystal/core/structures'),
   ])
   const madeFor = `, compiled ${reference.REFERENCE_COMPILED}; set of version ${CORE_VERSION}`

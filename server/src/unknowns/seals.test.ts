@@ -7,6 +7,7 @@ import request from 'supertest'
 import { DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conventions'
 import { RANK_OPTIONS } from '@ivory-crystal/core/identity'
 import type { MeltId, NotebookId, SampleId, SubjectId, UnknownId } from '@ivory-crystal/core/ids'
+import type { BlockReading } from '@ivory-crystal/core/instruments'
 import {
   fold,
   type Kind,
@@ -17,7 +18,6 @@ import {
   unknownOf,
   unknownsOf,
 } from '@ivory-crystal/core/notebook'
-import type { BlockReading } from '@ivory-crystal/core/simulator'
 import type { RunningServer } from '../server'
 import type { ShelfRow } from '../shelf/items'
 import { hashedRow, readShelfFile } from '../shelf/rows'

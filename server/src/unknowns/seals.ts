@@ -10,8 +10,8 @@ import {
   unknownsOf,
   type View,
 } from '@ivory-crystal/core/notebook'
-import type { Compound } from '@ivory-crystal/core/reference'
 import { sealedContents, type SealedContents } from '@ivory-crystal/core/simulator'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import type { LedgerStore } from '../ledger/store'

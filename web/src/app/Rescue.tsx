@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import { useMatch } from 'react-router'
 import type { PrepId } from '@ivory-crystal/core/ids'
-import { linesOf, type PrepFacts, prepOf, type Station, STATIONS } from '@ivory-crystal/core/notebook'
+import { linesOf, type PrepFacts, prepOf } from '@ivory-crystal/core/notebook'
 import {
   EMERGENCIES,
   LOCAL_RULES,
@@ -12,6 +12,7 @@ import {
   rescuesAt,
   TELL_SOMEONE,
 } from '@ivory-crystal/core/procedures'
+import { type Station, STATIONS } from '@ivory-crystal/core/stations'
 import { clock } from '../format/format'
 import { strike, useNotebook, write } from '../ledger/notebook'
 import { useLabRules } from '../parts/useHouseRules'

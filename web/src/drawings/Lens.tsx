@@ -1,6 +1,6 @@
 import css from './Lens.module.css'
 import { useEffect, useMemo, useRef } from 'react'
-import type { TubeReading } from '@ivory-crystal/core/simulator'
+import type { TubeReading } from '@ivory-crystal/core/instruments'
 import { grainPlate, groundPlate, paintGlass, paintRim, paintSlot, paintTube } from './lens/paint'
 import { FIELD, type Grain, packPowder, type Powder, seedOf, TUBE } from './lens/powder'
 import { isStill, sceneOf, type Shown, shownAs, towards } from './lens/scene'

@@ -1,5 +1,5 @@
-import { boilsFromC } from '@ivory-crystal/core/reference'
 import { solubilityAt } from '@ivory-crystal/core/solubility'
+import { boilsFromC } from '@ivory-crystal/core/substances'
 import type { LetteredSolvent } from '@ivory-crystal/core/practice'
 import { axisUpTo } from './axis'
 import { useWidth } from './useWidth'

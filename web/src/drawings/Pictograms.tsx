@@ -1,5 +1,5 @@
 import css from './Pictograms.module.css'
-import { type Pictogram, pictogramsOf, signalWordOf } from '@ivory-crystal/core/reference'
+import { type Pictogram, pictogramsOf, signalWordOf } from '@ivory-crystal/core/substances'
 
 /** What is drawn in each frame, on a field of 100 by 100. */
 const DRAWN: Readonly<Record<Pictogram, string>> = {

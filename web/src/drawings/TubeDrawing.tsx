@@ -1,5 +1,5 @@
+import type { TubeReading } from '@ivory-crystal/core/instruments'
 import type { TubeLook } from '@ivory-crystal/core/melting'
-import type { TubeReading } from '@ivory-crystal/core/simulator'
 
 /** What is seen of a tube, in words, and no more. */
 export const LOOKS_LIKE: Readonly<Record<TubeLook, string>> = {

@@ -1,6 +1,7 @@
 import type { InstrumentId, MeltId, NotebookId, RunId, SampleId, UnknownId } from '@ivory-crystal/core/ids'
+import type { BlockCommand } from '@ivory-crystal/core/instruments'
 import type { Answer, RawEntry, StoredEntry } from '@ivory-crystal/core/notebook'
-import type { BlockCommand, PanLoad } from '@ivory-crystal/core/simulator'
+import type { PanLoad } from '@ivory-crystal/core/simulator'
 import type {
   About,
   BalanceStanding,

@@ -1,7 +1,7 @@
 import { type ReactNode, useId, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { type Compound, compoundCalled } from '@ivory-crystal/core/reference'
+import { type Compound, compoundCalled } from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { useNotebook } from '../ledger/notebook'
 import { CompoundAdd } from './CompoundAdd'

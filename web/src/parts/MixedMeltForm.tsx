@@ -16,7 +16,7 @@ import {
 } from '@ivory-crystal/core/notebook'
 import { attempt } from '@ivory-crystal/core/problems'
 import { LOCAL_RULES } from '@ivory-crystal/core/procedures'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../format/format'
 import { newSubject, useNotebook, write } from '../ledger/notebook'

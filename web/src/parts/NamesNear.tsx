@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type Compound, compoundsToAsk } from '@ivory-crystal/core/reference'
+import { type Compound, compoundsToAsk } from '@ivory-crystal/core/substances'
 import { useNotebook } from '../ledger/notebook'
 
 /** Names offered at once, at most. */

@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { type PhotographShows, type PrepFacts, sampleOf, type Station } from '@ivory-crystal/core/notebook'
+import { type PhotographShows, type PrepFacts, sampleOf } from '@ivory-crystal/core/notebook'
+import type { Station } from '@ivory-crystal/core/stations'
 import { clock } from '../format/format'
 import { Refusal } from './InlineField'
 import { Photographs } from './Photographs'

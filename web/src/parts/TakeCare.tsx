@@ -1,5 +1,5 @@
 import { LOCAL_RULES, solidCaution } from '@ivory-crystal/core/procedures'
-import type { Compound, Solvent } from '@ivory-crystal/core/reference'
+import type { Compound, Solvent } from '@ivory-crystal/core/substances'
 import { Pictograms } from '../drawings/Pictograms'
 import { capital } from '../format/format'
 

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { compoundCalled } from '@ivory-crystal/core/reference'
+import { compoundCalled } from '@ivory-crystal/core/substances'
 import { useNotebook } from '../ledger/notebook'
 import { compoundNamed } from './CompoundField'
 

@@ -5,10 +5,10 @@ import { createMemoryRouter, RouterProvider } from 'react-router'
 import type { ComponentType } from 'react'
 import { SCHOOLS } from '@ivory-crystal/core/conventions'
 import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/instruments'
 import { type Answer, type PrepFacts, prepOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
 import { PROCEDURES } from '@ivory-crystal/core/procedures'
-import type { Compound } from '@ivory-crystal/core/reference'
-import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type {
   BalanceStanding,
   InstrumentState,

@@ -1,5 +1,6 @@
 import type { Conventions } from '@ivory-crystal/core/conventions'
-import { advance, type BlockCommand, type BlockReading, type BlockState } from '@ivory-crystal/core/simulator'
+import type { BlockCommand, BlockReading } from '@ivory-crystal/core/instruments'
+import { advance, type BlockState } from '@ivory-crystal/core/simulator'
 import {
   bestOrder,
   type DialExercise,

@@ -2,10 +2,11 @@ import { capital } from '../../words'
 import type { PrepId, SampleId } from '../../ids'
 import type { Batch } from '../../procedures/batch'
 import { renderSteps, renderWaste } from '../../procedures/render'
-import type { Planned } from '../../planning/planDraft'
-import type { Compound } from '../../reference/shelf'
+import type { Compound } from '../../substances/shelf'
 import { CORE_VERSION } from '../../version'
 import type { Line } from '../entry'
+import type { Procedure } from '../../procedures/procedure'
+import type { PlannedPair } from '../kinds/plan-fixed/kind'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import type { PrepJudgement } from '../views/judgement'
 import { type PrepFacts, sampleOf } from '../views/prep'
@@ -50,7 +51,7 @@ export function nameSample(
 export function fixPlan(
   prep: PrepFacts,
   batch: Batch,
-  { procedure, pair }: Pick<Planned, 'procedure' | 'pair'>,
+  { procedure, pair }: { readonly procedure: Procedure; readonly pair: PlannedPair | null },
   solubilitySource: string,
 ): Line<'plan fixed'> {
   const weighing = sampleOf(prep, 'crude')?.weighing

@@ -1,5 +1,5 @@
 import type { SampleId } from '../../ids'
-import type { Compound } from '../../reference/shelf'
+import type { Compound } from '../../substances/shelf'
 import type { Reading } from '../../units'
 import type { Line } from '../entry'
 import type { NamedSample } from '../views/samples'

@@ -1,5 +1,5 @@
 import type { KindDefinition } from './defineKind'
-import type { BodySchema, VersionSchemas } from './pieces'
+import type { BodySchema, VersionSchemas } from '../../schema/pieces'
 
 /** A kind with the way to its schemas, which bring Joi with them and are loaded only where a line is checked. */
 export interface ListedKind<B> extends KindDefinition<B> {

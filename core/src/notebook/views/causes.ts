@@ -5,7 +5,7 @@ import { type PrepFacts, type SampleFacts, sampleOf, solventSoFarML, stepThat } 
 import type { PrepId } from '../../ids'
 import type { View } from '../fold'
 import { latestLine, linesOf, remember } from '../read'
-import type { Station } from './stationNames'
+import type { Station } from '../../stations/stations'
 import { accountOf } from './account'
 import { type OddFact, oddFactsOf } from './oddities'
 import { drynessOf } from './dryness'

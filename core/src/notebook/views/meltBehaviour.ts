@@ -1,5 +1,5 @@
 import type { Conventions } from '../../conventions/conventions'
-import { behaviourOf } from '../../reference/behaviour'
+import { behaviourOf } from '../../substances/behaviour'
 import type { SampleId } from '../../ids'
 import { capital, listed } from '../../words'
 import type { View } from '../fold'

@@ -8,7 +8,7 @@ import { percentRecovery } from '../../weighing/recovery'
 import type { View } from '../fold'
 import { firstLine, groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
 import type { PlanFixed } from '../kinds/plan-fixed/kind'
-import type { PortionUse } from '../kinds/solvent-added/kind'
+import type { PortionUse } from '../../procedures/portions'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { weighingOf } from '../kinds/weighed/kind'
 

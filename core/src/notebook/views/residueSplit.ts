@@ -1,6 +1,6 @@
 import { attempt } from '../../problems'
 import type { Fusion } from '../../melting/liquidus'
-import { fusionOf } from '../../reference/fusionOf'
+import { fusionOf } from '../../substances/fusionOf'
 import { assayFromRange } from '../../solubility/assayFromRange'
 import { spreadOf } from '../../weighing/sums'
 import type { Quantity } from '../../units'

@@ -1,5 +1,5 @@
 import { wettingML } from '../../procedures/amounts'
-import type { PortionUse } from '../kinds/solvent-added/kind'
+import type { PortionUse } from '../../procedures/portions'
 import { type PrepFacts, solventSoFarML } from './prep'
 
 /** A portion that a plan asks for as a whole. */

@@ -1,7 +1,7 @@
 import type { EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
 import { remember } from '../read'
-import { type Station, STATIONS } from './stationNames'
+import { type Station, STATIONS } from '../../stations/stations'
 import { oddFactsOf } from './oddities'
 import { isStale } from './stale'
 import { meltsOf } from './melt'

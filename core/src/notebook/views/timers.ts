@@ -2,7 +2,8 @@ import type { EntryId, EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
 import { linesOf, subjectsWith } from '../read'
 import { type PrepFacts, prepOf } from './prep'
-import { TIMER_WORDS, type TimerStarted } from '../kinds/timer-started/kind'
+import type { TimerStarted } from '../kinds/timer-started/kind'
+import { TIMER_WORDS } from '../../procedures/timers'
 
 export interface Timer {
   readonly id: EntryId

@@ -1,6 +1,6 @@
 import type { UnknownId } from '../../ids'
 import type { Entry } from '../entry'
-import type { Compound } from '../../reference/shelf'
+import type { Compound } from '../../substances/shelf'
 import type { View } from '../fold'
 import { everyLineOf, firstLine, latestLine, linesOf, remember, subjectsWith } from '../read'
 import { type CompleteRow, isComplete, type MixtureFacts, mixturesOf, rowsOfSample } from './mixtures'

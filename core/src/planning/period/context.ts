@@ -1,6 +1,7 @@
 import type { Conventions } from '../../conventions/conventions'
 import type { EpochMs, MeltId } from '../../ids'
-import type { Instrument, Shelf } from '../../wire'
+import type { Shelf } from '../../wire'
+import type { Instrument } from '../../instruments/instrument'
 import type { View } from '../../notebook/fold'
 import { meltsOf } from '../../notebook/views/melt'
 import type { PeriodFacts } from './noted'

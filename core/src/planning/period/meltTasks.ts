@@ -1,5 +1,5 @@
 import type { InstrumentId, SampleId } from '../../ids'
-import type { Instrument } from '../../wire'
+import type { Instrument } from '../../instruments/instrument'
 import { linesOf } from '../../notebook/read'
 import type { PlannedTube } from '../../notebook/kinds/melt-planned/kind'
 import { isUnderWay, type MeltFacts, meltIdsWith, meltOf, meltsOf } from '../../notebook/views/melt'

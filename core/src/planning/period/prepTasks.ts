@@ -1,4 +1,4 @@
-import { isFlammable } from '../../reference/hazards'
+import { isFlammable } from '../../substances/hazards'
 import type { BenchThing } from '../../procedures/takes'
 import { massOf, type PrepFacts, sampleOf } from '../../notebook/views/prep'
 import { type PeriodContext, ownPace } from './context'

@@ -1,6 +1,6 @@
 import { randomSource } from '../../math/random'
 import { type BalanceState, createBalance } from '../../simulator/balance'
-import { TEACHING_BALANCE } from '../../simulator/characters'
+import { TEACHING_BALANCE } from '../../simulator/balance'
 import type { Level } from '../exercise'
 
 /** What can be put on the pan. */

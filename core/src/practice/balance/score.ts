@@ -1,4 +1,4 @@
-import { TEACHING_BALANCE } from '../../simulator/characters'
+import { TEACHING_BALANCE } from '../../simulator/balance'
 import type { Score } from '../exercise'
 import { type WeighExercise, DECIMALS } from './make'
 

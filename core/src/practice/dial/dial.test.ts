@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { advance, type BlockCommand, createBlock } from '../../simulator/block'
+import { advance, createBlock } from '../../simulator/block'
+import type { BlockCommand } from '../../instruments/reading'
 import { LEVELS } from '../../../golden/learners'
 import { dialExercise, type DialExercise, isDialOver, scoreDial, startDial } from '../index'
 

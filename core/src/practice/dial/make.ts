@@ -1,7 +1,7 @@
 import { type DialPlan, planDial } from '../../heating/planDial'
 import { randomSource } from '../../math/random'
 import { type BlockState, createBlock } from '../../simulator/block'
-import { type BlockCharacter, DIAL_BLOCK } from '../../simulator/characters'
+import { type BlockCharacter, DIAL_BLOCK } from '../../instruments/characters'
 import type { Level } from '../exercise'
 
 /** A block to be brought slowly through a window by its dial. */

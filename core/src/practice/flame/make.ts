@@ -1,9 +1,10 @@
 import { randomSource } from '../../math/random'
-import { fusionOf } from '../../reference/fusionOf'
-import type { Compound } from '../../reference/shelf'
+import { fusionOf } from '../../substances/fusionOf'
+import type { Compound } from '../../substances/shelf'
 import { type BlockState, createBlock } from '../../simulator/block'
-import { OIL_BATH_TUBE } from '../../simulator/characters'
-import { type SimulatedSample, createTube } from '../../simulator/tube'
+import { OIL_BATH_TUBE } from '../../instruments/characters'
+import { createTube } from '../../simulator/tube'
+import type { SimulatedSample } from '../../instruments/reading'
 import type { Level } from '../exercise'
 
 /** A tube beside a thermometer that is read by eye, over a flame that is moved. */

@@ -1,6 +1,6 @@
 import { base32crockford } from '@scure/base'
 import { ImpossibleInput, type Result, attempt } from '../../problems'
-import type { Compound } from '../../reference/shelf'
+import type { Compound } from '../../substances/shelf'
 import { type MadeExercise, MADE_LIMITS, MADE_ON, MADE_RATES } from './made'
 
 const VERSION = 1

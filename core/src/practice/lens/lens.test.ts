@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
-import { advance, type BlockReading } from '../../simulator/block'
+import { advance } from '../../simulator/block'
+import type { BlockReading } from '../../instruments/reading'
 import {
   LENS_EXERCISES,
   type LensExercise,

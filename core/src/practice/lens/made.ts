@@ -1,13 +1,13 @@
 import type { Grain } from '../../heating/observedRange'
 import { ImpossibleInput } from '../../problems'
-import { fusionOf } from '../../reference/fusionOf'
-import type { Compound } from '../../reference/shelf'
+import { fusionOf } from '../../substances/fusionOf'
+import type { Compound } from '../../substances/shelf'
 import {
   type BlockCharacter,
   PROGRAMMABLE_BLOCK,
   DETECTING_BLOCK,
   HOT_STAGE,
-} from '../../simulator/characters'
+} from '../../instruments/characters'
 import { type MeltExercise, firstSeenC, SHRINKS_MOST_C } from './make'
 
 /** The instruments an exercise can be made for. */

@@ -1,6 +1,6 @@
 import type { Conventions } from '../../conventions/conventions'
 import type { TubeLook } from '../../melting/look'
-import type { BlockReading } from '../../simulator/block'
+import type { BlockReading } from '../../instruments/reading'
 
 /** What happened in one tube, at the readings at which it did, °C as the instrument showed them. */
 export interface TubeTruth {

@@ -2,8 +2,8 @@ import type { Candidate, MixtureRun } from '../../identity/likelihood'
 import { randomSource } from '../../math/random'
 import { moleFractionFromMassFraction } from '../../melting/eutectic'
 import { type MeltingRange, meltingRange } from '../../melting/meltingRange'
-import { fusionOf } from '../../reference/fusionOf'
-import type { Compound } from '../../reference/shelf'
+import { fusionOf } from '../../substances/fusionOf'
+import type { Compound } from '../../substances/shelf'
 import type { Level } from '../exercise'
 
 /** An unknown among six that melt where it does. */

@@ -1,5 +1,5 @@
 import { randomSource, shuffled } from '../../math/random'
-import type { Compound, Solvent } from '../../reference/shelf'
+import type { Compound, Solvent } from '../../substances/shelf'
 import { type RankedSolvent, rankSolvents } from '../../solubility/rankSolvents'
 import type { SolubilityPoint } from '../../solubility/solubilityAt'
 import type { Level } from '../exercise'

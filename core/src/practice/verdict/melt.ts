@@ -2,8 +2,9 @@ import type { Grain } from '../../heating/observedRange'
 import type { HouseWords } from '../../judging/evidence'
 import type { MeltingRange } from '../../melting/meltingRange'
 import { advance, createBlock } from '../../simulator/block'
-import { PROGRAMMABLE_BLOCK } from '../../simulator/characters'
-import { type SimulatedSample, createTube } from '../../simulator/tube'
+import { PROGRAMMABLE_BLOCK } from '../../instruments/characters'
+import { createTube } from '../../simulator/tube'
+import type { SimulatedSample } from '../../instruments/reading'
 import { type TubeTruth, truthAfter } from '../lens/truth'
 
 const ROOM_BELOW_C = 30

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import type { TubeLook } from '@ivory-crystal/core/melting'
-import { createTube, look, putIn, type TubeReading, warm } from '../../../../core/src/simulator/tube'
+import { createTube, look, putIn, warm } from '../../../../core/src/simulator/tube'
+import type { TubeReading } from '../../../../core/src/instruments/reading'
 import { packPowder, seedOf, TUBE } from './powder'
 import { isStill, sceneOf, shownAs, towards } from './scene'
 import { deepened, tintOf } from './tint'

@@ -1,5 +1,6 @@
+import type { TubeReading } from '@ivory-crystal/core/instruments'
 import { SLUSH_FROM, type TubeLook, VISIBLE_LIQUID_FRACTION } from '@ivory-crystal/core/melting'
-import { SHELLS, type TubeReading } from '@ivory-crystal/core/simulator'
+import { SHELLS } from '@ivory-crystal/core/simulator'
 import { halfWidthAt, type PackedGrain, type Powder, TUBE } from './powder'
 
 /** A tube as it is shown: what was read, and how far the drawing has come on the way to it. */

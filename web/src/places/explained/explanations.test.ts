@@ -10,6 +10,7 @@ import {
   plateauC,
   rateCPerMin,
   zeroRateRange,
+  compositionFromRange,
 } from '@ivory-crystal/core/heating'
 import {
   type Candidate,
@@ -19,9 +20,8 @@ import {
   rankCandidates,
 } from '@ivory-crystal/core/identity'
 import { judgeRange } from '@ivory-crystal/core/judging'
-import { compositionFromRange, eutectic, phasePoint } from '@ivory-crystal/core/melting'
+import { eutectic, phasePoint } from '@ivory-crystal/core/melting'
 import type { PlanFixed } from '@ivory-crystal/core/notebook'
-import { type Compound, fusionOf } from '@ivory-crystal/core/reference'
 import { determinations } from '@ivory-crystal/core/repeats'
 import { planTubeRuns } from '@ivory-crystal/core/scheduling'
 import {
@@ -33,6 +33,7 @@ import {
   solubilityAt,
   withVolumeML,
 } from '@ivory-crystal/core/solubility'
+import { type Compound, fusionOf } from '@ivory-crystal/core/substances'
 import { atTheEvent, correctReading, emergentStemCorrectionC } from '@ivory-crystal/core/thermometer'
 import {
   massClosure,

@@ -2,6 +2,7 @@ import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import { lazy, Suspense } from 'react'
 import Button from 'react-bootstrap/Button'
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import {
   type DialLearned,
   dialOf,
@@ -10,7 +11,6 @@ import {
   heatingsOf,
 } from '@ivory-crystal/core/notebook'
 import { simulatedHeating } from '@ivory-crystal/core/simulator'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { day, fixed } from '../../format/format'
 import { Field } from '../../parts/Field'
 import { Figure } from '../../parts/Figure'

@@ -1,6 +1,6 @@
 import { Link, useParams, useSearchParams } from 'react-router'
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import { meltOf } from '@ivory-crystal/core/notebook'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { fixed, span } from '../../format/format'
 import { Figure } from '../../parts/Figure'
 import { Tabs } from '../../parts/Tabs'

@@ -4,8 +4,12 @@ import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { InstrumentId } from '@ivory-crystal/core/ids'
-import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
-import { type Instrument, INSTRUMENT_SORTS, type InstrumentSort } from '@ivory-crystal/core/wire'
+import {
+  SIMULATED_INSTRUMENTS,
+  type Instrument,
+  INSTRUMENT_SORTS,
+  type InstrumentSort,
+} from '@ivory-crystal/core/instruments'
 import { Choice, Field } from '../../parts/Field'
 
 const THERMOMETERS = ['metal probe', 'glass, total immersion', 'glass, partial immersion'] as const

@@ -2,6 +2,7 @@ import { GrainField } from '../../parts/GrainField'
 import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import type { Grain } from '@ivory-crystal/core/heating'
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import {
   type Bodies,
   calibrationFrom,
@@ -9,10 +10,9 @@ import {
   calibrationPointOf,
   standardsOf,
 } from '@ivory-crystal/core/notebook'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import { type Calibration, emergentStemCorrectionC, THREAD_EXPANSION } from '@ivory-crystal/core/thermometer'
 import { readReading } from '@ivory-crystal/core/weighing'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

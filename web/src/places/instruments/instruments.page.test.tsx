@@ -1,8 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
+import { SIMULATED_INSTRUMENTS, type Instrument } from '@ivory-crystal/core/instruments'
 import type { Bodies } from '@ivory-crystal/core/notebook'
-import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { NOTEBOOK, openDemo, restingAt, server, SHELF, showAt, written } from '../../testing/opened'
 
 const { Instruments } = await import('./Instruments')

@@ -1,8 +1,8 @@
 import css from '../../parts/steps.module.css'
 import classNames from 'classnames'
 import { checksFor } from '@ivory-crystal/core/heating'
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import type { MeltFacts } from '@ivory-crystal/core/notebook'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { SetUpPicture } from '../../drawings/SetUpPicture'
 import { write } from '../../ledger/notebook'
 

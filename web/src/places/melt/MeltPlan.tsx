@@ -2,6 +2,7 @@ import { remember, remembered } from '../../app/memory'
 import type { Conventions } from '@ivory-crystal/core/conventions'
 import { scaleTrouble, wideningByFillC } from '@ivory-crystal/core/heating'
 import type { MeltId } from '@ivory-crystal/core/ids'
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import {
   calibrationOf,
   dialOf,
@@ -18,7 +19,6 @@ import {
   heatedAsItBehaves,
 } from '@ivory-crystal/core/notebook'
 import { planMelt, unknownAmong } from '@ivory-crystal/core/planning'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'

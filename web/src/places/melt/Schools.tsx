@@ -1,9 +1,9 @@
 import Button from 'react-bootstrap/Button'
 import type { Conventions } from '@ivory-crystal/core/conventions'
 import { compareSchools, type Packing } from '@ivory-crystal/core/heating'
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import type { MeltPlanned } from '@ivory-crystal/core/notebook'
 import { attempt } from '@ivory-crystal/core/problems'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { fixed } from '../../format/format'
 import { Why } from '../../parts/Why'
 

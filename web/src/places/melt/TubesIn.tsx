@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import type { BlockCommand } from '@ivory-crystal/core/simulator'
+import type { BlockCommand } from '@ivory-crystal/core/instruments'
 import { fixed } from '../../format/format'
 import type { Run } from './useRun'
 

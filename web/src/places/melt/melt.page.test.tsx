@@ -2,9 +2,8 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { SCHOOLS } from '@ivory-crystal/core/conventions'
 import type { InstrumentId, RunId } from '@ivory-crystal/core/ids'
+import { type BlockReading, SIMULATED_INSTRUMENTS, type Instrument } from '@ivory-crystal/core/instruments'
 import { type Bodies, meltsOf, rackOf, rangesOf } from '@ivory-crystal/core/notebook'
-import { type BlockReading, SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/simulator'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import {
   NOTEBOOK,
   openDemo,

@@ -1,5 +1,5 @@
+import type { BlockCommand } from '@ivory-crystal/core/instruments'
 import { beginByHand, type MeltFacts } from '@ivory-crystal/core/notebook'
-import type { BlockCommand } from '@ivory-crystal/core/simulator'
 import { useEffect, useState } from 'react'
 import { api } from '../../ledger/api'
 import { clock } from '../../app/clock'

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Conventions } from '@ivory-crystal/core/conventions'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { ExerciseName, Level, MarkedTube, Score } from '@ivory-crystal/core/practice'
 
 /** An exercise as it is put to a learner. */

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { rateOf } from '@ivory-crystal/core/heating'
-import type { BlockCommand, BlockReading } from '@ivory-crystal/core/simulator'
+import type { BlockCommand, BlockReading } from '@ivory-crystal/core/instruments'
 import type { TubeTruth } from '@ivory-crystal/core/practice'
 import { useHouseRules } from '../../parts/useHouseRules'
 import type { Heated } from '../../workers/practice'

@@ -14,14 +14,8 @@ import {
   sampleOf,
   solventSoFarML,
 } from '@ivory-crystal/core/notebook'
-import { atTheBench } from '@ivory-crystal/core/planning'
-import {
-  cautionsFor,
-  crudeInText,
-  disposalFor,
-  LOCAL_RULES,
-  whyThisSolvent,
-} from '@ivory-crystal/core/procedures'
+import { atTheBench, whyThisSolvent } from '@ivory-crystal/core/planning'
+import { cautionsFor, crudeInText, disposalFor, LOCAL_RULES } from '@ivory-crystal/core/procedures'
 import { capital, clock, day, fixed, millilitres, netMassText } from '../../format/format'
 import { ladderRows } from '../../parts/ladderRows'
 import { Gallery } from '../../parts/Photographs'

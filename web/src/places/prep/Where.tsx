@@ -1,6 +1,6 @@
 import { type Judgement, percentBetween } from '@ivory-crystal/core/judging'
 import { phaseMapOf, type PrepFacts } from '@ivory-crystal/core/notebook'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import { useState } from 'react'
 import { capital, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'

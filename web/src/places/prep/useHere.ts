@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { type Station, STATIONS } from '@ivory-crystal/core/notebook'
+import { type Station, STATIONS } from '@ivory-crystal/core/stations'
 
 /** Station, prep address and notebook address of the page. */
 export function useHere(): { station: Station; base: string; home: string } {

@@ -9,7 +9,7 @@ import {
   hazardLine,
   hazardStatement,
   meltingValueOf,
-} from '@ivory-crystal/core/reference'
+} from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { Pictograms } from '../../drawings/Pictograms'
 import { fixed } from '../../format/format'

@@ -1,5 +1,5 @@
 import { shortNameOf } from '../../parts/shortName'
-import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core/reference'
+import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core/substances'
 import type { ShelfSort } from '../../ledger/api'
 
 /** How a value of a shelf row stands in a CSV cell. */

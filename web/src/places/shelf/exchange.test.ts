@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { cellsOf, COLUMNS, rowOf } from './columns'
 import { shortNameOf } from '../../parts/shortName'

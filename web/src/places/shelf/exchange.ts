@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { FORMULA } from '../../format/csv'
-import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core/reference'
+import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core/substances'
 import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { api, type ShelfSort } from '../../ledger/api'
 import { cellsOf, COLUMNS, rowOf } from './columns'

@@ -1,4 +1,4 @@
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 
 /** What a search asks for: words, or a melting window in °C. */
 export type Wanted = { readonly words: string } | { readonly fromC: number; readonly toC: number }

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen, waitFor, within } from '@testing-library/react'
 import type { Procedure } from '@ivory-crystal/core/procedures'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { ShelfReport } from '@ivory-crystal/core/wire'
 import { NOTEBOOK, openDemo, PROCEDURES, server, SHELF, showAt } from '../../testing/opened'
 

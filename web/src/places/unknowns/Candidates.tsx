@@ -11,7 +11,7 @@ import {
   comparedAs,
   type UnknownFacts,
 } from '@ivory-crystal/core/notebook'
-import { hazardLine } from '@ivory-crystal/core/reference'
+import { hazardLine } from '@ivory-crystal/core/substances'
 import { fixed } from '../../format/format'
 import { ReasonForm } from '../../parts/ReasonForm'
 import { Why } from '../../parts/Why'

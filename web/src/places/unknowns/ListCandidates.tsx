@@ -8,7 +8,7 @@ import {
   type UnknownFacts,
   windowFor,
 } from '@ivory-crystal/core/notebook'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

@@ -17,7 +17,7 @@ import {
   samplesNamed,
 } from '@ivory-crystal/core/notebook'
 import { attempt } from '@ivory-crystal/core/problems'
-import { fusionOf } from '@ivory-crystal/core/reference'
+import { fusionOf } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'

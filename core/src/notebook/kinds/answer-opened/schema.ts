@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { AnswerOpened } from './kind'
-import { name, shape, shortName, uuid } from '../pieces'
+import { name, shape, shortName, uuid } from '../../../schema/pieces'
 
 export const answerOpenedV1 = shape<AnswerOpened>({
   seal: uuid.required(),

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { AnswerSealed } from './kind'
-import { shape, uuid } from '../pieces'
+import { shape, uuid } from '../../../schema/pieces'
 
 export const answerSealedV1 = shape<AnswerSealed>({
   seal: uuid.required(),

@@ -1,5 +1,5 @@
 import type { Balanced } from './kind'
-import { reading, shape, shortName } from '../pieces'
+import { reading, shape, shortName } from '../../../schema/pieces'
 
 export const balancedV1 = shape<Balanced>({
   step: shortName.required(),

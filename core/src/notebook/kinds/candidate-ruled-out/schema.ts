@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { CandidateRuledOut } from './kind'
-import { name, shape, shortName } from '../pieces'
+import { name, shape, shortName } from '../../../schema/pieces'
 
 export const candidateRuledOutV1 = shape<CandidateRuledOut>({
   candidate: shortName.required(),

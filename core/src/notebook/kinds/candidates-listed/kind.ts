@@ -1,4 +1,4 @@
-import type { Compound } from '../../../reference/shelf'
+import type { Compound } from '../../../substances/shelf'
 import { defineKind } from '../defineKind'
 
 /** More are no list to test by mixture; a narrower window is. */

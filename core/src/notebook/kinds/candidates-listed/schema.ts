@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { celsius, compound, shape } from '../pieces'
+import { celsius, compound, shape } from '../../../schema/pieces'
 import { CANDIDATES_MOST, type CandidatesListed } from './kind'
 
 export const candidatesListedV1 = shape<CandidatesListed>({

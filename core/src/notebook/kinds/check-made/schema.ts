@@ -1,5 +1,5 @@
 import type { CheckMade } from './kind'
-import { shape, shortName } from '../pieces'
+import { shape, shortName } from '../../../schema/pieces'
 
 export const checkMadeV1 = shape<CheckMade>({ check: shortName.required() })
 

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { DialLearned } from './kind'
-import { blockModel, celsius, coreVersion, number, restsOn, shape } from '../pieces'
+import { blockModel, celsius, coreVersion, number, restsOn, shape } from '../../../schema/pieces'
 
 const error = number.min(0).max(1e6).required()
 export const dialLearnedV1 = shape<DialLearned>({

@@ -1,5 +1,5 @@
 import type { Explained } from './kind'
-import { shape, text } from '../pieces'
+import { shape, text } from '../../../schema/pieces'
 
 export const explainedV1 = shape<Explained>({ text: text.required() })
 

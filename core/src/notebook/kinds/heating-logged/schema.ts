@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { celsius, number, shape } from '../pieces'
+import { celsius, number, shape } from '../../../schema/pieces'
 import { HEATING_SOURCES, type HeatingLogged } from './kind'
 
 /** What one body may hold; a longer file is thinned before it is logged. */

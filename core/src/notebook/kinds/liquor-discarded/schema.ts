@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { shape } from '../pieces'
+import { shape } from '../../../schema/pieces'
 import type { LiquorDiscarded } from './kind'
 
 export const liquorDiscardedV1 = shape<LiquorDiscarded>({

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { number, reading, shape, slot, uuid } from '../pieces'
+import { number, reading, shape, slot, uuid } from '../../../schema/pieces'
 import { type MarkMade, MOMENTS } from './kind'
 
 const first = {

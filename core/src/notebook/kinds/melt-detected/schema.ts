@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { MeltDetected } from './kind'
-import { celsius, number, shape, slot, uuid } from '../pieces'
+import { celsius, number, shape, slot, uuid } from '../../../schema/pieces'
 
 const share = number.min(0).max(1).required()
 export const meltDetectedV1 = shape<MeltDetected>({

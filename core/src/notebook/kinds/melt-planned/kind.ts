@@ -34,6 +34,7 @@ export interface MeltPlanned {
   readonly coreVersion: string
   readonly restsOn: readonly EntryId[]
 }
+export type PlannedHeating = Pick<MeltPlanned, 'literature' | 'window' | 'heating'>
 export const meltPlanned = defineKind<MeltPlanned>()({
   kind: 'melt planned',
   version: 2,

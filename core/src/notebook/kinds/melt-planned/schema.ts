@@ -14,7 +14,7 @@ import {
   shortName,
   slot,
   uuid,
-} from '../pieces'
+} from '../../../schema/pieces'
 
 const minutes = number.min(0).max(100_000).required()
 const literature = Joi.object({

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { MixtureGround } from './kind'
-import { number, reading, shape } from '../pieces'
+import { number, reading, shape } from '../../../schema/pieces'
 
 export const mixtureGroundV1 = shape<MixtureGround>({
   massFractionFirst: number.greater(0).less(1).required(),

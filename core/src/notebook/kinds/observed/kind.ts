@@ -1,5 +1,5 @@
 import { defineKind } from '../defineKind'
-import type { Station } from '../../views/stationNames'
+import type { Station } from '../../../stations/stations'
 
 /** A line of observation, as the student wrote it. */
 export interface Observed {

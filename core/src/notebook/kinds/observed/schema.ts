@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import type { Observed } from './kind'
-import { shape, text } from '../pieces'
-import { STATIONS } from '../../views/stationNames'
+import { shape, text } from '../../../schema/pieces'
+import { STATIONS } from '../../../stations/stations'
 
 export const observedV1 = shape<Observed>({
   station: Joi.string()

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { PeriodClosed } from './kind'
-import { moment, shape, taskName } from '../pieces'
+import { moment, shape, taskName } from '../../../schema/pieces'
 
 const words = Joi.string().max(300)
 

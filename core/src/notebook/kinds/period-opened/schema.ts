@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { PeriodOpened } from './kind'
-import { moment, number, shape, shortName, taskName, uuid } from '../pieces'
+import { moment, number, shape, shortName, taskName, uuid } from '../../../schema/pieces'
 
 const minutes = number.integer().min(0).max(10_000).required()
 

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { Photographed } from './kind'
-import { number, shape } from '../pieces'
+import { number, shape } from '../../../schema/pieces'
 import { PHOTOGRAPH_BYTES_MOST, PHOTOGRAPH_PX_MOST, PHOTOGRAPH_SHOWS } from '../../photograph'
 
 const px = number.integer().min(1).max(PHOTOGRAPH_PX_MOST).required()

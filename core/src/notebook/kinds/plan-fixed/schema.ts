@@ -13,10 +13,10 @@ import {
   shape,
   shortName,
   solvent,
-} from '../pieces'
-import { PORTION_USES } from '../solvent-added/kind'
+} from '../../../schema/pieces'
+import { PORTION_USES } from '../../../procedures/portions'
 import { takes } from '../../../procedures/takesSchema'
-import { STATIONS } from '../../views/stationNames'
+import { STATIONS } from '../../../stations/stations'
 
 const points = Joi.array()
   .items(Joi.array().ordered(celsius.required(), number.positive().max(1e5).required()))

@@ -1,9 +1,9 @@
 import type { EntryId } from '../../../ids'
 import type { CrystallizationInput, CrystallizationPlan } from '../../../solubility/planCrystallization'
 import type { Conventions } from '../../../conventions/conventions'
-import type { Compound, Solvent } from '../../../reference/shelf'
+import type { Compound, Solvent } from '../../../substances/shelf'
 import type { Step } from '../../../procedures/procedure'
-import { isFlammable } from '../../../reference/hazards'
+import { isFlammable } from '../../../substances/hazards'
 import { flaskForML } from '../../../solubility/glassware'
 
 /** A plan as version 1 wrote it. */

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { LANE_KINDS } from '../../../chromatography/readPlate'
-import { name, number, reading, shape, uuid } from '../pieces'
+import { name, number, reading, shape, uuid } from '../../../schema/pieces'
 import { type PlateDeveloped, SPOT_SHAPES, VISUALIZED } from './kind'
 
 const mm = number.min(0).max(500)

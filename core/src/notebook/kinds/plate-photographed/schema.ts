@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { PlatePhotographed } from './kind'
-import { number, shape } from '../pieces'
+import { number, shape } from '../../../schema/pieces'
 
 /** Characters of base64: about 220 kB of picture. */
 const JPEG_MOST = 300_000

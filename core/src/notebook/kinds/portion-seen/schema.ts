@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { shape, uuid } from '../pieces'
+import { shape, uuid } from '../../../schema/pieces'
 import { PORTION_EFFECTS, type PortionSeen } from './kind'
 
 export const portionSeenV1 = shape<PortionSeen>({

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { PracticeDone } from './kind'
-import { number, shape } from '../pieces'
+import { number, shape } from '../../../schema/pieces'
 
 const error = number.min(-500).max(500).allow(null).required()
 

@@ -1,4 +1,4 @@
-import type { Compound } from '../../../reference/shelf'
+import type { Compound } from '../../../substances/shelf'
 import { defineKind } from '../defineKind'
 
 /** A prep begins: what is to be purified, as the shelf gave it at the time. */

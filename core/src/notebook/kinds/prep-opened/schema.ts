@@ -1,5 +1,5 @@
 import type { PrepOpened } from './kind'
-import { compound, name, shape } from '../pieces'
+import { compound, name, shape } from '../../../schema/pieces'
 
 export const prepOpenedV1 = shape<PrepOpened>({ title: name.required(), compound: compound.required() })
 

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { shape, slot, uuid } from '../pieces'
+import { shape, slot, uuid } from '../../../schema/pieces'
 import { NO_RANGE_REASONS } from '../../../judging/noRange'
 import type { RangeGivenUp } from './kind'
 

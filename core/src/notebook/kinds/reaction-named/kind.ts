@@ -1,5 +1,5 @@
 import type { Reading } from '../../../units'
-import type { Compound } from '../../../reference/shelf'
+import type { Compound } from '../../../substances/shelf'
 import { defineKind } from '../defineKind'
 
 /** The reaction the crude came from: its limiting reagent, for the percent yield. */

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { ReactionNamed } from './kind'
-import { name, number, reading, shape } from '../pieces'
+import { name, number, reading, shape } from '../../../schema/pieces'
 
 export const reactionNamedV1 = shape<ReactionNamed>({
   limiting: Joi.object({

@@ -1,5 +1,5 @@
 import { RESCUES } from '../../../procedures/rescues'
-import type { Station } from '../../views/stationNames'
+import type { Station } from '../../../stations/stations'
 import { defineKind } from '../defineKind'
 
 /** Something went wrong and a remedy was tried. */

@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import type { RescueTried } from './kind'
-import { shape, shortName } from '../pieces'
-import { STATIONS } from '../../views/stationNames'
+import { shape, shortName } from '../../../schema/pieces'
+import { STATIONS } from '../../../stations/stations'
 
 export const rescueTriedV1 = shape<RescueTried>({
   station: Joi.string()

@@ -1,5 +1,5 @@
 import type { RulesTaken } from './kind'
-import { conventions, shape } from '../pieces'
+import { conventions, shape } from '../../../schema/pieces'
 
 export const rulesTakenV1 = shape<RulesTaken>({ conventions: conventions.required() })
 

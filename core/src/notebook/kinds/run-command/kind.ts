@@ -1,5 +1,5 @@
 import type { RunId } from '../../../ids'
-import type { BlockCommand } from '../../../simulator/block'
+import type { BlockCommand } from '../../../instruments/reading'
 import { defineKind } from '../defineKind'
 
 /** A command as the instrument took it, at its own time; or how fast simulated time passes from there on. */

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { RunCommand } from './kind'
-import { celsius, number, shape, uuid } from '../pieces'
+import { celsius, number, shape, uuid } from '../../../schema/pieces'
 
 const only = (kind: string) => Joi.string().valid(kind).required()
 const first = {

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { RunEnded } from './kind'
-import { shape, uuid } from '../pieces'
+import { shape, uuid } from '../../../schema/pieces'
 
 export const runEndedV1 = shape<RunEnded>({
   run: uuid.required(),

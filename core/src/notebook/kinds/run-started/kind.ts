@@ -1,8 +1,8 @@
-import type { SimulatedSample } from '../../../simulator/tube'
+import type { SimulatedSample } from '../../../instruments/reading'
 import type { Packing } from '../../../heating/observedRange'
 import type { InstrumentId, RunId } from '../../../ids'
-import type { BlockCharacter } from '../../../simulator/characters'
-import { wholeCharacter } from '../../../simulator/instruments'
+import type { BlockCharacter } from '../../../instruments/characters'
+import { wholeCharacter } from '../../../instruments/shipped'
 import { defineKind } from '../defineKind'
 
 /** Everything the replay of a simulated run needs besides the commands. */

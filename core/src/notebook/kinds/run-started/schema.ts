@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import type { RunStarted } from './kind'
-import { celsius, fusion, grain, name, number, shape, shortName, slot, uuid } from '../pieces'
+import { character, firstCharacter } from '../../../schema/character'
+import { celsius, fusion, grain, number, shape, shortName, slot, uuid } from '../../../schema/pieces'
 
 const contents = Joi.object({
   a: fusion.required(),
@@ -15,20 +16,7 @@ export const runStartedV1 = Joi.object({
   instrument: shortName.required(),
   simulated: Joi.boolean().valid(true).required(),
   seed: Joi.number().integer().required(),
-  character: Joi.object({
-    name: name.required(),
-    ambientC: celsius.required(),
-    maxC: celsius.required(),
-    heatCPerMin: number.positive().max(1000).required(),
-    coolTimeConstantMin: number.positive().max(1000).required(),
-    rates: Joi.array().items(number.positive().max(1000)).min(1).max(50).required(),
-    slots: slot.required(),
-    sampleLagMin: number.min(0).max(100).required(),
-    probeLagMin: number.min(0).max(100).required(),
-    probeNoiseC: number.min(0).max(10).required(),
-    probeOffsetC: number.min(-50).max(50).required(),
-    decimals: Joi.number().integer().min(0).max(4).required(),
-  }).required(),
+  character: firstCharacter.required(),
   blockC: celsius.required(),
   tubes: Joi.array()
     .items(
@@ -42,22 +30,6 @@ export const runStartedV1 = Joi.object({
     .required(),
 })
 
-const dial = Joi.object({
-  max: number.positive().max(1000).required(),
-  step: number.positive().max(1000).required(),
-  gain: number.positive().max(1e5).required(),
-  exponent: number.positive().max(10).required(),
-})
-/** A heated instrument's character, simulated or nominal. */
-export const character = (runStartedV1.extract('character') as Joi.ObjectSchema).keys({
-  probeSlope: number.min(-1).max(1).required(),
-  control: Joi.string().valid('program', 'dial', 'flame').required(),
-  dial: dial.allow(null).required(),
-  heaterMass: number.positive().max(10).required(),
-  heaterToBlockS: number.positive().max(1000).required(),
-  readBy: Joi.string().valid('probe', 'eye').required(),
-  readsLight: Joi.boolean().required(),
-})
 export const runStartedV2 = shape<RunStarted>({
   run: uuid.required(),
   instrument: shortName.required(),

@@ -1,5 +1,5 @@
 import type { PrepId, SampleId } from '../../../ids'
-import type { Compound } from '../../../reference/shelf'
+import type { Compound } from '../../../substances/shelf'
 import { defineKind } from '../defineKind'
 
 export const SAMPLE_ROLES = [

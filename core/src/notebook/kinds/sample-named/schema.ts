@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { compound, name, shape, uuid } from '../pieces'
+import { compound, name, shape, uuid } from '../../../schema/pieces'
 import { SAMPLE_ROLES, type SampleNamed } from './kind'
 
 const first = {

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { shape, uuid } from '../pieces'
+import { shape, uuid } from '../../../schema/pieces'
 import { SIGN_WORDS, type SignNamed } from './kind'
 
 export const signNamedV1 = shape<SignNamed>({

@@ -1,8 +1,6 @@
 import type { Reading } from '../../../units'
+import type { PortionUse } from '../../../procedures/portions'
 import { defineKind } from '../defineKind'
-
-export const PORTION_USES = ['dissolve', 'dilute', 'rinse', 'second'] as const
-export type PortionUse = (typeof PORTION_USES)[number]
 
 /** One portion of solvent. Drops are kept as counted, with how many make a mL. */
 export interface SolventAdded {

@@ -1,6 +1,7 @@
 import Joi from 'joi'
-import { number, reading, shape } from '../pieces'
-import { PORTION_USES, type SolventAdded } from './kind'
+import { number, reading, shape } from '../../../schema/pieces'
+import type { SolventAdded } from './kind'
+import { PORTION_USES } from '../../../procedures/portions'
 
 const first = {
   volume: reading

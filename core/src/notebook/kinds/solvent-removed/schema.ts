@@ -1,5 +1,5 @@
 import type { SolventRemoved } from './kind'
-import { reading, shape } from '../pieces'
+import { reading, shape } from '../../../schema/pieces'
 
 export const solventRemovedV1 = shape<SolventRemoved>({
   volume: reading

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { StandardRead } from './kind'
-import { type BodySchema, celsius, name, packedHeating, reading, shape } from '../pieces'
+import { type BodySchema, celsius, name, packedHeating, reading, shape } from '../../../schema/pieces'
 
 export const standardReadV1: BodySchema<StandardRead> = shape<StandardRead>({
   standard: name.required(),

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { StepTicked } from './kind'
-import { shape, shortName } from '../pieces'
+import { shape, shortName } from '../../../schema/pieces'
 
 export const stepTickedV1 = shape<StepTicked>({
   step: shortName.required(),

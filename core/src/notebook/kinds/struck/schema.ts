@@ -1,5 +1,5 @@
 import type { Struck } from './kind'
-import { shape, text, uuid } from '../pieces'
+import { shape, text, uuid } from '../../../schema/pieces'
 
 export const struckV1 = shape<Struck>({ target: uuid.required(), reason: text.required() })
 

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { TaskNoted } from './kind'
-import { shape, taskName } from '../pieces'
+import { shape, taskName } from '../../../schema/pieces'
 
 export const taskNotedV1 = shape<TaskNoted>({
   task: taskName.required(),

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { TaskSetAside } from './kind'
-import { moment, shape, taskName } from '../pieces'
+import { moment, shape, taskName } from '../../../schema/pieces'
 
 export const taskSetAsideV1 = shape<TaskSetAside>({
   task: taskName.required(),

@@ -1,5 +1,5 @@
 import type { TemperatureRead } from './kind'
-import { reading, shape } from '../pieces'
+import { reading, shape } from '../../../schema/pieces'
 
 export const temperatureReadV1 = shape<TemperatureRead>({
   temperature: reading

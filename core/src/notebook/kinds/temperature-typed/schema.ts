@@ -1,5 +1,5 @@
 import type { TemperatureTyped } from './kind'
-import { number, reading, shape, uuid } from '../pieces'
+import { number, reading, shape, uuid } from '../../../schema/pieces'
 
 export const temperatureTypedV1 = shape<TemperatureTyped>({
   run: uuid.required(),

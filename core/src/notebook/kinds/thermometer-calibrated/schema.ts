@@ -1,4 +1,4 @@
-import { calibrationKeys, coreVersion, restsOn, shape } from '../pieces'
+import { calibrationKeys, coreVersion, restsOn, shape } from '../../../schema/pieces'
 import type { ThermometerCalibrated } from './kind'
 
 export const thermometerCalibratedV1 = shape<ThermometerCalibrated>({

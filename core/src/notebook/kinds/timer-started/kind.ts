@@ -1,8 +1,9 @@
+import { type Timer, TIMER_WORDS } from '../../../procedures/timers'
 import { defineKind } from '../defineKind'
 
 /** A timer runs from the time of its entry; it needs no process to keep it. */
 export interface TimerStarted {
-  readonly timer: 'cool' | 'ice' | 'air' | 'spin' | 'boil' | 'dry'
+  readonly timer: Timer
   readonly minutes: number
 }
 export const timerStarted = defineKind<TimerStarted>()({
@@ -12,12 +13,3 @@ export const timerStarted = defineKind<TimerStarted>()({
   upcasts: { 1: (body) => body },
   sentence: (body) => `Started ${body.minutes} min of ${TIMER_WORDS[body.timer]}.`,
 })
-
-export const TIMER_WORDS = {
-  cool: 'cooling to room temperature',
-  ice: 'ice bath',
-  air: 'air drying',
-  spin: 'spinning',
-  boil: 'gentle boiling',
-  dry: 'drying between weighings',
-} as const

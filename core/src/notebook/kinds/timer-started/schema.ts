@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { TimerStarted } from './kind'
-import { number, shape } from '../pieces'
+import { number, shape } from '../../../schema/pieces'
 
 const first = {
   timer: Joi.string().valid('cool', 'ice', 'air').required(),

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { Trace } from './kind'
-import { celsius, number, shape, uuid } from '../pieces'
+import { celsius, number, shape, uuid } from '../../../schema/pieces'
 
 const first = {
   run: uuid.required(),

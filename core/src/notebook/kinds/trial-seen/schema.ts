@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import type { TrialSeen } from './kind'
 import { COLD_SEEN, COOLED_SEEN, HOT_SEEN } from '../../../solubility/trial'
-import { name, number, shape, shortName } from '../pieces'
+import { name, number, shape, shortName } from '../../../schema/pieces'
 
 const seen = (words: readonly string[]) =>
   Joi.string()

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { number, shape, slot, uuid } from '../pieces'
+import { number, shape, slot, uuid } from '../../../schema/pieces'
 import { TUBE_NOTES, type TubeNoted } from './kind'
 
 export const tubeNotedV1 = shape<TubeNoted>({

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { TubePacked } from './kind'
-import { grain, name, number, shape, uuid } from '../pieces'
+import { grain, name, number, shape, uuid } from '../../../schema/pieces'
 
 export const tubePackedV1 = shape<TubePacked>({
   sample: uuid.required(),

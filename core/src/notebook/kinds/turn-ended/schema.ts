@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { TurnEnded } from './kind'
-import { shape, uuid } from '../pieces'
+import { shape, uuid } from '../../../schema/pieces'
 
 export const turnEndedV1 = shape<TurnEnded>({
   turn: uuid.required(),

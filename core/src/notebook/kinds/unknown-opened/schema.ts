@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { UnknownOpened } from './kind'
-import { name, shape, uuid } from '../pieces'
+import { name, shape, uuid } from '../../../schema/pieces'
 
 export const unknownOpenedV1 = shape<UnknownOpened>({
   code: name.required(),

@@ -1,6 +1,16 @@
 import Joi from 'joi'
 import type { UnknownSigned } from './kind'
-import { celsius, conventions, coreVersion, name, number, range, restsOn, shape, shortName } from '../pieces'
+import {
+  celsius,
+  conventions,
+  coreVersion,
+  name,
+  number,
+  range,
+  restsOn,
+  shape,
+  shortName,
+} from '../../../schema/pieces'
 import { CANDIDATES_MOST } from '../candidates-listed/kind'
 
 const chance = number.min(0).max(1).required()

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { BEHAVIOURS } from '../../../reference/behaviour'
+import { BEHAVIOURS } from '../../../substances/behaviour'
 import { DRIED_HOW, SIGNS, THERMOMETER_STATES } from '../../../judging/evidence'
 import { FINDING_CODES, NEXT_STEPS, OWNERS, VERDICTS } from '../../../judging/judgement'
 import type { VerdictSigned } from './kind'
@@ -15,7 +15,7 @@ import {
   restsOn,
   shape,
   uuid,
-} from '../pieces'
+} from '../../../schema/pieces'
 
 /** What versions 1 and 2 might find and advise. */
 const FINDINGS_OF_V2 = [

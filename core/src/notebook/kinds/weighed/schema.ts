@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { either, number, reading, shape, text } from '../pieces'
+import { either, number, reading, shape, text } from '../../../schema/pieces'
 import type { Weighed } from './kind'
 
 const readabilityG = number.positive().max(10).required()

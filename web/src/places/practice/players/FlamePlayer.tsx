@@ -1,7 +1,7 @@
 import css from '../Practice.module.css'
 import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { OIL_BATH_TUBE } from '@ivory-crystal/core/simulator'
+import { OIL_BATH_TUBE } from '@ivory-crystal/core/instruments'
 import { readReading } from '@ivory-crystal/core/weighing'
 import {
   flameExercise,

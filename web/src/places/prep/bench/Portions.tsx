@@ -8,12 +8,12 @@ import {
   dissolvingOf,
   pipetteOf,
   PORTION_EFFECTS,
-  type PortionUse,
   type PrepFacts,
   seePortion,
   solventLeft,
 } from '@ivory-crystal/core/notebook'
 import { attempt } from '@ivory-crystal/core/problems'
+import type { PortionUse } from '@ivory-crystal/core/procedures'
 import { dropsPerML } from '@ivory-crystal/core/solubility'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { clock as pageClock } from '../../../app/clock'

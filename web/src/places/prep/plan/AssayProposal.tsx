@@ -1,5 +1,5 @@
 import { crudeAssayOf, type PrepFacts } from '@ivory-crystal/core/notebook'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import Button from 'react-bootstrap/Button'
 import { fixed } from '../../../format/format'
 import { useNotebook } from '../../../ledger/notebook'

@@ -5,7 +5,6 @@ import { eutectic } from '@ivory-crystal/core/melting'
 import type { Draft, Planned } from '@ivory-crystal/core/planning'
 import { attempt } from '@ivory-crystal/core/problems'
 import { filterExcessML, type Insert } from '@ivory-crystal/core/procedures'
-import { boilsFromC, type Compound, fusionOf, type Solvent } from '@ivory-crystal/core/reference'
 import {
   AGAINST_OILING,
   depositsFromC,
@@ -14,6 +13,7 @@ import {
   type ProposedVolume,
   solventTradeoff,
 } from '@ivory-crystal/core/solubility'
+import { boilsFromC, type Compound, fusionOf, type Solvent } from '@ivory-crystal/core/substances'
 import { capital, fixed, millilitres } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
 import { TradeoffChart } from '../../../drawings/TradeoffChart'

@@ -1,7 +1,7 @@
 import type { PlannedPair } from '@ivory-crystal/core/notebook'
 import { glassOf, type Insert, type Procedure } from '@ivory-crystal/core/procedures'
-import { boilsInWords, type Solvent } from '@ivory-crystal/core/reference'
 import type { CrystallizationInput, CrystallizationPlan } from '@ivory-crystal/core/solubility'
+import { boilsInWords, type Solvent } from '@ivory-crystal/core/substances'
 import { capital, fixed, grams, millilitres } from '../../../format/format'
 import { Figure } from '../../../parts/Figure'
 import { Why } from '../../../parts/Why'

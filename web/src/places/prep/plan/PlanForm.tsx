@@ -16,7 +16,7 @@ import {
 } from '@ivory-crystal/core/notebook'
 import { type Draft, type DraftField, outcomeOf, rulesOf, withSolvent } from '@ivory-crystal/core/planning'
 import { renderSteps, renderWaste } from '@ivory-crystal/core/procedures'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { significant } from '@ivory-crystal/core/words'
 import { useMemo, useState } from 'react'

@@ -1,6 +1,6 @@
 import type { DraftField, Outcome } from '@ivory-crystal/core/planning'
 import type { Insert } from '@ivory-crystal/core/procedures'
-import type { Compound, Solvent } from '@ivory-crystal/core/reference'
+import type { Compound, Solvent } from '@ivory-crystal/core/substances'
 import Button from 'react-bootstrap/Button'
 import { PlanFigures } from './PlanFigures'
 import { planHeading } from './planHeading'

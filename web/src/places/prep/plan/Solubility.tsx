@@ -7,8 +7,8 @@ import {
   readPoints,
   shelfPoints,
 } from '@ivory-crystal/core/planning'
-import { type Compound, fusionOf, type Solvent } from '@ivory-crystal/core/reference'
 import { pointsTrouble, type SolubilityPoint } from '@ivory-crystal/core/solubility'
+import { type Compound, fusionOf, type Solvent } from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { PointsField } from './PointsField'
 

@@ -4,19 +4,14 @@ import { useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { candidatesOf, shelfPoints } from '@ivory-crystal/core/planning'
 import {
-  type Compound,
   gentlerThan,
-  hazardLine,
-  type SolubilityRow,
-  type Solvent,
-} from '@ivory-crystal/core/reference'
-import {
   type RankedSolvent,
   rankSolvents,
   type SolventPart,
   type TubeToTry,
   tubesToTry,
 } from '@ivory-crystal/core/solubility'
+import { type Compound, hazardLine, type SolubilityRow, type Solvent } from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { capital, fixed } from '../../../format/format'
 import { Why } from '../../../parts/Why'

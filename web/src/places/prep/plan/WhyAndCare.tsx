@@ -1,5 +1,6 @@
 import type { PlanFixed } from '@ivory-crystal/core/notebook'
-import { cautionsFor, LOCAL_RULES, whyThisSolvent } from '@ivory-crystal/core/procedures'
+import { whyThisSolvent } from '@ivory-crystal/core/planning'
+import { cautionsFor, LOCAL_RULES } from '@ivory-crystal/core/procedures'
 import { HazardMarks } from '../../../parts/TakeCare'
 
 /** Why this solvent works here, and what to take care of. */

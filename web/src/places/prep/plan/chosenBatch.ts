@@ -1,7 +1,7 @@
 import type { Conventions } from '@ivory-crystal/core/conventions'
 import { type Draft, type Planned, rulesOf } from '@ivory-crystal/core/planning'
 import { askFirstAbout, type Batch, solventsOf } from '@ivory-crystal/core/procedures'
-import type { Compound } from '@ivory-crystal/core/reference'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { compoundNamed } from '../../../parts/CompoundField'
 

@@ -1,6 +1,6 @@
 import type { Conventions } from '@ivory-crystal/core/conventions'
 import { dryRuleOf } from '@ivory-crystal/core/procedures'
-import type { Compound, Solvent } from '@ivory-crystal/core/reference'
+import type { Compound, Solvent } from '@ivory-crystal/core/substances'
 
 /** Where minutes of air are chosen and air is not enough for what the crystals are wet with, in a sentence. */
 export function dryRemarkOf(

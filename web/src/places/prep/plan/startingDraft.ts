@@ -8,8 +8,8 @@ import {
   withSolvent,
 } from '@ivory-crystal/core/planning'
 import { proposedKeptBackG } from '@ivory-crystal/core/procedures'
-import type { Compound } from '@ivory-crystal/core/reference'
 import { rankSolvents } from '@ivory-crystal/core/solubility'
+import type { Compound } from '@ivory-crystal/core/substances'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { compoundNamed } from '../../../parts/CompoundField'
 

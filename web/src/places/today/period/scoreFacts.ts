@@ -1,5 +1,5 @@
+import type { Instrument } from '@ivory-crystal/core/instruments'
 import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
-import type { Instrument } from '@ivory-crystal/core/wire'
 import { clock } from '../../../format/format'
 import type { ScoreBar, ScoreFacts, Tone } from '../../../drawings/scoreLayout'
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { compoundCalled, compoundsCalled, compoundsToAsk } from './naming'
-import { REAGENTS } from './reagents'
-import { REFERENCE_COMPOUNDS } from './reference'
+import { REAGENTS } from '../reference/reagents'
+import { REFERENCE_COMPOUNDS } from '../reference/reference'
 import { readFormula } from '../structures/formula'
 import { structureOf } from '../structures/structures'
 

@@ -7,7 +7,7 @@ import {
   OIL_BATH_TUBE,
   PROGRAMMABLE_BLOCK,
 } from './characters'
-import type { Instrument, Thermometer } from '../wire'
+import type { Instrument, Thermometer } from './instrument'
 
 const probe = (lowC: number, highC: number): Thermometer => ({
   kind: 'metal probe',

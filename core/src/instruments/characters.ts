@@ -1,5 +1,3 @@
-import type { BalanceCharacter } from './balance'
-
 /** A heated instrument's own character; every number is of the simulated stand-in. */
 export interface BlockCharacter {
   readonly name: string
@@ -144,14 +142,4 @@ export const OIL_BATH_TUBE: BlockCharacter = {
   heaterToBlockS: 30,
   readBy: 'eye',
   readsLight: false,
-}
-
-/** The simulated balance of the demo bench, likewise. */
-export const TEACHING_BALANCE: BalanceCharacter = {
-  name: 'teaching balance',
-  readabilityG: 0.001,
-  maxG: 220,
-  settleS: 0.7,
-  driftGPerMin: 0.0002,
-  noiseG: 0.0003,
 }

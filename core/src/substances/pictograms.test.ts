@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { pictogramsOf, signalWordOf } from './pictograms'
-import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from './reference'
+import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../reference/reference'
 
 test('each hazard class has its pictogram, and the graver one stands for the milder', () => {
   expect(pictogramsOf(['H301', 'H302', 'H410'])).toEqual(['toxic', 'harms life in water'])

@@ -1,7 +1,7 @@
-import { boilsFromC } from './boiling'
-import type { Solvent } from './shelf'
-import { isToxic } from './hazards'
-import { freezesNearIce } from '../solubility/volume'
+import { boilsFromC } from '../substances/boiling'
+import type { Solvent } from '../substances/shelf'
+import { isToxic } from '../substances/hazards'
+import { freezesNearIce } from './volume'
 
 /**
  * A solvent of the shelf that does the same work and harms less: of the same group, mixing with water alike, not

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { CLASS_COLUMNS, SOLUBILITY_CLASS_NAMES } from '../../reference/shelf'
+import { CLASS_COLUMNS, SOLUBILITY_CLASS_NAMES } from '../substances/shelf'
 
 /** A body without its readonly marks and brands, as a schema sees it. */
 type Plain<T> = T extends string | number | boolean | null | undefined

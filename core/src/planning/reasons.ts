@@ -1,10 +1,10 @@
 import { capital, significant } from '../words'
 import type { PlanFixed } from '../notebook/kinds/plan-fixed/kind'
-import { boilsFromC } from '../reference/boiling'
+import { boilsFromC } from '../substances/boiling'
 import { attempt } from '../problems'
 import { freezesNearIce } from '../solubility/volume'
-import { reactionOf } from '../reference/reactions'
-import { solventsOf } from './batch'
+import { reactionOf } from '../substances/reactions'
+import { solventsOf } from '../procedures/batch'
 import { solubilityAt } from '../solubility/solubilityAt'
 
 type PlanParts = Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'pair' | 'input' | 'result'>

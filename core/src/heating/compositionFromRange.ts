@@ -1,7 +1,7 @@
-import { type MeltingRange, meltingRange } from './meltingRange'
-import { type Fusion, solubilityInMelt, waldenFusionEnthalpy } from './liquidus'
-import { requireRange } from '../heating/observedRange'
-import { eutectic } from './eutectic'
+import { type MeltingRange, meltingRange } from '../melting/meltingRange'
+import { type Fusion, solubilityInMelt, waldenFusionEnthalpy } from '../melting/liquidus'
+import { requireRange } from './observedRange'
+import { eutectic } from '../melting/eutectic'
 
 /** Half of the 3 °C within which simple aromatic pairs follow the ideal relation. */
 const MODEL_C = 1.5

@@ -1,6 +1,5 @@
 export { boilsFromC, boilsInWords } from './boiling'
 export { fusionOf } from './fusionOf'
-export { gentlerThan } from './gentler'
 export { hazardLine, hazardStatement } from './hazards'
 export { meltingValueOf } from './meltingValue'
 export { compoundCalled, compoundsToAsk } from './naming'

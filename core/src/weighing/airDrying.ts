@@ -1,5 +1,5 @@
-import { boilsToC } from '../reference/boiling'
-import type { Solvent } from '../reference/shelf'
+import { boilsToC } from '../substances/boiling'
+import type { Solvent } from '../substances/shelf'
 
 /** A solvent that boils no higher than this leaves spread crystals in minutes of air, °C; a rule of the bench. */
 const DRIES_IN_AIR_TO_C = 85

@@ -1,0 +1,1 @@
+export { STATIONS, type Station } from './stations'
