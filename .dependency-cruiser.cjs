@@ -1,6 +1,50 @@
+/** The folders of a part, the lowest first: each may import those before it, and none after it. */
+const FLOORS = {
+  core: [
+    ['ids', 'problems', 'words', 'units', 'version', 'math', 'stations', 'conventions'],
+    ['chromatography', 'melting', 'instruments', 'heating', 'substances', 'structures', 'schema'],
+    ['thermometer', 'solubility', 'weighing', 'repeats', 'scheduling'],
+    ['procedures', 'reference', 'judging', 'identity'],
+    ['notebook'],
+    ['simulator', 'line', 'wire', 'planning', 'crate', 'practice'],
+    ['schemas'],
+  ],
+  web: [
+    ['vite-env', 'clock', 'device', 'format'],
+    ['drawings', 'workers', 'ledger'],
+    ['parts'],
+    ['paper'],
+    ['places'],
+    ['app'],
+    ['theme', 'main'],
+  ],
+}
+
+/** One rule for each folder, and one for a folder that nobody gave a floor. */
+const floorRules = Object.entries(FLOORS).flatMap(([part, floors]) => {
+  const order = floors.flat()
+  const inside = (folders) => `^${part}/src/(${folders.join('|')})[/.]`
+  const IS_TEST = ['\\.test\\.tsx?$', '^web/src/testing/']
+  return [
+    ...order.slice(0, -1).map((folder, i) => ({
+      name: `${part}-${folder}-not-upwards`,
+      severity: 'error',
+      from: { path: inside([folder]), pathNot: IS_TEST },
+      to: { path: inside(order.slice(i + 1)) },
+    })),
+    {
+      name: `${part}-has-a-floor`,
+      severity: 'error',
+      from: { path: `^${part}/src/`, pathNot: [inside(order), ...IS_TEST] },
+      to: {},
+    },
+  ]
+})
+
 /** Imports run one way: web and server import core; core imports neither; web and server meet over HTTP. */
 module.exports = {
   forbidden: [
+    ...floorRules,
     {
       name: 'core-stays-pure',
       severity: 'error',
@@ -21,7 +65,7 @@ module.exports = {
       from: {
         path: '^core/src',
         pathNot:
-          '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/notebook/refusal\\.ts|^core/src/notebook/kinds/pieces\\.ts|^core/src/structures/.*|^core/src/heating/fitBlockModel\\.ts|^core/src/practice/(lens/code|progress)\\.ts)$',
+          '(\\.test\\.ts|[sS]chemas?\\.ts|^core/src/notebook/refusal\\.ts|^core/src/schema/.*|^core/src/structures/.*|^core/src/heating/fitBlockModel\\.ts|^core/src/practice/(lens/code|progress)\\.ts)$',
       },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],

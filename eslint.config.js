@@ -53,7 +53,7 @@ export default tseslint.config(
   },
   {
     files: ['web/**/*.{ts,tsx}', 'server/**/*.ts', 'e2e/**/*.ts', 'bench/**/*.ts', 'core/**/*.test.ts'],
-    ignores: ['web/src/app/clock.ts', 'server/src/clock.ts'],
+    ignores: ['web/src/clock/clock.ts', 'server/src/clock.ts'],
     rules: {
       'no-restricted-properties': [
         'error',

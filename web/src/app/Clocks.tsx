@@ -5,7 +5,7 @@ import { timersInUse } from '@ivory-crystal/core/notebook'
 import { sound } from '../drawings/sounds'
 import { left, TIME_UP } from '../format/format'
 import { useNotebook } from '../ledger/notebook'
-import { useNow } from './now'
+import { useNow } from '../clock/now'
 
 /** What a running clock puts before the window’s title. */
 const IN_TITLE = new RegExp(`^(\\d+:\\d\\d|${TIME_UP}) · `)

@@ -1,5 +1,5 @@
 import { Component, type ReactNode } from 'react'
-import { tryPlacesAgain } from './place'
+import { tryPlacesAgain } from '../device/place'
 import { Title } from '../parts/Title'
 
 /** Stands in for a screen that failed. What was written stands in the outbox or the ledger. */

@@ -1,7 +1,7 @@
 import css from './JustStruck.module.css'
 import Button from 'react-bootstrap/Button'
 import { TAKEN_BACK, takeBack, useNotebook } from '../ledger/notebook'
-import { useNow } from './now'
+import { useNow } from '../clock/now'
 
 /** So long after it a strike is offered to be taken back where it was made, ms. */
 const OFFERED_FOR_MS = 15_000

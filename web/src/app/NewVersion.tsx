@@ -4,8 +4,8 @@ import { useLocation } from 'react-router'
 import type { MeltId, PrepId } from '@ivory-crystal/core/ids'
 import { isUnderWay, meltOf, meltsOf, type View } from '@ivory-crystal/core/notebook'
 import { useNotebook } from '../ledger/notebook'
-import { isHalfTyped, watchTyping } from './typing'
-import { useUpdate } from './update'
+import { isHalfTyped, watchTyping } from '../parts/typing'
+import { useUpdate } from '../device/update'
 
 /** How often a page that wants to be loaded anew looks whether it may be, ms. */
 const LOOK_EVERY_MS = 2000

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { isTyping } from './KeysHelp'
+import { isTyping } from '../parts/sheets/KeysHelp'
 
 /** What is done next, as a screen marks it, or its one filled button. */
 const MARKED = '[data-act]:not(:disabled)'

@@ -3,7 +3,7 @@ import classNames from 'classnames'
 import Button from 'react-bootstrap/Button'
 import { useNotebook } from '../ledger/notebook'
 import { clock, day } from '../format/format'
-import { download } from './download'
+import { download } from '../device/download'
 
 /** A device's clock may differ from the server's by this much before it is said, ms. */
 const CLOCK_OFF_MOST_MS = 60_000

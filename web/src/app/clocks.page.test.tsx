@@ -6,7 +6,7 @@ import { NOTEBOOK, openDemo, prepNamed, showAt, useNotebook } from '../testing/o
 const rung = jest.fn<(which: string) => void>()
 jest.unstable_mockModule('../drawings/sounds', () => ({ sound: rung }))
 const { Clocks } = await import('./Clocks')
-const { clock } = await import('./clock')
+const { clock } = await import('../clock/clock')
 const { write } = await import('../ledger/notebook')
 
 const real = clock.now

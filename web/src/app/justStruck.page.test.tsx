@@ -4,7 +4,7 @@ import { NOTEBOOK, openDemo, prepNamed, show, showAt, written } from '../testing
 
 const { JustStruck } = await import('./JustStruck')
 const { Page } = await import('../places/prep/Page')
-const { clock } = await import('./clock')
+const { clock } = await import('../clock/clock')
 const { strike } = await import('../ledger/notebook')
 
 const real = clock.now

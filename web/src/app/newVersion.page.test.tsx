@@ -4,7 +4,7 @@ import { meltsOf } from '@ivory-crystal/core/notebook'
 import { NOTEBOOK, openDemo, showAt, useNotebook } from '../testing/opened'
 
 const { NewVersion } = await import('./NewVersion')
-const { useUpdate } = await import('./update')
+const { useUpdate } = await import('../device/update')
 
 const take = jest.fn()
 beforeEach(async () => {

@@ -8,8 +8,8 @@ import { openDemo, useNotebook } from '../testing/opened'
 
 const { Notices } = await import('./Notices')
 const { Failed } = await import('./Failed')
-const { NotFetched, persistently, place } = await import('./place')
-const { remember, remembered, ofThisTab } = await import('./memory')
+const { NotFetched, persistently, place } = await import('../device/place')
+const { remember, remembered, ofThisTab } = await import('../device/memory')
 
 describe('what is not as it should be', () => {
   beforeEach(() => openDemo())

@@ -2,7 +2,7 @@ import { BrowserRouter, Route, Routes } from 'react-router'
 import { Failed } from './Failed'
 import { Frame } from './Frame'
 import { Lost } from './Lost'
-import { place } from './place'
+import { place } from '../device/place'
 import { ToNotebook } from './ToNotebook'
 
 const Today = place(() => import('../places/today/Today'), 'Today')

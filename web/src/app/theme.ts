@@ -1,4 +1,4 @@
-import { remember, remembered } from './memory'
+import { remember, remembered } from '../device/memory'
 const KEY = 'ivory-crystal theme'
 export type Theme = 'light' | 'dark'
 

@@ -1,4 +1,4 @@
-import { remember, remembered } from '../app/memory'
+import { remember, remembered } from '../device/memory'
 import css from './FillGauge.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'

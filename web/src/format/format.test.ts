@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
-import { clock as pageClock } from '../app/clock'
+import { clock as pageClock } from '../clock/clock'
 import { clock, day, dayAndClock, netMassText, span, withUncertainty, wholeParts } from './format'
 
 describe('how numbers look', () => {

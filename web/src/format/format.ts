@@ -1,7 +1,7 @@
 import type { Weighed } from '@ivory-crystal/core/notebook'
 import type { Quantity } from '@ivory-crystal/core/units'
 import { decimalsOf } from '@ivory-crystal/core/weighing'
-import { clock as pageClock } from '../app/clock'
+import { clock as pageClock } from '../clock/clock'
 
 /** Everything a number looks like on screen is decided here. */
 const MINUS = '−'

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
-import { clock } from '../app/clock'
+import { clock } from '../clock/clock'
 import { clock as shown } from './format'
 import { momentAfter, momentAt } from './timeOfDay'
 

@@ -1,5 +1,5 @@
 import { create } from 'zustand'
-import { clock } from '../app/clock'
+import { clock } from '../clock/clock'
 import { api } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerState } from './ledgerClient'

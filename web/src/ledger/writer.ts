@@ -1,4 +1,4 @@
-import { remember, remembered } from '../app/memory'
+import { remember, remembered } from '../device/memory'
 const AUTHOR = 'ivory-crystal author'
 const DEVICE = 'ivory-crystal device'
 

@@ -5,7 +5,7 @@ import type { SampleId } from '@ivory-crystal/core/ids'
 import type { SampleRole } from '@ivory-crystal/core/notebook'
 import type { PanLoad } from '@ivory-crystal/core/simulator'
 import type { Reading } from '@ivory-crystal/core/units'
-import { useKey } from '../app/useKey'
+import { useKey } from './useKey'
 import { api } from '../ledger/api'
 import { hearBalance, useNotebook } from '../ledger/notebook'
 

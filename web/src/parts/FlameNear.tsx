@@ -9,7 +9,7 @@ import {
 } from '@ivory-crystal/core/planning'
 import { listed } from '@ivory-crystal/core/words'
 import type { ReactNode } from 'react'
-import { useNow } from '../app/now'
+import { useNow } from '../clock/now'
 import { capital, clock } from '../format/format'
 import { useNotebook } from '../ledger/notebook'
 

@@ -1,6 +1,6 @@
 import css from './Title.module.css'
 import { type ReactNode, useEffect } from 'react'
-import { TablesButton } from '../app/TablesButton'
+import { TablesButton } from './sheets/TablesButton'
 import { StoredBadge } from './StoredBadge'
 
 /** The heading of a place, its title in the window, and how much is stored. */

@@ -1,4 +1,4 @@
-import { remember, remembered } from '../app/memory'
+import { remember, remembered } from '../device/memory'
 import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { Moment } from '@ivory-crystal/core/notebook'
-import { isTyping } from '../app/KeysHelp'
+import { isTyping } from './sheets/KeysHelp'
 import { padKey } from '../drawings/MarkPad'
 
 /**

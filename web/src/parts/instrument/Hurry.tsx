@@ -1,5 +1,5 @@
 import css from './Hurry.module.css'
-import { useKey } from '../../app/useKey'
+import { useKey } from '../useKey'
 
 /** How many times faster simulated time passes: the watcher’s choice, at the bench and in practice. */
 export function Hurry({

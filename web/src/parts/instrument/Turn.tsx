@@ -2,7 +2,7 @@ import css from './Turn.module.css'
 import Button from 'react-bootstrap/Button'
 import { useEffect, useRef, useState } from 'react'
 import { readReading } from '@ivory-crystal/core/weighing'
-import { isTyping } from '../../app/KeysHelp'
+import { isTyping } from '../sheets/KeysHelp'
 import { InlineField, Refusal } from '../InlineField'
 
 /** How far something turns, and in what steps. */

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import type { Instrument } from '@ivory-crystal/core/instruments'
 import { api } from '../../ledger/api'
-import { clock } from '../../app/clock'
+import { clock } from '../../clock/clock'
 import { type LinePort, readPort, type SerialReader } from './serial'
 
 const BAUD_RATES = [1200, 2400, 4800, 9600, 19_200, 115_200] as const

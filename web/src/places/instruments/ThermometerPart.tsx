@@ -19,7 +19,7 @@ import Form from 'react-bootstrap/Form'
 import { day, fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Why } from '../../parts/Why'
-import { clock } from '../../app/clock'
+import { clock } from '../../clock/clock'
 import { strike, useNotebook, write } from '../../ledger/notebook'
 
 const CalibrationChart = lazy(async () => ({

@@ -8,7 +8,7 @@ import { readReading } from '@ivory-crystal/core/weighing'
 import { span } from '../../format/format'
 import { askedFor, ThermometerForm } from '../../parts/instrument/ThermometerForm'
 import { sound } from '../../drawings/sounds'
-import { useNow } from '../../app/now'
+import { useNow } from '../../clock/now'
 import { strike, useNotebook } from '../../ledger/notebook'
 import { runSeconds } from './useRun'
 

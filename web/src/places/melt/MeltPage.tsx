@@ -17,7 +17,7 @@ import {
 } from '@ivory-crystal/core/notebook'
 import { notLookedAt } from '@ivory-crystal/core/planning'
 import { listed } from '@ivory-crystal/core/words'
-import { useTopOf } from '../../app/useFromTheTop'
+import { useTopOf } from '../../parts/useFromTheTop'
 import { Title } from '../../parts/Title'
 import { strike, useNotebook } from '../../ledger/notebook'
 import { SampleOrigin } from '../../parts/SampleOrigin'

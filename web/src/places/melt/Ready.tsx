@@ -4,7 +4,7 @@ import { checksFor, scaleTrouble, uncheckedOf } from '@ivory-crystal/core/heatin
 import type { Instrument } from '@ivory-crystal/core/instruments'
 import { type MeltFacts, unknownsOf, heatedAsItBehaves } from '@ivory-crystal/core/notebook'
 import { meltCautions } from '@ivory-crystal/core/planning'
-import { RescueButton } from '../../app/RescueButton'
+import { RescueButton } from '../../parts/sheets/RescueButton'
 import { Confirm } from '../../parts/Confirm'
 import { NoFlameYet } from '../../parts/FlameNear'
 import { originOf } from '../../parts/SampleOrigin'

@@ -21,7 +21,7 @@ import {
 const { Melt } = await import('../prep/Melt')
 const { MeltPage } = await import('./MeltPage')
 const { hearReading } = await import('../../ledger/notebook')
-const { clock } = await import('../../app/clock')
+const { clock } = await import('../../clock/clock')
 // What the screen would load when it is opened.
 await import('./Watch')
 

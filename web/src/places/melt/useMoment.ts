@@ -1,6 +1,6 @@
 import type { MeltFacts } from '@ivory-crystal/core/notebook'
 import { estimatedNow, liveRate } from '@ivory-crystal/core/planning'
-import { useNow } from '../../app/now'
+import { useNow } from '../../clock/now'
 import type { HeardReading } from '../../ledger/readings'
 import { useNotebook } from '../../ledger/notebook'
 import { type Run, runSeconds, useHeard } from './useRun'

@@ -1,4 +1,4 @@
-import { ofThisTab } from '../../app/memory'
+import { ofThisTab } from '../../device/memory'
 import classNames from 'classnames'
 import page from './PlatePage.module.css'
 import { PLATE_STEPS } from '@ivory-crystal/core/chromatography'

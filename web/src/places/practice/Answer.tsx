@@ -10,7 +10,7 @@ import {
   ruleOf,
   type Score,
 } from '@ivory-crystal/core/practice'
-import { clock } from '../../app/clock'
+import { clock } from '../../clock/clock'
 import { Compared } from './Compared'
 import { usePractice } from './usePractice'
 import { YourEye } from './YourEye'

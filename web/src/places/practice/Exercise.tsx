@@ -20,7 +20,7 @@ import {
   placeOnPath,
   type PlayedAt,
 } from '@ivory-crystal/core/practice'
-import { clock } from '../../app/clock'
+import { clock } from '../../clock/clock'
 import { useNotebook } from '../../ledger/notebook'
 import { Title } from '../../parts/Title'
 import { useHouseRules } from '../../parts/useHouseRules'

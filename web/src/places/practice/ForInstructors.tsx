@@ -12,7 +12,7 @@ import {
   type MadeExercise,
   meltOfMade,
 } from '@ivory-crystal/core/practice'
-import { download } from '../../app/download'
+import { download } from '../../device/download'
 import { useNotebook } from '../../ledger/notebook'
 import { NumberField } from '../../parts/NumberField'
 import { Head } from './Head'

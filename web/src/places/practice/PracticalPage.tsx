@@ -13,8 +13,8 @@ import {
   resultsTable,
   triedTubes,
 } from '@ivory-crystal/core/practice'
-import { clock } from '../../app/clock'
-import { download } from '../../app/download'
+import { clock } from '../../clock/clock'
+import { download } from '../../device/download'
 import { useNotebook } from '../../ledger/notebook'
 import { Confirm } from '../../parts/Confirm'
 import { useHouseRules } from '../../parts/useHouseRules'

@@ -14,7 +14,7 @@ import {
   pathOf,
   type Progress,
 } from '@ivory-crystal/core/practice'
-import { clock } from '../../app/clock'
+import { clock } from '../../clock/clock'
 import { day } from '../../format/format'
 import { Head } from './Head'
 import { GivenPractical } from './GivenPractical'

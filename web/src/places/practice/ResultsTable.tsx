@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { download } from '../../app/download'
+import { download } from '../../device/download'
 import { csvOf } from '../../format/csv'
 
 /** A sheet of results, and the same as CSV. */

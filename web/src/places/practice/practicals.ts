@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react'
 import type { Practical } from '@ivory-crystal/core/practice'
-import { remember, remembered } from '../../app/memory'
+import { remember, remembered } from '../../device/memory'
 
 const KEY = 'practicals'
 /** More than these are not kept: the oldest goes first. */

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { clock } from '../../app/clock'
-import { useNow } from '../../app/now'
+import { clock } from '../../clock/clock'
+import { useNow } from '../../clock/now'
 
 /** Seconds as the learner has them, from when it began; told with the clock of the page. */
 export function useLearnersSeconds(isOn: boolean): number {

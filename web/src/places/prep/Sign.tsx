@@ -5,7 +5,7 @@ import { capital, dayAndClock } from '../../format/format'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
 import { strike } from '../../ledger/notebook'
-import { useNow } from '../../app/now'
+import { useNow } from '../../clock/now'
 
 export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
   const form = useTyped({

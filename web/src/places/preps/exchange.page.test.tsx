@@ -5,7 +5,7 @@ import { golden } from '../../../../core/golden/contract'
 import { NOTEBOOK, openDemo, server, showAt } from '../../testing/opened'
 
 const saved: { name: string; content: BlobPart }[] = []
-jest.unstable_mockModule('../../app/download', () => ({
+jest.unstable_mockModule('../../device/download', () => ({
   download: (name: string, content: BlobPart) => void saved.push({ name, content }),
 }))
 const { Exchange } = await import('./Exchange')

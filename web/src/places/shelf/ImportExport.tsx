@@ -1,4 +1,4 @@
-import { download } from '../../app/download'
+import { download } from '../../device/download'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'

@@ -15,7 +15,7 @@ import { crudeInText } from '@ivory-crystal/core/procedures'
 import { capital, clock, left } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
-import { useNow } from '../../app/now'
+import { useNow } from '../../clock/now'
 
 // What tells of unknowns is loaded with the section that shows them.
 const OpenCases = lazy(async () => ({ default: (await import('./OpenCases')).OpenCases }))

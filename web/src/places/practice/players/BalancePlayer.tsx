@@ -11,7 +11,7 @@ import {
   startBalance,
   weighExercise,
 } from '@ivory-crystal/core/practice'
-import { useKey } from '../../../app/useKey'
+import { useKey } from '../../../parts/useKey'
 import { PanDrawing } from '../../../drawings/PanDrawing'
 import type { PlayerProps } from '../put'
 

@@ -12,7 +12,7 @@ import {
   startFlask,
 } from '@ivory-crystal/core/practice'
 import { attempt } from '@ivory-crystal/core/problems'
-import { useKey } from '../../../app/useKey'
+import { useKey } from '../../../parts/useKey'
 import { FlaskDrawing } from '../../../drawings/FlaskDrawing'
 import { fixed } from '../../../format/format'
 import { Hurry } from '../../../parts/instrument/Hurry'

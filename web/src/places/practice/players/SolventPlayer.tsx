@@ -3,7 +3,7 @@ import { lazy, Suspense, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import { scoreSolvent, solventExercise, type SolventExercise } from '@ivory-crystal/core/practice'
 import { fixed } from '../../../format/format'
-import { useKey } from '../../../app/useKey'
+import { useKey } from '../../../parts/useKey'
 import type { PlayerProps } from '../put'
 
 const LetterCurves = lazy(async () => ({

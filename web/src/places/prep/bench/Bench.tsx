@@ -17,7 +17,7 @@ import { strike, useNotebook } from '../../../ledger/notebook'
 import type { StationProps } from '../station'
 import { useHere } from '../useHere'
 import { Cooling } from './Cooling'
-import { RescueButton } from '../../../app/RescueButton'
+import { RescueButton } from '../../../parts/sheets/RescueButton'
 import { StepLine } from './StepLine'
 import { TimerPanel } from './TimerPanel'
 

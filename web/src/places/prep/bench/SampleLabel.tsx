@@ -6,7 +6,7 @@ import type { Step } from '@ivory-crystal/core/procedures'
 import { hazardLine } from '@ivory-crystal/core/substances'
 import { Pictograms } from '../../../drawings/Pictograms'
 import { day } from '../../../format/format'
-import { clock } from '../../../app/clock'
+import { clock } from '../../../clock/clock'
 
 /** A label for what is set aside, alone on the paper. */
 export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Step; onDone: () => void }) {

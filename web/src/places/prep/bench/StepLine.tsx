@@ -11,10 +11,10 @@ import {
   timersOf,
 } from '@ivory-crystal/core/notebook'
 import type { Step } from '@ivory-crystal/core/procedures'
-import { clock as pageClock } from '../../../app/clock'
+import { clock as pageClock } from '../../../clock/clock'
 import { clock, span } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
-import { useNow } from '../../../app/now'
+import { useNow } from '../../../clock/now'
 import { LiquorPanel } from './LiquorPanel'
 import { PartnerForm } from './PartnerForm'
 import { Portions, Wetting } from './Portions'

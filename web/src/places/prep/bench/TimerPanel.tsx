@@ -2,7 +2,7 @@ import Button from 'react-bootstrap/Button'
 import { type PrepFacts, type Timer, timersInUseOf } from '@ivory-crystal/core/notebook'
 import { capital, clock, left } from '../../../format/format'
 import { strike, useNotebook } from '../../../ledger/notebook'
-import { useNow } from '../../../app/now'
+import { useNow } from '../../../clock/now'
 
 /** Timers are entries: they go on while the page is closed. */
 export function TimerPanel({

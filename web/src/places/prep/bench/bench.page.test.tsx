@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react'
-import { RescueKey } from '../../../app/RescueKey'
-import { useRescueSheet } from '../../../app/rescueSheet'
+import { RescueKey } from '../../../parts/sheets/RescueKey'
+import { useRescueSheet } from '../../../parts/sheets/rescueSheet'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen, within } from '@testing-library/react'
 import { openDemo, prepNamed, show, written } from '../../../testing/opened'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Conduct } from '@ivory-crystal/core/planning'
-import { download } from '../../../app/download'
+import { download } from '../../../device/download'
 import { useNotebook } from '../../../ledger/notebook'
 import { calendarEvents, calendarFile } from './calendarFile'
 import type { PeriodNow } from './usePeriod'

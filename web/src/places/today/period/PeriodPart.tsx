@@ -8,7 +8,7 @@ import {
   type PeriodFacts,
   tasksOf,
 } from '@ivory-crystal/core/planning'
-import { useNow } from '../../../app/now'
+import { useNow } from '../../../clock/now'
 import { clock, day } from '../../../format/format'
 import { useNotebook, write } from '../../../ledger/notebook'
 import { AsItWas } from './AsItWas'

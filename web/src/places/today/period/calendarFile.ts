@@ -1,6 +1,6 @@
 import type { DateTime, EventAttributes } from 'ics'
 import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
-import { persistently } from '../../../app/place'
+import { persistently } from '../../../device/place'
 import { timesOf } from './scoreFacts'
 
 /** Something goes on by itself until then: the rest one begins when the hands are free, and needs no bell. */

@@ -9,7 +9,7 @@ import { momentAt } from '../../../format/timeOfDay'
 const { Today } = await import('../Today')
 await import('./PeriodPart')
 await import('../OpenCases')
-const { clock } = await import('../../../app/clock')
+const { clock } = await import('../../../clock/clock')
 const { clock: shown } = await import('../../../format/format')
 const { strike, write } = await import('../../../ledger/notebook')
 const { nightDoubt } = await import('./typedPeriod')

@@ -13,9 +13,9 @@ import {
   TELL_SOMEONE,
 } from '@ivory-crystal/core/procedures'
 import { type Station, STATIONS } from '@ivory-crystal/core/stations'
-import { clock } from '../format/format'
-import { strike, useNotebook, write } from '../ledger/notebook'
-import { useLabRules } from '../parts/useHouseRules'
+import { clock } from '../../format/format'
+import { strike, useNotebook, write } from '../../ledger/notebook'
+import { useLabRules } from '../useHouseRules'
 
 /** Where the work is, from the address: the station, and the prep when there is one. */
 function useWhere(): { readonly station: Station | null; readonly prep: PrepFacts | null } {

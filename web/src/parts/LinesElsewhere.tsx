@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { useNotebook } from '../ledger/notebook'
-import { download } from './download'
+import { download } from '../device/download'
 
 /** Lines of another ledger that was served at this address, and that never got there. */
 export function LinesElsewhere() {

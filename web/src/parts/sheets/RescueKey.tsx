@@ -1,6 +1,6 @@
 import css from './Rescue.module.css'
 import { useRescueSheet } from './rescueSheet'
-import { useKey } from './useKey'
+import { useKey } from '../useKey'
 import { LateSheet } from './LateSheet'
 
 const fetchSheet = async () => (await import('./Rescue')).Rescue

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { cleanup, screen, within } from '@testing-library/react'
 import { EMERGENCIES } from '@ivory-crystal/core/procedures'
-import { NOTEBOOK, openDemo, prepNamed, SHELF, showAt, written } from '../testing/opened'
+import { NOTEBOOK, openDemo, prepNamed, SHELF, showAt, written } from '../../testing/opened'
 
 const { Rescue } = await import('./Rescue')
 

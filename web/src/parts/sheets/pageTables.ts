@@ -1,4 +1,4 @@
-import { csvOf } from '../format/csv'
+import { csvOf } from '../../format/csv'
 
 /** A table on screen, by the name it goes by. */
 export interface PageTable {

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { isTyping } from './KeysHelp'
+import { isTyping } from './sheets/KeysHelp'
 
 /** One letter heard anywhere on the page while nothing is being typed. */
 export function useKey(letter: string, act: () => void): void {

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
-import { fileName } from '../format/fileName'
-import { download } from './download'
+import { fileName } from '../../format/fileName'
+import { download } from '../../device/download'
 import { csvOfTable, tablesOn } from './pageTables'
 
 /** The tables of the page under it, each as a file for a spreadsheet. */
