@@ -80,7 +80,7 @@ export function readPlan(
   conventions: Conventions = DEFAULT_HOUSE_RULES,
 ): ReadPlan {
   const outcome = outcomeFor(of, draft, crudeG, shelf)
-  if (!outcome.ok) throw new Error(`${of.name} in ${draft.solvent}, ${crudeG} g: ${outcome.sentence}`)
+  if (!outcome.ok) throw new Error(`${of.name} in ${draft.solvent}, ${crudeG} g: ${outcome.problem.sentence}`)
   const planned = outcome.value
   const batch: Batch = {
     crudeText: crudeG.toFixed(4),
@@ -111,6 +111,6 @@ const REFUSED =
 /** The plan of a batch, or null where it is refused for a reason that is said. */
 export function planOrRefusal(of: Compound, draft: Draft, crudeG: number): ReadPlan | null {
   const outcome = outcomeFor(of, draft, crudeG)
-  if (!outcome.ok && REFUSED.test(outcome.sentence)) return null
+  if (!outcome.ok && REFUSED.test(outcome.problem.sentence)) return null
   return readPlan(of, draft, crudeG)
 }

@@ -44,13 +44,24 @@ export type ProblemCode =
   | 'spot-above-front'
   | 'not-signed'
   | 'no-plan'
-/** A value the core could compute, or the reason it could not, as a sentence for the person at the bench. */
-export interface Problem {
+  | 'as-typed'
+  | 'not-worked-out'
+/** Why something could not be, as a sentence for the person at the bench; where it is one field's, in which. */
+export interface Problem<F extends string = never> {
   readonly code: ProblemCode
   readonly sentence: string
+  readonly field?: F
 }
-export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem }
+/** What came of it, or the reason nothing did. */
+export type Result<T, F extends string = never> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem<F> }
+
+export const comesTo = <const T>(value: T): Result<T> => ({ ok: true, value })
+/** What was typed comes to nothing: why, and in which field. */
+export const wrong = <const F extends string = never>(sentence: string, field?: F): Result<never, F> => ({
+  ok: false,
+  problem: { code: 'as-typed', sentence, ...(field === undefined ? {} : { field }) },
+})
 /**
  * Thrown at the core's door on input that cannot have happened. Its code is what callers branch on, since
  * the runtime throws plain RangeErrors of its own.

@@ -135,15 +135,15 @@ describe('a plan as it is typed', () => {
     ['the product as its own impurity', { impurity: 'Benzil' }, 'impurity', 'Benzil is the product itself'],
   ])('%s is answered at its field', (_, change, field, sentence) => {
     const planned = outcome(change)
-    expect(planned.ok ? null : planned.field).toBe(field)
-    expect(planned.ok ? '' : planned.sentence).toContain(sentence)
+    expect(planned.ok ? null : planned.problem.field).toBe(field)
+    expect(planned.ok ? '' : planned.problem.sentence).toContain(sentence)
   })
 })
 
 describe('a plan beyond one solvent and many points', () => {
   const value = (change: Partial<Draft>, grounds: Partial<Grounds> = {}) => {
     const planned = outcome(change, grounds)
-    if (!planned.ok) throw new Error(planned.sentence)
+    if (!planned.ok) throw new Error(planned.problem.sentence)
     return planned.value
   }
   test('ten times the volume that is proposed is asked about, with what it costs', () => {
@@ -172,11 +172,16 @@ describe('a plan beyond one solvent and many points', () => {
     expect(goodML).toBeGreaterThan(1.3 * ((100 * 1.804 * 0.9) / 34.86))
     expect(planned.plan.hotML / planned.input.crudeG).toBeGreaterThan(3)
     expect(planned.plan.hotML).toBeCloseTo((planned.pair?.goodML ?? 0) + (planned.pair?.poorML ?? 0), 6)
-    expect(outcome({ ...pair, secondPoints: [] })).toMatchObject({ ok: false, field: 'secondPoints' })
+    expect(outcome({ ...pair, secondPoints: [] })).toMatchObject({
+      ok: false,
+      problem: { field: 'secondPoints' },
+    })
     expect(outcome({ ...pair, secondPoints: BENZIL })).toMatchObject({
       ok: false,
-      field: 'second',
-      sentence: expect.stringContaining('swapped'),
+      problem: {
+        field: 'second',
+        sentence: expect.stringContaining('swapped'),
+      },
     })
   })
   test('one point of the impurity is no hindrance: it is taken to stay dissolved, and that is said', () => {
@@ -187,10 +192,12 @@ describe('a plan beyond one solvent and many points', () => {
   test('two are used 5 °C under where the lower one boils, and what to do is said', () => {
     expect(outcome({ second: 'water', hotC: '78' })).toMatchObject({
       ok: false,
-      field: 'hotC',
-      sentence: expect.stringMatching(
-        /Ethanol 95% boils at 78.2 °C.*at 73 °C or below, or take a second solvent/,
-      ),
+      problem: {
+        field: 'hotC',
+        sentence: expect.stringMatching(
+          /Ethanol 95% boils at 78.2 °C.*at 73 °C or below, or take a second solvent/,
+        ),
+      },
     })
   })
   test('two that do not mix are remarked on', () => {
@@ -228,8 +235,10 @@ describe('a plan beyond one solvent and many points', () => {
   test('a volume that fits no flask is not planned, and says what to do', () => {
     expect(outcome({ assayPercent: '90', volumeML: '' }, { crudeG: 400 })).toMatchObject({
       ok: false,
-      field: 'volumeML',
-      sentence: expect.stringMatching(/fits no common flask.*divide the crude/),
+      problem: {
+        field: 'volumeML',
+        sentence: expect.stringMatching(/fits no common flask.*divide the crude/),
+      },
     })
   })
 })

@@ -1,4 +1,4 @@
-import { attempt } from '../problems'
+import { attempt, comesTo, type Result, wrong } from '../problems'
 import { chooseProcedure, type ProcedureChoice } from '../procedures/chooseProcedure'
 import { boilsFromC, boilsInWords } from '../substances/boiling'
 import { reactionOf } from '../substances/reactions'
@@ -41,9 +41,7 @@ export interface Planned {
   /** What needs a look but does not stop the plan. */
   readonly remarks: readonly string[]
 }
-export type Outcome =
-  | { readonly ok: true; readonly value: Planned }
-  | { readonly ok: false; readonly field: DraftField | null; readonly sentence: string }
+export type Outcome = Result<Planned, DraftField>
 
 function proceduresOf(shelf: Pick<Shelf, 'procedures'>): readonly Procedure[] {
   return [...PROCEDURES, ...shelf.procedures]
@@ -70,42 +68,33 @@ function usedUpIn(draft: Draft, { compound, shelf }: Grounds): string | null {
 /** Reads what is typed and plans with it, or says which field is in the way and why. */
 export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
   const shut = closedIn(draft, grounds) ?? usedUpIn(draft, grounds)
-  if (shut) return { ok: false, field: 'solvent', sentence: shut }
+  if (shut) return wrong(shut, 'solvent')
   const numbers: Partial<Record<DraftField, number>> = {}
   for (const [field, name] of FIELDS) {
     if (field === 'washML' && draft.washML.trim() === '') continue
     const read = readReading(draft[field], name)
-    if (!read.ok) return { ok: false, field, sentence: read.problem.sentence }
+    if (!read.ok) return wrong(read.problem.sentence, field)
     numbers[field] = read.value.value
   }
   const { assayPercent = 0, hotC = 0, coldC = 0, washML = 0 } = numbers
   if (assayPercent <= 0 || assayPercent > 100)
-    return {
-      ok: false,
-      field: 'assayPercent',
-      sentence: 'The product fraction lies above 0 and up to 100 %.',
-    }
+    return wrong('The product fraction lies above 0 and up to 100 %.', 'assayPercent')
   if (assayPercent <= A_FRACTION)
-    return {
-      ok: false,
-      field: 'assayPercent',
-      sentence: `${draft.assayPercent.trim()} % of the crude is no crude to purify: was ${Math.round(100 * assayPercent)} % meant?`,
-    }
+    return wrong(
+      `${draft.assayPercent.trim()} % of the crude is no crude to purify: was ${Math.round(100 * assayPercent)} % meant?`,
+      'assayPercent',
+    )
   if (draft.impurity.trim().toLowerCase() === grounds.compound.name.toLowerCase())
-    return {
-      ok: false,
-      field: 'impurity',
-      sentence: `${capital(grounds.compound.name)} is the product itself: name what is not wanted in it, or leave it empty.`,
-    }
+    return wrong(
+      `${capital(grounds.compound.name)} is the product itself: name what is not wanted in it, or leave it empty.`,
+      'impurity',
+    )
   const kept = keptBackG(draft, grounds.crudeG)
   if (!(kept >= 0 && kept < grounds.crudeG))
-    return {
-      ok: false,
-      field: 'keptBackMg',
-      sentence: 'What is put aside is 0 mg or more, and less than all of the crude.',
-    }
-  const read = readAll(draft)
-  if ('sentence' in read) return { ok: false, ...read }
+    return wrong('What is put aside is 0 mg or more, and less than all of the crude.', 'keptBackMg')
+  const points = readAll(draft)
+  if (!points.ok) return points
+  const read = points.value
   const least = {
     crudeG: Math.round(1e6 * (grounds.crudeG - kept)) / 1e6,
     assay: assayPercent / 100,
@@ -144,19 +133,14 @@ interface Draughted {
 
 function withOne(draft: Draft, grounds: Grounds, least: CrystallizationInput): Outcome {
   const first = attempt(() => planCrystallization(least))
-  if (!first.ok)
-    return {
-      ok: false,
-      field: least.coldC >= least.hotC ? 'coldC' : null,
-      sentence: first.problem.sentence,
-    }
+  if (!first.ok) return wrong(first.problem.sentence, least.coldC >= least.hotC ? 'coldC' : undefined)
   const proposed = proposedVolume(first.value, least)
   const read = draft.volumeML.trim() === '' ? null : readReading(draft.volumeML, 'The volume')
-  if (read && !read.ok) return { ok: false, field: 'volumeML', sentence: read.problem.sentence }
+  if (read && !read.ok) return wrong(read.problem.sentence, 'volumeML')
   const planned = attempt(() => withVolumeML(least, read ? read.value.value : proposed.ml))
   return planned.ok
     ? finished(draft, grounds, { input: planned.value, proposed, pair: null })
-    : { ok: false, field: 'volumeML', sentence: planned.problem.sentence }
+    : wrong(planned.problem.sentence, 'volumeML')
 }
 
 function withPair(
@@ -167,24 +151,22 @@ function withPair(
 ): Outcome {
   const second = grounds.shelf.solvents.find(({ id }) => id === draft.second)
   const first = grounds.shelf.solvents.find(({ id }) => id === draft.solvent)
-  if (!second || !first) return { ok: false, field: 'second', sentence: 'That solvent is not on the shelf.' }
+  if (!second || !first) return wrong('That solvent is not on the shelf.', 'second')
   const hottestC = hottestOfPairC(first, second)
   if (hottestC !== null && least.hotC > hottestC) {
     const lower = (boilsFromC(second) ?? Infinity) < (boilsFromC(first) ?? Infinity) ? second : first
-    return {
-      ok: false,
-      field: 'hotC',
-      sentence: `${capital(lower.name)} boils at ${boilsInWords(lower) ?? 'a temperature not on file'}: two solvents are used 5 °C under that. Plan hot at ${hottestC} °C or below, or take a second solvent that boils higher.`,
-    }
+    return wrong(
+      `${capital(lower.name)} boils at ${boilsInWords(lower) ?? 'a temperature not on file'}: two solvents are used 5 °C under that. Plan hot at ${hottestC} °C or below, or take a second solvent that boils higher.`,
+      'hotC',
+    )
   }
   if (poor.length === 0)
-    return {
-      ok: false,
-      field: 'secondPoints',
-      sentence: `No solubility in ${second.name} is known. Add at least one point: a poor solvent has one too.`,
-    }
+    return wrong(
+      `No solubility in ${second.name} is known. Add at least one point: a poor solvent has one too.`,
+      'secondPoints',
+    )
   const planned = attempt(() => proposedSolventPair({ ...least, good: least.product, poor }))
-  if (!planned.ok) return { ok: false, field: 'second', sentence: planned.problem.sentence }
+  if (!planned.ok) return wrong(planned.problem.sentence, 'second')
   const { goodML, poorML, input } = planned.value
   return finished(draft, grounds, {
     input,
@@ -197,7 +179,7 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
   const { crudeG, shelf, compound } = grounds
   const { proposed, pair } = draughted
   const solvent = shelf.solvents.find(({ id }) => id === draft.solvent)
-  if (!solvent) return { ok: false, field: 'solvent', sentence: 'Choose a solvent of the shelf.' }
+  if (!solvent) return wrong('Choose a solvent of the shelf.', 'solvent')
   const first = planCrystallization(draughted.input)
   const proposedWashML = proposedRinseML(rinsedBy(draughted.input, first))
   const input = draft.washML.trim() === '' ? { ...draughted.input, washML: proposedWashML } : draughted.input
@@ -212,40 +194,35 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
     ({ procedure, fit }) => procedure.id === draft.procedure && fit !== 'not for this',
   )
   const choice = chosen ?? choices[0]
-  if (!choice) return { ok: false, field: 'procedure', sentence: 'There is no procedure to choose from.' }
+  if (!choice) return wrong('There is no procedure to choose from.', 'procedure')
   // Nothing is planned that no glass holds.
-  if (choice.fit === 'not for this') return { ok: false, field: 'volumeML', sentence: choice.because }
+  if (choice.fit === 'not for this') return wrong(choice.because, 'volumeML')
   const { procedure } = choice
   const plan = planBatch(procedure.collect, input)
   const solubilityConfidence = confidenceOf(shelf, draft, compound)
   const known = { input, plan, proposed, pair, solvent, compound, solubilityConfidence, procedure, shelf }
-  return {
-    ok: true,
-    value: {
-      input,
-      plan,
-      proposed,
-      proposedWashML,
-      keptBackG: keptBackG(draft, crudeG),
-      solubilityConfidence,
-      isHotDoubtful: isHotDoubtful({ result: plan, solubilityConfidence }),
-      pair,
-      procedure,
-      choices,
-      remarks: planRemarks(draft, known),
-    },
-  }
+  return comesTo({
+    input,
+    plan,
+    proposed,
+    proposedWashML,
+    keptBackG: keptBackG(draft, crudeG),
+    solubilityConfidence,
+    isHotDoubtful: isHotDoubtful({ result: plan, solubilityConfidence }),
+    pair,
+    procedure,
+    choices,
+    remarks: planRemarks(draft, known),
+  })
 }
 
 type Points = 'product' | 'impurityPoints' | 'secondPoints'
-function readAll(
-  draft: Draft,
-): Record<Points, SolubilityPoint[]> | { readonly field: DraftField; readonly sentence: string } {
+function readAll(draft: Draft): Result<Record<Points, SolubilityPoint[]>, DraftField> {
   const read: Record<Points, SolubilityPoint[]> = { product: [], impurityPoints: [], secondPoints: [] }
   for (const field of ['product', 'impurityPoints', 'secondPoints'] as const) {
     const points = readPoints(draft[field])
-    if (typeof points === 'string') return { field, sentence: points }
+    if (typeof points === 'string') return wrong(points, field)
     read[field] = points
   }
-  return read
+  return comesTo(read)
 }

@@ -236,10 +236,13 @@ test('what a lab has closed is refused by name', () => {
   const of = compound('benzoic-acid')
   const closed = (ids: string[]) =>
     outcomeOf(draftFor(of, 'water'), { crudeG: 1, compound: of, shelf, closed: ids })
-  expect(closed(['water'])).toMatchObject({ ok: false, sentence: expect.stringContaining('Water: closed') })
+  expect(closed(['water'])).toMatchObject({
+    ok: false,
+    problem: { sentence: expect.stringContaining('Water: closed') },
+  })
   expect(closed([of.id])).toMatchObject({
     ok: false,
-    sentence: expect.stringContaining('Benzoic acid: closed'),
+    problem: { sentence: expect.stringContaining('Benzoic acid: closed') },
   })
   expect(closed(['hexane'])).toMatchObject({ ok: true })
 })

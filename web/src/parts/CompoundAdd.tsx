@@ -5,7 +5,7 @@ import { SaidWrong } from './InlineField'
 import { Field } from './Field'
 import { shortNameOf } from './shortName'
 import { putOnShelf, type Shelved } from './useShelving'
-import { comesTo, type Made, wrong } from './useTyped'
+import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
 
 interface Typed {
   readonly formula: string
@@ -34,7 +34,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
     if (isBusy) return
     setBusy(true)
     const made = await rowOfTyped(name.trim(), typed)
-    const refused = made.ok ? await putOnShelf('compound', made.value) : made.sentence
+    const refused = made.ok ? await putOnShelf('compound', made.value) : made.problem.sentence
     setBusy(false)
     if (refused === null) onAdded()
     else setSaid(refused)
@@ -86,7 +86,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
 async function rowOfTyped(
   name: string,
   { formula, low, high, source }: Typed,
-): Promise<Made<Shelved, string>> {
+): Promise<Result<Shelved, string>> {
   const { readSubstance } = await import('@ivory-crystal/core/structures/formula')
   const read = await readSubstance(formula)
   if (!read)

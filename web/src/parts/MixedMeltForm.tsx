@@ -1,4 +1,4 @@
-import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
+import { checkLines, useTyped } from './useTyped'
 import { SaidWrong } from './InlineField'
 import { useHouseRules } from './useHouseRules'
 import Button from 'react-bootstrap/Button'
@@ -14,7 +14,7 @@ import {
   packMixedRun,
   rackOf,
 } from '@ivory-crystal/core/notebook'
-import { attempt } from '@ivory-crystal/core/problems'
+import { type Result, attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
 import { LOCAL_RULES } from '@ivory-crystal/core/procedures'
 import type { Compound } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
@@ -123,7 +123,7 @@ export function MixedMeltForm({
 }
 
 /** Both masses read, or the sentence about what is wrong with them. */
-function weighed(typed: Typed): Made<Grinding, keyof Typed> {
+function weighed(typed: Typed): Result<Grinding, keyof Typed> {
   const first = readReading(typed.first, 'The mass of the first part')
   if (!first.ok) return wrong(first.problem.sentence, 'first')
   const second = readReading(typed.second, 'The mass of the second part')

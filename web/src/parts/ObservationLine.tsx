@@ -5,7 +5,8 @@ import type { Station } from '@ivory-crystal/core/stations'
 import { clock } from '../format/format'
 import { Refusal } from './InlineField'
 import { Photographs } from './Photographs'
-import { comesTo, useLines } from './useTyped'
+import { useLines } from './useTyped'
+import { comesTo } from '@ivory-crystal/core/problems'
 import { strike } from '../ledger/notebook'
 
 /** A line for what is seen, and the lines written at this station so far. */

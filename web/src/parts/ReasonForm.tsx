@@ -2,7 +2,8 @@ import { useId } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 
-import { comesTo, useTyped, wrong } from './useTyped'
+import { useTyped } from './useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 
 /** A reason in a few words, without which nothing is done. */
 export function ReasonForm({

@@ -5,7 +5,8 @@ import type { Instrument } from '@ivory-crystal/core/instruments'
 import { type Turn, turnsOf } from '@ivory-crystal/core/notebook'
 import { clock as clockText } from '../format/format'
 import { SaidWrong } from './InlineField'
-import { comesTo, useLines, wrong } from './useTyped'
+import { useLines } from './useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { useNotebook, write } from '../ledger/notebook'
 
 /** Who has the slots of a shared instrument, who is next, and how a turn ends. */

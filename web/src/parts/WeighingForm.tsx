@@ -1,5 +1,5 @@
 import { remember, remembered } from '../device/memory'
-import { checkLines, comesTo, type Made, useTyped, wrong } from './useTyped'
+import { checkLines, useTyped } from './useTyped'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -11,7 +11,7 @@ import {
   weighingDoubts,
   weighingOf,
 } from '@ivory-crystal/core/notebook'
-import { attempt } from '@ivory-crystal/core/problems'
+import { type Result, attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
 import type { Reading } from '@ivory-crystal/core/units'
 import { netMass, readFromBalance, readReading } from '@ivory-crystal/core/weighing'
 import { clock, day, netMassText } from '../format/format'
@@ -207,8 +207,8 @@ function bodyOf(
   readabilityG: number,
   what: string,
   from: Weighed['from'],
-): Made<Weighed, keyof Typed> {
-  const read = (field: keyof Typed, name: string): Made<Reading, keyof Typed> => {
+): Result<Weighed, keyof Typed> {
+  const read = (field: keyof Typed, name: string): Result<Reading, keyof Typed> => {
     const reading = readReading(typed[field], name)
     const fits = reading.ok ? readFromBalance(reading.value, readabilityG, name) : reading
     return fits.ok ? comesTo(fits.value) : wrong(fits.problem.sentence, field)
@@ -248,7 +248,7 @@ function startOf(before: Weighed | null, isCorrection: boolean): Typed {
   }
 }
 
-function possible(body: Weighed, field: keyof Typed): Made<Weighed, keyof Typed> {
+function possible(body: Weighed, field: keyof Typed): Result<Weighed, keyof Typed> {
   const net = attempt(() => netMass(weighingOf(body)))
   if (!net.ok) return wrong(net.problem.sentence, field)
   if (net.value.value > 0) return comesTo(body)

@@ -1,7 +1,8 @@
 import type { OwnSort } from '@ivory-crystal/core/reference/schema'
 import { api } from '../ledger/api'
 import { shelfChanged } from '../ledger/notebook'
-import { type Made, type TypedForm, useTyped } from './useTyped'
+import { type TypedForm, useTyped } from './useTyped'
+import { type Result } from '@ivory-crystal/core/problems'
 
 /** What a form puts on the shelf, and what it takes off. */
 export interface Shelved {
@@ -18,7 +19,7 @@ export function useShelving<T extends object>({
 }: {
   sort: OwnSort
   start: T
-  make: (typed: T) => Made<Shelved, keyof T & string>
+  make: (typed: T) => Result<Shelved, keyof T & string>
   saved: (shelved: Shelved) => void
 }): TypedForm<T> {
   return useTyped<T, Shelved>({

@@ -2,9 +2,10 @@ import { describe, expect, jest, test } from '@jest/globals'
 import { screen, waitFor } from '@testing-library/react'
 import { NOTEBOOK, openDemo, prepNamed, showAt, written } from '../testing/opened'
 import { KINDS } from '@ivory-crystal/core/notebook'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { readReading } from '@ivory-crystal/core/weighing'
 
-const { checkLines, comesTo, useLines, useTyped, wrong } = await import('./useTyped')
+const { checkLines, useLines, useTyped } = await import('./useTyped')
 const { Refusal, InlineField } = await import('./InlineField')
 
 const AT = `/n/${NOTEBOOK}/x`

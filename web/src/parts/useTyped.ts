@@ -9,19 +9,9 @@ import {
   useForm,
   useWatch,
 } from 'react-hook-form'
+import type { Result } from '@ivory-crystal/core/problems'
 import { write } from '../ledger/notebook'
 
-/** What is typed comes to something, or it is said what is wrong and, where it is one field's, in which. */
-export type Made<M, F extends string = never> =
-  | { readonly ok: true; readonly value: M }
-  | { readonly ok: false; readonly sentence: string; readonly field?: F }
-
-export const comesTo = <const M>(value: M): Made<M> => ({ ok: true, value })
-export const wrong = <const F extends string = never>(sentence: string, field?: F): Made<never, F> => ({
-  ok: false,
-  sentence,
-  ...(field === undefined ? {} : { field }),
-})
 type FieldOf<T> = keyof T & string
 
 /** What one control of a form needs. */
@@ -62,7 +52,7 @@ export function useTyped<T extends object, M>({
   keep,
 }: {
   start: T
-  make: (typed: T) => Made<M, FieldOf<T>>
+  make: (typed: T) => Result<M, FieldOf<T>>
   /** A last look before it is kept: a sentence when it cannot be. */
   check?: (made: M) => Promise<string | null>
   /** Keeps it; may tell in a sentence why it could not. */
@@ -74,9 +64,9 @@ export function useTyped<T extends object, M>({
     reValidateMode: 'onSubmit',
     async resolver(values): Promise<ResolverResult<T, { made: M }>> {
       const made = make(values)
-      const refused = made.ok ? ((await check?.(made.value)) ?? null) : made.sentence
+      const refused = made.ok ? ((await check?.(made.value)) ?? null) : made.problem.sentence
       if (made.ok && refused === null) return { values: { made: made.value }, errors: {} }
-      const field = (made.ok ? undefined : made.field) ?? ALL
+      const field = (made.ok ? undefined : made.problem.field) ?? ALL
       return { values: {}, errors: { [field]: { type: 'typed', message: refused } } as FieldErrors<T> }
     },
   })
@@ -170,7 +160,7 @@ export function useLines<T extends object>({
   written,
 }: {
   start: T
-  make: (typed: T) => Made<readonly Line[], FieldOf<T>>
+  make: (typed: T) => Result<readonly Line[], FieldOf<T>>
   /** What is not emptied: most tubes are packed alike. */
   stays?: readonly FieldOf<T>[] | 'everything'
   written?: () => void

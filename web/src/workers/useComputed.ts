@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react'
 import type { Result } from '@ivory-crystal/core/problems'
 
-/** What a computation that could not be made comes to. */
+/** A worker that broke, or could not be had: that is said, and nothing else. */
 export function failed(error: unknown): Result<never> {
-  return { ok: false, problem: { code: 'not-a-number', sentence: (error as Error).message } }
+  return { ok: false, problem: { code: 'not-worked-out', sentence: (error as Error).message } }
 }
 
 /** The answer of a heavy computation; null while it is worked out. The key says when to ask anew. */

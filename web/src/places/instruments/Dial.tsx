@@ -1,4 +1,5 @@
-import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
+import { useLines } from '../../parts/useTyped'
+import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import { lazy, Suspense } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -175,7 +176,7 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
   })
   const simulate = () => {
     const set = settings(form.typed)
-    if (!set.ok) return form.say(set.sentence)
+    if (!set.ok) return form.say(set.problem.sentence)
     const logged = simulatedHeating(instrument.character, set.value.dial, Math.round(set.value.dial * 977))
     if (!logged.ok) return form.say(logged.problem.sentence)
     const body = { ...set.value, samples: logged.value, from: 'simulated run' as const }
@@ -233,7 +234,7 @@ function settings({
 }: {
   dial: string
   ambient: string
-}): Made<{ dial: number; ambientC: number }, 'dial' | 'ambient'> {
+}): Result<{ dial: number; ambientC: number }, 'dial' | 'ambient'> {
   if (!(Number(dial) > 0)) return wrong('A heating is logged at a setting above 0.', 'dial')
   if (!Number.isFinite(Number(ambient)) || ambient.trim() === '')
     return wrong('Say how warm the room is, °C.', 'ambient')

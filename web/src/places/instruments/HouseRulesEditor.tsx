@@ -3,7 +3,7 @@ import type { Conventions } from '@ivory-crystal/core/conventions'
 import { Choice, Field } from '../../parts/Field'
 import { SaidWrong } from '../../parts/InlineField'
 import { useShelving } from '../../parts/useShelving'
-import { comesTo, wrong } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { percentUnlisted } from './percentUnlisted'
 
 interface Named {

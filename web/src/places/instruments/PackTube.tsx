@@ -1,6 +1,7 @@
 import { originOf } from '../../parts/SampleOrigin'
 import { GrainField } from '../../parts/GrainField'
-import { comesTo, useLines, wrong } from '../../parts/useTyped'
+import { useLines } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'

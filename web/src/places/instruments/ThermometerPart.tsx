@@ -1,5 +1,6 @@
 import { GrainField } from '../../parts/GrainField'
-import { comesTo, type Made, useLines, wrong } from '../../parts/useTyped'
+import { useLines } from '../../parts/useTyped'
+import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
 import { InlineField, SaidWrong } from '../../parts/InlineField'
 import type { Grain } from '@ivory-crystal/core/heating'
 import type { Instrument } from '@ivory-crystal/core/instruments'
@@ -210,7 +211,7 @@ const isIceWater = (standard: string) => standard.trim().toLowerCase() === 'ice 
 function standardOf(
   typed: TypedStandard,
   compound: Compound | null,
-): Made<Bodies['standard read'], keyof TypedStandard> {
+): Result<Bodies['standard read'], keyof TypedStandard> {
   const isIce = isIceWater(typed.standard)
   if (!isIce && !compound)
     return wrong(

@@ -1,4 +1,5 @@
-import { comesTo, useLines, wrong } from '../../parts/useTyped'
+import { useLines } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { EntryId } from '@ivory-crystal/core/ids'

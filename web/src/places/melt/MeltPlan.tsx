@@ -19,7 +19,8 @@ import {
   heatedAsItBehaves,
 } from '@ivory-crystal/core/notebook'
 import { planMelt, unknownAmong } from '@ivory-crystal/core/planning'
-import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { checkLines, useTyped } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

@@ -1,7 +1,8 @@
 import type { SampleId } from '@ivory-crystal/core/ids'
 import type { Line, NamedSample } from '@ivory-crystal/core/notebook'
 import type { Shelf } from '@ivory-crystal/core/wire'
-import { checkLines, comesTo, type Made, useTyped, wrong } from '../../parts/useTyped'
+import { checkLines, useTyped } from '../../parts/useTyped'
+import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
 import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -118,7 +119,7 @@ function sampleLine(
   { sort, text, first, second }: Typed,
   shelf: Shelf | null,
   samples: readonly NamedSample[],
-): Made<Line<'sample named'>, keyof Typed> {
+): Result<Line<'sample named'>, keyof Typed> {
   const named = (label: string, rest: Pick<NamedSample, 'compound' | 'of'>): Line<'sample named'> => ({
     kind: 'sample named',
     subject: newSubject<SampleId>(),

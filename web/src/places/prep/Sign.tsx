@@ -1,4 +1,5 @@
-import { comesTo, useTyped } from '../../parts/useTyped'
+import { useTyped } from '../../parts/useTyped'
+import { comesTo } from '@ivory-crystal/core/problems'
 import type { Entry } from '@ivory-crystal/core/notebook'
 import Button from 'react-bootstrap/Button'
 import { capital, dayAndClock } from '../../format/format'

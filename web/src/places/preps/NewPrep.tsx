@@ -6,7 +6,8 @@ import { useNavigate } from 'react-router'
 import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { author, setAuthor } from '../../ledger/writer'
-import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { checkLines, useTyped } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Names what is to be purified; crude and product get identities of their own. */

@@ -1,4 +1,4 @@
-import { comesTo, wrong } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { useShelving } from '../../parts/useShelving'
 import { SaidWrong } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'

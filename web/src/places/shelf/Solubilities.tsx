@@ -1,4 +1,4 @@
-import { comesTo, type Made, wrong } from '../../parts/useTyped'
+import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
 import { type Shelved, useShelving } from '../../parts/useShelving'
 import { SaidWrong } from '../../parts/InlineField'
 import { lazy, Suspense, useMemo, useState } from 'react'
@@ -129,7 +129,7 @@ interface Typed {
 }
 
 /** The points as they go on the shelf; those no longer typed come off it. */
-function shelved(typed: Typed, shelf: Shelf): Made<Shelved, keyof Typed> {
+function shelved(typed: Typed, shelf: Shelf): Result<Shelved, keyof Typed> {
   const compound = compoundNamed(shelf, typed.compoundName)
   if (!compound)
     return wrong(`“${typed.compoundName}” is not on the shelf. Add the compound first.`, 'compoundName')

@@ -1,4 +1,5 @@
-import { checkLines, comesTo, type Made, useLines, useTyped, wrong } from '../../parts/useTyped'
+import { checkLines, useLines, useTyped } from '../../parts/useTyped'
+import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
 import { SaidWrong } from '../../parts/InlineField'
 import {
   type Bodies,
@@ -131,7 +132,7 @@ interface TypedWindow {
   readonly high: string
 }
 
-function windowOf({ low, high }: TypedWindow): Made<{ lowC: number; highC: number }, keyof TypedWindow> {
+function windowOf({ low, high }: TypedWindow): Result<{ lowC: number; highC: number }, keyof TypedWindow> {
   const lowC = readReading(low, 'The lower end')
   if (!lowC.ok) return wrong(lowC.problem.sentence, 'low')
   const highC = readReading(high, 'The upper end')
@@ -144,7 +145,7 @@ function windowOf({ low, high }: TypedWindow): Made<{ lowC: number; highC: numbe
 function within(
   typed: TypedWindow,
   compounds: readonly Compound[],
-): Made<Bodies['candidates listed'], keyof TypedWindow> {
+): Result<Bodies['candidates listed'], keyof TypedWindow> {
   const window = windowOf(typed)
   if (!window.ok) return window
   const candidates = compoundsWithin(compounds, window.value)

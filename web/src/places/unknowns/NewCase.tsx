@@ -3,7 +3,8 @@ import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
 import { Field } from '../../parts/Field'
 import { SaidWrong } from '../../parts/InlineField'
-import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { checkLines, useTyped } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Opens a case: the unknown's code and how it looks. */

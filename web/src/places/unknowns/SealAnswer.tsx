@@ -1,4 +1,5 @@
-import { comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { useTyped } from '../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { SaidWrong } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

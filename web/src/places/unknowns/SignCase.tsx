@@ -1,4 +1,4 @@
-import { checkLines, comesTo, useTyped, wrong } from '../../parts/useTyped'
+import { checkLines, useTyped } from '../../parts/useTyped'
 import { SaidWrong } from '../../parts/InlineField'
 import type { Ranked } from '@ivory-crystal/core/identity'
 import {
@@ -10,7 +10,7 @@ import {
   signCase,
   type UnknownFacts,
 } from '@ivory-crystal/core/notebook'
-import type { Result } from '@ivory-crystal/core/problems'
+import { type Result, comesTo, wrong } from '@ivory-crystal/core/problems'
 import css from './SignCase.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'

@@ -1,4 +1,4 @@
-import { comesTo, useLines, wrong } from '../../parts/useTyped'
+import { useLines } from '../../parts/useTyped'
 import { Refusal, SaidWrong } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
@@ -16,7 +16,7 @@ import {
   rackOf,
   samplesNamed,
 } from '@ivory-crystal/core/notebook'
-import { attempt } from '@ivory-crystal/core/problems'
+import { attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
 import { fusionOf } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../format/format'

@@ -1,4 +1,5 @@
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import css from '../../../parts/steps.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

@@ -1,10 +1,10 @@
 import Button from 'react-bootstrap/Button'
 import { linesOf, type PrepFacts } from '@ivory-crystal/core/notebook'
-import { attempt } from '@ivory-crystal/core/problems'
+import { attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
 import { partnerTrouble, readReading } from '@ivory-crystal/core/weighing'
 import { clock } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
 import { strike, useNotebook } from '../../../ledger/notebook'
 
 /** A centrifuge tube and its partner, by mass: not balanced until they agree. */

@@ -12,14 +12,14 @@ import {
   seePortion,
   solventLeft,
 } from '@ivory-crystal/core/notebook'
-import { attempt } from '@ivory-crystal/core/problems'
+import { type Result, attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
 import type { PortionUse } from '@ivory-crystal/core/procedures'
 import { dropsPerML } from '@ivory-crystal/core/solubility'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { clock as pageClock } from '../../../clock/clock'
 import { fixed, millilitres } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { comesTo, type Made, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 type Unit = 'mL' | 'drops'
@@ -39,7 +39,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const hot = use !== 'rinse' && !cold
   const whole = unit === 'mL' ? solventLeft(prep, use) : null
   const wholeText = whole ? millilitres(whole.ml) : ''
-  const make = ({ portion }: { portion: string }, isWhole = false): Made<readonly Line[], 'portion'> => {
+  const make = ({ portion }: { portion: string }, isWhole = false): Result<readonly Line[], 'portion'> => {
     const read = readReading(portion, 'The portion')
     if (!read.ok) return wrong(read.problem.sentence, 'portion')
     if (read.value.value <= 0)
@@ -58,7 +58,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const press = (text: string, isWhole: boolean) => () => {
     const made = make({ portion: text }, isWhole)
     if (made.ok) write(...made.value)
-    else form.say(made.sentence)
+    else form.say(made.problem.sentence)
   }
   if (unit === 'drops' && perML === null)
     return (

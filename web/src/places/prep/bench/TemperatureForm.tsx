@@ -4,7 +4,8 @@ import { type PrepFacts, solutionDoubt } from '@ivory-crystal/core/notebook'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { useNotebook } from '../../../ledger/notebook'
 import { InlineField, Refusal } from '../../../parts/InlineField'
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 
 /** The temperature of the solution, if someone reads it; optional. */
 export function TemperatureForm({ prep }: { prep: PrepFacts }) {

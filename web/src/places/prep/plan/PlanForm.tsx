@@ -1,5 +1,6 @@
 import { PlanOutcome } from './PlanOutcome'
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { AskFirst } from './AskFirst'
 import { dryRemarkOf } from './dryRemark'
 import { asksOf, chosenBatch } from './chosenBatch'
@@ -69,7 +70,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
     start,
     make(typed) {
       const outcome = outcomeOf(typed, { crudeG, compound, shelf, closed })
-      if (!outcome.ok) return wrong(outcome.sentence, outcome.field ?? undefined)
+      if (!outcome.ok) return outcome
       const batch = chosenBatch(typed, outcome.value, { crudeText, compound, shelf, houseRules })
       if (typeof batch === 'string') return wrong(batch)
       const asks = asksOf(batch)
@@ -98,8 +99,10 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
     setParams(wanted === 'How much' ? {} : { show: wanted }, { replace: true })
   }
   const errorAt = (field: DraftField): string | null => {
-    if (outcome.ok || (outcome.field ?? 'product') !== field) return null
-    return touched || field !== 'product' || outcome.field === null ? outcome.sentence : null
+    if (outcome.ok || (outcome.problem.field ?? 'product') !== field) return null
+    return touched || field !== 'product' || outcome.problem.field === undefined
+      ? outcome.problem.sentence
+      : null
   }
   const numberAt = (field: NumberOfDraft) => ({ ...form.of(field), error: errorAt(field) })
 

@@ -30,13 +30,14 @@ export function PlanOutcome({
   onSteps: () => void
 }) {
   const planned = outcome.ok ? outcome.value : null
-  const isMistyped = !outcome.ok && outcome.field !== null && MISTYPED.includes(outcome.field)
+  const isMistyped =
+    !outcome.ok && outcome.problem.field !== undefined && MISTYPED.includes(outcome.problem.field)
   if (!planned || !solvent)
     return (
       <>
         <h2>{isMistyped ? 'Something does not fit' : 'Not enough to plan with yet'}</h2>
         <p className={isMistyped ? 'look mt-2' : 'quiet mt-2'}>
-          {outcome.ok ? '' : outcome.sentence}
+          {outcome.ok ? '' : outcome.problem.sentence}
           {isMistyped ? '' : ' Without any solubility, try a few solvents in test tubes.'}
         </p>
         {onShow && !isMistyped && (

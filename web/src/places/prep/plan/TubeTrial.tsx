@@ -1,4 +1,5 @@
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type PrepFacts, type TrialFacts, trialsOf } from '@ivory-crystal/core/notebook'

@@ -1,4 +1,5 @@
-import { comesTo, useLines } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
+import { comesTo } from '@ivory-crystal/core/problems'
 import { Refusal } from '../../../parts/InlineField'
 import {
   type Account as AccountFacts,

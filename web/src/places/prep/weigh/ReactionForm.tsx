@@ -7,7 +7,8 @@ import { CompoundField } from '../../../parts/CompoundField'
 import { Field } from '../../../parts/Field'
 import { InlineField, SaidWrong } from '../../../parts/InlineField'
 import { useSubstance } from '../../../parts/useSubstance'
-import { comesTo, useLines, wrong } from '../../../parts/useTyped'
+import { useLines } from '../../../parts/useTyped'
+import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { strike } from '../../../ledger/notebook'
 
 /** The reaction the crude came from, for a percent yield: limiting reagent, its mass, molecules of product each. */
