@@ -135,7 +135,7 @@ describe('a plan as it is typed', () => {
     ['the product as its own impurity', { impurity: 'Benzil' }, 'impurity', 'Benzil is the product itself'],
   ])('%s is answered at its field', (_, change, field, sentence) => {
     const planned = outcome(change)
-    expect(planned.ok ? null : planned.problem.field).toBe(field)
+    expect(planned.ok ? null : (planned.problem.field ?? null)).toBe(field)
     expect(planned.ok ? '' : planned.problem.sentence).toContain(sentence)
   })
 })
