@@ -64,20 +64,33 @@ const first = {
 }
 export const planFixedV1 = Joi.object(first)
 
+/** What steps could be made of when the second and third version were written; later lists are the fourth's. */
+const THEN = {
+  stations: ['plan', 'dissolve', 'crystallize', 'collect', 'weigh', 'melt', 'judge', 'page'],
+  uses: ['dissolve', 'dilute', 'rinse', 'second'],
+  asks: ['centrifuge partner', 'temperature', 'liquor kept'],
+  marks: ['stones out', 'ice', 'liquor kept', 'put aside'],
+  collects: ['large funnel', 'small funnel', 'Craig tube', 'centrifuge tube', 'watch glass'],
+  inserts: ['hot filtration', 'charcoal'],
+  timers: ['cool', 'ice', 'air', 'spin', 'boil', 'dry'],
+} as const
+
 const sentence = Joi.string().max(1500)
 const stepV2 = Joi.object({
   id: shortName.required(),
   station: Joi.string()
-    .valid(...STATIONS)
+    .valid(...THEN.stations)
     .required(),
   text: sentence.required(),
   caution: sentence,
   timer: Joi.object({
-    timer: Joi.string().valid('cool', 'ice', 'air', 'spin', 'boil', 'dry').required(),
+    timer: Joi.string()
+      .valid(...THEN.timers)
+      .required(),
     minutes: number.positive().max(10_000).required(),
   }),
-  portions: Joi.string().valid(...PORTION_USES),
-  asks: Joi.string().valid(...STEP_ASKS),
+  portions: Joi.string().valid(...THEN.uses),
+  asks: Joi.string().valid(...THEN.asks),
   meanwhile: sentence,
   stop: sentence,
 })
@@ -88,13 +101,13 @@ const second = {
     id: shortName.required(),
     name: name.required(),
     collect: Joi.string()
-      .valid(...COLLECTS)
+      .valid(...THEN.collects)
       .required(),
   }).required(),
   steps: stepsOf(stepV2),
   waste: Joi.array().items(sentence).max(20).required(),
   inserts: Joi.array()
-    .items(Joi.string().valid(...INSERTS))
+    .items(Joi.string().valid(...THEN.inserts))
     .max(5)
     .required(),
   crudeText: Joi.string()
@@ -114,15 +127,34 @@ const second = {
 export const planFixedV2 = Joi.object(second)
 
 /** The third version has marks on steps that other parts of the notebook rest on. */
-const stepV3 = stepV2.keys({ means: Joi.string().valid(...STEP_MARKS) })
+const stepV3 = stepV2.keys({ means: Joi.string().valid(...THEN.marks) })
 const third = { ...second, steps: stepsOf(stepV3) }
 export const planFixedV3 = Joi.object(third)
 
 /** The fourth version knows what was kept back, how sure the solubilities are, and whose leave was asked. */
 export const planFixedV4 = shape<PlanFixed>({
   ...third,
+  procedure: second.procedure.keys({
+    collect: Joi.string()
+      .valid(...COLLECTS)
+      .required(),
+  }),
+  inserts: Joi.array()
+    .items(Joi.string().valid(...INSERTS))
+    .max(5)
+    .required(),
   // A lab’s own step may say what it takes.
-  steps: stepsOf(stepV3.keys({ takes })),
+  steps: stepsOf(
+    stepV3.keys({
+      station: Joi.string()
+        .valid(...STATIONS)
+        .required(),
+      portions: Joi.string().valid(...PORTION_USES),
+      asks: Joi.string().valid(...STEP_ASKS),
+      means: Joi.string().valid(...STEP_MARKS),
+      takes,
+    }),
+  ),
   keptBackG: number.min(0).max(1e3).required(),
   solubilityConfidence: confidence.allow(null).required(),
   inCharge: name.allow(null).required(),

@@ -2,10 +2,12 @@ import Joi from 'joi'
 import { compound, name, shape, uuid } from '../../../schema/pieces'
 import { SAMPLE_ROLES, type SampleNamed } from './kind'
 
+/** What a sample could be when the first version was written; the second knew what is filtered off besides. */
+const THEN = ['crude', 'product', 'second crop', 'residue', 'authentic', 'mixture', 'unknown'] as const
 const first = {
   prep: uuid.allow(null).required(),
   role: Joi.string()
-    .valid(...SAMPLE_ROLES.filter((role) => role !== 'grit'))
+    .valid(...THEN)
     .required(),
   label: name.required(),
 }
@@ -13,7 +15,7 @@ export const sampleNamedV1 = Joi.object(first)
 
 export const sampleNamedV2 = sampleNamedV1.keys({
   role: Joi.string()
-    .valid(...SAMPLE_ROLES)
+    .valid(...THEN, 'grit')
     .required(),
 })
 
