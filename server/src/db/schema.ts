@@ -11,7 +11,6 @@ export const notebooks = pgTable('notebooks', {
   id: uuid('id').primaryKey(),
   title: text('title').notNull(),
   createdAt: bigint('created_at', { mode: 'number' }).notNull(),
-  nextSeq: bigint('next_seq', { mode: 'number' }).notNull(),
 })
 
 export const entries = pgTable(

@@ -143,7 +143,7 @@ export async function putNotebook(
   const { title, createdAt } = row
   await db
     .insert(notebooks)
-    .values({ ...row, nextSeq: 1 })
+    .values(row)
     .onConflictDoUpdate({ target: notebooks.id, set: { title, createdAt } })
 }
 
