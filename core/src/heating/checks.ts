@@ -1,6 +1,7 @@
 import { coolsForMin } from './cooling'
 import type { MeltWindow } from './heatingPlan'
 import type { Instrument } from '../instruments/instrument'
+import { SORT_ABOUT } from '../instruments/sorts'
 
 /** A check before the heating begins. */
 export interface Check {
@@ -86,11 +87,11 @@ export function checksFor(
       name: 'sealed ends',
       told: 'ask',
       sentence:
-        sort === 'hot stage'
+        SORT_ABOUT[sort].holds === 'cover slip'
           ? 'The cover slip lies flat on a few crystals, spread thin.'
           : 'Each tube is sealed at the bottom, seen in the lens, wiped outside, and rests on the floor of its slot.',
     },
-    ...(sort === 'oil-bath tube' ? OIL_BATH_CHECKS : []),
+    ...(SORT_ABOUT[sort].isOil ? OIL_BATH_CHECKS : []),
   ]
 }
 

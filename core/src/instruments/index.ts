@@ -1,4 +1,5 @@
 export { type BlockCharacter, OIL_BATH_TUBE } from './characters'
-export { INSTRUMENT_SORTS, type Instrument, type InstrumentSort } from './instrument'
+export type { Instrument } from './instrument'
+export { INSTRUMENT_SORTS, type InstrumentSort } from './sorts'
 export type { BlockCommand, BlockReading, TubeReading } from './reading'
 export { SIMULATED_INSTRUMENTS, wholeInstrument } from './shipped'

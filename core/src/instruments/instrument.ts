@@ -1,14 +1,7 @@
 import type { InstrumentId } from '../ids'
 import type { BlockCharacter } from './characters'
+import type { InstrumentSort } from './sorts'
 
-export const INSTRUMENT_SORTS = [
-  'dial block',
-  'programmable block',
-  'detecting block',
-  'hot stage',
-  'oil-bath tube',
-] as const
-export type InstrumentSort = (typeof INSTRUMENT_SORTS)[number]
 export interface Thermometer {
   readonly kind: 'metal probe' | 'glass'
   readonly lowC: number

@@ -3,7 +3,7 @@ import Joi from 'joi'
 import { celsius, compound, conventions, name, number, shortName, solvent } from '../schema/pieces'
 import { character } from '../schema/character'
 import { procedure } from '../procedures/schema'
-import { INSTRUMENT_SORTS } from '../instruments/instrument'
+import { INSTRUMENT_SORTS } from '../instruments/sorts'
 
 const solubility = Joi.object({
   compound: shortName.required(),

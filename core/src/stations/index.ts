@@ -1,1 +1,1 @@
-export { STATIONS, type Station } from './stations'
+export { STATION_ABOUT, STATIONS, STEP_STATIONS, type Station, stationAfter } from './stations'

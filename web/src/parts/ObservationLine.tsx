@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type PhotographShows, type PrepFacts, sampleOf } from '@ivory-crystal/core/notebook'
-import type { Station } from '@ivory-crystal/core/stations'
+import { type Station, STATION_ABOUT } from '@ivory-crystal/core/stations'
 import { clock } from '../format/format'
 import { Refusal } from './InlineField'
 import { Photographs } from './Photographs'
@@ -66,17 +66,7 @@ const CAME_OUT_AS_OIL = /\boil(?!\s*bath)(?:s|ed|y|ing)?\b/i
 
 /** What is likeliest to be photographed at a station. */
 function usualAt(prep: PrepFacts, station: Station): PhotographShows {
-  switch (station) {
-    case 'plan':
-      return 'crude'
-    case 'dissolve':
-      return 'set-up'
-    case 'crystallize':
-    case 'collect':
-      return 'crystals'
-    case 'melt':
-      return 'tubes'
-    default:
-      return sampleOf(prep, 'product')?.weighing ? 'crystals' : 'crude'
-  }
+  return (
+    STATION_ABOUT[station].photograph ?? (sampleOf(prep, 'product')?.weighing ? 'crystals' : 'crude')
+  )
 }

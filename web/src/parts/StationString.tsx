@@ -15,7 +15,7 @@ export function StationString<S extends string>({
   here: S
   base: string
   /** What each will ask for and about how long it takes, where the work has yet to begin. */
-  ahead?: Readonly<Record<S, string>> | undefined
+  ahead?: ((station: S) => string) | undefined
 }) {
   return (
     <nav aria-label="Stations">
@@ -31,7 +31,7 @@ export function StationString<S extends string>({
               <span className={state === 'needs a look' ? classNames(css.said, css.lookSaid) : css.said}>
                 {state === 'not yet' ? <>&nbsp;</> : state}
               </span>
-              {ahead && <span className={css.ahead}>{ahead[station]}</span>}
+              {ahead && <span className={css.ahead}>{ahead(station)}</span>}
             </Link>
           </li>
         ))}

@@ -3,7 +3,7 @@ import { type ComponentType, lazy, type LazyExoticComponent, Suspense } from 're
 import { Link, Navigate, useParams } from 'react-router'
 import type { PrepId } from '@ivory-crystal/core/ids'
 import { prepOf, stationsOf } from '@ivory-crystal/core/notebook'
-import { type Station, STATIONS } from '@ivory-crystal/core/stations'
+import { type Station, STATION_ABOUT, STATIONS } from '@ivory-crystal/core/stations'
 import { day } from '../../format/format'
 import { StationString } from '../../parts/StationString'
 import { Title } from '../../parts/Title'
@@ -21,18 +21,6 @@ const VIEWS: Readonly<Record<Station, StationView>> = {
   melt: lazy(async () => ({ default: (await import('./Melt')).Melt })),
   judge: lazy(async () => ({ default: (await import('./Judge')).Judge })),
   page: lazy(async () => ({ default: (await import('./Page')).Page })),
-}
-
-/** What comes, so that nobody who begins has to wonder; times as a rule, for a batch of a gram or two. */
-const AHEAD: Readonly<Record<Station, string>> = {
-  plan: 'crude weighed, solvent chosen; about 5 min',
-  dissolve: 'hot solvent, portion by portion; about 15 min',
-  crystallize: 'cooling, then ice; about 30 min',
-  collect: 'suction, rinse, air; about 20 min',
-  weigh: 'the dry mass; about 5 min, once it is dry',
-  melt: 'tubes packed, both ends marked; about 40 min',
-  judge: 'findings read, signed; about 5 min',
-  page: 'printed or sent; about 2 min',
 }
 
 /** One prep: its string of stations and the one in the address. */
@@ -66,7 +54,7 @@ export function Prep() {
         title={prep.opened.body.title}
         aside={`batch of ${day(prep.opened.at)}${solvent ? ` · from ${solvent}` : ''}`}
       />
-      <StationString stations={stations} here={here} base={base} ahead={prep.plan ? undefined : AHEAD} />
+      <StationString stations={stations} here={here} base={base} ahead={prep.plan ? undefined : (one) => STATION_ABOUT[one].ahead} />
       <Suspense fallback={<p aria-busy="true">Opening …</p>}>
         <View prep={prep} />
       </Suspense>

@@ -1,4 +1,5 @@
 import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { STEP_STATIONS } from '@ivory-crystal/core/stations'
 import { useShelving } from '../../parts/useShelving'
 import { SaidWrong } from '../../parts/InlineField'
 import css from './ProcedureForm.module.css'
@@ -7,7 +8,6 @@ import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory
 import { shortNameOf } from '../../parts/shortName'
 import { Choice, Field } from '../../parts/Field'
 
-const STATIONS = ['dissolve', 'crystallize', 'collect', 'weigh'] as const
 
 interface Typed {
   name: string
@@ -108,8 +108,8 @@ export function ProcedureForm({
             <div className="row-of align-items-end">
               <Choice
                 label={`step ${i + 1}, at`}
-                value={step.station as (typeof STATIONS)[number]}
-                options={STATIONS}
+                value={step.station}
+                options={STEP_STATIONS}
                 onChange={(station) => {
                   change(i, { ...step, station })
                 }}

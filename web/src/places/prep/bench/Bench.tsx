@@ -15,6 +15,7 @@ import { InlineField, Refusal } from '../../../parts/InlineField'
 import { ObservationLine } from '../../../parts/ObservationLine'
 import { SolventColumn } from '../../../drawings/SolventColumn'
 import { strike, useNotebook } from '../../../ledger/notebook'
+import { type Station, stationAfter } from '@ivory-crystal/core/stations'
 import type { StationProps } from '../station'
 import { useHere } from '../useHere'
 import { Cooling } from './Cooling'
@@ -81,12 +82,10 @@ export function Bench({ prep }: StationProps) {
   )
 }
 
-const AFTER = { dissolve: 'crystallize', crystallize: 'collect', collect: 'weigh' } as const
-
-function NextStation({ station, base }: { station: string; base: string }) {
-  const after = AFTER[station as keyof typeof AFTER]
+function NextStation({ station, base }: { station: Station; base: string }) {
+  const after = stationAfter(station)
   return (
-    <Link className="btn btn-primary mt-2" to={`${base}/${after}`}>
+    <Link className="btn btn-primary mt-2" to={`${base}/${after ?? station}`}>
       Go on to {after}
     </Link>
   )
