@@ -1,5 +1,5 @@
 const swc = [
-  '@swc/jest',
+  '<rootDir>/jest.transform.cjs',
   {
     jsc: {
       parser: { syntax: 'typescript', tsx: true },
@@ -18,7 +18,8 @@ const shared = {
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': swc },
+  transform: { '^.+\\.tsx?$': swc, '/(openchemlib|fast-check)/.+\\.js$': '<rootDir>/jest.transform.cjs' },
+  transformIgnorePatterns: ['/node_modules/(?!(openchemlib|fast-check)/)'],
   moduleNameMapper: {
     '\\.module\\.css$': '<rootDir>/web/styles.mjs',
     // One file for all icons, and not one for each: 2,000 files fewer to open in every suite of a page.
