@@ -1,3 +1,7 @@
+/** The zone is asked for anew this often, ms: asking takes as long as writing ten times of day. */
+const ZONE_HOLDS_MS = 1000
+let zone = { name: '', askedAtMs: -Infinity }
+
 /** The page's one clock: everything that asks for the time or the zone asks here, and tests put another in its place. */
 export const clock = {
   /** Milliseconds since 1970 UTC. */
@@ -5,5 +9,10 @@ export const clock = {
   /** Milliseconds that only ever grow, for spans within this page. */
   elapsed: () => performance.now(),
   /** Zone the times of day are shown in, by its IANA name. */
-  zone: () => Intl.DateTimeFormat().resolvedOptions().timeZone,
+  zone(): string {
+    const nowMs = performance.now()
+    if (nowMs - zone.askedAtMs > ZONE_HOLDS_MS)
+      zone = { name: Intl.DateTimeFormat().resolvedOptions().timeZone, askedAtMs: nowMs }
+    return zone.name
+  },
 }

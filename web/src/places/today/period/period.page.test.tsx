@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
 import type { Bodies } from '@ivory-crystal/core/notebook'
 import { periodAt, periodsOf } from '@ivory-crystal/core/planning'
@@ -13,11 +13,15 @@ const { clock } = await import('../../../clock/clock')
 const { clock: shown } = await import('../../../format/format')
 const { strike, write } = await import('../../../ledger/notebook')
 const { nightDoubt } = await import('./typedPeriod')
+const { heavy } = await import('../../../workers/heavy')
 
 const MINUTE_MS = 60_000
 const real = { ...clock }
 let nowMs = golden.nowMs
+// Other orders are looked for by the planner’s own tests (secondLook.test.ts); here it finds none, at once.
+const lookAgain = jest.spyOn(heavy, 'lookAgain')
 beforeEach(async () => {
+  lookAgain.mockReset().mockReturnValue({ ok: true, value: null })
   nowMs = golden.nowMs
   clock.now = () => nowMs
   localStorage.clear()
@@ -59,6 +63,10 @@ describe('Today with a lab period', () => {
     const shared = within(screen.getByRole('region', { name: 'Shared' }))
     shared.getByText(`Programmable block: bench 3 until ${shown(nowMs + 8 * MINUTE_MS)}, then you.`)
     shared.getByText(/A flame is lit at bench 8 until/)
+    // While nothing happens other orders are looked for, four times at most.
+    await waitFor(() => {
+      expect(lookAgain.mock.calls.map(([, , look]) => look)).toEqual([1, 2, 3, 4])
+    })
   })
   test('the score is a table too, and says the same', async () => {
     const user = await today()
