@@ -1,3 +1,5 @@
+import { keepTemporaryFilesInMemory } from './scripts/in-memory.mjs'
+
 const swc = [
   '<rootDir>/jest.transform.cjs',
   {
@@ -12,14 +14,20 @@ const swc = [
 
 // The zone of every test, set before any worker starts; its day is set in jest.day.js.
 process.env.TZ = 'UTC'
+keepTemporaryFilesInMemory()
 
 const shared = {
   setupFiles: ['<rootDir>/jest.day.js'],
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': swc, '/(openchemlib|fast-check)/.+\\.js$': '<rootDir>/jest.transform.cjs' },
-  transformIgnorePatterns: ['/node_modules/(?!(openchemlib|fast-check)/)'],
+  transform: {
+    '^.+\\.tsx?$': swc,
+    '/(openchemlib|fast-check|@electric-sql/pglite|drizzle-orm)/.+\\.js$': '<rootDir>/jest.transform.cjs',
+  },
+  // What is not transformed is told the same by its wrapper.
+  sandboxInjectedGlobals: ['Math', 'Object', 'Array', 'JSON'],
+  transformIgnorePatterns: ['/node_modules/(?!(openchemlib|fast-check|@electric-sql/pglite|drizzle-orm)/)'],
   moduleNameMapper: {
     '\\.module\\.css$': '<rootDir>/web/styles.mjs',
     // One file for all icons, and not one for each: 2,000 files fewer to open in every suite of a page.

@@ -5,7 +5,23 @@ const { createTransformer } = require('@swc/jest')
  * In a test's own world a global is looked up by an interceptor, each time, at sixty times the price: a module that
  * computes spends its time on `Math`. Each takes the globals it names as its own once, on its first line.
  */
-const GLOBALS = ['Math', 'Object', 'Array', 'Number', 'Infinity', 'NaN', 'JSON', 'Map', 'Set', 'String']
+const GLOBALS = [
+  'Math',
+  'Object',
+  'Array',
+  'Number',
+  'Infinity',
+  'NaN',
+  'JSON',
+  'Map',
+  'Set',
+  'String',
+  'Uint8Array',
+  'DataView',
+  'Symbol',
+  'Error',
+  'Buffer',
+]
 
 function ownGlobals(code) {
   const named = GLOBALS.filter(

@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test'
 import { CHROMIUM } from './scripts/browser.mjs'
+import { keepTemporaryFilesInMemory } from './scripts/in-memory.mjs'
+
+keepTemporaryFilesInMemory()
 
 export default defineConfig({
   testDir: 'e2e',
