@@ -18,6 +18,7 @@ keepTemporaryFilesInMemory()
 
 const shared = {
   setupFiles: ['<rootDir>/jest.day.js'],
+  setupFilesAfterEnv: ['<rootDir>/jest.quiet.js'],
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
@@ -52,6 +53,6 @@ export default {
       testMatch: ['**/*.page.test.tsx'],
     },
   ],
-  testTimeout: 60_000,
+  testTimeout: 300_000,
   maxWorkers: 2,
 }

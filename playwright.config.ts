@@ -7,11 +7,11 @@ keepTemporaryFilesInMemory()
 export default defineConfig({
   testDir: 'e2e',
   // Generous: a machine that is busy with something else may take many times as long.
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 900_000,
+  expect: { timeout: 90_000 },
   workers: 2,
-  // On a machine that stalls a test may miss its moment: once more, and the report calls it flaky by its name.
-  retries: 1,
+  // A flaky test is a failing one.
+  retries: 0,
   // Tests share a server and not a notebook, so any two may run side by side.
   fullyParallel: true,
   forbidOnly: Boolean(process.env['CI']),
@@ -19,7 +19,7 @@ export default defineConfig({
   use: {
     launchOptions: CHROMIUM,
     // A control that is not there after this long will not come.
-    actionTimeout: 60_000,
+    actionTimeout: 120_000,
     viewport: { width: 1280, height: 800 },
     timezoneId: 'UTC',
     locale: 'en-GB',

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { cell, expect, rampDemo, station, temperature, test, openPrepNamed } from './bench'
+import { cell, expect, rampDemo, settled, station, temperature, test, openPrepNamed } from './bench'
 
 const noSidewaysScroll = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
@@ -12,14 +12,14 @@ test('no screen scrolls sideways on a laptop, an upright tablet, or a phone at t
   await demo.pass(60)
   for (const width of [1280, 820, 390]) {
     await page.setViewportSize({ width, height: 900 })
-    await page.waitForTimeout(300)
+    await settled(page)
     expect([width, 'watch', await noSidewaysScroll(page)]).toEqual([width, 'watch', 0])
   }
   for (const width of [1280, 820]) {
     await page.setViewportSize({ width, height: 900 })
     for (const name of ['Plan', 'Dissolve', 'Weigh', 'Judge', 'Page']) {
       await station(page, name)
-      await page.waitForTimeout(250)
+      await settled(page)
       expect([width, name, await noSidewaysScroll(page)]).toEqual([width, name, 0])
     }
   }
@@ -27,7 +27,7 @@ test('no screen scrolls sideways on a laptop, an upright tablet, or a phone at t
   await page.getByRole('link', { name: 'K-9', exact: true }).click()
   for (const name of ['Candidates', 'Mixtures', 'Sign', 'Plate']) {
     await station(page, name)
-    await page.waitForTimeout(400)
+    await settled(page)
     expect([name, await noSidewaysScroll(page)]).toEqual([name, 0])
   }
   await page.getByRole('link', { name: /^In hexane/ }).click()

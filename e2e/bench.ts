@@ -216,9 +216,10 @@ export async function openPrepNamed(page: Page, name: string): Promise<void> {
   const isThere = (url: URL) => url.pathname.includes('/preps/')
   await expect(async () => {
     if (isThere(new URL(page.url()))) return
+    // Short looks of one try: the tries go on.
     await page.getByRole('link', { name }).click({ timeout: 10_000 })
     await page.waitForURL(isThere, { timeout: 10_000 })
-  }).toPass({ timeout: 90_000 })
+  }).toPass()
 }
 
 /** Goes to a station; the one before stands until the chunk of this one is there. */
@@ -227,6 +228,17 @@ export async function station(page: Page, name: string): Promise<void> {
   await link.click()
   await page.waitForURL(`**/${name.toLowerCase()}`)
   await expect(link).toHaveAttribute('aria-current', 'step')
+}
+
+/** Nothing is being fetched or worked out any more, and what stands has been drawn. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
+  await page.evaluate(
+    () =>
+      new Promise((drawn) => {
+        requestAnimationFrame(() => requestAnimationFrame(drawn))
+      }),
+  )
 }
 
 /** Ticks the step that is next. */

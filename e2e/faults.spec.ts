@@ -20,7 +20,7 @@ test('killed in mid-melt, the server starts again: nothing acknowledged is gone,
   await expect(page.getByText('offline: 1 line kept on this device')).toBeVisible()
 
   await demo.start()
-  await expect(page.getByText('all stored')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('all stored')).toBeVisible()
   const after = await demo.entries()
   const ids = after.map((line) => line.entry.id)
   expect(ids.slice(0, acknowledged.length)).toEqual(acknowledged.map((line) => line.entry.id))

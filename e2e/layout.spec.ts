@@ -101,7 +101,6 @@ async function pour(bench: Bench, lines: readonly RawEntry[]): Promise<void> {
 test.describe('a notebook ten times the demo’s, with long names', () => {
   test.use({ apart: true })
   test('is as sound, place by place', async ({ page, own }) => {
-    test.slow()
     await pour(own, longNamed(copiesOf(golden.entries, 10)))
     await expectAllSound(page, own, [
       '',
@@ -156,7 +155,6 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
   })
 
   test('in practice, exercise by exercise', async ({ page, demo }) => {
-    test.slow()
     await expectAllSound(page, demo, [
       '/practice',
       '/practice/for-instructors',

@@ -8,7 +8,7 @@ test.use({ apart: true })
 async function appKept(page: Page): Promise<void> {
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
   await page.getByRole('link', { name: /all stored/ }).click()
-  await expect(page.getByText('kept: it opens without the server')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('kept: it opens without the server')).toBeVisible()
 }
 
 /** A picture as a camera gives it: on its side, with the place it was taken at. */
@@ -83,7 +83,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await expect(page.getByRole('heading', { name: 'Practice', exact: true })).toBeVisible()
 
   await own.start()
-  await expect(page.getByText('all stored')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('all stored')).toBeVisible()
   const after = await own.entries()
   expect(after.length).toBeGreaterThan(acknowledged + 7)
   expect(new Set(after.map(({ entry }) => entry.id)).size).toBe(after.length)
@@ -106,13 +106,13 @@ test('another ledger at the same address is told, and gets nothing; its own back
   // The station’s own script is here before the server goes.
   await expect(page.getByLabel('What do you see?')).toBeVisible()
   const first = await demo.moveTo()
-  await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeVisible()
   await page.getByLabel('What do you see?').fill('written meanwhile')
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByText('written meanwhile')).toBeVisible()
   await expect(page.getByText('offline: 1 line kept on this device')).toBeVisible()
   await demo.moveTo(first)
-  await expect(page.getByText('all stored')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('all stored')).toBeVisible()
   await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeHidden()
   const texts = (await demo.entries()).map(({ entry }) => entry.body['text'])
   expect(texts.filter((text) => text === 'written meanwhile')).toHaveLength(1)

@@ -8,10 +8,8 @@ const BENZIL = '0a5a1c7e-0000-4000-8000-000000000171'
 
 const outBy = async (page: Page) => {
   const heading = page.getByRole('heading', { name: /^Out by \d\d:\d\d$/ })
-  await expect(heading).toBeVisible({ timeout: 30_000 })
-  await expect(page.getByRole('region', { name: 'The score' })).toHaveAttribute('aria-busy', 'false', {
-    timeout: 30_000,
-  })
+  await expect(heading).toBeVisible()
+  await expect(page.getByRole('region', { name: 'The score' })).toHaveAttribute('aria-busy', 'false')
   const [hours = 0, minutes = 0] = (await heading.innerText()).slice(7).split(':').map(Number)
   return 60 * hours + minutes
 }
@@ -30,7 +28,6 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
   page,
   demo,
 }) => {
-  test.slow()
   await page.clock.install()
   await page.goto(demo.url)
   const planned = await outBy(page)
@@ -76,8 +73,8 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
     .fill(`${String(Math.floor(sooner / 60)).padStart(2, '0')}:${String(sooner % 60).padStart(2, '0')}`)
   await form.getByRole('button', { name: 'Change the period' }).click()
   const tooLate = page.getByRole('region', { name: 'It gets late' })
-  await expect(tooLate).toContainText('Not everything is over by', { timeout: 30_000 })
-  await expect(tooLate).toContainText(/for another day|at its safe place/, { timeout: 30_000 })
+  await expect(tooLate).toContainText('Not everything is over by')
+  await expect(tooLate).toContainText(/for another day|at its safe place/)
 
   // The unknown is left: what waits for it goes with it, and the rest is out no later.
   const beforeLeaving = await outBy(page)
@@ -88,12 +85,7 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
     .getByRole('region', { name: 'Pack a tube of K-14' })
     .getByRole('button', { name: 'Another day' })
     .click()
-  await expect(page.getByRole('region', { name: 'Not in this period' })).toContainText(
-    'Pack a tube of K-14',
-    {
-      timeout: 30_000,
-    },
-  )
+  await expect(page.getByRole('region', { name: 'Not in this period' })).toContainText('Pack a tube of K-14')
   expect(between(await outBy(page), beforeLeaving)).toBeGreaterThanOrEqual(0)
 
   // What all the rest waits for is left too: then it is over much sooner.
@@ -107,9 +99,7 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
     .getByRole('region', { name: 'Spread, dry and weigh the benzil' })
     .getByRole('button', { name: 'Another day' })
     .click()
-  await expect
-    .poll(async () => between(await outBy(page), beforeDrying), { timeout: 30_000 })
-    .toBeGreaterThan(5)
+  await expect.poll(async () => between(await outBy(page), beforeDrying)).toBeGreaterThan(5)
 
   // The plan goes out on one sheet of paper, and the alarms as a calendar.
   for (const format of FORMATS) {
@@ -142,7 +132,6 @@ test('crystals that lay in the ice too long are collected first, and a block tha
   page,
   demo,
 }) => {
-  test.slow()
   await page.clock.install()
   await page.goto(`${demo.url}/preps/${BENZIL}/crystallize`)
   // A clock put forward while the notebook is still asked for would end the asking.
@@ -156,7 +145,7 @@ test('crystals that lay in the ice too long are collected first, and a block tha
   for (let i = 0; i < 2; i++) {
     const before = await ticked()
     await tickNext(page)
-    await expect.poll(ticked, { timeout: 30_000 }).toBe(before + 1)
+    await expect.poll(ticked).toBe(before + 1)
   }
   await page.goto(demo.url)
   await outBy(page)
@@ -167,7 +156,7 @@ test('crystals that lay in the ice too long are collected first, and a block tha
     score.getByText(
       /“Collect the benzil” is planned \d+ min too late after “the benzil stands in the cold bath”\. The crystals keep in the ice/,
     ),
-  ).toBeVisible({ timeout: 30_000 })
+  ).toBeVisible()
   await outBy(page)
   const free = page.getByRole('region', { name: 'Now' })
   // Both flasks have waited too long: what is wet comes before any tube is packed.
@@ -219,9 +208,7 @@ test('a bar is dragged later, the rest follows, and what it costs is said', asyn
   await page.mouse.up()
   await expect(
     page.getByText(/“Collect the benzil” not before \d\d:\d\d: (you finish|it costs)/),
-  ).toBeVisible({
-    timeout: 30_000,
-  })
+  ).toBeVisible()
   const noted = (await kinds(page, demo)).filter(({ kind }) => kind === 'task set aside')
   await expect.poll(() => noted.length).toBeGreaterThan(0)
 })
@@ -233,9 +220,7 @@ test('an instructor runs the day of a class, and is told what would help', async
   await expect(page.getByRole('alert')).toHaveText('The benches: a whole number from 1 to 500.')
   await page.getByLabel('benches').fill('16')
   await page.getByRole('button', { name: 'Run the day' }).click()
-  await expect(page.getByRole('heading', { name: /^All out after \d h \d\d$/ })).toBeVisible({
-    timeout: 60_000,
-  })
+  await expect(page.getByRole('heading', { name: /^All out after \d h \d\d$/ })).toBeVisible()
   await expect(page.getByRole('row', { name: /one more melting instrument/ })).toBeVisible()
   await expect(page.getByText(/What helps most|Neither another/)).toBeVisible()
 })

@@ -66,7 +66,6 @@ test('K-14 is solved: scouting run, careful run, candidates, mixtures, signed ve
   page,
   demo,
 }) => {
-  test.setTimeout(600_000)
   await scoutAndMelt(page, demo, 'K-14')
   await station(page, 'Candidates')
   await expect(chance(page, 'methyl 4-nitrobenzoate')).toHaveAttribute('aria-label', /\d %$/)
@@ -103,7 +102,6 @@ test('K-14 is solved: scouting run, careful run, candidates, mixtures, signed ve
 })
 
 test('an unknown whose compound is not listed ends in “not on the list”', async ({ page, demo }) => {
-  test.setTimeout(600_000)
   await page.goto(`${demo.url}/unknowns`)
   await page.getByLabel('code on the vial').fill('K-21')
   await page.getByLabel('what it looks like').fill('Yellow needles.')

@@ -18,6 +18,11 @@ module.exports = class extends TestEnvironment {
       unobserve() {}
       disconnect() {}
     }
+    // What a page without a layout has nothing to say to.
+    page.HTMLCanvasElement.prototype.getContext = () => null
+    page.Element.prototype.scrollIntoView = () => undefined
+    const { getComputedStyle } = page
+    page.getComputedStyle = (element) => getComputedStyle(element)
     const read = (how) =>
       function () {
         return new Promise((resolve) => {

@@ -106,7 +106,7 @@ describe('at the command line', () => {
         ['--import', 'tsx', join(PROJECT, 'server/src/main.ts'), ...words],
         {
           cwd: PROJECT,
-          timeout: 50_000,
+          timeout: 240_000,
           env: { ...process.env, NODE_OPTIONS: '', IVORY_CRYSTAL_DATA: folder.path, ...env },
         },
         (error, out, err) => {

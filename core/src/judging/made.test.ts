@@ -12,14 +12,14 @@ test('judged through the whole notebook, made situations are hardly ever told wr
   expect(right).toBeGreaterThan(CASES / 2)
   expect(wrong).toBeLessThanOrEqual(0.01 * CASES)
   expect(away).toBeLessThanOrEqual(0.02 * CASES)
-}, 300_000)
+})
 
 test('law: whoever follows the first advice with a sample that is what it is has a verdict within three runs', () => {
   const { medianRuns, percentile95Runs, runs } = table()
   expect(medianRuns).toBe(1)
   expect(percentile95Runs).toBeLessThanOrEqual(3)
   expect(runs['1'] + runs['2'] + runs['3']).toBeGreaterThanOrEqual(0.99 * CASES)
-}, 300_000)
+})
 
 test('a case is the same whenever it is played', () => {
   const told = () => {
@@ -27,4 +27,4 @@ test('a case is the same whenever it is played', () => {
     return { verdict: first.verdict, reading, runs, steps }
   }
   expect(told()).toEqual(told())
-}, 120_000)
+})

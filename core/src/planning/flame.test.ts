@@ -74,5 +74,5 @@ describe('a flame and what burns', () => {
       if (plan.isAgainstFlame) against++
     }
     expect(against).toBeGreaterThan(0)
-  }, 120_000)
+  })
 })

@@ -84,6 +84,12 @@ export interface StoreSurroundings {
 /** Lines that go into one flushed append together. */
 const TOGETHER_MOST = 2000
 
+/** Lines that stand, and what brings them into the tables where that is still to come. */
+interface Written {
+  readonly stored: readonly PlacedLine[]
+  readonly intoTables: () => Promise<unknown>
+}
+
 interface Waiting {
   readonly notebook: NotebookId
   readonly groups: readonly (readonly unknown[])[]
@@ -176,16 +182,26 @@ export async function openStore(
             })
           : null,
       )
-      const stored = await write(taken, sorted)
-      suspect = false
+      const { stored, intoTables } = await write(taken, sorted)
       const byId = new Map(stored.map((line) => [line.entry.id, line]))
       taken.forEach(({ answer }, i) => {
         answer(sorted[i]?.map((line) => answerOf(line, byId)) ?? null)
       })
       announce(stored)
+      await intoTables()
+      suspect = false
     } catch (error) {
+      // Whoever was answered already is not answered again: what the journal has stands.
       for (const { fail } of taken) fail(error)
     }
+  }
+
+  /**
+   * The journal is the truth, and lines are answered for as soon as it is flushed: the tables follow in the queue.
+   * Whoever reads them waits for that.
+   */
+  async function tablesFollow(): Promise<void> {
+    if (suspect) await inTurn(recover)
   }
 
   /** What is found while it runs is told as well, once. */
@@ -209,21 +225,21 @@ export async function openStore(
   async function write(
     taken: readonly Waiting[],
     sorted: readonly (readonly SortedLine[] | null)[],
-  ): Promise<readonly PlacedLine[]> {
+  ): Promise<Written> {
     const accepted = new Map<NotebookId, RawEntry[]>()
     taken.forEach(({ notebook }, i) => {
       const lines = (sorted[i] ?? []).flatMap((one) => (one.accepted ? [one.accepted] : []))
       if (lines.length > 0) accepted.set(notebook, [...(accepted.get(notebook) ?? []), ...lines])
     })
-    if (accepted.size === 0) return []
+    if (accepted.size === 0) return { stored: [], intoTables: () => Promise.resolve() }
     return journal ? writeAlone(journal, accepted) : writeShared(accepted)
   }
 
-  /** One flushed append to the journal, then one statement that the database takes whole or not at all. */
+  /** One flushed append to the journal, and one statement that the database takes whole or not at all. */
   async function writeAlone(
     { file }: OpenJournal,
     accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>,
-  ): Promise<readonly PlacedLine[]> {
+  ): Promise<Written> {
     const recordedAt = clock.now()
     const batches = [...accepted].map(([notebook, lines]) => {
       const head = headOf(notebook)
@@ -232,10 +248,9 @@ export async function openStore(
     })
     suspect = true
     await file.append(batches.flatMap(({ notebook, before, lines }) => batchLines(notebook, before, lines)))
-    const placed = batches.flatMap(({ notebook, lines }) => lines.map((line) => ({ ...line, notebook })))
-    await db.execute(inserted(placed))
+    const stored = batches.flatMap(({ notebook, lines }) => lines.map((line) => ({ ...line, notebook })))
     for (const { notebook, lines } of batches) moveHead(notebook, lines)
-    return placed
+    return { stored, intoTables: () => db.execute(inserted(stored)) }
   }
 
   function headOf(notebook: NotebookId): Head {
@@ -250,8 +265,8 @@ export async function openStore(
   /** A database that others may write to as well counts for all of them. */
   async function writeShared(
     accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>,
-  ): Promise<readonly PlacedLine[]> {
-    return db.transaction(async (tx) => {
+  ): Promise<Written> {
+    const stored = await db.transaction(async (tx) => {
       const placed: PlacedLine[] = []
       for (const [notebook, lines] of [...accepted].sort(([p], [q]) => (p < q ? -1 : 1))) {
         await tx.select().from(notebooks).where(eq(notebooks.id, notebook)).for('update')
@@ -270,6 +285,7 @@ export async function openStore(
       }
       return placed
     })
+    return { stored, intoTables: () => Promise.resolve() }
   }
 
   async function readHeadsOf(taken: readonly Waiting[]): Promise<void> {
@@ -282,6 +298,7 @@ export async function openStore(
    * put right from the journal.
    */
   async function* after(notebook: NotebookId, seq: number): AsyncGenerator<readonly StoredEntry[]> {
+    await tablesFollow()
     await verify(notebook)
     for await (const lines of linesAfter(db, notebook, seq))
       yield lines.map(({ seq: number, recordedAt, entry }) => ({ seq: number, recordedAt, entry }))
@@ -305,6 +322,7 @@ export async function openStore(
     ledger,
     setAside,
     async notebooks() {
+      await tablesFollow()
       const rows = await db.select().from(notebooks).orderBy(asc(notebooks.createdAt), asc(notebooks.id))
       return rows.map(({ id, title, createdAt }) => ({ id: id as NotebookId, title, createdAt }))
     },
@@ -338,13 +356,18 @@ export async function openStore(
       if (!journal) await readHeads()
       return headOf(notebook)
     },
-    known: (lines) => knownLines(db, [lines], null),
+    async known(lines) {
+      await tablesFollow()
+      return knownLines(db, [lines], null)
+    },
     async authors(notebook) {
+      await tablesFollow()
       const author = sql<string>`${entries.entry}->>'author'`
       const rows = await db.selectDistinct({ author }).from(entries).where(eq(entries.notebook, notebook))
       return rows.map((row) => row.author)
     },
     async ofKind(kind) {
+      await tablesFollow()
       const rows = await db
         .select({ entry: entries.entry })
         .from(entries)
@@ -353,6 +376,7 @@ export async function openStore(
       return rows.map((row) => row.entry)
     },
     async ofSubject(notebook, subject) {
+      await tablesFollow()
       const rows = await db
         .select({ entry: entries.entry })
         .from(entries)

@@ -91,7 +91,7 @@ describe('where another tab took it', () => {
     expect(reload).not.toHaveBeenCalled()
     expect(screen.getByText(/half typed and would be lost/)).toBeTruthy()
     await user.clear(screen.getByLabelText('What do you see?'))
-    await waitFor(() => expect(reload).toHaveBeenCalled(), { timeout: 5000 })
+    await waitFor(() => expect(reload).toHaveBeenCalled())
   })
   test('nor is the tab that asks for it loaded over its own half sentence', async () => {
     useUpdate.setState({ isReady: true })

@@ -88,10 +88,10 @@ describe('a place that cannot be fetched', () => {
         </Failed>
       </MemoryRouter>,
     )
-    await screen.findByText(/has not been opened before/, {}, { timeout: 5000 })
+    await screen.findByText(/has not been opened before/)
     isThere = true
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }))
-    await screen.findByText('far away', {}, { timeout: 5000 })
+    await screen.findByText('far away')
     heard.mockRestore()
   })
 })

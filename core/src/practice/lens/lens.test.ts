@@ -91,7 +91,6 @@ describe('the exercises at the lens', () => {
       }
     },
     // Four hundred tubes, second by second: on a busy machine that takes a while.
-    240_000,
   )
   test('a pure one is sharp, slush is wide, and a crude starts early', () => {
     const width = (exercise: LensExercise) => {

@@ -120,7 +120,7 @@ describe('at the lens', () => {
   })
   test('small jobs come while a crude is watched, and are answered beside it', async () => {
     const user = exercise('it-starts-early', '?seed=4')
-    const asked = await screen.findByLabelText(/in g\?|all digits/, {}, { timeout: 15_000 })
+    const asked = await screen.findByLabelText(/in g\?|all digits/)
     // A moment that comes while a number is being typed is not lost to the field.
     await user.type(asked, 's')
     expect(asked).toHaveProperty('value', '')
@@ -131,7 +131,7 @@ describe('at the lens', () => {
     await user.click(button('I have seen enough'))
     await answer('Not yet')
     expect(screen.getByRole('row', { name: /small jobs right/ }).textContent).toContain('off')
-  }, 40_000)
+  })
 })
 
 describe('heated by hand', () => {
@@ -208,14 +208,11 @@ describe('hands', () => {
     const user = exercise('the-balance', '?seed=5&level=3')
     await screen.findByRole('region', { name: 'Simulated balance' })
     await user.click(button('boat 2 with crystals'))
-    await waitFor(
-      () => {
-        expect(Number(screen.getByTestId('practice-balance').textContent)).toBeGreaterThan(
-          boat2G + crystalsG - 0.01,
-        )
-      },
-      { timeout: 10_000 },
-    )
+    await waitFor(() => {
+      expect(Number(screen.getByTestId('practice-balance').textContent)).toBeGreaterThan(
+        boat2G + crystalsG - 0.01,
+      )
+    })
     await user.keyboard('b')
     screen.getByText('boat 2 with crystals', { selector: 'li *' })
     await user.type(screen.getByLabelText('Crystals, in g'), crystalsG.toFixed(3))

@@ -54,7 +54,12 @@ export function Prep() {
         title={prep.opened.body.title}
         aside={`batch of ${day(prep.opened.at)}${solvent ? ` · from ${solvent}` : ''}`}
       />
-      <StationString stations={stations} here={here} base={base} ahead={prep.plan ? undefined : (one) => STATION_ABOUT[one].ahead} />
+      <StationString
+        stations={stations}
+        here={here}
+        base={base}
+        ahead={prep.plan ? undefined : (one) => STATION_ABOUT[one].ahead}
+      />
       <Suspense fallback={<p aria-busy="true">Opening …</p>}>
         <View prep={prep} />
       </Suspense>

@@ -8,7 +8,6 @@ import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory
 import { shortNameOf } from '../../parts/shortName'
 import { Choice, Field } from '../../parts/Field'
 
-
 interface Typed {
   name: string
   suits: string

@@ -26,7 +26,7 @@ describe('a compound', () => {
   test('opens with its structure, values, confidence and source', async () => {
     at('?id=benzil')
     // The drawing package is a megabyte to load the first time.
-    await screen.findByRole('img', { name: 'Structure of benzil' }, { timeout: 30_000 })
+    await screen.findByRole('img', { name: 'Structure of benzil' })
     screen.getByText(/94\.0 to 96\.0 °C/)
     screen.getByText(/23\.5 kJ\/mol/)
     screen.getByText('general reference value')
