@@ -1,11 +1,11 @@
 import { format } from 'node:util'
-import { afterEach, beforeAll, expect } from '@jest/globals'
+import { afterEach, beforeEach, expect } from '@jest/globals'
 
 /** What a test lets be said on the console, nobody reads: it fails instead. */
 const said = []
 for (const level of ['error', 'warn']) console[level] = (...words) => said.push(format(...words))
 
-beforeAll(() => {
+beforeEach(() => {
   // Clocks tick while a test waits: what changes by itself need not be announced to React.
   globalThis.IS_REACT_ACT_ENVIRONMENT = false
 })

@@ -20,6 +20,10 @@ module.exports = class extends TestEnvironment {
     }
     // What a page without a layout has nothing to say to.
     page.HTMLCanvasElement.prototype.getContext = () => null
+    const { click } = page.HTMLElement.prototype
+    page.HTMLAnchorElement.prototype.click = function () {
+      if (!this.hasAttribute('download')) click.call(this)
+    }
     page.Element.prototype.scrollIntoView = () => undefined
     const { getComputedStyle } = page
     page.getComputedStyle = (element) => getComputedStyle(element)

@@ -152,15 +152,26 @@ jest.unstable_mockModule('../drawings/Chart', () => ({
 const { openNotebook, useNotebook } = await import('../ledger/notebook')
 export { PROCEDURES, REFERENCE_COMPOUNDS, useNotebook }
 
+const HASH = '0123456789abcdef'.repeat(4)
+
 /** Opens the demo notebook anew, as it was. */
 export async function openDemo(shelf: Shelf = SHELF): Promise<void> {
   for (const mock of Object.values(server)) mock.mockReset()
   refused.length = 0
   server.shelf.mockResolvedValue(shelf)
-  server.head.mockResolvedValue({ seq: golden.entries.length, hash: '0123456789abcdef'.repeat(4) })
+  server.head.mockResolvedValue({ seq: golden.entries.length, hash: HASH })
   server.photograph.mockResolvedValue(null)
   server.sendPhotograph.mockResolvedValue()
   server.instruments.mockResolvedValue({ instruments: restingAt() })
+  server.keeping.mockResolvedValue({
+    folder: 'data',
+    isElsewhere: false,
+    journalBytes: 200_000,
+    flushedAt: golden.nowMs,
+    shelfBytes: 60_000,
+    photographs: { count: 1, bytes: 30_000 },
+    notebooks: [{ id: NOTEBOOK, title: 'bench 7', seq: golden.entries.length, hash: HASH }],
+  })
   await act(() => openNotebook(null))
 }
 
