@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Page } from '@playwright/test'
+import { SIMULATED_INSTRUMENTS } from '../core/src/instruments/shipped'
 import { copiesOf } from '../core/golden/copies'
 import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { type Bench, expect, heatUp, rampDemo, station, test, tubesIn } from './bench'
@@ -260,7 +261,7 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
     await expect(page.getByText('all stored')).toBeVisible()
   })
 
-  for (const instrument of ['dial-block', 'oil-bath-tube', 'detecting-block', 'hot-stage'])
+  for (const { id: instrument } of SIMULATED_INSTRUMENTS.filter(({ id }) => id !== 'programmable-block'))
     test(`at the ${instrument}`, async ({ page, demo }) => {
       await page.goto(`${demo.url}/preps/${subject('01')}/melt`)
       await page.getByLabel('instrument', { exact: true }).selectOption(instrument)
