@@ -263,9 +263,7 @@ export async function openStore(
   }
 
   /** A database that others may write to as well counts for all of them. */
-  async function writeShared(
-    accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>,
-  ): Promise<Written> {
+  async function writeShared(accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>): Promise<Written> {
     const stored = await db.transaction(async (tx) => {
       const placed: PlacedLine[] = []
       for (const [notebook, lines] of [...accepted].sort(([p], [q]) => (p < q ? -1 : 1))) {

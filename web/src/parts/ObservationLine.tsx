@@ -66,7 +66,5 @@ const CAME_OUT_AS_OIL = /\boil(?!\s*bath)(?:s|ed|y|ing)?\b/i
 
 /** What is likeliest to be photographed at a station. */
 function usualAt(prep: PrepFacts, station: Station): PhotographShows {
-  return (
-    STATION_ABOUT[station].photograph ?? (sampleOf(prep, 'product')?.weighing ? 'crystals' : 'crude')
-  )
+  return STATION_ABOUT[station].photograph ?? (sampleOf(prep, 'product')?.weighing ? 'crystals' : 'crude')
 }
