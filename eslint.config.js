@@ -75,12 +75,7 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
-    linterOptions: { reportUnusedDisableDirectives: process.env.IVORY_CRYSTAL_DEEP === '1' ? 'warn' : 'off' },
-    // What compiles every component to find a fault in it takes a third of the whole run: it goes with the deep one.
-    rules:
-      process.env.IVORY_CRYSTAL_DEEP === '1'
-        ? hooks.configs.recommended.rules
-        : { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'warn' },
+    rules: hooks.configs.recommended.rules,
   },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: { ...globals.node, document: 'readonly' } } },
 )

@@ -1,16 +1,17 @@
-import type { SubjectId } from '../src/ids'
 import { idMs } from '../src/notebook/clock'
 import type { RawEntry } from '../src/notebook/entry'
 import { rebase } from '../src/schemas'
 
-/** Subjects of the golden ledger share this head, so that copies of it can have subjects of their own. */
-const SUBJECT = /^0a5a1c7e-0000-4000-8000-000000000([0-9a-f]{3})$/
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-4/
+/** Preps, samples, runs and whatever else has a random name of its own; lines have names of time (UUIDv7). */
+const NAME = /[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}/g
+/** Those of the golden ledger share this head, so that copies of it can have names of their own. */
+const HEAD = '0a5a1c7e-0000-4000-8000-000000000'
 const TAIL_FROM = 14
 
 /**
  * Lines of an exported notebook that the golden ledger lacks, made its own: moved to the golden moment, of its ledger
- * and notebook, and about subjects numbered on from its last.
+ * and notebook, and whatever they name numbered on from its last. An answer that was sealed stays on its server: a line
+ * that opens one is not told what was in it.
  *
  * @param golden lines, at least one
  * @param exported lines: the demo's own, gone on with, or a notebook of another time
@@ -28,27 +29,21 @@ export function linesToAppend(
   const own = shared && byTail.get(shared.id.slice(TAIL_FROM))
   const moved = rebase(exported, own && shared ? idMs(own.id) - idMs(shared.id) : exportedToGoldenMs, first)
   const known = new Set(golden.map(({ id }) => id))
-  return withOwnSubjects(
+  return withOwnNames(
     golden,
     moved.filter(({ id }) => !known.has(id)),
   )
 }
 
-function withOwnSubjects(golden: readonly RawEntry[], lines: readonly RawEntry[]): RawEntry[] {
-  const known = new Set(golden.map(({ subject }) => subject as string))
-  const last = Math.max(
-    ...[...known].map((subject) => Number.parseInt(SUBJECT.exec(subject)?.[1] ?? '0', 16)),
+function withOwnNames(golden: readonly RawEntry[], lines: readonly RawEntry[]): RawEntry[] {
+  const known = namesIn(golden)
+  const numbers = [...known].map((name) =>
+    name.startsWith(HEAD) ? Number.parseInt(name.slice(HEAD.length), 16) : 0,
   )
-  const fresh = [...new Set(lines.map(({ subject }) => subject))].filter(
-    (subject) => UUID.test(subject) && !known.has(subject),
-  )
-  const text = fresh.reduce(
-    (all, subject, i) =>
-      all.replaceAll(
-        subject,
-        `0a5a1c7e-0000-4000-8000-000000000${(last + 1 + i).toString(16).padStart(3, '0')}` as SubjectId,
-      ),
-    JSON.stringify(lines),
-  )
-  return JSON.parse(text) as RawEntry[]
+  const next = Math.max(...numbers) + 1
+  const fresh = [...namesIn(lines)].filter((name) => !known.has(name))
+  const own = new Map(fresh.map((name, i) => [name, HEAD + (next + i).toString(16).padStart(3, '0')]))
+  return JSON.parse(JSON.stringify(lines).replace(NAME, (name) => own.get(name) ?? name)) as RawEntry[]
 }
+
+const namesIn = (lines: readonly RawEntry[]) => new Set(JSON.stringify(lines).match(NAME) ?? [])

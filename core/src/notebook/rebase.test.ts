@@ -63,8 +63,17 @@ test('the demo gone on with in the app: its new lines join the golden ledger at 
   const subject = crypto.randomUUID() as PrepId
   const at = golden.nowMs + awayMs + 60_000
   const line = { ...opened, id: nextId(null, at, new Uint8Array(8).fill(9)), at, subject }
-  const added = linesToAppend(golden.entries, [...exported, line], 0)
-  expect(added).toHaveLength(1)
+  const ended = exported.find(({ kind }) => kind === 'run ended') as RawEntry
+  const run = crypto.randomUUID()
+  const endedThere = {
+    ...ended,
+    id: nextId(line.id, at, new Uint8Array(8).fill(9)),
+    body: { ...(ended.body as object), run },
+  }
+  const added = linesToAppend(golden.entries, [...exported, line, endedThere], 0)
+  expect(added).toHaveLength(2)
+  const names = JSON.stringify(added)
+  expect([names.includes(subject), names.includes(run)]).toEqual([false, false])
   expect(added[0]).toMatchObject({
     at: golden.nowMs + 60_000,
     ledger: first.ledger,
@@ -73,7 +82,8 @@ test('the demo gone on with in the app: its new lines join the golden ledger at 
   })
   expect(added[0]?.subject).toMatch(/^0a5a1c7e-0000-4000-8000-000000000/)
   expect(golden.entries.map((entry) => entry.subject)).not.toContain(added[0]?.subject)
-  expect(added.map(refusalOf)).toEqual([null])
+  expect(added.map(refusalOf)).toEqual([null, null])
+  expect((added[1]?.body as { run: string }).run).toMatch(/^0a5a1c7e-0000-4000-8000-000000000/)
 })
 
 test('a notebook of another time comes to the golden moment by its own', () => {

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { planBenchSession, replan, type SessionPlan } from './planBenchSession'
 import type { BenchSession, SessionTask } from './session/compiled'
-import { runs } from '../../golden/depth'
+import { IS_DEEP, runs } from '../../golden/depth'
 
 const { cases } = JSON.parse(
   readFileSync(new URL('../../vectors/bench-session.json', import.meta.url), 'utf8'),
@@ -230,7 +230,7 @@ describe('a lab period in the order that is over soonest', () => {
       }),
       { numRuns: runs(80), seed: 17 },
     )
-    expect(fewer).toBeGreaterThan(0)
+    expect(fewer).toBeGreaterThan(IS_DEEP ? 3 : 0)
   })
   test('what somebody else has long after the last task changes nothing', () => {
     const busy = [{ resource: 'block', fromMin: 90, toMin: 900, amount: 1 }]

@@ -14,6 +14,7 @@ let close: () => Promise<void>
 /** What becomes of a statement that puts lines into the tables, before it is run. */
 let beforeTables: () => Promise<void>
 const quiet = () => undefined
+const said: string[] = []
 
 beforeEach(async () => {
   beforeTables = () => Promise.resolve()
@@ -34,7 +35,8 @@ beforeEach(async () => {
       }
     },
   })
-  store = await openStore(held, { file, path }, { clock: SYSTEM_CLOCK, say: quiet })
+  said.length = 0
+  store = await openStore(held, { file, path }, { clock: SYSTEM_CLOCK, say: (one) => said.push(one) })
   const { id } = await store.createNotebook({ title: 'of one test' })
   home = { ledger: store.ledger, notebook: id }
   close = async () => {
@@ -81,6 +83,7 @@ test('where the tables refuse what was answered for, the next read or line bring
   const [answer] = (await store.append(home.notebook, [[first]])) ?? []
   expect(answer).toMatchObject({ outcome: 'stored', seq: 1 })
   expect(await store.all(home.notebook)).toEqual([first])
+  expect(said[0]).toContain('did not take what the journal has (no room in the tables).')
   refuseOnce()
   await store.append(home.notebook, [[second]])
   // Known by its id at once, and the next line follows it.

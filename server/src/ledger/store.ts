@@ -11,7 +11,7 @@ import {
 } from '@ivory-crystal/core/notebook'
 import type { NotebookRow } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
-import type { Database } from '../db/open'
+import { type Database, saidBy } from '../db/open'
 import { entries, notebooks } from '../db/schema'
 import { queue } from '../queue'
 import { beginningOf, chained, type HashedLine, type Linked } from './chain'
@@ -188,7 +188,12 @@ export async function openStore(
         answer(sorted[i]?.map((line) => answerOf(line, byId)) ?? null)
       })
       announce(stored)
-      await intoTables()
+      await intoTables().catch((error: unknown) => {
+        say(
+          `The database did not take what the journal has (${saidBy(error)}). It is brought to it before it is used again.`,
+        )
+        throw error
+      })
       suspect = false
     } catch (error) {
       // Whoever was answered already is not answered again: what the journal has stands.
