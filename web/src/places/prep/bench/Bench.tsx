@@ -84,8 +84,9 @@ export function Bench({ prep }: StationProps) {
 
 function NextStation({ station, base }: { station: Station; base: string }) {
   const after = stationAfter(station)
+  if (!after) return null
   return (
-    <Link className="btn btn-primary mt-2" to={`${base}/${after ?? station}`}>
+    <Link className="btn btn-primary mt-2" to={`${base}/${after}`}>
       Go on to {after}
     </Link>
   )
