@@ -1,6 +1,5 @@
-import { FIRST_SCREEN_AIM_KB, firstScreenKB } from '../scripts/build-parts.mjs'
-import { PROJECT } from '../server/src/paths'
 import { measureCrate } from './crate'
+import { measureFirst } from './first'
 import { measureFold } from './fold'
 import { measureIdentity, measureMap } from './identity'
 import { measureLearners } from './learners'
@@ -39,15 +38,7 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   crate: measureCrate,
   paper: measurePaper,
   touches: measureTouches,
-  'first-screen': () => [
-    {
-      what: 'first screen, gzipped JavaScript',
-      ours: `${firstScreenKB(PROJECT).toFixed(0)} kB`,
-      bare: '',
-      ratio: '',
-      aim: `at most ${FIRST_SCREEN_AIM_KB} kB`,
-    },
-  ],
+  first: measureFirst,
 }
 
 const wanted = process.argv.slice(2)

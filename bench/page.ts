@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import { type Browser, chromium, type Page } from '@playwright/test'
 import { CHROMIUM } from '../scripts/browser.mjs'
 import { freePort } from '../scripts/free-port.mjs'
 import { PROJECT } from '../server/src/paths'
@@ -13,7 +13,16 @@ export const withDemoPage = <T>(work: Work<T>) => withPage(['--demo'], work)
 /** Opens an empty notebook in the same way. */
 export const withOwnPage = <T>(work: Work<T>) => withPage([], work)
 
-async function withPage<T>(options: readonly string[], work: Work<T>): Promise<T> {
+const withPage = <T>(options: readonly string[], work: Work<T>) =>
+  withServer(options, async (browser, at) =>
+    work(await browser.newPage({ viewport: { width: 1280, height: 800 } }), at),
+  )
+
+/** A real server on a folder of its own, and a browser. */
+export async function withServer<T>(
+  options: readonly string[],
+  work: (browser: Browser, at: string) => Promise<T>,
+): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'ivory-bench-'))
   const port = await freePort()
   const at = `http://127.0.0.1:${port}`
@@ -36,7 +45,7 @@ async function withPage<T>(options: readonly string[], work: Work<T>): Promise<T
     args: [...CHROMIUM.args, '--enable-precise-memory-info', '--js-flags=--expose-gc'],
   })
   try {
-    return await work(await browser.newPage({ viewport: { width: 1280, height: 800 } }), at)
+    return await work(browser, at)
   } finally {
     await browser.close()
     child.kill('SIGKILL')

@@ -18,7 +18,7 @@ import {
 } from '@ivory-crystal/core/practice'
 import { referenceCompound } from '../core/golden/reference'
 import { REFERENCE_COMPOUNDS } from '../core/src/reference/reference'
-import { firstScreenKB } from '../scripts/build-parts.mjs'
+import { beyondFirstScreenKB } from '../scripts/build-parts.mjs'
 import { PROJECT } from '../server/src/paths'
 import { EyeDrawing } from '../web/src/drawings/EyeDrawing'
 import { GOLDEN } from './screens'
@@ -41,8 +41,8 @@ function timed(work: () => unknown): number {
 }
 
 export function measurePractice(): Row[] {
-  const beyond = firstScreenKB(PROJECT, PLACES)
-  const withPlayers = firstScreenKB(PROJECT, [...PLACES, ...PLAYERS])
+  const beyond = beyondFirstScreenKB(PROJECT, PLACES)
+  const withPlayers = beyondFirstScreenKB(PROJECT, [...PLACES, ...PLAYERS])
   const first = GOLDEN.entries[0] as RawEntry
   let last: string | null = null
   const lines = Array.from({ length: LINES }, (_, i): RawEntry => {

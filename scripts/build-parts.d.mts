@@ -1,2 +1,1 @@
-export function firstScreenKB(root?: string, beyond?: readonly string[]): number
-export const FIRST_SCREEN_AIM_KB: number
+export function beyondFirstScreenKB(root: string, places: readonly string[]): number

@@ -1,12 +1,10 @@
-import { readFileSync } from 'node:fs'
 import type { Compound, Solvent } from '../src/substances/shelf'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../src/reference/reference'
+import masses from './molarMasses.json' with { type: 'json' }
 
 const SOURCE = 'reference'
 /** g/mol by id, as their structures come to: kept, since what reads structures takes seconds to load. */
-export const MOLAR_MASSES = JSON.parse(
-  readFileSync(new URL('./molarMasses.json', import.meta.url), 'utf8'),
-) as Readonly<Record<string, number>>
+export const MOLAR_MASSES: Readonly<Record<string, number>> = masses
 
 /** A compound of the reference set as it stands on a shelf. */
 export function referenceCompound(id: string): Compound {

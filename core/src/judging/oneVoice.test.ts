@@ -10,6 +10,7 @@ import { unknownsOf } from '../notebook/views/unknowns'
 import type { RangeEvidence } from './evidence'
 import { judgeRange } from './judgeRange'
 import type { Judgement, Owner } from './judgement'
+import '../../golden/older'
 
 /** Everything that is said of a reading, on one screen. */
 function said({ verdict, findings, budget, actions }: Judgement): string {

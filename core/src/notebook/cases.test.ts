@@ -13,6 +13,7 @@ import { upcast } from './fold'
 import { type Bodies, type Kind, KINDS } from './kinds/list'
 import { sentenceOf } from './sentence'
 import { refusalOf } from '../schemas'
+import '../../golden/older'
 
 const [home] = golden.entries as [RawEntry]
 const SAMPLE = '0a5a1c7e-0000-4000-8000-0000000000f2' as SampleId

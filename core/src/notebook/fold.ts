@@ -1,7 +1,7 @@
 import type { EntryId } from '../ids'
 import type { Entry, KnownEntry, RawEntry } from './entry'
 import { latestOf } from './clock'
-import type { KindDefinition } from './kinds/defineKind'
+import type { KindDefinition, Upcasts } from './kinds/defineKind'
 import { type Kind, KINDS } from './kinds/list'
 
 type Live = { readonly [K in Kind]?: readonly Entry<K>[] }
@@ -40,15 +40,26 @@ export const EMPTY_VIEW: View = {
   lineage: {},
 }
 
-type Definitions = Readonly<Record<string, KindDefinition<never>>>
+type Definitions = Readonly<Record<string, KindDefinition<never> & { readonly upcasts?: Upcasts }>>
+
+/** How earlier versions are read: not needed until there is a line of one. */
+let older: Readonly<Partial<Record<string, Upcasts>>> | null = null
+export function knowOlder(upcasts: Readonly<Partial<Record<string, Upcasts>>>): void {
+  older = upcasts
+}
+/** Whether something has to be fetched before these lines can be read: see `readOlderVersions`. */
+export function areOlder(entries: readonly RawEntry[]): boolean {
+  return older === null && entries.some((raw) => raw.v < (definitionOf(raw, KINDS)?.version ?? 0))
+}
 
 /**
- * Folds entries into a view. Never throws; the order of arrival does not matter and a repeated entry counts once.
+ * Folds entries into a view. The order of arrival does not matter and a repeated entry counts once.
  *
  * @returns the very view given when nothing of it is new
  * @param entries in any order
  * @param onto a view to append to; it is not changed
  * @param kinds the kinds this build knows
+ * @throws where there is a line of an earlier version and `readOlderVersions` was not asked for: a fault of the program
  */
 export function fold(
   entries: readonly RawEntry[],
@@ -106,13 +117,20 @@ function remove(list: string[], item: string): void {
   list.splice(list.indexOf(item), 1)
 }
 
-/** This build's reading of a line: upcast to the current version, or null when it is newer or unknown. */
+function definitionOf({ kind }: RawEntry, kinds: Definitions): Definitions[string] | undefined {
+  return Object.hasOwn(kinds, kind) ? kinds[kind] : undefined
+}
+
+/** This build's reading of a line: upcast to the current version, or null when it is newer or unknown. Throws as `fold` does. */
 export function upcast(raw: RawEntry, kinds: Definitions = KINDS): KnownEntry | null {
-  const definition = Object.hasOwn(kinds, raw.kind) ? kinds[raw.kind] : undefined
+  const definition = definitionOf(raw, kinds)
   if (!definition || raw.v > definition.version || raw.v < 1) return null
+  if (raw.v < definition.version && !definition.upcasts && !older)
+    throw new Error(`A line of an earlier version of “${raw.kind}” came before what reads it.`)
+  const steps = definition.upcasts ?? older?.[raw.kind]
   let body = raw.body
   for (let v = raw.v; v < definition.version; v++) {
-    const step = definition.upcasts?.[v]
+    const step = steps?.[v]
     if (!step) return null
     try {
       body = step(body)

@@ -14,7 +14,7 @@ export { addPortion, isWetting, nextActOf, seePortion, tickStep } from './acts/s
 export { openCase, signCase } from './acts/unknowns'
 export { idMs, latestOf, nextId } from './clock'
 export type { Answer, Entry, KnownEntry, Line, RawEntry, StoredEntry } from './entry'
-export { EMPTY_VIEW, type View, fold, upcast } from './fold'
+export { areOlder, EMPTY_VIEW, type View, fold, upcast } from './fold'
 export { bodyRefusal } from './kinds/bodyRefusal'
 export { CANDIDATES_MOST } from './kinds/candidates-listed/kind'
 export type { DialLearned } from './kinds/dial-learned/kind'

@@ -8,6 +8,7 @@ import { upcast } from './fold'
 import { type Bodies, type Kind, KINDS } from './kinds/list'
 import { sentenceOf } from './sentence'
 import { refusalOf } from '../schemas'
+import '../../golden/older'
 
 const [home] = golden.entries as [RawEntry]
 const ID = home.id
@@ -32,8 +33,14 @@ describe('what each new kind takes, and says', () => {
     ['temperature read', { temperature: reading('-3.5') }, 'The solution was at -3.5 °C.'],
     [
       'rescue tried',
-      { station: 'crystallize', rescue: 'oil', remedy: 'cool-slower', helped: 'helped' },
-      'An oil instead of crystals: tried “Cool slower: insulate the flask, seed it or scratch when it just clouds.” It helped.',
+      {
+        station: 'crystallize',
+        rescue: 'oil',
+        remedy: 'cool-slower',
+        words: { rescue: 'An oil instead of crystals', remedy: 'Cool slower.' },
+        helped: 'helped',
+      },
+      'An oil instead of crystals: tried “Cool slower.” It helped.',
     ],
     [
       'balanced',
@@ -229,7 +236,13 @@ describe('what each new kind takes, and says', () => {
     ['temperature read', { temperature: reading('451') }, 'A solution at 451 °C cannot be'],
     [
       'rescue tried',
-      { station: 'dissolve', rescue: 'oil', remedy: 'warm', helped: 'perhaps' },
+      {
+        station: 'dissolve',
+        rescue: 'oil',
+        remedy: 'warm',
+        words: { rescue: 'An oil', remedy: 'Warm it.' },
+        helped: 'perhaps',
+      },
       'must be one of',
     ],
     ['balanced', { step: 'x', tube: reading('7') }, 'partner'],
@@ -347,6 +360,16 @@ describe('bodies of the first version', () => {
       ['weighed', { method: 'tared', net: reading('1.0'), readabilityG: 0.1 }, { from: 'typed' }],
       ['timer started', { timer: 'ice', minutes: 10 }, { timer: 'ice' }],
       ['sample named', { prep: null, role: 'residue', label: 'R' }, { role: 'residue' }],
+      [
+        'rescue tried',
+        { station: 'crystallize', rescue: 'oil', remedy: 'cool-slower', helped: 'helped' },
+        {
+          words: {
+            rescue: 'An oil instead of crystals',
+            remedy: 'Cool slower: insulate the flask, seed it or scratch when it just clouds.',
+          },
+        },
+      ],
     ]
     for (const [kind, body, now] of cases) {
       const old = lineOf(kind, body, 1)

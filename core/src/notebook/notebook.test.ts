@@ -31,8 +31,9 @@ import {
   goldenV3,
   ledgerContract,
 } from '../../golden/contract'
-import type { KindDefinition } from './kinds/defineKind'
+import type { KindDefinition, Upcasts } from './kinds/defineKind'
 import { runs } from '../../golden/depth'
+import '../../golden/older'
 
 const expected = expectedView as { preps: object[] }
 const whole = fold(golden.entries)
@@ -223,7 +224,7 @@ describe('the fold', () => {
     expect([before.count, after.count]).toEqual([1, 2])
   })
   test('old bodies are upcast, newer ones kept untouched', () => {
-    const note: KindDefinition<never> = {
+    const note: KindDefinition<never> & { readonly upcasts: Upcasts } = {
       kind: 'note',
       version: 3,
       about: 'any',

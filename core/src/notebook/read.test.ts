@@ -13,6 +13,7 @@ import { rangesOf } from './views/ranges'
 import { summaryOf } from './views/summary'
 import { unknownsOf } from './views/unknowns'
 import { latestLine, linesOf, remember, subjectsWith } from './read'
+import '../../golden/older'
 
 const whole = fold(golden.entries)
 const lines = [...whole.subjects.values()].flatMap((record) => record.lines)

@@ -12,6 +12,7 @@ import { burningSolventsOf, flamesNear, isInTheOpen, vapoursNear } from './flame
 import { conduct } from './period/conduct'
 import { periodAt } from './period/noted'
 import { tasksOf } from './period/tasksOf'
+import '../../golden/older'
 
 const MINUTE_MS = 60_000
 const NOW = golden.nowMs

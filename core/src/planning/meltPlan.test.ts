@@ -15,6 +15,7 @@ import { plannedCurve, readCurve } from './curves'
 import { eutecticOf, planMelt } from './meltPlan'
 import { moveOf, tubesMayGoIn } from './moves'
 import { announcementOf, isSlowPart, liveRate } from './watching'
+import '../../golden/older'
 
 const view = fold(golden.entries)
 const [adipic, benzil] = prepsOf(view) as [PrepFacts, PrepFacts]

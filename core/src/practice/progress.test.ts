@@ -30,6 +30,7 @@ import {
   triedTubes,
   yourEye,
 } from './index'
+import '../../golden/older'
 
 const DAY_MS = 86_400_000
 const NOW = 1_800_000_000_000

@@ -25,6 +25,7 @@ import { RESCUES, rescuesAt } from './rescues'
 import { PROCEDURES } from './shipped'
 import { refusalOf } from '../schemas'
 import { runs } from '../../golden/depth'
+import '../../golden/older'
 
 const plansOf = (entries: typeof golden.entries) =>
   entries.flatMap((raw) => {

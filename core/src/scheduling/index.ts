@@ -1,4 +1,5 @@
-export { effortAtFirst, planBenchSession, replan } from './planBenchSession'
+export { effortAtFirst } from './effort'
+export { planBenchSession, replan } from './planBenchSession'
 export { costOfRuns, planTubeRuns } from './planTubeRuns'
 export { recipeOrderMin } from './recipeOrder'
 export type { TubeRunInput, TubeRunPlan } from './runGroups'

@@ -1,4 +1,5 @@
 import { attempt, ImpossibleInput } from '../problems'
+import { AT_FIRST, few } from './effort'
 import { type BenchSession, compile, type Compiled, type Happened } from './session/compiled'
 import { criticalPathOf, prepChanges } from './session/told'
 import { firstOrder } from './session/firstOrders'
@@ -84,9 +85,6 @@ const WORK_FOR_YES = 0.1
 /** So many orders of urgency, and so many nodes of a search, to see whether there is any order at all. */
 const TRIES_FOR_ANY = 12
 const NODES_FOR_ANY = 150
-/** With more tasks than this less is tried, so that a first plan is not waited for. */
-const MANY_TASKS = 60
-const few = (size: number, power: number) => Math.min(1, (MANY_TASKS / size) ** power)
 const triesForAny = ({ size }: Compiled) => Math.ceil(TRIES_FOR_ANY * few(size, 2))
 const nodesForAny = ({ size }: Compiled) => Math.ceil(NODES_FOR_ANY * few(size, 3))
 
@@ -106,12 +104,6 @@ export function anyOrder(session: BenchSession & Happened): SessionPlan['starts'
     search(compiled, nodesForAny(compiled), null, () => []).found
   return found ? Object.fromEntries(tasks.map(({ id }, i) => [id, found.starts[i + 1] ?? 0])) : null
 }
-
-/** How much of the usual work a first plan takes, 0 to 1, so that it is there at once: the better one comes after it. */
-export function effortAtFirst(tasks: number): number {
-  return AT_FIRST * few(tasks, 3)
-}
-const AT_FIRST = 0.01
 
 function planned(compiled: Compiled, session: BenchSession, effort: number): SessionPlan {
   const { tasks } = session

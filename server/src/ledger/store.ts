@@ -9,6 +9,7 @@ import {
   type RawEntry,
   type StoredEntry,
 } from '@ivory-crystal/core/notebook'
+import { readOlderVersions } from '@ivory-crystal/core/notebook/older'
 import type { NotebookRow } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { type Database, saidBy } from '../db/open'
@@ -31,6 +32,9 @@ import {
   surveyDatabase,
   inserted,
 } from './tables'
+
+// What was written by an earlier version is read like what is written now.
+readOlderVersions()
 
 interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */

@@ -1,5 +1,4 @@
 import { Component, type ReactNode } from 'react'
-import { tryPlacesAgain } from '../device/place'
 import { Title } from '../parts/Title'
 
 /** Stands in for a screen that failed. What was written stands in the outbox or the ledger. */
@@ -21,7 +20,6 @@ export class Failed extends Component<{ children: ReactNode }, { error: Error | 
             type="button"
             className="btn btn-primary"
             onClick={() => {
-              tryPlacesAgain()
               this.setState({ error: null })
             }}
           >

@@ -1,26 +1,21 @@
 import css from './Frame.module.css'
-import { Suspense, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { BookOpen, CircleDashed, Eye, FileQuestion, FlaskConical, Thermometer } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
-import { JustStruck } from './JustStruck'
 import { KeysHelp } from '../parts/sheets/KeysHelp'
 import { applyTheme, theme } from './theme'
-import { NewVersion } from './NewVersion'
-import { NextAct } from './NextAct'
-import { NumberPad } from './NumberPad'
 import { LinesElsewhere } from '../parts/LinesElsewhere'
-import { Notices } from './Notices'
-import { fetchPlaces } from '../device/place'
-import { Refusals } from './Refusals'
+import { fetchPlaces, part } from '../device/place'
+import { whenQuiet } from '../device/quiet'
 import { Clocks } from './Clocks'
 import { RescueKey } from '../parts/sheets/RescueKey'
 import { askToStay, keepApp } from '../device/update'
 import { useFromTheTop } from '../parts/useFromTheTop'
 
-/** The first screen has been quiet for this long before the other places are fetched, ms. */
-const FETCH_AFTER_MS = 2000
+// The rail and the place are there first.
+const Beside = part(async () => (await import('./Beside')).Beside)
 
 async function startWorkers(): Promise<void> {
   await import('../workers/started').then(({ startWorkers: start }) => start()).catch(() => undefined)
@@ -44,13 +39,15 @@ export function Frame() {
   useEffect(() => {
     // Places not opened yet are fetched while nothing else happens, so that they are there without a network.
     if (status !== 'open') return
-    const timer = setTimeout(() => {
+    let wanted = true
+    void whenQuiet().then(() => {
+      if (!wanted) return
       void fetchPlaces().then(startWorkers)
       void keepApp()
       void askToStay()
-    }, FETCH_AFTER_MS)
+    })
     return () => {
-      clearTimeout(timer)
+      wanted = false
     }
   }, [status])
   return (
@@ -72,15 +69,8 @@ export function Frame() {
       </nav>
       {status === 'open' && (
         <main className="desk">
-          <NewVersion />
-          <Notices />
-          <Refusals />
-          <JustStruck />
-          <NextAct />
-          <NumberPad />
-          <Suspense fallback={<p aria-busy="true">Opening …</p>}>
-            <Outlet />
-          </Suspense>
+          <Beside />
+          <Outlet />
         </main>
       )}
       {status === 'opening' && (

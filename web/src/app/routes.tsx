@@ -5,7 +5,7 @@ import { Lost } from './Lost'
 import { place } from '../device/place'
 import { ToNotebook } from './ToNotebook'
 
-const Today = place(() => import('../places/today/Today'), 'Today')
+export const Today = place(() => import('../places/today/Today'), 'Today')
 const Preps = place(() => import('../places/preps/Preps'), 'Preps')
 const Prep = place(() => import('../places/prep/Prep'), 'Prep')
 const Labels = place(() => import('../places/prep/Labels'), 'Labels')

@@ -1,6 +1,6 @@
-/** The zone is asked for anew this often, ms: asking takes as long as writing ten times of day. */
-const ZONE_HOLDS_MS = 1000
-let zone = { name: '', askedAtMs: -Infinity }
+/** The zone is asked for anew this often, or as soon as the hour is another, ms: asking takes as long as writing ten times of day. */
+const ZONE_HOLDS_MS = 30_000
+let zone = { name: '', offsetMin: NaN, askedAtMs: -Infinity }
 
 /** The page's one clock: everything that asks for the time or the zone asks here, and tests put another in its place. */
 export const clock = {
@@ -11,8 +11,9 @@ export const clock = {
   /** Zone the times of day are shown in, by its IANA name. */
   zone(): string {
     const nowMs = performance.now()
-    if (nowMs - zone.askedAtMs > ZONE_HOLDS_MS)
-      zone = { name: Intl.DateTimeFormat().resolvedOptions().timeZone, askedAtMs: nowMs }
+    const offsetMin = new Date().getTimezoneOffset()
+    if (offsetMin !== zone.offsetMin || nowMs - zone.askedAtMs > ZONE_HOLDS_MS)
+      zone = { name: Intl.DateTimeFormat().resolvedOptions().timeZone, offsetMin, askedAtMs: nowMs }
     return zone.name
   },
 }

@@ -2,6 +2,7 @@ import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import { type Entry, fold, KINDS, type Line, nextId, type RawEntry } from '@ivory-crystal/core/notebook'
 import { OtherLedger, Refused, Unreachable } from './api'
 import type { Kept, StoredLine } from './kept'
+import { readable } from './older'
 import type { Outbox } from './outbox'
 import { createHearing, type Standing } from './hearing'
 import { createSending } from './sending'
@@ -27,18 +28,23 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     kept ??= (await given.openKept?.().catch(() => null)) ?? null
     try {
       const heardAt = clock.now()
-      const [about, { notebooks }, shelf] = await Promise.all([api.about(), api.notebooks(), api.shelf()])
+      const shelfAsked = api.shelf()
+      shelfAsked.catch(() => undefined)
+      const [about, { notebooks }] = await Promise.all([api.about(), api.notebooks()])
       const notebook =
         notebooks.find((row) => row.id === wanted)?.id ?? (wanted === null ? notebooks[0]?.id : undefined)
+      // Other tabs are listened to before the lines are asked for: what they tell meanwhile is not missed.
       await openPlaces(about.ledger)
       if (!notebook)
         throw new Refused('This ledger holds no such notebook. The link may be of another data folder.')
       const told = { notebook, entries: [] as RawEntry[] }
       standing.opening = told
-      const { entries } = await api.entries(notebook, 0)
+      const [{ entries }, shelf] = await Promise.all([api.entries(notebook, 0), shelfAsked])
       const own = await notYetStored(notebook)
       standing.seen = entries.at(-1)?.seq ?? 0
-      const view = fold([...entries.map((line) => line.entry), ...own, ...told.entries])
+      const stored = entries.map((line) => line.entry)
+      await readable([...stored, ...own])
+      const view = fold([...stored, ...own])
       standing.opening = null
       standing.isVerified = true
       set({
@@ -52,6 +58,8 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
         copyOfMs: null,
         isOtherLedger: false,
       })
+      // What other tabs told of meanwhile.
+      hearing.takeIn(told.entries)
       await begin(notebook)
       void keepCopy(entries).catch(() => undefined)
     } catch (error) {
@@ -95,9 +103,10 @@ export function createLedgerClient(given: Surroundings): LedgerClient {
     if (!copy) return false
     const { about, notebooks, notebook, shelf, lines, keptAtMs } = copy
     await openPlaces(about.ledger)
-    const own = await notYetStored(notebook)
+    const whole = [...lines.map((line) => line.entry), ...(await notYetStored(notebook))]
+    await readable(whole)
     standing.seen = lines.at(-1)?.seq ?? 0
-    const view = fold([...lines.map((line) => line.entry), ...own])
+    const view = fold(whole)
     standing.isVerified = false
     set({ status: 'open', about, heardAt: keptAtMs, notebooks, notebook, shelf, view, copyOfMs: keptAtMs })
     await begin(notebook)

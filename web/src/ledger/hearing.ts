@@ -1,8 +1,9 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
-import { fold, type RawEntry } from '@ivory-crystal/core/notebook'
+import { areOlder, fold, type RawEntry } from '@ivory-crystal/core/notebook'
 import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import type { Kept, StoredLine } from './kept'
 import type { LedgerState, Surroundings } from './ledgerClient'
+import { readable } from './older'
 import { newerBalance, type Reading, withReading } from './readings'
 import type { Tabs } from './tabs'
 
@@ -46,6 +47,14 @@ export function createHearing(own: Own) {
         .catch(() => undefined)
   }
   function takeIn(entries: readonly RawEntry[]): void {
+    if (areOlder(entries))
+      return void readable(entries).then(
+        () => {
+          takeIn(entries)
+        },
+        // Read once the notebook is opened again: the ledger has them.
+        () => undefined,
+      )
     const view = fold(entries, getState().view)
     if (view !== getState().view) set({ view })
   }

@@ -9,6 +9,7 @@ import {
   picturesIn,
   type RawEntry,
 } from '@ivory-crystal/core/notebook'
+import { readOlderVersions } from '@ivory-crystal/core/notebook/older'
 import { CORE_VERSION } from '@ivory-crystal/core/version'
 import {
   type CrateFile,
@@ -24,6 +25,9 @@ import {
   tablesOf,
 } from '@ivory-crystal/core/crate'
 import { csvOf } from '../format/csv'
+
+// A crate may hold lines of any version.
+readOlderVersions()
 
 /** No crate of a notebook unpacks to more, bytes; a file that says so is not unpacked. */
 const UNPACKED_MOST = 120_000_000

@@ -23,6 +23,7 @@ import { EQUAL_BY_EYE, nextSet, packMixedRun } from './samples'
 import { openCase } from './unknowns'
 import { refusalOf } from '../refusal'
 import type { NewId } from './newId'
+import '../../../golden/older'
 
 const view = fold(golden.entries)
 let made = 0

@@ -8,6 +8,7 @@ import { KINDS } from '../kinds/list'
 import { type PrepFacts, prepOf, prepsOf } from '../views/prep'
 import { timersOf } from '../views/timers'
 import { addPortion, nextActOf, seePortion, tickStep } from './steps'
+import '../../../golden/older'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

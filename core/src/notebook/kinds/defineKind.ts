@@ -1,6 +1,9 @@
 type SubjectType =
   'prep' | 'sample' | 'melt' | 'instrument' | 'unknown' | 'plate' | 'period' | 'practice' | 'any'
 
+/** From the body of version v to that of v + 1, by v. Old bodies are accepted for ever. */
+export type Upcasts = Readonly<Record<number, (body: unknown) => unknown>>
+
 /** Everything the core knows of one kind of entry. */
 export interface KindDefinition<B> {
   readonly kind: string
@@ -9,8 +12,6 @@ export interface KindDefinition<B> {
   readonly about: SubjectType
   /** One sentence for the log. */
   readonly sentence: (body: B) => string
-  /** From the body of version v to that of v + 1, by v. Old bodies are accepted for ever. */
-  readonly upcasts?: Readonly<Record<number, (body: unknown) => unknown>>
 }
 
 /** Keeps the literal kind while fixing the body's type. */

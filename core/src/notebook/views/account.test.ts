@@ -21,6 +21,7 @@ import { lossesOf } from './losses'
 import { type PrepFacts, prepOf, prepsOf, solventSoFarML } from './prep'
 import { splitInText } from './residueSplit'
 import { trialsOf } from './trials'
+import '../../../golden/older'
 
 const whole = fold(golden.entries)
 const [adipic, benzil] = prepsOf(whole) as [PrepFacts, PrepFacts]
@@ -201,6 +202,7 @@ describe('what is odd, and why', () => {
           station: 'dissolve',
           rescue: 'boiled-over',
           remedy: 'switch-off',
+          words: { rescue: 'Boiled over', remedy: 'Switch it off.' },
           helped: 'helped',
         }),
         weighed('product', '0.3'),

@@ -1,13 +1,13 @@
 import { attempt, problem, type Result } from '../../problems'
 import type { Quantity } from '../../units'
 import type { PrepId } from '../../ids'
-import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '../../weighing/recovery'
-import { spreadOf, sumOf } from '../../weighing/sums'
+import { percentRecovery } from '../../weighing/recovery'
+import { spreadOf } from '../../weighing/sums'
 import type { View } from '../fold'
 import { remember } from '../read'
-import type { SampleRole } from '../kinds/sample-named/kind'
 import { type Predicted, predictedOf } from './accountPredicted'
-import { dissolvedOf, massOf, type PrepFacts, prepOf, sampleOf } from './prep'
+import { type PrepFacts, prepOf } from './prep'
+import { type Found, type Recovered, recoveredOf } from './recovered'
 import { type ResidueSplit, splitOf } from './residueSplit'
 
 type AccountPart = 'crystals' | 'second crop' | 'liquor' | 'grit' | 'unaccounted'
@@ -22,76 +22,36 @@ export interface AccountRow {
   /** True when found and predicted differ by more than two standard uncertainties of the weighing. */
   readonly beyondWeighing: boolean
 }
-export interface Account {
-  readonly crude: Quantity
+export interface Account extends Pick<Recovered, 'crude' | 'closurePercent' | 'ofCrude' | 'yield'> {
   readonly rows: readonly AccountRow[]
-  /** All that was found, of the crude, per cent; null while the liquor has not been weighed. */
-  readonly closurePercent: number | null
   readonly residue: ResidueSplit | null
-  /** Percent recovery of the crude, from all crops. */
-  readonly ofCrude: Quantity
   /** Of the product thought to be in the crude; null without a plan. */
   readonly ofProduct: Quantity | null
-  readonly yield: { readonly percent: number; readonly theoreticalG: number; readonly from: string } | null
 }
 
 /** Every gram from crude to crystals, predicted beside found. */
 export const accountOf = remember((view: View, id: PrepId): Result<Account> => {
   const prep = prepOf(view, id)
+  const got = recoveredOf(view, id)
+  if (!got.ok) return got
   if (!prep) return problem('nothing-weighed', 'There is no such prep in this notebook.')
-  const crude = dissolvedOf(prep)
-  if (!crude.ok) return crude
-  const crystals = massOf(sampleOf(prep, 'product'))
-  if (!crystals.ok) return crystals
-  const found = foundOf(prep)
-  const crops = sumOf([crystals.value, found['second crop']])
-  const ofCrude = attempt(() => percentRecovery(crops, crude.value))
-  if (!ofCrude.ok) return ofCrude
+  const { crude, found, crops, closurePercent, ofCrude, yield: made } = got.value
   const predicted = predictedOf(prep)
-  const rows = rowsOf(crude.value, { ...found, crystals: crystals.value }, predicted, prep)
   return {
     ok: true,
     value: {
-      crude: crude.value,
-      rows,
-      closurePercent: found.liquor
-        ? massClosure({
-            crudeG: crude.value.value,
-            accountedG: [crops.value, found.liquor.value, found.grit?.value ?? 0],
-          }).percent
-        : null,
-      residue: found.liquor ? splitOf(view, prep, found.liquor, predicted, crude.value, crops) : null,
-      ofCrude: ofCrude.value,
-      ofProduct: ofProduct(prep, crops, crude.value),
-      yield: yieldOf(prep, crops.value),
+      crude,
+      rows: rowsOf(crude, found, predicted, prep),
+      closurePercent,
+      residue: found.liquor ? splitOf(view, prep, found.liquor, predicted, crude, crops) : null,
+      ofCrude,
+      ofProduct: ofProduct(prep, crops, crude),
+      yield: made,
     },
   }
 })
 
-interface Found {
-  readonly 'second crop': Quantity | null
-  readonly liquor: Quantity | null
-  readonly grit: Quantity | null
-}
-const ROLE_OF: Readonly<Record<keyof Found, SampleRole>> = {
-  'second crop': 'second crop',
-  liquor: 'residue',
-  grit: 'grit',
-}
-function foundOf(prep: PrepFacts): Found {
-  const of = (part: keyof Found) => {
-    const mass = massOf(sampleOf(prep, ROLE_OF[part]))
-    return mass.ok ? mass.value : null
-  }
-  return { 'second crop': of('second crop'), liquor: of('liquor'), grit: of('grit') }
-}
-
-function rowsOf(
-  crude: Quantity,
-  found: Found & { readonly crystals: Quantity },
-  predicted: Predicted | null,
-  prep: PrepFacts,
-): AccountRow[] {
+function rowsOf(crude: Quantity, found: Found, predicted: Predicted | null, prep: PrepFacts): AccountRow[] {
   const product = prep.opened.body.compound.name
   const second = found['second crop']
   const liquorG = predicted
@@ -172,21 +132,4 @@ function ofProduct(prep: PrepFacts, crops: Quantity, crude: Quantity): Quantity 
   })
   const recovered = attempt(() => percentRecovery(part(crops, pure), part(crude, plan.input.assay)))
   return recovered.ok ? recovered.value : null
-}
-
-function yieldOf(prep: PrepFacts, actualG: number): Account['yield'] {
-  const reaction = prep.reaction?.body
-  if (!reaction) return null
-  const worked = attempt(() => {
-    const theoreticalG = theoreticalYieldG({
-      limitingG: reaction.limitingMass.value,
-      limitingMolarMass: reaction.limiting.molarMassGPerMol,
-      productMolarMass: prep.opened.body.compound.molarMassGPerMol,
-      productPerLimiting: reaction.productPerLimiting,
-    })
-    return { theoreticalG, percent: percentYield(actualG, theoreticalG) }
-  })
-  return worked.ok
-    ? { ...worked.value, from: `${reaction.limitingMass.text} g of ${reaction.limiting.name}` }
-    : null
 }

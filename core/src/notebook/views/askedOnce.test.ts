@@ -8,6 +8,7 @@ import { type Bodies, type Kind, KINDS } from '../kinds/list'
 import { askedOnce } from './askedOnce'
 import { putAsideOf, prepOf, type PrepFacts, prepsOf, recoveryOf } from './prep'
 import { weighingDoubts } from './weighingDoubts'
+import '../../../golden/older'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

@@ -33,8 +33,8 @@ export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] =
   })),
 )
 
-function causesOf(view: View, { code, prep, account }: OddFact): readonly Cause[] {
-  const { ofCrude, closurePercent, yield: made } = account
+function causesOf(view: View, { code, prep, recovered }: OddFact): readonly Cause[] {
+  const { ofCrude, closurePercent, yield: made } = recovered
   switch (code) {
     case 'over-100':
       return whyOver(view, prep, ofCrude.value)

@@ -36,6 +36,7 @@ import { correctedRange, meltRangesOf, rangesOf } from './ranges'
 import { repeatsOf } from './repeats'
 import { expectedOf, samplesNamed } from './samples'
 import { refusalOf } from '../../schemas'
+import '../../../golden/older'
 
 const whole = fold(golden.entries)
 const [, benzil] = prepsOf(whole) as [PrepFacts, PrepFacts]

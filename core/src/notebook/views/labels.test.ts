@@ -3,6 +3,7 @@ import { fold } from '../fold'
 import { labelsOf } from './labels'
 import { type PrepFacts, prepsOf } from './prep'
 import { golden } from '../../../golden/contract'
+import '../../../golden/older'
 
 const view = fold(golden.entries)
 const prep = (title: string): PrepFacts => {

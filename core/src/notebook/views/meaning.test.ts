@@ -31,6 +31,7 @@ import { expectedOf, samplesNamed } from './samples'
 import { caseStationsOf, nextInCase, openedAfterSigning, type UnknownFacts, unknownsOf } from './unknowns'
 import { KINDS } from '../kinds/list'
 import { refusalOf } from '../refusal'
+import '../../../golden/older'
 
 const base = fold(golden.entries)
 const [solved, waiting] = unknownsOf(base) as [UnknownFacts, UnknownFacts]

@@ -13,6 +13,7 @@ import { houseRulesOf } from './instruments'
 import { meltsOf } from './melt'
 import { type PrepFacts, prepsOf, sampleOf } from './prep'
 import { rangesOf } from './ranges'
+import '../../../golden/older'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

@@ -1,8 +1,8 @@
 import { remember } from '../read'
 import type { View } from '../fold'
 import type { PrepId } from '../../ids'
-import { type Account, accountOf } from './account'
 import { type PrepFacts, prepOf } from './prep'
+import { type Recovered, recoveredOf } from './recovered'
 
 export type OddityCode = 'over-100' | 'over-the-bound' | 'under-half' | 'closure-over-102' | 'yield-over-100'
 
@@ -11,7 +11,7 @@ export interface OddFact {
   readonly code: OddityCode
   readonly sentence: string
   readonly prep: PrepFacts
-  readonly account: Account
+  readonly recovered: Recovered
 }
 
 const CLOSURE_REMARKED_ABOVE = 102
@@ -21,14 +21,14 @@ const OVER_THE_BOUND_BY = 4
 /** What is odd about the account of a prep. */
 export const oddFactsOf = remember((view: View, id: PrepId): readonly OddFact[] => {
   const prep = prepOf(view, id)
-  const told = accountOf(view, id)
-  if (!prep || !told.ok) return []
-  const account = told.value
-  const { ofCrude, closurePercent, yield: made } = account
+  const got = recoveredOf(view, id)
+  if (!prep || !got.ok) return []
+  const recovered = got.value
+  const { ofCrude, closurePercent, yield: made } = recovered
   const predicted = prep.plan?.body.result.recoveryPercentOfCrude
   const found: OddFact[] = []
   const odd = (code: OddityCode, sentence: string) => {
-    found.push({ code, sentence, prep, account })
+    found.push({ code, sentence, prep, recovered })
   }
   if (ofCrude.value > 100)
     odd(

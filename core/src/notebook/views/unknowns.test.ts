@@ -10,6 +10,7 @@ import { fold, type View } from '../fold'
 import { type Bodies, KINDS } from '../kinds/list'
 import { houseRulesOf } from './instruments'
 import { caseStationsOf, nextInCase, type UnknownFacts, unknownsOf } from './unknowns'
+import '../../../golden/older'
 
 const demo = fold(golden.entries)
 const [home] = golden.entries as [RawEntry]

@@ -22,6 +22,7 @@ import { type PeriodTask, workOf } from './task'
 import { classTasks, tasksOf } from './tasksOf'
 import { replan } from '../../scheduling/planBenchSession'
 import { sessionOf } from './session'
+import '../../../golden/older'
 
 const MINUTE_MS = 60_000
 const NOW = golden.nowMs

@@ -1,4 +1,5 @@
 import { type ComponentType, useEffect, useState } from 'react'
+import { whenQuiet } from '../../device/quiet'
 
 /**
  * A sheet that comes after the first screen and before it is asked for: a server that is gone later takes nothing
@@ -17,14 +18,20 @@ export function LateSheet({
   const [Sheet, setSheet] = useState<ComponentType<{ onHide: () => void }> | null>(null)
   useEffect(() => {
     if (Sheet) return
-    fetch().then(
-      (fetched) => {
+    let wanted = true
+    // What is opened is wanted now; else it comes once the first screen stands.
+    void (open ? Promise.resolve() : whenQuiet()).then(async () => {
+      if (!wanted) return
+      try {
+        const fetched = await fetch()
         setSheet(() => fetched)
-      },
-      () => {
+      } catch {
         setOpen(false)
-      },
-    )
+      }
+    })
+    return () => {
+      wanted = false
+    }
   }, [Sheet, fetch, open, setOpen])
   return (
     open &&

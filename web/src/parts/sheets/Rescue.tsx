@@ -117,7 +117,13 @@ function Remedies({ card, prep, station }: { card: Card; prep: PrepFacts | null;
             write({
               kind: 'rescue tried',
               subject: prep.id,
-              body: { station, rescue: card.id, remedy: remedy.id, helped },
+              body: {
+                station,
+                rescue: card.id,
+                remedy: remedy.id,
+                words: { rescue: card.title, remedy: remedy.text },
+                helped,
+              },
             })
           }
           const tries = tried.filter(({ body }) => body.remedy === remedy.id)

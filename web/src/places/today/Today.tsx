@@ -1,6 +1,6 @@
 import css from '../../parts/steps.module.css'
 import classNames from 'classnames'
-import { lazy, Suspense } from 'react'
+import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import {
   isUnderWay,
@@ -12,16 +12,18 @@ import {
   timersInUseOf,
 } from '@ivory-crystal/core/notebook'
 import { crudeInText } from '@ivory-crystal/core/procedures'
+import { part } from '../../device/place'
 import { capital, clock, left } from '../../format/format'
 import { Title } from '../../parts/Title'
 import { useNotebook } from '../../ledger/notebook'
 import { useNow } from '../../clock/now'
 
-// What tells of unknowns is loaded with the section that shows them.
-const OpenCases = lazy(async () => ({ default: (await import('./OpenCases')).OpenCases }))
-const FlamesMet = lazy(async () => ({ default: (await import('../../parts/FlameNear')).FlamesMet }))
-// So is everything of a lab period.
-const PeriodPart = lazy(async () => ({ default: (await import('./period/PeriodPart')).PeriodPart }))
+// The list is there first; what tells of unknowns, flames and the lab period comes beside it.
+const Rest = part(
+  async () => (await import('./Rest')).Rest,
+  ({ List }) => <List />,
+)
+void Rest.fetch().catch(() => undefined)
 
 /** The lab period, where one is on; else what is open, what is next, which clocks run. */
 export function Today() {
@@ -30,18 +32,13 @@ export function Today() {
   return (
     <>
       <Title title="Today" aside={title} />
-      <Suspense>
-        <FlamesMet />
-      </Suspense>
-      <Suspense fallback={<TodayList />}>
-        <PeriodPart list={<TodayList />} />
-      </Suspense>
+      <Rest List={TodayList} />
     </>
   )
 }
 
 /** What is open, what is next, which clocks run. */
-function TodayList() {
+function TodayList({ cases }: { cases?: ReactNode }) {
   const view = useNotebook((state) => state.view)
   const notebook = useNotebook((state) => state.notebook)
   const readings = useNotebook((state) => state.readings)
@@ -93,9 +90,7 @@ function TodayList() {
           </ul>
         </section>
       )}
-      <Suspense>
-        <OpenCases base={base} />
-      </Suspense>
+      {cases}
       {melts.length > 0 && (
         <section className="mt-4" aria-label="Melts of the rack">
           <h2>Melts of the rack</h2>

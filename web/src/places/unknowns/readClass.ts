@@ -1,7 +1,9 @@
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import { type ClassLadder, classLadders, fold, type RawEntry, type View } from '@ivory-crystal/core/notebook'
 import type { Result } from '@ivory-crystal/core/problems'
 import type { NotebookRow } from '@ivory-crystal/core/wire'
 import { api } from '../../ledger/api'
+import { readable } from '../../ledger/older'
 
 /** A notebook that was handed in, folded where it is: nothing of it enters the ledger. */
 export async function readHandedIn(
@@ -17,7 +19,14 @@ export async function readHandedIn(
   const whole = (entries as readonly RawEntry[]).filter((entry) => refusalOf(entry) === null)
   if (whole.length === 0 && entries.length > 0)
     return { sentence: `None of the lines in “${file.name}” can be read.` }
+  await readable(whole)
   return { title: notebook.title, view: fold(whole) }
+}
+
+async function foldedOf(id: NotebookId): Promise<View> {
+  const entries = (await api.entries(id, 0)).entries.map(({ entry }) => entry)
+  await readable(entries)
+  return fold(entries)
 }
 
 /** Folds every notebook of the ledger, the open one as it stands on this page. */
@@ -31,7 +40,7 @@ export async function readClass(
     const folded = await Promise.all(
       notebooks.map(async ({ id, title }) => ({
         title,
-        view: id === here ? view : fold((await api.entries(id, 0)).entries.map(({ entry }) => entry)),
+        view: id === here ? view : await foldedOf(id),
       })),
     )
     return { ok: true, value: classLadders([...folded, ...handedIn]) }

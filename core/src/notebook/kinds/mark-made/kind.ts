@@ -23,7 +23,6 @@ export interface MarkMade {
 export const markMade = defineKind<MarkMade>()({
   kind: 'mark made',
   version: 2,
-  upcasts: { 1: (body) => ({ ...(body as object), from: 'key' }) },
   about: 'melt',
   sentence: ({ slot, moment, lastProbe, from }) =>
     `Tube ${slot}: ${moment}${lastProbe ? ` at ${lastProbe.text} °C` : ''}${from === 'instrument' ? ', copied from the instrument' : ''}.`,

@@ -1,4 +1,3 @@
-import type { RampInput, RampPlan } from '../../../heating/planRamp'
 import type { Heating, MeltWindow } from '../../../heating/heatingPlan'
 import type { Grain } from '../../../heating/observedRange'
 import type { EntryId, InstrumentId, PrepId, SampleId } from '../../../ids'
@@ -39,21 +38,6 @@ export const meltPlanned = defineKind<MeltPlanned>()({
   kind: 'melt planned',
   version: 2,
   about: 'melt',
-  upcasts: { 1: fromV1 },
   sentence: ({ tubes, window, purpose }) =>
     `Planned a ${purpose === 'scouting' ? 'scouting run' : 'melt'} of ${tubes.map((tube) => tube.label).join(' and ')}: ${window.startC.toFixed(1)} to ${window.stopC.toFixed(1)} °C at ${window.rateCPerMin} °C/min.`,
 })
-
-/** The first version knew programmable blocks only, and no calibration. */
-function fromV1(body: unknown): MeltPlanned {
-  const { input, plan, ...rest } = body as MeltPlanned & { input: RampInput; plan: RampPlan }
-  const { startC, watchFromC, stopC, rateCPerMin, watchFromMin, totalMin } = plan
-  return {
-    ...rest,
-    instrumentName: rest.instrument.replaceAll('-', ' '),
-    purpose: 'careful',
-    window: { startC, watchFromC, stopC, rateCPerMin, watchFromMin, totalMin },
-    heating: { by: 'ramp', input, plan },
-    calibration: null,
-  }
-}

@@ -11,7 +11,6 @@ export interface RunCommand {
 export const runCommand = defineKind<RunCommand>()({
   kind: 'run command',
   version: 2,
-  upcasts: { 1: (body) => body as RunCommand },
   about: 'melt',
   sentence: ({ command }) => {
     switch (command.kind) {

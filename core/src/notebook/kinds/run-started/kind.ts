@@ -2,7 +2,6 @@ import type { SimulatedSample } from '../../../instruments/reading'
 import type { Packing } from '../../../heating/observedRange'
 import type { InstrumentId, RunId } from '../../../ids'
 import type { BlockCharacter } from '../../../instruments/characters'
-import { wholeCharacter } from '../../../instruments/shipped'
 import { defineKind } from '../defineKind'
 
 /** Everything the replay of a simulated run needs besides the commands. */
@@ -38,21 +37,6 @@ export const runStarted = defineKind<RunStarted>()({
   kind: 'run started',
   version: 2,
   about: 'melt',
-  upcasts: { 1: fromV1 },
   sentence: ({ feed, simulation, blockC }) =>
     `${WORDS[feed](simulation?.character.name ?? '')}${blockC === null ? '' : `, at ${blockC.toFixed(1)} °C`}.`,
 })
-
-/** The first version knew one simulated programmable block. */
-function fromV1(body: unknown): RunStarted {
-  const { run, instrument, seed, character, blockC, tubes } = body as Omit<RunStarted, 'simulation'> &
-    Simulation
-  return {
-    run,
-    instrument,
-    feed: 'simulated',
-    simulation: { seed, character: wholeCharacter(character), tubes },
-    blockC,
-    recorded: true,
-  }
-}

@@ -28,9 +28,5 @@ export const sampleNamed = defineKind<SampleNamed>()({
   kind: 'sample named',
   version: 3,
   about: 'sample',
-  upcasts: {
-    1: (body) => body,
-    2: (body) => ({ ...(body as object), compound: null, of: [] }),
-  },
   sentence: (body) => `Named the sample “${body.label}”.`,
 })

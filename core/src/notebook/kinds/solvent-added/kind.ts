@@ -14,12 +14,6 @@ export const solventAdded = defineKind<SolventAdded>()({
   kind: 'solvent added',
   version: 2,
   about: 'prep',
-  upcasts: {
-    1: (body) => {
-      const old = body as Pick<SolventAdded, 'volume' | 'use'>
-      return { ...old, drops: null, hot: old.use !== 'rinse' }
-    },
-  },
   sentence: ({ volume, drops, use, hot }) => {
     const amount = drops ? `${drops.count} drops (${volume.text} mL)` : `${volume.text} mL`
     if (use === 'rinse') return `Rinsed with ${amount}, ice-cold.`

@@ -10,6 +10,5 @@ export const timerStarted = defineKind<TimerStarted>()({
   kind: 'timer started',
   version: 2,
   about: 'prep',
-  upcasts: { 1: (body) => body },
   sentence: (body) => `Started ${body.minutes} min of ${TIMER_WORDS[body.timer]}.`,
 })

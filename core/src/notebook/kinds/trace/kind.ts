@@ -13,7 +13,6 @@ export interface Trace {
 export const trace = defineKind<Trace>()({
   kind: 'trace',
   version: 2,
-  upcasts: { 1: (body) => ({ ...(body as object), light: null }) },
   about: 'melt',
   sentence: (body) => `Recorded ${body.probeC.length} readings from sample ${body.firstSample}.`,
 })

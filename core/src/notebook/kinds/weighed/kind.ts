@@ -21,7 +21,6 @@ export const weighed = defineKind<Weighed>()({
   kind: 'weighed',
   version: 2,
   about: 'sample',
-  upcasts: { 1: (body) => ({ ...(body as object), from: 'typed' }) },
   sentence: (body) => {
     const how = body.from === 'simulated balance' ? ' (simulated balance)' : ''
     return body.method === 'tared'

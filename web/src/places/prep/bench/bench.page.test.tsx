@@ -211,8 +211,14 @@ describe('Collect', () => {
     await user.click(within(dialog).getByRole('button', { name: /Crystals stay in the flask/ }))
     within(dialog).getByText(/helped/, { selector: 'span' })
     await user.click(within(dialog).getAllByRole('button', { name: 'tried, no help' })[1] as HTMLElement)
-    expect(bodies('rescue tried')).toEqual([
-      { station: 'collect', rescue: 'stays-in-the-flask', remedy: 'not-fresh', helped: 'did not help' },
+    expect(bodies('rescue tried')).toMatchObject([
+      {
+        station: 'collect',
+        rescue: 'stays-in-the-flask',
+        remedy: 'not-fresh',
+        words: { rescue: 'Crystals stay in the flask' },
+        helped: 'did not help',
+      },
     ])
     await user.click(within(dialog).getAllByRole('button', { name: 'strike' })[1] as HTMLElement)
     expect(written('struck')).toHaveLength(1)

@@ -11,10 +11,9 @@ import {
 import { useNow } from '../../../clock/now'
 import { clock, day } from '../../../format/format'
 import { useNotebook, write } from '../../../ledger/notebook'
-import { AsItWas } from './AsItWas'
-import { PeriodForm } from './PeriodForm'
 import { ClosePeriod } from './ClosePeriod'
 import { PeriodToday } from './PeriodToday'
+import { AsItWas, PeriodForm } from './parts'
 import { rowsOf } from './rowsOf'
 import { type PeriodNow, usePeriod } from './usePeriod'
 

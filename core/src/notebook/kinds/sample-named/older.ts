@@ -1,0 +1,7 @@
+import type { Upcasts } from '../defineKind'
+
+/** How bodies of earlier versions are read. */
+export const upcasts: Upcasts = {
+  1: (body) => body,
+  2: (body) => ({ ...(body as object), compound: null, of: [] }),
+}
