@@ -4,6 +4,7 @@ const swc = [
   '<rootDir>/jest.transform.cjs',
   {
     jsc: {
+      experimental: { keepImportAttributes: true },
       parser: { syntax: 'typescript', tsx: true },
       target: 'es2022',
       transform: { react: { runtime: 'automatic' } },

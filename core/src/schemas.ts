@@ -1,8 +1,7 @@
-/** What needs Joi: kept apart from the public face, so that a browser never loads it with the first screen. */
-export { refusalOf } from './notebook/refusal'
+import { readySchemas } from './notebook/refusal'
+
+/** Everything that checks lines, built: for whoever checks lines of any kind and has the time. */
+await readySchemas()
+
 export { rebase } from './notebook/rebase'
-export { sentence } from './schema/said'
-export { blockCommand } from './notebook/kinds/run-command/schema'
-export * as pieces from './schema/pieces'
-export { OWN_SORTS, shelfRefusal, type OwnSort } from './reference/shelfSchema'
-export { unstorable } from './notebook/storable'
+export { refusalOf } from './notebook/refusal'

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import type { RawEntry } from '@ivory-crystal/core/notebook'
 import type { SolubilityRow } from '@ivory-crystal/core/substances'
-import { rebase } from '@ivory-crystal/core/schemas'
+import { readySchemasOf, rebase } from '@ivory-crystal/core/checks'
 import type { Clock } from './clock'
 import type { LedgerStore } from './ledger/store'
 import { GOLDEN } from './paths'
@@ -50,6 +50,7 @@ export async function writeDemo(
     (text, { seal, own }) => text.replaceAll(seal, own),
     JSON.stringify(golden.entries),
   )
+  await readySchemasOf(golden.entries)
   const entries = rebase(JSON.parse(lines) as RawEntry[], clock.now() - golden.nowMs, {
     ledger: store.ledger,
     notebook,

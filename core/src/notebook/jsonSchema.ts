@@ -1,6 +1,9 @@
 import Joi from 'joi'
-import { BODIES, ENVELOPE } from './refusal'
+import { type Kind, KINDS } from './kinds/list'
+import { ENVELOPE, readySchemas, schemasOf } from './refusal'
 import { uuid } from '../schema/pieces'
+
+await readySchemas()
 
 /** Makes a JSON Schema of a Joi schema. */
 export type ToJsonSchema = (schema: Joi.Schema) => Readonly<Record<string, unknown>>
@@ -14,8 +17,13 @@ export type ToJsonSchema = (schema: Joi.Schema) => Readonly<Record<string, unkno
  */
 export function notebookJsonSchema(convert: ToJsonSchema): Readonly<Record<string, unknown>> {
   const toJsonSchema = (schema: Joi.Schema) => sayable(convert(schema)) as Readonly<Record<string, unknown>>
-  const kinds = Object.entries(BODIES).flatMap(([kind, versions]) =>
-    Object.entries(versions).map(([v, schema]) => ({ kind, v: Number(v), name: `${kind} v${v}`, schema })),
+  const kinds = (Object.keys(KINDS) as Kind[]).flatMap((kind) =>
+    Object.entries(schemasOf(kind)).map(([v, schema]) => ({
+      kind,
+      v: Number(v),
+      name: `${kind} v${v}`,
+      schema,
+    })),
   )
   const file = toJsonSchema(
     Joi.object({

@@ -5,9 +5,30 @@ import { sentence, STRICT } from '../schema/said'
 import { unstorable } from './storable'
 import { type Kind, KINDS } from './kinds/list'
 
-/** Schemas by kind and version, all of them: whoever checks a line of any kind has loaded every one. */
-export const BODIES: Record<string, VersionSchemas> = {}
-for (const { kind, schemas } of Object.values(KINDS)) BODIES[kind] = await schemas()
+/** Schemas by kind and version, as far as they were asked for. */
+const bodies = new Map<string, VersionSchemas>()
+
+/** Builds what checks lines of these kinds; each takes some milliseconds, once. Kinds of a newer build have none. */
+export async function readySchemas(kinds: Iterable<string> = Object.keys(KINDS)): Promise<void> {
+  for (const kind of new Set(kinds))
+    if (!bodies.has(kind) && Object.hasOwn(KINDS, kind)) bodies.set(kind, await KINDS[kind as Kind].schemas())
+}
+
+/** The same for lines that may be anything. */
+export async function readySchemasOf(lines: readonly unknown[]): Promise<void> {
+  await readySchemas(lines.map((raw) => String((raw as { kind?: unknown } | null)?.kind)))
+}
+
+/**
+ * The schemas of a kind by version.
+ *
+ * @throws where `readySchemas` was not asked for them: a fault of the program
+ */
+export function schemasOf(kind: Kind): VersionSchemas {
+  const known = bodies.get(kind)
+  if (!known) throw new Error(`Nothing was built that checks “${kind}”.`)
+  return known
+}
 
 export const ENVELOPE = Joi.object({
   id: uuid
@@ -29,7 +50,7 @@ export const ENVELOPE = Joi.object({
 const UNKNOWN_BODY_MOST = 64_000
 
 /**
- * Whether a line may enter the ledger.
+ * Whether a line may enter the ledger. What checks its kind is ready: see `readySchemas`.
  *
  * @returns null when it may, else what is wrong with it, as a sentence
  */
@@ -43,7 +64,7 @@ export function refusalOf(raw: unknown): string | null {
     return JSON.stringify(body).length > UNKNOWN_BODY_MOST
       ? 'This line is of a newer version and too long to keep.'
       : null
-  const schema = BODIES[kind]?.[v]
+  const schema = schemasOf(kind as Kind)[v]
   if (!schema) return `“${kind}” was never written in version ${v}.`
   const refused = schema.validate(body, STRICT).error
   if (refused) return `In “${kind}”: ${sentence(refused)}`

@@ -8,7 +8,8 @@ import { HttpProblem } from '../http/problem'
 import { linesLook, type LookedLines } from '../ledger/look'
 import { flushFolder, freeName } from '../lineFile'
 import { makeFolder } from '../folder'
-import { hashedRow, SHELF_BEGINNING } from '../shelf/rows'
+import { picturesIn } from '../photographs/store'
+import { hashedRow, readShelfFile, SHELF_BEGINNING } from '../shelf/rows'
 import { type BackupFacts, JOURNAL, PHOTOGRAPHS, SEALED, SHELF } from './format'
 import type { BackupParts } from './parts'
 import { linesOf, type Staged, stageBackup } from './stage'
@@ -77,8 +78,6 @@ export async function finishRestore(parts: BackupParts): Promise<string | null> 
 }
 
 async function restaged(folder: string, sealed: Staged['sealed']): Promise<Staged> {
-  const { readShelfFile } = await import('../shelf/rows')
-  const { picturesIn } = await import('../photographs/store')
   const { rows } = await readShelfFile(join(folder, SHELF))
   return {
     folder,

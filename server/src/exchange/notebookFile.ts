@@ -10,7 +10,7 @@ import { existing } from '../ledger/routes'
 import type { LedgerStore } from '../ledger/store'
 import { storableTitle } from '../ledger/journalRows'
 import { linesLook } from '../ledger/look'
-import { pieces, refusalOf } from '@ivory-crystal/core/schemas'
+import { pieces, readySchemasOf, refusalOf } from '@ivory-crystal/core/checks'
 import { sendList } from '../http/sendList'
 
 /** A whole notebook as a file: every line as it was written, nothing computed. */
@@ -45,10 +45,11 @@ const LINES_AT_ONCE = 1000
 const REPORTED_MOST = 200
 
 /** @throws HttpProblem on what is no notebook: a file of nonsense leaves no empty one behind */
-function readable(body: unknown, isHere = false): NotebookFile {
+async function readable(body: unknown, isHere = false): Promise<NotebookFile> {
   const read = checked<NotebookFile>(fileBody, body)
   const { id, title } = read.notebook
   const file = { ...read, notebook: { id, title: storableTitle(title) } }
+  await readySchemasOf(file.entries)
   if (!isHere && file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
     throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is a line of a notebook.')
   return file
@@ -80,7 +81,7 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
   })
   // A look first: nothing is stored.
   router.post('/import/look', async (request, response) => {
-    const file = readable(request.body)
+    const file = await readable(request.body)
     const look = await linesLook(store, file.notebook.id, clock.now())
     const report: { line: number; sentence: string }[] = []
     for (let i = 0; i < file.entries.length; i += LINES_AT_ONCE)
@@ -97,7 +98,7 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
     const asked = (request.body as { notebook?: { id?: unknown } } | undefined)?.notebook?.id
     const isHere = (await store.notebooks()).some((row) => row.id === asked)
     // A later part of a long file may be refused whole: its notebook is here by then.
-    const file = readable(request.body, isHere)
+    const file = await readable(request.body, isHere)
     if (!isHere) await store.createNotebook({ id: file.notebook.id, title: file.notebook.title })
     const answers: Answer[] = []
     for (let i = 0; i < file.entries.length; i += LINES_AT_ONCE) {

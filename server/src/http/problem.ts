@@ -2,7 +2,7 @@ import type { ErrorRequestHandler, RequestHandler, Response } from 'express'
 import type Joi from 'joi'
 import { DatabaseAway, isAway } from '../db/postgres'
 import { NoRoom } from '../disk'
-import { sentence } from '@ivory-crystal/core/schemas'
+import { sentence } from '@ivory-crystal/core/checks'
 
 /** An error that is the caller's to mend, with the sentence to show. */
 export class HttpProblem extends Error {

@@ -87,7 +87,10 @@ export async function openBench(
     if (stand.trouble) say(`${instrument.name}: ${stand.trouble}`)
     return stand
   }
-  await standing()
+  // What was melting goes on once the port answers: whoever asks after an instrument waits for its turn.
+  void standing().catch((error: unknown) => {
+    say(`The instruments could not be read: ${(error as Error).message}`)
+  })
   const stop = byHand
     ? () => undefined
     : clock.every(TICK_MS, () => {

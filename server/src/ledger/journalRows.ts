@@ -1,5 +1,5 @@
 import type { RawEntry } from '@ivory-crystal/core/notebook'
-import { unstorable } from '@ivory-crystal/core/schemas'
+import { unstorable } from '@ivory-crystal/core/checks'
 import type { BatchLine, JournalLine } from './journalTypes'
 import { UUID } from './sortOut'
 

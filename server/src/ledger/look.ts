@@ -1,7 +1,7 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import { idMs, type RawEntry } from '@ivory-crystal/core/notebook'
 import type { LinesTold } from '@ivory-crystal/core/wire'
-import { refusalOf } from '@ivory-crystal/core/schemas'
+import { readySchemasOf, refusalOf } from '@ivory-crystal/core/checks'
 import { canonicalText } from './chain'
 import type { LedgerStore } from './store'
 
@@ -62,6 +62,7 @@ export async function linesLook(
   return {
     isHere,
     async add(entries) {
+      await readySchemasOf(entries)
       const here = await store.known(entries)
       return entries.map((one) => look(one, here))
     },

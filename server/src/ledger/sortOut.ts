@@ -1,6 +1,6 @@
 import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import { type Answer, idMs, type RawEntry } from '@ivory-crystal/core/notebook'
-import { refusalOf } from '@ivory-crystal/core/schemas'
+import { refusalOf } from '@ivory-crystal/core/checks'
 import { canonicalText } from './chain'
 
 export interface SortedLine {

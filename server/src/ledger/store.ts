@@ -9,6 +9,7 @@ import {
   type RawEntry,
   type StoredEntry,
 } from '@ivory-crystal/core/notebook'
+import { readySchemasOf } from '@ivory-crystal/core/checks'
 import { readOlderVersions } from '@ivory-crystal/core/notebook/older'
 import type { NotebookRow } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
@@ -172,6 +173,7 @@ export async function openStore(
         taken.flatMap(({ groups }) => groups),
         journal ? newest : null,
       )
+      await readySchemasOf(taken.flatMap(({ groups }) => groups.flat()))
       const fresh = new Map<string, RawEntry>()
       const sorted = taken.map(({ notebook, groups, options }) =>
         heads.has(notebook)

@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import Joi from 'joi'
-import { OWN_SORTS, type OwnSort, unstorable } from '@ivory-crystal/core/schemas'
+import { OWN_SORTS, type OwnSort, unstorable } from '@ivory-crystal/core/checks'
 import { checked, HttpProblem } from '../http/problem'
 import { idOf } from './items'
 import type { ShelfStore } from './shelf'

@@ -5,7 +5,7 @@ import { type Conventions, DEFAULT_HOUSE_RULES } from '@ivory-crystal/core/conve
 import { SIMULATED_INSTRUMENTS, wholeInstrument, type Instrument } from '@ivory-crystal/core/instruments'
 import type { Compound, Solvent } from '@ivory-crystal/core/substances'
 import type { Shelf, ShelfReport, ShelfVersion } from '@ivory-crystal/core/wire'
-import { type OwnSort, shelfRefusal, unstorable } from '@ivory-crystal/core/schemas'
+import { type OwnSort, shelfRefusal, unstorable } from '@ivory-crystal/core/checks'
 import type { Clock } from '../clock'
 import type { Database } from '../db/open'
 import { shelfItems } from '../db/schema'

@@ -21,7 +21,7 @@ import { measureAgain } from './plates'
 import { beginPrep, signVerdict } from './preps'
 import { EQUAL_BY_EYE, nextSet, packMixedRun } from './samples'
 import { openCase } from './unknowns'
-import { refusalOf } from '../refusal'
+import { refusalOf } from '../../schemas'
 import type { NewId } from './newId'
 import '../../../golden/older'
 

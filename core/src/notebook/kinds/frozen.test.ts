@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@jest/globals'
-import { BODIES } from '../refusal'
+import { readySchemas, schemasOf } from '../refusal'
 import { type Kind, KINDS } from './list'
 
 /** Of each version of a body that is no longer written: the hash of what its schema lets in. */
@@ -9,9 +9,10 @@ const FROZEN = JSON.parse(
   readFileSync(new URL('../../../golden/frozen.json', import.meta.url), 'utf8'),
 ) as Readonly<Record<string, string>>
 
-const older = Object.entries(BODIES).flatMap(([kind, versions]) =>
-  Object.entries(versions)
-    .filter(([v]) => Number(v) < KINDS[kind as Kind].version)
+await readySchemas()
+const older = (Object.keys(KINDS) as Kind[]).flatMap((kind) =>
+  Object.entries(schemasOf(kind))
+    .filter(([v]) => Number(v) < KINDS[kind].version)
     .map(([v, schema]) => ({ name: `${kind} v${v}`, schema })),
 )
 

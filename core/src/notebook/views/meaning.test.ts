@@ -30,7 +30,7 @@ import { repeatsOf } from './repeats'
 import { expectedOf, samplesNamed } from './samples'
 import { caseStationsOf, nextInCase, openedAfterSigning, type UnknownFacts, unknownsOf } from './unknowns'
 import { KINDS } from '../kinds/list'
-import { refusalOf } from '../refusal'
+import { refusalOf } from '../../schemas'
 import '../../../golden/older'
 
 const base = fold(golden.entries)
