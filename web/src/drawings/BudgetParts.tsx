@@ -1,6 +1,6 @@
 import { type BudgetRow, type Owner, OWNER_NAMES } from '@ivory-crystal/core/judging'
 import { capital, fixed } from '../format/format'
-import { axisBetween } from './axis'
+import { axisBetween } from './plot/axis'
 import { at, cut, type Panel } from './budgetPanels'
 import css from './Budget.module.css'
 

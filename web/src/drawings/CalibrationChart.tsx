@@ -1,61 +1,43 @@
 import { useMemo } from 'react'
-import type { ApexOptions } from 'apexcharts'
 import { type Calibration, correctBy } from '@ivory-crystal/core/thermometer'
-import { evenAxis } from './axis'
-import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
+import { evenAxis } from './plot/axis'
+import { type ChartLine, LineChart, type XY } from './plot/LineChart'
 
 const POINTS = 60
 
 /** What to add against what is read, with the band of its error; beyond the standards it is carried on flat. */
 export function CalibrationChart({ calibration }: { calibration: Calibration }) {
-  const dark = isDark()
-  const { points } = calibration
-  const reads = points.map(([readC]) => readC)
-  const { from: fromC, to: toC, parts } = evenAxis(Math.min(...reads) - 10, Math.max(...reads) + 10, 10)
-  const { curve, low, high } = useMemo(() => {
-    const at = Array.from({ length: POINTS + 1 }, (_, i) => fromC + ((toC - fromC) * i) / POINTS)
-    const told = at.map((readC) => {
+  const reads = calibration.points.map(([readC]) => readC)
+  const across = evenAxis(Math.min(...reads) - 10, Math.max(...reads) + 10, 10)
+  const { from, to } = across
+  const lines = useMemo((): readonly ChartLine[] => {
+    const told = Array.from({ length: POINTS + 1 }, (_, i) => {
+      const readC = from + ((to - from) * i) / POINTS
       const { correctionC, errorC } = correctBy(calibration, readC)
       return { readC, correctionC, bandC: errorC ?? 0 }
     })
-    const series = (of: (one: (typeof told)[number]) => number) =>
-      told.map((one) => ({ x: one.readC, y: Number(of(one).toFixed(3)) }))
-    return {
-      curve: series((one) => one.correctionC),
-      low: series((one) => one.correctionC - one.bandC),
-      high: series((one) => one.correctionC + one.bandC),
-    }
-  }, [calibration, fromC, toC])
-  const options = useMemo<ApexOptions>(() => {
-    const css = themeColour
-    return {
-      ...plainChart(),
-      colors: [css('--teal'), css('--ink-2'), css('--ink-2'), css('--ink')],
-      stroke: { width: [2.2, 1, 1, 0], dashArray: [0, 4, 4, 0], curve: 'straight' },
-      markers: { size: [0, 0, 0, 5], strokeWidth: 0 },
-      xaxis: {
-        type: 'numeric',
-        min: fromC,
-        max: toC,
-        tickAmount: parts,
-        title: plainAxis('read, °C').title,
-        labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
+    const points = (of: (one: (typeof told)[number]) => number) =>
+      told.map((one): XY => [one.readC, Number(of(one).toFixed(3))])
+    const edge = { tone: '--ink-2', width: 1, dash: 4 } as const
+    return [
+      { name: 'correction', tone: '--teal', width: 2.2, points: points((one) => one.correctionC) },
+      { name: 'less its error', ...edge, points: points((one) => one.correctionC - one.bandC) },
+      { name: 'with its error', ...edge, points: points((one) => one.correctionC + one.bandC) },
+      {
+        name: 'standards',
+        tone: '--ink',
+        width: 0,
+        dots: 5,
+        points: calibration.points.map(([readC, trueC]) => [readC, Number((trueC - readC).toFixed(3))]),
       },
-      yaxis: {
-        title: plainAxis('to be added, °C').title,
-        labels: { ...plainAxis('').labels, formatter: (value) => value.toFixed(1) },
-      },
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
-  }, [dark, fromC, toC, parts])
-  const series = useMemo(
-    () => [
-      { name: 'correction', data: curve },
-      { name: 'less its error', data: low },
-      { name: 'with its error', data: high },
-      { name: 'standards', data: points.map(([x, trueC]) => ({ x, y: Number((trueC - x).toFixed(3)) })) },
-    ],
-    [curve, low, high, points],
+    ]
+  }, [calibration, from, to])
+  return (
+    <LineChart
+      height={270}
+      lines={lines}
+      x={{ ...across, title: 'read, °C', decimals: 0 }}
+      y={{ title: 'to be added, °C', decimals: 1 }}
+    />
   )
-  return <Chart type="line" height={270} options={options} series={series} />
 }

@@ -1,11 +1,10 @@
 import { useMemo } from 'react'
-import type { ApexOptions } from 'apexcharts'
 import { dialForRate, modelledC } from '@ivory-crystal/core/heating'
 import { type DialLearned, isOutsideLogged } from '@ivory-crystal/core/notebook'
 import { attempt } from '@ivory-crystal/core/problems'
 import { fixed } from '../format/format'
-import { evenAxis } from './axis'
-import { Chart, isDark, plainAxis, plainChart, themeColour } from './Chart'
+import { evenAxis } from './plot/axis'
+import { type ChartLine, LineChart } from './plot/LineChart'
 
 const MINUTES = 25
 const RATES = [1, 2, 5, 10] as const
@@ -55,112 +54,66 @@ function settingText(learned: DialLearned, atC: number, rate: number, dialMax: n
 }
 
 function HeatingChart({ learned, heatings }: { learned: DialLearned; heatings: readonly Logged[] }) {
-  const dials = useMemo(
-    () => [...new Set(heatings.map(({ dial }) => dial))].sort((p, q) => p - q),
-    [heatings],
-  )
-  const dark = isDark()
-  const options = useMemo<ApexOptions>(() => {
-    const css = themeColour
-    return {
-      ...plainChart(),
-      colors: dials.flatMap(() => [css('--ember'), css('--ink-2')]),
-      stroke: { width: dials.flatMap(() => [2, 0]), curve: 'straight' },
-      markers: { size: dials.flatMap(() => [0, 2.5]), strokeWidth: 0 },
-      annotations: {
-        points: dials.map((dial) => ({
-          x: MINUTES,
-          y: modelledC(learned.model, learned.model.ambientC, [{ atMin: 0, dial }], MINUTES),
-          marker: { size: 0 },
-          label: {
-            text: `setting ${dial}`,
-            textAnchor: 'end',
-            offsetY: 2,
-            borderWidth: 0,
-            style: { background: 'transparent', color: css('--ink'), fontSize: '12.5px' },
-          },
-        })),
-      },
-      xaxis: {
-        type: 'numeric',
-        min: 0,
-        max: MINUTES,
-        tickAmount: 5,
-        title: plainAxis('minutes').title,
-        labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
-      },
-      yaxis: {
-        min: 0,
-        title: plainAxis('°C').title,
-        labels: { ...plainAxis('').labels, formatter: (value) => value.toFixed(0) },
-      },
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
-  }, [dark, learned, dials])
-  const series = useMemo(
-    () =>
-      dials.flatMap((dial) => [
+  const lines = useMemo(() => {
+    const dials = [...new Set(heatings.map(({ dial }) => dial))].sort((p, q) => p - q)
+    return dials.flatMap((dial): readonly ChartLine[] => {
+      const at = (minute: number) =>
+        modelledC(learned.model, learned.model.ambientC, [{ atMin: 0, dial }], minute)
+      return [
         {
           name: `setting ${dial}, fit`,
-          data: Array.from({ length: MINUTES + 1 }, (_, minute) => ({
-            x: minute,
-            y: Number(
-              modelledC(learned.model, learned.model.ambientC, [{ atMin: 0, dial }], minute).toFixed(1),
-            ),
-          })),
+          tone: '--ember',
+          width: 2,
+          points: Array.from({ length: MINUTES + 1 }, (_, minute) => [minute, Number(at(minute).toFixed(1))]),
+          label: { at: [MINUTES, at(MINUTES)], text: `setting ${dial}`, belowPx: 2 },
         },
         {
           name: `setting ${dial}, logged`,
-          data: heatings
-            .filter((one) => one.dial === dial)
-            .flatMap(({ samples }) => {
-              const every = Math.max(1, Math.ceil(samples.length / 20))
-              return samples.filter((_, i) => i % every === 0).map(([x, y]) => ({ x, y }))
-            }),
+          tone: '--ink-2',
+          width: 0,
+          dots: 2.5,
+          points: heatings.filter((one) => one.dial === dial).flatMap(({ samples }) => some(samples)),
         },
-      ]),
-    [learned, heatings, dials],
+      ]
+    })
+  }, [learned, heatings])
+  return (
+    <LineChart
+      height={270}
+      lines={lines}
+      x={{ title: 'minutes', from: 0, to: MINUTES, parts: 5, decimals: 0 }}
+      y={{ title: '°C', from: 0, decimals: 0 }}
+    />
   )
-  return <Chart type="line" height={270} options={options} series={series} />
+}
+
+/** Twenty of the readings of a heating: more would be one line. */
+function some(samples: Logged['samples']): Logged['samples'] {
+  const every = Math.max(1, Math.ceil(samples.length / 20))
+  return samples.filter((_, i) => i % every === 0)
 }
 
 function RateChart({ learned, dialMax }: { learned: DialLearned; dialMax: number }) {
-  const dark = isDark()
-  const { lines, mostC } = useMemo(() => settingLines(learned, dialMax), [learned, dialMax])
-  const axis = evenAxis(20, mostC, 10)
-  const options = useMemo<ApexOptions>(() => {
-    const css = themeColour
-    return {
-      ...plainChart(),
-      colors: lines.map(() => css('--teal')),
-      stroke: { width: 1.8, curve: 'straight', dashArray: lines.map(({ isGuess }) => (isGuess ? 5 : 0)) },
-      xaxis: {
-        type: 'numeric',
-        min: axis.from,
-        max: axis.to,
-        tickAmount: axis.parts,
-        title: plainAxis('block, °C').title,
-        labels: { ...plainAxis('').labels, formatter: (value) => Number(value).toFixed(0) },
-      },
-      yaxis: {
-        min: 0,
-        max: dialMax,
-        tickAmount: Math.min(10, dialMax),
-        title: plainAxis('setting').title,
-        labels: { ...plainAxis('').labels, formatter: (value) => value.toFixed(0) },
-      },
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the theme's colours are read from the document
-  }, [dark, lines, mostC, dialMax])
-  const series = useMemo(
+  const { settings, mostC } = useMemo(() => settingLines(learned, dialMax), [learned, dialMax])
+  const lines = useMemo(
     () =>
-      lines.map(({ rate, isGuess, points }) => ({
+      settings.map(({ rate, isGuess, points }): ChartLine => ({
         name: `${rate} °C/min${isGuess ? ', not logged' : ''}`,
-        data: points.map(([x, y]) => ({ x, y: Number(y.toFixed(3)) })),
+        tone: '--teal',
+        width: 1.8,
+        dash: isGuess ? 5 : 0,
+        points: points.map(([c, dial]) => [c, Number(dial.toFixed(3))]),
       })),
-    [lines],
+    [settings],
   )
-  return <Chart type="line" height={270} options={options} series={series} />
+  return (
+    <LineChart
+      height={270}
+      lines={lines}
+      x={{ ...evenAxis(20, mostC, 10), title: 'block, °C', decimals: 0 }}
+      y={{ title: 'setting', from: 0, to: dialMax, parts: Math.min(10, dialMax), decimals: 0 }}
+    />
+  )
 }
 
 interface SettingLine {
@@ -173,10 +126,10 @@ interface SettingLine {
 function settingLines(
   learned: DialLearned,
   dialMax: number,
-): { lines: readonly SettingLine[]; mostC: number } {
+): { settings: readonly SettingLine[]; mostC: number } {
   const mostC = evenAxis(20, Math.max(learned.span.mostC, 120), 10).to
   const temperatures = Array.from({ length: (mostC - 20) / 5 + 1 }, (_, i) => 20 + i * 5)
-  const lines = RATES.flatMap((rate) => {
+  const settings = RATES.flatMap((rate) => {
     const points = temperatures.flatMap((c) => {
       const dial = attempt(() => dialForRate(learned.model, Math.max(c, learned.model.ambientC), rate))
       return dial.ok && dial.value <= dialMax ? [[c, dial.value] as const] : []
@@ -188,7 +141,7 @@ function settingLines(
       { rate, isGuess: false, points: logged },
       { rate, isGuess: true, points: below.length > 1 ? below : [] },
       { rate, isGuess: true, points: logged.length > 0 && above.length > 1 ? above : [] },
-    ].filter(({ points: some }) => some.length > 1)
+    ].filter(({ points: drawn }) => drawn.length > 1)
   })
-  return { lines, mostC }
+  return { settings, mostC }
 }

@@ -1,6 +1,7 @@
 import type { CurvePoint } from '@ivory-crystal/core/planning'
 import { fixed } from '../format/format'
-import { axisBetween, evenAxis } from './axis'
+import { axisBetween, evenAxis } from './plot/axis'
+import { pathOf } from './plot/path'
 import { useWidth } from './useWidth'
 
 const HEIGHT = 230
@@ -29,7 +30,11 @@ export function HeatingCurve({
   const y = (c: number) =>
     HEIGHT - PAD.bottom - ((c - degrees.from) / (degrees.to - degrees.from)) * (HEIGHT - PAD.top - PAD.bottom)
   const line = (points: readonly CurvePoint[]) =>
-    points.map(([min, c]) => `${x(min).toFixed(1)} ${y(c).toFixed(1)}`).join('L')
+    pathOf(
+      points,
+      ([min]) => x(min),
+      ([, c]) => y(c),
+    )
   return (
     <figure className="m-0" ref={frame}>
       <svg
@@ -63,9 +68,9 @@ export function HeatingCurve({
           </text>
         ))}
         {planned.length > 1 && (
-          <path d={`M${line(planned)}`} fill="none" stroke="var(--ink-2)" strokeDasharray="5 4" />
+          <path d={line(planned)} fill="none" stroke="var(--ink-2)" strokeDasharray="5 4" />
         )}
-        {read.length > 1 && <path d={`M${line(read)}`} fill="none" stroke="var(--ember)" strokeWidth="2" />}
+        {read.length > 1 && <path d={line(read)} fill="none" stroke="var(--ember)" strokeWidth="2" />}
         <path
           d={`M${PAD.left} ${PAD.top}V${HEIGHT - PAD.bottom}H${width - PAD.right}`}
           fill="none"

@@ -1,7 +1,8 @@
 import { solubilityAt } from '@ivory-crystal/core/solubility'
 import { boilsFromC } from '@ivory-crystal/core/substances'
 import type { LetteredSolvent } from '@ivory-crystal/core/practice'
-import { axisUpTo } from './axis'
+import { axisUpTo } from './plot/axis'
+import { pathOf } from './plot/path'
 import { useWidth } from './useWidth'
 
 const HEIGHT = 380
@@ -58,14 +59,12 @@ export function LetterCurves({ solvents }: { solvents: readonly LetteredSolvent[
         </text>
         {solvents.map(({ letter, points, solvent }, i) => {
           const toC = boilsFromC(solvent) ?? 80
-          const line = Array.from({ length: 49 }, (_, at) => 2 + ((toC - 2) * at) / 48).map(
-            (c) => `${x(c).toFixed(1)} ${y(solubilityAt(points, c).gPer100ML).toFixed(1)}`,
-          )
+          const along = Array.from({ length: 49 }, (_, at) => 2 + ((toC - 2) * at) / 48)
           const end = solubilityAt(points, toC).gPer100ML
           return (
             <g key={letter}>
               <path
-                d={`M${line.join('L')}`}
+                d={pathOf(along, x, (c) => y(solubilityAt(points, c).gPer100ML))}
                 fill="none"
                 stroke="var(--ink)"
                 strokeWidth="2.2"

@@ -1,6 +1,8 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import type { LightSample } from '@ivory-crystal/core/heating'
 import type { MeltingRange } from '@ivory-crystal/core/melting'
+import { axisBetween } from './plot/axis'
+import { pathOf } from './plot/path'
 
 const WIDTH = 560
 const HEIGHT = 150
@@ -31,12 +33,11 @@ export function LightChart({
   const y = (light: number) =>
     HEIGHT - BOTTOM - ((light - dark) / (bright - dark || 1)) * (HEIGHT - BOTTOM - 12)
   const every = Math.max(1, Math.ceil(trace.length / 400))
-  const path = trace
-    .filter((_, i) => i % every === 0)
-    .map(
-      (one, i) => `${i === 0 ? 'M' : 'L'}${x(one.temperatureC).toFixed(1)} ${y(one.transmission).toFixed(1)}`,
-    )
-    .join('')
+  const path = pathOf(
+    trace.filter((_, i) => i % every === 0),
+    (one) => x(one.temperatureC),
+    (one) => y(one.transmission),
+  )
   const move = (end: keyof MeltingRange, c: number) => {
     if (!ends) return
     const within = Math.min(highC, Math.max(lowC, c))
@@ -49,10 +50,6 @@ export function LightChart({
     const px = ((event.clientX - box.left) / box.width) * WIDTH
     move(dragged, lowC + ((px - LEFT) / (WIDTH - LEFT - 8)) * (highC - lowC))
   }
-  const step = 5 * Math.max(1, Math.ceil((highC - lowC) / 50))
-  const ticks = Array.from({ length: 40 }, (_, i) => Math.ceil(lowC / step) * step + i * step).filter(
-    (c) => c <= highC,
-  )
   return (
     <svg
       ref={svg}
@@ -67,9 +64,9 @@ export function LightChart({
       }}
     >
       <path d={`M${LEFT} ${HEIGHT - BOTTOM}H${WIDTH - 8}`} stroke="var(--ink)" />
-      {ticks.map((c) => (
+      {axisBetween(lowC, highC, 10).ticks.map(({ value: c, text }) => (
         <text key={c} x={x(c)} y={HEIGHT - 7} fontSize="12.5" textAnchor="middle" fill="var(--ink-2)">
-          {c}
+          {text}
         </text>
       ))}
       <text x={WIDTH - 8} y={HEIGHT - BOTTOM - 4} fontSize="12.5" textAnchor="end" fill="var(--ink-2)">

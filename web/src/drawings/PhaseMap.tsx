@@ -4,6 +4,7 @@ import { type Fusion, phaseDiagram, type PhaseDiagram } from '@ivory-crystal/cor
 import { fixed } from '../format/format'
 import { useWidth } from './useWidth'
 import { Axes, Fields, HEIGHT, Labels, type MapPoint, PAD, Sample, Way } from './PhaseMapParts'
+import { pathOf } from './plot/path'
 
 export interface Probe {
   readonly moleFractionA: number
@@ -50,7 +51,12 @@ export function PhaseMap({
   }
   /** Our samples lie mostly on the left: what is said of them stands to the right of them. */
   const isLeft = points.reduce((sum, { moleFractionA }) => sum + moleFractionA, 0) >= points.length * 0.5
-  const line = (branch: PhaseDiagram['branchA']) => branch.map(([at, c]) => `${x(at)} ${y(c)}`).join('L')
+  const line = (branch: PhaseDiagram['branchA']) =>
+    pathOf(
+      branch,
+      ([at]) => x(at),
+      ([, c]) => y(c),
+    )
   const meet = diagram.eutectic
   return (
     <figure className="m-0" ref={ref}>
@@ -82,8 +88,8 @@ export function PhaseMap({
           stroke="var(--ice)"
           strokeDasharray="2 3"
         />
-        <path d={`M${line(diagram.branchA)}`} fill="none" stroke="var(--ink)" strokeWidth="2" />
-        <path d={`M${line(diagram.branchB)}`} fill="none" stroke="var(--ink)" strokeWidth="2" />
+        <path d={line(diagram.branchA)} fill="none" stroke="var(--ink)" strokeWidth="2" />
+        <path d={line(diagram.branchB)} fill="none" stroke="var(--ink)" strokeWidth="2" />
         <Axes x={x} y={y} span={span} name={b.name} width={width} />
         {probe && (
           <path

@@ -1,4 +1,4 @@
-import { axisUpTo } from './axis'
+import { axisUpTo } from './plot/axis'
 import { useWidth } from './useWidth'
 
 const HEIGHT = 150

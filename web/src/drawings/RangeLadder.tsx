@@ -1,5 +1,5 @@
 import { fixed } from '../format/format'
-import { axisBetween } from './axis'
+import { axisBetween } from './plot/axis'
 import { beside, type LadderRow, type Layout, NAME_PX, numbersOf, Rung } from './LadderRung'
 import { type PlacedLabel, placeLabels, widthOf } from './placeLabels'
 import { useWidth } from './useWidth'

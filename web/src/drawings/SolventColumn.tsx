@@ -1,6 +1,6 @@
 import { gritMarkML } from '@ivory-crystal/core/solubility'
 import { fixed } from '../format/format'
-import { axisUpTo } from './axis'
+import { axisUpTo } from './plot/axis'
 
 const HEIGHT = 430
 const TOP = 14

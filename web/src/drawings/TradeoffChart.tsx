@@ -1,6 +1,8 @@
 import css from './TradeoffChart.module.css'
 import { useRef } from 'react'
-import { fixed, millilitres } from '../format/format'
+import { millilitres } from '../format/format'
+import { axisBetween } from './plot/axis'
+import { pathOf } from './plot/path'
 import { useWidth } from './useWidth'
 
 const HEIGHT = 272
@@ -50,10 +52,11 @@ export function TradeoffChart({
   const x = (ml: number) => LEFT + (Math.min(ml, most) / most) * (width - LEFT - AFTER)
   const y = (percent: number) => BOTTOM - ((percent - floor) / (100 - floor)) * (BOTTOM - TOP)
   const path = (of: (point: Point) => number) =>
-    points
-      .map((point, i) => `${i === 0 ? 'M' : 'L'}${x(point.ml).toFixed(1)} ${y(of(point)).toFixed(1)}`)
-      .join('')
-  const step = niceStep(most)
+    pathOf(
+      points,
+      ({ ml }) => x(ml),
+      (point) => y(of(point)),
+    )
   const inner = stepOf(most)
   const move = (ml: number) => {
     onChange?.(Math.min(most, Math.max(ceilTo(leastML, inner), Math.round(ml / inner) * inner)))
@@ -96,16 +99,16 @@ export function TradeoffChart({
             will not dissolve
           </text>
         )}
-        {[floor, ...ticksOf(floor)].map((percent) => (
+        {axisBetween(floor, 100, 5).ticks.map(({ value: percent, text }) => (
           <text key={percent} x={LEFT - 7} y={y(percent) + 4} textAnchor="end" className="tiny">
-            {percent}
+            {text}
           </text>
         ))}
-        {Array.from({ length: Math.floor(most / step + 1e-9) + 1 }, (_, i) => i * step).map((ml) => (
+        {axisBetween(0, most, 5).ticks.map(({ value: ml, text }) => (
           <g key={ml}>
             <path d={`M${x(ml)} ${BOTTOM}v5`} stroke="var(--ink)" />
             <text x={x(ml)} y={BOTTOM + 18} textAnchor="middle" className="tiny">
-              {fixed(ml, step < 1 ? (step < 0.1 ? 2 : 1) : 0)}
+              {text}
             </text>
           </g>
         ))}
@@ -192,17 +195,6 @@ export function TradeoffChart({
   )
 }
 
-function ticksOf(floor: number): number[] {
-  const step = 100 - floor > 40 ? 20 : 100 - floor > 20 ? 10 : 5
-  const ticks: number[] = []
-  for (let percent = floor + step; percent <= 100; percent += step) ticks.push(percent)
-  return ticks
-}
-
-function niceStep(most: number): number {
-  const base = 10 ** Math.floor(Math.log10(most / 4))
-  return ([1, 2, 2.5, 5, 10].find((one) => one * base * 5 >= most) ?? 10) * base
-}
 /** Steps a drag moves in: what a measuring cylinder shows. */
 function stepOf(most: number): number {
   if (most < 1) return 0.02

@@ -2,6 +2,7 @@ import { linesOf, type PlanFixed, type PrepFacts } from '@ivory-crystal/core/not
 import { attempt } from '@ivory-crystal/core/problems'
 import { crystallizedFraction, depositsFromC } from '@ivory-crystal/core/solubility'
 import { clock, fixed } from '../../../format/format'
+import { pathOf } from '../../../drawings/plot/path'
 import { useWidth } from '../../../drawings/useWidth'
 import { Why } from '../../../parts/Why'
 import { strike, useNotebook } from '../../../ledger/notebook'
@@ -63,9 +64,8 @@ function Curve({ plan, readC }: { plan: PlanFixed; readC: readonly number[] }) {
   // Cooling runs from left to right.
   const x = (c: number) => LEFT + ((hotC - c) / (hotC - coldC)) * (width - LEFT - 12)
   const y = (share: number) => BOTTOM - share * (BOTTOM - TOP)
-  const path = Array.from({ length: POINTS + 1 }, (_, i) => hotC - ((hotC - coldC) * i) / POINTS)
-    .map((c, i) => `${i === 0 ? 'M' : 'L'}${x(c).toFixed(1)} ${y(fraction(c)).toFixed(1)}`)
-    .join('')
+  const along = Array.from({ length: POINTS + 1 }, (_, i) => hotC - ((hotC - coldC) * i) / POINTS)
+  const path = pathOf(along, x, (c) => y(fraction(c)))
   const ticks = [hotC, (hotC + coldC) / 2, coldC].map(Math.round)
   return (
     <div ref={frame}>

@@ -2,6 +2,7 @@ import css from '../../../parts/steps.module.css'
 import classNames from 'classnames'
 import { drynessOf, type PrepFacts } from '@ivory-crystal/core/notebook'
 import { clock, fixed } from '../../../format/format'
+import { pathOf } from '../../../drawings/plot/path'
 import { useNotebook } from '../../../ledger/notebook'
 import { AskedOnce } from '../../../parts/AskedOnce'
 import { StepLine } from '../bench/StepLine'
@@ -78,7 +79,11 @@ function Trend({ trend }: { trend: readonly { readonly at: number; readonly mass
     >
       <path d={`M0 ${HEIGHT - 2}H300`} stroke="var(--hair)" />
       <path
-        d={trend.map(({ at, massG }, i) => `${i === 0 ? 'M' : 'L'}${x(at)} ${y(massG)}`).join('')}
+        d={pathOf(
+          trend,
+          ({ at }) => x(at),
+          ({ massG }) => y(massG),
+        )}
         fill="none"
         stroke="var(--ink)"
         strokeWidth="1.8"

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { axisBetween, axisUpTo, evenAxis, roundStep } from './axis'
-import { runs } from '../../../core/golden/depth'
+import { runs } from '../../../../core/golden/depth'
 
 describe('axes', () => {
   test.each([

@@ -1,4 +1,4 @@
-import { fixed } from '../format/format'
+import { fixed } from '../../format/format'
 
 interface Tick {
   readonly value: number
