@@ -55,8 +55,8 @@ describe('the phase map', () => {
     end(left).forEach((at, i) => {
       expect(at).toBeCloseTo(end(right)[i] ?? NaN, 6)
     })
-    expect(ends(left)[0]?.startsWith('44 ')).toBe(true)
-    expect(ends(right)[0]?.startsWith('446 ')).toBe(true)
+    expect(ends(left)[0]?.startsWith('44.0 ')).toBe(true)
+    expect(ends(right)[0]?.startsWith('446.0 ')).toBe(true)
   })
   test('a sample’s bar is true to its range, and its name does not lie on another’s', () => {
     const html = draw([crude, product], true)

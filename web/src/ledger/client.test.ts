@@ -1,59 +1,36 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { LedgerId, MeltId, NotebookId, PrepId, RunId } from '@ivory-crystal/core/ids'
-import { type Answer, idMs, meltsOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
-import type { BalanceStanding, Shelf } from '@ivory-crystal/core/wire'
+import { idMs, meltsOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
+import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import { golden } from '../../../core/golden/contract'
-import { Refused, Unreachable } from './api'
+import { standIn } from '../testing/standIn'
+import { Refused } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerClient, Surroundings } from './ledgerClient'
 import { type Kept, openKept } from './kept'
 import { openOutbox } from './outbox'
 import type { Reading } from './readings'
-import type { StreamEvents } from './stream'
 import type { Tabs } from './tabs'
 
 const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
 const PREP = golden.entries.find(({ kind }) => kind === 'prep opened')?.subject as PrepId
-const SHELF = {
-  compounds: [],
-  solvents: [],
-  solubilities: [],
-  instruments: [],
-  houseRules: [],
-} as unknown as Shelf
-
 /** One server and one browser: its tabs share outbox, locks and channel. */
 function browser() {
   const ledger = crypto.randomUUID() as LedgerId
-  const kept = new Map<string, { seq: number; entry: RawEntry }>(
-    golden.entries.map((entry, i) => [entry.id, { seq: i + 1, entry }]),
-  )
-  const world = {
+  const { hand, kept, api } = standIn(ledger)
+  const world = Object.assign(hand, {
     ledger,
     kept,
-    isAway: false,
-    refuses: (_: RawEntry) => false,
-    /** The streams that are open now. */
-    streams: [] as { readonly after: number; readonly events: StreamEvents }[],
     /** What is to be called back, by hand. */
     later: [] as { readonly ms: number; readonly run: () => void }[],
-    now: golden.nowMs,
     chance: 1,
     online: [] as (() => void)[],
-    /** How the server answers a post, when not as a server does. */
-    posting: null as null | ((groups: unknown) => object),
-    posts: 0,
     /** What the device keeps. */
     openOutbox,
     /** Its copy of what was open; null keeps none. */
     copy: null as Kept | null,
-    /** Which ledger answers, and since which start of the server. */
-    answering: ledger,
-    run: 'first',
-    /** Held back until it resolves: how long the server takes to give the lines. */
-    reading: Promise.resolve() as Promise<unknown>,
-  }
+  })
   const stored = {
     /** The observations the server has, in its order. */
     observations: () =>
@@ -69,44 +46,8 @@ function browser() {
   const locks = lockTable()
   const channel: ((message: never) => void)[] = []
   const tab = (): LedgerClient => {
-    const answer = async <T>(value: () => T): Promise<T> => {
-      if (world.isAway) throw new Unreachable()
-      return value()
-    }
     const surroundings: Surroundings = {
-      api: {
-        about: () =>
-          answer(() => ({
-            ledger: world.answering,
-            run: world.run,
-            demo: true,
-            byHand: false,
-            now: world.now,
-          })),
-        notebooks: () => answer(() => ({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] })),
-        shelf: () => answer(() => SHELF),
-        async entries(_, after) {
-          const entries = [...kept.values()]
-            .filter(({ seq }) => seq > after)
-            .map((line) => ({ ...line, recordedAt: 0 }))
-          await world.reading
-          return answer(() => ({ entries }))
-        },
-        post: (_, groups) => {
-          world.posts += 1
-          return answer(() => ({
-            ...(world.posting?.(groups) ?? {}),
-            answers: (groups as RawEntry[][]).flat().map((entry): Answer => {
-              if (world.refuses(entry)) return { id: entry.id, outcome: 'refused', sentence: 'It cannot be.' }
-              const known = kept.get(entry.id)
-              if (known) return { id: entry.id, outcome: 'duplicate', seq: known.seq }
-              kept.set(entry.id, { seq: kept.size + 1, entry })
-              for (const { events } of world.streams) events.line({ seq: kept.size, entry })
-              return { id: entry.id, outcome: 'stored', seq: kept.size, recordedAt: 0 }
-            }),
-          }))
-        },
-      },
+      api,
       openKept: () => Promise.resolve(world.copy),
       openOutbox: (ledger) => world.openOutbox(ledger),
       openTabs: (): Tabs => {

@@ -14,7 +14,7 @@ import '@ivory-crystal/core/solubility'
 import '@ivory-crystal/core/thermometer'
 import '@ivory-crystal/core/weighing'
 import { SCHOOLS } from '@ivory-crystal/core/conventions'
-import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/instruments'
 import { type Answer, type PrepFacts, prepOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
 import { PROCEDURES } from '@ivory-crystal/core/procedures'
@@ -29,14 +29,15 @@ import type {
   ShelfReport,
 } from '@ivory-crystal/core/wire'
 import { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS } from '../../../core/src/reference/reference'
+import { OtherLedger, Refused, Unreachable } from '../ledger/api'
 import type { QuarantinedLine } from '../ledger/outbox'
 import type { StreamEvents } from '../ledger/stream'
 import { golden } from '../../../core/golden/contract'
+import { standIn } from './standIn'
 
 // A machine that is busy is waited for; nothing is told by how long it took.
 configure({ asyncUtilTimeout: 20_000 })
 
-const LEDGER = golden.entries[0]?.ledger as LedgerId
 export const NOTEBOOK = golden.entries[0]?.notebook as NotebookId
 const source = 'general reference value'
 const points = (golden as unknown as { solubilities: Shelf['solubilities'] }).solubilities
@@ -98,18 +99,19 @@ export function restingAt(blockC: Readonly<Record<string, number>> = {}): Instru
   }))
 }
 
+const { about, notebooks, entries } = standIn().api
 jest.unstable_mockModule('../ledger/api', () => ({
   api: {
     ...server,
-    about: () => Promise.resolve({ ledger: LEDGER, demo: true, byHand: true }),
-    notebooks: () => Promise.resolve({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] }),
-    entries: () =>
-      Promise.resolve({ entries: golden.entries.map((entry, i) => ({ seq: i + 1, recordedAt: 0, entry })) }),
+    about,
+    notebooks,
+    entries,
+    // What is written stays on its way, under the test’s eyes.
     post: (): Promise<{ answers: Answer[] }> => new Promise(() => undefined),
   },
-  Refused: class extends Error {},
-  Unreachable: class extends Error {},
-  OtherLedger: class extends Error {},
+  Refused,
+  Unreachable,
+  OtherLedger,
 }))
 /** Lines the server refused, as the outbox keeps them. */
 export const refused: QuarantinedLine[] = []
@@ -142,12 +144,8 @@ jest.unstable_mockModule('../ledger/stream', () => ({
   },
 }))
 // Drawings by the chart package need a real browser.
-jest.unstable_mockModule('../drawings/Chart', () => ({
-  Chart: () => null,
-  themeColour: () => '#000',
-  isDark: () => false,
-  plainChart: () => ({}),
-  plainAxis: () => ({ title: {}, labels: {} }),
+jest.unstable_mockModule('../drawings/plot/LineChart', () => ({
+  LineChart: () => null,
 }))
 const { openNotebook, useNotebook } = await import('../ledger/notebook')
 export { PROCEDURES, REFERENCE_COMPOUNDS, useNotebook }
