@@ -7,7 +7,7 @@ const FLOORS = {
     ['procedures', 'reference', 'judging', 'identity'],
     ['notebook'],
     ['simulator', 'line', 'wire', 'planning', 'crate', 'practice'],
-    ['schemas'],
+    ['schemas', 'checks'],
   ],
   web: [
     ['vite-env', 'clock', 'device', 'format'],
@@ -80,7 +80,7 @@ module.exports = {
       from: { path: '^web/', pathNot: '^web/src/testing/' },
       // Schemas bring Joi: loaded with the first form that is handed in, never before.
       to: {
-        path: '^core/src/(schemas|reference/(shelfSchema|reference|reagents))',
+        path: '^core/src/(schemas|checks|reference/(shelfSchema|reference|reagents))',
         dynamic: false,
         dependencyTypesNot: ['type-only'],
       },
