@@ -6,7 +6,6 @@ import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
 import { KeysHelp } from '../parts/sheets/KeysHelp'
 import { applyTheme, theme } from './theme'
-import { LinesElsewhere } from '../parts/LinesElsewhere'
 import { fetchPlaces, part } from '../device/place'
 import { whenQuiet } from '../device/quiet'
 import { Clocks } from './Clocks'
@@ -15,6 +14,7 @@ import { askToStay, keepApp } from '../device/update'
 import { useFromTheTop } from '../parts/useFromTheTop'
 
 // The rail and the place are there first.
+const LinesElsewhere = part(async () => (await import('../parts/LinesElsewhere')).LinesElsewhere)
 const Beside = part(async () => (await import('./Beside')).Beside)
 
 async function startWorkers(): Promise<void> {

@@ -37,9 +37,19 @@ export function netMassText(body: Weighed): string {
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
 const calendars = new Map<string, Intl.DateTimeFormat>()
 
+type Parts = Readonly<Record<string, string>>
+const MINUTE_MS = 60_000
+/** What was written already, by zone and minute: a screen writes the same times of day each second. */
+const written = new Map<string, Parts>()
+const WRITTEN_MOST = 2000
+
 /** A moment on the calendar and clock of the page's zone. */
-function partsOf(at: number): Readonly<Record<string, string>> {
+function partsOf(at: number): Parts {
   const zone = pageClock.zone()
+  const key = `${Math.floor(at / MINUTE_MS)} ${zone}`
+  const known = written.get(key)
+  if (known) return known
+  if (written.size >= WRITTEN_MOST) written.clear()
   const calendar =
     calendars.get(zone) ??
     new Intl.DateTimeFormat('en-GB', {
@@ -52,7 +62,9 @@ function partsOf(at: number): Readonly<Record<string, string>> {
       hourCycle: 'h23',
     })
   calendars.set(zone, calendar)
-  return Object.fromEntries(calendar.formatToParts(at).map(({ type, value }) => [type, value]))
+  const parts = Object.fromEntries(calendar.formatToParts(at).map(({ type, value }) => [type, value]))
+  written.set(key, parts)
+  return parts
 }
 
 function dayOf({ day = '', month = '' }: Readonly<Record<string, string>>): string {

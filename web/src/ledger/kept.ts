@@ -1,4 +1,4 @@
-import type { DBSchema, IDBPDatabase } from 'idb'
+import { type DBSchema, type IDBPDatabase, unwrap } from 'idb'
 import { openReopening, type Reopening } from './database'
 import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import type { StoredEntry } from '@ivory-crystal/core/notebook'
@@ -48,6 +48,8 @@ export interface Kept {
   close(): void
 }
 
+/** Lines put together: some milliseconds, so that a screen that opens meanwhile is not held up. */
+const PUT_AT_ONCE = 100
 /** Notebooks a device keeps a copy of. */
 const COPIES_MOST = 8
 
@@ -70,9 +72,16 @@ function keptIn({ withDb, close }: Reopening<KeptSchema>): Kept {
     notebook: NotebookId,
     lines: readonly StoredLine[],
   ): Promise<void> {
-    const tx = db.transaction('lines', 'readwrite')
-    for (const { seq, entry } of lines) void tx.store.put({ ledger, notebook, id: entry.id, seq, entry })
-    await tx.done
+    for (let i = 0; i < lines.length; i += PUT_AT_ONCE) {
+      // Between two portions the screen has its turn.
+      if (i > 0) await new Promise((resolve) => setTimeout(resolve))
+      const tx = db.transaction('lines', 'readwrite')
+      // The bare store: a promise for each of thousands of lines takes longer than the line.
+      const store = unwrap(tx.store)
+      for (const { seq, entry } of lines.slice(i, i + PUT_AT_ONCE))
+        store.put({ ledger, notebook, id: entry.id, seq, entry })
+      await tx.done
+    }
   }
   /** Copies of notebooks that were not opened for the longest are let go: each start of a demo leaves one. */
   async function letGo(db: Db): Promise<void> {
