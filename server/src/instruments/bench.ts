@@ -364,6 +364,7 @@ export async function openBench(
     },
     async close() {
       stop()
+      await inTurn(() => Promise.resolve())
       for (const stand of stands.values())
         await stand.inTurn(async () => {
           if (stand.run) await flush(stand.run)

@@ -1,6 +1,6 @@
 import { appendFile } from 'node:fs/promises'
 import { basename } from 'node:path'
-import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { NotebookId } from '@ivory-crystal/core/ids'
 import type { Database } from '../db/open'
 import { type LineFile, readLines } from '../lineFile'
 import { beginningOf, hashAfter, type HashedLine } from './chain'
@@ -14,6 +14,14 @@ import {
   notebookLine,
   readJournal,
 } from './journal'
+import {
+  HASH_START,
+  LOST_TITLE,
+  surveyJournal,
+  type Surveyed,
+  type SurveyedJournal,
+  surveyor,
+} from './survey'
 import {
   dropLines,
   fillEmpty,
@@ -104,65 +112,6 @@ async function writtenAgain(
   await writeDown(path, [...damages, told])
   return told
 }
-
-interface Counted {
-  title: string
-  createdAt: number
-  count: number
-  seq: number
-  hash: string
-  /** The beginning of the hash of each line, by number. */
-  hashes: string[]
-}
-interface SurveyedJournal extends Survey {
-  readonly notebooks: ReadonlyMap<NotebookId, Counted>
-}
-interface Surveyed {
-  readonly survey: SurveyedJournal
-  readonly damages: readonly Damage[]
-}
-
-const HASH_START = 16
-
-/** Counts what a journal says, step by step. */
-function surveyor() {
-  let ledger: LedgerId | null = null
-  const notebooks = new Map<NotebookId, Counted>()
-  const damages: Damage[] = []
-  const at = (id: NotebookId): Counted => {
-    const known = notebooks.get(id)
-    if (known) return known
-    const made = { title: LOST_TITLE, createdAt: 0, count: 0, seq: 0, hash: '', hashes: [] }
-    notebooks.set(id, made)
-    return made
-  }
-  return {
-    take(one: JournalStep): void {
-      if (one.step === 'ledger') ledger = one.id
-      else if (one.step === 'damage') damages.push(one.damage)
-      else if (one.step === 'notebook')
-        Object.assign(at(one.id), { title: one.title, createdAt: one.createdAt })
-      else {
-        const counted = at(one.notebook)
-        for (const { seq, hash } of one.lines) {
-          counted.count += 1
-          counted.hashes[seq] = hash.slice(0, HASH_START)
-          if (seq >= counted.seq) Object.assign(counted, { seq, hash })
-        }
-      }
-    },
-    surveyed: (): Surveyed => ({ survey: { ledger, notebooks }, damages }),
-  }
-}
-
-async function surveyJournal(path: string): Promise<Surveyed> {
-  const { take, surveyed } = surveyor()
-  for await (const one of readJournal(path)) take(one)
-  return surveyed()
-}
-
-/** A notebook whose own line is lost is still a notebook. */
-const LOST_TITLE = 'Notebook whose title was lost'
 
 /** Where the two first differ, in words; null when they say the same. */
 function difference(journal: Survey, database: Survey): string | null {

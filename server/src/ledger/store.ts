@@ -1,6 +1,5 @@
 import { randomBytes, randomUUID } from 'node:crypto'
-import { asc, eq, sql } from 'drizzle-orm'
-import type { EntryId, LedgerId, NotebookId } from '@ivory-crystal/core/ids'
+import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import {
   type Answer,
   idMs,
@@ -11,10 +10,7 @@ import {
 } from '@ivory-crystal/core/notebook'
 import { readySchemasOf } from '@ivory-crystal/core/checks'
 import { readOlderVersions } from '@ivory-crystal/core/notebook/older'
-import type { NotebookRow } from '@ivory-crystal/core/wire'
-import type { Clock } from '../clock'
 import { type Database, saidBy } from '../db/open'
-import { entries, notebooks } from '../db/schema'
 import { queue } from '../queue'
 import { beginningOf, chained, type HashedLine, type Linked } from './chain'
 import { HttpProblem } from '../http/problem'
@@ -22,69 +18,25 @@ import { batchLines, type Damage, type Head, ledgerLine, notebookLine } from './
 import { titleTrouble } from './journalRows'
 import { type OpenJournal, reconcile, replay } from './reconcile'
 import { knownLines } from './known'
-import { type Known, type SortedLine, sortOut } from './sortOut'
+import { readsOf } from './reads'
+import { writeShared } from './shared'
+import { type SortedLine, sortOut } from './sortOut'
+import type { AppendOptions, LedgerStore, StoreSurroundings } from './storeTypes'
 import { verifier } from './verifier'
 import {
+  inserted,
   linesAfter,
   newestId,
   type PlacedLine,
   putNotebook,
   setLedgerId,
   surveyDatabase,
-  inserted,
 } from './tables'
 
 // What was written by an earlier version is read like what is written now.
 readOlderVersions()
 
-interface AppendOptions {
-  /** Lines written on another ledger are taken too, as when a notebook is imported. */
-  readonly fromElsewhere?: boolean
-}
-
-export interface LedgerStore {
-  readonly ledger: LedgerId
-  /** Lines of the journal that are not as they were written, and had to be set aside. */
-  readonly setAside: readonly Damage[]
-  notebooks(): Promise<readonly NotebookRow[]>
-  /** @throws HttpProblem 400 when the title cannot be kept as it is */
-  createNotebook(row: { id?: NotebookId; title: string }): Promise<NotebookRow>
-  /**
-   * Stores groups of lines; each group goes in whole or not at all. Flushed to the journal before the answer.
-   * @returns one answer for each line, in order; null when there is no such notebook
-   */
-  append(
-    notebook: NotebookId,
-    groups: readonly (readonly unknown[])[],
-    options?: AppendOptions,
-  ): Promise<readonly Answer[] | null>
-  /** Lines after a sequence number, in order, some at a time. */
-  after(notebook: NotebookId, seq: number): AsyncGenerator<readonly StoredEntry[]>
-  /** All lines of a notebook. */
-  all(notebook: NotebookId): Promise<readonly RawEntry[]>
-  /** The last line of a notebook: its hash stands for every line before it. */
-  head(notebook: NotebookId): Promise<Head>
-  /** Those of the lines that are stored already, by id. */
-  known(lines: readonly unknown[]): Promise<Known>
-  /** Whoever has written in a notebook. */
-  authors(notebook: NotebookId): Promise<readonly string[]>
-  /** Lines of a kind in any notebook, by id. */
-  ofKind(kind: string): Promise<readonly RawEntry[]>
-  ofSubject(notebook: NotebookId, subject: string): Promise<readonly RawEntry[]>
-  /** A new id after everything this ledger holds. */
-  newId(random?: Uint8Array): EntryId
-  onStored(listen: (notebook: NotebookId, stored: readonly StoredEntry[]) => void): () => void
-  /** Resolves once everything taken so far is answered. */
-  settled(): Promise<void>
-}
-
-/** What a store needs beside its database. */
-export interface StoreSurroundings {
-  readonly clock: Clock
-  readonly say: (sentence: string) => void
-  /** Throws when nothing more may be written, as on a disk that is nearly full. */
-  readonly mayWrite?: () => Promise<void>
-}
+export type { LedgerStore }
 
 /** Lines that go into one flushed append together. */
 const TOGETHER_MOST = 2000
@@ -243,7 +195,8 @@ export async function openStore(
       if (lines.length > 0) accepted.set(notebook, [...(accepted.get(notebook) ?? []), ...lines])
     })
     if (accepted.size === 0) return { stored: [], intoTables: () => Promise.resolve() }
-    return journal ? writeAlone(journal, accepted) : writeShared(accepted)
+    if (journal) return writeAlone(journal, accepted)
+    return { stored: await writeShared(db, clock, accepted), intoTables: () => Promise.resolve() }
   }
 
   /** One flushed append to the journal, and one statement that the database takes whole or not at all. */
@@ -271,30 +224,6 @@ export async function openStore(
   function moveHead(notebook: NotebookId, lines: readonly HashedLine[]): void {
     const last = lines[lines.length - 1]
     if (last) heads.set(notebook, { seq: last.seq, hash: last.hash })
-  }
-
-  /** A database that others may write to as well counts for all of them. */
-  async function writeShared(accepted: ReadonlyMap<NotebookId, readonly RawEntry[]>): Promise<Written> {
-    const stored = await db.transaction(async (tx) => {
-      const placed: PlacedLine[] = []
-      for (const [notebook, lines] of [...accepted].sort(([p], [q]) => (p < q ? -1 : 1))) {
-        await tx.select().from(notebooks).where(eq(notebooks.id, notebook)).for('update')
-        const [last] = await tx
-          .select({ seq: entries.seq, hash: entries.hash })
-          .from(entries)
-          .where(eq(entries.notebook, notebook))
-          .orderBy(sql`${entries.seq} desc`)
-          .limit(1)
-        const recordedAt = clock.now()
-        const head = { seq: last?.seq ?? 0, hash: last?.hash ?? beginningOf(notebook) }
-        const linked = lines.map((entry, i): Linked => ({ seq: head.seq + 1 + i, recordedAt, entry }))
-        const hashed = chained(head.hash, linked).map((line) => ({ ...line, notebook }))
-        await tx.execute(inserted(hashed))
-        placed.push(...hashed)
-      }
-      return placed
-    })
-    return { stored, intoTables: () => Promise.resolve() }
   }
 
   async function readHeadsOf(taken: readonly Waiting[]): Promise<void> {
@@ -330,11 +259,7 @@ export async function openStore(
   return {
     ledger,
     setAside,
-    async notebooks() {
-      await tablesFollow()
-      const rows = await db.select().from(notebooks).orderBy(asc(notebooks.createdAt), asc(notebooks.id))
-      return rows.map(({ id, title, createdAt }) => ({ id: id as NotebookId, title, createdAt }))
-    },
+    ...readsOf(db, tablesFollow),
     createNotebook: (row) =>
       inTurn(async () => {
         const trouble = titleTrouble(row.title)
@@ -364,34 +289,6 @@ export async function openStore(
     async head(notebook) {
       if (!journal) await readHeads()
       return headOf(notebook)
-    },
-    async known(lines) {
-      await tablesFollow()
-      return knownLines(db, [lines], null)
-    },
-    async authors(notebook) {
-      await tablesFollow()
-      const author = sql<string>`${entries.entry}->>'author'`
-      const rows = await db.selectDistinct({ author }).from(entries).where(eq(entries.notebook, notebook))
-      return rows.map((row) => row.author)
-    },
-    async ofKind(kind) {
-      await tablesFollow()
-      const rows = await db
-        .select({ entry: entries.entry })
-        .from(entries)
-        .where(eq(entries.kind, kind))
-        .orderBy(asc(entries.id))
-      return rows.map((row) => row.entry)
-    },
-    async ofSubject(notebook, subject) {
-      await tablesFollow()
-      const rows = await db
-        .select({ entry: entries.entry })
-        .from(entries)
-        .where(sql`${entries.notebook} = ${notebook} and ${entries.subject} = ${subject}`)
-        .orderBy(asc(entries.id))
-      return rows.map((row) => row.entry)
     },
     newId(random = randomBytes(8)) {
       const id = nextId(latest, clock.now(), random)
