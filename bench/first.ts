@@ -89,10 +89,10 @@ async function visit(context: BrowserContext, at: string, isPressed = true): Pro
       (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).filter(({ name }) =>
         /\.(js|css)$/.test(name),
       )
-    // What comes after two quiet seconds is for other places.
+    // What comes after a quiet second is for other places.
     while (entries().length !== before) {
       before = entries().length
-      await new Promise((resolve) => setTimeout(resolve, 1900))
+      await new Promise((resolve) => setTimeout(resolve, 900))
     }
     return entries().map(({ name, startTime }) => ({ path: new URL(name).pathname, startTime }))
   })

@@ -277,6 +277,18 @@ export async function rampDemo(page: Page, bench: Bench): Promise<void> {
   await tubesIn(page, bench)
 }
 
+/** Until the app has all its places: they are fetched once the first screen stands, some seconds after it was opened. */
+export async function everyPlaceFetched(page: Page): Promise<void> {
+  await expect
+    .poll(() =>
+      page.evaluate(() =>
+        performance.getEntriesByType('resource').some(({ name }) => /Instruments-/.test(name)),
+      ),
+    )
+    .toBe(true)
+  await settled(page)
+}
+
 export const temperature = (page: Page) => page.getByTestId('block-temperature')
 /** A cell of the pad: what is pressed, and what is written in it. */
 export const cell = (page: Page, moment: string, slot: number) =>

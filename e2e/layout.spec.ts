@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test'
 import { SIMULATED_INSTRUMENTS } from '../core/src/instruments/shipped'
 import { copiesOf } from '../core/golden/copies'
 import type { RawEntry } from '@ivory-crystal/core/notebook'
-import { type Bench, expect, heatUp, rampDemo, station, test, tubesIn } from './bench'
+import { type Bench, everyPlaceFetched, expect, heatUp, rampDemo, station, test, tubesIn } from './bench'
 import { layoutFaults } from './layout'
 
 const golden = JSON.parse(
@@ -244,6 +244,7 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
   }) => {
     await rampDemo(page, demo)
     await demo.passUntil({ tube: 0, liquid: 0.2 })
+    await everyPlaceFetched(page)
     const pad = page.getByRole('group', { name: 'Mark pad' })
     const top = async () => (await pad.boundingBox())?.y
     const before = await top()
