@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { DEFAULT_HOUSE_RULES, SCHOOLS } from '../../src/conventions/schools'
-import type { EntryId, SubjectId } from '../../src/ids'
+import type { EntryId, PeriodId } from '../../src/ids'
 import { nextId } from '../../src/notebook/clock'
 import type { Line, RawEntry } from '../../src/notebook/entry'
 import { fold } from '../../src/notebook/fold'
@@ -97,7 +97,7 @@ function drawn(seed: number, random: () => number): MadePeriod {
     first: null,
     planned: [],
   } as Bodies['period opened']
-  write([{ kind: 'period opened', subject: newId<SubjectId>(), body: terms }])
+  write([{ kind: 'period opened', subject: newId<PeriodId>(), body: terms }])
   const view = fold(entries)
   const period = periodAt(view, BEGINS_MS)
   const rules = { ...houseRulesOf(view, SCHOOLS), ...conventions }

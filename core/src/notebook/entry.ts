@@ -1,5 +1,5 @@
 import type { EntryId, EpochMs, LedgerId, NotebookId, SubjectId } from '../ids'
-import type { Bodies, Kind } from './kinds/list'
+import type { About, Bodies, Kind } from './kinds/list'
 
 interface Envelope {
   readonly id: EntryId
@@ -17,6 +17,7 @@ interface Envelope {
 }
 export interface Entry<K extends Kind = Kind> extends Envelope {
   readonly kind: K
+  readonly subject: About[K]
   readonly body: Bodies[K]
 }
 /** A line as it comes off the wire or the disk: perhaps of a kind or version this build does not know. */
@@ -45,5 +46,5 @@ export interface StoredEntry {
 
 /** A line to be written: what it says and about what. */
 export type Line<K extends Kind = Kind> = {
-  [One in K]: { readonly kind: One; readonly subject: SubjectId; readonly body: Bodies[One] }
+  [One in K]: { readonly kind: One; readonly subject: About[One]; readonly body: Bodies[One] }
 }[K]

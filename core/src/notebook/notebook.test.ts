@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { EntryId, LedgerId, NotebookId, PrepId, RunId, SampleId, SubjectId } from '../ids'
+import type { EntryId, LedgerId, NotebookId, PrepId, RunId, SampleId } from '../ids'
 import { idMs, nextId } from './clock'
 import type { Entry, RawEntry } from './entry'
 import { EMPTY_VIEW, fold, type View } from './fold'
-import { type Bodies, type Kind, KINDS } from './kinds/list'
+import { type About, type Bodies, type Kind, KINDS } from './kinds/list'
 import { linesOf } from './read'
 import { sentenceOf } from './sentence'
 import { judgementOf } from './views/judgement'
@@ -55,7 +55,7 @@ function entry<K extends Kind>(kind: K, subject: string, body: Bodies[K], at = 1
     v: KINDS[kind].version,
     ledger: '0a5a1c7e-0000-4000-8000-000000000001' as LedgerId,
     notebook: '0a5a1c7e-0000-4000-8000-000000000002' as NotebookId,
-    subject: subject as SubjectId,
+    subject: subject as About[K],
     kind,
     body,
     at: at + made,

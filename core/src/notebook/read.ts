@@ -1,7 +1,7 @@
 import type { EntryId, SubjectId } from '../ids'
 import type { Entry, KnownEntry } from './entry'
 import type { View } from './fold'
-import type { Kind } from './kinds/list'
+import type { About, Kind } from './kinds/list'
 
 /**
  * The only ways a view of the notebook reads it. Each note what was read, so that what was worked out from it can
@@ -138,8 +138,8 @@ export function firstLine<K extends Kind>(view: View, subject: SubjectId | strin
 }
 
 /** Subjects with a standing line of this kind, in order of their ids. */
-export function subjectsWith(view: View, kind: Kind): readonly string[] {
-  return noted(holding, view, kind, undefined)
+export function subjectsWith<K extends Kind>(view: View, kind: K): readonly About[K][] {
+  return noted(holding, view, kind, undefined) as readonly About[K][]
 }
 
 /** Every line about a subject in order of id, struck ones too. */

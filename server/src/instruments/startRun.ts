@@ -173,7 +173,7 @@ async function resumed(
     .filter(({ body }) => body.instrument === instrument.id && body.feed !== 'by hand')
     .at(-1)
   if (!latest) return cold
-  const melt = latest.subject as string as MeltId
+  const melt = latest.subject
   const lines = await store.ofSubject(latest.notebook, melt)
   const planned = lastOf(lines, 'melt planned')?.body
   if (!planned) return cold

@@ -1,3 +1,4 @@
+import type { Subjects } from './defineKind'
 import { type BodyOf, entryKind, type ListedKind } from './entryKind'
 import { prepOpened } from './prep-opened/kind'
 import { sampleNamed } from './sample-named/kind'
@@ -118,6 +119,8 @@ type Listed = (typeof LIST)[number]
 /** The kinds of entry and the bodies this build writes. */
 export type Bodies = { readonly [D in Listed as D['kind']]: BodyOf<D> }
 export type Kind = keyof Bodies
+/** What lines of each kind are about. */
+export type About = { readonly [D in Listed as D['kind']]: Subjects[D['about']] }
 
 export const KINDS = Object.fromEntries(LIST.map((listed) => [listed.kind, listed])) as unknown as {
   readonly [K in Kind]: ListedKind<Bodies[K]>

@@ -1,14 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import { referenceCompound, referenceSolvent } from '../../../golden/reference'
-import type { PrepId, SampleId, SubjectId } from '../../ids'
+import type { PrepId, SampleId } from '../../ids'
 import type { Compound, Solvent } from '../../substances/shelf'
 import { planCrystallization } from '../../solubility/planCrystallization'
 import { withVolumeML } from '../../solubility/volume'
 import { nextId } from '../clock'
 import type { Entry, RawEntry } from '../entry'
 import { fold } from '../fold'
-import { type Bodies, type Kind, KINDS } from '../kinds/list'
+import { type About, type Bodies, type Kind, KINDS } from '../kinds/list'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { accountOf } from './account'
 import { liquorStanding, odditiesOf, ownWordsOf } from './causes'
@@ -37,7 +37,7 @@ function line<K extends Kind>(kind: K, subject: string, body: Bodies[K], minutes
   const { ledger, notebook } = golden.entries[0] as RawEntry
   const id = nextId(null, at, new Uint8Array([0, 0, 0, 0, 0, 0, made >> 8, made & 255]))
   const v = KINDS[kind].version
-  return { id, v, ledger, notebook, subject: subject as SubjectId, kind, body, at, author: 'a', device: 'd' }
+  return { id, v, ledger, notebook, subject: subject as About[K], kind, body, at, author: 'a', device: 'd' }
 }
 const reading = (text: string) => ({ text, value: Number(text) })
 const idOf = (role: SampleRole) =>

@@ -2,13 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import { golden } from '../../../golden/contract'
 import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
 import { rankCandidates } from '../../identity/rankCandidates'
-import type { MeltId, RunId, SampleId, SubjectId } from '../../ids'
+import type { MeltId, RunId, SampleId } from '../../ids'
 import type { Compound } from '../../substances/shelf'
 import { holdsUnknown, sealedContents, simulatedTube } from '../../simulator/contents'
 import { nextId } from '../clock'
 import type { Entry, RawEntry } from '../entry'
 import { fold, type View } from '../fold'
-import type { Bodies, Kind } from '../kinds/list'
+import type { About, Bodies, Kind } from '../kinds/list'
 import { latestLine } from '../read'
 import { classLadders, sharedSampleOf } from './classRanges'
 import { comparedAs } from './comparedAs'
@@ -51,7 +51,7 @@ class Notebook {
     const id = nextId(this.latest, golden.nowMs + this.made * 1000, new Uint8Array(8))
     this.latest = id
     const [first] = golden.entries as [RawEntry]
-    const raw = { ...first, id, v: KINDS[kind].version, subject: subject as SubjectId, kind, body }
+    const raw = { ...first, id, v: KINDS[kind].version, subject: subject as About[K], kind, body }
     expect(refusalOf(raw)).toBeNull()
     this.view = fold([raw], this.view)
     return raw

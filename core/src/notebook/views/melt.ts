@@ -59,7 +59,7 @@ const plannedMelts = remember((view: View): readonly Entry<'melt planned'>[] =>
     .sort((p, q) => (p.id < q.id ? -1 : 1)),
 )
 const allMeltIds = remember(
-  (view: View): readonly MeltId[] => plannedMelts(view).map(({ subject }) => subject as MeltId),
+  (view: View): readonly MeltId[] => plannedMelts(view).map(({ subject }) => subject),
   sameItems,
 )
 
@@ -68,7 +68,7 @@ const meltIdsByPrep = remember((view: View): ReadonlyMap<PrepId | null, readonly
   const pairs = plannedMelts(view).flatMap(({ subject, body }) => {
     const ofTubes = body.tubes.flatMap(({ sample }) => prepsIn(view, sample))
     const preps = new Set([body.prep, ...ofTubes])
-    return [...preps].map((prep) => ({ prep, melt: subject as MeltId }))
+    return [...preps].map((prep) => ({ prep, melt: subject }))
   })
   const groups = groupedBy(pairs, ({ prep }) => prep)
   return new Map([...groups].map(([prep, of]) => [prep, of.map(({ melt }) => melt)]))
@@ -92,7 +92,7 @@ const meltIdsBySample = remember((view: View): ReadonlyMap<SampleId, readonly Me
   const pairs = plannedMelts(view).flatMap(({ subject, body }) =>
     [...new Set(body.tubes.map(({ sample }) => sample))].map((sample) => ({
       sample,
-      melt: subject as MeltId,
+      melt: subject,
     })),
   )
   const groups = groupedBy(pairs, ({ sample }) => sample)

@@ -22,7 +22,7 @@ export const platesOf = remember((view: View, of: PrepId | UnknownId | undefined
     .flatMap((id) => latestLine(view, id, 'plate developed') ?? [])
     .filter(({ body }) => of === undefined || body.of === of)
     .sort((p, q) => (p.id < q.id ? -1 : 1))
-    .flatMap(({ subject }) => plateOf(view, subject as PlateId) ?? []),
+    .flatMap(({ subject }) => plateOf(view, subject) ?? []),
 )
 
 export const plateOf = remember((view: View, id: PlateId): PlateFacts | null => {

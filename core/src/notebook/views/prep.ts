@@ -40,7 +40,7 @@ export interface PrepFacts {
 /** Every prep of the notebook, the newest first. */
 export const prepsOf = remember((view: View): readonly PrepFacts[] =>
   subjectsWith(view, 'prep opened')
-    .flatMap((id) => prepOf(view, id as PrepId) ?? [])
+    .flatMap((id) => prepOf(view, id) ?? [])
     .sort((p, q) => (p.opened.id < q.opened.id ? 1 : -1)),
 )
 
@@ -81,7 +81,7 @@ const sampleIdsOf = remember(
   (view: View, prep: PrepId): readonly SampleId[] =>
     samplesByPrep(view)
       .get(prep)
-      ?.map(({ subject }) => subject as SampleId) ?? [],
+      ?.map(({ subject }) => subject) ?? [],
   sameItems,
 )
 const sampleFactsOf = remember((view: View, id: SampleId): SampleFacts | null => {

@@ -31,7 +31,7 @@ export const samplesNamed = remember((view: View): readonly NamedSample[] =>
   subjectsWith(view, 'sample named')
     .flatMap((id) => latestLine(view, id, 'sample named') ?? [])
     .sort((p, q) => (p.id < q.id ? -1 : 1))
-    .flatMap(({ subject }) => sampleNamedAs(view, subject as SampleId) ?? []),
+    .flatMap(({ subject }) => sampleNamedAs(view, subject) ?? []),
 )
 
 /** The first authentic sample named of each compound, by the compound's id. */

@@ -27,7 +27,7 @@ export interface PrepTimer extends Timer {
 export function timersInUse(view: View, now: EpochMs): readonly PrepTimer[] {
   return subjectsWith(view, 'timer started')
     .flatMap((id) => {
-      const prep = prepOf(view, id as PrepId)
+      const prep = prepOf(view, id)
       if (!prep) return []
       const { title } = prep.opened.body
       return timersInUseOf(view, prep, now).map((timer) => ({ ...timer, prep: prep.id, title }))

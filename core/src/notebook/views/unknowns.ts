@@ -39,7 +39,7 @@ export interface UnknownFacts {
 /** Every case of the notebook, in the order they were opened. */
 export const unknownsOf = remember((view: View): readonly UnknownFacts[] =>
   subjectsWith(view, 'unknown opened')
-    .flatMap((id) => unknownOf(view, id as UnknownId) ?? [])
+    .flatMap((id) => unknownOf(view, id) ?? [])
     .sort((p, q) => (p.opened.id < q.opened.id ? -1 : 1)),
 )
 

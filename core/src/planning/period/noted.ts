@@ -23,7 +23,7 @@ export interface PeriodFacts {
 export const periodsOf = remember(
   (view: View): readonly PeriodFacts[] =>
     subjectsWith(view, 'period opened')
-      .flatMap((id) => periodOf(view, id as PeriodId) ?? [])
+      .flatMap((id) => periodOf(view, id) ?? [])
       .sort((p, q) => p.opened.body.beginsAtMs - q.opened.body.beginsAtMs),
   sameItems,
 )

@@ -36,7 +36,7 @@ export function NewSample({
     check: (line) => checkLines([line]),
     keep(line) {
       write(line)
-      onNamed(line.subject as SampleId)
+      onNamed(line.subject)
       form.reset()
     },
   })
