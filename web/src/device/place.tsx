@@ -20,15 +20,21 @@ export function place<Name extends string>(
   load: () => Promise<Record<Name, ComponentType>>,
   name: Name,
 ): Late<object> {
-  return late(async () => (await load())[name], Opening)
+  return late(
+    async () => (await load())[name],
+    Opening,
+    ({ error }) => {
+      throw error
+    },
+  )
 }
 
-/** A part of a place that comes when it is first shown, or when there is time; its room is empty until then. */
+/** A part of a place that comes when it is first shown, or when there is time; its room is empty until then, and says so where it cannot be had. */
 export function part<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
   meanwhile: ComponentType<Props> = Nothing,
 ): Late<Props> {
-  return late(load, meanwhile)
+  return late(load, meanwhile, NotHere)
 }
 
 /**
@@ -38,6 +44,7 @@ export function part<Props extends object>(
 function late<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
   Meanwhile: ComponentType<Props>,
+  Without: ComponentType<{ error: Error }>,
 ): Late<Props> {
   let ready: ComponentType<Props> | null = null
   const once = async () => (ready ??= await load())
@@ -60,7 +67,7 @@ function late<Props extends object>(
         wanted = false
       }
     }, [Shown])
-    if (failure) throw failure
+    if (failure) return <Without error={failure} />
     return Shown ? <Shown {...props} /> : <Meanwhile {...props} />
   }
   return Object.assign(Place, {
@@ -72,6 +79,14 @@ function late<Props extends object>(
 
 function Opening() {
   return <p aria-busy="true">Opening …</p>
+}
+/** A part that cannot be had takes nothing else of the screen with it. */
+function NotHere({ error }: { error: Error }) {
+  return (
+    <p className="look" role="alert">
+      {error.message}
+    </p>
+  )
 }
 function Nothing() {
   return <span aria-busy="true" />
