@@ -10,7 +10,7 @@ export async function build() {
   await step('Building the web app …', () =>
     bin('vite', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'warn'),
   )
-  checkFirstScreen()
+  tellFirstScreen()
   await step('Building the server …', () =>
     bin('vite', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'warn'),
   )
@@ -30,6 +30,9 @@ export async function buildIfNeeded() {
       'server/drizzle',
       'web/src',
       'web/public',
+      'web/index.html',
+      'web/vite.config.ts',
+      'server/vite.config.ts',
       'package-lock.json',
     ].map((path) => join(ROOT, path))
     if (Math.max(...sources.map(newest)) < oldest) return
@@ -99,11 +102,16 @@ function built(root) {
   }
 }
 
-function checkFirstScreen() {
+function tellFirstScreen() {
   const { cardKB, allKB, cssKB, files } = firstScreen()
   process.stdout.write(
     `   first screen: ${cardKB.toFixed(1)} kB of gzipped script until it stands, ${allKB.toFixed(1)} kB in all, ${cssKB.toFixed(1)} kB of style, ${files} files\n`,
   )
+}
+
+/** A first screen that has grown too large stops the tests, and nobody who only wants to start the app. */
+export function checkFirstScreen() {
+  const { cardKB, allKB, cssKB, files } = firstScreen()
   for (const [what, is, most] of [
     ['script until it stands, kB', cardKB, MOST.cardKB],
     ['script in all, kB', allKB, MOST.allKB],

@@ -3,7 +3,7 @@
  * property is tried four times as often, and the torture is part of it.
  */
 import { existsSync } from 'node:fs'
-import { build } from './build-parts.mjs'
+import { build, checkFirstScreen } from './build-parts.mjs'
 import { binFile, install, main, node, run, runBeside, say, step } from './run.mjs'
 
 const SOURCES = ['core/src', 'server/src', 'web/src']
@@ -18,6 +18,7 @@ main(async () => {
   await install()
   await systemPackages()
   await build()
+  checkFirstScreen()
   // The browser tests wait much and compute little: what computes much goes on beside them.
   await step('Static checks and unit tests, and the browser tests beside them …', async () => {
     await all([browser(), checks().then(units)])

@@ -16,7 +16,8 @@ export async function readySchemas(kinds: Iterable<string> = Object.keys(KINDS))
 
 /** The same for lines that may be anything. */
 export async function readySchemasOf(lines: readonly unknown[]): Promise<void> {
-  await readySchemas(lines.map((raw) => String((raw as { kind?: unknown } | null)?.kind)))
+  const kinds = lines.map((raw) => (raw as { kind?: unknown } | null)?.kind)
+  await readySchemas(kinds.filter((kind) => typeof kind === 'string'))
 }
 
 /**

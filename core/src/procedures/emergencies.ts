@@ -7,10 +7,6 @@ export interface Emergency {
   readonly then: string
 }
 
-/** Ends every card. */
-export const TELL_SOMEONE =
-  'Shout for help, and tell the person in charge at once, also when it seems small. The lab’s own rules come before these cards.'
-
 export const EMERGENCIES: readonly Emergency[] = [
   {
     id: 'flask-burns',

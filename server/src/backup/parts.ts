@@ -1,5 +1,5 @@
 import type { Clock } from '../clock'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import type { PhotographStore } from '../photographs/store'
 import type { ShelfStore } from '../shelf/shelf'
 

@@ -74,6 +74,15 @@ describe('bad input', () => {
       ['refused', '“colour” is not allowed.'],
     ])
   })
+  test('a kind that is no word is refused by itself, and what came with it is stored', async () => {
+    const odd = { ...line(home()), kind: { toString: 1 } }
+    const response = await post({ groups: [[odd], [line(home())]] })
+    const { answers } = response.body as { answers: { outcome: string; sentence?: string }[] }
+    expect(answers).toMatchObject([
+      { outcome: 'refused', sentence: '“kind” must be a string.' },
+      { outcome: 'stored' },
+    ])
+  })
   test('too much at once is refused with its size', async () => {
     const response = await post({
       groups: [[line(home(), { body: { station: 'plan', text: 'x'.repeat(1_100_000) } })]],

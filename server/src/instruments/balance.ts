@@ -15,7 +15,7 @@ import type { BalanceStanding } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import type { Passing, PassingFeed } from '../ledger/stream'
 
 const TICK_MS = 500

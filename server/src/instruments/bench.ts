@@ -29,7 +29,7 @@ import { advance, createBlock } from '@ivory-crystal/core/simulator'
 import type { InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import type { Passing, PassingFeed } from '../ledger/stream'
 
 const TICK_MS = 1000

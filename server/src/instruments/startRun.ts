@@ -22,7 +22,7 @@ import {
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
 import { queue } from '../queue'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import { heatedAsPlanned, simulatedTubes } from './simulated'
 import { atRest, dueS, mustSlowDown, type Run, RUN_MOST_S, type SealedIn, type Stand, stateOf } from './run'
 

@@ -5,7 +5,8 @@ import { SYSTEM_CLOCK } from '../clock'
 import { type Database, openPglite } from '../db/open'
 import { openLineFile } from '../lineFile'
 import { line, tempFolder } from '../testing/bench'
-import { type LedgerStore, openStore } from './store'
+import { openStore } from './store'
+import type { LedgerStore } from './storeTypes'
 
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let store: LedgerStore

@@ -3,7 +3,7 @@ import { idMs, type RawEntry } from '@ivory-crystal/core/notebook'
 import type { LinesTold } from '@ivory-crystal/core/wire'
 import { readySchemasOf, refusalOf } from '@ivory-crystal/core/checks'
 import { canonicalText } from './chain'
-import type { LedgerStore } from './store'
+import type { LedgerStore } from './storeTypes'
 
 /** A look at lines from elsewhere before any is taken in. */
 export interface LookedLines {

@@ -3,7 +3,7 @@ import Joi from 'joi'
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import { checked, HttpProblem } from '../http/problem'
 import { sendList } from '../http/sendList'
-import type { LedgerStore } from './store'
+import type { LedgerStore } from './storeTypes'
 
 /** Lines a request may carry. */
 const LINES_MOST = 500

@@ -36,8 +36,6 @@ import {
 // What was written by an earlier version is read like what is written now.
 readOlderVersions()
 
-export type { LedgerStore }
-
 /** Lines that go into one flushed append together. */
 const TOGETHER_MOST = 2000
 

@@ -4,7 +4,7 @@ import type { StoredEntry } from '@ivory-crystal/core/notebook'
 import type { Clock } from '../clock'
 import type { Streams } from '../http/streams'
 import { existing, sequenceIn } from './routes'
-import type { LedgerStore } from './store'
+import type { LedgerStore } from './storeTypes'
 
 /** Something that passes without being kept, such as a reading as it is shown. */
 export interface Passing {

@@ -5,7 +5,7 @@ import { readGolden, writeDemo } from '../demo'
 import { checked } from '../http/problem'
 import type { SimulatedBalance } from '../instruments/balance'
 import type { SimulatedBench } from '../instruments/bench'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import type { PhotographStore } from '../photographs/store'
 import type { ShelfStore } from '../shelf/shelf'
 

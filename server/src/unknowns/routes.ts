@@ -5,7 +5,7 @@ import type { Clock } from '../clock'
 import { queue } from '../queue'
 import { checked } from '../http/problem'
 import { existing } from '../ledger/routes'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import type { ShelfStore } from '../shelf/shelf'
 import { openAnswer, sealAnswer } from './seals'
 

@@ -14,7 +14,7 @@ import { sealedContents, type SealedContents } from '@ivory-crystal/core/simulat
 import type { Compound } from '@ivory-crystal/core/substances'
 import type { Clock } from '../clock'
 import { HttpProblem } from '../http/problem'
-import type { LedgerStore } from '../ledger/store'
+import type { LedgerStore } from '../ledger/storeTypes'
 import type { ShelfStore } from '../shelf/shelf'
 
 /** What an unknown is, as the server keeps it; no route gives it out before the verdict is signed. */

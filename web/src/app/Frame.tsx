@@ -6,20 +6,15 @@ import { NavLink, Outlet, useParams } from 'react-router'
 import { openNotebook, useNotebook } from '../ledger/notebook'
 import { KeysHelp } from '../parts/sheets/KeysHelp'
 import { applyTheme, theme } from './theme'
-import { fetchPlaces, part } from '../device/place'
+import { part } from '../device/place'
 import { whenQuiet } from '../device/quiet'
 import { Clocks } from './Clocks'
 import { RescueKey } from '../parts/sheets/RescueKey'
-import { askToStay, keepApp } from '../device/update'
 import { useFromTheTop } from '../parts/useFromTheTop'
 
 // The rail and the place are there first.
 const LinesElsewhere = part(async () => (await import('../parts/LinesElsewhere')).LinesElsewhere)
 const Beside = part(async () => (await import('./Beside')).Beside)
-
-async function startWorkers(): Promise<void> {
-  await import('../workers/started').then(({ startWorkers: start }) => start()).catch(() => undefined)
-}
 
 /** The rail and the place beside it. */
 export function Frame() {
@@ -40,11 +35,13 @@ export function Frame() {
     // Places not opened yet are fetched while nothing else happens, so that they are there without a network.
     if (status !== 'open') return
     let wanted = true
-    void whenQuiet().then(() => {
-      if (!wanted) return
-      void fetchPlaces().then(startWorkers)
-      void keepApp()
-      void askToStay()
+    void whenQuiet().then(async () => {
+      if (wanted)
+        await import('./afterwards')
+          .then(({ afterwards }) => {
+            afterwards()
+          })
+          .catch(() => undefined)
     })
     return () => {
       wanted = false

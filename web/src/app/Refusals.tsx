@@ -1,5 +1,5 @@
 import Button from 'react-bootstrap/Button'
-import { sentenceOf, upcast } from '@ivory-crystal/core/notebook'
+import { areOlder, sentenceOf, upcast } from '@ivory-crystal/core/notebook'
 import { dismissRefused, useNotebook } from '../ledger/notebook'
 
 /** Lines the server would not take: shown until someone has read why. */
@@ -10,7 +10,7 @@ export function Refusals() {
     <section className="look no-print" role="alert" aria-label="Lines that were not stored">
       <h3>Not stored</h3>
       {quarantine.map((line) => {
-        const known = upcast(line.entry)
+        const known = areOlder([line.entry]) ? null : upcast(line.entry)
         return (
           <p key={line.id} className="mb-1">
             {known ? sentenceOf(known) : line.entry.kind} <span className="trouble">{line.sentence}</span>{' '}

@@ -1,11 +1,11 @@
 import { BrowserRouter, Route, Routes } from 'react-router'
 import { Failed } from './Failed'
 import { Frame } from './Frame'
-import { Lost } from './Lost'
 import { place } from '../device/place'
 import { ToNotebook } from './ToNotebook'
 
 export const Today = place(() => import('../places/today/Today'), 'Today')
+const Lost = place(() => import('./Lost'), 'Lost')
 const Preps = place(() => import('../places/preps/Preps'), 'Preps')
 const Prep = place(() => import('../places/prep/Prep'), 'Prep')
 const Labels = place(() => import('../places/prep/Labels'), 'Labels')

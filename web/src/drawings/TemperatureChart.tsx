@@ -35,6 +35,8 @@ export function TemperatureChart({
         x={{ title: 'minutes', from: 0, to: time.to, parts: time.parts, decimals: 0 }}
         y={{ ...evenAxis(20, stopC + 5, PARTS_MOST), decimals: 0 }}
         band={[watchFromC, stopC]}
+        // A mark makes the pad beside it grow.
+        isStill
       />
       <figcaption className="quiet">
         <svg width="18" height="12" aria-hidden>

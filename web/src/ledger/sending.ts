@@ -5,6 +5,7 @@ import { Unreachable } from './api'
 import type { LedgerState, Surroundings } from './ledgerClient'
 import type { Outbox, QuarantinedLine } from './outbox'
 import type { Tabs } from './tabs'
+import { readable } from './older'
 
 /** Waits between attempts: each longer than the one before, no two devices alike. */
 const RETRY_FIRST_MS = 1000
@@ -137,6 +138,8 @@ export function createSending(own: Own) {
     ])
     const count = waiting.length + getState().unkept.length
     const refused = [...quarantine, ...refusedInPage]
+    // What another version of the app wrote on this device is read like the rest, where its reader can be had.
+    await readable(refused.map(({ entry }) => entry)).catch(() => undefined)
     if (count !== getState().waiting || refused.length > 0 || getState().quarantine.length > 0)
       set({ waiting: count, quarantine: refused })
   }

@@ -57,6 +57,7 @@ export function LineChart({
   y,
   height,
   band,
+  isStill = false,
 }: {
   lines: readonly ChartLine[]
   x: ChartAxis
@@ -64,11 +65,13 @@ export function LineChart({
   height: number
   /** Heights that are marked. */
   band?: readonly [from: number, to: number]
+  /** What grows beside it does not draw it anew. */
+  isStill?: boolean
 }) {
   const looks = lines.map(({ points: _, ...look }) => look)
-  const said = JSON.stringify([looks, x, y, band, isDark()])
+  const said = JSON.stringify([looks, x, y, band, isStill, isDark()])
   // eslint-disable-next-line react-hooks/exhaustive-deps -- all that it is made of stands in what it says
-  const options = useMemo(() => optionsOf(looks, x, y, band), [said])
+  const options = useMemo(() => optionsOf(looks, x, y, band, isStill), [said])
   const series = useMemo(
     () =>
       lines.map(({ name, points }) => ({ name, data: points.map(([at, value]) => ({ x: at, y: value })) })),
@@ -87,6 +90,7 @@ function optionsOf(
   x: ChartAxis,
   y: ChartAxis,
   band: readonly [number, number] | undefined,
+  isStill: boolean,
 ): ApexOptions {
   return {
     chart: {
@@ -95,8 +99,7 @@ function optionsOf(
       zoom: { enabled: false },
       fontFamily: 'inherit',
       background: 'transparent',
-      // What grows beside it must not draw it anew.
-      redrawOnParentResize: false,
+      redrawOnParentResize: !isStill,
     },
     theme: { mode: isDark() ? 'dark' : 'light' },
     legend: { show: false },

@@ -1,3 +1,5 @@
+import css from './LateSheet.module.css'
+import classNames from 'classnames'
 import { type ComponentType, useEffect, useState } from 'react'
 import { whenQuiet } from '../../device/quiet'
 
@@ -9,12 +11,16 @@ export function LateSheet({
   fetch,
   open,
   setOpen,
+  without = '',
 }: {
   /** The same function at every render. */
   fetch: () => Promise<ComponentType<{ onHide: () => void }>>
   open: boolean
   setOpen: (open: boolean) => void
+  /** What is to be known all the same, where it cannot be had. */
+  without?: string
 }) {
+  const [isMissing, setMissing] = useState(false)
   const [Sheet, setSheet] = useState<ComponentType<{ onHide: () => void }> | null>(null)
   useEffect(() => {
     if (Sheet) return
@@ -25,14 +31,30 @@ export function LateSheet({
       try {
         const fetched = await fetch()
         setSheet(() => fetched)
+        setMissing(false)
       } catch {
-        setOpen(false)
+        setMissing(true)
       }
     })
     return () => {
       wanted = false
     }
-  }, [Sheet, fetch, open, setOpen])
+  }, [Sheet, fetch, open])
+  if (open && !Sheet && isMissing)
+    return (
+      <div className={classNames(css.missing, 'look')} role="alert">
+        <p className="mb-2">{without} This has not been fetched yet, and the server cannot be reached.</p>
+        <button
+          type="button"
+          className="btn btn-outline-primary btn-sm"
+          onClick={() => {
+            setOpen(false)
+          }}
+        >
+          Close
+        </button>
+      </div>
+    )
   return (
     open &&
     Sheet && (

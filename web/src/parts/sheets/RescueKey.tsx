@@ -1,5 +1,6 @@
 import css from './Rescue.module.css'
 import { useRescueSheet } from './rescueSheet'
+import { TELL_SOMEONE } from '@ivory-crystal/core/procedures'
 import { useKey } from '../useKey'
 import { LateSheet } from './LateSheet'
 
@@ -23,7 +24,7 @@ export function RescueKey() {
         <kbd className="key">R</kbd>
         <span>hurt, fire, trouble</span>
       </button>
-      <LateSheet fetch={fetchSheet} open={open} setOpen={set} />
+      <LateSheet fetch={fetchSheet} open={open} setOpen={set} without={TELL_SOMEONE} />
     </>
   )
 }
