@@ -4,7 +4,7 @@ export { LOCAL_RULES, askFirstAbout, cautionsFor, solidCaution } from './caution
 export { filterExcessML } from './conditions'
 export { dryRuleOf } from './dryRule'
 export { EMERGENCIES } from './emergencies'
-export { TELL_SOMEONE } from './tellSomeone'
+export { TELL_SOMEONE, WITHOUT_CARDS } from './tellSomeone'
 export type { PortionUse } from './portions'
 export { INSERTS, type Insert, type Minutes, type Procedure, type Step, type StepTemplate } from './procedure'
 export { renderSteps, renderWaste } from './render'

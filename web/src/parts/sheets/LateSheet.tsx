@@ -1,6 +1,7 @@
 import css from './LateSheet.module.css'
 import classNames from 'classnames'
 import { type ComponentType, useEffect, useState } from 'react'
+import { createPortal } from 'react-dom'
 import { whenQuiet } from '../../device/quiet'
 
 /**
@@ -11,13 +12,13 @@ export function LateSheet({
   fetch,
   open,
   setOpen,
-  without = '',
+  without = 'This cannot be shown now, because the server cannot be reached.',
 }: {
   /** The same function at every render. */
   fetch: () => Promise<ComponentType<{ onHide: () => void }>>
   open: boolean
   setOpen: (open: boolean) => void
-  /** What is to be known all the same, where it cannot be had. */
+  /** Said in its place where it cannot be had. */
   without?: string
 }) {
   const [isMissing, setMissing] = useState(false)
@@ -41,9 +42,9 @@ export function LateSheet({
     }
   }, [Sheet, fetch, open])
   if (open && !Sheet && isMissing)
-    return (
+    return createPortal(
       <div className={classNames(css.missing, 'look')} role="alert">
-        <p className="mb-2">{without} This has not been fetched yet, and the server cannot be reached.</p>
+        <p className="mb-2">{without}</p>
         <button
           type="button"
           className="btn btn-outline-primary btn-sm"
@@ -53,7 +54,8 @@ export function LateSheet({
         >
           Close
         </button>
-      </div>
+      </div>,
+      document.body,
     )
   return (
     open &&

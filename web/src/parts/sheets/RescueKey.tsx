@@ -1,6 +1,6 @@
 import css from './Rescue.module.css'
 import { useRescueSheet } from './rescueSheet'
-import { TELL_SOMEONE } from '@ivory-crystal/core/procedures'
+import { WITHOUT_CARDS } from '@ivory-crystal/core/procedures'
 import { useKey } from '../useKey'
 import { LateSheet } from './LateSheet'
 
@@ -24,7 +24,7 @@ export function RescueKey() {
         <kbd className="key">R</kbd>
         <span>hurt, fire, trouble</span>
       </button>
-      <LateSheet fetch={fetchSheet} open={open} setOpen={set} without={TELL_SOMEONE} />
+      <LateSheet fetch={fetchSheet} open={open} setOpen={set} without={WITHOUT_CARDS} />
     </>
   )
 }
