@@ -8,15 +8,15 @@ import type { Layout } from './layout'
 export function PaperLog({ lines, layout }: { lines: readonly LogLine[]; layout: Layout }) {
   const shown = layout === 'full' ? lines : inShort(lines)
   const names = [...new Set(shown.map(({ entry }) => day(entry.at)))]
+  const on = (name: string) => shown.filter(({ entry }) => day(entry.at) === name)
   return (
     <section>
       <h2>As it was done{layout === 'full' ? '' : ', in short'}</h2>
-      {names.map((name) => {
-        const of = shown.filter(({ entry }) => day(entry.at) === name)
-        return layout === 'full' ? (
+      {layout === 'full' ? (
+        names.map((name) => (
           <section key={name}>
             <h3>{name}</h3>
-            {of.map((line) => (
+            {on(name).map((line) => (
               <div key={line.entry.id} className={css.line}>
                 <span className="quiet">{clock(line.entry.at)}</span>
                 <span>
@@ -25,17 +25,21 @@ export function PaperLog({ lines, layout }: { lines: readonly LogLine[]; layout:
               </div>
             ))}
           </section>
-        ) : (
-          <p key={name} className={css.running}>
-            <b>{name}</b>{' '}
-            {of.map((line) => (
-              <span key={line.entry.id}>
-                <span className="quiet">{clock(line.entry.at)}</span> <Sentence line={line} />{' '}
-              </span>
-            ))}
-          </p>
-        )
-      })}
+        ))
+      ) : (
+        <p className={css.running}>
+          {names.map((name) => (
+            <span key={name}>
+              <b>{name}</b>{' '}
+              {on(name).map((line) => (
+                <span key={line.entry.id}>
+                  <span className="quiet">{clock(line.entry.at)}</span> <Sentence line={line} />{' '}
+                </span>
+              ))}
+            </span>
+          ))}
+        </p>
+      )}
       <LastHash />
     </section>
   )

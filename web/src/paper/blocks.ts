@@ -41,6 +41,8 @@ export interface TableBlock extends Placed {
   readonly is: 'table'
   readonly widthsPx: readonly number[]
   readonly headRows: number
+  /** Room above and below what is in a cell. */
+  readonly padPx: number
   readonly rows: readonly (readonly Cell[])[]
 }
 export interface Cell {

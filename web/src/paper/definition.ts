@@ -224,7 +224,7 @@ function columnsOf(block: Block & { readonly is: 'columns' }, scale: number, top
   }
 }
 
-function tableOf({ widthsPx, headRows, rows }: TableBlock, scale: number, top: number): Content {
+function tableOf({ widthsPx, headRows, padPx, rows }: TableBlock, scale: number, top: number): Content {
   const gap = CELL_GAP_PX * scale
   const cells = rows.map((row) =>
     row.flatMap(({ blocks, span }) => [
@@ -246,8 +246,8 @@ function tableOf({ widthsPx, headRows, rows }: TableBlock, scale: number, top: n
       hLineColor: () => '#b9b2a5',
       paddingLeft: () => 0,
       paddingRight: () => gap,
-      paddingTop: () => 4 * scale,
-      paddingBottom: () => 4 * scale,
+      paddingTop: () => padPx * scale,
+      paddingBottom: () => padPx * scale,
     },
   }
 }

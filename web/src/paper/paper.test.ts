@@ -164,6 +164,7 @@ describe('a page as a PDF', () => {
         is: 'table',
         gapPx: 0,
         widthsPx: [400, 200],
+        padPx: 4,
         headRows: 1,
         rows: [
           [

@@ -247,9 +247,14 @@ function table(element: HTMLTableElement): Block {
     gapPx: 0,
     widthsPx: [...(widest?.cells ?? [])].map((cell) => cell.getBoundingClientRect().width),
     headRows: element.tHead?.rows.length ?? 0,
+    padPx: padOf(element.tBodies[0]?.rows[0]?.cells[0]),
     rows,
   }
 }
+
+const USUAL_PAD_PX = 4
+const padOf = (cell: Element | undefined) =>
+  (cell && parseFloat(getComputedStyle(cell).paddingBottom)) || USUAL_PAD_PX
 
 /** A cell has its own room above. */
 const atTheTop = (blocks: readonly Block[]) =>
