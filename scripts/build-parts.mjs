@@ -67,7 +67,7 @@ export function beyondFirstScreenKB(root, places) {
 }
 
 const TODAY = 'src/places/today/Today.tsx'
-const REST = ['src/places/today/Rest.tsx', 'src/app/Beside.tsx']
+const REST = ['src/places/today/Rest.tsx', 'src/app/Beside.tsx', 'src/app/Clocks.tsx']
 
 function built(root) {
   const dist = join(root, 'web/dist')

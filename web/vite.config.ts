@@ -7,7 +7,7 @@ import { VitePWA } from 'vite-plugin-pwa'
 const TIERS: readonly { readonly name: string; readonly roots: readonly string[] }[] = [
   { name: 'shell', roots: ['src/main.tsx'] },
   { name: 'today', roots: ['src/places/today/Today.tsx'] },
-  { name: 'now', roots: ['src/places/today/Rest.tsx', 'src/app/Beside.tsx'] },
+  { name: 'now', roots: ['src/places/today/Rest.tsx', 'src/app/Beside.tsx', 'src/app/Clocks.tsx'] },
 ]
 
 export default defineConfig(async ({ command }): Promise<UserConfig> => ({

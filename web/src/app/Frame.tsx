@@ -8,12 +8,12 @@ import { KeysHelp } from '../parts/sheets/KeysHelp'
 import { applyTheme, theme } from './theme'
 import { part } from '../device/place'
 import { whenQuiet } from '../device/quiet'
-import { Clocks } from './Clocks'
 import { RescueKey } from '../parts/sheets/RescueKey'
 import { useFromTheTop } from '../parts/useFromTheTop'
 
 // The rail and the place are there first.
 const LinesElsewhere = part(async () => (await import('../parts/LinesElsewhere')).LinesElsewhere)
+const Clocks = part(async () => (await import('./Clocks')).Clocks)
 const Beside = part(async () => (await import('./Beside')).Beside)
 
 /** The rail and the place beside it. */

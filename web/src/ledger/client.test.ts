@@ -126,7 +126,7 @@ let client: LedgerClient
 beforeEach(async () => {
   ;({ world, stored, tab } = browser())
   client = tab()
-  await client.open(null)
+  await client.start(null)
 })
 
 describe('the screen does not wait', () => {
@@ -271,7 +271,7 @@ describe('what is written', () => {
     await settled(() => world.later.length === 1)
     world.isAway = false
     const again = tab()
-    await again.open(null)
+    await again.start(null)
     expect(textsOf(again)).toContain('kept')
     await settled(() => again.getState().waiting === 0)
   })
@@ -288,7 +288,7 @@ describe('a device that keeps nothing', () => {
   ])('because its store %s: it is said, and what was written is sent all the same', async (_, open) => {
     world.openOutbox = open
     const poor = tab()
-    await poor.open(null)
+    await poor.start(null)
     world.isAway = true
     const [id] = poor.write(observed('only here'))
     await settled(() => poor.getState().unkept.length === 1 && world.later.length > 0)
@@ -302,7 +302,7 @@ describe('a device that keeps nothing', () => {
   test('lines written together are sent together, and what is too large is refused with why', async () => {
     world.openOutbox = full
     const poor = tab()
-    await poor.open(null)
+    await poor.start(null)
     const groups: unknown[] = []
     world.posting = (sent) => {
       groups.push((sent as RawEntry[][]).map((group) => group.length))
@@ -318,7 +318,7 @@ describe('a device that keeps nothing', () => {
   test('what the server refuses of it is still told', async () => {
     world.openOutbox = full
     const poor = tab()
-    await poor.open(null)
+    await poor.start(null)
     world.refuses = () => true
     poor.write(observed('impossible'))
     await settled(() => poor.getState().quarantine.length === 1)
@@ -332,7 +332,7 @@ test('a refused line stays in the notes, over a reload too', async () => {
   client.write(observed('impossible'))
   await settled(() => client.getState().quarantine.length === 1)
   const again = tab()
-  await again.open(null)
+  await again.start(null)
   expect(textsOf(again)).toContain('impossible')
   await settled(() => again.getState().quarantine.length === 1)
 })
@@ -341,7 +341,7 @@ describe('two tabs of one browser', () => {
   let other: LedgerClient
   beforeEach(async () => {
     other = tab()
-    await other.open(NOTEBOOK)
+    await other.start(NOTEBOOK)
   })
   test('one hears the stream; the other is told, of the connection too', () => {
     expect(world.streams).toHaveLength(1)
@@ -369,7 +369,7 @@ describe('two tabs of one browser', () => {
       answer = resolve
     })
     const third = tab()
-    const opened = third.open(NOTEBOOK)
+    const opened = third.start(NOTEBOOK)
     await new Promise((resolve) => setTimeout(resolve, 20))
     client.write(observed('meanwhile'))
     await settled(() => client.getState().waiting === 0)
@@ -387,16 +387,16 @@ describe('two tabs of one browser', () => {
 
 test('a notebook that is not there, or a server that is not, is said and can be tried again', async () => {
   const fresh = tab()
-  await fresh.open('elsewhere')
+  await fresh.start('elsewhere')
   expect(fresh.getState()).toMatchObject({
     status: 'failed',
     failure: expect.stringContaining('no such notebook'),
   })
   world.isAway = true
-  await fresh.open(null)
+  await fresh.start(null)
   expect(fresh.getState().failure).toContain('cannot be reached')
   world.isAway = false
-  await fresh.open(null)
+  await fresh.start(null)
   expect(fresh.getState()).toMatchObject({ status: 'open', failure: null })
 })
 
@@ -425,19 +425,19 @@ function readingAt(id: string, sample: number): Reading {
 
 test('readings that pass are kept for the live rate, and only of the run they belong to', () => {
   const heard = () => client.getState().readings['block']
-  for (let sample = 1; sample <= 120; sample++) client.hearReading(readingAt('first', sample))
-  client.hearReading(readingAt('first', 120))
+  for (let sample = 1; sample <= 120; sample++) client.receiveReading(readingAt('first', sample))
+  client.receiveReading(readingAt('first', 120))
   expect(heard()?.recent).toHaveLength(90)
   expect(heard()?.recent.at(-1)).toEqual([120, 170])
-  client.hearReading(readingAt('first', 80))
+  client.receiveReading(readingAt('first', 80))
   expect(heard()?.reading?.sample).toBe(120)
-  client.hearReading(readingAt('second', 1))
+  client.receiveReading(readingAt('second', 1))
   expect(heard()?.recent).toEqual([[1, 51]])
 })
 
 test('an answer that comes late does not hide a newer reading of the balance', () => {
   const heard = (text: string, order: number) => {
-    client.hearBalance({
+    client.receiveBalance({
       name: 'teaching balance',
       readabilityG: 0.001,
       load: 'vessel with sample',
@@ -465,7 +465,7 @@ describe('with the server away from the start', () => {
     copy = await openKept()
     world.copy = copy
     client = tab()
-    await client.open(null)
+    await client.start(null)
     await settled(() => client.getState().waiting === 0)
     await settledCopy(copy, golden.entries.length)
   })
@@ -475,7 +475,7 @@ describe('with the server away from the start', () => {
     client.write(observed('written away'))
     await settled(() => client.getState().waiting === 1)
     const again = tab()
-    await again.open(NOTEBOOK)
+    await again.start(NOTEBOOK)
     expect(again.getState()).toMatchObject({ status: 'open', copyOfMs: golden.nowMs, waiting: 1 })
     expect(textsOf(again)).toContain('written away')
     expect(again.getState().view.subjects.size).toBe(client.getState().view.subjects.size)
@@ -483,7 +483,7 @@ describe('with the server away from the start', () => {
   test('back again, all of it is sent once, and the copy is no copy any more', async () => {
     world.isAway = true
     const again = tab()
-    await again.open(null)
+    await again.start(null)
     again.write(observed('written away'))
     await settled(() => again.getState().waiting === 1)
     world.isAway = false
@@ -494,7 +494,7 @@ describe('with the server away from the start', () => {
   test('a notebook that was never open here cannot be opened, and says why', async () => {
     world.isAway = true
     const again = tab()
-    await again.open('0a5a1c7e-0000-4000-8000-0000000000ee')
+    await again.start('0a5a1c7e-0000-4000-8000-0000000000ee')
     expect(again.getState().status).toBe('failed')
     expect(again.getState().failure).toContain('cannot be reached')
   })
@@ -519,7 +519,7 @@ describe('with the server away from the start', () => {
     await settled(() => client.getState().waiting === 1)
     const other = browser()
     const there = other.tab()
-    await there.open(null)
+    await there.start(null)
     const texts = there.getState().waitingElsewhere.map(({ body }) => (body as { text?: string }).text)
     expect(texts).toContain('for the first')
     expect(there.getState().waiting).toBe(0)
@@ -541,7 +541,7 @@ describe('with the server away from the start', () => {
     let answer: (value?: unknown) => void = () => undefined
     world.reading = new Promise((resolve) => (answer = resolve))
     const again = tab()
-    const opening = again.open(null)
+    const opening = again.start(null)
     await new Promise((resolve) => setTimeout(resolve, 5))
     // The first tab hears it over its stream, and puts it into the copy both share.
     client.write(observed('meanwhile'))
@@ -560,7 +560,7 @@ describe('with the server away from the start', () => {
     world.openOutbox = () => Promise.reject(new Error('cleared'))
     world.copy = null
     const again = tab()
-    await again.open(null)
+    await again.start(null)
     expect(textsOf(again)).toContain('acknowledged')
     again.write(observed('after'))
     await settled(() => stored.observations().includes('after'))

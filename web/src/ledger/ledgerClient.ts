@@ -89,10 +89,10 @@ export interface Surroundings {
 
 export interface LedgerClient {
   getState(): LedgerState
-  /** Hears every change of state; the answer ends it. */
-  subscribe(hear: (state: LedgerState) => void): () => void
+  /** Calls back on every change of state; the answer ends it. */
+  subscribe(listener: (state: LedgerState) => void): () => void
   /** Opens a notebook of this server's ledger; the first when none is named. */
-  open(wanted: string | null): Promise<void>
+  start(wanted: string | null): Promise<void>
   /**
    * Writes lines that belong together. They stand on the screen at once, and are kept on this device before
    * anything is sent; the screen never waits for the network.
@@ -105,10 +105,10 @@ export interface LedgerClient {
   /** Takes a refused line out of sight, for good. */
   dismissRefused(id: string): Promise<void>
   /** Takes in a reading, from the stream or as the answer to a command. */
-  hearReading(reading: Reading): void
-  hearBalance(balance: BalanceStanding): void
+  receiveReading(reading: Reading): void
+  receiveBalance(balance: BalanceStanding): void
   /** Takes in lines the server wrote and answered with. */
-  hearLines(entries: readonly RawEntry[]): void
+  receive(entries: readonly RawEntry[]): void
   /** Reads the shelf again, here and in the other tabs. */
   shelfChanged(): Promise<void>
 }

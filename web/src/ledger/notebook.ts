@@ -40,14 +40,14 @@ client.subscribe((state) => {
 })
 
 export const {
-  open: openNotebook,
+  start: openNotebook,
   write,
   strike,
   allStored,
   dismissRefused,
-  hearReading,
-  hearBalance,
-  hearLines,
+  receive,
+  receiveReading,
+  receiveBalance,
   shelfChanged,
 } = client
 

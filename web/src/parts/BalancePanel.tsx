@@ -7,7 +7,7 @@ import type { PanLoad } from '@ivory-crystal/core/simulator'
 import type { Reading } from '@ivory-crystal/core/units'
 import { useKey } from './useKey'
 import { api } from '../ledger/api'
-import { hearBalance, useNotebook } from '../ledger/notebook'
+import { receiveBalance, useNotebook } from '../ledger/notebook'
 
 /** How much crude a simulated boat is given when the plan does not say, g. */
 const ABOUT_G = 1.8
@@ -31,8 +31,8 @@ export function BalancePanel({
   const [pending, setPending] = useState(0)
   const last = useRef<Promise<void>>(Promise.resolve())
   // One after the other, in the order they were asked for: what is put on must not overtake what clears the pan.
-  const queue = useCallback((what: () => Promise<Parameters<typeof hearBalance>[0]>) => {
-    last.current = last.current.then(what).then(hearBalance, (error: unknown) => {
+  const queue = useCallback((what: () => Promise<Parameters<typeof receiveBalance>[0]>) => {
+    last.current = last.current.then(what).then(receiveBalance, (error: unknown) => {
       setSaid((error as Error).message)
     })
     return last.current

@@ -20,7 +20,7 @@ import {
 
 const { Melt } = await import('../prep/Melt')
 const { MeltPage } = await import('./MeltPage')
-const { hearReading } = await import('../../ledger/notebook')
+const { receiveReading } = await import('../../ledger/notebook')
 const { clock } = await import('../../clock/clock')
 // What the screen would load when it is opened.
 await import('./Watch')
@@ -521,7 +521,7 @@ describe('the dial while it runs', () => {
     })
     const hear = (sample: number, value: number, dial: number) => {
       act(() => {
-        hearReading({
+        receiveReading({
           instrument: 'dial-block',
           ...standing({
             sample,

@@ -3,7 +3,7 @@ import { beginByHand, type MeltFacts } from '@ivory-crystal/core/notebook'
 import { useEffect, useState } from 'react'
 import { api } from '../../ledger/api'
 import { clock } from '../../clock/clock'
-import { allStored, hearReading, newSubject, useNotebook, write } from '../../ledger/notebook'
+import { allStored, receiveReading, newSubject, useNotebook, write } from '../../ledger/notebook'
 import type { LedgerState } from '../../ledger/ledgerClient'
 import type { HeardReading } from '../../ledger/readings'
 
@@ -44,7 +44,7 @@ export function useRun(melt: MeltFacts): Run {
     api.instruments().then(
       ({ instruments }) => {
         const standing = instruments.find((one) => one.instrument.id === instrument)?.run
-        if (standing) hearReading({ ...standing, instrument })
+        if (standing) receiveReading({ ...standing, instrument })
       },
       () => undefined,
     )
@@ -72,10 +72,10 @@ export function useRun(melt: MeltFacts): Run {
         const { notebook } = useNotebook.getState()
         if (!notebook) return
         const started = await api.startRun(instrument, notebook, melt.id)
-        hearReading({ ...started, instrument })
+        receiveReading({ ...started, instrument })
         // A simulated block that is programmed goes up at once: that is what it was started for.
         if (isPreheated)
-          hearReading({
+          receiveReading({
             ...(await api.command(instrument, started.id, { kind: 'preheat', toC: window.startC })),
             instrument,
           })
@@ -94,7 +94,7 @@ export function useRun(melt: MeltFacts): Run {
       else
         ask(async () => {
           for (const command of commands)
-            hearReading({ ...(await api.command(instrument, run.id, command)), instrument })
+            receiveReading({ ...(await api.command(instrument, run.id, command)), instrument })
         })
     },
     end() {

@@ -19,6 +19,7 @@ import { CompoundForm } from './CompoundForm'
 import { lastWordKept } from './lastWordKept'
 import { ShelfList } from './ShelfList'
 import { matches, readSearch } from './search'
+import { columnsOf, opener } from './tableColumns'
 import { Versions } from './Versions'
 
 const CLASS_NAMES: Readonly<Record<ClassColumn, string>> = {
@@ -32,27 +33,13 @@ const CLASS_NAMES: Readonly<Record<ClassColumn, string>> = {
 }
 
 const COLUMNS: ColumnDef<Compound>[] = [
-  {
-    header: 'compound',
-    accessorKey: 'name',
-    cell: ({ row: { original } }) => (
-      <button type="button" className="opener">
-        {lastWordKept(original.name)}
-      </button>
-    ),
-  },
-  {
-    header: 'formula',
-    accessorKey: 'formula',
-    meta: { wide: true },
-    cell: ({ row: { original } }) => <Formula formula={original.formula} />,
-  },
-  {
-    header: 'M, g/mol',
-    accessorKey: 'molarMassGPerMol',
-    meta: { numeric: true, wide: true },
-    cell: ({ row: { original } }) => fixed(original.molarMassGPerMol, 2),
-  },
+  opener('compound', ({ name }) => lastWordKept(name)),
+  ...columnsOf<Compound>(
+    'compound',
+    ['formula', 'molarMassGPerMol'],
+    { formula: ({ formula }) => <Formula formula={formula} /> },
+    ['formula', 'molarMassGPerMol'],
+  ),
   {
     header: 'melts, °C',
     accessorKey: 'meltLowC',
@@ -67,7 +54,7 @@ const COLUMNS: ColumnDef<Compound>[] = [
       </>
     ),
   },
-  { header: 'looks', accessorKey: 'colour', meta: { wide: true } },
+  ...columnsOf<Compound>('compound', ['colour'], {}, ['colour']),
 ]
 
 /** Compounds of the shelf, one of them opened beside the list. */

@@ -5,7 +5,8 @@ import Modal from 'react-bootstrap/Modal'
 import ProgressBar from 'react-bootstrap/ProgressBar'
 import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { shelfChanged } from '../../ledger/notebook'
-import type { ExchangeSort, ReadFile } from './exchange'
+import type { ExchangeSort } from './columns'
+import type { ReadFile } from './exchange'
 import { FileButton } from '../../parts/FileButton'
 
 type Stage =

@@ -15,6 +15,7 @@ import { PointsField } from '../prep/plan/PointsField'
 import { Field } from '../../parts/Field'
 import { lastWordKept } from './lastWordKept'
 import { ShelfList } from './ShelfList'
+import { opener } from './tableColumns'
 
 const SolubilityChart = lazy(async () => ({
   default: (await import('../../drawings/SolubilityChart')).SolubilityChart,
@@ -30,15 +31,7 @@ interface Pair {
 }
 
 const COLUMNS: ColumnDef<Pair>[] = [
-  {
-    header: 'compound',
-    accessorKey: 'compoundName',
-    cell: ({ row: { original } }) => (
-      <button type="button" className="opener">
-        {lastWordKept(original.compoundName)}
-      </button>
-    ),
-  },
+  opener('compound', ({ compoundName }) => lastWordKept(compoundName)),
   { header: 'solvent', accessorKey: 'solventName' },
   {
     header: 'points, °C: g per 100 mL',

@@ -3,9 +3,8 @@ import { FORMULA } from '../../format/csv'
 import type { Compound, SolubilityRow, Solvent } from '@ivory-crystal/core/substances'
 import type { Shelf, ShelfReport } from '@ivory-crystal/core/wire'
 import { api, type ShelfSort } from '../../ledger/api'
-import { cellsOf, COLUMNS, rowOf } from './columns'
+import { cellsOf, COLUMNS, type ExchangeSort, rowOf } from './columns'
 
-export type ExchangeSort = keyof typeof COLUMNS
 export interface ReadFile {
   readonly rows: readonly Record<string, unknown>[]
   /** What was passed over and why, before any row was looked at. */

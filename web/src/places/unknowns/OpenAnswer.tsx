@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import type { UnknownFacts } from '@ivory-crystal/core/notebook'
 import { capital } from '../../format/format'
 import { api } from '../../ledger/api'
-import { hearLines, useNotebook } from '../../ledger/notebook'
+import { receive, useNotebook } from '../../ledger/notebook'
 
 /** The sealed answer, once the case is signed; with whether it is the one that was sealed. */
 export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfter: boolean }) {
@@ -38,7 +38,7 @@ export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfte
     setBusy(true)
     try {
       const { line } = await api.openSeal(notebook, unknown.id)
-      hearLines([line])
+      receive([line])
     } catch (error) {
       setSaid((error as Error).message)
     } finally {

@@ -8,7 +8,7 @@ import { readReading } from '@ivory-crystal/core/weighing'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { Field } from '../../parts/Field'
 import { api } from '../../ledger/api'
-import { hearLines, useNotebook } from '../../ledger/notebook'
+import { receive, useNotebook } from '../../ledger/notebook'
 
 /** For whoever hands the unknown out: the answer goes to the server and stays there until the case is signed. */
 export function SealAnswer({
@@ -37,7 +37,7 @@ export function SealAnswer({
       if (!notebook) return
       try {
         const { line } = await api.seal(notebook, unknown.id, compound, purity)
-        hearLines([line])
+        receive([line])
         setOpen(false)
         form.reset()
       } catch (error) {

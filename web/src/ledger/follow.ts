@@ -1,0 +1,131 @@
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import { countWaiting } from './flush'
+import { readShelf, receive, receiveBalance, receiveReading, receiveRest } from './receive'
+import type { Replica } from './replica'
+import type { StreamEvents } from './stream'
+import type { Tabs } from './tabs'
+import { verify } from './verify'
+
+/** After the stream was lost it is asked who answers, ms. */
+const WHO_ANSWERS_MS = 1000
+
+/** The tab of a browser that holds the stream of a notebook. */
+const leaders = new WeakSet<Replica>()
+
+/** Takes in what the other tabs of this browser tell. */
+export function followTabs(replica: Replica, tabs: Tabs): void {
+  tabs.listen((message) => {
+    switch (message.tell) {
+      case 'lines':
+        if (message.notebook === replica.starting?.notebook) replica.starting.entries.push(...message.entries)
+        if (message.notebook !== replica.state.notebook) return
+        receive(replica, message.entries)
+        if (message.seq === undefined) {
+          replica.dispatch('enqueued')
+          return
+        }
+        replica.lastSeq = Math.max(replica.lastSeq, message.seq)
+        return void countWaiting(replica)
+      case 'settled':
+        return void countWaiting(replica)
+      case 'reading':
+        receiveReading(replica, message.reading)
+        return
+      case 'rest':
+        receiveRest(replica, message.instrument)
+        return
+      case 'balance':
+        receiveBalance(replica, message.balance)
+        return
+      case 'shelf':
+        return void readShelf(replica).catch(() => undefined)
+      case 'heard':
+        replica.set({ connected: message.connected })
+        if (message.connected) void verify(replica).catch(() => undefined)
+        else replica.dispatch('stream lost')
+        return
+      case 'asks':
+        tellStanding(replica)
+    }
+  })
+}
+
+/** A tab that has just opened is told how things stand by the one that holds the stream. */
+function tellStanding(replica: Replica): void {
+  if (!leaders.has(replica)) return
+  const { connected, readings } = replica.state
+  replica.tabs?.tell({ tell: 'heard', connected })
+  for (const [instrument, reading] of Object.entries(readings))
+    if (reading) replica.tabs?.tell({ tell: 'reading', reading: { ...reading, instrument } })
+}
+
+const stops = new WeakMap<Replica, () => void>()
+
+/** One stream a browser: whichever tab has the lock holds it and tells the others. The stream before is stopped. */
+export function followStream(replica: Replica, notebook: NotebookId): void {
+  stops.get(replica)?.()
+  const ends = new AbortController()
+  stops.set(replica, () => {
+    ends.abort()
+  })
+  const { locks, openStream } = replica.around
+  locks
+    .request(
+      `ivory-crystal stream ${notebook}`,
+      { signal: ends.signal },
+      () =>
+        new Promise<void>((resolve) => {
+          leaders.add(replica)
+          const close = openStream(notebook, () => replica.lastSeq, eventsOf(replica, notebook))
+          ends.signal.addEventListener('abort', () => {
+            leaders.delete(replica)
+            close()
+            resolve()
+          })
+        }),
+    )
+    .catch(() => undefined)
+}
+
+function eventsOf(replica: Replica, notebook: NotebookId): StreamEvents {
+  const { around } = replica
+  const tell: Tabs['tell'] = (message) => {
+    replica.tabs?.tell(message)
+  }
+  return {
+    connected(connected) {
+      replica.set({ connected })
+      tell({ tell: 'heard', connected })
+      if (connected)
+        return void verify(replica).then(
+          () => {
+            replica.dispatch('flush asked')
+          },
+          () => undefined,
+        )
+      replica.dispatch('stream lost')
+      // It may answer and yet not be the one it was: then that is said.
+      around.later(WHO_ANSWERS_MS, () => void verify(replica).catch(() => undefined))
+    },
+    line(line) {
+      const { about } = replica.state
+      replica.lastSeq = Math.max(replica.lastSeq, line.seq)
+      receive(replica, [line.entry])
+      if (about)
+        void replica.localCopy?.add(about.ledger, notebook, [line], around.clock.now()).catch(() => undefined)
+      tell({ tell: 'lines', notebook, entries: [line.entry], seq: line.seq })
+    },
+    reading(reading) {
+      receiveReading(replica, reading)
+      tell({ tell: 'reading', reading })
+    },
+    balance(balance) {
+      receiveBalance(replica, balance)
+      tell({ tell: 'balance', balance })
+    },
+    rest(instrument) {
+      receiveRest(replica, instrument)
+      tell({ tell: 'rest', instrument })
+    },
+  }
+}

@@ -1,0 +1,67 @@
+import type { NotebookId } from '@ivory-crystal/core/ids'
+import type { RawEntry } from '@ivory-crystal/core/notebook'
+import type { Kept } from './kept'
+import { CLOSED, type LedgerState, type Surroundings } from './ledgerClient'
+import { INITIAL, type Machine, type MachineEvent, next } from './machine'
+import type { Outbox } from './outbox'
+import type { Tabs } from './tabs'
+
+/** This device's part of a ledger: its state, where it keeps things, and how it stands to the server. */
+export interface Replica {
+  readonly around: Surroundings
+  state: LedgerState
+  readonly set: (change: Partial<LedgerState>) => void
+  readonly subscribe: (listener: (state: LedgerState) => void) => () => void
+  machine: Machine
+  /** Moves the machine, changes the state with it, and begins a flush where the machine does. */
+  readonly dispatch: (event: MachineEvent, change?: Partial<LedgerState>) => void
+  /** The flush that goes on, with the count after it. */
+  flushing: Promise<void> | null
+  cancelRetry: (() => void) | null
+  /** null where this device may keep nothing. */
+  outbox: Outbox | null
+  tabs: Tabs | null
+  localCopy: Kept | null
+  /** The last entry received. */
+  lastSeq: number
+  /** What other tabs tell of a notebook while this one still reads it. */
+  starting: { readonly notebook: NotebookId; readonly entries: RawEntry[] } | null
+}
+
+/** @param flush sends what waits; called once each time the machine begins to flush */
+export function createReplica(around: Surroundings, flush: (replica: Replica) => Promise<void>): Replica {
+  const listeners = new Set<(state: LedgerState) => void>()
+  const replica: Replica = {
+    around,
+    state: CLOSED,
+    set(change) {
+      replica.state = { ...replica.state, ...change }
+      for (const listener of listeners) listener(replica.state)
+    },
+    subscribe(listener) {
+      listeners.add(listener)
+      return () => {
+        listeners.delete(listener)
+      }
+    },
+    machine: INITIAL,
+    dispatch(event, change) {
+      const before = replica.machine
+      replica.machine = next(before, event)
+      const isOtherLedger = replica.machine.connection === 'other ledger'
+      if (change || isOtherLedger !== replica.state.isOtherLedger) replica.set({ ...change, isOtherLedger })
+      if (before.delivery === 'flushing' || replica.machine.delivery !== 'flushing') return
+      replica.cancelRetry?.()
+      replica.cancelRetry = null
+      replica.flushing = flush(replica)
+    },
+    flushing: null,
+    cancelRetry: null,
+    outbox: null,
+    tabs: null,
+    localCopy: null,
+    lastSeq: 0,
+    starting: null,
+  }
+  return replica
+}
