@@ -1,33 +1,21 @@
-import { measureCrate } from './crate'
 import { measureFirst } from './first'
-import { measureFold } from './fold'
 import { measureIdentity, measureMap } from './identity'
 import { measureLearners } from './learners'
-import { measureMelting } from './melting'
-import { measurePaper } from './paper'
 import { measurePosting } from './posting'
 import { measurePractice } from './practice'
 import { measurePress } from './press'
-import { measureReliability } from './reliability'
 import { measureScreens } from './screens'
 import { measureSession } from './session'
-import { measureShelf } from './shelf'
 import { measureStart } from './start'
 import { print, type Row } from './table'
 import { measureTouches } from './touches'
 import { measureLens, measureWatch } from './watch'
-import { measureWriters } from './writers'
 
 const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   posting: measurePosting,
-  writers: measureWriters,
   start: measureStart,
-  fold: measureFold,
   screens: measureScreens,
-  shelf: measureShelf,
-  melting: measureMelting,
   identity: measureIdentity,
-  reliability: measureReliability,
   map: measureMap,
   press: measurePress,
   watch: measureWatch,
@@ -35,8 +23,6 @@ const MEASURES: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   session: measureSession,
   practice: measurePractice,
   learners: measureLearners,
-  crate: measureCrate,
-  paper: measurePaper,
   touches: measureTouches,
   first: measureFirst,
 }

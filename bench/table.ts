@@ -1,3 +1,7 @@
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { PROJECT } from '../server/src/paths'
+
 export interface Row {
   readonly what: string
   readonly ours: string
@@ -22,16 +26,26 @@ export function ratio(ours: readonly number[], bare: readonly number[]): string 
   return `× ${(median(ours) / median(bare)).toFixed(2)}`
 }
 
+/** Figures of the run before, by what was measured; kept beside the measures. */
+const LAST = join(PROJECT, 'bench', 'last.json')
+const lastFigures = (): Readonly<Record<string, string>> =>
+  existsSync(LAST) ? (JSON.parse(readFileSync(LAST, 'utf8')) as Record<string, string>) : {}
+
+/** Prints the rows beside their last figures, and keeps these for the next time. */
 export function print(rows: readonly Row[]): void {
-  const columns = ['what', 'ours', 'bare', 'ratio', 'aim'] as const
+  const last = lastFigures()
+  const columns = ['what', 'ours', 'last', 'bare', 'ratio', 'aim'] as const
+  const shown = rows.map((row) => ({ ...row, last: last[row.what] ?? '' }))
   const width = (column: (typeof columns)[number]) =>
-    Math.max(column.length, ...rows.map((row) => row[column].length))
+    Math.max(column.length, ...shown.map((row) => row[column].length))
   const line = (cells: readonly string[]) =>
     `${cells.map((cell, i) => cell.padEnd(width(columns[i] ?? 'what'))).join('  ')}\n`
   process.stdout.write(
     `\nMedians, Node ${process.version}, ${process.platform} ${process.arch}\n\n${line(columns)}`,
   )
-  for (const row of rows) process.stdout.write(line(columns.map((column) => row[column])))
+  for (const row of shown) process.stdout.write(line(columns.map((column) => row[column])))
+  const kept = { ...last, ...Object.fromEntries(rows.map(({ what, ours }) => [what, ours])) }
+  writeFileSync(LAST, `${JSON.stringify(kept, null, 1)}\n`)
 }
 
 const ROUNDS = 15

@@ -155,3 +155,12 @@ export async function flip(path) {
   await file.write(byte, 0, 1, at)
   await file.close()
 }
+
+/** A command of the server on a folder; answers with its exit code. */
+export function command(folder, ...words) {
+  const child = spawn(process.execPath, [join(root, 'server/dist/main.js'), ...words], {
+    env: { ...process.env, IVORY_CRYSTAL_DATA: folder },
+    stdio: 'ignore',
+  })
+  return new Promise((resolve) => child.once('exit', resolve))
+}

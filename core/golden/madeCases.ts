@@ -7,8 +7,9 @@ import { fusionOf } from '../src/substances/fusionOf'
 import type { Compound } from '../src/substances/shelf'
 import { SIMULATED_INSTRUMENTS } from '../src/instruments/shipped'
 import { airMinutesFor } from '../src/weighing/airDrying'
-import { nextNormal, nextRandom } from '../src/math/random'
-import { holding, madeNotebook, type MadeTube } from './madeNotebook'
+import { normalOf, one, randomOf } from './random'
+import { madeNotebook, type MadeTube } from './madeNotebook'
+import { holding } from './madeTubes'
 import { referenceCompound } from './reference'
 
 /**
@@ -74,21 +75,6 @@ const TRUE_FROM = { slight: 0.005, impure: 0.02 } as const
 const SOLVENT = { least: 0.03, most: 0.12, meltingPointC: -60, molarMassGPerMol: 46, boilsC: 78 } as const
 const RUNS_MOST = 5
 
-type Random = () => number
-function randomOf(seed: number): Random {
-  let state = seed
-  return () => {
-    const drawn = nextRandom(state)
-    state = drawn.state
-    return drawn.value
-  }
-}
-function normalOf(random: Random): () => number {
-  return () => nextNormal(Math.floor(2 ** 31 * random())).value
-}
-function one<T>(random: Random, of: readonly T[]): T {
-  return of[Math.floor(random() * of.length)] as T
-}
 function schoolNamed(name: string): Conventions {
   return SCHOOLS.find((school) => school.name === name) ?? (SCHOOLS[0] as Conventions)
 }

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Conventions } from '../src/conventions/conventions'
 import type { EntryId, PrepId, RunId, SampleId, SubjectId } from '../src/ids'
-import type { Fusion } from '../src/melting/liquidus'
 import { visibleUnder } from '../src/melting/meltingRange'
 import { planTheMelt } from '../src/notebook/acts/melts'
 import { grind } from '../src/notebook/acts/samples'
@@ -19,7 +18,8 @@ import type { Compound } from '../src/substances/shelf'
 import type { Instrument } from '../src/instruments/instrument'
 import { beginPrep } from '../src/notebook/acts/preps'
 import { authenticAtHand, EQUAL_BY_EYE } from '../src/notebook/acts/samples'
-import { createTube, look, putIn, type TubeState, warm } from '../src/simulator/tube'
+import { createTube } from '../src/simulator/tube'
+import { watched } from './madeTubes'
 import type { SimulatedSample } from '../src/instruments/reading'
 
 /** A notebook kept at a made bench: every line as the app writes it, folded, and read by the views that read any other. */
@@ -293,44 +293,4 @@ export function madeNotebook(terms: Terms): MadeNotebook {
     },
     melt,
   }
-}
-
-/** Where a tube shows its first liquid, and where it is clear, s of the run. */
-function watched(
-  packed: TubeState,
-  {
-    fromS,
-    fromC,
-    rate,
-    visible,
-    mostC,
-  }: {
-    readonly fromS: number
-    readonly fromC: number
-    readonly rate: number
-    readonly visible: number
-    readonly mostC: number
-  },
-): { readonly onsetS: number; readonly clearS: number; readonly isLiquidAtOnce: boolean } {
-  let tube = putIn(packed, 25)
-  for (let s = 0; s < 40; s++) tube = warm(tube, fromC, 6)
-  let onsetS: number | null = null
-  const stepS = 6 / rate
-  for (let step = 0; ; step++) {
-    const c = fromC + step / 10
-    tube = warm(tube, c, stepS)
-    const seen = look(tube)
-    if (onsetS === null && seen.liquidFraction >= visible) onsetS = fromS + step * stepS
-    if (seen.look === 'clear' || c > mostC)
-      return {
-        onsetS: onsetS ?? fromS + step * stepS,
-        clearS: fromS + step * stepS,
-        isLiquidAtOnce: onsetS === fromS,
-      }
-  }
-}
-
-/** Of one compound with something else in it. */
-export function holding(pure: Fusion, other: Fusion, impurity: number): SimulatedSample {
-  return { a: pure, b: impurity > 0 ? other : null, moleFractionA: 1 - impurity }
 }

@@ -3,7 +3,6 @@ export { compareSchools } from './compareSchools'
 export { compositionFromRange } from './compositionFromRange'
 export { type LightSample, detectMelt } from './detectMelt'
 export { dialForRate, modelledC, plateauC, rateCPerMin } from './dial'
-export { fitBlockModel } from './fitBlockModel'
 export type { Heating } from './heatingPlan'
 export {
   type Grain,
@@ -13,7 +12,6 @@ export {
   wideningByFillC,
   zeroRateRange,
 } from './observedRange'
-export { type DialPlanInput, planDial } from './planDial'
 export type { RampPlan } from './planRamp'
 export { rateOf } from './rateOf'
 export { isTooFast } from './watching'

@@ -1,10 +1,4 @@
-export {
-  type Candidate,
-  type IdentityInput,
-  type MixtureRun,
-  RANK_OPTIONS,
-  type RankOptions,
-} from './likelihood'
+export { type Candidate, type IdentityInput, type MixtureRun, RANK_OPTIONS } from './likelihood'
 export { mixedVerdict } from './mixedVerdict'
 export {
   BY_EYE_WITHIN,

@@ -1,30 +1,29 @@
 import {
   atRest,
-  chunkBytes,
   dueS,
   hasCome,
   isOver,
-  LATELY_S,
   mustSlowDown,
   type PassUntil,
   requireWithin,
   type Run,
-  RUN_MOST_S,
   runState,
   type SealedIn,
   type Stand,
   stateOf,
+  take,
   TRACE_MOST,
   tried,
   tryAdvance,
-  unbroken,
 } from './run'
+import { takeLine } from './connected'
+import { recorderFor } from './recorder'
 import { beginRun, describeRun, heldTubes, restore } from './startRun'
 import { queue } from '../queue'
 import type { MeltId, NotebookId } from '@ivory-crystal/core/ids'
-import type { BlockReading, Instrument } from '@ivory-crystal/core/instruments'
-import { commandOfLine, lineOfCommand, readingOfLine } from '@ivory-crystal/core/line'
-import { type Bodies, type Entry, KINDS } from '@ivory-crystal/core/notebook'
+import type { Instrument } from '@ivory-crystal/core/instruments'
+import { commandOfLine, lineOfCommand } from '@ivory-crystal/core/line'
+import type { Bodies } from '@ivory-crystal/core/notebook'
 import { advance, createBlock } from '@ivory-crystal/core/simulator'
 import type { InstrumentState, RunState } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
@@ -34,9 +33,6 @@ import type { Passing, PassingFeed } from '../ledger/stream'
 
 const TICK_MS = 1000
 const FLUSH_EVERY_MS = 5000
-/** Between two readings of a connected instrument, s; more is no pause but a clock that jumped. */
-const CLOCK_JUMP_MOST_S = 3600
-const WRITTEN_BY = { author: 'recorder', device: 'server' } as const
 
 export interface SimulatedBench extends PassingFeed {
   states(): Promise<InstrumentState[]>
@@ -71,6 +67,7 @@ export async function openBench(
   const hearers = new Set<(passing: Passing) => void>()
   const stands = new Map<string, Stand>()
   const inTurn = queue()
+  const { write, flush, setPace } = recorderFor(store, clock)
   const standing = () =>
     inTurn(async () => {
       for (const instrument of await listed()) {
@@ -147,61 +144,9 @@ export async function openBench(
     publish(stand, run)
   }
 
-  function take(run: Run, reading: BlockReading | null): void {
-    run.last = reading
-    if (reading) run.lately = [...run.lately, reading.probe.value].slice(-LATELY_S)
-    if (reading && run.recorded) run.unwritten.push(reading)
-  }
-
-  async function setPace(run: Run, pace: number): Promise<void> {
-    run.anchor = { atS: run.sample, atMs: clock.now(), pace }
-    await flush(run)
-    await write(run, 'run command', {
-      run: run.id,
-      atS: run.sample,
-      command: { kind: 'pace', pace },
-    })
-  }
-
   function publish(stand: Stand, run: Run): void {
     const data = { instrument: stand.instrument.id, ...runState(run, stand.trouble) }
     for (const hear of hearers) hear({ event: 'reading', data })
-  }
-
-  async function write<K extends 'trace' | 'run started' | 'run command' | 'run ended'>(
-    run: Pick<Run, 'notebook' | 'melt'>,
-    kind: K,
-    body: Bodies[K],
-    random?: Uint8Array,
-  ): Promise<void> {
-    const entry: Entry<K> = {
-      id: store.newId(random),
-      v: KINDS[kind].version,
-      ledger: store.ledger,
-      notebook: run.notebook,
-      subject: run.melt,
-      kind,
-      body,
-      at: clock.now(),
-      ...WRITTEN_BY,
-    }
-    const [answer] = (await store.append(run.notebook, [[entry]])) ?? []
-    if (answer?.outcome !== 'stored')
-      throw new Error(`The recorder could not write “${kind}”: ${JSON.stringify(answer)}`)
-  }
-
-  async function flush(run: Run): Promise<void> {
-    run.flushedAt = clock.now()
-    while (run.unwritten.length > 0) {
-      const chunk = run.unwritten.slice(0, unbroken(run.unwritten))
-      const firstSample = chunk[0]?.sample ?? 0
-      const probeC = chunk.map((reading) => reading.probe.value)
-      const light = chunk[0]?.light ? chunk.map((reading) => reading.light ?? []) : null
-      const body = { run: run.id, firstSample, decimals: run.decimals, probeC, light }
-      await write(run, 'trace', body, chunkBytes(run.id, firstSample))
-      // Read again: while it was being written, more may have come.
-      run.unwritten = run.unwritten.slice(chunk.length)
-    }
   }
 
   const standOf = async (id: string): Promise<Stand> => {
@@ -240,36 +185,6 @@ export async function openBench(
 
   function tell(stand: Stand, line: string): void {
     for (const hear of hearers) hear({ event: 'line', data: { instrument: stand.instrument.id, line } })
-  }
-
-  async function hearReading(stand: Stand, line: string): Promise<void> {
-    const { atS, text, value, light } = tried(() => readingOfLine(line))
-    stand.heardC = value
-    const { run } = stand
-    if (!run) return
-    run.clockAtStartS ??= atS
-    const sample = Math.floor(atS - run.clockAtStartS)
-    if (sample < run.sample)
-      throw new HttpProblem(400, 'The line was refused', 'The seconds of this instrument run backwards.')
-    if (sample - run.sample > CLOCK_JUMP_MOST_S || sample > RUN_MOST_S)
-      throw new HttpProblem(
-        400,
-        'The line was refused',
-        `The clock of this instrument jumped ahead by ${sample - run.sample} s. End the run and start another.`,
-      )
-    // The first reading of each second is kept; more pass by.
-    if (sample === run.sample && run.last) return
-    run.sample = sample
-    take(run, {
-      sample,
-      atS: sample,
-      probe: { text, value },
-      phase: run.turns > 0 ? 'heating' : 'ramping',
-      tubes: [],
-      ...(light ? { light } : {}),
-    })
-    publish(stand, run)
-    if (run.unwritten.length >= TRACE_MOST) await flush(run)
   }
 
   return {
@@ -327,7 +242,9 @@ export async function openBench(
               'The line was refused',
               'This instrument is simulated: it reads for itself.',
             )
-          await hearReading(stand, line)
+          const run = takeLine(stand, line)
+          if (run) publish(stand, run)
+          if (run && run.unwritten.length >= TRACE_MOST) await flush(run)
           return 'ok'
         }
         const what = tried(() => commandOfLine(line))

@@ -143,7 +143,7 @@ const RUNS_ON_MIN = 1
 /** Tubes go in this near the start, °C. */
 const TUBES_WITHIN_C = 3
 /** The rate is told from so many seconds. */
-export const LATELY_S = 20
+const LATELY_S = 20
 
 /**
  * Whether a dial or a flame wants hands before anything melts: to be turned down so that it does not run past the start,
@@ -243,4 +243,11 @@ export function tryAdvance(state: BlockState, command: BlockCommand): BlockState
 /** The random part of a trace's id, made from run and chunk. */
 export function chunkBytes(run: RunId, firstSample: number): Uint8Array {
   return createHash('sha256').update(`${run} ${firstSample}`).digest().subarray(0, 8)
+}
+
+/** Takes a reading in, to be written down where the thermometer is not read by eye. */
+export function take(run: Run, reading: BlockReading | null): void {
+  run.last = reading
+  if (reading) run.lately = [...run.lately, reading.probe.value].slice(-LATELY_S)
+  if (reading && run.recorded) run.unwritten.push(reading)
 }

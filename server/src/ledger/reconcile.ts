@@ -1,3 +1,4 @@
+import { batchesAfter } from './asBatches'
 import { appendFile } from 'node:fs/promises'
 import { basename } from 'node:path'
 import type { NotebookId } from '@ivory-crystal/core/ids'
@@ -5,8 +6,6 @@ import type { Database } from '../db/open'
 import { type LineFile, readLines } from '../lineFile'
 import { beginningOf, hashAfter, type HashedLine } from './chain'
 import {
-  type BatchLine,
-  batchLines,
   type Damage,
   type JournalLine,
   type JournalStep,
@@ -204,45 +203,6 @@ async function* asJournal(db: Database, held: Survey, journal: Survey): AsyncGen
     yield notebookLine(id, title, createdAt)
     yield* batchesAfter(db, id, 0, beginningOf(id))
   }
-}
-
-/**
- * Lines of the database after a number as batches, as far as each follows from the one before it; each batch was
- * recorded at one moment.
- */
-async function* batchesAfter(
-  db: Database,
-  id: NotebookId,
-  seq: number,
-  from: string,
-): AsyncGenerator<BatchLine> {
-  let before = from
-  let last = { seq, hash: from }
-  for await (const lines of linesAfter(db, id, seq)) {
-    const following: HashedLine[] = []
-    for (const line of lines) {
-      const hash = hashAfter(last.hash, line)
-      // One of before there were hashes has none, and is chained as it is read.
-      if (line.seq !== last.seq + 1 || (line.hash !== '' && line.hash !== hash)) break
-      following.push({ ...line, hash })
-      last = { seq: line.seq, hash }
-    }
-    for (const batch of byMoment(following)) {
-      yield* batchLines(id, before, batch)
-      before = batch[batch.length - 1]?.hash ?? before
-    }
-    if (following.length < lines.length) return
-  }
-}
-
-function byMoment(lines: readonly HashedLine[]): HashedLine[][] {
-  const batches: HashedLine[][] = []
-  for (const line of lines) {
-    const last = batches[batches.length - 1]
-    if (last?.[0]?.recordedAt === line.recordedAt) last.push(line)
-    else batches.push([line])
-  }
-  return batches
 }
 
 /** Lines between two sentences that tell how far a long start has come. */

@@ -12,16 +12,18 @@ import { readySchemasOf } from '@ivory-crystal/core/checks'
 import { readOlderVersions } from '@ivory-crystal/core/notebook/older'
 import { type Database, saidBy } from '../db/open'
 import { queue } from '../queue'
+import { answerOf } from './answerOf'
 import { beginningOf, chained, type HashedLine, type Linked } from './chain'
 import { HttpProblem } from '../http/problem'
 import { batchLines, type Damage, type Head, ledgerLine, notebookLine } from './journal'
 import { titleTrouble } from './journalRows'
 import { type OpenJournal, reconcile, replay } from './reconcile'
 import { knownLines } from './known'
+import { LineDamaged, tornEnd } from './lineDamaged'
 import { readsOf } from './reads'
 import { writeShared } from './shared'
 import { type SortedLine, sortOut } from './sortOut'
-import type { AppendOptions, LedgerStore, StoreSurroundings } from './storeTypes'
+import type { AppendOptions, LedgerStore, StoreSurroundings, Written } from './storeTypes'
 import { verifier } from './verifier'
 import {
   inserted,
@@ -38,12 +40,6 @@ readOlderVersions()
 
 /** Lines that go into one flushed append together. */
 const TOGETHER_MOST = 2000
-
-/** Lines that stand, and what brings them into the tables where that is still to come. */
-interface Written {
-  readonly stored: readonly PlacedLine[]
-  readonly intoTables: () => Promise<unknown>
-}
 
 interface Waiting {
   readonly notebook: NotebookId
@@ -299,27 +295,4 @@ export async function openStore(
     },
     settled: () => inTurn(() => Promise.resolve()),
   }
-}
-
-function tornEnd(bytes: number): Damage {
-  return {
-    line: null,
-    reason: `The journal ended in ${bytes} bytes of a line that was never written to its end, as after a power cut. They are kept in journal.jsonl.torn.`,
-    text: '',
-    isLoss: false,
-  }
-}
-
-/** Lines of a notebook are not as they were written, and there is nothing to put them right from. */
-class LineDamaged extends Error {
-  constructor(notebook: NotebookId) {
-    super(`Lines of notebook ${notebook} are not as they were written.`)
-  }
-}
-
-function answerOf(line: SortedLine, stored: ReadonlyMap<string, PlacedLine>): Answer {
-  const placed = line.accepted && stored.get(line.accepted.id)
-  return placed
-    ? { id: placed.entry.id, outcome: 'stored', seq: placed.seq, recordedAt: placed.recordedAt }
-    : (line.answer as Answer)
 }

@@ -4,6 +4,7 @@ import type { NotebookRow } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import type { Damage, Head } from './journal'
 import type { Known } from './sortOut'
+import type { PlacedLine } from './tables'
 
 export interface AppendOptions {
   /** Lines written on another ledger are taken too, as when a notebook is imported. */
@@ -52,4 +53,10 @@ export interface StoreSurroundings {
   readonly say: (sentence: string) => void
   /** Throws when nothing more may be written, as on a disk that is nearly full. */
   readonly mayWrite?: () => Promise<void>
+}
+
+/** Lines that stand, and what brings them into the tables where that is still to come. */
+export interface Written {
+  readonly stored: readonly PlacedLine[]
+  readonly intoTables: () => Promise<unknown>
 }

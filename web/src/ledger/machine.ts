@@ -1,5 +1,5 @@
 /** How a device stands to the server of its ledger. */
-export type Connection =
+type Connection =
   | 'closed'
   | 'starting'
   | 'failed'
