@@ -11,7 +11,7 @@ type Connection =
   /** The server at this address keeps another ledger: nothing is sent to it. */
   | 'other ledger'
 /** How what is written gets to the server. */
-export type Delivery = 'idle' | 'flushing' | 'retry scheduled'
+type Delivery = 'idle' | 'flushing' | 'retry scheduled'
 
 export interface Machine {
   readonly connection: Connection
