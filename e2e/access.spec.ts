@@ -44,7 +44,7 @@ test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', 
   await page.goto(demo.url)
   await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
   // The plan of the period takes the place of the list: what has the focus must not go with it.
-  await page.getByRole('heading', { name: /^Out by/ }).waitFor()
+  await page.getByRole('heading', { name: /^Finished by/ }).waitFor()
   const tabTo = async (name: RegExp) => {
     for (let i = 0; i < 80; i++) {
       await page.keyboard.press('Tab')
@@ -62,7 +62,7 @@ test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', 
   await tabTo(/^Tick: Spin for 3 min\.$/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: /^Done at .*Spin for 3 min\.$/ })).toBeVisible()
-  await tabTo(/^strike$/)
+  await tabTo(/^strike out$/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: /^Tick: / }).first()).toBeVisible()
 
@@ -72,7 +72,7 @@ test('by keyboard alone: into a prep, a step ticked and struck, a melt marked', 
   for (const key of ['q', 'w', 'a', 's']) await page.keyboard.press(key)
   await expect(cell(page, 'first liquid', 2)).toContainText(reading.probe.text)
   await page.keyboard.press('s')
-  await expect(page.getByRole('alert')).toContainText('Strike that one first')
+  await expect(page.getByRole('alert')).toContainText('Strike that one out first')
   await page.keyboard.press('Backspace')
   await expect(cell(page, 'first liquid', 2)).not.toContainText(reading.probe.text)
   await expect(cell(page, 'first liquid', 1)).toContainText(reading.probe.text)

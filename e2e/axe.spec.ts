@@ -16,7 +16,7 @@ async function expectAccessible(page: Page, where: string): Promise<void> {
 
 test('axe finds no serious fault on six screens as they are laid out', async ({ page, demo }) => {
   await page.goto(demo.url)
-  await page.getByRole('heading', { name: /^Out by/ }).waitFor()
+  await page.getByRole('heading', { name: /^Finished by/ }).waitFor()
   await expectAccessible(page, 'Today')
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Unknowns' }).click()
   await page.getByRole('link', { name: 'K-9', exact: true }).click()

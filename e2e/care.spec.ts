@@ -32,7 +32,7 @@ test('what the lab sets reaches every screen: whom to call, what is closed, who 
   // The person in charge closes a solvent and says whom to call, in a set the notebook does not go by.
   await page.goto(`${demo.url}/instruments/rules`)
   await page.getByRole('button', { name: 'Edit Close start' }).click()
-  await page.getByLabel('closed in this lab').fill('2-propanol')
+  await page.getByLabel('not allowed in this lab').fill('2-propanol')
   await page.getByLabel('whom to call').fill('First aid: the desk at the door')
   await page.getByRole('button', { name: 'Save this set' }).click()
   await expect(page.getByRole('form', { name: 'Edit Close start' })).toBeHidden()

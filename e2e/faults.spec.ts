@@ -10,17 +10,17 @@ test('killed in mid-melt, the server starts again: nothing acknowledged is gone,
   const before = await demo.pass(90)
   await expect(temperature(page)).toContainText(before.probe.text)
   await page.keyboard.press('q')
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   const acknowledged = await demo.entries()
 
   await demo.kill()
   await expect(page.getByText(/offline/)).toBeVisible()
   await page.keyboard.press('a')
   await expect(cell(page, 'first liquid', 1)).toContainText(before.probe.text)
-  await expect(page.getByText('offline: 1 line kept on this device')).toBeVisible()
+  await expect(page.getByText('offline: 1 entry saved on this device')).toBeVisible()
 
   await demo.start()
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   const after = await demo.entries()
   const ids = after.map((line) => line.entry.id)
   expect(ids.slice(0, acknowledged.length)).toEqual(acknowledged.map((line) => line.entry.id))
@@ -50,7 +50,7 @@ test('marks made offline stand at once, survive a closed page, and arrive once',
   await page.keyboard.press('w')
   await expect(cell(page, 'early sign', 2)).toContainText(reading.probe.text)
   const address = page.url()
-  await expect(page.getByText(/kept on this device|not yet stored/)).toBeVisible()
+  await expect(page.getByText(/saved on this device|not yet sent/)).toBeVisible()
   const marks = async () =>
     (await demo.entries()).filter(
       (line) =>
@@ -61,7 +61,7 @@ test('marks made offline stand at once, survive a closed page, and arrive once',
   await context.setOffline(false)
   const again = await context.newPage()
   await again.goto(address)
-  await expect(again.getByText('all stored')).toBeVisible()
+  await expect(again.getByText('all saved')).toBeVisible()
   await expect(cell(again, 'early sign', 1)).toContainText(reading.probe.text)
   expect(await marks()).toHaveLength(2)
 })
@@ -70,7 +70,7 @@ test('a struck reading stays visible, and what rested on it says so', async ({ p
   await page.goto(demo.url)
   await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Weigh')
-  await page.getByRole('button', { name: 'strike this reading' }).nth(1).click()
+  await page.getByRole('button', { name: 'strike out this reading' }).nth(1).click()
   await station(page, 'Plan')
   // The station before stands until the chunk of this one is there.
   await expect(page.getByRole('heading', { name: 'First, the mass of the crude' })).toBeVisible()
@@ -87,12 +87,12 @@ test('a whole notebook goes out as a file and comes into an empty ledger', async
   await page.goto(demo.url)
   await page.getByRole('link', { name: 'Preps' }).click()
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Export its lines' }).click()
+  await page.getByRole('link', { name: 'Export its entries' }).click()
   const path = await (await download).path()
   await page.goto(own.url)
   await page.getByRole('link', { name: 'Preps' }).click()
   await page.getByLabel('Notebook file').setInputFiles(path)
-  await page.getByRole('button', { name: /^Take \d+ lines in$/ }).click()
+  await page.getByRole('button', { name: /^Take \d+ (entry|entries) in$/ }).click()
   await expect(
     page.getByText(
       new RegExp(`${(await demo.entries()).length} lines stored, 0 were here already, 0 refused`),

@@ -13,7 +13,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await page.getByRole('link', { name: 'Begin a prep' }).click()
   await page.getByLabel('what is to be purified').fill('adipic acid')
   await page.getByLabel('title, if you like').fill('Adipic acid, crude')
-  await page.getByLabel('bench code on every line').fill('bench 4')
+  await page.getByLabel('bench code on every entry').fill('bench 4')
   await page.getByRole('button', { name: 'Begin this prep' }).click()
 
   // The crude by difference, on a vessel that gets a name.
@@ -48,7 +48,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await expect(page).toHaveURL(/crystallize$/)
   // The clock of a wait begins with it. One that is ticked and not waited for is remarked on, and nothing more.
   for (let i = 0; i < 2; i++) await tickNext(page)
-  await expect(page.getByText(/^Ticked 1[45]:\d\d before its 15 min were over\.$/)).toBeVisible()
+  await expect(page.getByText(/^Ticked 1[45]:\d\d before its 15 min were up\.$/)).toBeVisible()
   // A running clock is seen from every place, and in the title.
   await page.getByRole('button', { name: /^Start \d+ min/ }).click()
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Shelf' }).click()
@@ -123,8 +123,8 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await press('a', { tube: 0, liquid: 0.2 })
   // A key pressed for the wrong tube: its own cell strikes it.
   await page.keyboard.press('s')
-  await page.getByRole('button', { name: /^Strike first liquid of tube 2/ }).click()
-  await expect(page.getByRole('button', { name: /^Strike first liquid of tube 2/ })).toBeHidden()
+  await page.getByRole('button', { name: /^Strike out first liquid of tube 2/ }).click()
+  await expect(page.getByRole('button', { name: /^Strike out first liquid of tube 2/ })).toBeHidden()
   await press('z', { tube: 0, look: 'clear' })
   const onset = await press('s', { tube: 1, liquid: 0.2 })
   await press('x', { tube: 1, look: 'clear' })
@@ -138,12 +138,12 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   // A line under the verdict is struck: it says so at the top, and taken back it stands again.
   await station(page, 'Melt')
   await page.getByRole('link', { name: /^programmable block, today \d/ }).click()
-  await page.getByRole('button', { name: /^Strike all liquid of tube 2/ }).click()
+  await page.getByRole('button', { name: /^Strike out all liquid of tube 2/ }).click()
   await page.getByRole('link', { name: 'Back to Adipic acid, crude' }).click()
   await station(page, 'Judge')
-  await expect(page.getByRole('alert').first()).toContainText('no longer rests on what stands')
+  await expect(page.getByRole('alert').first()).toContainText('is out of date')
   await page.getByRole('button', { name: 'take it back' }).click()
-  await expect(page.getByText(/no longer rests on what stands/)).toBeHidden()
+  await expect(page.getByText(/is out of date/)).toBeHidden()
 
   // The page: one account of the same numbers, struck lines shown, whole on both sheets.
   await station(page, 'Page')

@@ -250,7 +250,7 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
     const before = await top()
     await page.context().setOffline(true)
     await page.keyboard.press('a')
-    await expect(page.getByText(/not yet stored/)).toBeVisible()
+    await expect(page.getByText(/not yet sent/)).toBeVisible()
     expect(await top()).toBe(before)
     await expectSound(page, 'watch, without a network')
     for (const place of ['Today', 'Preps', 'Instruments']) {
@@ -259,7 +259,7 @@ test.describe('nothing lies on anything else, runs off or is cut', () => {
       await expectSound(page, `${place}, without a network`)
     }
     await page.context().setOffline(false)
-    await expect(page.getByText('all stored')).toBeVisible()
+    await expect(page.getByText('all saved')).toBeVisible()
   })
 
   for (const { id: instrument } of SIMULATED_INSTRUMENTS.filter(({ id }) => id !== 'programmable-block'))

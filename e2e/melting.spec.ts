@@ -50,7 +50,7 @@ test('a dial is learned from simulated heatings, planned with, followed, and giv
   await page.getByRole('link', { name: 'Dial block' }).click()
   await page.getByRole('button', { name: 'dial', exact: true }).click()
   for (const setting of ['3', '5', '8'])
-    await page.getByRole('button', { name: `Strike the heating at ${setting}` }).click()
+    await page.getByRole('button', { name: `Strike out the heating at ${setting}` }).click()
   await expect(page.getByText(/No heating has been logged yet/)).toBeVisible()
   for (const setting of ['2', '7']) {
     await page.getByLabel('setting', { exact: true }).fill(setting)

@@ -7,8 +7,8 @@ test.use({ apart: true })
 /** Until the whole app is kept on this device. */
 async function appKept(page: Page): Promise<void> {
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
-  await page.getByRole('link', { name: /all stored/ }).click()
-  await expect(page.getByText('kept: it opens without the server')).toBeVisible()
+  await page.getByRole('link', { name: /all saved/ }).click()
+  await expect(page.getByText('saved: it opens without the server')).toBeVisible()
 }
 
 /** A picture as a camera gives it: on its side, with the place it was taken at. */
@@ -42,7 +42,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await page.getByLabel('volume to use, mL').fill('0.50')
   await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   const address = page.url().replace(/\/plan$/, '/dissolve')
   await appKept(page)
   const acknowledged = (await own.entries()).length
@@ -74,7 +74,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await page.reload()
   await expect(page.getByRole('img', { name: 'clear, at the boil' })).toBeVisible()
   await expect(page.getByText('All dissolved.')).toBeVisible()
-  await expect(page.getByText(/offline: \d+ lines kept on this device/)).toBeVisible()
+  await expect(page.getByText(/offline: \d+ entries saved on this device/)).toBeVisible()
   await station(page, 'Page')
   const pdf = await pdfOf(page, ONE)
   expect(pdf.text).toContain('0.1204 g')
@@ -83,7 +83,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await expect(page.getByRole('heading', { name: 'Practice', exact: true })).toBeVisible()
 
   await own.start()
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   const after = await own.entries()
   expect(after.length).toBeGreaterThan(acknowledged + 7)
   expect(new Set(after.map(({ entry }) => entry.id)).size).toBe(after.length)
@@ -102,7 +102,7 @@ test('another ledger at the same address is told, and gets nothing; its own back
   await page.goto(demo.url)
   await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Weigh')
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   // The station’s own script is here before the server goes.
   await expect(page.getByLabel('What do you see?')).toBeVisible()
   const first = await demo.moveTo()
@@ -110,9 +110,9 @@ test('another ledger at the same address is told, and gets nothing; its own back
   await page.getByLabel('What do you see?').fill('written meanwhile')
   await page.getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByText('written meanwhile')).toBeVisible()
-  await expect(page.getByText('offline: 1 line kept on this device')).toBeVisible()
+  await expect(page.getByText('offline: 1 entry saved on this device')).toBeVisible()
   await demo.moveTo(first)
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   await expect(page.getByRole('alert', { name: 'Another ledger' })).toBeHidden()
   const texts = (await demo.entries()).map(({ entry }) => entry.body['text'])
   expect(texts.filter((text) => text === 'written meanwhile')).toHaveLength(1)
@@ -129,7 +129,7 @@ test('This notebook says what is kept where; a backup goes out, and in again wit
     `Lines of this notebook${lines}`,
   )
   await expect(page.getByRole('table', { name: 'On this device' })).toContainText(
-    'Waits for the servernothing',
+    'Not yet sent to the servernothing',
   )
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save a backup' }).click()

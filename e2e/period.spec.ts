@@ -7,9 +7,9 @@ import type { Page } from '@playwright/test'
 const BENZIL = '0a5a1c7e-0000-4000-8000-000000000171'
 
 const outBy = async (page: Page) => {
-  const heading = page.getByRole('heading', { name: /^Out by \d\d:\d\d$/ })
+  const heading = page.getByRole('heading', { name: /^Finished by \d\d:\d\d$/ })
   await expect(heading).toBeVisible()
-  await expect(page.getByRole('region', { name: 'The score' })).toHaveAttribute('aria-busy', 'false')
+  await expect(page.getByRole('region', { name: 'The timetable' })).toHaveAttribute('aria-busy', 'false')
   const [hours = 0, minutes = 0] = (await heading.innerText()).slice(7).split(':').map(Number)
   return 60 * hours + minutes
 }
@@ -32,7 +32,7 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
   await page.goto(demo.url)
   const planned = await outBy(page)
   await expect(page.getByRole('region', { name: 'Now' }).getByRole('timer')).toBeVisible()
-  await expect(page.getByText(/min to spare/)).toBeVisible()
+  await expect(page.getByText(/min spare/)).toBeVisible()
 
   // The hands are free: the first is begun, where it is done it is ticked, and it stands filled on the score.
   await page.getByRole('button', { name: 'Start the first' }).click()
@@ -151,7 +151,7 @@ test('crystals that lay in the ice too long are collected first, and a block tha
   await outBy(page)
   // Ten minutes of ice and thirty of waiting are over, and ten more.
   await page.clock.fastForward('55:00')
-  const score = page.getByRole('region', { name: 'The score' })
+  const score = page.getByRole('region', { name: 'The timetable' })
   await expect(
     score.getByText(
       /“Collect the benzil” is planned \d+ min too late after “the benzil stands in the cold bath”\. The crystals keep in the ice/,

@@ -40,7 +40,7 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()
     await expect(page.getByText(`${procedure}.`)).toBeVisible()
     if (crude === '0.500') await expect(page.getByText('100.0 % of the adipic acid in it')).toBeVisible()
-    await expect(page.getByText('all stored')).toBeVisible()
+    await expect(page.getByText('all saved')).toBeVisible()
     const pdf = await page.pdf({ preferCSSPageSize: true })
     expect(await sheetsOf(pdf)).toHaveLength(1)
     for (const format of FORMATS) {
@@ -155,7 +155,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   await expect(cards.getByRole('button', { name: /through the paper/ })).toBeHidden()
   await cards.getByRole('button', { name: /Crystals in the pipette/ }).click()
   await cards.getByRole('button', { name: 'tried, it helped' }).first().click()
-  await expect(cards.getByText(/helped strike/)).toBeVisible()
+  await expect(cards.getByText(/helped strike out/)).toBeVisible()
   await page.keyboard.press('Escape')
 
   for (let i = 0; i < 4; i++) await tickNext(page)
@@ -216,7 +216,7 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
     await did.getByRole('button', { name: 'no change' }).click()
   }
   await expect(page.getByRole('alert')).toContainText('two portions that changed nothing: it is grit')
-  await portions.getByRole('button', { name: 'strike the last 1 drops' }).click()
+  await portions.getByRole('button', { name: 'strike out the last 1 drops' }).click()
   await portions.getByRole('button', { name: '+ 5 drops' }).click()
   await did.getByRole('button', { name: 'all dissolved' }).click()
   await expect(page.getByText('All dissolved.')).toBeVisible()

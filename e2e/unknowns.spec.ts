@@ -51,7 +51,7 @@ async function openCase(page: Page, bench: Bench, code: string): Promise<void> {
 async function scoutAndMelt(page: Page, bench: Bench, code: string): Promise<void> {
   await openCase(page, bench, code)
   await station(page, 'Melt')
-  await page.getByRole('button', { name: 'Pack a tube and scout' }).click()
+  await page.getByRole('button', { name: 'Scouting run: pack a tube' }).click()
   await meltByKeys(page, bench, { tubes: 1, first: 0, stepS: 2 })
   await openCase(page, bench, code)
   await station(page, 'Melt')

@@ -31,7 +31,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await page.getByRole('link', { name: 'Begin a prep' }).click()
   await page.getByLabel('what is to be purified').fill('benzil')
   await page.getByLabel('title, if you like').fill('Benzil, second batch')
-  await page.getByLabel('bench code on every line').fill('bench 7')
+  await page.getByLabel('bench code on every entry').fill('bench 7')
   await page.getByRole('button', { name: 'Begin this prep' }).click()
 
   // Plan: the crude is weighed first, its mass typed once.
@@ -189,7 +189,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   )
   await expect(page.getByTestId('verdict')).toHaveText('Consistent with pure benzil')
   await expect(page.getByText('halogen-free organic waste, never the sink')).toBeVisible()
-  await expect(page.getByText('all stored')).toBeVisible()
+  await expect(page.getByText('all saved')).toBeVisible()
   const pdf = await page.pdf({ preferCSSPageSize: true })
   const sheets = await sheetsOf(pdf)
   expect(sheets).toHaveLength(1)

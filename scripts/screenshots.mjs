@@ -35,9 +35,9 @@ try {
   }
   await page.goto(at)
   await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
-  await page.getByRole('heading', { name: /^Out by/ }).waitFor()
+  await page.getByRole('heading', { name: /^Finished by/ }).waitFor()
   await page
-    .getByRole('region', { name: 'If it gets late' })
+    .getByRole('region', { name: 'If you run late' })
     .getByText(/by \d\d:\d\d/)
     .first()
     .waitFor()

@@ -53,7 +53,7 @@ export function mixedVerdict(input: MixedInput, conventions: Rules): MixedVerdic
   if (input.sameRun || found.verdict === 'repeat') return found
   return {
     verdict: 'repeat',
-    because: `The sample alone was melted in another run, so heating and thermometer may own the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
+    because: `The sample alone was melted in another run, so heating and thermometer may explain the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
   }
 }
 

@@ -195,6 +195,8 @@ export function outcomeWords(
   reference: string,
   rules: Pick<Conventions, 'sharpWidthC'>,
 ): string {
-  if (outcome.id === reference) return 'the same: unchanged'
-  return outcome.clearC - outcome.onsetC <= rules.sharpWidthC ? 'lower, yet sharp' : 'lower and broader'
+  if (outcome.id === reference) return 'same compound: range unchanged'
+  return outcome.clearC - outcome.onsetC <= rules.sharpWidthC
+    ? 'another compound: lower, but sharp'
+    : 'another compound: lower and broader'
 }

@@ -23,7 +23,7 @@ export interface Reliability {
 }
 
 /** How the next mixture is chosen: by what it would tell, or the nearest melting one first. */
-type Strategy = 'what tells most' | 'nearest first'
+type Strategy = 'most informative' | 'nearest first'
 
 export interface ReliabilityInput {
   readonly candidates: readonly Candidate[]
@@ -110,7 +110,7 @@ interface Bench {
 }
 
 function oneBench(
-  { candidates, options, strategy = 'what tells most' }: ReliabilityInput,
+  { candidates, options, strategy = 'most informative' }: ReliabilityInput,
   dice: RandomSource,
 ): Bench {
   const listed = candidates.map((one) => ({

@@ -79,7 +79,7 @@ function told(
   const { evidence } = settled
   switch (code) {
     case 'sign':
-      return { sentence: 'Sign the verdict with what it rests on.' }
+      return { sentence: 'Sign the verdict with the entries it is based on.' }
     case 'mixed melt':
       return { minutes: minutes + GRIND_MIN, sentence: mixedSentence(settled, rules) }
     case 'grind again and repeat the mixture':

@@ -254,7 +254,7 @@ function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
     'sample',
     rest,
     certain.length > 0
-      ? `nobody else can own ${listed(certain)}`
+      ? `nothing else can explain ${listed(certain)}`
       : `at least 0.0, at most ${c(rest.width.mostC)} °C of the width: the rows above could explain all of it`,
   )
 }

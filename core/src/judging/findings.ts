@@ -158,7 +158,7 @@ function impurityFinding(
     said(
       'impurity',
       `${name} ${percentBetween(least, most)} mol %`,
-      `if it dissolves in the melt and is the lesser part; from both ends with what heating, thermometer and reading may own. Sand or salt would not show${fusion?.estimated ? '. Its fusion enthalpy is estimated (Walden’s rule)' : ''}`,
+      `if it dissolves in the melt and is the lesser part; from both ends with what heating, thermometer and reading may explain. Sand or salt would not show${fusion?.estimated ? '. Its fusion enthalpy is estimated (Walden’s rule)' : ''}`,
       { leastMolPercent: least, mostMolPercent: most },
     ),
   ]

@@ -276,7 +276,7 @@ describe('what was said once and must not be said again', () => {
   test('not dried, sharp and 3 °C low: drying is spoken of first', () => {
     const one = { reading: range(91, 92.2), dried: WET, thermometer: IN_PLACE }
     expect(steps(one)[0]).toBe('dry and repeat')
-    expect(said(judge(one))).toContain('thermometer, reading and solvent left may own all of it')
+    expect(said(judge(one))).toContain('thermometer, reading and solvent left may explain all of it')
   })
   test('ten minutes of air are enough for ether and not for water', () => {
     const air = (solventBoilsC: number) =>
@@ -327,7 +327,7 @@ describe('what was said once and must not be said again', () => {
   })
   test('the thermometer is not offered for what it cannot own', () => {
     const high = judge({ reading: range(98.4, 99.4), thermometer: IN_PLACE })
-    expect(said(high)).toContain('may own at most')
+    expect(said(high)).toContain('may explain at most')
     expect(said(high)).not.toContain('thermometer reads high')
   })
   test('no bound on the impurity of another compound, or of a thermometer nobody checked', () => {
@@ -367,7 +367,7 @@ describe('the evidence reaches the budget', () => {
     expect(off({ state: 'never checked', errorC: null, extrapolated: false })).toBe(1.5)
     expect(row('thermometer', { reading: range(198, 200) })?.endC.clear.mostC).toBe(2.5)
   })
-  test('heating and thermometer own nothing beside an authentic sample; it is charged in the width', () => {
+  test('heating and thermometer explain nothing beside an authentic sample; it is charged in the width', () => {
     const besides = { authentic: range(94, 95) }
     expect(row('heating', besides)?.endC.clear).toEqual({ leastC: 0, mostC: 0 })
     expect(row('thermometer', besides)?.sentence).toContain('nothing')

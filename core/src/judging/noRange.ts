@@ -146,7 +146,7 @@ function told(
       if (isShownDry === true && (belowC > FAR_BELOW_C || (belowC > 0 && startC <= AT_ROOM_C)))
         return {
           verdict: 'impure',
-          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and it is dry: nobody but the sample owns so much. Very impure, or another compound; where it begins is not known`,
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and it is dry: only the sample can explain so much. Very impure, or another compound; where it begins is not known`,
           next: [again, further],
         }
       return {

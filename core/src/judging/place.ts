@@ -82,10 +82,10 @@ function elsewhere(
   const who = listed(may.map(({ owner }) => OWNER_NAMES[owner]))
   const whose =
     may.length === 0
-      ? 'nobody but the sample can own it'
+      ? 'only the sample can explain it'
       : certainC > 0
-        ? `${who} may own at most ${c(Math.abs(farC) - certainC)} of it`
-        : `${who} may own all of it`
+        ? `${who} may explain at most ${c(Math.abs(farC) - certainC)} of it`
+        : `${who} may explain all of it`
   const besides = isLow
     ? evidence.rateCPerMin > 0
       ? '; fast heating hides lowering and never makes it'

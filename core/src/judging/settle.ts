@@ -31,7 +31,7 @@ const DECOMPOSES_LOWER_C = 6
 
 /**
  * The verdict on a range: every degree between reading and literature, and of the width, belongs to somebody; what
- * nobody else can own is the sample’s. Where that straddles a border because of something that can be mended it
+ * nothing else can explain is the sample’s. Where that straddles a border because of something that can be mended it
  * cannot be told, and the mending comes first.
  */
 export function settle(read: RangeEvidence, rules: HouseWords): Settled {

@@ -105,7 +105,7 @@ describe('what each new kind takes, and says', () => {
     [
       'turn ended',
       { turn: ID, glassCleared: true, switchedOff: false },
-      'Turn over: tubes in the glass waste, left on for the next.',
+      'Handed over: tubes in the glass waste, left on for the next.',
     ],
     [
       'heating logged',

@@ -313,7 +313,7 @@ describe('what the schemas refuse', () => {
     ],
     ['a version that never was', { v: 0 }, '“v” must be greater than or equal to 1'],
     ['no author', { author: '' }, '“author” is not allowed to be empty'],
-    ['a newer body that is too long', { v: 7, body: 'x'.repeat(70_000) }, 'too long to keep'],
+    ['a newer body that is too long', { v: 7, body: 'x'.repeat(70_000) }, 'too long to save'],
   ])('%s', (_, change, sentence) => {
     expect(refusalOf({ ...good, ...change })).toContain(sentence)
   })

@@ -63,7 +63,7 @@ export function refusalOf(raw: unknown): string | null {
   const { kind, v, body } = raw as RawEntry
   if (!Object.hasOwn(KINDS, kind) || v > KINDS[kind as Kind].version)
     return JSON.stringify(body).length > UNKNOWN_BODY_MOST
-      ? 'This line is of a newer version and too long to keep.'
+      ? 'This entry is of a newer version and too long to save.'
       : null
   const schema = schemasOf(kind as Kind)[v]
   if (!schema) return `“${kind}” was never written in version ${v}.`

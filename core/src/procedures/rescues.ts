@@ -221,7 +221,7 @@ export const RESCUES: readonly Rescue[] = [
     remedies: [
       { id: 'look-for-stones', text: 'Look for boiling stones and fibres.' },
       { id: 'check-vessel', text: 'Weigh the same empty vessel on the same balance.' },
-      { id: 'dry-on', text: 'Dry on and weigh again until two weighings agree.' },
+      { id: 'dry-on', text: 'Keep drying and weigh again until two weighings agree.' },
     ],
   },
 ]

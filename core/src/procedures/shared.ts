@@ -257,7 +257,7 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'dry-and-weigh-again',
     station: 'weigh',
-    text: '{spreadOn} and {dryIn}; weigh, dry on for {between}, weigh again, until two weighings agree.',
+    text: '{spreadOn} and {dryIn}; weigh, dry for another {between}, weigh again, until two weighings agree.',
     cautions: [
       { text: '{dryNever}', when: 'never dried so' },
       GUARD,

@@ -161,7 +161,7 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'second-dissolving',
     station: 'dissolve',
-    text: 'If crystals came down on the way: warm again and add hot solvent by drops until it is clear.',
+    text: 'If crystals formed on the way: warm again and add hot solvent by drops until it is clear.',
     portions: 'dissolve',
     when: ['grit expected'],
   },

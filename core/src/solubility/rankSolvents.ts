@@ -61,7 +61,7 @@ export interface RankedSolvent {
   readonly sentence: string
   readonly input: CrystallizationInput | null
   readonly plan: CrystallizationPlan | null
-  /** Rests on values of low confidence: said wherever it stands. */
+  /** Based on values of low confidence: said wherever it stands. */
   readonly isUnsure: boolean
   /** It reacts with the compound. */
   readonly isRuledOut: boolean

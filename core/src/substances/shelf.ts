@@ -58,7 +58,7 @@ export interface Solvent {
   /** Where a mixture begins to boil and where the last of it does, °C. */
   readonly boilingFromC?: number | undefined
   readonly boilingToC?: number | undefined
-  /** Where its vapour lights by itself, °C. */
+  /** Where its vapour lights without a flame, °C. */
   readonly autoignitionC?: number | undefined
   readonly freezingPointC: number | null
   readonly densityGPerML20: number

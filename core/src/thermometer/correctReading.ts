@@ -29,7 +29,7 @@ function sorted(points: readonly CalibrationPoint[]): readonly CalibrationPoint[
     if (inOrder[i + 1]?.[0] === readC)
       throw new ImpossibleInput(
         'bad-model',
-        `Two calibration points both read ${readC} °C: strike one of them.`,
+        `Two calibration points both read ${readC} °C: strike one of them out.`,
       )
   })
   return inOrder

@@ -21,7 +21,9 @@ export class DatabaseHeld extends Expected {
 /** The database does not answer for now. */
 export class DatabaseAway extends Error {
   constructor() {
-    super('The database does not answer. Nothing acknowledged is lost; what waits is sent again.')
+    super(
+      'The database does not answer. Nothing that was saved is lost; what is not yet saved is sent again.',
+    )
   }
 }
 
@@ -87,7 +89,7 @@ export async function openPostgres(
       holding = null
       client.release(true)
       if (isClosing) return
-      given.say('The database is away; what is written waits.')
+      given.say('The database does not answer; new entries are not yet saved.')
       void retake()
     })
     holding = client

@@ -158,7 +158,7 @@ export async function openBench(
     if (stand.run?.id !== id)
       throw new HttpProblem(
         409,
-        'Run is over',
+        'The run has ended',
         'That run has ended, or another has begun on this instrument.',
       )
     return stand.run

@@ -153,7 +153,7 @@ export async function restore(
   } catch (error) {
     return {
       ...cold,
-      trouble: `Its last run could not be taken up again and is over: ${(error as Error).message}`,
+      trouble: `Its last run could not be continued and has ended: ${(error as Error).message}`,
     }
   }
 }

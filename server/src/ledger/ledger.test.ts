@@ -82,8 +82,8 @@ describe('what the ledger answers', () => {
       [line(home, { notebook: elsewhere as NotebookId })],
     ])
     expect(answers?.map((answer) => ('sentence' in answer ? answer.sentence : ''))).toEqual([
-      'This line was written on another ledger; import its notebook instead.',
-      'This line belongs to another notebook.',
+      'This entry was written on another ledger; import its notebook instead.',
+      'This entry belongs to another notebook.',
     ])
     expect(await server.store.append(elsewhere as NotebookId, [[line(home)]])).toBeNull()
   })

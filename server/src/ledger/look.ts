@@ -47,11 +47,11 @@ export async function linesLook(
     }
     if (same) {
       count.conflicts += 1
-      return 'A line with this id is here already, and it says something else. The one that is here stays.'
+      return 'An entry with this id is here already, and it says something else. The one that is here stays.'
     }
     if (entry.notebook !== notebook) {
       count.refused += 1
-      return 'This line belongs to another notebook.'
+      return 'This entry belongs to another notebook.'
     }
     count.fresh += 1
     if (entry.kind === 'struck') count.strikes += 1

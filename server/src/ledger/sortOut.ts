@@ -38,7 +38,7 @@ export function sortOut(groups: readonly (readonly unknown[])[], home: Home): So
         answer: {
           id: accepted.id,
           outcome: 'refused',
-          sentence: 'Another line that belongs with it was refused, so neither was stored.',
+          sentence: 'Another entry that belongs with it was refused, so neither was saved.',
         },
       }
     })
@@ -56,17 +56,17 @@ function sortLine(raw: unknown, home: Home): SortedLine {
         id,
         outcome: 'refused',
         sentence:
-          'This line is dated more than a day ahead of the server. Set the clock of this device right.',
+          'This entry is dated more than a day ahead of the server. Set the clock of this device right.',
       },
     }
   if (entry.notebook !== home.notebook)
-    return { answer: { id, outcome: 'refused', sentence: 'This line belongs to another notebook.' } }
+    return { answer: { id, outcome: 'refused', sentence: 'This entry belongs to another notebook.' } }
   if (!home.fromElsewhere && entry.ledger !== home.ledger)
     return {
       answer: {
         id,
         outcome: 'refused',
-        sentence: 'This line was written on another ledger; import its notebook instead.',
+        sentence: 'This entry was written on another ledger; import its notebook instead.',
       },
     }
   const stored = home.known.get(id)
@@ -77,7 +77,7 @@ function sortLine(raw: unknown, home: Home): SortedLine {
       answer: {
         id,
         outcome: 'conflict',
-        sentence: 'Another line with this id is in the ledger already, and it says something else.',
+        sentence: 'Another entry with this id is in the ledger already, and it says something else.',
       },
     }
   return { answer: { id, outcome: 'duplicate', seq: stored?.seq ?? 0 } }

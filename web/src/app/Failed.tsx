@@ -13,7 +13,7 @@ export class Failed extends Component<{ children: ReactNode }, { error: Error | 
     return (
       <main className="desk">
         <Title title="This screen failed" />
-        <p className="mt-3">What you wrote is kept. Try again, reload, or go back to Today.</p>
+        <p className="mt-3">What you wrote is saved. Try again, reload, or go back to Today.</p>
         <p className="quiet">{error.message}</p>
         <p className="row-of">
           <button

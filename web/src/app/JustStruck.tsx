@@ -15,7 +15,7 @@ export function JustStruck() {
   if (!struck || isTakingBack || now - struck.at > OFFERED_FOR_MS) return null
   return (
     <p className={css.struck} role="status">
-      Struck: {struck.body.reason}.{' '}
+      Struck out: {struck.body.reason}.{' '}
       <Button
         size="sm"
         variant="link"

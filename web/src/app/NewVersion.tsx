@@ -56,7 +56,8 @@ export function NewVersion({ reload = () => window.location.reload() }: { reload
       ) : (
         !isTaken && (
           <span className="quiet">
-            What waits to be stored stays. Without this it is used when all tabs of the app are closed.
+            What is not yet sent stays on this device. Without this it is used when all tabs of the app are
+            closed.
           </span>
         )
       )}

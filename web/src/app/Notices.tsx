@@ -22,8 +22,10 @@ export function Notices() {
   return (
     <>
       {unkept.length > 0 && (
-        <section className={classNames(css.unkept, 'look no-print')} role="alert" aria-label="Not kept">
-          <h3>{unkept.length === 1 ? '1 line is' : `${unkept.length} lines are`} not kept on this device</h3>
+        <section className={classNames(css.unkept, 'look no-print')} role="alert" aria-label="Not saved">
+          <h3>
+            {unkept.length === 1 ? '1 entry is' : `${unkept.length} entries are`} not saved on this device
+          </h3>
           <p className="mb-1">
             This browser cannot store anything now: its space is full, or storing is blocked. What you wrote
             stands in this page only, until the server has it. Do not close the page; save a copy, or make
@@ -51,14 +53,14 @@ export function Notices() {
       )}
       {copyOfMs !== null && !isOtherLedger && (
         <p className="look no-print" role="status">
-          The server is away: open is this device’s own copy, of {day(copyOfMs)} {clock(copyOfMs)}. What you
+          The server is away: this device’s own copy is open, of {day(copyOfMs)} {clock(copyOfMs)}. What you
           write is kept here and sent when it is back.
         </p>
       )}
       {broughtBack > 0 && (
         <p className="look no-print" role="status">
-          The server had lost {broughtBack === 1 ? 'a line' : `${broughtBack} lines`} it once stored: its data
-          folder is of an earlier day. They are sent to it again from this device.
+          The server had lost {broughtBack === 1 ? 'an entry' : `${broughtBack} entries`} it once saved: its
+          data folder is of an earlier day. They are sent to it again from this device.
         </p>
       )}
       {Math.abs(offMs) > CLOCK_OFF_MOST_MS && copyOfMs === null && (

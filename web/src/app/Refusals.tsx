@@ -7,8 +7,8 @@ export function Refusals() {
   const quarantine = useNotebook((state) => state.quarantine)
   if (quarantine.length === 0) return null
   return (
-    <section className="look no-print" role="alert" aria-label="Lines that were not stored">
-      <h3>Not stored</h3>
+    <section className="look no-print" role="alert" aria-label="Entries that were not saved">
+      <h3>Not saved</h3>
       {quarantine.map((line) => {
         const known = areOlder([line.entry]) ? null : upcast(line.entry)
         return (

@@ -27,7 +27,7 @@ describe('what is not as it should be', () => {
     render(<Notices />)
     const line = useNotebook.getState().view.subjects.values().next().value?.lines[0] as Entry
     now({ unkept: [line] })
-    screen.getByRole('heading', { name: '1 line is not kept on this device' })
+    screen.getByRole('heading', { name: '1 entry is not saved on this device' })
     const saved = jest.fn<(file: Blob) => string>(() => 'blob:')
     URL.createObjectURL = saved
     URL.revokeObjectURL = () => undefined

@@ -140,5 +140,5 @@ const TAKES_AWAY: Partial<Record<Action['code'], string>> = {
 /** The first step advised that would empty this row. */
 function TakenAway({ owner, actions }: { owner: Owner; actions: readonly Action[] }) {
   const step = actions.find(({ code, removes }) => removes.includes(owner) && TAKES_AWAY[code])
-  return step ? <span className={css.away}>{TAKES_AWAY[step.code]} takes this away</span> : null
+  return step ? <span className={css.away}>{TAKES_AWAY[step.code]} would remove this</span> : null
 }

@@ -148,12 +148,12 @@ function Made<M extends PadMark>({
       <button
         type="button"
         className={css.strike}
-        aria-label={`Strike ${moment} of tube ${slot}${mark.temperature ? ` at ${mark.temperature.text} °C` : ''}`}
+        aria-label={`Strike out ${moment} of tube ${slot}${mark.temperature ? ` at ${mark.temperature.text} °C` : ''}`}
         onClick={() => {
           onStrike(mark)
         }}
       >
-        strike
+        strike out
       </button>
     </span>
   )

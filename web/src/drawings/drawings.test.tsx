@@ -96,7 +96,7 @@ describe('the trade-off', () => {
     expect(html).toContain('benzoin just stays dissolved')
     expect(html).toContain('will not dissolve')
   })
-  test('cannot be moved once the plan is fixed', () => {
+  test('cannot be moved once the plan is set', () => {
     const html = chart({ onChange: null })
     expect(html).not.toContain('slider')
     expect(html).not.toContain('tabindex')

@@ -31,7 +31,9 @@ export class Refused extends Error {
 /** The server could not be reached. */
 export class Unreachable extends Error {
   constructor() {
-    super('The server cannot be reached. What you write is kept on this device and sent when it is back.')
+    super(
+      'The server cannot be reached. What you write is saved on this device and sent when the server is back.',
+    )
   }
 }
 
@@ -39,7 +41,7 @@ export class Unreachable extends Error {
 export class OtherLedger extends Error {
   constructor() {
     super(
-      'The server at this address keeps another ledger now. What waits here stays on this device until its own server is back.',
+      'The server at this address keeps another ledger now. What is not yet sent stays on this device until its own server is back.',
     )
   }
 }

@@ -84,7 +84,7 @@ async function sendUnkept(replica: Replica): Promise<void> {
     const notebook = entries[0]?.notebook as NotebookId
     const answers = await answersTo([entries], async () => (await api.post(notebook, [entries])).answers)
     if (answers === 'in parts' || answers.length === 0)
-      throw new Error('The server answered for none of the lines sent.')
+      throw new Error('The server answered for none of the entries sent.')
     for (const answer of answers) {
       const entry = entries.find(({ id }) => id === answer.id)
       if (entry && 'sentence' in answer)

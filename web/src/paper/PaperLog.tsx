@@ -52,13 +52,13 @@ function Sentence({ line: { sentence, strike, takenBack } }: { line: LogLine }) 
       {strike && (
         <span className="quiet">
           {' '}
-          struck {clock(strike.at)}: {strike.body.reason}
+          struck out {clock(strike.at)}: {strike.body.reason}
         </span>
       )}
       {takenBack.map((one) => (
         <span key={one.back.id} className="quiet">
           {' '}
-          struck {clock(one.strike.at)}, taken back {clock(one.back.at)}
+          struck out {clock(one.strike.at)}, taken back {clock(one.back.at)}
         </span>
       ))}
     </>

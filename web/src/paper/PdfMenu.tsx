@@ -25,7 +25,7 @@ interface Made {
   readonly wanted: Layout
 }
 
-/** A page as a PDF: made in the browser, from the same words and drawings, with the lines it rests on inside. */
+/** A page as a PDF: made in the browser, from the same words and drawings, with the entries it is based on inside. */
 export function PdfMenu({
   title,
   author,

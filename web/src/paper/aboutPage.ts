@@ -51,7 +51,7 @@ export function aboutPage({
       {
         name: 'lines.json',
         type: 'application/json',
-        description: 'The lines of the notebook that this page rests on, as they were written',
+        description: 'The entries of the notebook that this page is based on, as they were written',
         text: JSON.stringify(file),
       },
     ],

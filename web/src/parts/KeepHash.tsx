@@ -10,7 +10,7 @@ export interface Head {
 /** The hash of a notebook's last line, to be kept where nobody who can change the notebook can change it. */
 export function KeepHash({ title, head }: { title: string; head: Head }) {
   const [said, setSaid] = useState<string | null>(null)
-  const text = `${title}: ${head.seq} lines, hash ${head.hash}`
+  const text = `${title}: ${head.seq} entries, hash ${head.hash}`
   const copy = () => {
     const done = navigator.clipboard?.writeText(text) ?? Promise.reject(new Error('There is no clipboard.'))
     done.then(
@@ -25,7 +25,7 @@ export function KeepHash({ title, head }: { title: string; head: Head }) {
   const mail = `mailto:?subject=${encodeURIComponent(`Hash of ${title}`)}&body=${encodeURIComponent(text)}`
   return (
     <span className="no-print d-block mt-1">
-      Keep this hash elsewhere: it shows later that no line up to now was rewritten.{' '}
+      Keep this hash elsewhere: it shows later that no entry up to now was rewritten.{' '}
       <Button size="sm" variant="link" onClick={copy}>
         Copy it
       </Button>{' '}

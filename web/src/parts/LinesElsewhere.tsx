@@ -8,7 +8,9 @@ export function LinesElsewhere() {
   if (lines.length === 0) return null
   return (
     <p className="look mt-2">
-      {lines.length === 1 ? '1 line of another ledger waits' : `${lines.length} lines of other ledgers wait`}{' '}
+      {lines.length === 1
+        ? '1 entry of another ledger is not yet sent'
+        : `${lines.length} entries of other ledgers are not yet sent`}{' '}
       on this device: a server of another data folder was at this address before. They are sent when it is
       back.{' '}
       <Button

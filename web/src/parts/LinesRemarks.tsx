@@ -13,16 +13,16 @@ export function LinesRemarks({ told }: { told: LinesTold }) {
   )
 }
 
-const lines = (count: number) => (count === 1 ? 'One line' : `${count} lines`)
+const lines = (count: number) => (count === 1 ? 'One entry' : `${count} entries`)
 
 function remarksOn({ strikes, conflicts, authors, farDates }: LinesTold): readonly string[] {
   return [
     ...(strikes > 0
-      ? [`${lines(strikes)} of the new ones strike${strikes === 1 ? 's' : ''} out other lines.`]
+      ? [`${lines(strikes)} of the new ones strike${strikes === 1 ? 's' : ''} out other entries.`]
       : []),
     ...(conflicts > 0
       ? [
-          `${lines(conflicts)} ${conflicts === 1 ? 'says' : 'say'} something else than the line here under the same id. What is here stays.`,
+          `${lines(conflicts)} ${conflicts === 1 ? 'says' : 'say'} something else than the entry here with the same id. The one that is here stays.`,
         ]
       : []),
     ...(authors.length > 0 ? [`New here as writers: ${authors.join(', ')}.`] : []),

@@ -18,11 +18,11 @@ export function LogList({ lines }: { lines: readonly LogLine[] }) {
             <span className="quiet">{clock(entry.at)}</span>
             <span>
               <span className={through ? 'struck' : undefined}>{sentence}</span>
-              {refused.has(entry.id) && <span className="trouble"> Not stored: {refused.get(entry.id)}</span>}
+              {refused.has(entry.id) && <span className="trouble"> Not saved: {refused.get(entry.id)}</span>}
               {through && (
                 <span className="quiet">
                   {' '}
-                  struck {clock(through.at)}: {through.body.reason}{' '}
+                  struck out {clock(through.at)}: {through.body.reason}{' '}
                   <Button
                     variant="link"
                     size="sm"
@@ -31,14 +31,14 @@ export function LogList({ lines }: { lines: readonly LogLine[] }) {
                       takeBack(through)
                     }}
                   >
-                    take the strike back
+                    take it back
                   </Button>
                 </span>
               )}
               {takenBack.map((one) => (
                 <span key={one.back.id} className="quiet">
                   {' '}
-                  struck {clock(one.strike.at)}, taken back {clock(one.back.at)}
+                  struck out {clock(one.strike.at)}, taken back {clock(one.back.at)}
                 </span>
               ))}
             </span>

@@ -31,7 +31,7 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
               strike(line, 'written by mistake')
             }}
           >
-            strike
+            strike out
           </Button>
         </p>
       ))}

@@ -90,7 +90,7 @@ export function Gallery({
                   strike(line, 'taken by mistake')
                 }}
               >
-                strike
+                strike out
               </Button>
             )}
           </figcaption>

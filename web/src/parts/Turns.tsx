@@ -28,14 +28,14 @@ export function Turns({ instrument }: { instrument: Instrument }) {
   })
   return (
     <section aria-label={`Turns on the ${instrument.name}`}>
-      <h3>Who has it</h3>
-      {turns.length === 0 && <p className="quiet mb-1">Nobody: it is free.</p>}
+      <h3>In use by</h3>
+      {turns.length === 0 && <p className="quiet mb-1">Nobody: the instrument is free.</p>}
       <ul className="plain-list">
         {turns.map((turn) => (
           <TurnRow key={turn.entry.id} turn={turn} instrument={instrument} others={turns.length - 1} />
         ))}
       </ul>
-      <form className="row-of align-items-center mt-1" aria-label="Ask for a turn" onSubmit={form.onSubmit}>
+      <form className="row-of align-items-center mt-1" aria-label="Join the queue" onSubmit={form.onSubmit}>
         <Form.Control
           size="sm"
           style={{ width: 130 }}
@@ -63,7 +63,7 @@ export function Turns({ instrument }: { instrument: Instrument }) {
           ))}
         </Form.Select>
         <Button type="submit" size="sm" variant="outline-primary">
-          Ask for a turn
+          Join the queue
         </Button>
       </form>
       <SaidWrong sentence={form.said} className="look mb-0" />
@@ -93,7 +93,7 @@ function TurnRow({ turn, instrument, others }: { turn: Turn; instrument: Instrum
             setAsked(true)
           }}
         >
-          turn over
+          hand over
         </Button>
       ) : (
         <span className="row-of align-items-center">

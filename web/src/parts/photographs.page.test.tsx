@@ -68,7 +68,7 @@ test('what is kept is shown with when and what; one that neither place has is sa
   const user = show()
   await screen.findByText(/may still wait on the device that took it/)
   screen.getByText(/crystals: needles out of the ice/)
-  await user.click(screen.getByRole('button', { name: 'strike' }))
+  await user.click(screen.getByRole('button', { name: 'strike out' }))
   expect(written('struck')).toHaveLength(1)
   cleanup()
   // One that is not the picture of its name, as a cache might give, is not shown.

@@ -81,7 +81,7 @@ export const crate = {
     const files: CrateFile[] = [
       fileOf(NOTEBOOK_PATH, contents[NOTEBOOK_PATH] as Uint8Array, {
         name: 'The notebook',
-        description: `Every line as it was written, ${entries.length} of them. This is what comes in again.`,
+        description: `Every entry as it was written, ${entries.length} of them. This is what comes in again.`,
         encodingFormat: 'application/json',
       }),
     ]
@@ -112,12 +112,12 @@ export const crate = {
     for (const { title, file, pdf } of beside.pages)
       add(`pages/${file}.pdf`, pdf, {
         name: title,
-        description: 'The page as it is printed, with the lines it rests on inside.',
+        description: 'The page as it is printed, with the entries it is based on inside.',
         encodingFormat: 'application/pdf',
       })
     if (beside.schema !== null)
       add(SCHEMA_PATH, strToU8(beside.schema), {
-        name: 'What a line may hold',
+        name: 'What an entry may hold',
         description: 'JSON Schema of notebook.json.',
         encodingFormat: 'application/schema+json',
       })

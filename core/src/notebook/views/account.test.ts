@@ -301,7 +301,7 @@ describe('dissolving', () => {
     ['23.5', 'more than two thirds full'],
     [
       '23.6',
-      '23.6 mL and the solid are more than a 25 mL Erlenmeyer flask holds. If a volume is wrong, strike it.',
+      '23.6 mL and the solid are more than a 25 mL Erlenmeyer flask holds. If a volume is wrong, strike it out.',
     ],
     ['250.2', '250.2 mL and the solid are more than a 25 mL Erlenmeyer flask holds'],
   ])('%s mL in a flask of 25 mL', (text, remark) => {

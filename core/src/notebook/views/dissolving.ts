@@ -107,7 +107,7 @@ function overflowOf(plan: PlanFixed, hotML: number): string | null {
   const contentsML = isFlask ? hotML + SOLID_ML_PER_G * plan.input.crudeG : hotML
   const what = vessel.replace(/^\d+ mL /, '')
   if (contentsML > vesselML)
-    return `${hotML.toFixed(1)} mL${isFlask ? ' and the solid' : ''} are more than a ${vesselML} mL ${what} holds. If a volume is wrong, strike it. If not, do not heat a vessel so full: divide it between two.`
+    return `${hotML.toFixed(1)} mL${isFlask ? ' and the solid' : ''} are more than a ${vesselML} mL ${what} holds. If a volume is wrong, strike it out. If not, do not heat a vessel so full: divide it between two.`
   if (isFlask && contentsML > FILLED_AT_MOST * vesselML)
     return `The ${vesselML} mL ${what} is more than ${FILLED_IN_WORDS} full and may boil over: take it off the heat, let it cool a little, and move it to a larger one before more goes in.`
   return null

@@ -146,7 +146,7 @@ function constantWanted(
   const within = isToTheDigit ? 'to the last digit' : `within ${grams(toleranceG, last)}`
   const minutes = Math.floor((last.at - before.at) / 60_000)
   if (minutes < betweenMin)
-    return `Only ${durationInWords(minutes)} lay between the last two weighings: they count with ${between}. Dry on and weigh again.`
+    return `Only ${durationInWords(minutes)} lay between the last two weighings: they count with ${between}. Dry it longer and weigh again.`
   return lastLossG < 0
     ? `It gained ${grams(-lastLossG, last)}: was it weighed warm, damp from the air, or in another vessel? Weigh again.`
     : `It lost ${grams(lastLossG, last)} since the last weighing; two must agree ${within}: dry it for another ${durationInWords(betweenMin)}.`

@@ -101,7 +101,9 @@ describe('the learned dial', () => {
   })
   test('goes stale when a heating is struck, and says so when more are logged', () => {
     const [first] = heatingsOf(whole, DIAL) as [Entry<'heating logged'>]
-    expect(dialOf(fold([strike(first)], whole), DIAL)?.stale).toContain('was struck: learn the dial again')
+    expect(dialOf(fold([strike(first)], whole), DIAL)?.stale).toContain(
+      'was struck out: learn the dial again',
+    )
     const more = line('heating logged', DIAL, { ...first.body, dial: 9 })
     expect(dialOf(fold([more], whole), DIAL)?.stale).toContain('logged since')
     expect(dialOf(whole, DIAL)?.stale).toBeNull()

@@ -64,7 +64,7 @@ export function dialOf(view: View, instrument: InstrumentId): DialFacts | null {
   return {
     entry,
     stale: isStale(view, entry)
-      ? 'A heating it rests on was struck: learn the dial again.'
+      ? 'A heating it is based on was struck out: learn the dial again.'
       : newer
         ? 'A heating has been logged since: learn the dial again to use it.'
         : null,
@@ -146,7 +146,7 @@ export function calibrationOf(view: View, instrument: InstrumentId, now: number)
     entry,
     ageDays,
     stale: isStale(view, entry)
-      ? 'A standard it rests on was struck: calibrate again.'
+      ? 'A standard it is based on was struck out: calibrate again.'
       : ageDays > GOOD_FOR_DAYS
         ? `It is ${ageDays} days old; read two standards again before you rely on it.`
         : null,

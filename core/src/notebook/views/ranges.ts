@@ -176,7 +176,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
 
 function doubtOf(mark: Mark | null): string | null {
   return mark?.typed?.doubt
-    ? `${mark.typed.reading.text} °C, typed for “${mark.entry.body.moment}”, lies ${mark.typed.doubt} Misread? Strike that mark.`
+    ? `${mark.typed.reading.text} °C, typed for “${mark.entry.body.moment}”, lies ${mark.typed.doubt} Misread? Strike out that mark.`
     : null
 }
 

@@ -47,7 +47,7 @@ function tell(view: View, prep: PrepFacts, station: Station): Told {
       return meltTold(view, prep)
     case 'judge':
       if (!prep.verdict) return OPEN
-      return isStale(view, prep.verdict) ? look('A reading it rests on was struck: sign again.') : DONE
+      return isStale(view, prep.verdict) ? look('A reading it is based on was struck out: sign again.') : DONE
     case 'page':
       return prep.verdict && !isStale(view, prep.verdict) && recoveryOf(prep).ok ? DONE : OPEN
     default:

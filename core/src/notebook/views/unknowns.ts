@@ -120,7 +120,8 @@ export function caseStationsOf(
           : station === now
             ? 'now'
             : 'not yet',
-    reason: station === 'sign' && stale ? 'A line the verdict rests on was struck: sign again.' : null,
+    reason:
+      station === 'sign' && stale ? 'An entry the verdict is based on was struck out: sign again.' : null,
   }))
 }
 

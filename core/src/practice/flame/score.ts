@@ -106,7 +106,7 @@ function flameSentence(
     if (Math.abs(off) > 4)
       return `${youC.toFixed(1)} was typed where it stood at ${wasC.toFixed(1)} °C: count from the nearest number on the scale.`
     if (off > WITHIN_C + 0.05)
-      return `The ${what} came ${off.toFixed(1)} °C before your press. Press at what you see; the thermometer waits.`
+      return `The ${what} came ${off.toFixed(1)} °C before your press. Press when you see it, then read the thermometer.`
     if (off < -WITHIN_C - 0.05)
       return `The ${what} was marked ${(-off).toFixed(1)} °C early: shrinking and sheen are not liquid.`
   }

@@ -6,7 +6,7 @@ export const ORDER = {
   slug: 'out-on-time',
   why: 'Most of a lab period is waiting: the order of the work decides when the door closes behind you.',
   minutes: [3, 6],
-  rule: 'over within a twentieth of the best order there is',
+  rule: 'finished within a twentieth of the best order there is',
   isForPhone: false,
   played: 'order',
 } as const satisfies ExerciseAbout

@@ -34,7 +34,7 @@ export function scoreOrder(
           : `${over} minutes later than need be. ${whereItWaits(exercise, mine, best)}`,
     compared: [
       {
-        what: 'over after',
+        what: 'finished after',
         you: `${mine.endMin} min`,
         was: `${best.plan.makespanMin} min`,
         isRight: isClose,
@@ -61,5 +61,5 @@ function whereItWaits(
     .sort((p, q) => (plan.starts[p.id] ?? 0) - (plan.starts[q.id] ?? 0))[0]
   return late
     ? `“${words[late.id] ?? late.id}” can begin ${late.byMin} minutes sooner, and all that waits for it with it.`
-    : 'What goes by itself longest is started first; the short work fits into its waits.'
+    : 'Start the longest unattended work first; do the short work while it runs.'
 }

@@ -21,9 +21,9 @@ export function refusedPress(
   if (!isHeard) return 'The instrument has not been heard yet in this run.'
   const standing = marks.find(({ entry: { body } }) => body.slot === slot && body.moment === moment)
   return standing && moment !== 'early sign'
-    ? `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one first.`
+    ? `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one out first.`
     : null
 }
 
 /** What is said where there is none. */
-export const NO_MARK_TO_STRIKE = 'There is no mark to strike.'
+export const NO_MARK_TO_STRIKE = 'There is no mark to strike out.'

@@ -9,7 +9,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Q W E', 'while a melt is watched: early sign in tube 1, 2, 3 (as many as are seen)'],
   ['A S D', 'first liquid in tube 1, 2, 3'],
   ['Z X C', 'all liquid in tube 1, 2, 3'],
-  ['Backspace', 'strike the last mark'],
+  ['Backspace', 'strike out the last mark'],
   ['M', 'mute or unmute the sounds'],
   ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
   ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],

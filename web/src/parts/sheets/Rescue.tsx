@@ -161,7 +161,7 @@ function Remedies({ card, prep, station }: { card: Card; prep: PrepFacts | null;
                           strike(entry, 'logged by mistake')
                         }}
                       >
-                        strike
+                        strike out
                       </Button>
                     </span>
                   ))}

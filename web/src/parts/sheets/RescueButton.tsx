@@ -13,7 +13,7 @@ export function RescueButton() {
           set(true)
         }}
       >
-        It goes wrong <kbd className="key ms-1">R</kbd>
+        Something went wrong <kbd className="key ms-1">R</kbd>
       </Button>
     </div>
   )

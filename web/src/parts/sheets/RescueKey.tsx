@@ -22,7 +22,7 @@ export function RescueKey() {
         }}
       >
         <kbd className="key">R</kbd>
-        <span>hurt, fire, trouble</span>
+        <span>emergency and rescue</span>
       </button>
       <LateSheet fetch={fetchSheet} open={open} setOpen={set} without={WITHOUT_CARDS} />
     </>

@@ -56,7 +56,7 @@ describe('what goes wrong with the work', () => {
     expect(written('rescue tried').map(({ body }) => body)).toMatchObject([
       { station: 'dissolve', helped: 'did not help' },
     ])
-    await user.click(screen.getByRole('button', { name: 'strike' }))
+    await user.click(screen.getByRole('button', { name: 'strike out' }))
     expect(written('struck')).toHaveLength(1)
     expect(screen.queryByText(/did not help/)).toBeNull()
   })

@@ -32,7 +32,7 @@ export function Instructors() {
             Every degree of the width, and of the distance from the literature, is charged to whom it may
             belong, from a least to a most: heating at the rate as measured, melting through, a thermometer as
             it was checked, marks of ± {fixed(rules.readingErrorC, 1)} °C, solvent until it is shown dry, an
-            onset seen late. What nobody else can own is the sample’s.
+            onset seen late. What nothing else can explain is the sample’s.
           </li>
           <li>
             What is left is held against the house’s words: sharp to {fixed(rules.sharpWidthC, 1)} °C, broad
@@ -42,7 +42,7 @@ export function Instructors() {
           </li>
           <li>
             Where that may fall on either side of a word, and something can be mended, it is “cannot tell” and
-            the mending comes first. The sample is treated only for degrees that are its own for certain.
+            the mending comes first. The sample is treated only for degrees that nothing else can explain.
           </li>
           <li>
             A plate can take “consistent with pure” down: a second spot to “nearly pure”, another height than
@@ -173,11 +173,11 @@ export function Instructors() {
         </p>
         <h2>What is kept, and what is asked about</h2>
         <p>
-          Nothing is erased. A strike is a line of its own with its reason, and can be taken back by a further
-          line; a signed verdict whose lines were struck says so at its top until it is judged again. A mass
-          eight times off its plan, or a reading the model of the heating does not expect, is asked about and
-          kept as it was typed. What was put aside unweighed counts as ± {fixed(100 * PUT_ASIDE_WITHIN, 0)} %
-          of it.
+          Nothing is erased. Striking out is an entry of its own with its reason, and can be taken back by a
+          further line; a signed verdict whose lines were struck says so at its top until it is judged again.
+          A mass eight times off its plan, or a reading the model of the heating does not expect, is asked
+          about and kept as it was typed. What was put aside unweighed counts as ±{' '}
+          {fixed(100 * PUT_ASIDE_WITHIN, 0)} % of it.
         </p>
         <p>
           A crude whose impurity has no name is watched from the lowest temperature at which some impurity
@@ -188,8 +188,8 @@ export function Instructors() {
         <h2>What it never does</h2>
         <p>
           It does not tell a watcher what a tube will do while it is watched. It does not drop a
-          determination, hide a struck line, or call two like ranges one compound. Every number leads back to
-          the presses of keys it came from.
+          determination, hide a struck-out entry, or call two like ranges one compound. Every number leads
+          back to the presses of keys it came from.
         </p>
         <p>
           The equations stand on <Link to={`${home}/explained#judgeRange`}>How it is worked out</Link>.

@@ -103,7 +103,7 @@ function Told({ tried: { most, nearest }, list }: { tried: Tried; list: UnknownF
         This list of {list.candidates.length} takes <b>{fixed(most.runs, 1)} mixtures</b> on average;{' '}
         {hard ? `${name(hard.a)} and ${name(hard.b)} are the hard pair.` : 'no pair needed a second mixture.'}
       </p>
-      <Bar what="by what tells most" told={most} />
+      <Bar what="by what is most informative" told={most} />
       <Bar what="nearest melting first" told={nearest} />
       <p className="quiet mt-2">
         Simulated, with typical values: every tenth unknown stands on no list; mixtures miss the ideal

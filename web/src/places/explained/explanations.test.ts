@@ -240,7 +240,7 @@ describe('the worked examples of what it means are the core’s own numbers', ()
       return [leastC.toFixed(1), mostC.toFixed(1)]
     }
     const said = example('judgeRange')
-    expect(said).toContain(`heating owns ${owns('heating', 'onset').join(' to ')}`)
+    expect(said).toContain(`heating explains ${owns('heating', 'onset').join(' to ')}`)
     expect(said).toContain(`melting through ${owns('melting time', 'width').join(' to ')} of the 5.5`)
     expect(said).toContain(`reading ${owns('reading', 'width')[1]} of it`)
     const [least, most] = owns('sample', 'width')

@@ -27,7 +27,7 @@ test('a list at hand is run through simulated benches, both ways, and its hard p
   expect(told.textContent).toMatch(
     /This list of 4 takes \d\.\d mixtures on average; .+ and .+ are the hard pair/,
   )
-  expect(screen.getByRole('img', { name: /^by what tells most: right \d/ })).toBeTruthy()
+  expect(screen.getByRole('img', { name: /^by what is most informative: right \d/ })).toBeTruthy()
   expect(screen.getByRole('img', { name: /^nearest melting first: right \d/ })).toBeTruthy()
   // What was found is of that list, and of no other that is chosen since.
   await user.selectOptions(screen.getByLabelText('the list of'), 'K-14 (4)')

@@ -11,12 +11,12 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
       'x(impurity) = 1 − exp(−ΔH/R · (1/T − 1/Tm))',
     ],
     text: [
-      'Every degree of a width, and of the distance from the literature, belongs to somebody, each from a least to a most: heating (rate × 0.1 to 0.5 min, raises both ends; the rate as measured, or 0.6 to 1.5 times the one planned), melting through (rate × 0.3 to 0.8 min for 2 mm of fine powder, longer with more or coarser: raises the top), the thermometer (± 1.5 °C when never checked and 1 more for each 100 °C above 100, else twice its standard error), reading (two standard errors of a mark and half a division), solvent left (as much as it likes, until it is shown dry). What nobody else can own is the sample’s. These values are typical, and shown as such.',
-      'Beside an authentic sample of the same run heating and thermometer own nothing: the two share them. Tubes that agree count as one better reading; several rates are looked back to none.',
+      'Every degree of a width, and of the distance from the literature, has an explanation, each from at least to at most: heating (rate × 0.1 to 0.5 min, raises both ends; the rate as measured, or 0.6 to 1.5 times the one planned), melting through (rate × 0.3 to 0.8 min for 2 mm of fine powder, longer with more or coarser: raises the top), the thermometer (± 1.5 °C when never checked and 1 more for each 100 °C above 100, else twice its standard error), reading (two standard errors of a mark and half a division), solvent left (as much as it likes, until it is shown dry). What nothing else can explain is the sample’s. These values are typical, and shown as such.',
+      'Beside an authentic sample of the same run heating and thermometer explain nothing: the two share them. Tubes that agree count as one better reading; several rates are looked back to none.',
       'If what may be the sample’s is small, the range is consistent with purity; if what must be its own is broad, it is impure. Where that straddles a border because of something that can be mended (too fast, too full, not shown dry, never checked, tubes that scatter) it cannot be told, and the mending comes first. Sharp and elsewhere is another compound, a mixture at its eutectic, another crystal form or the thermometer: a mixed melt says which.',
     ],
     example:
-      'Read 92.0 to 97.5 °C at 5 °C/min, 2 mm of fine powder, thermometer never checked: heating owns 0.5 to 2.5, melting through 1.5 to 4.0 of the 5.5 of width, reading 1.0 of it; at least 0.5 and at most 5.0 is the sample’s own. Too fast to judge its width: repeat slower. At 84.6 to 91.2 °C and 1 °C/min on a thermometer checked in place (± 0.4), benzil holds 4.7 to 12.6 mol % of what dissolves in it.',
+      'Read 92.0 to 97.5 °C at 5 °C/min, 2 mm of fine powder, thermometer never checked: heating explains 0.5 to 2.5, melting through 1.5 to 4.0 of the 5.5 of width, reading 1.0 of it; at least 0.5 and at most 5.0 is the sample’s own. Too fast to judge its width: repeat slower. At 84.6 to 91.2 °C and 1 °C/min on a thermometer checked in place (± 0.4), benzil holds 4.7 to 12.6 mol % of what dissolves in it.',
     limits:
       'Sand, salt, or anything that does not dissolve in the melt hardly lowers a range: a good one is consistent with purity and never proof of it. How much impurity is said only where the thermometer is accounted for and the range does not lie sharp elsewhere, and holds for the lesser part.',
   },
@@ -50,11 +50,11 @@ export const MEANING_EXPLANATIONS: readonly Explanation[] = [
   },
   {
     id: 'nextMixture',
-    title: 'Which mixture tells most',
+    title: 'Which mixture is most informative',
     equation: ['bits = Σ P(c) · ∫ f(T | c) · log₂( f(T | c) / f(T) ) dT'],
     text: [
       'For each authentic sample at hand the app imagines every outcome of the mixture, weighted by how likely it is now, and works out by how much the uncertainty over the candidates is expected to fall (Lindley, 1956). One bit halves the field.',
-      'A sample of a likely candidate tells most; one whose mixture would hardly melt lower tells little, and that is said.',
+      'A sample of a likely candidate is most informative. One whose mixture would hardly melt lower is of little use, and the app says so.',
     ],
     example:
       'For the four above, before any mixture: 1-naphthol 0.92 bits, methyl 4-nitrobenzoate 0.87, triphenylmethane 0.65, glutaric acid 0.29.',

@@ -136,12 +136,12 @@ function HeatingList({ heatings }: { heatings: readonly Entry<'heating logged'>[
                 <Button
                   size="sm"
                   variant="link"
-                  aria-label={`Strike the heating at ${dial}`}
+                  aria-label={`Strike out the heating at ${dial}`}
                   onClick={() => {
                     strike(entry, 'not a good heating')
                   }}
                 >
-                  strike
+                  strike out
                 </Button>
               </td>
             </tr>

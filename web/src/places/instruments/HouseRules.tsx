@@ -56,12 +56,12 @@ export function HouseRules() {
                       size="sm"
                       className="text-nowrap"
                       variant="outline-primary"
-                      aria-label={`Go by ${set.name}`}
+                      aria-label={`Use ${set.name}`}
                       onClick={() => {
                         setAsked(set)
                       }}
                     >
-                      Go by it
+                      Use these rules
                     </Button>
                   )}{' '}
                   <Button
@@ -99,7 +99,7 @@ export function HouseRules() {
                 write({ kind: 'rules taken', subject: BENCH, body: { conventions: asked } })
               }}
             >
-              Go by it
+              Use these rules
             </Button>
             <Button
               size="sm"
@@ -146,8 +146,8 @@ function GoneBy() {
   const taken = useNotebook(({ view }) => linesOf(view, BENCH, 'rules taken'))
   if (taken.length === 0) return null
   return (
-    <section className="mt-3" aria-label="Gone by">
-      <h2>What this notebook has gone by</h2>
+    <section className="mt-3" aria-label="Used so far">
+      <h2>The rules this notebook has used</h2>
       <ul className="mb-0 mt-1 ps-3">
         {[...taken].reverse().map(({ id, at, author, body }, i, all) => {
           const before = all[i + 1]?.body.conventions
@@ -196,6 +196,6 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
   ['boiling stones', (set) => set.boilingStones],
   ['crude’s range', (set) => set.crudeRange],
   ['unknowns not on the list', (set) => `${percentUnlisted(set)} %`],
-  ['closed in this lab', (set) => (set.closed?.length ? String(set.closed.length) : 'nothing')],
+  ['not allowed in this lab', (set) => (set.closed?.length ? String(set.closed.length) : 'nothing')],
   ['whom to call', (set) => (set.emergencyCalls ? 'set' : 'not set')],
 ]

@@ -97,7 +97,7 @@ export function HouseRulesEditor({
       </div>
       <div className="row-of align-items-start mt-2">
         <Field
-          label="closed in this lab"
+          label="not allowed in this lab"
           width={320}
           rows={3}
           help="compounds and solvents no plan may use, a name a line; whichever set a notebook goes by"

@@ -73,7 +73,7 @@ function BenchOfInstruments({ base }: { base: string }) {
                 <th>instrument</th>
                 <th className="num">now, °C</th>
                 <th>state</th>
-                <th>who has it</th>
+                <th>in use by</th>
                 <th>what it needs</th>
               </tr>
             </thead>
@@ -127,7 +127,7 @@ function InstrumentRow({ state, base, view }: { state: InstrumentState; base: st
       <td data-name="state">
         {run ? <Running state={state} view={view} /> : isHot ? 'free, and hot' : 'free'}
       </td>
-      <td data-name="who has it">
+      <td data-name="in use by">
         {turns.length === 0
           ? 'nobody'
           : turns.map(({ who, state: has }) => `${who}${has === 'waits' ? ' (waits)' : ''}`).join(', ')}

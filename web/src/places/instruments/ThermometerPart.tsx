@@ -76,12 +76,12 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
                     <Button
                       size="sm"
                       variant="link"
-                      aria-label={`Strike ${entry.body.standard}`}
+                      aria-label={`Strike out ${entry.body.standard}`}
                       onClick={() => {
                         strike(entry, 'not a good reading')
                       }}
                     >
-                      strike
+                      strike out
                     </Button>
                   </td>
                 </tr>

@@ -60,10 +60,10 @@ export function Backup({
     <section className="mt-4" aria-label="Backup">
       <h2>Backup</h2>
       <p className="quiet mt-1">
-        One zip with everything the server keeps: every line of every notebook, the lab’s shelf, and the
+        One zip with everything the server keeps: every entry of every notebook, the lab’s shelf, and the
         photographs. Each file has its sum in it, and they are checked when it comes back. Sealed answers of
         unknowns go along only under the instructor’s word, encrypted.
-        {waiting > 0 && ' What still waits on this device is not in it yet.'}
+        {waiting > 0 && ' What is not yet sent from this device is not in it.'}
       </p>
       <div className="row-of">
         <Button variant="outline-primary" disabled={!isHere || busy !== null} onClick={() => void save()}>
@@ -150,7 +150,7 @@ function nothingNew({ notebooks, photographs, shelf }: Restored): boolean {
 function toldOf({ notebooks, photographs, shelf }: Restored): string {
   const told = notebooks.map(
     ({ title, lines, fresh, refused }) =>
-      `“${title}”: ${fresh} of ${lines} lines new${refused > 0 ? `, ${refused} of them refused` : ''}`,
+      `“${title}”: ${fresh} of ${lines} entries new${refused > 0 ? `, ${refused} of them refused` : ''}`,
   )
   return `${[...told, `${photographs.fresh} of ${photographs.all} photographs new`, `${shelf.fresh} of ${shelf.all} versions of the shelf new`].join('; ')}.`
 }

@@ -31,7 +31,7 @@ export function ThisNotebook() {
         </section>
       </div>
       <p className="mt-4">
-        This notebook alone, as a zip for people and archives or as its lines: under{' '}
+        This notebook alone, as a zip for people and archives or as its entries: under{' '}
         <Link to={`/n/${notebook ?? ''}/preps`}>Preps</Link>. One page as a PDF: on the page itself.
       </p>
     </>
@@ -86,12 +86,12 @@ function OnServer({ keeping }: { keeping: Keeping | Unknown | null }) {
               </td>
             </tr>
             <tr>
-              <td>Lines of this notebook</td>
+              <td>Entries of this notebook</td>
               <td>{keeping.notebooks.find(({ id }) => id === notebook)?.seq ?? 0}</td>
             </tr>
             {keeping.notebooks.length > 1 && (
               <tr>
-                <td>Lines of all {keeping.notebooks.length} notebooks</td>
+                <td>Entries of all {keeping.notebooks.length} notebooks</td>
                 <td>{keeping.notebooks.reduce((sum, { seq }) => sum + seq, 0)}</td>
               </tr>
             )}
@@ -114,7 +114,7 @@ function OnServer({ keeping }: { keeping: Keeping | Unknown | null }) {
           </tbody>
         </table>
       )}
-      <p className="quiet mt-2">Every line is on the disk and flushed before it is said to be stored.</p>
+      <p className="quiet mt-2">Every entry is written to the disk before the app says that it is saved.</p>
     </>
   )
 }
@@ -135,9 +135,9 @@ function OnDevice() {
       <table className="lines mt-2" aria-label="On this device">
         <tbody>
           <tr>
-            <td>Waits for the server</td>
+            <td>Not yet sent to the server</td>
             <td>
-              {waiting === 0 ? 'nothing' : waiting === 1 ? '1 line' : `${waiting} lines`}
+              {waiting === 0 ? 'nothing' : waiting === 1 ? '1 entry' : `${waiting} entries`}
               {picturesWaiting > 0 &&
                 `, ${picturesWaiting === 1 ? '1 photograph' : `${picturesWaiting} photographs`}`}
               {unkept.length > 0 && <span className="trouble"> ({unkept.length} in this page only)</span>}
@@ -146,21 +146,21 @@ function OnDevice() {
           <tr>
             <td>The app itself</td>
             <td>
-              {isKept ? 'kept: it opens without the server' : 'not kept yet: it needs the server to open'}
+              {isKept ? 'saved: it opens without the server' : 'not saved yet: it needs the server to open'}
             </td>
           </tr>
           <tr>
             <td>A copy of what was open</td>
             <td>
               {copy
-                ? `${copy.lines} lines of ${copy.notebooks === 1 ? 'one notebook' : `${copy.notebooks} notebooks`}`
+                ? `${copy.lines} entries of ${copy.notebooks === 1 ? 'one notebook' : `${copy.notebooks} notebooks`}`
                 : 'none: this browser keeps nothing'}
               {copyOfMs !== null && `; open is that of ${dayAndClock(copyOfMs, now)}`}
             </td>
           </tr>
           <tr>
             <td>Photographs taken here</td>
-            <td>{pictures ? picturesText(pictures) : 'none can be kept'}</td>
+            <td>{pictures ? picturesText(pictures) : 'none can be saved'}</td>
           </tr>
           <tr>
             <td>Space used, of what the browser gives</td>

@@ -45,7 +45,7 @@ test('what is on the server is told, and its numbers are those of the server', a
   expect(cells).toEqual([
     'Data folder (sample data)/somewhere/data',
     'Lines of this notebook284',
-    'Lines of all 2 notebooks300',
+    'Entries of all 2 notebooks300',
     'Journal204 kB',
     'Photographsnone',
     'Last flushed to the disktoday 13:58',
@@ -78,9 +78,9 @@ test('a backup is looked at before it is brought back, and what came is counted'
   await user.upload(screen.getByLabelText('Backup file'), zip())
   const look = within(await screen.findByRole('region', { name: 'What the backup holds' }))
   look.getByText(
-    /Of 20 Nov 2026, of another data folder: “bench 8”: 12 of 16 lines new; 1 of 2 photographs new/,
+    /Of 20 Nov 2026, of another data folder: “bench 8”: 12 of 16 entries new; 1 of 2 photographs new/,
   )
-  look.getByText('3 lines of the new ones strike out other lines.')
+  look.getByText('3 entries of the new ones strike out other entries.')
   look.getByText('New here as writers: bench 9.')
   look.getByText(/2 sealed answers are left out/)
   expect(server.restore).not.toHaveBeenCalled()
@@ -110,6 +110,6 @@ test('lines of another ledger that wait here are told, and can be saved', async 
   if (!line) throw new Error('The demo holds no line.')
   useNotebook.setState({ waitingElsewhere: [line] })
   show()
-  await screen.findByText(/1 line of another ledger waits on this device/)
+  await screen.findByText(/1 entry of another ledger is not yet sent on this device/)
   screen.getByRole('button', { name: 'Save a copy' })
 })

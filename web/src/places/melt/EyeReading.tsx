@@ -42,7 +42,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
     make({ text }) {
       const read = readReading(text, 'The reading')
       if (!read.ok) return wrong(read.problem.sentence, 'text')
-      if (!melt.run) return wrong('The run is over: nothing heats.', 'text')
+      if (!melt.run) return wrong('The run has ended: nothing is heated.', 'text')
       return comesTo([
         {
           kind: 'temperature typed',
@@ -80,7 +80,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
               strike(doubt.typed, 'misread')
             }}
           >
-            strike it
+            strike it out
           </Button>
           <Button
             variant="link"

@@ -39,7 +39,7 @@ export function MeltPage() {
       <>
         <Title title="No such melt" />
         <p className="mt-3">
-          This notebook holds no such melt, or its plan was struck.{' '}
+          This notebook holds no such melt, or its plan was struck out.{' '}
           <Link to={`${base}/instruments/rack`}>To the rack</Link>
         </p>
       </>
@@ -178,12 +178,12 @@ function End({
         <Button
           size="sm"
           variant="link"
-          aria-label={`Strike ${mark.entry.body.moment} of tube ${mark.entry.body.slot} at ${text} °C`}
+          aria-label={`Strike out ${mark.entry.body.moment} of tube ${mark.entry.body.slot} at ${text} °C`}
           onClick={() => {
             strike(mark.entry, 'pressed by mistake')
           }}
         >
-          strike
+          strike out
         </Button>
       )}
     </>

@@ -111,7 +111,7 @@ export function Ready({
               if (own) void go(anew(`/n/${notebook}`, melt), { replace: true })
             }}
           >
-            Strike this plan
+            Strike out this plan
           </Button>
         </div>
         {run.trouble && (

@@ -37,7 +37,7 @@ export function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking
       )}
       <div className="row-of">
         <Button size="sm" variant="outline-primary" onClick={marking.strikeLast}>
-          Strike last <kbd className="key ms-1">Backspace</kbd>
+          Strike out last <kbd className="key ms-1">Backspace</kbd>
         </Button>
         <Button
           size="sm"

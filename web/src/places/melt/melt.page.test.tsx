@@ -226,13 +226,13 @@ describe('before the start', () => {
   })
   test('a turn is asked for by name, and ends with the glass cleared', async () => {
     const { user } = await ownRun()
-    await user.click(press('Ask for a turn'))
+    await user.click(press('Join the queue'))
     screen.getByText('Say who: a bench code is enough.')
     await user.type(screen.getByRole('textbox', { name: 'who' }), 'bench 7')
-    await user.click(press('Ask for a turn'))
+    await user.click(press('Join the queue'))
     await user.click(press('turn over'))
     await user.click(press('Yes, and switched off'))
-    screen.getByText('Nobody: it is free.')
+    screen.getByText('Nobody: the instrument is free.')
     expect(written('turn ended').map(({ body }) => body)).toMatchObject([{ switchedOff: true }])
   })
   test('marks an instrument kept are copied in, both or none', async () => {
@@ -390,7 +390,7 @@ describe('a thermometer read by eye', () => {
     await type(user, '204')
     screen.getByText(/204 °C is kept: .* 204 °F would be 95\.6 °C: is the scale in °F\?/)
     expect(written('temperature typed')).toHaveLength(6)
-    await user.click(press('strike it'))
+    await user.click(press('strike it out'))
     expect(written('struck')).toHaveLength(1)
     expect(screen.queryByText(/is kept:/)).toBeNull()
     await type(user, 'ninety')
@@ -580,7 +580,7 @@ test('tubes of the rack are planned together on the instrument chosen there', as
   // Planned, they have left the rack.
   expect(rackOf(useNotebook.getState().view).map(({ entry }) => entry.id)).toEqual(ids.slice(2))
   // Struck, the same tubes are planned anew where they were.
-  await user.click(await screen.findByRole('button', { name: 'Strike this plan' }))
+  await user.click(await screen.findByRole('button', { name: 'Strike out this plan' }))
   expect(await screen.findByRole('combobox', { name: 'instrument' })).toHaveProperty('value', 'dial-block')
   await user.click(press('Plan this melt'))
   expect(
@@ -598,7 +598,7 @@ test('a melt that is over leads back to where its tubes belong, and its marks ca
   expect(screen.getByRole('link', { name: 'Back to Benzil, from benzoin' }).getAttribute('href')).toBe(
     `/n/${NOTEBOOK}/preps/${prepNamed('Benzil').id}`,
   )
-  await user.click(press(/^Strike all liquid of tube 2 at 96\.5 °C$/))
+  await user.click(press(/^Strike out all liquid of tube 2 at 96\.5 °C$/))
   expect(written('struck').map(({ body }) => body)).toMatchObject([{ reason: 'pressed by mistake' }])
-  expect(screen.queryByRole('button', { name: /^Strike all liquid of tube 2/ })).toBeNull()
+  expect(screen.queryByRole('button', { name: /^Strike out all liquid of tube 2/ })).toBeNull()
 })

@@ -58,7 +58,7 @@ export function PlatePage() {
       <>
         <Title title="No such plate" />
         <p className="mt-3">
-          This notebook holds no such plate, or it was struck.{' '}
+          This notebook holds no such plate, or it was struck out.{' '}
           <Link to={`${home}/unknowns`}>To the unknowns</Link>
         </p>
       </>

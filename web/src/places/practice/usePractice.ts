@@ -3,7 +3,7 @@ import { markWithinC, progressOf, seeingOf, yourEye } from '@ivory-crystal/core/
 import { useNotebook } from '../../ledger/notebook'
 import { useHouseRules } from '../../parts/useHouseRules'
 
-/** How the learner stands, folded from the practice lines of this notebook. */
+/** How the learner stands, folded from the practice entries of this notebook. */
 export function usePractice() {
   const view = useNotebook((state) => state.view)
   const rules = useHouseRules()

@@ -80,8 +80,8 @@ export function Judge({ prep }: StationProps) {
               <Signed verdict={prep.verdict} />
               {!restsNoMore && prep.verdict.body.judgement.verdict !== judgement.verdict && (
                 <p className="look" role="alert">
-                  What was measured since says “{judgement.verdict}”. Strike the signature and sign again, or
-                  say on the page why it stands.
+                  What was measured since says “{judgement.verdict}”. Strike out the signature and sign again,
+                  or say on the page why it stands.
                 </p>
               )}
             </>
@@ -115,7 +115,7 @@ function subline({ verdict, actions: [first] }: Judgement): string {
   return 'A range is evidence and never proof, and two like ranges side by side are not identity: only a mixed melt speaks for that.'
 }
 
-/** What to do next, what tells most first; each with its minutes, and the way there. */
+/** What to do next, most informative first; each with its minutes, and the way there. */
 function Next({
   prep,
   judgement,

@@ -22,7 +22,7 @@ function Runs({ melts }: { melts: readonly MeltFacts[] }) {
   if (melts.length === 0) return null
   return (
     <p className="quiet mt-2 mb-0">
-      Marks, to be read or struck:{' '}
+      Marks, to be read or struck out:{' '}
       {melts.map(({ id, planned, run }, i) => (
         <Fragment key={id}>
           {i > 0 && ', '}

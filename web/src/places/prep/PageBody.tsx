@@ -247,7 +247,7 @@ function VerdictPart({
             : 'Not signed yet.'}{' '}
           {notChecked(judgement)}
           {signed && isStale(view, signed) && (
-            <span className="trouble"> A line it rests on was struck since.</span>
+            <span className="trouble"> An entry it is based on was struck out since.</span>
           )}
         </p>
         {!isBrief && isMeasured(judgement) && rules && <Budget judgement={judgement} rules={rules} />}

@@ -20,7 +20,7 @@ export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
   return (
     <form aria-label="Sign the verdict" onSubmit={form.onSubmit}>
       <SignedBy name={form.typed.name} onName={form.of('name').onChange}>
-        Keeps the readings, literature values and house rules it rests on.
+        Keeps the readings, literature values and house rules it is based on.
       </SignedBy>
     </form>
   )
@@ -34,7 +34,7 @@ export function Signed({ verdict }: { verdict: Entry<'verdict signed'> }) {
       <p className="mt-1 mb-1">
         “{capital(verdict.body.judgement.verdict)}”, by {verdict.body.signedBy},{' '}
         {dayAndClock(verdict.at, now)}.{' '}
-        <span className="quiet">Rests on {verdict.body.restsOn.length} lines of this notebook.</span>
+        <span className="quiet">Based on {verdict.body.restsOn.length} entries of this notebook.</span>
       </p>
       <Button
         variant="link"
@@ -42,7 +42,7 @@ export function Signed({ verdict }: { verdict: Entry<'verdict signed'> }) {
           strike(verdict, 'to be signed again')
         }}
       >
-        Strike this verdict
+        Strike out this verdict
       </Button>
     </div>
   )

@@ -53,7 +53,7 @@ describe('judging the demo’s benzil', () => {
   })
   test('a struck verdict is signed again with what it rests on', async () => {
     const user = judge()
-    await user.click(press('Strike this verdict'))
+    await user.click(press('Strike out this verdict'))
     await user.clear(screen.getByLabelText(/signed by/))
     expect(press('Sign this verdict')).toHaveProperty('disabled', true)
     await user.type(screen.getByLabelText(/signed by/), 'bench 7')
@@ -132,7 +132,7 @@ test('a prep without a range says what is missing', () => {
 
 test('a signed verdict that no longer rests on what stands says so first, and is judged again with one press', async () => {
   const user = judge()
-  expect(screen.queryByRole('alert', { name: /no longer rests/ })).toBeNull()
+  expect(screen.queryByRole('alert', { name: /out of date/ })).toBeNull()
   const rests = prepNamed('Benzil').verdict?.body.restsOn ?? []
   const mark = [...useNotebook.getState().view.subjects.values()]
     .flatMap(({ lines }) => lines)
@@ -141,8 +141,8 @@ test('a signed verdict that no longer rests on what stands says so first, and is
   act(() => {
     strike(mark, 'pressed too late')
   })
-  screen.getByText(/The signed verdict no longer rests on what stands/)
+  screen.getByText(/The signed verdict is out of date/)
   await user.click(press('Judge again'))
   expect(prepNamed('Benzil').verdict).toBeNull()
-  expect(screen.queryByText(/no longer rests on what stands/)).toBeNull()
+  expect(screen.queryByText(/is out of date/)).toBeNull()
 })

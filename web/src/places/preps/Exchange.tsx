@@ -82,9 +82,9 @@ export function Exchange() {
       })
       setLooked(null)
       setSaid([
-        `“${report.notebook.title}”: ${report.stored} lines stored, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.${report.isStopped ? ' It was stopped on the way; taken in again, the rest follows.' : ''}`,
+        `“${report.notebook.title}”: ${report.stored} entries saved, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.${report.isStopped ? ' It was stopped on the way; taken in again, the rest follows.' : ''}`,
         ...left,
-        ...report.report.map(({ line, sentence }) => `Line ${line}: ${sentence}`),
+        ...report.report.map(({ line, sentence }) => `Entry ${line}: ${sentence}`),
       ])
       setCame(report.notebook)
     })
@@ -139,11 +139,11 @@ export function Exchange() {
         )}
         {connected ? (
           <a className="btn btn-outline-primary" href={`/api/notebooks/${notebook ?? ''}/export`} download>
-            Export its lines
+            Export its entries
           </a>
         ) : (
           <Button variant="outline-primary" disabled title="The server has them, and is away.">
-            Export its lines
+            Export its entries
           </Button>
         )}
         <FileButton

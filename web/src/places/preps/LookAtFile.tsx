@@ -28,8 +28,8 @@ export function LookAtFile({
     <section className="look mt-3" aria-label="What the file holds">
       <p className="mb-1">
         <strong>{name}</strong> holds “{notebook.title}”
-        {isHere ? ', which is here' : ', which is not here yet'}: {lines} {lines === 1 ? 'line' : 'lines'}, of
-        which {here} {here === 1 ? 'is' : 'are'} here already, {fresh} {fresh === 1 ? 'is' : 'are'} new and{' '}
+        {isHere ? ', which is here' : ', which is not here yet'}: {lines} {lines === 1 ? 'entry' : 'entries'},
+        of which {here} {here === 1 ? 'is' : 'are'} here already, {fresh} {fresh === 1 ? 'is' : 'are'} new and{' '}
         {refused} would be refused.
       </p>
       <LinesRemarks told={looked} />
@@ -39,7 +39,7 @@ export function LookAtFile({
           <ol className="plain-list">
             {report.map(({ line, sentence }) => (
               <li key={line}>
-                Line {line}: {sentence}
+                Entry {line}: {sentence}
               </li>
             ))}
           </ol>
@@ -50,7 +50,7 @@ export function LookAtFile({
       )}
       <div className="row-of mt-2">
         <Button disabled={isBusy || fresh === 0} onClick={onTake}>
-          {fresh === 0 ? 'Nothing in it is new' : `Take ${fresh} ${fresh === 1 ? 'line' : 'lines'} in`}
+          {fresh === 0 ? 'Nothing in it is new' : `Take ${fresh} ${fresh === 1 ? 'entry' : 'entries'} in`}
         </Button>
         <Button variant="link" disabled={isBusy} onClick={onLeave}>
           Leave it

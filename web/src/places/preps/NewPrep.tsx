@@ -67,7 +67,7 @@ export function NewPrep() {
           />
         </div>
         <div>
-          <Form.Label htmlFor="bench">bench code on every line</Form.Label>
+          <Form.Label htmlFor="bench">bench code on every entry</Form.Label>
           <Form.Control
             id="bench"
             maxLength={80}

@@ -58,9 +58,9 @@ test('out as a zip and in again: what it holds is shown before anything of it is
   await user.upload(file(), new File([bytes], 'bench-7.zip'))
   const look = within(await screen.findByRole('region', { name: 'What the file holds' }))
   expect(server.lookAtNotebook.mock.calls[0]?.[0]).toEqual(JSON.parse(EXPORT))
-  look.getByText(/283 lines, of which 280 are here already, 2 are new and 1 would be refused/)
+  look.getByText(/283 entries, of which 280 are here already, 2 are new and 1 would be refused/)
   look.getByText('Line 7: A line of this kind needs a text.')
-  look.getByText('2 lines of the new ones strike out other lines.')
+  look.getByText('2 entries of the new ones strike out other entries.')
   look.getByText(/^One line says something else than the line here under the same id/)
   look.getByText('New here as writers: bench 9.')
   look.getByText(/^One line of the new ones is dated before 2010/)
@@ -73,8 +73,8 @@ test('out as a zip and in again: what it holds is shown before anything of it is
     refused: 1,
     report: LOOK.report,
   })
-  await user.click(look.getByRole('button', { name: 'Take 2 lines in' }))
-  await screen.findByText(/2 lines stored, 280 were here already, 1 refused/)
+  await user.click(look.getByRole('button', { name: 'Take 2 entries in' }))
+  await screen.findByText(/2 entries saved, 280 were here already, 1 refused/)
   expect(screen.queryByRole('region', { name: 'What the file holds' })).toBeNull()
 })
 

@@ -88,7 +88,7 @@ export const COLUMNS: Readonly<Record<ExchangeSort, Readonly<Record<string, Colu
     freezingPointC: { cell: 'number or nothing', given: null, label: 'freezes, °C', digits: 1 },
     densityGPerML20: { cell: 'number', label: 'density at 20 °C, g/mL', digits: 3 },
     flashPointC: { cell: 'number or nothing', given: null, label: 'flash point, °C', digits: 1 },
-    autoignitionC: { cell: 'number', label: 'lights by itself, °C' },
+    autoignitionC: { cell: 'number', label: 'autoignition temperature, °C' },
     group: {
       cell: 'text',
       label: 'group, for waste',

@@ -58,7 +58,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
               pack('scouting')
             }}
           >
-            Pack a tube and scout
+            Scouting run: pack a tube
           </Button>
           {(scouting ?? careful) && (
             <Button
@@ -85,7 +85,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         {unknown.rows.length === 0 && (
           <p className="mt-1 quiet">
             None melted yet. A case goes on like this: the scouting run, a careful run, the list of what it
-            may be, then the mixture that tells most, melted beside both its parts.
+            may be, then the most informative mixture, melted beside both its parts.
           </p>
         )}
         <table className="lines mt-1">

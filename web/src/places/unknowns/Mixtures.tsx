@@ -54,7 +54,7 @@ export function Mixtures({ unknown }: { unknown: UnknownFacts }) {
         )}
         {next.length > 0 && (
           <p className="quiet mt-1">
-            What tells most comes first. Tick two to let both mixtures share a run.
+            The most informative mixture comes first. Tick two to melt both mixtures in one run.
           </p>
         )}
         {next.map((mixture, i) => (
@@ -117,7 +117,7 @@ function Choice({
               {isAgain && ', again'}
             </b>{' '}
             <span className="quiet" title={`${fixed(mixture.bits, 2)} bits`}>
-              {isBest ? 'tells most' : tellsOf(mixture.bits / mostBits)}
+              {isBest ? 'most informative' : tellsOf(mixture.bits / mostBits)}
             </span>
           </>
         }
@@ -134,7 +134,7 @@ function Choice({
 /** How much a mixture tells beside the best of them, in words; the number is under “why”. */
 function tellsOf(share: number): string {
   if (share > 0.8) return 'tells almost as much'
-  return share > 0.4 ? 'tells less' : 'tells little'
+  return share > 0.4 ? 'less informative' : 'little use'
 }
 
 function Results({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly Ranked[] }) {

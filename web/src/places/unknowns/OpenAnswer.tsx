@@ -54,7 +54,7 @@ export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfte
       <Button disabled={busy || waiting > 0} onClick={() => void open()}>
         Open the sealed answer
       </Button>
-      {waiting > 0 && <p className="form-text">First all lines must be stored.</p>}
+      {waiting > 0 && <p className="form-text">All entries must be saved first.</p>}
       {said && (
         <p className="look" role="alert">
           {said}

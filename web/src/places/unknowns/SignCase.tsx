@@ -135,7 +135,7 @@ function SignForm({
         ))}
         {!evidence.ok && <p className="look">{evidence.problem.sentence}</p>}
         <SignedBy name={name} isReady={chosen !== null && evidence.ok} onName={form.of('name').onChange}>
-          Keeps the ranges, mixtures, probabilities and house rules it rests on.
+          Keeps the ranges, mixtures, probabilities and house rules it is based on.
           {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
         </SignedBy>
         <SaidWrong sentence={form.said} />
@@ -168,7 +168,7 @@ function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: SignedVerd
               strike(signed, 'to be signed again')
             }}
           >
-            Strike this verdict
+            Strike out this verdict
           </Button>
           <PdfMenu
             title={`Unknown ${unknown.opened.body.code}`}

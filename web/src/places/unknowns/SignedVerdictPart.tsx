@@ -35,7 +35,7 @@ export function SignedVerdictPart({
             Signed by {signedBy}, {day(signed.at)}, {clock(signed.at)}
             {probability && answer.is !== 'cannot tell'
               ? `, at ${percent(probability.probability)}`
-              : ''}. <span className="quiet">Rests on {restsOn.length} lines of this notebook.</span>
+              : ''}. <span className="quiet">Based on {restsOn.length} entries of this notebook.</span>
           </p>
           <table className="lines mt-2">
             <tbody>

@@ -127,7 +127,7 @@ describe('what it may be', () => {
     cleanup()
     const user = showCase(k14(), 'melt')
     screen.getByText('First a scouting run')
-    await user.click(press('Pack a tube and scout'))
+    await user.click(press('Scouting run: pack a tube'))
     expect(written('tube packed').map(({ subject }) => subject)).toEqual([k14().sample.id])
   })
   test('what it melts near is the corrected range, which stands in the ladder above', async () => {
@@ -224,7 +224,7 @@ describe('mixtures', () => {
     melted([[k14().sample.id, '93.6', '94.8']])
     const user = showCase(k14(), 'mixtures')
     const form = await screen.findByRole('form', { name: 'Mixed melt' })
-    expect(screen.getByText('tells most').getAttribute('title')).toMatch(/^\d\.\d\d bits$/)
+    expect(screen.getByText('most informative').getAttribute('title')).toMatch(/^\d\.\d\d bits$/)
     screen.getByRole('img', { name: /1-naphthol: \d+ to \d+ °C/ })
     await user.click(within(form).getByLabelText('weighed'))
     await user.click(within(form).getByRole('button', { name: 'Pack 3 tubes and plan the run' }))
@@ -344,7 +344,7 @@ describe('signing', () => {
   test('the solved one of the demo: signed, agreed, and struck again if need be', async () => {
     const user = showCase(k9(), 'sign')
     screen.getByText('Your verdict agrees.')
-    await user.click(press('Strike this verdict'))
+    await user.click(press('Strike out this verdict'))
     expect(k9().signed).toBeNull()
   })
 })

@@ -10,5 +10,5 @@ export const struck = defineKind<Struck>()({
   kind: 'struck',
   version: 1,
   about: 'any',
-  sentence: (body) => `Struck a line: ${body.reason}.`,
+  sentence: (body) => `Struck out an entry: ${body.reason}.`,
 })

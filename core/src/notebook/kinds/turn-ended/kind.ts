@@ -12,5 +12,5 @@ export const turnEnded = defineKind<TurnEnded>()({
   version: 1,
   about: 'instrument',
   sentence: ({ glassCleared, switchedOff }) =>
-    `Turn over: ${glassCleared ? 'tubes in the glass waste' : 'tubes not yet cleared'}, ${switchedOff ? 'switched off' : 'left on for the next'}.`,
+    `Handed over: ${glassCleared ? 'tubes in the glass waste' : 'tubes not yet cleared'}, ${switchedOff ? 'switched off' : 'left on for the next'}.`,
 })

@@ -11,7 +11,7 @@ export const LEAVING: SceneLines = {
     },
     {
       id: 'hot-solution-left',
-      seen: 'The period is over; the hot solution is stoppered and put in the cupboard.',
+      seen: 'The period has ended; the hot solution is stoppered and put in the cupboard.',
       because: 'It is no safe stop: vapour, and crystals nobody watched.',
       instead: 'Stop at cold crystals under liquor, stoppered, labelled.',
     },

@@ -25,7 +25,7 @@ export const PAGE: SceneLines = {
       id: 'erased',
       seen: 'A wrong reading has been rubbed out and written over.',
       because: 'What was read is data, wrong or not.',
-      instead: 'Strike it, so that it can still be read, with the reason.',
+      instead: 'Strike it out, so that it can still be read, with the reason.',
     },
     {
       id: 'residue-all-impurity',
@@ -54,7 +54,7 @@ export const PAGE: SceneLines = {
   ],
   fine: [
     '“94.0 to 95.1 °C, corrected; rate 1.2 °C/min.”',
-    'A reading is struck, with “tube moved” beside it.',
+    'A reading is struck out, with “tube moved” beside it.',
     '“Recovery 71 %: 0.4 g is still in the liquor by its solubility.”',
     'What counts as the onset is said: the distinct drop.',
   ],

@@ -7,7 +7,7 @@ export const VESSELS: SceneLines = {
       id: 'loaded-lighter',
       seen: 'The page has the boat empty at 21.452 g and loaded at 19.548 g.',
       because: 'A loaded boat cannot be lighter: the two were exchanged.',
-      instead: 'Read both again, and strike what is wrong so that it can still be read.',
+      instead: 'Read both again, and strike out what is wrong so that it can still be read.',
     },
     {
       id: 'slipped-digit',
@@ -41,7 +41,7 @@ export const VESSELS: SceneLines = {
     },
     {
       id: 'heavier-when-dried',
-      seen: 'After ten more minutes of drying it is heavier; it is left to dry on.',
+      seen: 'After ten more minutes of drying it is heavier; it is left to dry longer.',
       because: 'Drying takes mass away: heavier is another vessel, a warm vial or damp air.',
       instead: 'Find out what changed, and weigh again at room temperature.',
     },

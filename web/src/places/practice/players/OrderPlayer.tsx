@@ -85,7 +85,7 @@ export function OrderPlayer({ put, onDone }: PlayerProps) {
               })
           }}
         >
-          {best === null && trouble === null ? 'Looking for the best order …' : 'Go by this order'}
+          {best === null && trouble === null ? 'Looking for the best order …' : 'Use this order'}
         </Button>
         {trouble && (
           <p className="look" role="alert">

@@ -30,7 +30,7 @@ export function Bench({ prep }: StationProps) {
   if (!plan)
     return (
       <p>
-        The steps come with their amounts once the plan is fixed. <Link to={`${base}/plan`}>Go to Plan</Link>
+        The steps come with their amounts once the plan is set. <Link to={`${base}/plan`}>Go to Plan</Link>
       </p>
     )
   const steps = prep.steps.filter((step) => step.station === station)
@@ -179,7 +179,7 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
             strike(last, 'it was not boiled away')
           }}
         >
-          strike {last.body.volume.text} mL boiled away
+          strike out {last.body.volume.text} mL boiled away
         </Button>
       )}
     </>

@@ -24,7 +24,7 @@ export function Cooling({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
   return (
     <div>
       <h3>
-        Coming down <Why of="cooling" />
+        Crystallizing <Why of="cooling" />
       </h3>
       <Curve plan={plan} readC={read.map(({ body }) => body.temperature.value)} />
       <p className="quiet mb-0">
@@ -41,7 +41,7 @@ export function Cooling({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
               strike(one, 'read again')
             }}
           >
-            strike
+            strike out
           </Button>
         </p>
       ))}

@@ -40,7 +40,7 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
             strike(discarded, 'it was not thrown away')
           }}
         >
-          strike
+          strike out
         </Button>
       </p>
     )

@@ -42,7 +42,7 @@ export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: str
               strike(last, 'weighed again')
             }}
           >
-            strike
+            strike out
           </Button>
         </p>
       )}

@@ -43,7 +43,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
     const read = readReading(portion, 'The portion')
     if (!read.ok) return wrong(read.problem.sentence, 'portion')
     if (read.value.value <= 0)
-      return wrong('A portion is more than nothing. Strike one that was logged by mistake.', 'portion')
+      return wrong('A portion is more than nothing. Strike out one that was logged by mistake.', 'portion')
     const isCold = isWhole && whole?.what === 'before the heat'
     const body = bodyOf(read.value, unit, perML, use, hot && !isCold)
     if (typeof body === 'string') return wrong(body, 'portion')
@@ -124,7 +124,8 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
             strike(last, 'logged by mistake')
           }}
         >
-          strike the last {last.body.drops ? `${last.body.drops.count} drops` : `${last.body.volume.text} mL`}
+          strike out the last{' '}
+          {last.body.drops ? `${last.body.drops.count} drops` : `${last.body.volume.text} mL`}
         </Button>
       )}
       <Refusal sentence={form.said} />

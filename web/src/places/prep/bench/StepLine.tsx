@@ -65,7 +65,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
                 strike(tick, 'ticked by mistake')
               }}
             >
-              strike
+              strike out
             </Button>
           </>
         )}
@@ -148,7 +148,7 @@ function NotWaited({ minutes, endsAt, at }: { minutes: number; endsAt: number | 
   if (early < SOON_ENOUGH_MS) return null
   return (
     <p className={classNames(css.under, 'quiet mb-0')}>
-      Ticked {span(early)} before its {minutes} min were over.
+      Ticked {span(early)} before its {minutes} min were up.
     </p>
   )
 }

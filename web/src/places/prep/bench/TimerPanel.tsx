@@ -33,7 +33,7 @@ export function TimerPanel({
               strike({ id: timer.id, subject: prep.id }, 'timer not needed')
             }}
           >
-            strike
+            strike out
           </Button>
         </div>
       ))}

@@ -26,7 +26,7 @@ describe('Dissolve', () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
     const done = screen.getAllByRole('button', { name: /^Done at/ })
     expect(done).toHaveLength(4)
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     expect(bodies('struck')).toHaveLength(1)
     await user.click(screen.getByRole('button', { name: /^Tick: Add hot solvent in small portions/ }))
     expect(bodies('step ticked')).toEqual([{ step: 'dissolve-in-portions' }])
@@ -34,7 +34,7 @@ describe('Dissolve', () => {
   })
   test('logs a portion, asks what it did, and calls what two do not change grit', async () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     const form = screen.getByRole('form', { name: 'Log solvent to dissolve' })
     for (let i = 0; i < 2; i++) {
       await user.click(within(form).getByRole('button', { name: '+ 0.5 mL' }))
@@ -56,7 +56,7 @@ describe('Dissolve', () => {
   })
   test('below the least volume nothing is called grit, whatever two portions did', async () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     const taken = screen.getByRole('button', { name: 'Some boiled away' })
     await user.click(taken)
     await user.type(screen.getByRole('textbox', { name: 'boiled away, mL' }), '9.5')
@@ -73,12 +73,12 @@ describe('Dissolve', () => {
   test('what is left to the plan is one press, and so is what wets the crude before the heat', async () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
     const form = () => screen.getByRole('form', { name: 'Log solvent to dissolve' })
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     expect(within(form()).queryByRole('button', { name: /^before the heat/ })).toBeNull()
     // 11.0 mL are in already; a millilitre struck is a millilitre to add.
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     const dilute = screen.getByRole('form', { name: 'Log solvent to dilute' })
-    await user.click(within(dilute).getByRole('button', { name: /^strike the last/ }))
+    await user.click(within(dilute).getByRole('button', { name: /^strike out the last/ }))
     await user.click(within(dilute).getByRole('button', { name: /^add the rest: [\d.]+ mL$/ }))
     screen.getByText(/11\.0 mL hot, of 11\.0 planned/)
   })
@@ -89,13 +89,13 @@ describe('Dissolve', () => {
       if (next) await user.click(next)
     }
     expect(
-      screen.getAllByText(/^Ticked (without its 3 min being timed|\d+:\d\d before its 3 min were over)\.$/)
+      screen.getAllByText(/^Ticked (without its 3 min being timed|\d+:\d\d before its 3 min were up)\.$/)
         .length,
     ).toBeGreaterThan(0)
   })
   test('answers a portion that cannot be, and keeps what is typed', async () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     const field = screen.getByRole('textbox', { name: 'other volume, mL' })
     for (const [typed, said] of [
       ['0', 'more than nothing'],
@@ -112,7 +112,7 @@ describe('Dissolve', () => {
   })
   test('counts a pipette before it logs drops, and works the volume out', async () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
-    await user.click(screen.getAllByRole('button', { name: 'strike' })[2] as HTMLElement)
+    await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     await user.click(screen.getByRole('button', { name: 'in drops' }))
     const count = screen.getByRole('form', { name: 'Count the drops of this pipette' })
     await user.type(within(count).getByRole('textbox', { name: 'drops' }), '40')
@@ -122,7 +122,7 @@ describe('Dissolve', () => {
     expect(bodies('solvent added')).toEqual([
       { volume: { text: '0.13', value: 0.13 }, drops: { count: 5, perML: 40 }, use: 'dissolve', hot: true },
     ])
-    await user.click(screen.getByRole('button', { name: 'strike the last 5 drops' }))
+    await user.click(screen.getByRole('button', { name: 'strike out the last 5 drops' }))
     expect(written('struck')).toHaveLength(2)
   })
   test('takes off what boiled away, and not more than there is', async () => {
@@ -137,7 +137,7 @@ describe('Dissolve', () => {
     await user.click(screen.getByRole('button', { name: 'Take off 2.5 mL' }))
     expect(bodies('solvent removed')).toEqual([{ volume: { text: '2.5', value: 2.5 } }])
     screen.getByText(/8\.5 mL hot, of 11\.0 planned/)
-    await user.click(screen.getByRole('button', { name: 'strike 2.5 mL boiled away' }))
+    await user.click(screen.getByRole('button', { name: 'strike out 2.5 mL boiled away' }))
     screen.getByText(/11\.0 mL hot, of 11\.0 planned/)
   })
 })
@@ -155,7 +155,7 @@ describe('Crystallize', () => {
   })
   test('takes a temperature, and asks about one that cannot be', async () => {
     const user = show(Bench, prepNamed('Adipic'), 'crystallize')
-    const strikes = screen.getAllByRole('button', { name: 'strike' })
+    const strikes = screen.getAllByRole('button', { name: 'strike out' })
     await user.click(strikes[1] as HTMLElement)
     const field = screen.getByRole('textbox', { name: 'temperature of the solution, °C' })
     await user.type(field, '451')
@@ -220,7 +220,7 @@ describe('Collect', () => {
         helped: 'did not help',
       },
     ])
-    await user.click(within(dialog).getAllByRole('button', { name: 'strike' })[1] as HTMLElement)
+    await user.click(within(dialog).getAllByRole('button', { name: 'strike out' })[1] as HTMLElement)
     expect(written('struck')).toHaveLength(1)
   })
   test('the letter is a letter while something is typed', async () => {
@@ -241,7 +241,7 @@ describe('the liquor', () => {
       { waste: 'aqueous waste, unless your lab allows the sink for this solute', yieldKnown: false },
     ])
     screen.getByText(/The yield was not known by then/)
-    await user.click(screen.getByRole('button', { name: 'strike' }))
+    await user.click(screen.getByRole('button', { name: 'strike out' }))
     screen.getByText(/The liquor is kept/)
   })
 })

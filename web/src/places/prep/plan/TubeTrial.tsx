@@ -87,7 +87,7 @@ function TrialRow({
             strike(entry, 'trial entered by mistake')
           }}
         >
-          strike
+          strike out
         </Button>
       </td>
       <Seen

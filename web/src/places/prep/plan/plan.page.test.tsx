@@ -269,7 +269,7 @@ describe('what the person in charge decides', () => {
     await openDemo(toxic('benzoin'))
     const user = await changing()
     const asked = field(
-      'Not without the person in charge: benzoin. Ask before this plan is fixed, with the safety data sheet. Initials of who was asked:',
+      'Not without the person in charge: benzoin. Ask before you use this plan, and bring the safety data sheet. Initials of who was asked:',
     )
     await user.click(screen.getByRole('button', { name: 'Use this plan' }))
     expect(screen.getByRole('alert').textContent).toBe('Say who was asked: it is written into the plan.')

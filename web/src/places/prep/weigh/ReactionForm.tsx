@@ -60,7 +60,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
             strike(reaction, 'another reaction')
           }}
         >
-          strike
+          strike out
         </Button>
       </p>
     )

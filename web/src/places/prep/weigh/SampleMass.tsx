@@ -50,7 +50,7 @@ export function SampleMass({
               strike(weighing, 'weighed again')
             }}
           >
-            strike this reading
+            strike out this reading
           </Button>
         </p>
       )}

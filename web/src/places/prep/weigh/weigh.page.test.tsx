@@ -244,7 +244,7 @@ describe('the account', () => {
   test('opens when the residue is struck', async () => {
     const user = account()
     const residue = screen.getByRole('region', { name: 'The liquor, evaporated' })
-    await user.click(within(residue).getByRole('button', { name: 'strike this reading' }))
+    await user.click(within(residue).getByRole('button', { name: 'strike out this reading' }))
     screen.getByText('open')
     screen.getByText(/never to hot dryness/)
     screen.getByText('not weighed; drawn as predicted')

@@ -25,10 +25,10 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
             size="sm"
             variant="outline-primary"
             onClick={() => {
-              strike(closed, 'not over yet')
+              strike(closed, 'not ended yet')
             }}
           >
-            Not over yet: open it again
+            Not ended yet: open it again
           </Button>
         </p>
       )}
@@ -73,7 +73,7 @@ function Summary({
     <p className="mt-2 mb-0">
       {nowMs === null ? `${day(beginsAtMs)}, ${clock(beginsAtMs)}` : dayAndClock(beginsAtMs, nowMs)} to{' '}
       {clock(endsAtMs)}; out at {clock(closed.body.outAtMs)},{' '}
-      {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min to spare` : 'on time'}.
+      {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min spare` : 'on time'}.
       {left.length > 0 &&
         ` Left for another day: ${left.slice(0, LEFT_MOST).map(uncapital).join('; ')}${left.length > LEFT_MOST ? `; and ${left.length - LEFT_MOST} more` : ''}.`}
     </p>

@@ -58,7 +58,7 @@ export function NowPart({
           late={late}
           nowMs={nowMs}
           isDoing={doing !== undefined}
-          title={doing ? 'Next with your hands free' : first ? 'With your hands free' : 'Begin with'}
+          title={doing ? 'Next, while you wait' : first ? 'While you wait' : 'Begin with'}
         />
       )}
     </section>

@@ -38,11 +38,11 @@ export function PeriodSheet({
     <section className={`print-only ${css.sheet}`} aria-hidden>
       <p>
         Lab period, {day(terms.beginsAtMs)}, {clock(terms.beginsAtMs)} to {clock(terms.endsAtMs)}; as planned
-        at {clock(nowMs)}. Out by {clock(terms.beginsAtMs + plan.makespanMin * 60_000)}.
+        at {clock(nowMs)}. Finished by {clock(terms.beginsAtMs + plan.makespanMin * 60_000)}.
       </p>
       <Score
         facts={facts}
-        label="The score"
+        label="The timetable"
         chosen={null}
         onChoose={ignore}
         onLater={ignore}

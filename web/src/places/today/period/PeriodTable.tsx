@@ -42,7 +42,7 @@ export function PeriodTable({
             <td className="quiet">
               {[
                 task.state.is === 'done' ? 'as it was' : task.state.is === 'running' ? 'goes on' : '',
-                task.isAlone ? 'by itself' : '',
+                task.isAlone ? 'unattended' : '',
                 keys.has(task.id) && task.state.is !== 'done' ? 'sets when you finish' : '',
                 task.stopLabel ? `safe stop: ${task.stopLabel}` : '',
               ]

@@ -67,7 +67,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
     <>
       <div className={css.over}>
         <NowPart period={period} tasks={tasks} at={at} late={late} nowMs={nowMs} />
-        <section aria-label="The score" aria-busy={isBusy}>
+        <section aria-label="The timetable" aria-busy={isBusy}>
           <Head plan={plan} now={now} />
           {plan && plan.broken.length > 0 && (
             <div className="look mt-2" role="alert">
@@ -144,7 +144,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           </Told>
         )}
         {plan && (
-          <Told title={plan.makespanMin > plan.deadlineMin ? 'It gets late' : 'If it gets late'}>
+          <Told title={plan.makespanMin > plan.deadlineMin ? 'It gets late' : 'If you run late'}>
             {late ? (
               whenLate(tasks, late, plan, terms).map((text) => (
                 <p key={text} className="mb-1">
@@ -267,12 +267,12 @@ function Head({ plan, now: { period, isBusy, problem } }: { plan: Conduct | null
   const spareMin = plan.deadlineMin - plan.makespanMin
   return (
     <div className={css.out}>
-      <h2 className={spareMin < 0 ? 'trouble' : undefined}>Out by {at(plan.makespanMin)}</h2>
+      <h2 className={spareMin < 0 ? 'trouble' : undefined}>Finished by {at(plan.makespanMin)}</h2>
       <span className="quiet">
         {spareMin > 0
-          ? `${spareMin} min to spare`
+          ? `${spareMin} min spare`
           : spareMin === 0
-            ? 'nothing to spare'
+            ? 'no time spare'
             : `${-spareMin} min too late`}
         {plan.broken.length === 0 && !plan.isAgainstFlame && !problem
           ? ' · nothing is left waiting too long, and nothing is needed twice at once'

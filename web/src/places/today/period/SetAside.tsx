@@ -35,7 +35,7 @@ export function SetAside({
                 write(setTaskAside(period, task, 'not put off'))
               }}
             >
-              take it up
+              do it after all
             </Button>
           </span>
         ))}

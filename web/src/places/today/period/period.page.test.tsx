@@ -33,7 +33,7 @@ afterEach(() => {
 })
 const today = async () => {
   const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
-  await screen.findByRole('region', { name: 'The score' })
+  await screen.findByRole('region', { name: 'The timetable' })
   return user
 }
 const period = () => {
@@ -42,7 +42,7 @@ const period = () => {
   return found
 }
 const bar = (words: RegExp) => screen.getByRole('button', { name: words })
-const planned = () => screen.findByRole('heading', { name: /^Out by \d\d:\d\d$/ })
+const planned = () => screen.findByRole('heading', { name: /^Finished by \d\d:\d\d$/ })
 const bodies = <K extends 'task noted' | 'task set aside' | 'period opened' | 'period closed'>(kind: K) =>
   written(kind).map(({ body }) => body as Bodies[K])
 
@@ -53,12 +53,12 @@ describe('Today with a lab period', () => {
     const now = within(screen.getByRole('region', { name: 'Now' }))
     now.getByText(`now, ${shown(nowMs)}`)
     expect(now.getAllByRole('timer')).toHaveLength(1)
-    now.getByRole('heading', { name: 'With your hands free' })
-    screen.getByText(/^\d+ min to spare/)
+    now.getByRole('heading', { name: 'While you wait' })
+    screen.getByText(/^\d+ min spare/)
     within(screen.getByRole('region', { name: 'What sets your finishing time' })).getByText(
       /starts a wait that sets when you finish|Everything waits for this|Your hands set when you finish/,
     )
-    const late = within(screen.getByRole('region', { name: 'If it gets late' }))
+    const late = within(screen.getByRole('region', { name: 'If you run late' }))
     expect(await late.findAllByText(/by \d\d:\d\d\. After that, stop: dry, weighed/)).not.toEqual([])
     const shared = within(screen.getByRole('region', { name: 'Shared' }))
     shared.getByText(`Programmable block: bench 3 until ${shown(nowMs + 8 * MINUTE_MS)}, then you.`)
@@ -77,7 +77,7 @@ describe('Today with a lab period', () => {
     expect(rows.some((text) => text.includes('Dissolve the benzil') && text.includes('as it was'))).toBe(true)
     const last = rows.at(-1) ?? ''
     expect(last).toContain('Clear up')
-    expect(last).toContain(head.textContent.replace('Out by ', ''))
+    expect(last).toContain(head.textContent.replace('Finished by ', ''))
   })
   test('one press begins the first task and opens where it is done', async () => {
     const user = await today()
@@ -133,7 +133,7 @@ describe('Today with a lab period', () => {
     })
     const aside = within(screen.getByRole('region', { name: 'Not in this period' }))
     const row = aside.getByText(/Collect the benzil/)
-    await user.click(within(row).getByRole('button', { name: 'take it up' }))
+    await user.click(within(row).getByRole('button', { name: 'do it after all' }))
     expect(bodies('task set aside').at(-1)?.until).toBe('not put off')
   })
   test('is closed with what was done and what is left, and read as it was beside as planned', async () => {
@@ -145,10 +145,10 @@ describe('Today with a lab period', () => {
     expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
     expect(closed?.left).toContain('Collect the benzil')
     const before = within(await screen.findByRole('region', { name: 'The period before' }))
-    before.getByText(/out at \d\d:\d\d, \d+ min to spare/)
+    before.getByText(/out at \d\d:\d\d, \d+ min spare/)
     // Too soon: it is opened again, and nothing of it is lost.
-    await user.click(before.getByRole('button', { name: 'Not over yet: open it again' }))
-    await screen.findByRole('region', { name: 'The score' })
+    await user.click(before.getByRole('button', { name: 'Not ended yet: open it again' }))
+    await screen.findByRole('region', { name: 'The timetable' })
   })
 })
 
@@ -189,7 +189,7 @@ describe('setting the period', () => {
     const [opened] = bodies('period opened')
     expect(opened).toMatchObject({ hands: 2, busy: [], isOwnPace: true })
     expect(opened?.planned.length).toBeGreaterThan(5)
-    await screen.findByRole('region', { name: 'The score' })
+    await screen.findByRole('region', { name: 'The timetable' })
   })
   test('no end, the wrong way round, and over already are each a sentence, and nothing typed is lost', async () => {
     const { user, form } = await setUp()

@@ -7,7 +7,7 @@ const MINUTE_MS = 60_000
 const TICK_MIN = { close: 30, wide: 60 } as const
 /** A longer period has a hairline every hour. */
 const CLOSE_TO_MIN = 300
-const ALONE = 'by itself'
+const ALONE = 'unattended'
 const FLAME = 'flame'
 const BENCH: readonly (readonly [thing: string, name: string, tone: Tone])[] = [
   // What burns and boils low stands in a bath, and never on a bare plate.

@@ -36,7 +36,7 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
     .filter(({ room, task }) => room >= ROOM_LEAST_MIN && plan.starts[task.id] !== undefined)
     .sort((p, q) => q.room - p.room)[0]
   return [
-    ...(running ? [`Everything waits for this: ${uncapital(running.words)}.`] : []),
+    ...(running ? [`All other work waits for this: ${uncapital(running.words)}.`] : []),
     next.length > 0
       ? `${next.join(', then ')}: ${next.length === 1 ? 'it starts' : 'each starts'} a wait that sets when you finish. Each minute you start later, you finish a minute later.`
       : 'Your hands set when you finish: no wait does.',
