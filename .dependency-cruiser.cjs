@@ -1,7 +1,7 @@
 /** The folders of a part, the lowest first: each may import those before it, and none after it. */
 const FLOORS = {
   core: [
-    ['ids', 'problems', 'words', 'units', 'version', 'math', 'stations', 'conventions'],
+    ['ids', 'problems', 'words', 'terms', 'units', 'version', 'math', 'stations', 'conventions'],
     ['chromatography', 'melting', 'instruments', 'heating', 'substances', 'structures', 'schema'],
     ['thermometer', 'solubility', 'weighing', 'repeats', 'scheduling'],
     ['procedures', 'reference', 'judging', 'identity'],

@@ -15,6 +15,7 @@ const Unknowns = place(() => import('../places/unknowns/Unknowns'), 'Unknowns')
 const Case = place(() => import('../places/unknowns/Case'), 'Case')
 const PlatePage = place(() => import('../places/plates/PlatePage'), 'PlatePage')
 const Explained = place(() => import('../places/explained/Explained'), 'Explained')
+const Glossary = place(() => import('../places/explained/Glossary'), 'Glossary')
 const Instructors = place(() => import('../places/explained/Instructors'), 'Instructors')
 const ClassFit = place(() => import('../places/explained/ClassFit'), 'ClassFit')
 const Practice = place(() => import('../places/practice/Practice'), 'Practice')
@@ -47,6 +48,7 @@ export function App() {
               <Route path="unknowns/:unknown/:station?" element={<Case />} />
               <Route path="plates/:plate" element={<PlatePage />} />
               <Route path="explained" element={<Explained />} />
+              <Route path="glossary" element={<Glossary />} />
               <Route path="for-instructors" element={<Instructors />} />
               <Route path="for-instructors/class" element={<ClassFit />} />
               <Route path="shelf" element={<Shelf />} />

@@ -22,7 +22,7 @@ export function OrderDrawing({ exercise, ordered }: { exercise: OrderExercise; o
         height={height}
         role="img"
         className="d-block"
-        aria-label={`Out after ${ordered.endMin} minutes: ${tasks
+        aria-label={`Finished after ${ordered.endMin} minutes: ${tasks
           .filter(({ needs }) => needs['hands'])
           .sort((p, q) => (ordered.starts[p.id] ?? 0) - (ordered.starts[q.id] ?? 0))
           .map(({ id }) => `${exercise.words[id] ?? id} at ${ordered.starts[id] ?? 0}`)

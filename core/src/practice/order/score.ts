@@ -30,7 +30,7 @@ export function scoreOrder(
       late !== undefined
         ? `“${exercise.words[late] ?? late}” had to wait too long after what it follows: what is hot goes cold, and what is cold goes warm.`
         : isClose
-          ? `Out after ${mine.endMin} minutes, where ${best.plan.makespanMin} is ${best.plan.proven ? 'the least there is' : 'the least found'}.`
+          ? `Finished after ${mine.endMin} minutes, where ${best.plan.makespanMin} is ${best.plan.proven ? 'the least there is' : 'the least found'}.`
           : `${over} minutes later than need be. ${whereItWaits(exercise, mine, best)}`,
     compared: [
       {

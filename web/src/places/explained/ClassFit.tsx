@@ -212,7 +212,7 @@ function Told({ ways }: { ways: readonly Way[] }) {
   const gainMin = best ? asIs.day.inLabMin.all - best.day.inLabMin.all : 0
   return (
     <>
-      <h2 className="mt-4">All out after {hours(asIs.day.outByMin.all)}</h2>
+      <h2 className="mt-4">All finished after {hours(asIs.day.outByMin.all)}</h2>
       <p className="mt-1">
         {best && gainMin >= 3
           ? `What helps most: ${best.name}; nobody is in the lab for longer than ${hours(best.day.inLabMin.all)}, ${fixed(gainMin, 0)} min less.`
@@ -223,7 +223,7 @@ function Told({ ways }: { ways: readonly Way[] }) {
         <thead>
           <tr>
             <th scope="col">way</th>
-            <th scope="col">half are out after</th>
+            <th scope="col">half have finished after</th>
             <th scope="col">nine tenths</th>
             <th scope="col">all</th>
             <th scope="col">in the lab, at most</th>
@@ -238,7 +238,7 @@ function Told({ ways }: { ways: readonly Way[] }) {
           {ways.map(({ name, day }) => (
             <tr key={name}>
               <td className="whole">{name}</td>
-              <td data-name="half are out after">{hours(day.outByMin.half)}</td>
+              <td data-name="half have finished after">{hours(day.outByMin.half)}</td>
               <td data-name="nine tenths">{hours(day.outByMin.nineTenths)}</td>
               <td data-name="all">{hours(day.outByMin.all)}</td>
               <td data-name="in the lab, at most">{hours(day.inLabMin.all)}</td>

@@ -1,6 +1,6 @@
 import css from './Explained.module.css'
 import { useEffect } from 'react'
-import { useLocation } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import { Title } from '../../parts/Title'
 import { EXPLANATIONS } from './explanations'
 
@@ -15,7 +15,12 @@ export function Explained() {
     <>
       <Title
         title="How it is worked out"
-        aside="what goes in, what comes out, and where it stops being true"
+        aside={
+          <>
+            what goes in, what comes out, and where it stops being true;{' '}
+            <Link to="../glossary">terms in the glossary</Link>
+          </>
+        }
       />
       <div className={css.explained}>
         <nav aria-label="On this page">

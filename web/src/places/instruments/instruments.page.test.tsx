@@ -72,7 +72,7 @@ describe('learning the dial', () => {
     screen.getByText(/Logged from setting 3 to 8/)
     await screen.findByText(/For 1 °C\/min at 95 °C: 3\.3/)
     await user.click(press('Strike out the heating at 8'))
-    await screen.findByText(/A heating it is based on was struck out out: learn the dial again/)
+    await screen.findByText(/A heating it is based on was struck out: learn the dial again/)
     await user.click(await screen.findByRole('button', { name: 'Plan with this' }))
     expect(bodies('dial learned')).toMatchObject([{ span: { leastDial: 3, mostDial: 5 } }])
   })

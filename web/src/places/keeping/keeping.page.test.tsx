@@ -44,7 +44,7 @@ test('what is on the server is told, and its numbers are those of the server', a
   const cells = table.getAllByRole('row').map((row) => row.textContent)
   expect(cells).toEqual([
     'Data folder (sample data)/somewhere/data',
-    'Lines of this notebook284',
+    'Entries of this notebook284',
     'Entries of all 2 notebooks300',
     'Journal204 kB',
     'Photographsnone',

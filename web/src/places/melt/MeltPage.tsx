@@ -1,3 +1,4 @@
+import { Term } from '../../parts/Term'
 import { lazy, Suspense } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import Button from 'react-bootstrap/Button'
@@ -92,8 +93,12 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
         <thead>
           <tr>
             <th>tube</th>
-            <th className="num">first liquid (onset), raw</th>
-            <th className="num">all liquid (clear), raw</th>
+            <th className="num">
+              <Term of="onset" /> (first liquid), raw
+            </th>
+            <th className="num">
+              <Term of="clearPoint" /> (all liquid), raw
+            </th>
             <th className="num">corrected</th>
             <th>caught by</th>
             <th />
@@ -106,14 +111,14 @@ function Over({ melt, base }: { melt: MeltFacts; base: string }) {
                 {row.slot}: {row.label}
                 <SampleOrigin sample={row.sample} />
               </td>
-              <td className="num" data-name="first liquid (onset), raw">
+              <td className="num" data-name="onset (first liquid), raw">
                 <End
                   text={(row.onset ?? row.onsetBelow)?.text}
                   below={row.onsetBelow !== null}
                   mark={markOf(melt, row.slot, 'first liquid')}
                 />
               </td>
-              <td className="num" data-name="all liquid (clear), raw">
+              <td className="num" data-name="clear point (all liquid), raw">
                 <End text={row.clear?.text} mark={markOf(melt, row.slot, 'all liquid')} />
               </td>
               <td className="num" data-name="corrected">

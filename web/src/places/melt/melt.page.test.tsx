@@ -230,7 +230,7 @@ describe('before the start', () => {
     screen.getByText('Say who: a bench code is enough.')
     await user.type(screen.getByRole('textbox', { name: 'who' }), 'bench 7')
     await user.click(press('Join the queue'))
-    await user.click(press('turn over'))
+    await user.click(press('hand over'))
     await user.click(press('Yes, and switched off'))
     screen.getByText('Nobody: the instrument is free.')
     expect(written('turn ended').map(({ body }) => body)).toMatchObject([{ switchedOff: true }])

@@ -243,7 +243,7 @@ describe('heads', () => {
   test('a period is put in order by its arrows, and held against the best', async () => {
     const user = exercise('out-on-time', '?seed=2&level=1')
     await screen.findByRole('heading', { name: 'What wants your hands' })
-    const told = () => screen.getByText(/In this order you are out after/).textContent
+    const told = () => screen.getByText(/In this order you finish after/).textContent
     const before = told()
     for (let i = 0; i < 3; i++) await user.click(button('Set up the suction for benzil: sooner'))
     expect(told()).not.toBe(before)

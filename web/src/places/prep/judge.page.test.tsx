@@ -72,9 +72,9 @@ describe('judging the demo’s benzil', () => {
       .find((line) => line.id === crude)
     if (melt) strike(melt, 'wrong key')
     judge()
-    expect(screen.getAllByRole('alert').some(({ textContent }) => textContent.includes('struck since'))).toBe(
-      true,
-    )
+    expect(
+      screen.getAllByRole('alert').some(({ textContent }) => textContent.includes('struck out since')),
+    ).toBe(true)
   })
   test('the mixed melt names an authentic sample only if none is at hand', async () => {
     const user = judge()

@@ -27,7 +27,7 @@ async function sheetOf(prep: PrepFacts, layout: 'hand-in' | 'full'): Promise<str
   )
   show(Sheet, prep, 'page')
   // The last line's hash comes from the server.
-  await screen.findByText(/^Line \d+ is the last saved/)
+  await screen.findByText(/^Entry \d+ is the last saved/)
   return textOf(screen.getByRole('article'))
 }
 const wrongIn = (text: string) => recomputed(text).filter(({ isRight }) => !isRight)

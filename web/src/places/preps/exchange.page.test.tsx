@@ -59,11 +59,11 @@ test('out as a zip and in again: what it holds is shown before anything of it is
   const look = within(await screen.findByRole('region', { name: 'What the file holds' }))
   expect(server.lookAtNotebook.mock.calls[0]?.[0]).toEqual(JSON.parse(EXPORT))
   look.getByText(/283 entries, of which 280 are here already, 2 are new and 1 would be refused/)
-  look.getByText('Line 7: A line of this kind needs a text.')
+  look.getByText('Entry 7: A line of this kind needs a text.')
   look.getByText('2 entries of the new ones strike out other entries.')
-  look.getByText(/^One line says something else than the line here under the same id/)
+  look.getByText(/^One entry says something else than the entry here with the same id/)
   look.getByText('New here as writers: bench 9.')
-  look.getByText(/^One line of the new ones is dated before 2010/)
+  look.getByText(/^One entry of the new ones is dated before 2010/)
   expect(server.importNotebook).not.toHaveBeenCalled()
   server.importNotebook.mockResolvedValue({
     notebook: LOOK.notebook,

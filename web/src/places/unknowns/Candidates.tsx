@@ -1,3 +1,4 @@
+import { Term } from '../../parts/Term'
 import css from './Candidates.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
@@ -151,7 +152,9 @@ function Row({
         ) : (
           <p className="row-of align-items-baseline mb-0">
             {authentic ? (
-              <span className="quiet">you have an authentic sample</span>
+              <span className="quiet">
+                you have an <Term of="authenticSample" />
+              </span>
             ) : (
               <Button
                 size="sm"

@@ -82,7 +82,8 @@ function Cases() {
         <p className="mt-3 quiet">
           <Link to={`/n/${notebook ?? ''}/for-instructors`}>
             For instructors: how the reasoning works, and where it fails
-          </Link>
+          </Link>{' '}
+          · <Link to={`/n/${notebook ?? ''}/glossary`}>Glossary</Link>
         </p>
       </section>
       <NewCase />

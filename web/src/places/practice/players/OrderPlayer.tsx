@@ -66,7 +66,7 @@ export function OrderPlayer({ put, onDone }: PlayerProps) {
     <div className={css.both}>
       <section aria-label="In your order">
         <p role="status" className="mb-1">
-          In this order you are out after <strong>{ordered.endMin} minutes</strong>.{' '}
+          In this order you finish after <strong>{ordered.endMin} minutes</strong>.{' '}
           <span className="simulated">simulated</span>
         </p>
         <OrderDrawing exercise={exercise} ordered={ordered} />

@@ -19,7 +19,7 @@ export function AskFirst({
   return (
     <div className="look mt-3">
       <Form.Label htmlFor={id}>
-        <b>Not without the person in charge:</b> {listed(about)}. Ask before this plan is fixed, with the
+        <b>Not without the person in charge:</b> {listed(about)}. Ask before you use this plan, and bring the
         safety data sheet. Initials of who was asked:
       </Form.Label>
       <Form.Control

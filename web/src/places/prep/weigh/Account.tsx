@@ -1,3 +1,4 @@
+import { Term } from '../../../parts/Term'
 import { useLines } from '../../../parts/useTyped'
 import { comesTo } from '@ivory-crystal/core/problems'
 import { Refusal } from '../../../parts/InlineField'
@@ -85,7 +86,11 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
       <h2>What it comes to</h2>
       <dl className="figures mt-2">
         <Figure
-          name="Percent recovery, of the crude"
+          name={
+            <>
+              <Term of="recovery">Percent recovery</Term>, of the crude
+            </>
+          }
           why={`all crops, over the crude ${asideWords(putAside)}`}
         >
           {withUncertainty(account.ofCrude)} %
@@ -102,7 +107,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
           <Figure
             name={
               <>
-                Percent yield, of the reaction <Why of="yield" />
+                <Term of="yield">Percent yield</Term>, of the reaction <Why of="yield" />
               </>
             }
             why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}${
@@ -113,7 +118,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
           </Figure>
         )}
         <Figure
-          name="Accounted for by weighing"
+          name={<Term of="closure">Accounted for by weighing</Term>}
           why={
             account.closurePercent === null
               ? 'the liquor has not been evaporated and weighed, so the balance stays open'

@@ -231,10 +231,12 @@ describe('drying to constant mass', () => {
 })
 
 describe('the account', () => {
+  /** The figure under a name. */
+  const figure = (name: RegExp) =>
+    screen.getAllByRole('term').find(({ textContent }) => name.test(textContent))?.parentElement?.textContent
   const account = (title = 'Benzil') => show(Weigh, prepNamed(title), 'weigh', '?show=Account')
   test('keeps recovery of crude, recovery of product and yield apart in words', () => {
     account()
-    const figure = (name: RegExp) => screen.getByText(name).parentElement?.textContent
     expect(figure(/^Percent recovery, of the crude/)).toContain('77.13 ± 0.04 %')
     expect(figure(/^Percent recovery, of the benzil/)).toContain('85.70 ± 0.04 %')
     expect(figure(/^Percent yield, of the reaction/)).toContain('70.1 %')
@@ -255,7 +257,7 @@ describe('the account', () => {
     expect(bodies('sample named')).toMatchObject([{ role: 'second crop', label: 'Second crop of benzil' }])
     await user.type(screen.getByRole('textbox', { name: 'net mass of the second crop, g' }), '0.050')
     await user.click(screen.getByRole('button', { name: 'Record 0.050 g' }))
-    expect(screen.getByText(/^Percent recovery, of the crude/).parentElement?.textContent).toContain('79.90')
+    expect(figure(/^Percent recovery, of the crude/)).toContain('79.90')
     screen.getByRole('img', { name: /Second crop 0\.050 g/ })
   })
   test('over 100 %: the likely causes from this prep’s own entries', () => {

@@ -72,7 +72,7 @@ function Summary({
   return (
     <p className="mt-2 mb-0">
       {nowMs === null ? `${day(beginsAtMs)}, ${clock(beginsAtMs)}` : dayAndClock(beginsAtMs, nowMs)} to{' '}
-      {clock(endsAtMs)}; out at {clock(closed.body.outAtMs)},{' '}
+      {clock(endsAtMs)}; finished at {clock(closed.body.outAtMs)},{' '}
       {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min spare` : 'on time'}.
       {left.length > 0 &&
         ` Left for another day: ${left.slice(0, LEFT_MOST).map(uncapital).join('; ')}${left.length > LEFT_MOST ? `; and ${left.length - LEFT_MOST} more` : ''}.`}

@@ -20,7 +20,7 @@ export function ClosePeriod({
           write(closePeriod(period, tasks, nowMs))
         }}
       >
-        Close the period: out at {clock(nowMs)}
+        Close the period: finished at {clock(nowMs)}
       </Button>
     </p>
   )

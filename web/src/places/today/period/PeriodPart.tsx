@@ -74,7 +74,7 @@ function Forgotten({ period }: { period: PeriodFacts }) {
         what you did in it is kept beside the plan.
       </p>
       <Button variant="outline-primary" onClick={close}>
-        Close the period: out at {clock(endsAtMs)}
+        Close the period: finished at {clock(endsAtMs)}
       </Button>
     </section>
   )

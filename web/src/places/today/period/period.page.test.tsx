@@ -145,7 +145,7 @@ describe('Today with a lab period', () => {
     expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
     expect(closed?.left).toContain('Collect the benzil')
     const before = within(await screen.findByRole('region', { name: 'The period before' }))
-    before.getByText(/out at \d\d:\d\d, \d+ min spare/)
+    before.getByText(/finished at \d\d:\d\d, \d+ min spare/)
     // Too soon: it is opened again, and nothing of it is lost.
     await user.click(before.getByRole('button', { name: 'Not ended yet: open it again' }))
     await screen.findByRole('region', { name: 'The timetable' })
@@ -157,7 +157,7 @@ describe('a period that nobody closed', () => {
     nowMs += 12 * 60 * MINUTE_MS
     const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
     const region = within(await screen.findByRole('region', { name: 'A period that was not closed' }))
-    await user.click(region.getByRole('button', { name: /^Close the period: out at \d\d:\d\d$/ }))
+    await user.click(region.getByRole('button', { name: /^Close the period: finished at \d\d:\d\d$/ }))
     const [closed] = bodies('period closed')
     expect(closed?.outAtMs).toBe(periodsOf(useNotebook.getState().view).at(-1)?.opened.body.endsAtMs)
     expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
