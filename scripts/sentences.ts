@@ -15,7 +15,8 @@ export interface Said {
 /** What is said of an element and is read by people. */
 const TOLD_ATTRIBUTES =
   /^(label|title|aria-label|help|placeholder|name|legend|offer|question|said|add|aside|foot|alt|header|empty|told|note|hint|what|text|summary|caption|unit)$/
-const BLOCKS = /^(p|li|dd|dt|td|th|h[1-6]|div|section|article|figcaption|ul|ol|dl|table|thead|tbody|tr|form|fieldset|header|footer|nav|main|aside|figure)$/
+const BLOCKS =
+  /^(p|li|dd|dt|td|th|h[1-6]|div|section|article|figcaption|ul|ol|dl|table|thead|tbody|tr|form|fieldset|header|footer|nav|main|aside|figure)$/
 
 export function sentencesIn(root: string, folders: readonly string[]): readonly Said[] {
   return folders.flatMap((folder) =>
@@ -107,7 +108,8 @@ function textOf(node: ts.Node): string | null {
 function isEnglish(text: string): boolean {
   if (!/[a-z]{2}/i.test(text)) return false
   if (/^[\w./:@#?=&*+-]+$/.test(text) && !/^[A-Z][a-z]+[.!?]?$/.test(text)) return false
-  if (/^(M|m)[\d\s.,-]/.test(text) || /[{}<>;]\s*$|=>|===|\b(var|rgb|calc|px|translate|rotate)\(/.test(text)) return false
+  if (/^(M|m)[\d\s.,-]/.test(text) || /[{}<>;]\s*$|=>|===|\b(var|rgb|calc|px|translate|rotate)\(/.test(text))
+    return false
   if (/^(SELECT|INSERT|UPDATE|DELETE|CREATE|ALTER)\b/.test(text)) return false
   return / /.test(text) || /^[A-Z]/.test(text)
 }
