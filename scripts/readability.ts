@@ -8,7 +8,7 @@ const ROOT = join(import.meta.dirname, '..')
 const COMMON_WORDS = 5000
 const LONG = 28
 const common = new Set(getWordsList('english', COMMON_WORDS).map((word) => word.toLowerCase()))
-for (const { term } of TERMS) for (const word of wordsIn(term)) common.add(word.toLowerCase())
+for (const { term } of Object.values(TERMS)) for (const word of wordsIn(term)) common.add(word.toLowerCase())
 
 const PASSIVE =
   /\b(is|are|was|were|be|been|being|gets|got)\b(?:\s+\w+ly)?\s+(\w+(?:ed|en)|built|made|put|read|held|kept|told|sent|set|known|found|left|lost|said|shut|cut|taken|given|drawn|shown|done|wrought|brought|taught|bought)\b/i
