@@ -19,9 +19,9 @@ test('a notebook goes out as a zip and comes in on another server, the very same
   const look = page.getByRole('region', { name: 'What the file holds' })
   const written = await demo.entries()
   await expect(look).toContainText(
-    `which is not here yet: ${written.length} lines, of which 0 are here already`,
+    `which is not here yet: ${written.length} entries, of which 0 are here already`,
   )
-  await look.getByRole('button', { name: `Take ${written.length} lines in` }).click()
+  await look.getByRole('button', { name: `Take ${written.length} entries in` }).click()
   await page.getByRole('button', { name: 'Open it' }).click()
   await expect(page.getByRole('link', { name: 'Benzil, from benzoin' })).toBeVisible()
   const came = (await (

@@ -95,7 +95,7 @@ test('a whole notebook goes out as a file and comes into an empty ledger', async
   await page.getByRole('button', { name: /^Take \d+ (entry|entries) in$/ }).click()
   await expect(
     page.getByText(
-      new RegExp(`${(await demo.entries()).length} lines stored, 0 were here already, 0 refused`),
+      new RegExp(`${(await demo.entries()).length} entries saved, 0 were here already, 0 refused`),
     ),
   ).toBeVisible()
   await page.getByRole('button', { name: 'Open it' }).click()
