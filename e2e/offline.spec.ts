@@ -126,7 +126,7 @@ test('This notebook says what is kept where; a backup goes out, and in again wit
   await page.goto(`${demo.url}/this-notebook`)
   const lines = (await demo.entries()).length
   await expect(page.getByRole('table', { name: 'On the server' })).toContainText(
-    `Lines of this notebook${lines}`,
+    `Entries of this notebook${lines}`,
   )
   await expect(page.getByRole('table', { name: 'On this device' })).toContainText(
     'Not yet sent to the servernothing',
@@ -143,7 +143,7 @@ test('This notebook says what is kept where; a backup goes out, and in again wit
   await expect(page.getByText('This file cannot be unpacked: it is no zip, or it is damaged.')).toBeVisible()
   await page.getByLabel('Backup file').setInputFiles(zip)
   const look = page.getByRole('region', { name: 'What the backup holds' })
-  await expect(look).toContainText(`${lines} of ${lines} lines new; 1 of 1 photographs new`)
+  await expect(look).toContainText(`${lines} of ${lines} entries new; 1 of 1 photographs new`)
   await look.getByRole('button', { name: 'Bring it back' }).click()
   await expect(page.getByText('Brought back:')).toBeVisible()
   await page.getByRole('button', { name: /^Open “/ }).click()

@@ -10,7 +10,7 @@ const outBy = async (page: Page) => {
   const heading = page.getByRole('heading', { name: /^Finished by \d\d:\d\d$/ })
   await expect(heading).toBeVisible()
   await expect(page.getByRole('region', { name: 'The timetable' })).toHaveAttribute('aria-busy', 'false')
-  const [hours = 0, minutes = 0] = (await heading.innerText()).slice(7).split(':').map(Number)
+  const [hours = 0, minutes = 0] = (await heading.innerText()).slice(-5).split(':').map(Number)
   return 60 * hours + minutes
 }
 /** Minutes from one time of day to a later one, over midnight too. */

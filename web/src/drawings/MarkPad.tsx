@@ -153,7 +153,10 @@ function Made<M extends PadMark>({
           onStrike(mark)
         }}
       >
-        strike out
+        <span className={css.words}>strike out</span>
+        <span className={css.cross} aria-hidden>
+          ×
+        </span>
       </button>
     </span>
   )
