@@ -226,7 +226,7 @@ test('what a ledger says of a run cannot stop a start: the instrument stands col
     )
     const state = (await bench.states()).find(({ instrument }) => instrument.id === BLOCK)
     expect({ kind, run: state?.run, said: said.length }).toEqual({ kind, run: null, said: 1 })
-    expect(state?.trouble).toMatch(/could not be taken up again/)
+    expect(state?.trouble).toMatch(/could not be continued/)
     await bench.close()
     lines.splice(before)
   }

@@ -240,7 +240,9 @@ describe('a sealed answer', () => {
           const melt = await planMelt({ ...unknown, sample: { ...unknown.sample, id } })
           const answered = await post(`${BLOCK}/runs`, { notebook, melt })
           const lines = await server.store.ofSubject(notebook, melt)
-          expect(answered.text + JSON.stringify(lines)).not.toMatch(/nitrobenzoate|(?<![\d.])94\.5(?!\d)|(?<!\d)181\.15?(?!\d)/)
+          expect(answered.text + JSON.stringify(lines)).not.toMatch(
+            /nitrobenzoate|(?<![\d.])94\.5(?!\d)|(?<!\d)181\.15?(?!\d)/,
+          )
           const tubes = lines
             .filter(({ kind }) => kind === 'run started')
             .flatMap(
