@@ -44,7 +44,8 @@ export const TERMS = {
   closure: {
     term: 'mass balance',
     label: 'accounted for, %',
-    meaning: 'All that was weighed afterwards, divided by the mass of crude. Over 100 % means damp crystals.',
+    meaning:
+      'All that was weighed afterwards, divided by the mass of crude, times 100. Over 100 %, the crystals could be damp.',
     where: ['prep'],
   },
   limitingReagent: {
@@ -126,14 +127,14 @@ export const TERMS = {
     label: 'onset, °C',
     meaning: 'The temperature at which the first liquid is seen in the tube.',
     where: ['melt', 'judge'],
-    also: ['first liquid', 'collapse point, in some laboratories'],
+    also: ['first liquid'],
   },
   clearPoint: {
     term: 'clear point',
     label: 'clear point, °C',
     meaning: 'The temperature at which the last crystal melts.',
     where: ['melt', 'judge'],
-    also: ['last crystal melts'],
+    also: ['all liquid'],
   },
   width: {
     term: 'width',
@@ -250,7 +251,7 @@ export const TERMS = {
   contribution: {
     term: 'contribution',
     label: 'explains, °C',
-    meaning: 'The part of a width or of a distance that one cause can explain, from at least to at most.',
+    meaning: 'The part of a width or of a distance that one cause can explain: the least and the most.',
     where: ['judge'],
   },
   verdict: {

@@ -172,13 +172,9 @@ describe('the next mixture', () => {
     const other = first.outcomes.find(({ id }) => id === nitrobenzoate.id)
     if (!same || !other) throw new Error('none')
     expect(outcomeWords(same, first.reference, DEFAULT_HOUSE_RULES)).toBe('same compound: range unchanged')
-    expect(outcomeWords(other, first.reference, DEFAULT_HOUSE_RULES)).toBe(
-      'another compound: lower and broader',
-    )
+    expect(outcomeWords(other, first.reference, DEFAULT_HOUSE_RULES)).toBe('lower and broader')
     const sharp = { ...other, clearC: other.onsetC + 1 }
-    expect(outcomeWords(sharp, first.reference, DEFAULT_HOUSE_RULES)).toBe(
-      'another compound: lower, but sharp',
-    )
+    expect(outcomeWords(sharp, first.reference, DEFAULT_HOUSE_RULES)).toBe('lower, but sharp')
     expect(depressionDoubt(first)).toBeNull()
     const near = { ...first, outcomes: [same, { ...other, onsetC: same.onsetC - 2 }] }
     expect(depressionDoubt(near)).toContain('easily missed')
@@ -233,7 +229,7 @@ describe('the mixed melt', () => {
     )
   test.each([
     ['unchanged', [93.5, 95.2], 'same', 'one compound'],
-    ['another compound: lower and broader', [58, 76], 'different', 'two compounds'],
+    ['lower and broader', [58, 76], 'different', 'two compounds'],
     ['far below both, though as sharp', [81, 82.4], 'different', 'below both its parts'],
     ['a little lower at both ends, as sharp', [91.9, 93.2], 'repeat', 'near their eutectic'],
     ['lower at the onset alone', [91.5, 94.6], 'repeat', 'Grind it again'],

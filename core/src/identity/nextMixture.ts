@@ -196,7 +196,5 @@ export function outcomeWords(
   rules: Pick<Conventions, 'sharpWidthC'>,
 ): string {
   if (outcome.id === reference) return 'same compound: range unchanged'
-  return outcome.clearC - outcome.onsetC <= rules.sharpWidthC
-    ? 'another compound: lower, but sharp'
-    : 'another compound: lower and broader'
+  return outcome.clearC - outcome.onsetC <= rules.sharpWidthC ? 'lower, but sharp' : 'lower and broader'
 }

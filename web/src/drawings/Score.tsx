@@ -18,7 +18,7 @@ const NEAR_PX = 18
 const MINUTE_MS = 60_000
 const ON_PAPER_PX = 700
 /** Two clocks so near each other would cross. */
-const CLOSE_PX = 110
+const CLOSE_PX = 145
 
 /**
  * The lab period on its lanes: filled as it was, pale as planned, underlined what everything waits for; now, the safe

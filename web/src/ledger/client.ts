@@ -7,9 +7,9 @@ import { createReplica, type Replica } from './replica'
 import { start } from './start'
 
 /** A notebook on this device: written at once, kept in the outbox, sent when it can be, received from others. */
-export function createLedgerClient(around: Surroundings): LedgerClient {
-  const replica = createReplica(around, flush)
-  around.whenOnline(() => {
+export function createLedgerClient(surroundings: Surroundings): LedgerClient {
+  const replica = createReplica(surroundings, flush)
+  surroundings.whenOnline(() => {
     replica.dispatch('flush asked')
   })
   const client: LedgerClient = {
@@ -43,7 +43,7 @@ export function createLedgerClient(around: Surroundings): LedgerClient {
 /** @throws Error when no notebook is open */
 function write(replica: Replica, lines: readonly Line[]): readonly EntryId[] {
   const { about, notebook, view, waiting } = replica.state
-  const { clock, random, writer } = replica.around
+  const { clock, random, writer } = replica.surroundings
   if (!about || !notebook) throw new Error('No notebook is open.')
   let latest = view.latestId
   const at = clock.now()

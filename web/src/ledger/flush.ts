@@ -3,7 +3,6 @@ import type { Entry } from '@ivory-crystal/core/notebook'
 import { answersTo } from './answers'
 import { Unreachable } from './api'
 import { readable } from './older'
-import type { QuarantinedLine } from './outbox'
 import type { Replica } from './replica'
 import { verify } from './verify'
 
@@ -11,26 +10,13 @@ import { verify } from './verify'
 const RETRY_FIRST_MS = 1000
 const RETRY_MOST_MS = 30_000
 
-/** What only this page has, because the device could not keep it. */
-interface InPage {
-  /** Entries written together are sent together. */
-  readonly unkept: (readonly Entry[])[]
-  refused: readonly QuarantinedLine[]
-}
-const pages = new WeakMap<Replica, InPage>()
-function inPage(replica: Replica): InPage {
-  const known = pages.get(replica) ?? { unkept: [], refused: [] }
-  pages.set(replica, known)
-  return known
-}
-
 /** Keeps entries on this device, tells the other tabs, and has them sent. */
 export async function enqueue(replica: Replica, entries: readonly Entry[]): Promise<void> {
   try {
     if (!replica.outbox) throw new Error('Nothing can be kept here.')
     await replica.outbox.put(entries)
   } catch {
-    inPage(replica).unkept.push(entries)
+    replica.unkept.push(entries)
     showUnkept(replica)
   }
   replica.tabs?.tell({ tell: 'lines', notebook: entries[0]?.notebook ?? '', entries })
@@ -39,8 +25,8 @@ export async function enqueue(replica: Replica, entries: readonly Entry[]): Prom
 
 /** Sends what waits, one tab at a time, and schedules a retry where it cannot. */
 export function flush(replica: Replica): Promise<void> {
-  const { around } = replica
-  const done = around.locks
+  const { surroundings } = replica
+  const done = surroundings.locks
     .request('ivory-crystal outbox', {}, () => sendWaiting(replica))
     .then(
       () => {
@@ -51,7 +37,7 @@ export function flush(replica: Replica): Promise<void> {
       },
       (error: unknown) => {
         replica.flushing = null
-        replica.cancelRetry = around.later(retryAfterMs(replica, error), () => {
+        replica.cancelRetry = surroundings.later(retryAfterMs(replica, error), () => {
           replica.dispatch('retry due')
         })
         replica.dispatch('flush failed')
@@ -67,7 +53,7 @@ export function flush(replica: Replica): Promise<void> {
 }
 
 async function sendWaiting(replica: Replica): Promise<void> {
-  const { api, sendBefore } = replica.around
+  const { api, sendBefore } = replica.surroundings
   await verify(replica)
   await sendBefore?.()
   // What only this page has goes first: nothing else would bring it back.
@@ -77,9 +63,8 @@ async function sendWaiting(replica: Replica): Promise<void> {
 
 /** What this device could not keep is sent straight from the page. */
 async function sendUnkept(replica: Replica): Promise<void> {
-  const { api } = replica.around
-  const page = inPage(replica)
-  for (let group = page.unkept[0]; group; group = page.unkept[0]) {
+  const { api } = replica.surroundings
+  for (let group = replica.unkept[0]; group; group = replica.unkept[0]) {
     const entries = group
     const notebook = entries[0]?.notebook as NotebookId
     const answers = await answersTo([entries], async () => (await api.post(notebook, [entries])).answers)
@@ -88,24 +73,24 @@ async function sendUnkept(replica: Replica): Promise<void> {
     for (const answer of answers) {
       const entry = entries.find(({ id }) => id === answer.id)
       if (entry && 'sentence' in answer)
-        page.refused = [
-          ...page.refused,
+        replica.refusedInPage = [
+          ...replica.refusedInPage,
           { ledger: entry.ledger, id: entry.id, entry, sentence: answer.sentence },
         ]
     }
-    page.unkept.shift()
+    replica.unkept.shift()
     showUnkept(replica)
   }
 }
 
 function showUnkept(replica: Replica): void {
-  replica.set({ unkept: inPage(replica).unkept.flat() })
+  replica.set({ unkept: replica.unkept.flat() })
 }
 
-function retryAfterMs({ machine, around }: Replica, error: unknown): number {
+function retryAfterMs({ machine, surroundings }: Replica, error: unknown): number {
   const { retryAfterS } = error as { retryAfterS?: number | null }
   if (retryAfterS) return retryAfterS * 1000
-  return Math.min(RETRY_MOST_MS, RETRY_FIRST_MS * 2 ** machine.failures) * (0.5 + around.chance() / 2)
+  return Math.min(RETRY_MOST_MS, RETRY_FIRST_MS * 2 ** machine.failures) * (0.5 + surroundings.chance() / 2)
 }
 
 /** Resolves when nothing waits; @throws Unreachable when the server cannot be reached. */
@@ -127,7 +112,7 @@ export async function countWaiting(replica: Replica): Promise<void> {
     outbox?.quarantined().catch(() => []) ?? [],
   ])
   const count = waiting.length + replica.state.unkept.length
-  const refused = [...quarantine, ...inPage(replica).refused]
+  const refused = [...quarantine, ...replica.refusedInPage]
   // What another version of the app wrote on this device is read like the rest, where its reader can be had.
   await readable(refused.map(({ entry }) => entry)).catch(() => undefined)
   if (count !== replica.state.waiting || refused.length > 0 || replica.state.quarantine.length > 0)
@@ -136,8 +121,7 @@ export async function countWaiting(replica: Replica): Promise<void> {
 
 /** Takes a refused entry out of sight, for good. */
 export async function dismissRefused(replica: Replica, id: string): Promise<void> {
-  const page = inPage(replica)
-  page.refused = page.refused.filter((line) => line.id !== id)
+  replica.refusedInPage = replica.refusedInPage.filter((line) => line.id !== id)
   await replica.outbox?.dismiss(id)
   await countWaiting(replica)
 }

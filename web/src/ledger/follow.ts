@@ -9,9 +9,6 @@ import { verify } from './verify'
 /** After the stream was lost it is asked who answers, ms. */
 const WHO_ANSWERS_MS = 1000
 
-/** The tab of a browser that holds the stream of a notebook. */
-const leaders = new WeakSet<Replica>()
-
 /** Takes in what the other tabs of this browser tell. */
 export function followTabs(replica: Replica, tabs: Tabs): void {
   tabs.listen((message) => {
@@ -52,33 +49,31 @@ export function followTabs(replica: Replica, tabs: Tabs): void {
 
 /** A tab that has just opened is told how things stand by the one that holds the stream. */
 function tellStanding(replica: Replica): void {
-  if (!leaders.has(replica)) return
+  if (!replica.isLeader) return
   const { connected, readings } = replica.state
   replica.tabs?.tell({ tell: 'heard', connected })
   for (const [instrument, reading] of Object.entries(readings))
     if (reading) replica.tabs?.tell({ tell: 'reading', reading: { ...reading, instrument } })
 }
 
-const stops = new WeakMap<Replica, () => void>()
-
 /** One stream a browser: whichever tab has the lock holds it and tells the others. The stream before is stopped. */
 export function followStream(replica: Replica, notebook: NotebookId): void {
-  stops.get(replica)?.()
+  replica.stopStream?.()
   const ends = new AbortController()
-  stops.set(replica, () => {
+  replica.stopStream = () => {
     ends.abort()
-  })
-  const { locks, openStream } = replica.around
+  }
+  const { locks, openStream } = replica.surroundings
   locks
     .request(
       `ivory-crystal stream ${notebook}`,
       { signal: ends.signal },
       () =>
         new Promise<void>((resolve) => {
-          leaders.add(replica)
+          replica.isLeader = true
           const close = openStream(notebook, () => replica.lastSeq, eventsOf(replica, notebook))
           ends.signal.addEventListener('abort', () => {
-            leaders.delete(replica)
+            replica.isLeader = false
             close()
             resolve()
           })
@@ -88,7 +83,7 @@ export function followStream(replica: Replica, notebook: NotebookId): void {
 }
 
 function eventsOf(replica: Replica, notebook: NotebookId): StreamEvents {
-  const { around } = replica
+  const { surroundings } = replica
   const tell: Tabs['tell'] = (message) => {
     replica.tabs?.tell(message)
   }
@@ -105,14 +100,16 @@ function eventsOf(replica: Replica, notebook: NotebookId): StreamEvents {
         )
       replica.dispatch('stream lost')
       // It may answer and yet not be the one it was: then that is said.
-      around.later(WHO_ANSWERS_MS, () => void verify(replica).catch(() => undefined))
+      surroundings.later(WHO_ANSWERS_MS, () => void verify(replica).catch(() => undefined))
     },
     line(line) {
       const { about } = replica.state
       replica.lastSeq = Math.max(replica.lastSeq, line.seq)
       receive(replica, [line.entry])
       if (about)
-        void replica.localCopy?.add(about.ledger, notebook, [line], around.clock.now()).catch(() => undefined)
+        void replica.localCopy
+          ?.add(about.ledger, notebook, [line], surroundings.clock.now())
+          .catch(() => undefined)
       tell({ tell: 'lines', notebook, entries: [line.entry], seq: line.seq })
     },
     reading(reading) {

@@ -8,14 +8,14 @@ import type { Replica } from './replica'
  */
 export async function keepCopy(replica: Replica, lines: readonly StoredLine[]): Promise<void> {
   const { about, notebooks, notebook, shelf } = replica.state
-  const { localCopy, outbox, around } = replica
+  const { localCopy, outbox, surroundings } = replica
   if (!localCopy || !about || !notebook || !shelf) return
   const missing = await localCopy
-    .keep({ about, notebooks, notebook, shelf }, lines, around.clock.now())
+    .keep({ about, notebooks, notebook, shelf }, lines, surroundings.clock.now())
     .catch(() => [] as readonly StoredLine[])
   if (missing.length === 0) return
   // What was stored while these were on their way is there by now.
-  const since = await around.api.entries(notebook, lines.at(-1)?.seq ?? 0)
+  const since = await surroundings.api.entries(notebook, lines.at(-1)?.seq ?? 0)
   const arrived = new Set(since.entries.map(({ entry }) => entry.id))
   const gone = missing.filter(({ entry }) => !arrived.has(entry.id))
   if (gone.length === 0 || !outbox) return

@@ -32,10 +32,14 @@ describe('how a device stands to its server', () => {
     fc.assert(
       fc.property(anyHistory, (events) => {
         const without = events.filter((event) => !/start|verified/.test(event))
-        expect(after(['other ledger found', ...without]).connection).toBe('other ledger')
+        expect(after(['started', 'other ledger found', ...without]).connection).toBe('other ledger')
       }),
     )
-    expect(after(['other ledger found', 'verified']).connection).toBe('verified')
+    expect(after(['started', 'other ledger found', 'verified']).connection).toBe('verified')
+  })
+  test('what is heard while a notebook is started does not open it', () => {
+    for (const event of ['verified', 'other ledger found', 'stream lost'] as const)
+      expect(after(['started', 'start', event]).connection).toBe('starting')
   })
   test('what a start comes to', () => {
     expect(after(['start']).connection).toBe('starting')

@@ -46,10 +46,22 @@ const CONNECTS: Partial<Record<MachineEvent, Connection>> = {
   'other ledger found': 'other ledger',
 }
 
+const isOpen = (connection: Connection) => statusOf(connection) === 'open'
+
+/** What a screen shows of a connection. */
+export function statusOf(connection: Connection): 'opening' | 'open' | 'failed' {
+  if (connection === 'closed' || connection === 'starting') return 'opening'
+  return connection === 'failed' ? 'failed' : 'open'
+}
+
 /** The state after an event. A flush begins exactly where `delivery` becomes `flushing`. */
 export function next(machine: Machine, event: MachineEvent): Machine {
   const { connection, delivery, failures } = machine
   switch (event) {
+    case 'verified':
+    case 'other ledger found':
+      // While a notebook is being started, its start says how it stands.
+      return isOpen(connection) ? { ...machine, connection: CONNECTS[event] ?? connection } : machine
     case 'stream lost':
       return connection === 'verified' ? { ...machine, connection: 'unverified' } : machine
     case 'enqueued':

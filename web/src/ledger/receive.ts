@@ -18,8 +18,8 @@ export function receive(replica: Replica, entries: readonly RawEntry[]): void {
   if (view !== replica.state.view) replica.set({ view })
 }
 
-export function receiveReading({ state, set, around }: Replica, reading: Reading): void {
-  set({ readings: withReading(state.readings, reading, around.clock.elapsed()) })
+export function receiveReading({ state, set, surroundings }: Replica, reading: Reading): void {
+  set({ readings: withReading(state.readings, reading, surroundings.clock.elapsed()) })
 }
 
 export function receiveBalance({ state, set }: Replica, balance: BalanceStanding): void {
@@ -31,6 +31,6 @@ export function receiveRest({ state, set }: Replica, instrument: string): void {
   set({ readings: { ...state.readings, [instrument]: null } })
 }
 
-export async function readShelf({ set, around }: Replica): Promise<void> {
-  set({ shelf: await around.api.shelf() })
+export async function readShelf({ set, surroundings }: Replica): Promise<void> {
+  set({ shelf: await surroundings.api.shelf() })
 }

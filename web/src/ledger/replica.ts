@@ -1,14 +1,14 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
-import type { RawEntry } from '@ivory-crystal/core/notebook'
+import type { Entry, RawEntry } from '@ivory-crystal/core/notebook'
 import type { Kept } from './kept'
 import { CLOSED, type LedgerState, type Surroundings } from './ledgerClient'
-import { INITIAL, type Machine, type MachineEvent, next } from './machine'
-import type { Outbox } from './outbox'
+import { INITIAL, type Machine, type MachineEvent, next, statusOf } from './machine'
+import type { Outbox, QuarantinedLine } from './outbox'
 import type { Tabs } from './tabs'
 
 /** This device's part of a ledger: its state, where it keeps things, and how it stands to the server. */
 export interface Replica {
-  readonly around: Surroundings
+  readonly surroundings: Surroundings
   state: LedgerState
   readonly set: (change: Partial<LedgerState>) => void
   readonly subscribe: (listener: (state: LedgerState) => void) => () => void
@@ -18,6 +18,14 @@ export interface Replica {
   /** The flush that goes on, with the count after it. */
   flushing: Promise<void> | null
   cancelRetry: (() => void) | null
+  /** What only this page has, because the device could not keep it; entries written together are sent together. */
+  readonly unkept: (readonly Entry[])[]
+  /** Of those, what the server refused. */
+  refusedInPage: readonly QuarantinedLine[]
+  /** Ends the stream of the notebook, or the wait for it; null before the first. */
+  stopStream: (() => void) | null
+  /** Whether this tab holds the stream for the other tabs. */
+  isLeader: boolean
   /** null where this device may keep nothing. */
   outbox: Outbox | null
   tabs: Tabs | null
@@ -29,10 +37,13 @@ export interface Replica {
 }
 
 /** @param flush sends what waits; called once each time the machine begins to flush */
-export function createReplica(around: Surroundings, flush: (replica: Replica) => Promise<void>): Replica {
+export function createReplica(
+  surroundings: Surroundings,
+  flush: (replica: Replica) => Promise<void>,
+): Replica {
   const listeners = new Set<(state: LedgerState) => void>()
   const replica: Replica = {
-    around,
+    surroundings,
     state: CLOSED,
     set(change) {
       replica.state = { ...replica.state, ...change }
@@ -48,8 +59,13 @@ export function createReplica(around: Surroundings, flush: (replica: Replica) =>
     dispatch(event, change) {
       const before = replica.machine
       replica.machine = next(before, event)
-      const isOtherLedger = replica.machine.connection === 'other ledger'
-      if (change || isOtherLedger !== replica.state.isOtherLedger) replica.set({ ...change, isOtherLedger })
+      const { connection } = replica.machine
+      if (change || connection !== before.connection)
+        replica.set({
+          ...change,
+          status: statusOf(connection),
+          isOtherLedger: connection === 'other ledger',
+        })
       if (before.delivery === 'flushing' || replica.machine.delivery !== 'flushing') return
       replica.cancelRetry?.()
       replica.cancelRetry = null
@@ -57,6 +73,10 @@ export function createReplica(around: Surroundings, flush: (replica: Replica) =>
     },
     flushing: null,
     cancelRetry: null,
+    unkept: [],
+    refusedInPage: [],
+    stopStream: null,
+    isLeader: false,
     outbox: null,
     tabs: null,
     localCopy: null,

@@ -10,8 +10,8 @@ import { notYetStored } from './verify'
 
 /** Starts with a notebook of this server's ledger (the first when none is named), or with this device's copy of it. */
 export async function start(replica: Replica, wanted: string | null): Promise<void> {
-  const { api, clock, openKept } = replica.around
-  replica.dispatch('start', { status: 'opening', failure: null, readings: {}, balance: null })
+  const { api, clock, openKept } = replica.surroundings
+  replica.dispatch('start', { failure: null, readings: {}, balance: null })
   replica.localCopy ??= (await openKept?.().catch(() => null)) ?? null
   try {
     const heardAt = clock.now()
@@ -34,7 +34,6 @@ export async function start(replica: Replica, wanted: string | null): Promise<vo
     const view = fold(whole)
     replica.starting = null
     replica.dispatch('started', {
-      status: 'open',
       about,
       heardAt,
       notebooks,
@@ -49,7 +48,7 @@ export async function start(replica: Replica, wanted: string | null): Promise<vo
   } catch (error) {
     replica.starting = null
     if (error instanceof Unreachable && (await startOnLocalCopy(replica, wanted))) return
-    replica.dispatch('start failed', { status: 'failed', failure: (error as Error).message })
+    replica.dispatch('start failed', { failure: (error as Error).message })
   }
 }
 
@@ -64,7 +63,6 @@ async function startOnLocalCopy(replica: Replica, wanted: string | null): Promis
   replica.lastSeq = lines.at(-1)?.seq ?? 0
   const view = fold(whole)
   replica.dispatch('started on local copy', {
-    status: 'open',
     about,
     heardAt: keptAtMs,
     notebooks,
@@ -79,7 +77,7 @@ async function startOnLocalCopy(replica: Replica, wanted: string | null): Promis
 
 /** What belongs to a ledger on this device: its outbox and the channel of its tabs. */
 async function openPlaces(replica: Replica, ledger: LedgerId): Promise<void> {
-  const { openOutbox, openTabs } = replica.around
+  const { openOutbox, openTabs } = replica.surroundings
   // Where this device may keep nothing, what is written is sent at once, and said to be kept nowhere.
   replica.outbox ??= await openOutbox(ledger).catch(() => null)
   const waitingElsewhere = (await replica.outbox?.waitingElsewhere().catch(() => [])) ?? []

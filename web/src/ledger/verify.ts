@@ -13,7 +13,7 @@ import type { Replica } from './replica'
  */
 export async function verify(replica: Replica): Promise<void> {
   const { about: before, notebook } = replica.state
-  const { api, clock } = replica.around
+  const { api, clock } = replica.surroundings
   if (replica.machine.connection === 'verified' || !before || !notebook) return
   const heardAt = clock.now()
   const about = await api.about()

@@ -1,16 +1,12 @@
 import css from './Explained.module.css'
-import { useEffect } from 'react'
-import { Link, useLocation } from 'react-router'
+import { Link } from 'react-router'
 import { Title } from '../../parts/Title'
+import { useAnchor } from './useAnchor'
 import { EXPLANATIONS } from './explanations'
 
 /** How each number is worked out, for a student to read. */
 export function Explained() {
-  const { hash } = useLocation()
-  useEffect(() => {
-    // The place is a chunk of its own: the browser looked for the anchor before it was there.
-    document.getElementById(hash.slice(1))?.scrollIntoView()
-  }, [hash])
+  const here = useAnchor()
   return (
     <>
       <Title
@@ -32,7 +28,7 @@ export function Explained() {
         </nav>
         <div>
           {EXPLANATIONS.map(({ id, title, equation, text, limits, example }) => (
-            <section key={id} id={id} className={hash === `#${id}` ? css.here : undefined}>
+            <section key={id} id={id} className={here === id ? css.here : undefined}>
               <h2>{title}</h2>
               {equation.map((line) => (
                 <p key={line} className={css.equation}>

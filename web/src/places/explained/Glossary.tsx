@@ -1,8 +1,7 @@
 import css from './Glossary.module.css'
-import { useEffect } from 'react'
-import { useLocation } from 'react-router'
 import { type Term, TERMS } from '@ivory-crystal/core/terms'
 import { Title } from '../../parts/Title'
+import { useAnchor } from './useAnchor'
 
 const SORTED = (Object.entries(TERMS) as [string, Term][]).sort(([, p], [, q]) =>
   p.term.localeCompare(q.term, 'en'),
@@ -10,11 +9,7 @@ const SORTED = (Object.entries(TERMS) as [string, Term][]).sort(([, p], [, q]) =
 
 /** Every term the app uses, with its meaning. */
 export function Glossary() {
-  const { hash } = useLocation()
-  useEffect(() => {
-    // The place is a chunk of its own: the browser looked for the anchor before it was there.
-    document.getElementById(hash.slice(1))?.scrollIntoView()
-  }, [hash])
+  useAnchor()
   return (
     <>
       <Title title="Glossary" aside="the terms of this app, as the field uses them" />

@@ -29,10 +29,10 @@ export function Instructors() {
             scatter, decomposition without an authentic sample beside it.
           </li>
           <li>
-            Every degree of the width, and of the distance from the literature, is charged to whom it may
-            belong, from a least to a most: heating at the rate as measured, melting through, a thermometer as
-            it was checked, marks of ± {fixed(rules.readingErrorC, 1)} °C, solvent until it is shown dry, an
-            onset seen late. What nothing else can explain is the sample’s.
+            Every degree of the width, and of the distance from the literature, is explained by what may have
+            caused it, at least and at most: heating at the rate as measured, melting through, a thermometer
+            as it was checked, marks of ± {fixed(rules.readingErrorC, 1)} °C, solvent until it is shown dry,
+            an onset seen late. What nothing else can explain is the sample’s.
           </li>
           <li>
             What is left is held against the house’s words: sharp to {fixed(rules.sharpWidthC, 1)} °C, broad
@@ -173,8 +173,8 @@ export function Instructors() {
         </p>
         <h2>What is kept, and what is asked about</h2>
         <p>
-          Nothing is erased. Striking out is an entry of its own with its reason, and can be taken back by a
-          further line; a signed verdict whose lines were struck says so at its top until it is judged again.
+          Nothing is erased. Striking out is an entry of its own with its reason, and a further entry can take
+          it back. A signed verdict whose entries were struck out says so at its top until it is judged again.
           A mass eight times off its plan, or a reading the model of the heating does not expect, is asked
           about and kept as it was typed. What was put aside unweighed counts as ±{' '}
           {fixed(100 * PUT_ASIDE_WITHIN, 0)} % of it.

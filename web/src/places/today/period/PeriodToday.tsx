@@ -272,7 +272,7 @@ function Head({ plan, now: { period, isBusy, problem } }: { plan: Conduct | null
         {spareMin > 0
           ? `${spareMin} min spare`
           : spareMin === 0
-            ? 'no time spare'
+            ? 'no spare time'
             : `${-spareMin} min too late`}
         {plan.broken.length === 0 && !plan.isAgainstFlame && !problem
           ? ' · nothing is left waiting too long, and nothing is needed twice at once'

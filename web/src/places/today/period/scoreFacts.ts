@@ -97,7 +97,7 @@ export function scoreFacts(
     nowMs: nowMs < terms.beginsAtMs || nowMs > toMs ? null : nowMs,
     nowText: clock(nowMs),
     outMs,
-    outText: outMs === null ? '' : `out ${clock(outMs)}`,
+    outText: outMs === null ? '' : `finished ${clock(outMs)}`,
     endMs: terms.endsAtMs,
   }
 }
