@@ -53,8 +53,8 @@ export function Notices() {
       )}
       {copyOfMs !== null && !isOtherLedger && (
         <p className="look no-print" role="status">
-          The server is away: this device’s own copy is open, of {day(copyOfMs)} {clock(copyOfMs)}. What you
-          write is kept here and sent when it is back.
+          The server is away. You are working on this device’s own copy, as of {day(copyOfMs)}{' '}
+          {clock(copyOfMs)}. What you write is saved here and sent when the server is back.
         </p>
       )}
       {broughtBack > 0 && (
