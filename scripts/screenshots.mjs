@@ -123,9 +123,12 @@ try {
   await page.getByText('Photographs taken here').waitFor()
   await page.getByRole('table', { name: 'On the server' }).waitFor()
   // The folder of the day means nothing to a reader: the picture names the demo’s own.
-  await page.locator('code').first().evaluate((folder) => {
-    folder.textContent = '…/ivory-crystal/demo-data'
-  })
+  await page
+    .locator('code')
+    .first()
+    .evaluate((folder) => {
+      folder.textContent = '…/ivory-crystal/demo-data'
+    })
   await shot('this-notebook')
   await page.goto(`${at}/practice`)
   await page.waitForURL('**/n/*/practice')
