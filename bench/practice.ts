@@ -62,7 +62,7 @@ export function measurePractice(): Row[] {
         isGood: i % 3 !== 0,
         share: (i % 10) / 10,
         tookS: 120,
-        sentence: 'Both ends as close as an eye can tell.',
+        sentence: 'Both ends are as close as an eye can see.',
         tubes: LENS_EXERCISES.some((one) => one === exercise)
           ? [{ firstErrorC: (i % 21) / 10 - 1, allErrorC: (i % 11) / 10 - 0.5 }]
           : [],

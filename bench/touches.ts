@@ -219,7 +219,7 @@ async function unknown(hand: Hand): Promise<void> {
   // Back from a mixture that told, the case stands at its last station.
   const asked = page.getByText('What is it?')
   await asked
-    .or(page.getByRole('heading', { name: 'What the mixtures said' }))
+    .or(page.getByRole('heading', { name: 'Results of the mixtures' }))
     .first()
     .waitFor()
   if (!(await asked.isVisible())) await hand.press('Sign')

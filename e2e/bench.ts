@@ -240,7 +240,7 @@ export async function begin(page: Page, bench: Bench, compound: string, crude: s
 export async function countDrops(page: Page, drops: string): Promise<void> {
   const count = page.getByRole('form', { name: 'Count the drops of this pipette' }).first()
   await count.getByLabel('drops').fill(drops)
-  await count.getByRole('button', { name: 'This pipette counts so' }).click()
+  await count.getByRole('button', { name: 'Use this count' }).click()
 }
 /** Where hot solvent is logged while dissolving, and what each portion did. */
 export const dissolving = (page: Page) => ({

@@ -81,7 +81,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await expect(page.getByText('1.9900 g 33.2116 loaded − 31.2216 empty')).toBeVisible()
 
   // Account: what is predicted comes to what went in, and nothing asks for what has been weighed.
-  await page.getByRole('link', { name: 'Where did the rest go?' }).click()
+  await page.getByRole('link', { name: 'Where is the rest?' }).click()
   await expect(page.getByText('the balance stays open')).toBeVisible()
   const predicted = await page.locator('[data-predicted]').allTextContents()
   expect(predicted.reduce((sum, text) => sum + Number(text), 0)).toBeCloseTo(CRUDE_G - 0.025, 3)

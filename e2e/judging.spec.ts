@@ -18,7 +18,7 @@ async function copyRange(page: Page, tubes: readonly [string, string, string][])
   for (const n of [1, 2, 3])
     await chooseSample(page.getByLabel(`sample in slot ${n}`), tubes[n - 1]?.[0] ?? '')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
-  await page.getByText('Copy in marks the instrument kept itself').click()
+  await page.getByText('Copy in marks saved by the instrument').click()
   for (const [i, [, onset, clear]] of tubes.entries()) {
     await page.getByLabel('onset, °C').nth(i).fill(onset)
     await page.getByLabel('clear point, °C').nth(i).fill(clear)
@@ -46,7 +46,7 @@ test('a sharp low range is seen as a possible eutectic, and the mixed melt that 
   await page.getByRole('button', { name: 'Pack 3 tubes and plan the run' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'The mass of the first part' })).toBeVisible()
   // What was signed before says otherwise, and that is told.
-  await expect(page.getByText(/What was measured since says “cannot tell”/)).toBeVisible()
+  await expect(page.getByText(/What was measured since gives “cannot tell”/)).toBeVisible()
   await page.getByLabel('Benzil, g', { exact: true }).fill('0.011')
   await page.getByLabel('authentic benzil, g').fill('0.009')
   await page.getByRole('button', { name: 'Pack 3 tubes and plan the run' }).click()
@@ -68,7 +68,7 @@ test('beside authentic and mixture in one run the thermometer cancels, and ident
   await page.getByRole('button', { name: 'Make a mixed melt' }).click()
   await page.getByRole('button', { name: 'Pack 3 tubes and plan the run' }).click()
   await page.getByRole('button', { name: 'Plan this melt' }).click()
-  await page.getByText('Copy in marks the instrument kept itself').click()
+  await page.getByText('Copy in marks saved by the instrument').click()
   const ranges = [
     ['92.1', '93.2'],
     ['92.3', '93.5'],
@@ -79,7 +79,7 @@ test('beside authentic and mixture in one run the thermometer cancels, and ident
     await page.getByLabel('clear point, °C').nth(i).fill(clear)
   }
   await page.getByRole('button', { name: 'Copy these marks' }).click()
-  await heading(page, 'What came of it').waitFor()
+  await heading(page, 'The result').waitFor()
   await page.getByRole('link', { name: 'Preps' }).click()
   await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Judge')

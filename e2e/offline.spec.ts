@@ -67,7 +67,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
     buffer: await cameraPicture(page),
   })
   const taken = page.getByRole('form', { name: 'The photograph just taken' })
-  await taken.getByLabel('What is to be seen in it').fill('clear, at the boil')
+  await taken.getByLabel('What does it show').fill('clear, at the boil')
   await taken.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('img', { name: 'clear, at the boil' })).toBeVisible()
 
@@ -140,12 +140,14 @@ test('This notebook says what is kept where; a backup goes out, and in again wit
     mimeType: 'application/zip',
     buffer: Buffer.from('no zip'),
   })
-  await expect(page.getByText('This file cannot be unpacked: it is no zip, or it is damaged.')).toBeVisible()
+  await expect(
+    page.getByText('This file cannot be unpacked. It is not a zip file, or it is damaged.'),
+  ).toBeVisible()
   await page.getByLabel('Backup file').setInputFiles(zip)
   const look = page.getByRole('region', { name: 'What the backup holds' })
   await expect(look).toContainText(`${lines} of ${lines} entries new; 1 of 1 photographs new`)
   await look.getByRole('button', { name: 'Bring it back' }).click()
-  await expect(page.getByText('Brought back:')).toBeVisible()
+  await expect(page.getByText('Restored:')).toBeVisible()
   await page.getByRole('button', { name: /^Open “/ }).click()
   const preps = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Preps' })
   await expect(preps).toHaveAttribute('href', `/n/${demo.notebook}/preps`)

@@ -72,8 +72,8 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
     .getByLabel('to', { exact: true })
     .fill(`${String(Math.floor(sooner / 60)).padStart(2, '0')}:${String(sooner % 60).padStart(2, '0')}`)
   await form.getByRole('button', { name: 'Change the period' }).click()
-  const tooLate = page.getByRole('region', { name: 'It gets late' })
-  await expect(tooLate).toContainText('Not everything is over by')
+  const tooLate = page.getByRole('region', { name: 'If you run late' })
+  await expect(tooLate).toContainText('Not everything is finished by')
   await expect(tooLate).toContainText(/for another day|at its safe place/)
 
   // The unknown is left: what waits for it goes with it, and the rest is out no later.

@@ -159,7 +159,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   await page.keyboard.press('Escape')
 
   for (let i = 0; i < 4; i++) await tickNext(page)
-  await page.getByRole('button', { name: 'Throw it away' }).click()
+  await page.getByRole('button', { name: 'Discard it' }).click()
   await expect(page.getByRole('alert')).toContainText('the liquor may still hold what is missing')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await page.getByRole('link', { name: 'Go on to weigh' }).click()
@@ -185,7 +185,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   await expect(page.getByText('on the simulated balance').first()).toBeVisible()
   const percent = (100 * Number(shown)) / 0.212
   await expect(page.getByText(new RegExp(`^${percent.toFixed(1)} ± `)).first()).toBeVisible()
-  await page.getByRole('link', { name: 'Where did the rest go?' }).click()
+  await page.getByRole('link', { name: 'Where is the rest?' }).click()
   await expect(page.getByRole('img', { name: new RegExp(`Crystals ${shown} g`) })).toBeVisible()
   await expect(page.getByText('the balance stays open')).toBeVisible()
   await expect
@@ -223,7 +223,7 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await page.getByLabel('other volume, drops').first().fill('2.5')
   await page.getByRole('button', { name: 'Add 2.5 drops' }).click()
   await expect(page.getByText('drops are counted whole')).toBeVisible()
-  // What boiled away is taken off, and not more than there was.
+  // Solvent boiled away is taken off, and not more than there was.
   await page.getByRole('button', { name: 'Some boiled away' }).click()
   await page.getByLabel('boiled away, mL').fill('3')
   await page.getByRole('button', { name: 'Take off 3 mL' }).click()
@@ -253,17 +253,17 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await expect(page.getByRole('alert').filter({ hasText: 'under half of the' })).toBeVisible()
   // The spins were ticked and no partner was ever weighed: that is asked, once.
   await page.getByRole('button', { name: 'It was balanced, not written down' }).click()
-  await page.getByRole('link', { name: 'Where did the rest go?' }).click()
+  await page.getByRole('link', { name: 'Where is the rest?' }).click()
   await page.getByRole('button', { name: 'Weigh the residue' }).click()
   await page.getByLabel('net mass of the residue, g').fill('0.0700')
   await page.getByRole('button', { name: 'Record 0.0700 g' }).click()
   await expect(
     page.getByText(`${((100 * 0.1112) / (0.1204 - 0.006)).toFixed(1)} %`, { exact: true }),
   ).toBeVisible()
-  await page.getByRole('button', { name: 'Work out a percent yield' }).click()
+  await page.getByRole('button', { name: 'Calculate a percent yield' }).click()
   const reaction = page.getByRole('form', { name: 'The reaction' })
   await reaction.getByLabel('limiting reagent').fill('moonshine')
-  await reaction.getByRole('button', { name: 'Work it out' }).click()
+  await reaction.getByRole('button', { name: 'Calculate it' }).click()
   await expect(page.getByText('What is “moonshine” made of?')).toBeVisible()
 })
 

@@ -41,7 +41,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await expect(
     dialog.getByText('1 new, 0 would change, as new versions, 0 as they are, 2 refused.'),
   ).toBeVisible()
-  await expect(dialog.getByText('Passed over the columns mood')).toBeVisible()
+  await expect(dialog.getByText('Ignored the columns mood')).toBeVisible()
   await expect(dialog.getByRole('row', { name: /^2 .*cannot be read as a structure/ })).toBeVisible()
   await dialog.getByRole('button', { name: 'Put 1 on the shelf' }).click()
   await expect(dialog.getByRole('heading', { name: 'On the shelf', exact: true })).toBeVisible()
@@ -109,5 +109,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await page.getByLabel('Saltmarsh funnel (house procedure)').check()
   await expect(page.getByText('Put 0.975 g of crude into a 10 mL Erlenmeyer flask, our way.')).toBeVisible()
   await page.getByRole('link', { name: 'How this is worked out: plan' }).click()
-  await expect(page.getByRole('heading', { name: 'How much solvent, and what comes back' })).toBeInViewport()
+  await expect(
+    page.getByRole('heading', { name: 'How much solvent, and how much crystallizes' }),
+  ).toBeInViewport()
 })

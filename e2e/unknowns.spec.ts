@@ -37,7 +37,7 @@ async function meltByKeys(
     if (reading.phase === 'cooling') throw new Error('It cooled before all was melted.')
   }
   await page.getByRole('button', { name: 'End the run' }).click()
-  await expect(page.getByRole('heading', { name: 'What came of it' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'The result' })).toBeVisible()
   // A run on an unknown leads back to its case.
   await expect(page.getByRole('link', { name: /^Back to unknown K-/ })).toBeVisible()
 }
@@ -115,7 +115,7 @@ test('an unknown whose compound is not listed ends in “not on the list”', as
   }
   await page.getByRole('combobox', { name: 'add a candidate' }).fill('1-naphthol')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(page.getByRole('alert')).toHaveText('1-naphthol stands on the list already.')
+  await expect(page.getByRole('alert')).toHaveText('1-naphthol is already on the list.')
   await page.getByRole('button', { name: 'Seal an answer (whoever hands it out)' }).click()
   await page.getByLabel('what it is').fill('benzil')
   await page.getByRole('button', { name: 'Seal it' }).click()

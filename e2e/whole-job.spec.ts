@@ -53,7 +53,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
     }
   }
   // 25 mg are put aside for range, plate and seed: the amounts and the recovery go without them.
-  await expect(page.getByLabel('put aside, mg')).toHaveValue('25')
+  await expect(page.getByLabel('kept back, mg')).toHaveValue('25')
   const crudeG = Number(CRUDE) - 0.025
   const leastML = (100 * crudeG * (ASSAY / 100)) / 46
   const staysML = (100 * crudeG * (1 - ASSAY / 100)) / onTheLine(IMPURITY, 2)
@@ -119,14 +119,14 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await weigh.getByLabel('loaded vessel, g').fill(EMPTY)
   await weigh.getByRole('button', { name: 'Record the mass' }).click()
   await expect(
-    weigh.getByText(`${EMPTY} g loaded is less than ${LOADED} g empty: were the two swapped?`),
+    weigh.getByText(`${EMPTY} g loaded is less than ${LOADED} g empty. Were the two swapped?`),
   ).toBeVisible()
   await weigh.getByLabel('empty vessel, g').fill(EMPTY)
   await weigh.getByLabel('loaded vessel, g').fill(LOADED)
   await weigh.getByRole('button', { name: 'Record 1.8447 g' }).click()
 
   // Account: the liquor is evaporated in a weighed beaker, and the balance of masses closes.
-  await page.getByRole('link', { name: 'Where did the rest go?' }).click()
+  await page.getByRole('link', { name: 'Where is the rest?' }).click()
   await expect(page.getByText('the balance stays open')).toBeVisible()
   await page.getByRole('button', { name: 'Weigh the residue' }).click()
   const residue = page.getByRole('form', { name: 'Weigh the residue' })

@@ -112,7 +112,7 @@ function wordOf(verdict: Judgement['verdict'], { impurity, wet }: MadeCase): Mad
   if (verdict === 'cannot tell') return 'defensible'
   const good = impurity < TRUE_FROM.slight ? 0 : impurity < TRUE_FROM.impure ? 1 : 2
   const said = ['consistent with pure', 'nearly pure', 'impure'].indexOf(verdict)
-  // A damp tube called impure is wrong, however much of it is so.
+  // A damp tube called impure is wrong, however true in part.
   if (wet > 0 && good === 0 && said === 2) return 'wrong'
   const apart = Math.abs(said - good)
   return apart === 0 ? 'right' : apart === 1 ? 'defensible' : 'wrong'

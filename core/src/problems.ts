@@ -52,7 +52,7 @@ export interface Problem<F extends string = never> {
   readonly sentence: string
   readonly field?: F
 }
-/** What came of it, or the reason nothing did. */
+/** The result, or the reason there is none. */
 export type Result<T, F extends string = never> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem<F> }
 

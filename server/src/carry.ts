@@ -59,8 +59,8 @@ export async function carryOver(folder: string, url: string, say: (sentence: str
     }
     await putRows(to.db, await shelfRows(from))
     const [one, other] = [await allOf(from), await allOf(to.db)]
-    if (one !== other) throw new NotEqual('The database does not hold the same as the folder.')
-    say('The database holds the same as the folder, to the letter.')
+    if (one !== other) throw new NotEqual('The content of the database differs from the folder.')
+    say('The content of the database equals the folder exactly.')
   } finally {
     for (const step of steps.reverse()) await step()
   }

@@ -9,7 +9,7 @@ const MB = 1e6
 export class NoRoom extends Expected {
   constructor(folder: string, freeMB: number, neededMB: number) {
     super(
-      `The disk that holds ${folder} is nearly full: ${Math.floor(freeMB)} MB are free, and ${neededMB} are needed. Nothing acknowledged is lost. Make room, then go on.`,
+      `The disk that holds ${folder} is nearly full: ${Math.floor(freeMB)} MB are free, and ${neededMB} are needed. No saved entry is lost. Free some space, then go on.`,
     )
   }
 }

@@ -251,7 +251,7 @@ async function stopListening(http: Server, streams: Streams): Promise<void> {
       resolve()
     })
   })
-  streams.endAll('The server ends.')
+  streams.endAll('The server stops.')
   http.closeIdleConnections()
   const late = setTimeout(() => {
     http.closeAllConnections()

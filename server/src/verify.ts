@@ -38,7 +38,7 @@ export async function verifyFolder(folder: string, expected: string | null = nul
   const wanted = expected?.toLowerCase().replaceAll(/\s/g, '') ?? null
   if (wanted !== null && !(/^[0-9a-f]{1,64}$/.test(wanted) && wanted.length >= HASH_DIGITS_LEAST))
     throw new Expected(
-      `“${expected}” is no hash. Give at least its first ${HASH_DIGITS_LEAST} digits (0 to 9, a to f), as a page or a mail shows them.`,
+      `“${expected}” is not a hash. Give at least its first ${HASH_DIGITS_LEAST} digits (0 to 9, a to f), as a page or a mail shows them.`,
     )
   const journal = join(folder, 'journal.jsonl')
   if (!existsSync(folder)) throw new Expected(`There is no folder ${folder}.`)
@@ -52,11 +52,11 @@ export async function verifyFolder(folder: string, expected: string | null = nul
   for (const [sha256, where] of found.pictures)
     if (!existsSync(join(folder, 'photographs', `${sha256}.jpg`)))
       troubles.push(
-        `The photograph of ${where} is not in the folder (${sha256.slice(0, 16)}…). It may still wait on the device that took it.`,
+        `The photograph of ${where} is not in the folder (${sha256.slice(0, 16)}…). It could still be on the device that took it.`,
       )
   if (wanted !== null && found.expectedAt === null)
     troubles.push(
-      `No entry has the hash ${wanted}: what was written before it was kept is missing, cut off, or rewritten.`,
+      `No entry has the hash ${wanted}: entries written before it are missing, cut off or rewritten.`,
     )
   const sealed = new Set(shelf.rows.filter(({ sort }) => sort === 'sealed answer').map(({ id }) => id))
   const unsealed = [...found.seals].filter((id) => !sealed.has(id)).length
@@ -97,7 +97,7 @@ async function readWhole(journal: string, wanted: string | null) {
       of.lastHash = one.lines[one.lines.length - 1]?.hash ?? of.lastHash
       for (const { seq, hash, entry } of one.lines) {
         if (wanted !== null && hash.startsWith(wanted))
-          expectedAt = `Entry ${seq} of ${of.title || one.notebook} has the hash ${wanted}: it and every entry before it are as they were when that hash was kept.`
+          expectedAt = `Entry ${seq} of ${of.title || one.notebook} has the hash ${wanted}: it and every entry before it are as they were when that hash was saved.`
         const body = entry.body as { sha256?: unknown; seal?: unknown } | null
         if (entry.kind === 'photographed' && typeof body?.sha256 === 'string')
           pictures.set(body.sha256, `entry ${seq} of ${of.title || one.notebook}`)
@@ -125,8 +125,8 @@ export function sentencesOf({ notebooks, damages, troubles, remarks, isAsExpecte
     ...troubles,
     ...remarks,
     isAsExpected
-      ? 'Every entry follows from the one before it. Whether the end was cut off, or all of it was written anew, only a hash kept elsewhere can tell: give it with --expect=HASH.'
-      : `${count(damages.length + troubles.length)} not as written. Start the server: what the database still has whole is put back.`,
+      ? 'Every entry follows from the one before it. Only a hash saved elsewhere shows whether the end was cut off or everything was rewritten: give it with --expect=HASH.'
+      : `${count(damages.length + troubles.length)} not as written. Start the server: it restores what is still whole in the database.`,
   ]
 }
 

@@ -22,12 +22,12 @@ export function plateTrouble({
   return [
     ...(lineMm <= ELUENT_DEEP_MM
       ? [
-          `The line lies ${lineMm} mm above the edge, and eluent usually stands about ${ELUENT_DEEP_MM} mm deep: a line that stood in it has washed off.`,
+          `The line lies ${lineMm} mm above the edge, and eluent usually stands about ${ELUENT_DEEP_MM} mm deep. Spots that stood in the eluent have washed off.`,
         ]
       : []),
     ...(lineMm + frontMm >= heightMm - AT_THE_EDGE_MM
       ? [
-          'The front ran to the upper edge: where it would have stopped is not known, and every Rf comes out too high. Run another plate and take it out about 10 mm below the edge; that is no reason for another eluent.',
+          'The front ran to the upper edge, so its true height is not known and every Rf comes out too high. Run another plate with the same eluent and take it out when the front is about 10 mm below the edge.',
         ]
       : []),
   ]

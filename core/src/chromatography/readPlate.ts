@@ -109,12 +109,12 @@ function said(
   const count = spots === 1 ? 'One spot' : `${spots} spots`
   const at = rf === null ? '' : ` at Rf ${rf.toFixed(2)}`
   const beside = authenticRf === null ? '' : `, the authentic sample at ${authenticRf.toFixed(2)}`
-  if (coSpotSplits) return `${count}${at}${beside}; spotted together they part: two compounds.`
-  if (isPoor) return `${count}${at}${beside}: so near an end of the plate that most things would stand there.`
-  if (agrees === null) return `${count}${at}; nothing authentic stands beside it.`
+  if (coSpotSplits) return `${count}${at}${beside}; spotted together they separate: two compounds.`
+  if (isPoor) return `${count}${at}${beside}: so near an end of the plate that most compounds would be there.`
+  if (agrees === null) return `${count}${at}; there is no authentic sample beside it.`
   if (isTogether)
-    return `${count}${at}${beside}; spotted together they stand in one place, whatever the lanes differ by. Other compounds may stand there too.`
+    return `${count}${at}${beside}; spotted together they stay in one place, although the two lanes differ. Other compounds may have the same Rf.`
   return agrees
-    ? `${count}${at}${beside}: the same height within what reading allows. Other compounds may stand there too.`
-    : `${count}${at}${beside}: further apart than reading allows, so not the same compound.`
+    ? `${count}${at}${beside}: the same Rf within the reading error. Other compounds may have the same Rf.`
+    : `${count}${at}${beside}: further apart than the reading error, so not the same compound.`
 }

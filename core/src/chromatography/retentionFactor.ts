@@ -30,12 +30,12 @@ export function retentionFactor(spotCentreMm: number, frontMm: number): Retentio
   if (spotCentreMm < 0)
     throw new ImpossibleInput(
       'bad-distance',
-      'A spot below the pencil line cannot be: measure from the line.',
+      'A spot cannot be below the pencil line. Measure from the line.',
     )
   if (spotCentreMm > frontMm)
     throw new ImpossibleInput(
       'spot-above-front',
-      `A spot at ${spotCentreMm} mm lies above the front at ${frontMm} mm, which nothing does: was the front marked at once?`,
+      `A spot at ${spotCentreMm} mm lies above the front at ${frontMm} mm, which cannot be. Was the front marked as soon as the plate came out?`,
     )
   const rf = spotCentreMm / frontMm
   return {
@@ -54,7 +54,8 @@ export function spotsAgree(p: RetentionFactor, q: RetentionFactor): boolean {
 /** Why a retention factor says little, or null where it says what it can. */
 export function poorEvidence({ rf }: Pick<RetentionFactor, 'rf'>): string | null {
   if (rf < NEAR_START)
-    return 'It hardly left the line: everything strongly held sits there. Try a more polar eluent.'
-  if (rf > NEAR_FRONT) return 'It ran with the front: everything weakly held does. Try a less polar eluent.'
+    return 'It hardly left the line, as every strongly held compound does. Try a more polar eluent.'
+  if (rf > NEAR_FRONT)
+    return 'It ran with the front, as every weakly held compound does. Try a less polar eluent.'
   return null
 }

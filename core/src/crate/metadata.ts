@@ -128,11 +128,11 @@ function instrumentsOf(view: View): readonly Entity[] {
       '@type': 'IndividualProduct',
       name: instrumentName,
       description: isSimulated
-        ? 'A simulated stand-in: its readings are of no real sample.'
+        ? 'Simulated: its readings belong to no real sample.'
         : 'As named at the bench.',
       ...(calibration
         ? { additionalProperty: { '@id': `#calibration-${instrument}` } }
-        : { disambiguatingDescription: 'No calibration was on hand: readings are raw.' }),
+        : { disambiguatingDescription: 'No calibration was available: readings are raw.' }),
     })
   }
   return [...found.values()]
@@ -150,7 +150,7 @@ function calibrationsOf(view: View): readonly Entity[] {
       name: 'calibration',
       value: calibration.points.map(([readC, trueC]) => `read ${readC}, true ${trueC}`).join('; '),
       unitText: '°C',
-      description: `${calibration.points.length} standards, ${calibration.method}; raw readings are kept beside corrected ones.`,
+      description: `${calibration.points.length} standards, ${calibration.method}; raw readings stand beside corrected ones.`,
     })
   }
   return [...found.values()]
@@ -170,7 +170,7 @@ export function hashInMetadata(metadata: string, path: string): string | null {
 /** Why what was handed in is no crate of a notebook, in one sentence; null where it is. */
 export function crateTrouble(name: string, metadata: string | null, hasNotebook: boolean): string | null {
   if (metadata === null)
-    return `“${name}” has no ${METADATA_PATH}: it is no research crate. A notebook that went out as a crate or as JSON comes in again.`
+    return `“${name}” has no ${METADATA_PATH}: it is no research crate. Choose a notebook that was exported as a crate or as JSON.`
   let graph: unknown
   try {
     graph = (JSON.parse(metadata) as { '@graph'?: unknown })['@graph']
@@ -181,8 +181,8 @@ export function crateTrouble(name: string, metadata: string | null, hasNotebook:
     ? (graph as Partial<Entity>[]).find((entity) => entity?.['@id'] === './')
     : undefined
   if (root?.['additionalType'] !== KIND)
-    return `“${name}” is a research crate, of something else than a notebook written here.`
+    return `“${name}” is a research crate, but it holds no notebook of Ivory Crystal.`
   return hasNotebook
     ? null
-    : `“${name}” says it holds a notebook, and ${NOTEBOOK_PATH} is not in it: the file is cut short.`
+    : `“${name}” says it holds a notebook, and ${NOTEBOOK_PATH} is missing: the file is incomplete.`
 }

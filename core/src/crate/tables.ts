@@ -46,7 +46,7 @@ export function tablesOf(view: View): readonly Table[] {
 function weighings(view: View): Table {
   return {
     name: 'weighings',
-    about: 'Every weighing that stands, digit for digit as the balance gave it, and the mass it comes to.',
+    about: 'Every weighing that is not struck out, with the digits the balance gave, and the resulting mass.',
     columns: [
       column('prep'),
       column('sample'),
@@ -94,7 +94,7 @@ function weighings(view: View): Table {
 function portions(view: View): Table {
   return {
     name: 'portions',
-    about: 'Every portion of solvent that was added, and what it was seen to do.',
+    about: 'Every portion of solvent that was added, and what was seen.',
     columns: [
       column('prep'),
       column('at', 'UTC'),
@@ -127,7 +127,7 @@ function marks(view: View): Table {
   return {
     name: 'marks',
     about:
-      'Every mark made at the lens, raw as the instrument gave it; a reading by eye is taken back to the press.',
+      'Every mark made at the lens, as the instrument gave it. A temperature read by eye is corrected back to the moment the key was pressed.',
     columns: [
       column('melt'),
       column('instrument'),
@@ -162,7 +162,7 @@ function marks(view: View): Table {
 function ranges(view: View): Table {
   return {
     name: 'ranges',
-    about: 'Every melting range, raw as it was read and corrected where a calibration was on hand.',
+    about: 'Every melting range: raw as read, and corrected where there was a calibration.',
     columns: [
       column('melt'),
       column('sample'),
@@ -215,7 +215,7 @@ function ranges(view: View): Table {
 function heatings(view: View): Table {
   return {
     name: 'heatings',
-    about: 'Every logged heating with the dial left alone, reading by reading.',
+    about: 'Every heating logged with the dial untouched, reading by reading.',
     columns: [
       column('instrument'),
       column('heating'),

@@ -39,7 +39,7 @@ export function checksFor(
       told: covers ? 'fine' : 'trouble',
       sentence: covers
         ? `The scale, ${String(thermometer.lowC).replace('-', '−')} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C to spare.`
-        : `The scale ends at ${thermometer.highC} °C; ${(stopC + SCALE_ROOM_C).toFixed(0)} °C is wanted. A thermometer taken past its scale breaks: use another.`,
+        : `The scale ends at ${thermometer.highC} °C; ${(stopC + SCALE_ROOM_C).toFixed(0)} °C is wanted. A thermometer heated past its scale breaks. Use another.`,
     },
     ...(reaches
       ? []
@@ -57,10 +57,10 @@ export function checksFor(
       told: isCool === null ? 'ask' : isCool ? 'fine' : 'trouble',
       sentence:
         isCool === null
-          ? `It is below ${startC.toFixed(0)} °C now. Read it; it looks the same hot or cold.`
+          ? `It is below ${startC.toFixed(0)} °C now. Read the display: a hot block looks like a cold one.`
           : isCool
             ? `It is at ${blockC?.toFixed(0)} °C, ${(blockC ?? 0) > startC ? 'as good as at' : 'below'} the start of ${startC.toFixed(0)} °C.`
-            : `It is at ${blockC?.toFixed(0)} °C, about ${coolingMin(character, blockC ?? 0, startC)} min from the start of ${startC.toFixed(0)} °C. No tube goes in before.`,
+            : `It is at ${blockC?.toFixed(0)} °C, about ${coolingMin(character, blockC ?? 0, startC)} min from the start of ${startC.toFixed(0)} °C. Put no tube in before.`,
     },
     ...(highRangeAboveC !== null && stopC > highRangeAboveC
       ? [
@@ -78,7 +78,7 @@ export function checksFor(
             id: 'thermometer-seated',
             name: 'thermometer seated',
             told: 'ask' as const,
-            sentence: 'The thermometer sits freely. One that catches is never forced: it breaks. Ask.',
+            sentence: 'The thermometer moves freely. Never force one that sticks: it breaks. Ask.',
           },
         ]
       : []),
@@ -120,18 +120,18 @@ const OIL_BATH_CHECKS: readonly Check[] = [
     id: 'oil-label-read',
     name: 'label of the oil',
     sentence:
-      'The label of the oil and its safety data sheet are read. Some oils may harm an unborn child or the environment: ask in private if that concerns you.',
+      'You have read the label of the oil and its safety data sheet. Some oils may harm an unborn child or the environment: ask in private if that concerns you.',
   },
   {
     id: 'oil-level-and-head-space',
     name: 'level of the oil',
     sentence:
-      'Oil to just above the side arm, with head space: hot oil expands and must not push the stopper out.',
+      'The oil stands just above the side arm, with space over it: hot oil expands and must not push the stopper out.',
   },
   {
     id: 'stopper-vented',
     name: 'notch of the stopper',
-    sentence: 'The stopper has a notch, so that nothing is closed in.',
+    sentence: 'The stopper has a notch, so that no pressure builds up.',
   },
   {
     id: 'bulb-at-the-junction',
@@ -152,12 +152,12 @@ const OIL_BATH_CHECKS: readonly Check[] = [
     id: 'rings-slid-on-safely',
     name: 'band slid on',
     sentence:
-      'The band was rolled on away from the tube’s open end, then slid; no capillary is pushed against.',
+      'You rolled the band on from the closed end and slid it into place, without pushing against the capillary.',
   },
   {
     id: 'flame-at-the-arm',
     name: 'flame and vapour',
     sentence:
-      'The small flame stands at the bend of the side arm. No flammable vapour on this bench or the next; hair and sleeves tied back.',
+      'The small flame is at the bend of the side arm. There is no flammable vapour on this bench or the next. Hair and sleeves are tied back.',
   },
 ].map((check) => ({ ...check, told: 'ask' as const }))

@@ -58,8 +58,8 @@ export function compositionFromRange(
     slow.onsetC + byC <= onsetAt(at(slow.clearC + byC + spreadC)) + ONSET_FITS_WITHIN_C
   const isThermometer = options.isUnchecked === true && (fits(UNCHECKED_OFF_C) || fits(-UNCHECKED_OFF_C))
   const because = isThermometer
-    ? 'Nobody checked the thermometer, and a few degrees of it would do that: check it first.'
-    : 'There may be another impurity, or the beginning was missed.'
+    ? 'The thermometer was not checked, and an error of a few degrees would explain this. Check it first.'
+    : 'There may be another impurity, or you missed the onset.'
   return {
     moleFractionA,
     low,

@@ -45,7 +45,7 @@ export function detectMelt(
   if (!(rise > 0) || rise <= STANDS_OUT * Math.max(solid.scatter, melt.scatter))
     throw new ImpossibleInput(
       'no-transition',
-      'The light does not rise from one level to another in this trace: nothing melted in it, or it ends too soon.',
+      'In this trace the light does not rise from one level to another: nothing melted, or the trace ends too soon.',
     )
   const share = trace.map(({ transmission }) => (transmission - solid.median) / rise)
   const half = share.findIndex((value) => value >= (onsetAt + clearAt) / 2)

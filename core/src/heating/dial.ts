@@ -25,7 +25,7 @@ export function requireModel({ ambientC, gain, exponent, timeConstantMin }: Bloc
 
 function requireDial(dial: number): void {
   if (!(dial >= 0 && Number.isFinite(dial)))
-    throw new ImpossibleInput('bad-dial', `A dial cannot stand at ${dial}.`)
+    throw new ImpossibleInput('bad-dial', `A dial cannot be set to ${dial}.`)
 }
 
 /**

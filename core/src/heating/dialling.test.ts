@@ -291,7 +291,7 @@ describe('a plan for the dial', () => {
     expect(hot.warnings[0]).toContain('about 7 min to fall to 79 °C')
     expect(hot.steps[0]).toEqual({ atMin: 0, atC: 150, dial: 0 })
     const weak = planDial({ ...input, expectedLowC: 330, expectedHighC: 332 })
-    expect(weak.warnings.join()).toContain('Even at 10 this block ends at about 337.3 °C, short of 340 °C')
+    expect(weak.warnings.join()).toContain('Even at 10 this block reaches only about 337.3 °C, below 340 °C')
     const coarse = planDial({ ...input, dialStep: 2 })
     expect(coarse.warnings.join()).toMatch(/too coarse to go on past|goes slower rather than faster/)
     const cold = planDial({ ...input, expectedLowC: 30, expectedHighC: 31, startC: 22 })

@@ -154,13 +154,13 @@ function requireTraces(traces: readonly DialTrace[], ambientC: number): void {
       if (!Number.isFinite(minute) || minute < (samples[i - 1]?.[0] ?? -Infinity))
         throw new ImpossibleInput(
           'bad-duration',
-          `The times of the heating at setting ${dial} run backwards.`,
+          `The times in the heating at setting ${dial} run backwards.`,
         )
     })
   }
   if (new Set(traces.map(({ dial }) => dial)).size < 2)
     throw new ImpossibleInput(
       'one-dial-only',
-      'Heatings at two different settings are needed: one alone cannot tell what the next setting does.',
+      'Heatings at two different settings are needed: one alone does not show what another setting does.',
     )
 }

@@ -81,11 +81,11 @@ export function planDial(input: DialPlanInput): DialPlan {
   if (course.stuck === 'plateau') warnings.push(tooLow(input, toC))
   if (course.stuck === 'coarse')
     warnings.push(
-      `The dial is too coarse to go on past ${tidy(course.temperatureC)} °C: one setting stops there, the next heats faster than ${tidy(maxRate)} °C/min. Nudge it up between the marks and watch the rate.`,
+      `The steps of the dial are too coarse to go on past ${tidy(course.temperatureC)} °C: one setting stops there, and the next heats faster than ${tidy(maxRate)} °C/min. Set it between the two marks and watch the rate.`,
     )
   else if (course.slow)
     warnings.push(
-      `No setting gives ${tidy(minRate)} to ${tidy(maxRate)} °C/min all the way; where none does, this plan goes slower rather than faster.`,
+      `No setting gives ${tidy(minRate)} to ${tidy(maxRate)} °C/min all the way. Where none does, this plan heats slower, not faster.`,
     )
   return { steps: course.steps, watchFromMin, totalMin: course.minutes, warnings }
 }
@@ -96,12 +96,12 @@ function cooled({ model, startC }: DialPlanInput, fromC: number, warnings: strin
   const minutes = coolDownMin(model, startC, fromC)
   if (minutes === null) {
     warnings.push(
-      `The block is at ${tidy(startC)} °C and the window opens at the temperature of the room: wait until it is cold.`,
+      `The block is at ${tidy(startC)} °C and the watch band begins at room temperature. Wait until the block is cold.`,
     )
     return start
   }
   warnings.push(
-    `The block is at ${tidy(startC)} °C, too hot to begin: switched off it takes about ${Math.ceil(minutes)} min to fall to ${tidy(fromC)} °C. No tube goes in before.`,
+    `The block is at ${tidy(startC)} °C, too hot to begin. Switched off, it takes about ${Math.ceil(minutes)} min to fall to ${tidy(fromC)} °C. Put no tube in before.`,
   )
   return { ...start, steps: [{ atMin: 0, atC: startC, dial: 0 }], minutes, temperatureC: fromC }
 }
@@ -228,7 +228,7 @@ function greatest(
 }
 
 function tooLow({ model, dialMax }: DialPlanInput, toC: number): string {
-  return `Even at ${tidy(dialMax)} this block ends at about ${tidy(plateauC(model, dialMax))} °C, short of ${tidy(toC)} °C. Use an instrument that reaches higher.`
+  return `Even at ${tidy(dialMax)} this block reaches only about ${tidy(plateauC(model, dialMax))} °C, below ${tidy(toC)} °C. Use an instrument that reaches higher.`
 }
 
 function requireInput(input: DialPlanInput): void {
@@ -240,16 +240,19 @@ function requireInput(input: DialPlanInput): void {
   if (expectedLowC > expectedHighC)
     throw new ImpossibleInput(
       'range-inverted',
-      `An expected range from ${expectedLowC} to ${expectedHighC} °C runs backwards: were the two swapped?`,
+      `The expected range from ${expectedLowC} to ${expectedHighC} °C runs backwards. Were the two numbers swapped?`,
     )
   if (!(leadC >= 0 && tailC >= 0 && expectedHighC + tailC > model.ambientC))
-    throw new ImpossibleInput('range-inverted', 'The window has to end above the temperature of the room.')
+    throw new ImpossibleInput('range-inverted', 'The watch band must end above room temperature.')
   if (!(dialStep > 0 && dialMax >= dialStep))
-    throw new ImpossibleInput('bad-dial', 'A dial has steps above zero and reaches at least one of them.')
+    throw new ImpossibleInput(
+      'bad-dial',
+      'The steps of a dial are above zero, and its end is at least one step.',
+    )
   if (!(input.minRate > 0 && input.maxRate >= input.minRate && input.maxApproachRate >= input.maxRate))
     throw new ImpossibleInput(
       'bad-rate',
-      'Rates are above zero, the greatest at least the least, and the approach no slower than the window.',
+      'Rates are above zero, the highest is at least the lowest, and the approach is at least as fast as the slow part.',
     )
 }
 

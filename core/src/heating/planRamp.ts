@@ -59,7 +59,7 @@ export function planRamp(input: RampInput): RampPlan {
   const stopC = Math.min(apparatus.maxC, expectedHighC + conventions.stopAboveC)
   if (stopC < expectedHighC + conventions.stopAboveC)
     warnings.push(
-      `This instrument ends at ${tidy(apparatus.maxC)} °C, ${tidy(expectedHighC + conventions.stopAboveC - stopC)} °C short of the stop. Use one with a higher range.`,
+      `This instrument ends at ${tidy(apparatus.maxC)} °C, ${tidy(expectedHighC + conventions.stopAboveC - stopC)} °C below the stop. Use one with a higher range.`,
     )
   if (stopC <= startC)
     throw new ImpossibleInput(
@@ -125,7 +125,7 @@ function segmentsOf(
   if (apparatus.blockC > startC + 0.5) {
     const minutes = coolingMin(apparatus, startC)
     warnings.push(
-      `The block is at ${tidy(apparatus.blockC)} °C, above the start. Let it cool for about ${Math.max(1, Math.round(minutes))} min before any tube goes in.`,
+      `The block is at ${tidy(apparatus.blockC)} °C, above the start. Let it cool for about ${Math.max(1, Math.round(minutes))} min before you put any tube in.`,
     )
     segments.push({
       kind: 'cool',
@@ -165,7 +165,7 @@ function requireInput({ apparatus, expectedLowC, expectedHighC, firstLiquidFromC
   if (expectedLowC > expectedHighC)
     throw new ImpossibleInput(
       'range-inverted',
-      `An expected range from ${expectedLowC} to ${expectedHighC} °C runs backwards: were the two swapped?`,
+      `The expected range from ${expectedLowC} to ${expectedHighC} °C runs backwards. Were the two numbers swapped?`,
     )
   if (!apparatus.rates.some((rate) => rate > 0) || !(apparatus.heatCPerMin > 0))
     throw new ImpossibleInput('bad-rate', 'This instrument has no heating rate to plan with.')

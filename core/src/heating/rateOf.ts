@@ -12,7 +12,7 @@ import { ImpossibleInput } from '../problems'
  * @example rateOf([[0, 90], [0.5, 90.7], [1, 91.4]]) // 1.4
  */
 export function rateOf(samples: readonly (readonly [number, number])[], overMin = 1): number | null {
-  if (!(overMin > 0)) throw new ImpossibleInput('bad-duration', 'A rate needs a stretch of time above zero.')
+  if (!(overMin > 0)) throw new ImpossibleInput('bad-duration', 'A rate needs a time above zero.')
   const last = samples[samples.length - 1]
   if (!last) return null
   const recent = samples.filter(([minute]) => minute > last[0] - overMin - 1e-9)

@@ -48,12 +48,12 @@ export function mixedVerdict(input: MixedInput, conventions: Rules): MixedVerdic
   if (found.verdict !== 'different' && Math.min(partOfUnknown, 1 - partOfUnknown) < LEAST_PART)
     return {
       verdict: 'repeat',
-      because: `It was ground ${percent(partOfUnknown)} to ${percent(1 - partOfUnknown)}: so little of one hardly moves the other, whether or not they are one compound. Grind about equal parts and repeat.`,
+      because: `It was ground ${percent(partOfUnknown)} to ${percent(1 - partOfUnknown)}. So little of one hardly lowers the other, even if they are two compounds. Grind about equal parts and repeat.`,
     }
   if (input.sameRun || found.verdict === 'repeat') return found
   return {
     verdict: 'repeat',
-    because: `The sample alone was melted in another run, so heating and thermometer may explain the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
+    because: `The sample alone was melted in another run, so heating and thermometer could explain the difference (${found.verdict === 'same' ? 'unchanged' : 'lower'}, as far as that goes). Melt the two side by side.`,
   }
 }
 
@@ -66,7 +66,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   if (tenths(aboveBothC) > within)
     return {
       verdict: 'repeat',
-      because: `The mixture was all liquid ${c(aboveBothC)} °C above both its parts, which no mixture does: were two tubes swapped, or was it heated faster?`,
+      because: `The mixture was all liquid ${c(aboveBothC)} °C above both its parts, which no mixture does. Were two tubes swapped, or was it heated faster?`,
     }
   const onsetLowerC = unknown.onsetC - mixture.onsetC
   const clearLowerC = unknown.clearC - mixture.clearC
@@ -78,35 +78,35 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   if (isLower && isBroader && isOwnImpurity && tenths(mixture.clearC - reference.clearC) >= -within)
     return {
       verdict: 'repeat',
-      because: `The authentic sample is itself ${c(width(reference))} °C wide, from ${c(reference.onsetC)} °C, and the mixture begins no lower than that: its own impurity does this to the same compound too. Repeat with a pure authentic sample.`,
+      because: `The authentic sample is itself ${c(width(reference))} °C wide, from ${c(reference.onsetC)} °C, and the mixture begins no lower. The impurity of the authentic sample could do this even if both are one compound. Repeat with a pure authentic sample.`,
     }
   if (isLower && isBroader)
     return {
       verdict: 'different',
-      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the sample alone: each is an impurity in the other, so they are two compounds.`,
+      because: `The mixture begins ${c(onsetLowerC)} °C lower and is ${c(broaderC)} °C broader than the sample alone. Each is an impurity in the other, so they are two compounds.`,
     }
   const underBothC = Math.min(unknown.clearC, reference.clearC) - mixture.clearC
   if (tenths(underBothC) > FAR_UNDER_C)
     return {
       verdict: 'different',
-      because: `The mixture is all liquid ${c(underBothC)} °C below both its parts: each is an impurity in the other, so they are two compounds.`,
+      because: `The mixture is all liquid ${c(underBothC)} °C below both its parts. Each is an impurity in the other, so they are two compounds.`,
     }
   if (!isLower && tenths(Math.max(onsetLowerC, clearLowerC)) > within)
     return {
       verdict: 'repeat',
-      because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the sample alone does` : `ends ${c(clearLowerC)} °C lower, and begins where the sample alone does`}: two compounds do that near one end, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
+      because: `The mixture ${onsetLowerC > clearLowerC ? `begins ${c(onsetLowerC)} °C lower, and ends where the sample alone does` : `ends ${c(clearLowerC)} °C lower, and begins where the sample alone does`}. Two compounds do that near one end of the phase map, and so does a damp or unevenly ground tube. Grind it again and repeat.`,
     }
   if (!isLower && !isBroader)
     return Math.min(width(unknown), width(reference)) - (input.meltingTimeC ?? 0) > conventions.sharpWidthC
       ? {
           verdict: 'repeat',
-          because: `Both parts are wide by themselves (${c(width(unknown))} and ${c(width(reference))} °C): a mixture of two impure samples says little. Purify one of them and repeat.`,
+          because: `Both parts are broad by themselves (${c(width(unknown))} and ${c(width(reference))} °C). A mixture of two impure samples shows little. Purify one of them and repeat.`,
         }
       : { verdict: 'same', because: sameBecause(unknown, mixture, within) }
   if (isLower)
     return {
       verdict: 'repeat',
-      because: `The mixture melts ${c(clearLowerC)} °C lower but hardly broader: two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of the sample to two of the other.`,
+      because: `The mixture melts ${c(clearLowerC)} °C lower but is hardly broader. Two compounds near their eutectic do that, and so does a damp or unevenly heated tube. Repeat with one part of the sample to two of the other.`,
     }
   // Only more of its own compound raises the clear point of an impure sample and leaves its eutectic where it is.
   if (
@@ -117,11 +117,11 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
   )
     return {
       verdict: 'same',
-      because: `The mixture begins where the sample alone does and is all liquid ${c(clearLowerC)} °C higher: what lowers the sample is thinned by more of its own compound, as near a eutectic. One compound, and an impure one.`,
+      because: `The mixture begins where the sample alone does and is all liquid ${c(clearLowerC)} °C higher. Adding more of the same compound dilutes the impurity of the sample. They are one compound, and the sample is impure.`,
     }
   return {
     verdict: 'repeat',
-    because: `The mixture is ${c(broaderC)} °C broader but hardly lower: ground unevenly or packed too full, perhaps. Grind it again and repeat.`,
+    because: `The mixture is ${c(broaderC)} °C broader but hardly lower. It could be ground unevenly or packed too full. Grind it again and repeat.`,
   }
 }
 
@@ -129,9 +129,9 @@ function sameBecause(unknown: MeltingRange, mixture: MeltingRange, within: numbe
   const higherC = mixture.onsetC - unknown.onsetC
   const rise =
     tenths(higherC) > within
-      ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound thins the sample’s impurity.`
+      ? ` It begins ${c(higherC)} °C higher: mixing in the pure compound dilutes the impurity of the sample.`
       : ''
-  return `The mixture is not lower than the sample alone and not broader (within ${c(within)} °C): one compound, as ideal compounds behave; mirror-image and molecular compounds can differ.${rise}`
+  return `The mixture is not lower than the sample alone and not broader (within ${c(within)} °C). They are one compound, if they behave ideally; mirror-image forms and molecular compounds can differ.${rise}`
 }
 
 function width(range: MeltingRange): number {

@@ -169,10 +169,10 @@ export function whyNoMixture(
   const ranked = rankCandidates(input)
   const bits = ranked.reduce((sum, { probability: p }) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
   if (bits < SETTLED_BITS)
-    return 'The ranges already point to one answer; another mixture would hardly change it.'
+    return 'The ranges already point to one answer. Another mixture would hardly change it.'
   if (input.references.length === 0)
-    return 'Press “I have an authentic sample” beside each candidate you have one of. Then a mixture can be chosen.'
-  return 'The mixtures with the authentic samples at hand would all melt too much alike to tell the candidates apart.'
+    return 'Press “I have an authentic sample” beside each candidate that you have. Then you can choose a mixture.'
+  return 'The mixtures with the authentic samples you have would all melt too much alike to separate the candidates.'
 }
 
 /** A depression smaller than this is hardly seen in a range, °C. */
@@ -186,7 +186,7 @@ export function depressionDoubt({ reference, outcomes }: NextMixture): string | 
   )
   return alike.length === 0
     ? null
-    : `Some of these mixtures would begin less than ${SEEN_FROM_C} °C below the pure compound: a depression that small is easily missed. Choose another, or heat slower.`
+    : `Some of these mixtures would begin to melt less than ${SEEN_FROM_C} °C below the pure compound. So small a depression is easily missed. Choose another mixture, or heat more slowly.`
 }
 
 /** How a mixture's range would look beside the pure compound's, in words. */

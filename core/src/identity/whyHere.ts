@@ -68,12 +68,12 @@ function seenIn(clearC: number, read: string | undefined): string {
   const comesTo = clearC.toFixed(1)
   return read === undefined || Number(read).toFixed(1) === comesTo
     ? `${comesTo} was seen`
-    : `${read} was read, ${comesTo} corrected and without what heating adds`
+    : `${read} was read, ${comesTo} corrected, and without the delay from heating`
 }
 
 function aloneSentence(aboveC: number, sigmaC: number): string {
   const by = `${Math.abs(aboveC).toFixed(1)} °C`
-  if (aboveC > 2 * sigmaC) return `The unknown melts ${by} above it, which impurity cannot do.`
+  if (aboveC > 2 * sigmaC) return `The unknown melts ${by} above it, which an impurity cannot cause.`
   if (aboveC > 0.05) return `The unknown’s clear point lies ${by} above its literature top.`
   if (aboveC > -0.05) return 'The unknown’s clear point lies on its literature top.'
   return aboveC < -5 * sigmaC

@@ -91,7 +91,7 @@ function told(
       return {
         minutes,
         sentence:
-          'Melt it beside an authentic sample in one run: thermometer and heating are then shared. Two like ranges are not identity.',
+          'Melt it beside an authentic sample in one run, so that both share thermometer and heating. Two equal ranges do not prove identity.',
       }
     case 'check the thermometer':
       return { minutes: 2 * minutes, sentence: 'Check the thermometer with melting standards at this rate.' }
@@ -106,8 +106,8 @@ function told(
       return {
         minutes,
         sentence: settled.owners.mayBeAnotherMark
-          ? 'Melt a new tube of it and mark wetness and drop apart.'
-          : 'Melt a new tube of it the same way: two that agree say more than one that is odd.',
+          ? 'Melt a new tube of it, and mark the first wetness and the first drop separately.'
+          : 'Melt a new tube of it the same way. Two runs that agree count for more than one odd run.',
       }
     case 'dry and repeat':
       return { minutes: minutes + DRY_MIN, sentence: drying(settled) }
@@ -116,8 +116,8 @@ function told(
         minutes,
         sentence:
           evidence.behaviour === 'sublimes'
-            ? 'Seal a new tube (a small flame, away from any solvent) and put it in about 10 °C below, so that nothing sublimes away.'
-            : 'Take a new tube and put it in about 10 °C below, so that it spends less time hot; the rate is reported with it.',
+            ? 'Seal a new tube with a small flame, away from any solvent, and put it in about 10 °C below the range, so that nothing is lost by sublimation.'
+            : 'Take a new tube and put it in about 10 °C below the range, so that it is hot for less time. Report the rate with the range.',
       }
     case 'recrystallize':
       return { minutes: RECRYSTALLIZE_MIN, sentence: 'Recrystallize once more and compare.' }
@@ -125,22 +125,25 @@ function told(
       return {
         minutes: RECRYSTALLIZE_MIN,
         sentence: hasOtherForms(evidence)
-          ? 'Recrystallize from another solvent, slowly: another crystal form may come of it. Write both temperatures.'
-          : 'Recrystallize from another solvent: what the last one did not part, it will hardly part now.',
+          ? 'Recrystallize it slowly from another solvent: this could give another crystal form. Report both temperatures.'
+          : 'Recrystallize it from another solvent. The last one did not remove this impurity and would hardly remove it now.',
       }
     case 'hot filter':
       return {
         minutes: RECRYSTALLIZE_MIN,
-        sentence: 'Dissolve it again hot and take the liquid off what stays solid before it cools.',
+        sentence: 'Dissolve it again hot, and separate the liquid from what stays solid before it cools.',
       }
     case 'thin-layer plate':
       return {
         minutes: PLATE_MIN,
         sentence:
-          'A thin-layer plate beside an authentic sample gives a second opinion that heat has no part in.',
+          'A thin-layer plate (TLC) with an authentic sample gives a second opinion that does not depend on heating.',
       }
     case 'find out what it is':
-      return { sentence: 'Treat it as an unknown: list what melts near it and test by mixture.' }
+      return {
+        sentence:
+          'Treat it as an unknown: list the compounds that melt near it, and test them by mixed melt.',
+      }
   }
 }
 
@@ -156,14 +159,15 @@ export function notChecked({ evidence, owners }: Settled): readonly string[] {
 }
 
 function mixedSentence({ verdict, evidence }: Settled, rules: HouseWords): string {
-  if (evidence.literature === null) return 'Melt it mixed with what it may be: only that speaks for identity.'
+  if (evidence.literature === null)
+    return 'Melt it mixed with the compound it could be. Only a mixed melt shows identity.'
   const isSharp = evidence.reading.clearC - evidence.reading.onsetC <= rules.sharpWidthC
   const isLow = evidence.reading.onsetC < evidence.literature.lowC - rules.literatureWithinC
   if (isSharp && isLow && evidence.impurity)
-    return 'Melt it mixed with an authentic sample: a mixture at its eutectic then clears higher and broader, another compound melts lower, and only a thermometer at fault leaves it as it is.'
+    return 'Melt it mixed with an authentic sample. A eutectic mixture then clears higher and broader. Another compound melts lower. If nothing changes, the thermometer is wrong.'
   return verdict === 'consistent with pure'
     ? 'A mixed melt with an authentic sample would say which compound it is; a range alone cannot.'
-    : 'Melt it mixed with an authentic sample: only that speaks for identity, either way.'
+    : 'Melt it mixed with an authentic sample. Only a mixed melt shows whether it is this compound.'
 }
 
 function slower({ owners, evidence }: Settled, rules: HouseWords): string {
@@ -181,7 +185,7 @@ function slower({ owners, evidence }: Settled, rules: HouseWords): string {
 
 function drying({ evidence: { dried, behaviour }, owners }: Settled): string {
   if (behaviour === 'hydrate' && !owners.mayBeWet)
-    return 'Dry it further, as warm as its data sheet and the person in charge allow, until it no longer loses mass, and melt it again: what it holds leaves before it melts.'
+    return 'Dry it until it no longer loses mass, as warm as its data sheet and the person in charge allow. Then melt it again.'
   const boilsC = dried?.solventBoilsC ?? null
   const air = boilsC === null ? Infinity : airMinutesFor(boilsC)
   return Number.isFinite(air)

@@ -17,7 +17,7 @@ export const OWNER_NAMES: Readonly<Record<Owner, string>> = {
   reading: 'reading',
   literature: 'literature',
   solvent: 'solvent left',
-  late: 'a beginning unseen',
+  late: 'an onset not seen',
   sample: 'the sample',
 }
 
@@ -88,9 +88,8 @@ function row(owner: Owner, endC: Ends, sentence: string, isOpenEnded = false): B
 
 function heatingRow(evidence: RangeEvidence, { heating }: Owners, besides: boolean): BudgetRow {
   const { rateCPerMin, rateMeasured, thermometer } = evidence
-  if (besides) return row('heating', NONE, 'nothing: the authentic sample was heated alike')
-  if (rateCPerMin === 0)
-    return row('heating', NONE, 'nothing: looked back to no heating at all, from several rates')
+  if (besides) return row('heating', NONE, 'nothing: the authentic sample was heated with it')
+  if (rateCPerMin === 0) return row('heating', NONE, 'nothing: extrapolated to zero rate from several rates')
   if (thermometer.state === 'checked in place at this rate')
     return row(
       'heating',
@@ -100,7 +99,7 @@ function heatingRow(evidence: RangeEvidence, { heating }: Owners, besides: boole
   return row(
     'heating',
     { onset: heating, clear: heating, width: NOTHING },
-    `at ${rateCPerMin.toFixed(1)} °C/min${rateMeasured ? '' : ' as planned, not measured,'} both ends read ${span(heating)} late; it raises a range and never lowers one`,
+    `at ${rateCPerMin.toFixed(1)} °C/min${rateMeasured ? '' : ' as planned, not measured,'} both ends read ${span(heating)} too high; fast heating raises a range and never lowers it`,
   )
 }
 
@@ -116,16 +115,17 @@ function meltingTimeRow(evidence: RangeEvidence, { meltingTime }: Owners, beside
       `the authentic sample beside it is ${c(authentic.clearC - authentic.onsetC)} wide: as much of the width is heating and packing`,
     )
   }
-  if (rateCPerMin === 0) return row('melting time', NONE, 'nothing: looked back to no heating at all')
+  if (rateCPerMin === 0) return row('melting time', NONE, 'nothing: extrapolated to zero rate')
   return row(
     'melting time',
     { onset: NOTHING, clear: meltingTime, width: meltingTime },
-    `${millimetres(fillMm)} mm of ${grain} powder takes a while to melt through: ${span(meltingTime)} of the width and of the top`,
+    `${millimetres(fillMm)} mm of ${grain} powder takes time to melt through: ${span(meltingTime)} of the width and of the top`,
   )
 }
 
 function thermometerRow(evidence: RangeEvidence, { thermometerC }: Owners, besides: boolean): BudgetRow {
-  if (besides) return row('thermometer', NONE, 'nothing: the authentic sample was read on the same one')
+  if (besides)
+    return row('thermometer', NONE, 'nothing: the authentic sample was read on the same thermometer')
   const off = eitherWay(thermometerC)
   const { state, extrapolated } = evidence.thermometer
   const how = isChecked(evidence)
@@ -138,7 +138,7 @@ function thermometerRow(evidence: RangeEvidence, { thermometerC }: Owners, besid
   return row(
     'thermometer',
     { onset: off, clear: off, width: NOTHING },
-    `${how}: ± ${c(thermometerC)} at both ends alike; the width is not touched`,
+    `${how}: ± ${c(thermometerC)} at both ends alike; the width does not change`,
   )
 }
 
@@ -154,22 +154,22 @@ function readingRow(evidence: RangeEvidence, { readingC }: Owners, besides: bool
 }
 
 function literatureRow({ against }: Measured): BudgetRow {
-  if (!against) return row('literature', NONE, 'nothing is known of what it should melt at')
+  if (!against) return row('literature', NONE, 'its literature range is not known')
   const range = `${c(against.lowC)} to ${c(against.highC)} °C`
   return row(
     'literature',
     NONE,
     against.what === 'authentic'
-      ? `nothing: the authentic sample melted at ${range} beside it and takes its place`
-      : `a reading inside ${range} counts as 0 off; how wide that range is does not excuse a wide sample`,
+      ? `nothing: the authentic sample melted at ${range} beside it and replaces the literature`
+      : `a reading inside ${range} counts as 0 off, but a wide literature range does not explain a wide sample`,
   )
 }
 
 function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }: HouseWords): BudgetRow {
   const most: Span = { leastC: 0, mostC: broadWidthC }
   const sentence = mayBeLate
-    ? `watching began ${watchedFrom(evidence.watchedFromBelowOnsetC ?? 0)}: it may have begun before; how much is not known`
-    : 'wetness was seen before the drop that was marked; which of the two began the melting is not known'
+    ? `watching began ${watchedFrom(evidence.watchedFromBelowOnsetC ?? 0)}: melting could have begun earlier; how much earlier is not known`
+    : 'wetness was seen before the drop that was marked; it is not known which of the two was the onset'
   return row(
     'late',
     { onset: most, clear: NOTHING, width: { leastC: -broadWidthC, mostC: 0 } },
@@ -205,8 +205,8 @@ function solventRow(
     ? `it bubbled near ${boiling(dried)}, where its solvent boils`
     : dried?.how === 'minutes of air'
       ? boilsC === null
-        ? `${minutesOf(dried)} min of air, and its solvent is not on record`
-        : `${minutesOf(dried)} min of air, and its solvent boils at ${boiling(dried)}${Number.isFinite(air) ? `: ${air} min would show it dry` : ': air does not show it dry'}`
+        ? `${minutesOf(dried)} min of air, and its solvent is not known`
+        : `${minutesOf(dried)} min of air, and its solvent boils at ${boiling(dried)}${Number.isFinite(air) ? `: ${air} min would show it dry` : ': drying in air does not prove it dry'}`
       : 'not shown dry'
   return row(
     'solvent',
@@ -216,8 +216,8 @@ function solventRow(
       width: { leastC: 0, mostC: Math.max(0, rest.width.mostC) },
     },
     isSharp
-      ? `${why}; solvent left lowers and widens, and this is sharp: at most ${WET_AND_SHARP_C} of it`
-      : `${why}; solvent left lowers and widens by as much as it likes`,
+      ? `${why}; solvent left in it lowers and widens a range, and this one is sharp: at most ${WET_AND_SHARP_C} of it`
+      : `${why}; solvent left in it can lower and widen the range by any amount`,
     !isSharp,
   )
 }
@@ -227,7 +227,7 @@ const minutesOf = (dried: NonNullable<RangeEvidence['dried']>) => Math.floor(dri
 
 function shownDry({ dried, signs }: RangeEvidence): string {
   if (!dried) return 'it was not wet'
-  if (!isShownDry({ dried, signs })) return 'a range so sharp where it should be shows it dry'
+  if (!isShownDry({ dried, signs })) return 'a range so sharp in the right place shows that it is dry'
   switch (dried.how) {
     case 'constant mass':
       return 'dried to constant mass'
@@ -255,7 +255,7 @@ function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
     rest,
     certain.length > 0
       ? `nothing else can explain ${listed(certain)}`
-      : `at least 0.0, at most ${c(rest.width.mostC)} °C of the width: the rows above could explain all of it`,
+      : `at least 0.0, at most ${c(rest.width.mostC)} °C of the width: the causes above could explain all of it`,
   )
 }
 

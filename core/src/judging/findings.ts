@@ -43,7 +43,7 @@ function behaviour(evidence: RangeEvidence): Finding[] {
       said(
         'decomposes',
         'Decomposes',
-        `a decomposition point depends on how fast it was reached (${c(evidence.rateCPerMin)} °C/min here, and is reported with it) and does not measure purity`,
+        `a decomposition point depends on the heating rate (${c(evidence.rateCPerMin)} °C/min here, to be reported with it) and does not measure purity`,
       ),
     )
   if (saw(evidence, 'solid that never melts'))
@@ -51,19 +51,19 @@ function behaviour(evidence: RangeEvidence): Finding[] {
       said(
         'residual-solid',
         'Solid left over',
-        'something in the tube did not melt at all: grit, a salt or drying agent. It hardly lowers the range',
+        'something in the tube did not melt: grit, a salt or a drying agent. It hardly lowers the range',
       ),
     )
   if (evidence.behaviour === 'sublimes')
     found.push(
-      said('sublimes', 'Sublimes', 'in an open tube some of it leaves before it melts: seal the tube'),
+      said('sublimes', 'Sublimes', 'in an open tube some of it sublimes before it melts: seal the tube'),
     )
   if (evidence.behaviour === 'hydrate')
     found.push(
       said(
         'hydrate',
         'Hydrate or solvate',
-        'it may lose what it holds before it melts: compare like with like, and write both temperatures',
+        'it could lose its water or solvent before it melts: compare it with a sample dried the same way, and report both temperatures',
       ),
     )
   if (hasOtherForms(evidence))
@@ -71,11 +71,11 @@ function behaviour(evidence: RangeEvidence): Finding[] {
       said(
         'other-forms',
         'Other crystal forms',
-        'a sharp range elsewhere may be another form of the same compound: both temperatures are written',
+        'a sharp range elsewhere could be another crystal form of the same compound: report both temperatures',
       ),
     )
   if (boiledOut(evidence))
-    found.push(said('boiled-out', 'Bubbled', 'where its solvent boils: some was left in the crystals'))
+    found.push(said('boiled-out', 'Bubbled', 'where its solvent boils: some was still in the crystals'))
   return found
 }
 
@@ -131,7 +131,7 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
       said(
         'worse-than-crude',
         headline,
-        `${moved}: worse than what it was made from. Were the two tubes in each other’s place? Else it is damp, or something got into it`,
+        `${moved}: worse than the crude it came from. Were the two tubes swapped? If not, it is damp or contaminated`,
         numbers,
       ),
     ]
@@ -140,7 +140,7 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
       ? said(
           'no-better-than-crude',
           headline,
-          `${moved}: no more than repeats differ by (${c(rules.repeatWithinC)}), so nothing was gained`,
+          `${moved}: within the difference between repeats (${c(rules.repeatWithinC)}), so no improvement is shown`,
           numbers,
         )
       : said('better-than-crude', headline, moved, numbers),
@@ -158,7 +158,7 @@ function impurityFinding(
     said(
       'impurity',
       `${name} ${percentBetween(least, most)} mol %`,
-      `if it dissolves in the melt and is the lesser part; from both ends with what heating, thermometer and reading may explain. Sand or salt would not show${fusion?.estimated ? '. Its fusion enthalpy is estimated (Walden’s rule)' : ''}`,
+      `if it dissolves in the melt and is the smaller part. Calculated from both ends, allowing for heating, thermometer and reading. Sand or salt would not show${fusion?.estimated ? '. Its fusion enthalpy is estimated (Walden’s rule)' : ''}`,
       { leastMolPercent: least, mostMolPercent: most },
     ),
   ]
@@ -194,7 +194,7 @@ function plateBeside({ plate }: RangeEvidence): Finding[] {
       said(
         'plate-more-spots',
         `Plate: ${spots} spots`,
-        'a plate shows amounts of a second compound too small to move a melting range',
+        'a plate shows a second compound in amounts too small to change a melting range',
         { spots },
       ),
     )
@@ -209,7 +209,7 @@ function laterSolid(read: RangeEvidence, rules: HouseWords): Finding[] {
     said(
       'later-solid',
       `A later tube solid at ${c(atC)} °C`,
-      `this one was all liquid ${c(atC - read.reading.clearC)} °C below that: the two tubes did not hold the same, or one was marked for the other`,
+      `this one was all liquid ${c(atC - read.reading.clearC)} °C below that: the two tubes held different samples, or the marks were given to the wrong tube`,
       { atC },
     ),
   ]
@@ -225,7 +225,7 @@ function tubes(read: RangeEvidence, { evidence: judged, by }: Settled, rules: Ho
       said(
         'zero-rate',
         `${all.length} rates`,
-        `${rates.map(c).join(', ')} °C/min, looked back to no heating at all: ${c(judged.reading.onsetC)} to ${c(judged.reading.clearC)} °C`,
+        `${rates.map(c).join(', ')} °C/min, extrapolated to zero rate: ${c(judged.reading.onsetC)} to ${c(judged.reading.clearC)} °C`,
         { onsetC: judged.reading.onsetC, clearC: judged.reading.clearC },
       ),
       ...setAside(read),
@@ -238,7 +238,7 @@ function tubes(read: RangeEvidence, { evidence: judged, by }: Settled, rules: Ho
       ? said(
           'repeats-scatter',
           `Repeats ${c(spreadC)} °C apart`,
-          `${all.length} tubes should agree within ${c(rules.repeatWithinC)} by house rules: ${judged.authentic ? 'the one beside the authentic sample is judged, since the two share what the others do not' : 'none of them is judged alone'}`,
+          `${all.length} tubes should agree within ${c(rules.repeatWithinC)} by house rules: ${judged.authentic ? 'the one beside the authentic sample is judged, because those two share heating and thermometer' : 'no single one of them is judged'}`,
           numbers,
         )
       : said(
@@ -259,7 +259,7 @@ function setAside({ setAside: count }: RangeEvidence): Finding[] {
     said(
       'set-aside',
       `${count} earlier ${many ? 'tubes' : 'tube'} not counted`,
-      `${many ? 'they were' : 'it was'} packed, dried, watched or corrected otherwise than this one: no repeat of it`,
+      `${many ? 'they were' : 'it was'} packed, dried, watched or corrected differently from this one: not a repeat of it`,
       { count },
     ),
   ]

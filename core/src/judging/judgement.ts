@@ -125,7 +125,7 @@ export interface Judgement {
   readonly verdict: Verdict
   /** null where there was no range to measure. */
   readonly measured: Measured | null
-  /** Whose the degrees are; the last row is the sample’s. Empty where there was no range. */
+  /** What explains the degrees; the last row is the sample’s. Empty where there was no range. */
   readonly budget: readonly BudgetRow[]
   /** Mole fraction of what dissolves in the melt, least and most; null where a range cannot say. */
   readonly impurity: readonly [least: number, most: number] | null

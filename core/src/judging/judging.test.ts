@@ -295,7 +295,7 @@ describe('what was said once and must not be said again', () => {
     const near = { authentic: range(91.9, 93), reading: range(91.8, 93), thermometer: IN_PLACE } as const
     const far = { ...near, authentic: range(86, 87), reading: range(86.1, 87) } as const
     expect(said(judge(near))).toMatch(
-      /as far as heating, a checked thermometer and reading may put it together/,
+      /which heating, the checked thermometer and reading together can explain/,
     )
     expect(steps(near)[0]).toBe('sign')
     expect(said(judge(far))).toMatch(/either the check or the authentic sample is wrong/)
@@ -308,7 +308,7 @@ describe('what was said once and must not be said again', () => {
   test('read in place at 10 °C/min, a range may truly lie lower, and it is said by how much', () => {
     const heated = (rateCPerMin: number) => judge({ reading: range(94.4, 95.4), rateCPerMin })
     expect(said(heated(10))).toMatch(
-      /both ends lie in 94\.0 to 96\.0 °C; heated as it was it may have begun up to 5\.0 lower/,
+      /both ends lie in 94\.0 to 96\.0 °C; at this heating rate it could have begun up to 5\.0 lower/,
     )
     expect(said(heated(1))).not.toMatch(/may have begun/)
     // High in a wide literature range there is room below.

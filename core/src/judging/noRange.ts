@@ -73,7 +73,7 @@ function told(
           code: 'melt beside authentic',
           removes: ['thermometer', 'literature'],
           sentence:
-            'Melt a new tube beside an authentic sample and heat on: if that melts and this does not, it is another compound.',
+            'Melt a new tube beside an authentic sample and heat further. If the authentic sample melts and this one does not, it is another compound.',
         },
         {
           code: 'check the thermometer',
@@ -83,41 +83,42 @@ function told(
       ]
       return aboveC > rules.literatureWithinC
         ? {
-            sentence: `still solid at ${c(stopC)} °C, ${c(aboveC)} above literature: an impurity does not do that. Another compound, a salt or grit, or a thermometer that reads high`,
+            sentence: `still solid at ${c(stopC)} °C, ${c(aboveC)} above literature. An impurity does not cause that. It could be another compound, a salt or grit, or the thermometer reads too high`,
             next: [
               ...next,
               {
                 code: 'find out what it is',
                 removes: [],
-                sentence: 'Treat it as an unknown: list what melts above and test by mixture.',
+                sentence:
+                  'Treat it as an unknown: list the compounds that melt above this, and test them by mixed melt.',
               },
               {
                 code: 'hot filter',
                 removes: ['sample'],
                 sentence:
-                  'If some of it melted: dissolve it again hot and take the liquid off what stays solid.',
+                  'If some of it melted: dissolve it again hot, and separate the liquid from what stays solid.',
               },
             ],
           }
         : {
-            sentence: `still solid at ${c(stopC)} °C, where the heating stopped: that was too soon to tell`,
+            sentence: `still solid at ${c(stopC)} °C, where the heating stopped: that is too low to say anything`,
             next: [again],
           }
     }
     case 'decomposed before it melted':
       return {
-        sentence: 'a decomposition point depends on how fast it was reached and does not measure purity',
+        sentence: 'a decomposition point depends on the heating rate and does not measure purity',
         next: [
           {
             code: 'new tube, put in late',
             removes: ['heating', 'late'],
             sentence:
-              'Take a new tube and put it in about 10 °C below, so that it spends less time hot; the rate is reported with it.',
+              'Take a new tube and put it in about 10 °C below the range, so that it is hot for less time. Report the rate with the range.',
           },
           {
             code: 'melt beside authentic',
             removes: ['thermometer', 'heating', 'literature'],
-            sentence: 'Heat an authentic sample alike beside it: then the two can be compared.',
+            sentence: 'Heat an authentic sample beside it in the same run. Then the two can be compared.',
           },
         ],
       }
@@ -126,7 +127,7 @@ function told(
       const further: Action = {
         code: 'repeat slower',
         removes: ['late'],
-        sentence: `Cool the block well below, put a new tube in and watch from ${FURTHER_DOWN_C} °C further down.`,
+        sentence: `Cool the block well below this temperature, put a new tube in, and watch from ${FURTHER_DOWN_C} °C lower.`,
       }
       const dry: Action = {
         code: 'dry and repeat',
@@ -140,26 +141,26 @@ function told(
       }
       if (belowC > 0 && isShownDry === false)
         return {
-          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and is not shown dry: wet, or very impure`,
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and is not shown dry: it is wet or very impure`,
           next: [dry, further],
         }
       if (isShownDry === true && (belowC > FAR_BELOW_C || (belowC > 0 && startC <= AT_ROOM_C)))
         return {
           verdict: 'impure',
-          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and it is dry: only the sample can explain so much. Very impure, or another compound; where it begins is not known`,
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and it is dry. Only the sample can explain so much: it is very impure or another compound. Its onset is not known`,
           next: [again, further],
         }
       return {
         sentence:
           belowC > 0
-            ? `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature: very impure, wet, or another compound; where it begins is not known`
-            : `it was put in at ${c(startC)} °C, which was too hot to see it begin`,
+            ? `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature: it is very impure, wet, or another compound. Its onset is not known`
+            : `it was put in at ${c(startC)} °C, which was too hot to see the onset`,
         next: [further],
       }
     }
     case 'stopped by choice':
       return {
-        sentence: `stopped by choice at ${c(stopC)} °C at the latest: nothing is known of its range`,
+        sentence: `stopped by choice at ${c(stopC)} °C at the latest: its range is not known`,
         next: [again],
       }
     case 'the onset was missed':
@@ -168,8 +169,8 @@ function told(
       return {
         sentence:
           behaviour === 'sublimes' && reason !== 'the tube broke or came out'
-            ? 'one number is not a range; it sublimes: seal the new tube'
-            : 'nothing is known of its range; one number would not be one either',
+            ? 'one temperature is not a range. It sublimes, so seal the new tube'
+            : 'its range is not known; one temperature is not a range',
         next: [again],
       }
   }

@@ -29,7 +29,7 @@ const MAY_NOT_STAND_TOGETHER: readonly (readonly [RegExp, RegExp])[] = [
   [/consistent with pure/, /Step find out what it is/],
   [/not this compound/, /Step sign/],
   [/not this compound/, /mol %/],
-  [/none of them is judged alone/, /Verdict: (?!cannot tell|not this|impure)/],
+  [/no single one of them is judged/, /Verdict: (?!cannot tell|not this|impure)/],
   [/to judge its width/, /Step recrystallize/],
   [/may explain all of it; an impurity/, /by which the clear point lies high/],
   [/may explain all of it; fast/, /by which the onset lies low/],

@@ -28,8 +28,8 @@ export function place(
     return [
       said(
         'no-literature',
-        'Nothing to hold it against',
-        'its width is judged and not its place: what it is, a mixed melt says',
+        'Nothing to compare it with',
+        'its width is judged, not its position; a mixed melt shows which compound it is',
       ),
     ]
   const furthest = furthestEnd(distanceC)
@@ -46,7 +46,7 @@ export function place(
           tenths(farC) === 0
             ? `both ends lie in ${range}`
             : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`
-        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; heated as it was it may have begun up to ${c(settled.owners.heating.mostC)} lower` : ''}`,
+        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; at this heating rate it could have begun up to ${c(settled.owners.heating.mostC)} lower` : ''}`,
         numbers,
       ),
     ]
@@ -59,7 +59,7 @@ function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['nu
   return said(
     tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',
     headline,
-    `same run, so thermometer and heating are shared; two readings differ by up to ${c(chanceC)} by chance`,
+    `same run, so both share thermometer and heating; two readings can differ by up to ${c(chanceC)} by chance`,
     numbers,
   )
 }
@@ -82,19 +82,19 @@ function elsewhere(
   const who = listed(may.map(({ owner }) => OWNER_NAMES[owner]))
   const whose =
     may.length === 0
-      ? 'only the sample can explain it'
+      ? 'only the sample itself can explain it'
       : certainC > 0
         ? `${who} may explain at most ${c(Math.abs(farC) - certainC)} of it`
         : `${who} may explain all of it`
   const besides = isLow
     ? evidence.rateCPerMin > 0
-      ? '; fast heating hides lowering and never makes it'
+      ? '; fast heating can hide a lowering but never causes one'
       : ''
     : '; an impurity does not raise a range'
   return said(
     isLow ? 'low' : 'high',
     headline,
-    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}${certainC > WRONG_COMPOUND_C ? '. Is it the compound the prep names, with that compound’s literature?' : ''}`,
+    `the ${END_NAMES[end]} against ${range}: ${whose}${besides}${certainC > WRONG_COMPOUND_C ? '. Is it the compound named in the prep, with the literature range of that compound?' : ''}`,
     numbers,
   )
 }
@@ -113,12 +113,12 @@ export function authenticItself(
       'authentic-off',
       `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
       isPoor
-        ? 'and wide, on a thermometer that was checked: this authentic sample is not what its label says, and nothing is held against it'
+        ? 'and broad, on a checked thermometer. This authentic sample is not what its label says, so nothing is compared with it'
         : isAgainstCheck(evidence, owners, rules)
-          ? 'though the thermometer was checked: either the check or the authentic sample is wrong'
+          ? 'although the thermometer was checked: either the check or the authentic sample is wrong'
           : isChecked(evidence)
-            ? 'as far as heating, a checked thermometer and reading may put it together'
-            : 'what both share is the thermometer’s, or the heating’s: it is checked before anything else is melted on it',
+            ? 'which heating, the checked thermometer and reading together can explain'
+            : 'an error that both share comes from the thermometer or the heating: check the thermometer before you melt anything else on it',
       { offC },
     ),
   ]
@@ -134,7 +134,7 @@ export function belowEutectic({ impurity, fusion, reading }: RangeEvidence, { ow
     said(
       'below-eutectic',
       `Begins below the eutectic, ${c(temperatureC)} °C`,
-      `no mixture with ${impurity.name} alone is liquid there: shrinking or sweat marked as liquid, something else in it, solvent, or another compound`,
+      `no mixture with ${impurity.name} alone is liquid there. Shrinking or sweating was marked as liquid, or it holds solvent, another impurity or another compound`,
       { eutecticC: temperatureC },
     ),
   ]
@@ -153,7 +153,7 @@ export function atEutectic(
     said(
       'possible-eutectic',
       `Near the eutectic, ${c(temperatureC)} °C`,
-      `a mixture with ${impurity.name} at this composition would melt as sharply as a pure compound, just here (met within about ${EUTECTIC_WITHIN_C} °C)`,
+      `a mixture with ${impurity.name} at this composition would melt as sharply as a pure compound at this temperature (within about ${EUTECTIC_WITHIN_C} °C)`,
       { eutecticC: temperatureC },
     ),
   ]

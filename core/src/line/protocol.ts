@@ -41,7 +41,10 @@ export function readingOfLine(line: string): LineReading {
     )
   const value = Number(degrees)
   if (value < -100 || value > 1000)
-    throw new ImpossibleInput('not-a-reading', `A block at ${degrees} °C cannot be: is it another unit?`)
+    throw new ImpossibleInput(
+      'not-a-reading',
+      `A block at ${degrees} °C is impossible. Is it in another unit?`,
+    )
   const light = rest
     .find((field) => field.startsWith('light='))
     ?.slice('light='.length)
@@ -85,7 +88,7 @@ export function commandOfLine(line: string): BlockCommand {
   if (word === 'stop' && counts === 0) return { kind: 'stop' }
   throw new ImpossibleInput(
     'unknown-command',
-    `“${line.trim().slice(0, 60)}” is no command. There are: preheat <°C>, ramp <°C> <°C/min>, dial <setting>, tubes-in, stop.`,
+    `“${line.trim().slice(0, 60)}” is not a command. The commands are: preheat <°C>, ramp <°C> <°C/min>, dial <setting>, tubes-in, stop.`,
   )
 }
 

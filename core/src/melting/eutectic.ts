@@ -48,7 +48,7 @@ export function massFractionOf(firstG: number, secondG: number): number {
   if (!(firstG > 0 && secondG > 0))
     throw new ImpossibleInput(
       'nothing-weighed',
-      'Both parts of a mixture weigh something: give both masses above 0 g.',
+      'Both parts of a mixture have a mass. Enter both masses above 0 g.',
     )
   return firstG / (firstG + secondG)
 }

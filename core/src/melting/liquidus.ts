@@ -13,7 +13,7 @@ export function requireFusion(fusion: Fusion): void {
   if (fusion.enthalpyKJPerMol <= 0)
     throw new ImpossibleInput(
       'bad-enthalpy',
-      `A fusion enthalpy of ${fusion.enthalpyKJPerMol} kJ/mol cannot be.`,
+      `A fusion enthalpy of ${fusion.enthalpyKJPerMol} kJ/mol is impossible.`,
     )
 }
 
@@ -55,7 +55,10 @@ export function liquidusC(fusion: Fusion, moleFraction: number): number {
   requireFusion(fusion)
   requireFraction(moleFraction, 'The mole fraction')
   if (moleFraction === 0)
-    throw new ImpossibleInput('fraction-out-of-range', 'At mole fraction 0 there is no solid to melt.')
+    throw new ImpossibleInput(
+      'fraction-out-of-range',
+      'At mole fraction 0 there is no solid that could melt.',
+    )
   const inverse =
     1 / kelvin(fusion.meltingPointC) -
     (GAS_CONSTANT * Math.log(moleFraction)) / (1000 * fusion.enthalpyKJPerMol)

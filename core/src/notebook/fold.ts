@@ -126,7 +126,7 @@ export function upcast(raw: RawEntry, kinds: Definitions = KINDS): KnownEntry | 
   const definition = definitionOf(raw, kinds)
   if (!definition || raw.v > definition.version || raw.v < 1) return null
   if (raw.v < definition.version && !definition.upcasts && !older)
-    throw new Error(`A line of an earlier version of “${raw.kind}” came before what reads it.`)
+    throw new Error(`An entry of an earlier version of “${raw.kind}” came before the program that reads it.`)
   const steps = definition.upcasts ?? older?.[raw.kind]
   let body = raw.body
   for (let v = raw.v; v < definition.version; v++) {

@@ -74,7 +74,7 @@ describe('what each new kind takes, and says', () => {
       },
       'Trial of 40 mg in 0.5 mL of water: cold does not dissolve, hot not looked at, cooled not looked at.',
     ],
-    ['explained', { text: 'A rim stayed behind.' }, 'In own words: A rim stayed behind.'],
+    ['explained', { text: 'A rim stayed behind.' }, 'Explained: A rim stayed behind.'],
     [
       'solvent added',
       { volume: reading('0.21'), drops: { count: 5, perML: 24 }, use: 'second', hot: false },
@@ -99,7 +99,7 @@ describe('what each new kind takes, and says', () => {
     [
       'rules taken',
       { conventions: DEFAULT_HOUSE_RULES },
-      'House rules from here on: “Slow through the range”.',
+      'House rules from now on: “Slow through the range”.',
     ],
     ['turn taken', { who: 'bench 3', slots: 2 }, 'bench 3 asked for 2 slots.'],
     [
@@ -366,7 +366,7 @@ describe('bodies of the first version', () => {
         {
           words: {
             rescue: 'An oil instead of crystals',
-            remedy: 'Cool slower: insulate the flask, seed it or scratch when it just clouds.',
+            remedy: 'Cool it more slowly: insulate the flask, and seed or scratch when it just turns cloudy.',
           },
         },
       ],

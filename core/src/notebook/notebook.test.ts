@@ -419,7 +419,7 @@ describe('a prep as it goes', () => {
     expect(damp.recovery.ok && damp.recovery.value.percent.value).toBeCloseTo(110, 9)
     expect(damp.weigh).toMatchObject({
       state: 'needs a look',
-      reason: '110.0 % is more than went in. Dry it, look it over and weigh again.',
+      reason: '110.0 % is more than went in. Dry it, look it over and weigh it again.',
     })
     const fixed = from.find((line) => line.kind === 'plan fixed') as Entry<'plan fixed'>
     const little = withProduct('0.20', [entry('plan fixed', prep, fixed.body)])

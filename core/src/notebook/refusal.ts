@@ -27,7 +27,7 @@ export async function readySchemasOf(lines: readonly unknown[]): Promise<void> {
  */
 export function schemasOf(kind: Kind): VersionSchemas {
   const known = bodies.get(kind)
-  if (!known) throw new Error(`Nothing was built that checks “${kind}”.`)
+  if (!known) throw new Error(`There is no check for entries of the kind “${kind}”.`)
   return known
 }
 
@@ -69,7 +69,7 @@ export function refusalOf(raw: unknown): string | null {
   if (!schema) return `“${kind}” was never written in version ${v}.`
   const refused = schema.validate(body, STRICT).error
   if (refused) return `In “${kind}”: ${sentence(refused)}`
-  return ofItself(raw as RawEntry) ? 'A sample cannot be made of itself.' : null
+  return ofItself(raw as RawEntry) ? 'A sample cannot be made from itself.' : null
 }
 
 /** A mixture among its own parts: whatever asks what it is made of would never come to an end. */

@@ -16,17 +16,17 @@ export function unstorable(value: unknown): string | null {
   let values = 0
   for (let one = open.pop(); one; one = open.pop()) {
     values += 1
-    if (values > VALUES_MOST) return `One line holds ${VALUES_MOST} values at most.`
+    if (values > VALUES_MOST) return `One entry holds ${VALUES_MOST} values at most.`
     if (typeof one.value === 'string') {
       const trouble = textTrouble(one.value)
       if (trouble) return trouble
     } else if (typeof one.value === 'number') {
-      if (!Number.isFinite(one.value)) return 'A number in it is too large to be kept.'
+      if (!Number.isFinite(one.value)) return 'A number in it is too large to be saved.'
     } else if (one.value !== null && typeof one.value === 'object') {
       const depth = one.depth + 1
       if (depth > DEPTH_MOST) return `It is nested more than ${DEPTH_MOST} deep.`
       for (const [key, inner] of Object.entries(one.value)) {
-        const trouble = key === '__proto__' ? 'A key in it may not be kept.' : textTrouble(key)
+        const trouble = key === '__proto__' ? 'A key in it may not be saved.' : textTrouble(key)
         if (trouble) return trouble
         open.push({ value: inner, depth })
       }
@@ -36,9 +36,9 @@ export function unstorable(value: unknown): string | null {
 }
 
 function textTrouble(text: string): string | null {
-  if (text.includes('\0')) return 'A text in it holds the character NUL, which cannot be kept.'
+  if (text.includes('\0')) return 'A text in it holds the character NUL, which cannot be saved.'
   // Half of a character of two: it has no bytes in UTF-8.
   if (/[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/.test(text))
-    return 'A text in it holds half a character, which cannot be kept.'
+    return 'A text in it holds half a character, which cannot be saved.'
   return null
 }

@@ -56,7 +56,7 @@ export interface Grounds {
   readonly closed: readonly string[]
 }
 
-export const OWN_POINTS = 'typed by this bench'
+export const OWN_POINTS = 'typed at this bench'
 
 export function shelfPoints(
   shelf: Pick<Shelf, 'solubilities'>,
@@ -192,7 +192,7 @@ export function rulesOf(draft: Draft, lab: Conventions): Conventions | string {
   if (minutes.value.value < 0 || minutes.value.value > 10_000)
     return 'A drying time runs from 0 to 10 000 min.'
   if (tolerance && tolerance.value.value <= 0)
-    return 'Two weighings never agree to nothing: give a tolerance above 0 g.'
+    return 'Two weighings never agree exactly. Enter a tolerance above 0 g.'
   const rules: Conventions = {
     ...lab,
     drying: {

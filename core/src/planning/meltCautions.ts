@@ -4,8 +4,8 @@ import { type InstrumentSort, SORT_ABOUT } from '../instruments/sorts'
 /** At an instrument that is being heated, by what it is. */
 export function meltCautions(sort: InstrumentSort): readonly string[] {
   return [
-    'Eye protection. It looks the same hot or cold. Never force a tube or a thermometer.',
+    'Wear eye protection. A hot block looks like a cold one. Never force a tube or a thermometer.',
     ...(SORT_ABOUT[sort].isOil ? [OIL_BATH] : []),
-    'Leave it cool for the next person.',
+    'Leave the instrument cool for the next person.',
   ]
 }

@@ -61,7 +61,7 @@ export function planMelt(view: View, wish: MeltWish): Result<PlannedHeating> {
     if (!one)
       return problem(
         'too-few-samples',
-        `Nobody knows yet where ${label} melts. Do a scouting run first: fast, for a rough value.`,
+        `It is not known yet where ${label} melts. Do a scouting run first: heat fast for a rough value.`,
       )
     expected.push(one)
   }
@@ -74,7 +74,7 @@ export function planMelt(view: View, wish: MeltWish): Result<PlannedHeating> {
   if (span.lowC >= reachesC)
     return problem(
       'too-few-samples',
-      `It would begin to melt near ${span.lowC.toFixed(0)} °C, and the ${wish.instrument.name.toLowerCase()} reaches ${reachesC.toFixed(0)} °C: take another instrument.`,
+      `It would begin to melt near ${span.lowC.toFixed(0)} °C, and the ${wish.instrument.name.toLowerCase()} reaches ${reachesC.toFixed(0)} °C. Use another instrument.`,
     )
   return attempt(() => ({
     literature: { lowC: span.lowC, highC: span.highC, source: span.source },
@@ -167,9 +167,9 @@ function byHand({ blockC, instrument, conventions }: MeltWish, span: Expected) {
   const first = span.firstLiquidFromC === null ? span.lowC : span.firstLiquidFromC - ROOM_BELOW_FIRST_LIQUID_C
   const startC = Math.max(instrument.character.ambientC, Math.min(span.lowC - conventions.startBelowC, first))
   const warnings = [
-    `What this ${instrument.character.control} does has not been learned yet, so no settings can be given. Heat fast to ${startC.toFixed(0)} °C, then keep the rate between ${conventions.meltRate.min} and ${conventions.meltRate.max} °C/min.`,
+    `What this ${instrument.character.control} does has not been measured yet, so no settings can be given. Heat fast to ${startC.toFixed(0)} °C, then keep the rate between ${conventions.meltRate.min} and ${conventions.meltRate.max} °C/min.`,
     ...(blockC > startC + 0.5
-      ? [`It is at ${blockC.toFixed(0)} °C, above the start. Let it cool before any tube goes in.`]
+      ? [`It is at ${blockC.toFixed(0)} °C, above the start. Let it cool before you put any tube in.`]
       : []),
   ]
   return {

@@ -52,7 +52,7 @@ function closedIn(draft: Draft, { compound, shelf, closed }: Grounds): string | 
   const solvents = shelf.solvents.filter(({ id }) => id === draft.solvent || id === draft.second)
   const shut = [compound, ...solvents].filter(({ id }) => closed.includes(id))
   return shut.length > 0
-    ? `${capital(listed(shut.map(({ name }) => name)))}: closed by this lab’s house rules. Ask the person in charge, or choose another.`
+    ? `${capital(listed(shut.map(({ name }) => name)))}: not allowed by the house rules of this lab. Ask the person in charge, or choose another.`
     : null
 }
 
@@ -81,17 +81,17 @@ export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
     return wrong('The product fraction lies above 0 and up to 100 %.', 'assayPercent')
   if (assayPercent <= A_FRACTION)
     return wrong(
-      `${draft.assayPercent.trim()} % of the crude is no crude to purify: was ${Math.round(100 * assayPercent)} % meant?`,
+      `${draft.assayPercent.trim()} % of the crude leaves almost nothing to purify. Was ${Math.round(100 * assayPercent)} % meant?`,
       'assayPercent',
     )
   if (draft.impurity.trim().toLowerCase() === grounds.compound.name.toLowerCase())
     return wrong(
-      `${capital(grounds.compound.name)} is the product itself: name what is not wanted in it, or leave it empty.`,
+      `${capital(grounds.compound.name)} is the product itself. Name the impurity, or leave the field empty.`,
       'impurity',
     )
   const kept = keptBackG(draft, grounds.crudeG)
   if (!(kept >= 0 && kept < grounds.crudeG))
-    return wrong('What is put aside is 0 mg or more, and less than all of the crude.', 'keptBackMg')
+    return wrong('The mass kept back is 0 mg or more, and less than all of the crude.', 'keptBackMg')
   const points = readAll(draft)
   if (!points.ok) return points
   const read = points.value
@@ -156,13 +156,13 @@ function withPair(
   if (hottestC !== null && least.hotC > hottestC) {
     const lower = (boilsFromC(second) ?? Infinity) < (boilsFromC(first) ?? Infinity) ? second : first
     return wrong(
-      `${capital(lower.name)} boils at ${boilsInWords(lower) ?? 'a temperature not on file'}: two solvents are used 5 °C under that. Plan hot at ${hottestC} °C or below, or take a second solvent that boils higher.`,
+      `${capital(lower.name)} boils at ${boilsInWords(lower) ?? 'a temperature that is not known'}. Two solvents are used at least 5 °C below that. Plan the hot temperature at ${hottestC} °C or below, or choose a second solvent that boils higher.`,
       'hotC',
     )
   }
   if (poor.length === 0)
     return wrong(
-      `No solubility in ${second.name} is known. Add at least one point: a poor solvent has one too.`,
+      `No solubility in ${second.name} is known. Enter at least one point, even if the solvent is a poor one.`,
       'secondPoints',
     )
   const planned = attempt(() => proposedSolventPair({ ...least, good: least.product, poor }))
@@ -194,7 +194,7 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
     ({ procedure, fit }) => procedure.id === draft.procedure && fit !== 'not for this',
   )
   const choice = chosen ?? choices[0]
-  if (!choice) return wrong('There is no procedure to choose from.', 'procedure')
+  if (!choice) return wrong('No procedure is on the shelf.', 'procedure')
   // Nothing is planned that no glass holds.
   if (choice.fit === 'not for this') return wrong(choice.because, 'volumeML')
   const { procedure } = choice

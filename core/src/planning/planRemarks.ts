@@ -51,21 +51,21 @@ export function planRemarks(draft: Draft, known: Known): string[] {
     ...(typeof impurity === 'string' ? [] : pointsTrouble(impurity, solvent)),
     ...(Array.isArray(impurity) && impurity.length === 1
       ? [
-          `One solubility of ${draft.impurity || 'the impurity'} says nothing of it hot or cold: it is taken to stay dissolved. A second point would tell.`,
+          `One solubility of ${draft.impurity || 'the impurity'} does not show how it changes with temperature. The plan assumes that it stays dissolved. Add a second point to be sure.`,
         ]
       : []),
     ...(doubt ? [doubt] : []),
     ...classDoubts(draft, known),
     ...solvents.flatMap((one) => reactionOf(compound, one)?.sentence ?? []).map(capital),
     ...(solubilityConfidence === 'low'
-      ? [`The solubility in ${solvent.name} is of low confidence: try a little in a tube first.`]
+      ? [`The solubility in ${solvent.name} is of low confidence. Try a little in a tube first.`]
       : []),
     ...temperatureRemarks(known, solvents),
     ...dryingRemark(draft, known, solvents),
     ...volumeRemarks(known),
     ...(draft.dryRule === 'minutes of air' && !driesInAir(solvents)
       ? [
-          `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not leave in minutes of air: the solid is dried until two weighings agree.`,
+          `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not evaporate within minutes in air. Dry the solid until two weighings agree.`,
         ]
       : []),
   ]
@@ -144,7 +144,7 @@ function volumeRemarks(known: Known): string[] {
       ? Math.min((cold.value.gPer100ML * (plan.hotML - proposed.ml)) / 100, input.crudeG * input.assay)
       : 0
     said.push(
-      `${significant(plan.hotML, 2)} mL is ${(plan.hotML / proposed.ml).toFixed(0)} times what is proposed (${significant(proposed.ml, 2)} mL): about ${significant(keptG, 2)} g more stays in the liquor. A digit too many?`,
+      `${significant(plan.hotML, 2)} mL is ${(plan.hotML / proposed.ml).toFixed(0)} times what is proposed (${significant(proposed.ml, 2)} mL): about ${significant(keptG, 2)} g more stays in the mother liquor. Is there a digit too many?`,
     )
   }
   if (perG < WET_CAKE_BELOW_ML_PER_G) {
@@ -155,12 +155,12 @@ function volumeRemarks(known: Known): string[] {
         ? `dissolve it at ${cooler.value.toFixed(0)} °C, where it takes about ${significant(WORKABLE_ML_PER_G * input.crudeG, 2)} mL, or `
         : ''
     said.push(
-      `${significant(plan.hotML, 2)} mL for ${significant(input.crudeG, 2)} g is a wet cake with hardly a liquor to part from it: ${lower}choose another solvent.`,
+      `${significant(plan.hotML, 2)} mL for ${significant(input.crudeG, 2)} g makes a wet cake with hardly any mother liquor to separate: ${lower}choose another solvent.`,
     )
   }
   if (!pair && proposed.because === 'room to work' && plan.hotML >= proposed.ml)
     said.push(
-      `It dissolves in ${significant(plan.minimumHotML, 2)} mL; more is planned, so that there is a liquor to part from the crystals. That keeps ${significant(plan.productInLiquorG, 2)} g in it.`,
+      `It dissolves in ${significant(plan.minimumHotML, 2)} mL. More is planned, so that there is enough mother liquor to separate from the crystals. That keeps ${significant(plan.productInLiquorG, 2)} g in the liquor.`,
     )
   const rinse = rinseDoubt(input.washML, rinsedBy(input, plan), insteadOf(known)?.name)
   return rinse ? [...said, rinse] : said

@@ -23,15 +23,15 @@ export function whyThisSolvent(plan: PlanParts): readonly string[] {
   if (boilsC !== null) said.push(boilingReason(boilsC, plan))
   for (const one of solventsOf({ solvent, pair })) {
     if (freezesNearIce(one))
-      said.push(`${capital(one.name)} freezes at ${one.freezingPointC} °C itself: cool water, not ice.`)
+      said.push(`${capital(one.name)} freezes at ${one.freezingPointC} °C: use cool water, not ice.`)
     const reaction = reactionOf(compound, one)
     if (reaction) said.push(reaction.sentence)
   }
   if (impurity && result.impurityStaysDissolvedML !== null)
     said.push(
       result.hotML >= result.impurityStaysDissolvedML
-        ? `At this volume ${impurity.name} stays in the cold liquor.`
-        : `At this volume some ${impurity.name} comes down with the crystals.`,
+        ? `At this volume ${impurity.name} stays in the cold mother liquor.`
+        : `At this volume some ${impurity.name} crystallizes with the product.`,
     )
   return said
 }
@@ -44,6 +44,6 @@ function boilingReason(boilingC: number, { compound, pair, input }: PlanParts): 
       ? `It boils at ${boilingC} °C but is used at ${input.hotC} °C, because ${melts}.`
       : `It boils at ${boilingC} °C and is used at ${input.hotC} °C${pair ? `, short of boiling, because ${pair.solvent.name} goes into it hot` : ', as planned'}.`
   return boilingC < meltLowC
-    ? `It boils ${(meltLowC - boilingC).toFixed(0)} °C below where ${name} melts. An impure solid melts lower: if it oils, add solvent and cool slowly.`
-    : `It boils above where ${name} melts, so it may come out as an oil: keep it well below ${meltLowC.toFixed(0)} °C.`
+    ? `It boils ${(meltLowC - boilingC).toFixed(0)} °C below where ${name} melts. An impure solid melts lower. If an oil forms, add solvent and cool slowly.`
+    : `It boils above where ${name} melts, so it could come out as an oil. Keep it well below ${meltLowC.toFixed(0)} °C.`
 }

@@ -56,7 +56,7 @@ export function misreadingsOf(view: View, melt: MeltFacts): readonly Misread[] {
   })
 }
 
-/** A rate as it is shown: °C/min, and how far off it may be (k = 2) by how finely the thermometer was read. */
+/** A rate as it is shown: °C/min, and how far off it could be (k = 2) by how finely the thermometer was read. */
 export interface LiveRate {
   readonly rateCPerMin: number
   readonly withinCPerMin: number

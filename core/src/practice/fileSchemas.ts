@@ -56,19 +56,19 @@ export function readPracticeFile(name: string, text: string): Result<PracticeFil
   try {
     whole = JSON.parse(text.replace(/^\uFEFF/, ''))
   } catch {
-    return no('cannot be read: it is cut short, or it is no practice file.')
+    return no('cannot be read: it is incomplete or not a practice file.')
   }
   if (typeof whole !== 'object' || whole === null || (whole as { format?: unknown }).format !== FORMAT)
-    return no('is no practice file.')
+    return no('is not a practice file.')
   const { version, kind } = whole as { version?: unknown; kind?: unknown }
   if (typeof version === 'number' && version > VERSION)
     return no(
-      `was made by a newer version (${version}; this one reads up to ${VERSION}). It is left as it is: open it there.`,
+      `was made by a newer version (${version}; this one reads up to ${VERSION}). It is left as it is. Open it there.`,
     )
   const schema = kind === 'practical' ? practical : kind === 'results' ? results : null
   const held =
     kind === 'practical' || kind === 'results' ? (whole as Record<string, unknown>)[kind] : undefined
-  if (!schema || held === undefined) return no('is damaged: what it holds is not said.')
+  if (!schema || held === undefined) return no('is damaged: its content is not described.')
   const checked = schema.validate(held, { convert: false })
   if (checked.error) return no(`is damaged: ${checked.error.message.replaceAll('"', '')}.`)
   const value: unknown = checked.value

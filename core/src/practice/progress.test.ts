@@ -60,7 +60,7 @@ function line(body: Partial<PracticeDone>, at = NOW, v = 1): Entry<'practice don
       isGood: true,
       share: 1,
       tookS: 60,
-      sentence: 'Both ends as close as an eye can tell.',
+      sentence: 'Both ends are as close as an eye can see.',
       tubes: [],
       code: null,
       practical: null,
@@ -271,13 +271,13 @@ describe('what to do next', () => {
     expect(next(NOW).name).toBe('the flame')
     expect(next(NOW + 60 * DAY_MS)).toMatchObject({ name: 'the dial' })
     // What made the last one weak is said, and no number.
-    expect(next(NOW + 60 * DAY_MS).why).toMatch(/^due again, and the weakest of what is; the last time: “/)
+    expect(next(NOW + 60 * DAY_MS).why).toMatch(/^due again, and the weakest of those due; the last time: “/)
     const all = progressOf(
       viewOf([...done(EXERCISES.filter((name) => name !== 'the flame')), ...done(['the flame'], 0.1)]),
     )
     expect(nextUp(all, NOW, SHARP)).toMatchObject({
       name: 'the flame',
-      why: 'nothing is due yet; this comes first',
+      why: 'nothing is due yet; this one is due next',
     })
   })
 })

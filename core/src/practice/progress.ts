@@ -195,12 +195,12 @@ function nextOf(progress: readonly Progress[], nowMs: EpochMs): NextUp {
   if (due)
     return {
       name: due.name,
-      why: `due again, and the weakest of what is${due.lastSentence === null ? '' : `; the last time: ${unstopped(due.lastSentence)}`}`,
+      why: `due again, and the weakest of those due${due.lastSentence === null ? '' : `; the last time: ${unstopped(due.lastSentence)}`}`,
     }
   const fresh = progress.find(({ tries }) => tries === 0)
   if (fresh) return { name: fresh.name, why: 'not tried yet' }
   const soonest = progress.reduce((p, q) => ((q.dueMs ?? Infinity) < (p.dueMs ?? Infinity) ? q : p))
-  return { name: soonest.name, why: 'nothing is due yet; this comes first' }
+  return { name: soonest.name, why: 'nothing is due yet; this one is due next' }
 }
 const unstopped = (sentence: string) => `“${sentence.replace(/\.$/, '')}”`
 

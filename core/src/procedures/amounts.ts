@@ -249,7 +249,7 @@ function splitsOf(batch: Batch): string {
 
 function filterThrough(batch: Batch): string {
   return isByPipetteFilter(batch)
-    ? 'draw it through a pipette with a plug of cotton, warmed with hot solvent first, into a warm vial with a few drops of the hot solvent in it. After charcoal a layer of filter aid lies on the plug. Rinse it with a few drops more.'
+    ? 'draw it through a pipette with a plug of cotton into a warm vial that holds a few drops of hot solvent. Warm the pipette with hot solvent first. After charcoal a layer of filter aid lies on the plug. Rinse it with a few drops more.'
     : 'filter it through fluted paper in a warm short-stemmed funnel, into a flask with a little of the hot solvent in it. Rinse the paper with a little more.'
 }
 

@@ -65,7 +65,7 @@ function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC:
       return `: ${boils} and its vapour burns, so no bare hot plate`
     case 'held bath': {
       if (input.hotC >= compound.meltLowC)
-        return `. That is above where ${compound.name} melts (from ${compound.meltLowC} °C): it turns to an oil before it dissolves. Better no hotter than ${Math.floor(compound.meltLowC - BELOW_MELTING_C)} °C, with more solvent; ask`
+        return `. That is above the temperature at which ${compound.name} melts (from ${compound.meltLowC} °C): it turns to an oil before it dissolves. Better no hotter than ${Math.floor(compound.meltLowC - BELOW_MELTING_C)} °C, with more solvent; ask`
       if (input.hotC > compound.meltLowC - 15)
         return `, never above: ${compound.name} would melt before it dissolves`
       return pair

@@ -16,7 +16,7 @@ import {
 
 /** Stands under every list of cautions. */
 export const LOCAL_RULES =
-  'Read the safety data sheet. Your lab’s rules and the person in charge come before this app.'
+  'Read the safety data sheet. The rules of your lab and the person in charge come before this app.'
 
 /**
  * What to take care of with this compound and what it is dissolved in, briefly: every hazard on file.
@@ -33,7 +33,7 @@ export function cautionsFor(
   const boilsC = lowestBoilingC(solvents)
   const { source } = heatFor(solvents, hotC ?? boilsC ?? 0)
   return [
-    'Eye protection, always.',
+    'Always wear eye protection.',
     ...solvents.flatMap((one) => solventCautions(one, source)),
     solidCaution(compound),
   ]
@@ -48,11 +48,11 @@ function solventCautions({ name, hazards }: Solvent, source: HeatSource): readon
   const others = besidesFire(hazards)
   if (others.length > 0)
     cautions.push(
-      `${needsThePersonInCharge(hazards) ? 'Not without the person in charge. ' : ''}${capital(name)}: ${hazardLine(others)} Work in the hood.${handsAndFace(hazards)}`,
+      `${needsThePersonInCharge(hazards) ? 'Do not do this without the person in charge. ' : ''}${capital(name)}: ${hazardLine(others)} Work in the hood.${handsAndFace(hazards)}`,
     )
   if (formsPeroxides(hazards))
     cautions.push(
-      `${capital(name)}: look at the date of opening, test for peroxides before it is heated, and never evaporate it toward dryness.`,
+      `${capital(name)}: check the date of opening, test for peroxides before you heat it, and never evaporate it toward dryness.`,
     )
   return cautions
 }
@@ -73,7 +73,7 @@ export function solidCaution(
 ): string {
   const { name, hazards, hazardsToCheck = [], signalWord } = compound
   return [
-    ...(needsThePersonInCharge(hazards) ? ['Not without the person in charge.'] : []),
+    ...(needsThePersonInCharge(hazards) ? ['Do not do this without the person in charge.'] : []),
     `${capital(name)}${signalWord && withWord ? ` (${signalWord.toLowerCase()})` : ''}: ${hazardLine(hazards)}`,
     ...(hazardsToCheck.length > 0
       ? [`Check the safety data sheet for: ${hazardsToCheck.map(hazardStatement).join('; ')}.`]

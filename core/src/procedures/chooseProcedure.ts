@@ -55,24 +55,24 @@ function judge(
   if (procedure.solvents === 'water only')
     return {
       fit: 'possible',
-      because: 'Quick, but it removes only the water: everything that was dissolved stays with the solid.',
+      because: 'Quick, but it removes only the water. Everything that was dissolved stays with the solid.',
     }
   const [from, to] = procedure.scaleG
   const grams = crudeG < 0.1 ? `${(crudeG * 1000).toFixed(0)} mg` : `${significant(crudeG, 2)} g`
   if (procedure.collect === 'Craig tube' && plan.gritG > 0)
     return {
       fit: 'possible',
-      because: `${grams} is its size, but grit is expected and a Craig tube cannot leave it behind.`,
+      because: `${grams} suits its size, but grit is expected and a Craig tube cannot filter it off.`,
     }
   if (procedure.collect.includes('funnel') && plan.hotML < FUNNEL_FROM_ML)
     return {
       fit: 'possible',
-      because: `${significant(plan.hotML, 2)} mL is little for a flask and funnel: glass and paper keep most of the liquor.`,
+      because: `${significant(plan.hotML, 2)} mL is little for a flask and funnel: glass and paper hold back most of the liquor.`,
     }
   if (crudeG < from)
     return {
       fit: 'possible',
-      because: `${grams} is little for it (${procedure.suits}): glass and paper keep a larger share.`,
+      because: `${grams} is little for it (${procedure.suits}): glass and paper hold back a larger share.`,
     }
   if (crudeG > to) return { fit: 'possible', because: `${grams} is much for it (${procedure.suits}).` }
   return { fit: 'proposed', because: `${grams} of crude; it suits ${procedure.suits}.` }

@@ -41,10 +41,10 @@ export function dryingFor(solvents: readonly Solvent[], compound: Compound): Dry
     return {
       how: 'air',
       ovenC: null,
-      never: `No oven, no desiccant: ${compound.name} comes as a hydrate here, and they would take its water.`,
+      never: `Use no oven and no desiccant: ${compound.name} is a hydrate here, and they would remove its water.`,
     }
   const never = isVolatile(compound)
-    ? `No oven and no vacuum: ${compound.name} ${behaviour === 'sublimes' ? 'sublimes' : 'would go off'}.`
+    ? `Use no oven and no vacuum: ${compound.name} ${behaviour === 'sublimes' ? 'sublimes' : 'would sublime or decompose'}.`
     : null
   if (driesInAir(solvents)) return { how: 'air', ovenC: null, never }
   if (!solvents.every(({ group }) => group === 'water'))

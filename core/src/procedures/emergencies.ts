@@ -72,7 +72,7 @@ export const EMERGENCIES: readonly Emergency[] = [
     id: 'spill-liquid',
     title: 'A liquid is spilled',
     first: 'Away, flames out, tell',
-    then: 'Flammable or strong-smelling and more than a cup: everyone leaves, and the person in charge decides. Less: heat and flames off, sash down, cover it with the absorbent from the edge inwards, with gloves and eye protection; the absorbent goes into a closed waste jar.',
+    then: 'Flammable or strong-smelling and more than a cup: everyone leaves, and the person in charge decides. Less: heat and flames off, sash down. With gloves and eye protection, cover it with the absorbent from the edge inwards. Put the absorbent into a closed waste jar.',
   },
   {
     id: 'spill-solid',

@@ -51,7 +51,7 @@ export function glasswareFor(
         collector: 'pipette',
         trouble:
           size === undefined
-            ? `${ml} does not fit a centrifuge tube that can still be stirred: take a flask and funnel, or divide the crude.`
+            ? `${ml} does not fit a centrifuge tube that can still be stirred. Take a flask and funnel, or divide the crude.`
             : null,
       }
     }
@@ -60,7 +60,7 @@ export function glasswareFor(
         vessel: hotML <= 25 ? 'watch glass, 10 cm' : null,
         vesselML: null,
         collector: 'beaker of boiling water',
-        trouble: hotML <= 25 ? null : `${ml} is more than a watch glass holds: evaporate it in portions.`,
+        trouble: hotML <= 25 ? null : `${ml} is more than a watch glass holds. Evaporate it in portions.`,
       }
     case 'small funnel':
     case 'large funnel': {
@@ -73,7 +73,7 @@ export function glasswareFor(
         collector: funnelFor(crudeG),
         trouble:
           size === null
-            ? `${ml} fits no common flask with room to swirl: divide the crude into batches, or choose a solvent that needs less.`
+            ? `${ml} fits no common flask with room to swirl. Divide the crude into batches, or choose a solvent that needs less.`
             : null,
       }
     }

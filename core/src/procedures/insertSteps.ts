@@ -3,16 +3,22 @@ import { NEVER_DRY, NOT_HOTTER } from './shared'
 
 const FILTERING: readonly Caution[] = [
   {
-    text: 'Keep all of it hot: it crystallizes in the stem as soon as it cools. In the hood; a bent clip between funnel and flask lets the air out.',
+    text: 'Keep everything hot: crystals form in the stem as soon as it cools. Work in the hood. A bent clip between funnel and flask lets the air out.',
     when: 'by paper',
   },
   {
-    text: 'Pipette and plug as hot as the solution, upright, never mouth over it: it squirts, or fills with crystals.',
+    text: 'Keep pipette and plug as hot as the solution, and upright: otherwise it squirts or fills with crystals. Keep your face away from it.',
     when: 'by pipette filter',
   },
-  { text: 'Off the boil first, and no flame: the vapour burns.', when: 'flammable solvent' },
-  { text: 'A grey filtrate goes through a fresh filter with filter aid again.', when: 'charcoal' },
-  { text: 'A fresh boiling stone before it is heated again.', when: 'boils' },
+  {
+    text: 'Take it off the boil first, and have no flame near: the vapour burns.',
+    when: 'flammable solvent',
+  },
+  {
+    text: 'If the filtrate is grey, filter it again through a fresh filter with filter aid.',
+    when: 'charcoal',
+  },
+  { text: 'Add a fresh boiling stone before you heat it again.', when: 'boils' },
   NOT_HOTTER,
 ]
 
@@ -24,9 +30,9 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
     text: 'Take it off the heat until it no longer boils, add {charcoal} of decolourizing charcoal, swirl, and heat gently for 5 min.',
     cautions: [
       {
-        text: 'Never into a boiling or overheated solution: it froths over. Charcoal also takes up some product.',
+        text: 'Never add it to a boiling or overheated solution: it froths over. Charcoal also adsorbs some product.',
       },
-      { text: 'A fresh boiling stone for the reheating.', when: 'boils' },
+      { text: 'Add a fresh boiling stone before you reheat it.', when: 'boils' },
       NOT_HOTTER,
     ],
     timer: { timer: 'boil', minutes: 5 },
@@ -59,9 +65,9 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'boil-back',
     station: 'dissolve',
-    text: 'Evaporate what was added for the filtration, {atHeat}, back to {backTo}.',
+    text: 'Evaporate the solvent added for the filtration, {atHeat}, back to {backTo}.',
     cautions: [
-      { text: 'A fresh boiling stone; in the hood; stay with it, so that it does not go dry.' },
+      { text: 'Add a fresh boiling stone. Work in the hood and stay with it, so that it does not boil dry.' },
       NEVER_DRY,
     ],
     when: ['hot filtration', 'no room to filter', 'open flask'],
@@ -69,9 +75,9 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'distil-back',
     station: 'dissolve',
-    text: 'Distil off what was added for the filtration, from a round flask with the condenser turned downwards, back to {backTo}.',
+    text: 'Distil off the solvent added for the filtration, back to {backTo}, from a round flask with the condenser turned downwards.',
     cautions: [
-      { text: 'Fresh boiling stones; in the hood; stay with it, so that it does not go dry.' },
+      { text: 'Add fresh boiling stones. Work in the hood and stay with it, so that it does not boil dry.' },
       NEVER_DRY,
     ],
     when: ['hot filtration', 'no room to filter', 'reflux'],
@@ -79,9 +85,9 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'leave-the-grit',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: add {filterExcess} of hot solvent beyond the plan, so that nothing comes down on the way, take the hot liquid off the grit into a warm flask, and {awayAgain} back to {backTo}.',
+    text: 'About {grit} will probably not dissolve. Add {filterExcess} more hot solvent than planned, so that nothing crystallizes on the way. Filter the hot liquid off the grit into a warm flask, and {awayAgain} back to {backTo}.',
     cautions: [
-      { text: 'A fresh boiling stone before it is evaporated; in the hood; stay with it.' },
+      { text: 'Add a fresh boiling stone before you evaporate it. Work in the hood and stay with it.' },
       NEVER_DRY,
     ],
     portions: 'dilute',
@@ -90,7 +96,7 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'leave-the-grit-as-planned',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: make it up with hot solvent to {volume} in all, which keeps the rest dissolved on the way, and take the hot liquid off the grit into a warm flask.',
+    text: 'About {grit} will probably not dissolve. Add hot solvent to {volume} in total, which keeps the rest dissolved on the way. Filter the hot liquid off the grit into a warm flask.',
     cautions: [NOT_HOTTER],
     portions: 'dilute',
     when: ['grit expected', 'room to filter', 'by portions'],
@@ -98,14 +104,14 @@ export const INSERT_STEPS: readonly StepTemplate[] = [
   {
     id: 'leave-the-grit-measured',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: take the hot liquid off it into a warm flask.',
+    text: 'About {grit} will probably not dissolve. Filter the hot liquid off it into a warm flask.',
     cautions: [NOT_HOTTER],
     when: ['grit expected', 'room to filter', 'measured volume'],
   },
   {
     id: 'dilute-hot',
     station: 'dissolve',
-    text: 'Add hot solvent up to {volume} in all, {dilutedFor}.',
+    text: 'Add hot solvent to {volume} in total, {dilutedFor}.',
     portions: 'dilute',
     cautions: [NOT_HOTTER],
     when: ['diluted after dissolving', 'by portions', 'nothing taken off hot'],

@@ -362,7 +362,7 @@ test('working temperatures stay under boiling, under the melting point, and abov
 
 test('why this solvent', () => {
   expect(whyThisSolvent(benzil)[0]).toBe('About 71 times as much benzil dissolves at 78 °C as at 2 °C.')
-  expect(whyThisSolvent(benzil).at(-1)).toBe('At this volume benzoin stays in the cold liquor.')
+  expect(whyThisSolvent(benzil).at(-1)).toBe('At this volume benzoin stays in the cold mother liquor.')
   const toluene = { ...benzil, solvent: { ...benzil.solvent, boilingPointC: 110.6 } }
   expect(whyThisSolvent(toluene).join(' ')).toContain('boils at 110.6 °C and is used at 78 °C')
   const boiling = { ...toluene, input: { ...toluene.input, hotC: 110 } }

@@ -12,21 +12,21 @@ export const RESCUES: readonly Rescue[] = [
     id: 'will-not-dissolve',
     title: 'It will not dissolve',
     at: ['dissolve'],
-    why: 'Either there is too little hot solvent, it is not hot enough, or what is left is grit.',
+    why: 'There is too little hot solvent, or it is not hot enough, or what is left is grit.',
     remedies: [
       {
         id: 'boil-gently',
-        text: 'See that it is as hot as the plan says, and swirl for two minutes.',
+        text: 'Check that it is as hot as the plan says, and swirl for two minutes.',
         caution: REHEAT,
       },
-      { id: 'two-portions', text: 'Add two more small portions and watch whether the solid gets less.' },
+      { id: 'two-portions', text: 'Add two more small portions and watch whether less solid is left.' },
       {
         id: 'oily-drops',
-        text: 'Oily drops are not grit: they want more hot solvent.',
+        text: 'Oily drops are not grit: they need more hot solvent.',
       },
       {
         id: 'call-it-grit',
-        text: 'If neither changed anything: stop, it is grit. Take the hot liquid off it.',
+        text: 'If neither changed anything, stop: it is grit. Filter the hot liquid off it.',
       },
     ],
   },
@@ -34,30 +34,33 @@ export const RESCUES: readonly Rescue[] = [
     id: 'too-much-solvent',
     title: 'Too much solvent',
     at: ['dissolve', 'crystallize'],
-    why: 'Each mL keeps its share of product when it is cold.',
+    why: 'Each extra mL keeps some product dissolved when it is cold.',
     remedies: [
       {
         id: 'boil-away',
-        text: 'Evaporate some in the hood until a crust forms at the rim, then log what was taken off.',
-        caution: `${REHEAT} An ether never toward dryness.`,
+        text: 'Evaporate some of it in the hood until a crust forms at the rim, then log how much you took off.',
+        caution: `${REHEAT} Never evaporate an ether toward dryness.`,
       },
-      { id: 'colder-longer', text: 'Or cool it further and longer, and plan a second crop from the liquor.' },
+      {
+        id: 'colder-longer',
+        text: 'Or cool it further and longer, and plan a second crop from the mother liquor.',
+      },
     ],
   },
   {
     id: 'boiled-dry',
     title: 'Boiled dry',
     at: ['dissolve', 'crystallize'],
-    why: 'Without solvent the solid melts, oxidizes or decomposes, and all impurity stays with it.',
+    why: 'Without solvent the solid melts, oxidizes or decomposes, and all the impurity stays in it.',
     remedies: [
       {
         id: 'off-the-plate',
         text: 'Take it off the heat and let it cool where it stands. Add nothing to hot dry glass.',
-        caution: 'Solvent on hot dry glass flashes into vapour or cracks it.',
+        caution: 'Solvent on hot dry glass flashes into vapour or cracks the glass.',
       },
       {
         id: 'look-at-colour',
-        text: 'Cold, look at it: if it is not darker than before, begin again with the least solvent.',
+        text: 'Look at it when it is cold. If it is not darker than before, begin again with the least solvent.',
       },
       {
         id: 'tell-someone',
@@ -73,16 +76,16 @@ export const RESCUES: readonly Rescue[] = [
     remedies: [
       {
         id: 'switch-off',
-        text: 'Plate off at its switch if that can be reached safely; keep flames away; step back until the vapour is gone.',
+        text: 'Switch the plate off if you can reach it safely. Keep flames away, and step back until the vapour is gone.',
         caution: 'Flammable vapour travels. Tell your neighbours and the person in charge.',
       },
       {
         id: 'wipe-cold',
-        text: 'When plate and liquid are cold, wipe up with gloves; the cloth is solvent waste.',
+        text: 'When plate and liquid are cold, wipe it up with gloves on. The cloth is solvent waste.',
       },
       {
         id: 'weigh-the-loss',
-        text: 'Go on with what is left and write down that part was lost: the recovery will show it.',
+        text: 'Go on with what is left, and write down that some was lost: the recovery will be lower.',
       },
     ],
   },
@@ -92,48 +95,57 @@ export const RESCUES: readonly Rescue[] = [
     at: ['dissolve', 'crystallize', 'collect'],
     why: 'A coloured impurity stays dissolved, or it is taken up by the crystals.',
     remedies: [
-      { id: 'is-it-the-compound', text: 'See on the shelf whether the compound itself has that colour.' },
+      { id: 'is-it-the-compound', text: 'Check on the shelf whether the compound itself has that colour.' },
       {
         id: 'charcoal',
-        text: 'Off the boil, add a spatula tip of charcoal, heat gently, filter hot.',
-        caution: 'Charcoal into a boiling solution froths over.',
+        text: 'Take it off the boil, add a spatula tip of charcoal, heat gently, and filter hot.',
+        caution: 'Charcoal makes a boiling solution froth over.',
       },
-      { id: 'rinse-once', text: 'If it is only liquor on the crystals: one small ice-cold rinse.' },
-      { id: 'again', text: 'If it is in the crystals: crystallize again, slower.' },
+      {
+        id: 'rinse-once',
+        text: 'If only the liquor on the crystals is coloured, rinse once with a little ice-cold solvent.',
+      },
+      { id: 'again', text: 'If the crystals are coloured, recrystallize them more slowly.' },
     ],
   },
   {
     id: 'oil',
     title: 'An oil instead of crystals',
     at: ['crystallize'],
-    why: 'It came out of solution above where the impure solid melts. An oil takes the impurity along.',
+    why: 'It came out of solution above the melting range of the impure solid. An oil takes impurities with it.',
     remedies: [
       {
         id: 'warm-clear',
-        text: 'Warm until it is clear again and add a little hot solvent.',
+        text: 'Warm it until it is clear again, and add a little hot solvent.',
         caution: REHEAT,
       },
-      { id: 'cool-slower', text: 'Cool slower: insulate the flask, seed it or scratch when it just clouds.' },
+      {
+        id: 'cool-slower',
+        text: 'Cool it more slowly: insulate the flask, and seed or scratch when it just turns cloudy.',
+      },
       {
         id: 'swirl-cold',
-        text: 'If it oils again: swirl hard while cooling, so that the drops solidify small.',
+        text: 'If it oils again, swirl hard while it cools, so that the drops solidify small.',
       },
       { id: 'other-solvent', text: 'Otherwise choose a solvent that boils lower, or a pair.' },
     ],
   },
   {
     id: 'nothing-comes',
-    title: 'Nothing comes down',
+    title: 'No crystals appear',
     at: ['crystallize'],
-    why: 'It is still unsaturated, or supersaturated without a place to begin.',
+    why: 'It is not saturated yet, or it is supersaturated and no crystal has started.',
     remedies: [
       { id: 'scratch', text: 'Scratch the wall at the surface with a glass rod.' },
-      { id: 'seed', text: 'Add a seed: a grain of pure solid, or what dries on a rod dipped in and waved.' },
-      { id: 'ice', text: 'Colder, as far as the plan goes, and wait ten minutes.' },
+      {
+        id: 'seed',
+        text: 'Add a seed crystal: a grain of pure solid, or what dries on a glass rod dipped in and waved.',
+      },
+      { id: 'ice', text: 'Cool it further, as far as the plan says, and wait ten minutes.' },
       {
         id: 'boil-away',
         text: 'Evaporate a third of the solvent in the hood, then cool again.',
-        caution: `${REHEAT} An ether never toward dryness.`,
+        caution: `${REHEAT} Never evaporate an ether toward dryness.`,
       },
     ],
   },
@@ -141,21 +153,24 @@ export const RESCUES: readonly Rescue[] = [
     id: 'all-at-once',
     title: 'It came all at once, as a fine powder',
     at: ['crystallize'],
-    why: 'It was cooled too fast or too concentrated: fine crystals hold liquor and impurity.',
+    why: 'It cooled too fast or was too concentrated. Fine crystals hold mother liquor and impurity.',
     remedies: [
       {
         id: 'dissolve-again',
-        text: 'Warm until dissolved, add a tenth more solvent, and cool undisturbed.',
+        text: 'Warm it until it dissolves, add a tenth more solvent, and let it cool undisturbed.',
         caution: REHEAT,
       },
-      { id: 'take-it', text: 'If time is short: take it, rinse once, and expect a wider melting range.' },
+      {
+        id: 'take-it',
+        text: 'If time is short, collect it, rinse it once, and expect a broader melting range.',
+      },
     ],
   },
   {
     id: 'in-the-pipette',
     title: 'Crystals in the pipette or the funnel stem',
     at: ['dissolve', 'collect'],
-    why: 'Glass colder than the solution.',
+    why: 'The glass was colder than the solution.',
     remedies: [
       { id: 'hot-solvent', text: 'Draw or pour a little hot solvent through, back into the flask.' },
       { id: 'warm-the-glass', text: 'Warm the pipette or funnel before the next time, and dilute a little.' },
@@ -168,10 +183,10 @@ export const RESCUES: readonly Rescue[] = [
     collect: ['large funnel', 'small funnel'],
     why: 'The paper lay dry, folded or off centre, or the crystals are very fine.',
     remedies: [
-      { id: 'stop-suction', text: 'Break the suction. The liquor is not lost.' },
+      { id: 'stop-suction', text: 'Release the suction. The mother liquor is not lost.' },
       {
         id: 'seat-the-paper',
-        text: 'New paper, wetted, flat over all holes, suction on, then pour the liquor through again.',
+        text: 'Lay a new wetted paper flat over all holes, turn the suction on, and pour the liquor through again.',
       },
     ],
   },
@@ -183,18 +198,24 @@ export const RESCUES: readonly Rescue[] = [
     why: 'They cling to the glass.',
     remedies: [
       { id: 'own-liquor', text: 'Swirl them out with the cold mother liquor, more than once.' },
-      { id: 'not-fresh', text: 'Not with fresh solvent: that dissolves them.' },
+      { id: 'not-fresh', text: 'Do not use fresh solvent: it dissolves them.' },
     ],
   },
   {
     id: 'wet-cake',
     title: 'The cake stays wet',
     at: ['collect', 'weigh'],
-    why: 'A crack lets the air past, or the solvent boils too high for air alone.',
+    why: 'Air passes through a crack, or the solvent boils too high to dry in air.',
     remedies: [
-      { id: 'press', text: 'Close cracks and press the cake with a clean flat stopper, suction on.' },
+      {
+        id: 'press',
+        text: 'Close the cracks and press the cake with a clean flat stopper, with suction on.',
+      },
       { id: 'spread', text: 'Spread it thin on a weighed glass and stir it now and then.' },
-      { id: 'constant-mass', text: 'Dry to constant mass before you trust a recovery or a melting range.' },
+      {
+        id: 'constant-mass',
+        text: 'Dry it to constant mass before you trust a recovery or a melting range.',
+      },
     ],
   },
   {
@@ -202,12 +223,12 @@ export const RESCUES: readonly Rescue[] = [
     title: 'A tube broke in the centrifuge',
     at: ['collect'],
     collect: ['Craig tube', 'centrifuge tube'],
-    why: 'It was cracked, or unbalanced.',
+    why: 'The tube was cracked, or the rotor was not balanced.',
     remedies: [
-      { id: 'let-it-stop', text: 'Switch off and leave the lid shut until it stands still.' },
+      { id: 'let-it-stop', text: 'Switch it off and leave the lid shut until the rotor stands still.' },
       {
         id: 'tell-someone',
-        text: 'Tell the person in charge; glass and solvent are in the rotor.',
+        text: 'Tell the person in charge: there is glass and solvent in the rotor.',
         caution: 'Never reach in with bare hands.',
       },
     ],
@@ -217,11 +238,11 @@ export const RESCUES: readonly Rescue[] = [
     id: 'over-hundred',
     title: 'More came out than went in',
     at: ['weigh'],
-    why: 'Damp crystals, a stone or paper among them, or the wrong vessel subtracted.',
+    why: 'The crystals are damp, a boiling stone or paper is among them, or the wrong empty vessel was subtracted.',
     remedies: [
       { id: 'look-for-stones', text: 'Look for boiling stones and fibres.' },
       { id: 'check-vessel', text: 'Weigh the same empty vessel on the same balance.' },
-      { id: 'dry-on', text: 'Keep drying and weigh again until two weighings agree.' },
+      { id: 'dry-on', text: 'Keep drying, and weigh again until two weighings agree.' },
     ],
   },
 ]

@@ -19,9 +19,9 @@ export function residueAdvice(solvents: readonly Solvent[]): ResidueAdvice {
   const place = source === 'hot plate' ? 'on a warm plate' : 'over a bath, never on a bare plate,'
   const ether = solvents.find(({ hazards }) => formsPeroxides(hazards))
   return {
-    how: `In the hood, in a beaker weighed empty, ${place} and never to hot dryness; cool, then weigh. A fresh boiling stone counts as part of the empty beaker.`,
+    how: `In the hood, in a beaker that you weighed empty, ${place} and never to hot dryness. Let it cool, then weigh it. A fresh boiling stone counts as part of the empty beaker.`,
     never: ether
-      ? `${ether.name} is never evaporated toward dryness: it can hold peroxides. The balance of this prep stays open.`
+      ? `${ether.name} must never be evaporated toward dryness: it can hold peroxides. The mass balance of this prep stays open.`
       : null,
   }
 }

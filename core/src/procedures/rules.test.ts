@@ -191,7 +191,7 @@ describe('glass and time', () => {
     expect(proposedRinseML(urea)).toBe(0)
     expect(proposedRinseML({ ...urea, coldGPer100ML: 20 })).toBe(0.38)
     expect(rinseDoubt(0, urea, 'acetone')).toBe(
-      '1 mL for a gram of crystals would dissolve 67 % of them: they are pressed dry and not rinsed. Ice-cold acetone hardly dissolves them: rinsed with that, collect the rinse by itself, and no oven before they no longer smell of it.',
+      '1 mL for a gram of crystals would dissolve 67 % of them: they are pressed dry and not rinsed. Ice-cold acetone hardly dissolves them: you can rinse with that. Collect that rinse separately, and use no oven until they no longer smell of it.',
     )
     expect(rinseDoubt(3, urea)).toBe(
       '3 mL cold dissolves up to 2.0 g of 3.1 g of crystals, 65 %: press them dry and do not rinse.',

@@ -1,19 +1,22 @@
 import type { Caution, StepTemplate } from './procedure'
 
 /** Runs of steps that several procedures have in common. */
-const STONE = 'The stone goes in before heating, never into hot liquid.'
+const STONE = 'Add the boiling stone before heating, never to hot liquid.'
 /** On every step at the heat: the temperature of the plan, where it is short of boiling. */
-export const NOT_HOTTER: Caution = { text: 'Bath and solution not above {hot}.', when: 'held below boiling' }
+export const NOT_HOTTER: Caution = {
+  text: 'Keep bath and solution at {hot} or below.',
+  when: 'held below boiling',
+}
 const PEROXIDES: Caution = {
-  text: 'Before it is heated: the date of opening, and a peroxide test. Never evaporated toward dryness.',
+  text: 'Before you heat it, check the date of opening and test for peroxides. Never evaporate it toward dryness.',
   when: 'forms peroxides',
 }
 export const NEVER_DRY: Caution = {
-  text: 'Never toward dryness: it can hold peroxides.',
+  text: 'Never evaporate it toward dryness: it can hold peroxides.',
   when: 'forms peroxides',
 }
 export const OIL_BATH =
-  'Oil bath: no drop of water in it, never to smoking or past its limit; it burns, and stays hot half an hour.'
+  'Oil bath: keep water out of it, and never heat it until it smokes or past its limit. It burns skin, and stays hot for half an hour.'
 const OIL: Caution = { text: OIL_BATH, when: 'oil bath' }
 
 /** On the steps at which the solvent is heated, poured or drawn off. */
@@ -26,21 +29,21 @@ export const KEEP_BACK: StepTemplate = {
   id: 'keep-back',
   station: 'dissolve',
   means: 'put aside',
-  text: 'First of all put {kept} of the crude aside in a labelled vial: for its melting range, a plate and a seed.',
+  text: 'First, keep back {kept} of the crude in a labelled vial, for its melting range, a plate (TLC) and a seed crystal.',
   cautions: [GUARD],
   when: ['kept back'],
 }
 
 const HEATING_CAUTIONS: readonly Caution[] = [
   {
-    text: 'Flammable: in the hood, sash at the mark, no flame here or on the next bench.',
+    text: 'Flammable: work in the hood with the sash at the mark, and have no flame here or on the next bench.',
     when: 'flammable solvent',
   },
   SOLVENT_GUARD,
   PEROXIDES,
   OIL,
   { text: STONE, when: 'boils' },
-  { text: 'A hot plate looks the same hot or cold.', when: 'does not boil low' },
+  { text: 'A hot plate looks like a cold one.', when: 'does not boil low' },
 ]
 
 export const HEAT_SOLVENT: StepTemplate = {
@@ -56,9 +59,9 @@ export const WET_THE_CRUDE: StepTemplate = {
   text: 'Put the {crude} of crude into {vessel}{underCondenser} and add about {third} of solvent before it goes on the heat.',
   cautions: [
     GUARD,
-    { text: 'Dry solid on the heat melts to an oil.', when: 'melts on the heat' },
+    { text: 'Dry solid melts to an oil on the heat.', when: 'melts on the heat' },
     {
-      text: '{toBoilOn} in too, before it is heated, and out again later.',
+      text: '{toBoilOn} in too before you heat it, and out again later.',
       when: 'stones in both flasks',
     },
   ],
@@ -69,9 +72,12 @@ export const SPLITS: Caution = { text: '{splits}', when: 'split hot' }
 
 const AT_THE_FLASK: readonly Caution[] = [
   SPLITS,
-  { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.', when: 'open flask' },
   {
-    text: 'The condenser water runs before the heat goes on; never leave it while it is hot. Lower the heat (the jack down){toSettle} before anything goes in from above, and clamps stay as they are.',
+    text: 'Hold it with a clamp or tongs. Do not lean over it. Swirl it, and never leave it.',
+    when: 'open flask',
+  },
+  {
+    text: 'Turn the condenser water on before the heat, and never leave it while it is hot. Lower the heat (the jack down){toSettle} before you add anything from above, and leave the clamps as they are.',
     when: 'reflux',
   },
   NOT_HOTTER,
@@ -81,7 +87,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-in-portions',
     station: 'dissolve',
-    text: 'Add hot solvent in small portions, swirl and wait after each, until it is just dissolved: near {least}. What two portions past that do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Add hot solvent in small portions until it has just dissolved, near {least}. Swirl and wait after each portion. What two more portions do not change is grit. Oily drops are not grit: they need more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['by portions', 'open flask'],
@@ -89,7 +95,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-under-reflux',
     station: 'dissolve',
-    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, {gently}, until it is just dissolved: near {least}. What two portions past that do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, {gently}, until it has just dissolved, near {least}. What two more portions do not change is grit. Oily drops are not grit: they need more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['by portions', 'reflux'],
@@ -97,7 +103,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-measured',
     station: 'dissolve',
-    text: 'Add {volume} of hot solvent, measured, and swirl on the heat until it has dissolved. The least would be near {least}.',
+    text: 'Add {volume} of hot solvent, measured, and swirl on the heat until it has dissolved. The least hot volume is about {least}.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['measured volume', 'open flask'],
@@ -105,25 +111,25 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-measured-under-reflux',
     station: 'dissolve',
-    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel; {gently}, until it has dissolved. The least would be near {least}.',
+    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel; {gently}, until it has dissolved. The least hot volume is about {least}.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['measured volume', 'reflux'],
   },
 ]
 
-const TIGHT = 'Never a tight stopper on a hot flask: it jumps, or sticks as the flask cools.'
+const TIGHT = 'Never put a tight stopper on a hot flask: it jumps, or sticks as the flask cools.'
 
 /** How a flask is left until next week; never with an ether in it. */
 const LEFT_IN_THE_FLASK =
-  'Once it is cold and has crystals in it: stoppered, labelled, it can stand in {store} until next week.'
+  'Once it is cold and holds crystals, you can stopper it, label it and leave it in {store} until next week.'
 
 export const INTO_ICE: readonly StepTemplate[] = [
   {
     id: 'into-ice',
     station: 'crystallize',
     means: 'ice',
-    text: 'When no more appears, stand it in {ice} down to about {cold}.',
+    text: 'When no more crystals appear, stand it in {ice} down to about {cold}.',
     timer: { timer: 'ice', minutes: { small: 10 } },
     asks: 'temperature',
     when: ['in ice'],
@@ -132,7 +138,7 @@ export const INTO_ICE: readonly StepTemplate[] = [
     id: 'into-cool-water',
     station: 'crystallize',
     means: 'ice',
-    text: 'When no more appears, stand it in water of about {cold}{whyNotIce}.',
+    text: 'When no more crystals appear, stand it in water of about {cold}{whyNotIce}.',
     timer: { timer: 'ice', minutes: { small: 10 } },
     asks: 'temperature',
     when: ['in cool water'],
@@ -164,11 +170,11 @@ export const COOL: readonly StepTemplate[] = [
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
-    text: 'Leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, {orLessSolvent}.',
+    text: 'Leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If no crystals appear, scratch the wall, {orLessSolvent}.',
     cautions: [
       SPLITS,
       {
-        text: 'Before any reheating: cool it a little, and a fresh boiling stone; the vapour stays in the hood.',
+        text: 'Before you reheat it, let it cool a little and add a fresh boiling stone. Keep the vapour in the hood.',
       },
       NEVER_DRY,
     ],
@@ -189,7 +195,7 @@ export const SUCTION: readonly StepTemplate[] = [
     text: 'Clamp the filter flask, fit thick hose, trap and {funnel}; wet the paper with cold solvent and turn the suction on.',
     cautions: [
       {
-        text: 'Thick-walled filter flask only, looked over for star cracks: any other can burst inwards. An unclamped flask falls when the hose jumps. A trap keeps water and liquor apart.',
+        text: 'Use only a thick-walled filter flask without star cracks: any other can burst inwards. An unclamped flask falls when the hose jumps. A trap keeps water and liquor apart.',
       },
     ],
   },
@@ -202,11 +208,11 @@ export const SUCTION: readonly StepTemplate[] = [
   {
     id: 'rinse-cold',
     station: 'collect',
-    text: 'Suction off, rinse with {wash} of {coldly} {rinse}, suction on: it costs at most {washLoss}.',
+    text: 'Turn the suction off, rinse with {wash} of {coldly} {rinse}, and turn it on again. This costs at most {washLoss}.',
     portions: 'rinse',
     cautions: [
       {
-        text: 'So little because it dissolves the crystals well: press them hard with a clean stopper first, then drop it on evenly.',
+        text: 'The volume is small because it dissolves the crystals well. Press them hard with a clean stopper first, then drop it on evenly.',
         when: 'sparing rinse',
       },
     ],
@@ -215,7 +221,7 @@ export const SUCTION: readonly StepTemplate[] = [
   {
     id: 'press-dry',
     station: 'collect',
-    text: 'Press the crystals hard with a clean stopper, suction on, until nothing drips: no rinse is planned.',
+    text: 'Press the crystals hard with a clean stopper, with suction on, until nothing drips. No rinse is planned.',
     when: ['not rinsed'],
   },
   {
@@ -230,10 +236,7 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'draw-air-briefly',
     station: 'collect',
     text: 'Draw air through the crystals for 2 min only, breaking lumps with a clean spatula, then spread them in the hood, covered with paper, for {air}.',
-    cautions: [
-      GUARD,
-      { text: '{dryNever} Drawn with air for long, it goes off too.', when: 'never dried so' },
-    ],
+    cautions: [GUARD, { text: '{dryNever} Long drawing of air carries it off too.', when: 'never dried so' }],
     timer: { timer: 'air', minutes: 'house rule' },
     when: ['goes off'],
   },
@@ -241,7 +244,7 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'keep-the-liquor',
     station: 'collect',
     means: 'liquor kept',
-    text: 'Break the suction at the trap, then keep the mother liquor in a flask, labelled and dated, until the yield is known.',
+    text: 'Release the suction at the trap. Keep the mother liquor in a labelled, dated flask until the recovery is known.',
     asks: 'liquor kept',
   },
 ]
@@ -261,10 +264,13 @@ export const DRY: readonly StepTemplate[] = [
     cautions: [
       { text: '{dryNever}', when: 'never dried so' },
       GUARD,
-      { text: 'Weigh it cold. Nothing wet with solvent ever goes into this oven.', when: 'oven' },
+      {
+        text: 'Let it cool before you weigh it. Never put anything wet with solvent into this oven.',
+        when: 'oven',
+      },
     ],
     timer: { timer: 'dry', minutes: 'house rule' },
-    stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',
+    stop: 'Spread thin and labelled under a paper cover, it can dry until next week.',
     when: ['constant mass'],
   },
   {
@@ -273,7 +279,7 @@ export const DRY: readonly StepTemplate[] = [
     text: '{spreadOn} under a paper cover in the hood, for {spread} more before they are weighed or melted.',
     cautions: [GUARD, { text: '{dryNever}', when: 'never dried so' }],
     timer: { timer: 'dry', minutes: 'rest of the air' },
-    stop: 'Spread thin under a paper cover, labelled: it can dry until next week.',
+    stop: 'Spread thin and labelled under a paper cover, it can dry until next week.',
     when: ['spread on'],
   },
 ]

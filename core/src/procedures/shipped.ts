@@ -16,7 +16,7 @@ import { INSERT_STEPS } from './insertSteps'
 import { LIQUOR_WASTE, ORDINARY_WASTE } from './waste'
 
 const CHARCOAL_WASTE =
-  'Charcoal and its paper, still wet with solvent: the solid waste in the hood, never the paper bin.'
+  'Put charcoal and its paper, still wet with solvent, into the solid waste in the hood, never into the paper bin.'
 const FLASK_STEPS: readonly StepTemplate[] = [
   KEEP_BACK,
   HEAT_SOLVENT,
@@ -29,15 +29,15 @@ const FLASK_STEPS: readonly StepTemplate[] = [
 ]
 
 const LID =
-  'A thick-walled tube of glass meant for the centrifuge, uncracked, within its rated speed. Lid shut until it stands still. Never run it unbalanced.'
+  'Use a thick-walled centrifuge tube without cracks, within its rated speed. Keep the lid shut until the rotor stands still. Never run it unbalanced.'
 
 const BY_DROPS: StepTemplate = {
   id: 'dissolve-by-drops',
   station: 'dissolve',
-  text: 'Add hot {solvent} by drops, near {least} in all, stirring with a fine spatula in the heat after each few, until it is just dissolved. Oily drops are not grit: they want more hot solvent.',
+  text: 'Add hot {solvent} by drops until it has just dissolved, near {least} in total. Stir with a fine spatula in the heat after every few drops. Oily drops are not grit: they need more hot solvent.',
   cautions: [
     {
-      text: 'Stirring stands in for the boiling stone: an unstirred narrow tube throws its contents out. Mouth of the tube away from faces.',
+      text: 'Stirring replaces the boiling stone: an unstirred narrow tube throws its contents out. Point its mouth away from faces.',
     },
     SPLITS,
     NOT_HOTTER,
@@ -46,13 +46,13 @@ const BY_DROPS: StepTemplate = {
 }
 
 const HOT_PIPETTE = {
-  text: 'A hot pipette squirts, and a cold one fills with crystals: draw hot solvent up and down in it first, and hold it upright. Never mouth over it.',
+  text: 'A hot pipette squirts, and a cold one fills with crystals. Draw hot solvent up and down in it first, hold it upright, and keep your face away.',
 } as const
 
 const TOP_UP_HOT: StepTemplate = {
   id: 'top-up-hot',
   station: 'dissolve',
-  text: 'Add hot solvent up to {volume} in all, {dilutedFor}.',
+  text: 'Add hot solvent to {volume} in total, {dilutedFor}.',
   portions: 'dilute',
   cautions: [NOT_HOTTER],
   when: ['diluted after dissolving'],
@@ -60,7 +60,7 @@ const TOP_UP_HOT: StepTemplate = {
 
 const PARTNER_CAUTIONS = [
   {
-    text: 'By mass, not by height of liquid, within what the centrifuge’s manual allows. Opposite places in the rotor.',
+    text: 'Balance by mass, not by height of liquid, within the limit in the manual of the centrifuge. Put the two tubes in opposite places in the rotor.',
   },
 ]
 const SPIN: StepTemplate = {
@@ -83,14 +83,14 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     cautions: [
       GUARD,
       { text: 'Dry solid in the heat melts to an oil.', when: 'melts on the heat' },
-      { text: 'Gloves against heat: the tube is held close to it.' },
+      { text: 'Wear heat-resistant gloves: you hold the tube close to the heat.' },
     ],
   },
   BY_DROPS,
   {
     id: 'grit-in-craig',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve, and a Craig tube cannot leave it behind: draw the hot liquid off through a filter-tip pipette into a clean Craig tube.',
+    text: 'About {grit} will probably not dissolve, and a Craig tube cannot filter it off. Draw the hot liquid through a filter-tip pipette into a clean Craig tube.',
     cautions: [HOT_PIPETTE],
     when: ['grit expected'],
   },
@@ -98,20 +98,20 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
   {
     id: 'plunger-in',
     station: 'crystallize',
-    text: 'Set the plunger in loosely, stand the tube in a small flask, and leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall.',
-    cautions: [SPLITS, { text: 'Loosely: a tight plunger on a hot tube jumps or sticks.' }],
+    text: 'Set the plunger in loosely, stand the tube in a small flask, and leave it to cool to room temperature, undisturbed. Crystals can start near {starts}. {seeding}If no crystals appear, scratch the wall.',
+    cautions: [SPLITS, { text: 'Set it loosely: a tight plunger on a hot tube jumps or sticks.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
-    meanwhile: 'Bend the wire. Weigh the empty vial. Make up the centrifuge partner.',
-    stop: 'Once cold, with crystals in it: stoppered, labelled, upright in {store} until next week.',
+    meanwhile: 'Bend the wire. Weigh the empty vial. Prepare the partner tube for the centrifuge.',
+    stop: 'Once it is cold and holds crystals, you can stopper it, label it and leave it upright in {store} until next week.',
     stopWhen: 'may stand',
   },
   ...INTO_ICE.map((step): StepTemplate => ({ ...step, timer: { timer: 'ice', minutes: 5 } })),
   {
     id: 'turn-over',
     station: 'collect',
-    text: 'Loop a thin wire around the neck of the plunger, its end free, slip the centrifuge tube over the whole, and turn both over together.',
-    cautions: [{ text: 'Hold the plunger in while turning. The wire is how it comes out again.' }],
+    text: 'Loop a thin wire around the neck of the plunger and leave its end free. Slip the centrifuge tube over both, and turn everything over together.',
+    cautions: [{ text: 'Hold the plunger in while you turn it. You pull it out again by the wire.' }],
   },
   {
     id: 'balance-partner',
@@ -120,11 +120,11 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     asks: 'centrifuge partner',
     cautions: PARTNER_CAUTIONS,
   },
-  { ...SPIN, text: 'Spin for 3 min: the liquor runs past the plunger into the tip.' },
+  { ...SPIN, text: 'Spin for 3 min. The mother liquor runs past the plunger into the tip.' },
   {
     id: 'pull-out',
     station: 'collect',
-    text: 'Pull the Craig tube out by the wire, upright, and scrape the crystals off plunger and wall into the weighed vial.',
+    text: 'Pull the Craig tube out upright by the wire, and scrape the crystals from plunger and wall into the weighed vial.',
     cautions: [GUARD],
   },
   {
@@ -137,7 +137,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
     id: 'keep-the-liquor',
     station: 'collect',
     means: 'liquor kept',
-    text: 'Keep the liquor in the tip of the centrifuge tube, labelled and dated, until the yield is known.',
+    text: 'Keep the mother liquor in the tip of the centrifuge tube, labelled and dated, until the recovery is known.',
     asks: 'liquor kept',
   },
   ...DRY,
@@ -154,14 +154,14 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'draw-off-grit',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: let it settle in the heat and draw the hot liquid off it with a warmed pipette into a second, weighed tube. Rinse the grit with a few drops of hot solvent.',
+    text: 'About {grit} will probably not dissolve. Let it settle while hot, and draw the hot liquid off it with a warmed pipette into a second, weighed tube. Rinse the grit with a few drops of hot solvent.',
     cautions: [HOT_PIPETTE],
     when: ['grit expected'],
   },
   {
     id: 'second-dissolving',
     station: 'dissolve',
-    text: 'If crystals formed on the way: warm again and add hot solvent by drops until it is clear.',
+    text: 'If crystals formed on the way, warm it again and add hot solvent by drops until it is clear.',
     portions: 'dissolve',
     when: ['grit expected'],
   },
@@ -169,12 +169,12 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'cool-undisturbed',
     station: 'crystallize',
-    text: 'Out of the heat, loosely capped, and cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. {seeding}If nothing appears: scratch the wall, {orLessSolvent}.',
-    cautions: [SPLITS, { text: 'Loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
+    text: 'Take it out of the heat, cap it loosely, and let it cool to room temperature in a beaker, undisturbed. Crystals can start near {starts}. {seeding}If no crystals appear, scratch the wall, {orLessSolvent}.',
+    cautions: [SPLITS, { text: 'Cap it loosely: a tight cap on a hot tube jumps, or sticks as it cools.' }],
     timer: { timer: 'cool', minutes: 10 },
     asks: 'temperature',
-    meanwhile: '{getRinse}Weigh out the centrifuge partner. Pack a tube of the crude.',
-    stop: 'Once cold, with crystals in it: capped, labelled, upright in {store} until next week.',
+    meanwhile: '{getRinse}Prepare the partner tube for the centrifuge. Pack a tube of the crude.',
+    stop: 'Once it is cold and holds crystals, you can cap it, label it and leave it upright in {store} until next week.',
     stopWhen: 'may stand',
   },
   ...INTO_ICE.map((step): StepTemplate => ({ ...step, timer: { timer: 'ice', minutes: 5 } })),
@@ -194,14 +194,14 @@ const TUBE_STEPS: readonly StepTemplate[] = [
   {
     id: 'rinse-cold',
     station: 'collect',
-    text: 'Stir the crystals up with {wash} of {coldly} {rinse}: it costs at most {washLoss}.',
+    text: 'Stir the crystals up with {wash} of {coldly} {rinse}. This costs at most {washLoss}.',
     portions: 'rinse',
     when: ['rinsed'],
   },
   {
     id: 'balance-again',
     station: 'collect',
-    text: 'The tube weighs less now: balance it again.',
+    text: 'The tube is lighter now: balance it again.',
     asks: 'centrifuge partner',
     when: ['rinsed'],
   },
@@ -210,13 +210,13 @@ const TUBE_STEPS: readonly StepTemplate[] = [
     id: 'keep-the-liquor',
     station: 'collect',
     means: 'liquor kept',
-    text: 'Keep liquor and rinse in vials, labelled and dated, until the yield is known.',
+    text: 'Keep mother liquor and rinse in labelled, dated vials until the recovery is known.',
     asks: 'liquor kept',
   },
   {
     id: 'dry-in-tube',
     station: 'collect',
-    text: 'Dry in the open tube for {air}, lying on its side under a paper cover.',
+    text: 'Let it dry in the open tube for {air}, lying on its side under a paper cover.',
     timer: { timer: 'air', minutes: 'house rule' },
   },
   ...DRY,
@@ -238,9 +238,9 @@ const PAIR_STEPS: readonly StepTemplate[] = [
   {
     id: 'dissolve-in-good',
     station: 'dissolve',
-    text: 'Dissolve it hot in {good} of {solvent}, added in portions. It may be clear before that: add the rest all the same, so that there is room for the second. What two portions past that do not change is grit; oily drops are not grit, they want more hot solvent.',
+    text: 'Dissolve it hot in {good} of {solvent}, added in portions. It can be clear before that: still add the rest, so that there is room for the second solvent. What two more portions do not change is grit. Oily drops are not grit: they need more hot solvent.',
     cautions: [
-      { text: 'Clamp or tongs; nobody leans over it; swirl it, and never leave it.' },
+      { text: 'Hold it with a clamp or tongs. Do not lean over it. Swirl it, and never leave it.' },
       SPLITS,
       NOT_HOTTER,
     ],
@@ -250,9 +250,11 @@ const PAIR_STEPS: readonly StepTemplate[] = [
   {
     id: 'cloud-with-second',
     station: 'dissolve',
-    text: 'Keep it hot and add hot {second} by drops, swirling, until a cloud stays: as a rough guide {poor}.',
+    text: 'Keep it hot and add hot {second} by drops, swirling, until a cloud stays: roughly {poor}.',
     cautions: [
-      { text: 'Hot, not cold: cold drops bring it down at once. Pipette wetted with it first, upright.' },
+      {
+        text: 'Use it hot: cold drops make it crystallize at once. Wet the pipette with it first, and hold it upright.',
+      },
       NOT_HOTTER,
     ],
     portions: 'second',
@@ -275,12 +277,12 @@ const EVAPORATION_STEPS: readonly StepTemplate[] = [
     station: 'dissolve',
     text: 'Dissolve the {crude} of crude in water of about {hot}, near {least}.',
     portions: 'dissolve',
-    cautions: [{ text: 'From water only. Never a flammable solvent over steam on an open glass.' }],
+    cautions: [{ text: 'Use water only. Never evaporate a flammable solvent over steam on an open glass.' }],
   },
   {
     id: 'leave-the-grit',
     station: 'dissolve',
-    text: 'About {grit} is expected not to dissolve: pour the warm liquid off it.',
+    text: 'About {grit} will probably not dissolve. Pour the warm liquid off it.',
     when: ['grit expected'],
   },
   {
@@ -288,22 +290,22 @@ const EVAPORATION_STEPS: readonly StepTemplate[] = [
     station: 'crystallize',
     text: 'Pour it onto the weighed watch glass and set that on a beaker of boiling water.',
     cautions: [
-      { text: 'Steam burns without a flame to warn of it. Boiling stone in the beaker before it is heated.' },
+      { text: 'Steam burns skin and is hard to see. Put a boiling stone in the beaker before you heat it.' },
     ],
     timer: { timer: 'boil', minutes: 20 },
-    meanwhile: 'Weighed the empty watch glass? Pack a tube of the crude.',
+    meanwhile: 'Check that you weighed the empty watch glass. Pack a tube of the crude.',
   },
   {
     id: 'off-before-dry',
     station: 'crystallize',
     text: 'Take it off with tongs while the last of the water is still there, and let that dry in air.',
-    cautions: [{ text: 'It is not purified of what was dissolved: all of that is still on the glass.' }],
+    cautions: [{ text: 'It is not purified: everything that was dissolved is still on the glass.' }],
     stop: 'On the covered, labelled glass it can dry until next week.',
   },
   {
     id: 'scrape-together',
     station: 'collect',
-    text: 'Leave the solid on its weighed glass, or scrape all of it together: there is no liquor to lose it in.',
+    text: 'Leave the solid on its weighed glass, or scrape all of it together. No mother liquor holds any back.',
   },
   ...DRY,
 ]
@@ -356,7 +358,7 @@ export const PROCEDURES: readonly Procedure[] = [
     collect: 'small funnel',
     solvents: 'pair',
     scaleG: [0.2, 20],
-    suits: 'when no single solvent will do',
+    suits: 'when no single solvent is suitable',
     steps: PAIR_STEPS,
     waste: [LIQUOR_WASTE, ...ORDINARY_WASTE, CHARCOAL_WASTE],
   },
@@ -366,7 +368,7 @@ export const PROCEDURES: readonly Procedure[] = [
     collect: 'watch glass',
     solvents: 'water only',
     scaleG: [0.02, 2],
-    suits: 'removing water only: what was dissolved stays with the solid',
+    suits: 'removes water only; everything dissolved stays with the solid',
     steps: EVAPORATION_STEPS,
     waste: ORDINARY_WASTE,
   },

@@ -1,6 +1,6 @@
 /** What was done once a step is ticked, in a few words for a page: by the step’s id, for the procedures that ship. */
 const DONE: Readonly<Record<string, string>> = {
-  'keep-back': 'A little crude put aside',
+  'keep-back': 'A little crude kept back',
   'heat-solvent': 'Solvent heated',
   'wet-the-crude': 'Crude wetted before the heat',
   'dissolve-in-portions': 'Dissolved in portions',

@@ -1,4 +1,4 @@
-const FIRST = 'Shout for help, and tell the person in charge at once, also when it seems small.'
+const FIRST = 'Shout for help and tell the person in charge at once, even if it seems small.'
 
 /** Stands above every card. */
 export const TELL_SOMEONE = `${FIRST} The lab’s own rules come before these cards.`

@@ -6,7 +6,7 @@ function neverDown(hazards: readonly string[]): boolean {
   return isToxic(hazards) || isAquaticHazard(hazards)
 }
 
-export const LIQUOR_WASTE = 'Mother liquor and rinse, once the yield is known: {liquorWaste}.'
+export const LIQUOR_WASTE = 'Mother liquor and rinse, once the recovery is known: {liquorWaste}.'
 export const ORDINARY_WASTE: readonly string[] = [
   'Filter paper and boiling stones: solid chemical waste, once dry.',
   'Capillaries: glass waste, used once and never cleaned out.',
@@ -17,8 +17,8 @@ export const ORDINARY_WASTE: readonly string[] = [
 export function disposalFor(solvent: Solvent | null): readonly string[] {
   return [
     solvent
-      ? `Mother liquor and rinse, once the yield is known: ${wasteOf(solvent)}.`
-      : 'Mother liquor and rinse, once the yield is known: the waste your lab names for them.',
+      ? `Mother liquor and rinse, once the recovery is known: ${wasteOf(solvent)}.`
+      : 'Mother liquor and rinse, once the recovery is known: the waste your lab names for them.',
     ...ORDINARY_WASTE,
   ]
 }

@@ -141,7 +141,7 @@ test('every hazard of a solvent is said, with what it asks for', () => {
 test('what may cause cancer or harm a child is not begun without the person in charge', () => {
   const said = (id: string) => cautionsFor(compound(id), null).at(-1)
   expect(said('azobenzene')).toMatch(
-    /^Not without the person in charge. Azobenzene \(danger\): .*may cause cancer/,
+    /^Do not do this without the person in charge. Azobenzene \(danger\): .*may cause cancer/,
   )
   expect(said('ferrocene')).toContain('may damage fertility and the unborn child')
   expect(said('benzil')).not.toContain('person in charge')
@@ -161,7 +161,7 @@ test('cautions and waste follow the solvent', () => {
   expect(cautionsFor(compound('benzil'), solvent('dichloromethane')).join(' ')).toContain('Work in the hood')
   expect(disposalFor(solvent('dichloromethane'))[0]).toContain('halogenated organic waste')
   expect(disposalFor(solvent('ethanol-95'))[0]).toContain('halogen-free organic waste, never the sink')
-  expect(hazardLine([])).toBe('No hazard data here; read the safety data sheet.')
+  expect(hazardLine([])).toBe('No hazard data here. Read the safety data sheet.')
 })
 
 test('how a compound behaves when it is heated, and what comes from cold water, is known to judging', () => {

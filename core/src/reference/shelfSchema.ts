@@ -22,7 +22,7 @@ const instrument = Joi.object({
     .valid(...INSTRUMENT_SORTS)
     .required(),
   simulated: Joi.boolean().valid(false).required().messages({
-    'any.only': 'The simulated instruments ship with the app; add one of your own beside them.',
+    'any.only': 'The simulated instruments ship with the app. You can add your own beside them.',
   }),
   character: character.required(),
   thermometer: Joi.object({
@@ -40,7 +40,7 @@ const houseRules = conventions.custom(
     return min <= target && target <= max
       ? value
       : helpers.message({
-          custom: `A rate of ${min}, ${target}, ${max} °C/min runs backwards: least, wanted, greatest.`,
+          custom: `A rate of ${min}, ${target}, ${max} °C/min is not in order: least, wanted, greatest.`,
         })
   },
 )

@@ -39,7 +39,7 @@ export interface Determinations {
  */
 export function determinations(values: readonly number[], resolution: number): Determinations {
   if (values.length === 0)
-    throw new ImpossibleInput('too-few-samples', 'Without a determination there is no mean.')
+    throw new ImpossibleInput('too-few-samples', 'A mean needs at least one determination.')
   values.forEach((value) => {
     requireNumber(value, 'A determination')
   })

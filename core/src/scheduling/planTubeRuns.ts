@@ -89,7 +89,7 @@ function piecesOf({ tubes, keepTogether, apparatus }: TubeRunInput): Piece[] {
     if (ids.length > apparatus.slots)
       throw new ImpossibleInput(
         'too-many-tubes',
-        `${ids.join(', ')} are to be kept together, but the instrument has ${apparatus.slots} slots.`,
+        `${ids.join(', ')} must stay in one run, but the instrument has ${apparatus.slots} slots.`,
       )
   return pieces
 }
@@ -130,7 +130,7 @@ function requireInput({ apparatus, tubes, keepTogether }: TubeRunInput): void {
   if (tubes.length > MOST_TUBES)
     throw new ImpossibleInput(
       'too-many-tubes',
-      `${tubes.length} tubes are more than one rack is planned for (${MOST_TUBES}).`,
+      `${tubes.length} tubes are more than one rack holds (${MOST_TUBES}).`,
     )
   const ids = new Set<string>()
   for (const { id, expectedLowC, expectedHighC, leadC, tailC } of tubes) {
@@ -141,7 +141,7 @@ function requireInput({ apparatus, tubes, keepTogether }: TubeRunInput): void {
     if (expectedLowC > expectedHighC || !(leadC >= 0 && tailC >= 0))
       throw new ImpossibleInput(
         'range-inverted',
-        `The window of “${id}” runs backwards: were the two ends swapped?`,
+        `The watch band of “${id}” runs backwards: were the two ends swapped?`,
       )
   }
   for (const id of keepTogether.flat())

@@ -69,7 +69,7 @@ export function advance(
   seconds: number,
 ): { readonly state: BlockState; readonly readings: readonly BlockReading[] } {
   if (!Number.isInteger(seconds) || seconds < 0)
-    throw new ImpossibleInput('bad-duration', 'The simulation advances by whole seconds.')
+    throw new ImpossibleInput('bad-duration', 'The simulation advances in whole seconds.')
   let current = commands.reduce(obey, state)
   const readings: BlockReading[] = []
   for (let second = 0; second < seconds; second++) {
@@ -119,10 +119,7 @@ function obey(state: BlockState, command: BlockCommand): BlockState {
 
 function requireProgramme({ control, name }: BlockCharacter): void {
   if (control !== 'program')
-    throw new ImpossibleInput(
-      'unknown-command',
-      `The ${name} has no programme: its ${control} sets the heat.`,
-    )
+    throw new ImpossibleInput('unknown-command', `The ${name} has no program: its ${control} sets the heat.`)
 }
 
 function requireSetting(setting: number, { dial, name }: BlockCharacter): void {

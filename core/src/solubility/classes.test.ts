@@ -29,7 +29,7 @@ describe('classes of solubility', () => {
     expect(doubt(0.02)).toBeNull()
     expect(doubt(0.5)).toBeNull()
     expect(doubt(5)).toMatch(
-      /^Benzil is told to dissolve hardly .* in water .*these points say \d.* Try a little/,
+      /^Benzil is said to dissolve hardly .* in water .*these points say \d.* Try a little/,
     )
     expect(classDoubt(benzil, solvent('acetone'), [[20, 5]])).toBeNull()
     expect(classDoubt(benzil, solvent('water'), [])).toBeNull()

@@ -76,7 +76,7 @@ export function classDoubt(
   if (cold === null || points.length === 0) return null
   const here = attempt(() => solubilityAt(points, ROOM_C, fusionEnthalpyKJPerMol))
   if (!here.ok || Math.abs(placeOf(classOf(here.value.gPer100ML)) - placeOf(cold)) < DOUBTED_FROM) return null
-  return `${capital(compound.name)} is told to dissolve ${IN_WORDS[cold]} in ${solvent.name} at room temperature; these points say ${Number(here.value.gPer100ML.toPrecision(2))} g. Try a little in a tube first.`
+  return `${capital(compound.name)} is said to dissolve ${IN_WORDS[cold]} in ${solvent.name} at room temperature, but these points say ${Number(here.value.gPer100ML.toPrecision(2))} g. Try a little in a tube first.`
 }
 
 /** A test tube worth filling, and why. */
@@ -111,7 +111,7 @@ export function tubesToTry(compound: Compound, solvents: readonly Solvent[]): re
     const coldly = `dissolves ${IN_WORDS[cold]} cold`
     if (hot === null)
       return placeOf(cold) >= placeOf('sl')
-        ? [{ solvents: [solvent], because: `${coldly}; how much hot is not told`, promise: 2 }]
+        ? [{ solvents: [solvent], because: `${coldly}; how much when hot is not known`, promise: 2 }]
         : []
     if (placeOf(hot) < placeOf('s') || placeOf(hot) - placeOf(cold) < 2) return []
     return [{ solvents: [solvent], because: `${coldly}, ${IN_WORDS[hot]} hot`, promise: 3 }]

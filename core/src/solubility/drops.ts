@@ -18,7 +18,7 @@ export function dropsPerML(drops: number, volumeML: number): number {
   if (perML < 5 || perML > 200)
     throw new ImpossibleInput(
       'bad-drops',
-      `${significant(perML, 3)} drops a mL is no drop of a pipette (most give 20 to 60): was the volume in mL?`,
+      `${significant(perML, 3)} drops per mL do not fit a pipette (most give 20 to 60). Was the volume in mL?`,
     )
   return perML
 }

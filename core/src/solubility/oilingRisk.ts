@@ -42,26 +42,27 @@ export function oilingRisk(input: {
         : `the pure solid melts at ${meltingPointC.toFixed(0)} °C`
   const starts = `Crystals can start near ${saturationC.toFixed(0)} °C`
   const marginC = liquidFromC - saturationC
-  if (marginC <= 0) return { level: 'high', because: `${starts}, but ${what}: it may part as an oil first.` }
+  if (marginC <= 0)
+    return { level: 'high', because: `${starts}, but ${what}: it could separate as an oil first.` }
   if (marginC < (fromWater ? CLOSE_IN_WATER_C : CLOSE_C))
     return {
       level: 'some',
       because: `${starts}, only ${marginC.toFixed(0)} °C below where ${what}${
-        fromWater && marginC >= CLOSE_C ? '; under hot water it melts lower than dry' : ''
+        fromWater && marginC >= CLOSE_C ? '; under hot water it melts lower than when dry' : ''
       }.`,
     }
   if (boilingPointC !== null && boilingPointC >= meltingPointC)
     return {
       level: 'some',
-      because: `${starts}, well below melting; but the solvent boils at ${boilingPointC.toFixed(0)} °C, above the melting point: undissolved solid can melt in the hot flask.`,
+      because: `${starts}, well below melting. But the solvent boils at ${boilingPointC.toFixed(0)} °C, above the melting point: undissolved solid can melt in the hot flask.`,
     }
   return { level: 'low', because: `${starts}; ${what}, ${marginC.toFixed(0)} °C higher.` }
 }
 
 /** What helps when it may oil, the gentlest first. */
 export const AGAINST_OILING: readonly string[] = [
-  'More solvent: it then deposits at a lower temperature.',
-  'Cool slowly, undisturbed, and seed it just below where it starts to deposit.',
-  'If an oil has formed: warm until it is clear again, add a little solvent, cool slower, scratch while it clouds.',
-  'A solvent that boils lower.',
+  'Use more solvent: it then crystallizes at a lower temperature.',
+  'Cool it slowly, undisturbed, and seed it just below the temperature at which crystals can start.',
+  'If an oil has formed, warm it until it is clear again, add a little solvent, and cool it more slowly. Scratch when it turns cloudy.',
+  'Use a solvent that boils lower.',
 ]

@@ -97,16 +97,13 @@ function requireInput(input: CrystallizationInput): void {
   if (input.crudeG <= 0) throw new ImpossibleInput('nothing-weighed', 'The crude mass must be above zero.')
   requireFraction(input.assay, 'The product fraction')
   if (input.assay === 0)
-    throw new ImpossibleInput(
-      'fraction-out-of-range',
-      'A crude without product gives nothing to crystallize.',
-    )
+    throw new ImpossibleInput('fraction-out-of-range', 'A crude without product has nothing to crystallize.')
   requireTemperature(input.hotC, 'The hot temperature')
   requireTemperature(input.coldC, 'The cold temperature')
   if (input.coldC >= input.hotC)
     throw new ImpossibleInput(
       'cold-not-below-hot',
-      `${input.coldC} °C cold is not below ${input.hotC} °C hot: were the two swapped?`,
+      `${input.coldC} °C cold is not below ${input.hotC} °C hot. Were the two swapped?`,
     )
   if (!(input.excess >= 0 && Number.isFinite(input.excess)))
     throw new ImpossibleInput(

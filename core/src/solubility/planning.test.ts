@@ -313,7 +313,7 @@ describe('ranking solvents', () => {
     const [told] = rankSolvents({ ...solute, assay: 0.9, crudeG: 2 }, [single])
     expect(told?.parts.find(({ part }) => part === 'certainty')).toMatchObject({
       score: 0.25,
-      sentence: 'From one point, continued with the fusion enthalpy.',
+      sentence: 'From one point, extended with the fusion enthalpy.',
     })
   })
   test('every score lies between 0 and 1, and hazards have no say in it', () => {

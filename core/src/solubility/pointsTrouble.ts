@@ -35,7 +35,7 @@ function pointAlone(
 ): string[] {
   const said: string[] = []
   if (gPer100ML > MOST_G_PER_100ML)
-    said.push(`${gPer100ML} g in 100 mL at ${atC} °C is more solid than liquid: is the unit g per 100 mL?`)
+    said.push(`${gPer100ML} g in 100 mL at ${atC} °C is more solid than liquid. Is the unit g per 100 mL?`)
   const boilsC = solvent ? boilsToC(solvent) : null
   if (solvent && boilsC !== null && atC > boilsC + 1)
     said.push(`${atC} °C is above where ${solvent.name} boils (${boilsInWords(solvent) ?? ''}).`)
@@ -64,10 +64,10 @@ function breaks(sorted: readonly SolubilityPoint[]): string[] {
   const [atC, gPer100ML] = sorted[best.i] as SolubilityPoint
   return best.times < 1
     ? [
-        `${gPer100ML} at ${atC} °C is about ten times what its neighbours say: was it g per L? Then it is ${gPer100ML / 10} g per 100 mL.`,
+        `${gPer100ML} at ${atC} °C is about ten times what its neighbours suggest. Was it g per L? Then it is ${gPer100ML / 10} g per 100 mL.`,
       ]
     : [
-        `${gPer100ML} at ${atC} °C is about ten times less than its neighbours say: were the others g per L, or is a zero missing?`,
+        `${gPer100ML} at ${atC} °C is about a tenth of what its neighbours suggest. Were the others g per L, or is a zero missing?`,
       ]
 }
 
@@ -91,7 +91,7 @@ function falls(sorted: readonly SolubilityPoint[]): string[] {
     const before = sorted[i - 1]
     return before && point[1] < before[1]
       ? [
-          `Less dissolves at ${point[0]} °C (${point[1]}) than at ${before[0]} °C (${before[1]}). A few salts do that; were the two swapped?`,
+          `Less dissolves at ${point[0]} °C (${point[1]}) than at ${before[0]} °C (${before[1]}). A few salts do that. Were the two swapped?`,
         ]
       : []
   })

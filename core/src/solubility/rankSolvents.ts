@@ -157,7 +157,7 @@ function inShort(parts: readonly ScoredPart[], plan: CrystallizationPlan, isUnsu
   const unsure = isUnsure ? 'Low confidence: try a little in a tube first. ' : ''
   const single = plan.hotBasis === 'single point' || plan.coldBasis === 'single point'
   const worst = [...parts].sort((p, q) => (p.score ?? 1) - (q.score ?? 1))[0]
-  const said = worst && (worst.score ?? 1) < 0.9 ? worst.sentence : 'Nothing speaks against it.'
+  const said = worst && (worst.score ?? 1) < 0.9 ? worst.sentence : 'No property counts against it.'
   return `${unsure}${single ? 'Estimated from one point and the fusion enthalpy. ' : ''}${said}`
 }
 
@@ -171,7 +171,7 @@ function recoveryPart(plan: CrystallizationPlan, wishes: SolventWishes): ScoredP
   return {
     part: 'recovery',
     score: between(percent, wishes.recoveryPercent),
-    sentence: `${percent.toFixed(0)} % of the product comes back.`,
+    sentence: `${percent.toFixed(0)} % of the product crystallizes again.`,
   }
 }
 
@@ -185,7 +185,7 @@ function purityPart(solute: SoluteToPurify, plan: CrystallizationPlan, wishes: S
     score: between(plan.crystalMassFraction, wishes.purity),
     sentence:
       plan.impurityInCrystalsG > 0
-        ? `Crystals about ${percent.toFixed(0)} % pure: ${name} comes down with them.`
+        ? `Crystals about ${percent.toFixed(0)} % pure: ${name} crystallizes with them.`
         : 'Crystals over 99 % pure, at best.',
   }
 }
@@ -228,7 +228,7 @@ function freezingPart({ solvent }: SolventCandidate, wishes: SolventWishes): Sco
     return {
       part: 'freezing',
       score: between(marginC, wishes.freezingMarginC),
-      sentence: `Freezes at ${freezingPointC.toFixed(1)} °C: cool water, not ice, so less comes back.`,
+      sentence: `Freezes at ${freezingPointC.toFixed(1)} °C: use cool water, not ice, so less crystallizes.`,
     }
   return {
     part: 'freezing',
@@ -254,9 +254,9 @@ function certaintyPart(
     part: 'certainty',
     score: isSingle ? Math.min(told, wishes.certainty.low) : told,
     sentence: isSingle
-      ? 'From one point, continued with the fusion enthalpy.'
+      ? 'From one point, extended with the fusion enthalpy.'
       : confidence === null || confidence === undefined
-        ? 'From points of this bench.'
+        ? 'From points measured at this bench.'
         : `From reference values of ${confidence} confidence.`,
   }
 }

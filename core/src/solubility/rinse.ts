@@ -65,7 +65,7 @@ export function rinseDoubt(rinseML: number, rinsed: Rinsed, instead: string | nu
   const { crystalsG, hotML, coldGPer100ML } = rinsed
   const most = proposedRinseML(rinsed)
   const other = instead
-    ? `. Ice-cold ${instead} hardly dissolves them: rinsed with that, collect the rinse by itself, and no oven before they no longer smell of it`
+    ? `. Ice-cold ${instead} hardly dissolves them: you can rinse with that. Collect that rinse separately, and use no oven until they no longer smell of it`
     : ''
   const costG = Math.min(crystalsG, (coldGPer100ML * rinseML) / 100)
   if (rinseML > 0 && costG > COSTS_AT_MOST.unremarked * crystalsG)
@@ -74,7 +74,7 @@ export function rinseDoubt(rinseML: number, rinsed: Rinsed, instead: string | nu
     return `1 mL for a gram of crystals would dissolve ${significant(coldGPer100ML, 2)} % of them: ${most > 0 && rinseML > 0 ? `only ${rinseML} mL is planned, dropped on after pressing` : 'they are pressed dry and not rinsed'}${other}.`
   if (rinseML <= 0) return null
   const usual = `about ${most} mL is usual here, 1 mL for a gram of crystals`
-  if (rinseML > 1.001 * hotML) return `The rinse is more than the liquor it rinses off: ${usual}.`
+  if (rinseML > 1.001 * hotML) return `The rinse is more than the mother liquor it rinses off: ${usual}.`
   return rinseML > RINSE_DOUBTED_FROM * RINSE_ML_PER_G * crystalsG
     ? `${rinseML} mL is a large rinse for ${mass(crystalsG)} of crystals: ${usual}.`
     : null

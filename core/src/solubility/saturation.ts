@@ -27,7 +27,7 @@ export function saturationC(
   if (at(COLDEST_C) >= at(HOTTEST_C))
     throw new ImpossibleInput(
       'bad-solubility',
-      'This solubility does not rise with temperature, so cooling deposits nothing.',
+      'This solubility does not rise with temperature, so cooling gives no crystals.',
     )
   if (gPer100ML <= at(COLDEST_C)) return COLDEST_C
   if (gPer100ML >= at(HOTTEST_C)) return HOTTEST_C

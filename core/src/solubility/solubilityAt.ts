@@ -73,7 +73,10 @@ function continueSinglePoint(
       'One solubility point says nothing about other temperatures without a fusion enthalpy. Add a second point.',
     )
   if (!(enthalpyKJPerMol > 0))
-    throw new ImpossibleInput('bad-enthalpy', `A fusion enthalpy of ${enthalpyKJPerMol} kJ/mol cannot be.`)
+    throw new ImpossibleInput(
+      'bad-enthalpy',
+      `A fusion enthalpy of ${enthalpyKJPerMol} kJ/mol is impossible.`,
+    )
   const slope = (-1000 * enthalpyKJPerMol) / GAS_CONSTANT
   const lnRatio = slope * (1 / kelvin(temperatureC) - 1 / kelvin(point[0]))
   return { gPer100ML: point[1] * Math.exp(lnRatio), basis: 'single point' }

@@ -81,14 +81,14 @@ export function planSolventPair(input: SolventPairInput): SolventPairPlan {
 function swapped(): ImpossibleInput {
   return new ImpossibleInput(
     'not-miscible',
-    'The second solvent dissolves more than the first when hot: were the two swapped?',
+    'The second solvent dissolves more than the first when hot. Were the two swapped?',
   )
 }
 
 function neverClouds(): ImpossibleInput {
   return new ImpossibleInput(
     'not-miscible',
-    'The second solvent would not cloud the solution: it dissolves too much itself.',
+    'The second solvent would not make the solution cloudy: it dissolves too much itself.',
   )
 }
 
@@ -132,8 +132,8 @@ export function proposedSolventPair(input: Omit<SolventPairInput, 'excess'>): So
     throw new ImpossibleInput(
       'no-pair',
       shares.every(({ mlPerG }) => mlPerG < ML_PER_G.possible[0])
-        ? 'No proportion of the two leaves a liquor to part from: the second dissolves it too well. Choose a poorer second solvent.'
-        : 'No proportion of the two is a pair: either hardly any of the second goes in, or it takes more than 40 mL for a gram. Choose another second solvent.',
+        ? 'No proportion of the two leaves enough mother liquor: the second solvent dissolves it too well. Choose a poorer second solvent.'
+        : 'No proportion of the two works as a pair: it needs hardly any of the second solvent, or more than 40 mL per gram. Choose another second solvent.',
     )
   const best = Math.max(...fitting.map(({ recovery }) => recovery))
   const [chosen] = fitting
@@ -176,12 +176,12 @@ export function miscibilityDoubt(one: Solvent, other: Solvent): string | null {
     if (water.group === 'water' && organic.waterMiscible !== 'full')
       return organic.waterMiscible === 'no'
         ? `Water and ${organic.name} do not mix.`
-        : `Water and ${organic.name} mix only in part: it would form two layers.`
+        : `Water and ${organic.name} mix only in part and would form two layers.`
   for (const [alkane, organic] of [
     [one, other],
     [other, one],
   ] as const)
     if (alkane.group === 'alkane' && PARTS_FROM_ALKANES.includes(organic.id))
-      return `${organic.name} and ${alkane.name} mix only in part when cold: try a drop of each first.`
+      return `${organic.name} and ${alkane.name} mix only in part when cold. Try a drop of each first.`
   return null
 }

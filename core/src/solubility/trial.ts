@@ -7,7 +7,7 @@ export const COOLED_SEEN = ['many crystals', 'few crystals', 'an oil', 'nothing'
 
 /** What stands over the tubes. */
 export const TRIAL_CAUTION =
-  'A boiling stick in each tube, its mouth away from everyone; in a bath, never in a flame; an ether only in warm water.'
+  'Put a boiling stick in each tube and point its mouth away from everyone. Heat it in a bath, never in a flame, and an ether only in warm water.'
 
 /** One test tube: a little solid, a little solvent, and what was seen; null where nothing is ticked yet. */
 export interface Trial {
@@ -36,51 +36,55 @@ export function judgeTrial(trial: Trial): TrialVerdict {
     return {
       fit: 'unsuitable',
       score: 0.1,
-      sentence: 'Dissolves cold already: nothing would come back. It may serve as the better one of a pair.',
+      sentence:
+        'It dissolves when cold, so no crystals would form. It could be the better solvent of a pair.',
     }
   if (cold !== null && hot === 'does not dissolve')
     return {
       fit: 'unsuitable',
       score: 0.05,
-      sentence: 'Does not dissolve hot either. It may serve as the poorer one of a pair, or to rinse with.',
+      sentence:
+        'It does not dissolve when hot either. It could be the poorer solvent of a pair, or the rinse.',
     }
   if (cold === null || hot === null)
-    return { fit: 'not finished', score: 0, sentence: 'Tick what is seen cold, then hot.' }
+    return { fit: 'not finished', score: 0, sentence: 'Tick what you see cold, then hot.' }
   if (hot === 'some dissolves')
     return {
       fit: 'possible',
       score: 0.4,
-      sentence: 'Only some dissolved hot: add more solvent and look again, or what is left is grit.',
+      sentence:
+        'Only some dissolved when hot. Add more solvent and look again; otherwise what is left is grit.',
     }
   switch (cooled) {
     case null:
-      return { fit: 'not finished', score: 0.5, sentence: 'Dissolved hot: now cool it and look.' }
+      return { fit: 'not finished', score: 0.5, sentence: 'It dissolved when hot. Now cool it and look.' }
     case 'many crystals':
       return {
         fit: 'good',
         score: cold === 'does not dissolve' ? 1 : 0.8,
         sentence:
           cold === 'does not dissolve'
-            ? 'Insoluble cold, soluble hot, crystals back: this is what is wanted.'
-            : 'Crystals come back, but some stays dissolved cold: expect to lose that.',
+            ? 'Insoluble cold, soluble hot, and crystals form again: a suitable solvent.'
+            : 'Crystals form again, but some stays dissolved when cold: expect to lose that.',
       }
     case 'few crystals':
       return {
         fit: 'possible',
         score: 0.55,
-        sentence: 'Few crystals: it holds much cold. Less solvent, or longer in ice.',
+        sentence:
+          'Few crystals form: much stays dissolved when cold. Use less solvent, or cool longer in ice.',
       }
     case 'an oil':
       return {
         fit: 'unsuitable',
         score: 0.2,
-        sentence: 'An oil: a solvent that boils lower, or more of it, may help.',
+        sentence: 'It came out as an oil. A solvent that boils lower, or more solvent, could help.',
       }
     case 'nothing':
       return {
         fit: 'possible',
         score: 0.3,
-        sentence: 'Nothing came back yet: scratch, seed or chill before it is given up.',
+        sentence: 'No crystals yet. Scratch, seed or chill it before you give it up.',
       }
   }
 }

@@ -42,6 +42,6 @@ export function drawStructure(smiles: string, widthPx: number, heightPx: number)
 function moleculeOf(smiles: string): Molecule {
   const count = (mark: string) => smiles.split(mark).length
   if (count('(') !== count(')') || count('[') !== count(']'))
-    throw new Error('A bracket of this structure is left open.')
+    throw new Error('A bracket in this structure is not closed.')
   return Molecule.fromSmiles(smiles)
 }

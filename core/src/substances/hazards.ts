@@ -51,7 +51,7 @@ export function hazardStatement(code: string): string {
 
 /** The hazards of a substance in one line; where there are none on file, that too is said. */
 export function hazardLine(hazards: readonly string[]): string {
-  if (hazards.length === 0) return 'No hazard data here; read the safety data sheet.'
+  if (hazards.length === 0) return 'No hazard data here. Read the safety data sheet.'
   const said = hazards.map(hazardStatement).join('; ')
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
 }
@@ -99,7 +99,7 @@ export function isAquaticHazard(hazards: readonly string[]): boolean {
  * @example guardFor(['H331', 'H314']) // 'Gloves and a face shield, in the hood.'
  */
 export function guardFor(hazards: readonly string[]): string {
-  if (hazards.length === 0) return 'Gloves: what it does to the skin is not on file.'
+  if (hazards.length === 0) return 'Gloves: its effect on skin is not known here.'
   const worn = [
     ...(asksForGloves(hazards) ? ['gloves'] : []),
     ...(isCorrosive(hazards) ? ['a face shield'] : []),

@@ -34,12 +34,12 @@ export function reactionOf(
   if (used)
     return {
       rulesOut: true,
-      sentence: `${compound.name} is an ${used}: hot ${solvent.name} turns it into something else. Choose a solvent without water or alcohol in it.`,
+      sentence: `${compound.name} is an ${used}: hot ${solvent.name} reacts with it. Choose a solvent without water or alcohol.`,
     }
   return groups.includes('aryl ester') && solvent.group === 'water'
     ? {
         rulesOut: false,
-        sentence: `${compound.name} is an ester that hot ${solvent.name} slowly splits: no hotter and no longer than it takes to dissolve it, then straight on to cooling.`,
+        sentence: `${compound.name} is an ester that hot ${solvent.name} slowly splits. Heat it no hotter and no longer than it needs to dissolve, then cool it at once.`,
       }
     : null
 }
@@ -77,8 +77,8 @@ export function isVolatile(compound: Vapour): boolean {
 
 /** Why a compound may not be evaporated from water on an open glass, or null: it goes off, or hot water splits it. */
 export function notOverSteam(compound: Pick<Compound, 'name' | 'smiles'> & Vapour): string | null {
-  if (isVolatile(compound)) return `${capital(compound.name)} may go off with the steam.`
+  if (isVolatile(compound)) return `${capital(compound.name)} could evaporate with the steam.`
   return reactiveGroupsOf(compound.smiles).length > 0
-    ? `${capital(compound.name)} is split by hot water: not over steam.`
+    ? `${capital(compound.name)} is split by hot water. Do not evaporate it over steam.`
     : null
 }

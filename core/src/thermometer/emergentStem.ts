@@ -27,8 +27,8 @@ export function emergentStemCorrectionC({
   requireTemperature(readingC, 'The reading')
   requireTemperature(stemC, 'The thread')
   if (!(exposedC >= 0 && Number.isFinite(exposedC)))
-    throw new ImpossibleInput('bad-model', 'The thread outside the bath cannot be shorter than nothing.')
+    throw new ImpossibleInput('bad-model', 'The length of thread outside the bath cannot be below zero.')
   if (!(coefficient > 0))
-    throw new ImpossibleInput('bad-model', 'A thread that expands has a coefficient above zero.')
+    throw new ImpossibleInput('bad-model', 'The expansion coefficient of the thread must be above zero.')
   return coefficient * exposedC * (readingC - stemC)
 }

@@ -68,7 +68,7 @@ describe('a reading by eye that lies where the heating cannot have been', () => 
           const at = 2 + (where % (read.length - 2))
           const slipped = read.map((one, i) => (i === at ? { ...one, valueC: one.valueC + off } : one))
           const odd = outOfLine(slipped, known)
-          // From readings within a minute no rate is known yet: then it may be that nothing is asked until the next.
+          // From readings within a minute no rate is known yet: then it could be that nothing is asked until the next.
           const spanS = (until: number) => read[until]!.atS - read[0]!.atS
           const isKnown = spanS(at - 1) >= 60 && (at < read.length - 1 || spanS(at - 2) >= 60)
           if (isKnown && rate <= 5 && steps[at]![0] <= 75) expect(odd.map(({ index }) => index)).toEqual([at])
@@ -81,10 +81,10 @@ describe('a reading by eye that lies where the heating cannot have been', () => 
   test('asks how far off it is, and by name where it was °F', () => {
     const expected = { temperatureC: 88, lowC: 83, highC: 93 }
     expect(misreadSentence(190, expected)).toBe(
-      '102 °C above where the heating should be (88.0 °C). 190 °F would be 87.8 °C: is the scale in °F?',
+      '102 °C above the expected temperature (88.0 °C). 190 °F would be 87.8 °C. Is the scale in °F?',
     )
     expect(misreadSentence(78, expected)).toBe(
-      '10 °C below where the heating should be (88.0 °C): check the scale.',
+      '10 °C below the expected temperature (88.0 °C): check the scale.',
     )
   })
 })

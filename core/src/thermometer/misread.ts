@@ -193,13 +193,13 @@ const fits = (one: ReadAt, expected: Expected | null) => strain(one, expected) <
 /**
  * A sentence that asks about a reading out of line: how far, and whether it was read in °F.
  *
- * @example misreadSentence(190, { temperatureC: 88, lowC: 83, highC: 93 }) // '102 °C above where the heating should be (88.0 °C). 190 °F would be 87.8 °C: is the scale in °F?'
+ * @example misreadSentence(190, { temperatureC: 88, lowC: 83, highC: 93 }) // '102 °C above the expected temperature (88.0 °C). 190 °F would be 87.8 °C. Is the scale in °F?'
  */
 export function misreadSentence(readC: number, expected: Expected): string {
   const offC = readC - expected.temperatureC
-  const off = `${Math.abs(offC).toFixed(0)} °C ${offC > 0 ? 'above' : 'below'} where the heating should be (${expected.temperatureC.toFixed(1)} °C)`
+  const off = `${Math.abs(offC).toFixed(0)} °C ${offC > 0 ? 'above' : 'below'} the expected temperature (${expected.temperatureC.toFixed(1)} °C)`
   const fromF = (readC - 32) / 1.8
   return fromF > expected.lowC && fromF < expected.highC
-    ? `${off}. ${String(readC)} °F would be ${fromF.toFixed(1)} °C: is the scale in °F?`
+    ? `${off}. ${String(readC)} °F would be ${fromF.toFixed(1)} °C. Is the scale in °F?`
     : `${off}: check the scale.`
 }

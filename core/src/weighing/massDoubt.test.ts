@@ -7,7 +7,7 @@ const planned = { massG: 1.5, words: '1.500 g', isMost: false }
 describe('a mass ten times off', () => {
   test('is asked about before it is kept', () => {
     expect(massDoubt('303.463', 'the product', crude)).toBe(
-      '303.463 g of product from 2.470 g of crude: a digit too many, or the point in the wrong place?',
+      '303.463 g of product from 2.470 g of crude. Is there a digit too many, or is the point in the wrong place?',
     )
     expect(massDoubt('15', 'the product', planned)).toContain('a digit too many')
     expect(massDoubt('0.15', 'the product', planned)).toContain('a digit too few')

@@ -15,7 +15,7 @@ function requireMass(massG: number, what: string): void {
   if (massG < 0)
     throw new ImpossibleInput(
       'negative-mass',
-      `${what} is ${massG} g. A mass below zero means the tare was off.`,
+      `${what} is ${massG} g. A mass below zero means that the balance was not tared.`,
     )
 }
 
@@ -45,7 +45,7 @@ export function netMass(weighing: Weighing): Quantity {
   if (loadedG < emptyG)
     throw new ImpossibleInput(
       'loaded-lighter-than-empty',
-      `${loadedG} g loaded is less than ${emptyG} g empty: were the two swapped?`,
+      `${loadedG} g loaded is less than ${emptyG} g empty. Were the two swapped?`,
     )
   return { value: loadedG - emptyG, standardUncertainty }
 }

@@ -16,10 +16,10 @@ export function partnerTrouble(tubeG: number, partnerG: number): string | null {
   requireNumber(tubeG, 'The tube')
   requireNumber(partnerG, 'The partner')
   if (!(tubeG > 0 && partnerG > 0))
-    throw new ImpossibleInput('unbalanced', 'A tube and its partner both weigh more than nothing.')
+    throw new ImpossibleInput('unbalanced', 'A tube and its partner both have a mass above zero.')
   const apart = tubeG - partnerG
   if (Math.abs(apart) <= APART_AT_MOST_G + 1e-9) return null
   return apart > 0
-    ? `The partner is ${apart.toFixed(3)} g lighter: add water to it until they agree within ${APART_AT_MOST_G} g.`
-    : `The partner is ${(-apart).toFixed(3)} g heavier: take water out of it until they agree within ${APART_AT_MOST_G} g.`
+    ? `The partner is ${apart.toFixed(3)} g lighter. Add water to it until they agree within ${APART_AT_MOST_G} g.`
+    : `The partner is ${(-apart).toFixed(3)} g heavier. Take water out of it until they agree within ${APART_AT_MOST_G} g.`
 }

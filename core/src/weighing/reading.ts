@@ -37,7 +37,7 @@ export function readFromBalance(reading: Reading, readabilityG: number, what: st
   if (decimalsOf(reading) > shown)
     return problem(
       'too-fine-for-balance',
-      `${what} has ${decimalsOf(reading)} decimals, but this balance reads to ${readabilityG} g. Is it the right balance, or a digit too many?`,
+      `${what} has ${decimalsOf(reading)} decimals, but this balance reads to ${readabilityG} g. Is this the right balance, or is there a digit too many?`,
     )
   return { ok: true, value: reading }
 }

@@ -16,10 +16,7 @@ export function percentRecovery(purified: Quantity, crude: Quantity): Quantity {
   requireNumber(purified.value, 'The purified mass')
   requireNumber(crude.value, 'The crude mass')
   if (crude.value <= 0)
-    throw new ImpossibleInput(
-      'nothing-weighed',
-      'The crude weighs nothing, so there is nothing to recover from.',
-    )
+    throw new ImpossibleInput('nothing-weighed', 'The mass of crude is zero, so there is no recovery.')
   if (purified.value < 0) throw new ImpossibleInput('negative-mass', 'The purified mass is below zero.')
   const value = (100 * purified.value) / crude.value
   const standardUncertainty =
@@ -60,7 +57,8 @@ export function theoreticalYieldG(input: {
   productPerLimiting: number
 }): number {
   requireNumber(input.limitingG, 'The limiting reagent')
-  if (input.limitingG < 0) throw new ImpossibleInput('negative-mass', 'The limiting reagent is below zero.')
+  if (input.limitingG < 0)
+    throw new ImpossibleInput('negative-mass', 'The mass of the limiting reagent is below zero.')
   if (!(input.limitingMolarMass > 0 && input.productMolarMass > 0 && input.productPerLimiting > 0))
     throw new ImpossibleInput('bad-molar-mass', 'Molar masses and the ratio of molecules must be above zero.')
   return (input.limitingG / input.limitingMolarMass) * input.productPerLimiting * input.productMolarMass
@@ -79,7 +77,7 @@ export function massClosure(input: { crudeG: number; accountedG: readonly number
   missingG: number
 } {
   requireNumber(input.crudeG, 'The crude mass')
-  if (input.crudeG <= 0) throw new ImpossibleInput('nothing-weighed', 'The crude weighs nothing.')
+  if (input.crudeG <= 0) throw new ImpossibleInput('nothing-weighed', 'The mass of crude is zero.')
   const found = input.accountedG.reduce((sum, g) => sum + g, 0)
   requireNumber(found, 'The accounted mass')
   return { percent: (100 * found) / input.crudeG, missingG: input.crudeG - found }

@@ -42,7 +42,7 @@ describe('weighing', () => {
 
   test('swapped vessels are named, not computed', () => {
     const swapped = { method: 'difference', emptyG: 31.9, loadedG: 31.2, readabilityG: 0.1 } as const
-    expect(() => netMass(swapped)).toThrow('31.2 g loaded is less than 31.9 g empty: were the two swapped?')
+    expect(() => netMass(swapped)).toThrow('31.2 g loaded is less than 31.9 g empty. Were the two swapped?')
     expect(codeOf(() => netMass(swapped))).toBe('loaded-lighter-than-empty')
   })
 

@@ -69,7 +69,7 @@ export async function backupTo(
   say(`${facts.files.length} files, each held against its sum: ${path}`)
   if ((facts.sealedAnswers ?? 0) > 0 && word === null)
     say(
-      `${facts.sealedAnswers} sealed answers are not in it. With the instructor’s word in IVORY_CRYSTAL_WORD they go along, encrypted.`,
+      `${facts.sealedAnswers} sealed answers are not in it. With the instructor’s word in IVORY_CRYSTAL_WORD they are included, encrypted.`,
     )
 }
 
@@ -95,7 +95,7 @@ export async function restoreFrom(
     for (const { id, title, seq, hash } of facts.notebooks) {
       const there = verified.notebooks.find((one) => one.id === id)
       if (!there || there.lines < seq || (there.lines === seq && there.lastHash !== hash))
-        throw new BackupFailed(`“${title}” came back otherwise than it was kept.`)
+        throw new BackupFailed(`“${title}” was restored differently from how it was saved.`)
     }
     say(`${folder} is as it was on ${new Date(facts.madeAt).toISOString()}. Start the server on it.`)
     return

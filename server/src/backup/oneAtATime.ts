@@ -11,7 +11,7 @@ export function oneAtATime(): <T>(work: () => Promise<T>) => Promise<T> {
       throw new HttpProblem(
         503,
         'Under way',
-        'A backup or a restore is under way already. Try again when it has ended.',
+        'A backup or a restore is already running. Try again when it has ended.',
         TRY_AGAIN_S,
       )
     isBusy = true

@@ -63,12 +63,12 @@ const no = (detail: string) => new HttpProblem(400, 'No backup', detail)
  */
 export async function unpackBackup(zip: string, into: string): Promise<BackupFacts> {
   const packed = await openPromise(zip, { autoClose: false, lazyEntries: true }).catch(() => {
-    throw no('This file cannot be unpacked: it is no zip, or it is damaged.')
+    throw no('This file cannot be unpacked. It is not a zip file, or it is damaged.')
   })
   try {
     const files = await listOf(packed, (await stat(zip)).size)
     const told = files.get(FACTS)
-    if (!told) throw no('This zip is no backup of Ivory Crystal: it has no backup.json.')
+    if (!told) throw no('This zip is not a backup of Ivory Crystal: it has no backup.json.')
     const facts = factsIn(await readAll(packed, told))
     await mkdir(join(into, PHOTOGRAPHS), { recursive: true, mode: 0o700 })
     for (const { name, bytes, sha256 } of facts.files) {
@@ -76,14 +76,14 @@ export async function unpackBackup(zip: string, into: string): Promise<BackupFac
       if (!file) throw no(`“${name}” is missing from this backup.`)
       const sum = await unpackOne(packed, file, join(into, name))
       if (sum.bytes !== bytes || sum.sha256 !== sha256)
-        throw no(`“${name}” is not as it was when the backup was made: its sum differs.`)
+        throw no(`“${name}” has changed since the backup was made: its checksum differs.`)
     }
     await flushFolder(join(into, PHOTOGRAPHS))
     await flushFolder(into)
     return facts
   } catch (error) {
     if (error instanceof HttpProblem || (error as NodeJS.ErrnoException).code === 'ENOSPC') throw error
-    throw no('This file cannot be unpacked: it is no zip, or it is damaged.')
+    throw no('This file cannot be unpacked. It is not a zip file, or it is damaged.')
   } finally {
     packed.close()
   }
@@ -106,7 +106,7 @@ async function listOf(packed: ZipFile, zipBytes: number): Promise<ReadonlyMap<st
 }
 
 async function readAll(packed: ZipFile, entry: ZipEntry): Promise<Buffer> {
-  if (entry.uncompressedSize > FACTS_MOST) throw no('What this backup says of itself is too long.')
+  if (entry.uncompressedSize > FACTS_MOST) throw no('The description in this backup is too long.')
   const pieces: Buffer[] = []
   for await (const piece of await packed.openReadStreamPromise(entry)) pieces.push(piece as Buffer)
   return Buffer.concat(pieces)
@@ -132,7 +132,7 @@ function factsIn(bytes: Buffer): BackupFacts {
     value: BackupFacts
     error?: Error
   }
-  if (error) throw no('What this backup says of itself cannot be read. It may be of a newer version.')
+  if (error) throw no('The description in this backup cannot be read. It could be from a newer version.')
   return value
 }
 

@@ -16,7 +16,7 @@ const BACKUP_MOST = 1_000_000_000
 export async function receiveZip(request: IncomingMessage, path: string): Promise<void> {
   const { 'content-type': type, 'content-encoding': packed, 'content-length': length } = request.headers
   if (type?.split(';')[0]?.trim() !== 'application/zip' || (packed !== undefined && packed !== 'identity'))
-    throw new HttpProblem(415, 'No backup', 'A backup is sent as application/zip, and not packed once more.')
+    throw new HttpProblem(415, 'No backup', 'Send a backup as application/zip, without further compression.')
   const tooLarge = () => new HttpProblem(413, 'Too large', 'A backup may hold 1000 MB at most.')
   if (Number(length ?? 0) > BACKUP_MOST) throw tooLarge()
   let bytes = 0

@@ -69,11 +69,11 @@ export async function finishRestore(parts: BackupParts): Promise<string | null> 
     const staged = await restaged(ready, JSON.parse(text) as Staged['sealed'])
     await bringIn(staged, parts, false)
     await rm(ready, { recursive: true, force: true })
-    return 'A restore that was interrupted was brought to its end.'
+    return 'An interrupted restore was completed.'
   } catch (error) {
     const aside = freeName(ready, 'failed')
     await rename(ready, aside)
-    return `A restore that was interrupted could not be brought to its end (${(error as Error).message}). It is kept in ${basename(aside)}; restore the backup once more.`
+    return `An interrupted restore could not be completed (${(error as Error).message}). It is kept in ${basename(aside)}; restore the backup once more.`
   }
 }
 
@@ -107,7 +107,7 @@ async function bringIn(staged: Staged, parts: BackupParts, isLook: boolean): Pro
   }
   if (badPictures > 0)
     remarks.push(
-      `${badPictures === 1 ? 'One photograph is' : `${badPictures} photographs are`} left out: no whole picture.`,
+      `${badPictures === 1 ? 'One photograph is' : `${badPictures} photographs are`} left out: not complete pictures.`,
     )
   const looks = new Map<NotebookId, { title: string; look: LookedLines; refused: number }>()
   const begin = async (id: NotebookId, title: string) => {
@@ -222,7 +222,7 @@ async function requireLeftOver(making: string): Promise<void> {
     throw new HttpProblem(
       409,
       'In the way',
-      `${making} is in the way: it holds ${other}, which no restore has left there. Nothing was changed.`,
+      `${making} is in the way: it holds ${other}, which no restore left there. Nothing was changed.`,
     )
 }
 

@@ -26,7 +26,7 @@ export function backupRoutes(parts: BackupParts): Router {
       throw new HttpProblem(
         409,
         'Kept elsewhere',
-        'The lines of this ledger are in a PostgreSQL server: back that up with its own tools, and the folder’s photographs beside it.',
+        'The entries of this ledger are in a PostgreSQL server. Back it up with its own tools, together with the photographs in the folder.',
       )
   }
   async function send(response: Response, word: string | null): Promise<void> {
@@ -87,7 +87,7 @@ function wordIn(request: Request): string | null {
     throw new HttpProblem(
       400,
       'This request cannot be read',
-      'The instructor’s word is not written as it should be.',
+      'The instructor’s word is not in the right form.',
     )
   }
 }

@@ -33,7 +33,7 @@ export async function lockAnswers(rows: readonly ShelfRow[], word: string): Prom
     throw new HttpProblem(
       400,
       'Too short',
-      `The instructor’s word needs at least ${WORD_LEAST} letters: a shorter one is soon guessed.`,
+      `The instructor’s word needs at least ${WORD_LEAST} letters: a shorter one is easily guessed.`,
     )
   const salt = randomBytes(16)
   const iv = randomBytes(12)
@@ -71,7 +71,7 @@ export async function unlockAnswers(locked: Uint8Array, word: string): Promise<r
     throw new HttpProblem(
       403,
       'Another word',
-      'The instructor’s word is another one: the sealed answers stay sealed. Leave it empty to bring back everything else.',
+      'The instructor’s word is wrong, so the sealed answers stay sealed. Leave it empty to restore everything else.',
     )
   }
 }

@@ -60,7 +60,7 @@ async function lookAtStaged(folder: string, facts: BackupFacts, word: string | n
   for (const sha256 of bad) await unlink(join(folder, PHOTOGRAPHS, `${sha256}.jpg`))
   if (bad.length > 0)
     remarks.push(
-      `${bad.length === 1 ? 'One photograph is' : `${bad.length} photographs are`} left out: no whole picture, or with details beside what it shows.`,
+      `${bad.length === 1 ? 'One photograph is' : `${bad.length} photographs are`} left out: not complete pictures, or with hidden details.`,
     )
   return {
     folder,
@@ -95,13 +95,13 @@ async function requireWhole(folder: string, { notebooks }: BackupFacts): Promise
       throw new HttpProblem(
         400,
         'Not whole',
-        `“${title}” ends before entry ${seq}: this backup is not whole.`,
+        `“${title}” ends before entry ${seq}: this backup is not complete.`,
       )
     if (seq > 0 && hashes.get(id) !== hash)
       throw new HttpProblem(
         400,
         'Rewritten',
-        `Entry ${seq} of “${title}” is not the one that stood there when the backup was made.`,
+        `Entry ${seq} of “${title}” is not the one that was there when the backup was made.`,
       )
   }
   return remarks

@@ -30,7 +30,7 @@ export async function openPglite<T>(
   const { say } = given
   const again = async (why: string, as: string) => {
     await requireRoom(dirname(folder), given.free, NEW_DATABASE_MB)
-    say(`${why} It is built again from the journal.`)
+    say(`${why} It will be rebuilt from the journal.`)
     const aside = freeName(folder, as)
     await rename(folder, aside)
     try {
@@ -115,7 +115,7 @@ async function copyTemplate(folder: string, say: Say): Promise<void> {
     const { code } = error as NodeJS.ErrnoException
     if (code !== 'EACCES' && code !== 'EPERM' && code !== 'ENOENT') throw error
     say(
-      'The prepared database cannot be read by this user; it is made anew, which takes a few seconds longer.',
+      'The prepared database cannot be read by this user. It will be made again, which takes a few seconds longer.',
     )
     await rm(folder, { recursive: true, force: true })
   }

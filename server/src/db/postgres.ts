@@ -21,9 +21,7 @@ export class DatabaseHeld extends Expected {
 /** The database does not answer for now. */
 export class DatabaseAway extends Error {
   constructor() {
-    super(
-      'The database does not answer. Nothing that was saved is lost; what is not yet saved is sent again.',
-    )
+    super('The database does not answer. No saved entry is lost. What is not yet saved will be sent again.')
   }
 }
 

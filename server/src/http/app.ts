@@ -70,7 +70,7 @@ export function createApp({ api, port, log }: AppParts): Express {
           response,
           429,
           'Too many requests',
-          'Wait a minute, then go on. Nothing is lost: the outbox keeps it.',
+          'Wait a minute, then go on. Nothing is lost: it stays in the outbox.',
         )
       },
     }),

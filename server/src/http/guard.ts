@@ -11,12 +11,12 @@ export function ownPagesOnly(port: () => number): RequestHandler {
     const names = ['127.0.0.1', 'localhost', '[::1]'].map((name) => `${name}:${port()}`)
     const { host, origin } = request.headers
     if (!host || !names.includes(host.toLowerCase())) {
-      sendProblem(response, 403, 'Foreign address', 'This server answers under 127.0.0.1 and localhost only.')
+      sendProblem(response, 403, 'Foreign address', 'This server answers only at 127.0.0.1 and localhost.')
       return
     }
     const isForeign = origin !== undefined && !names.some((name) => origin.toLowerCase() === `http://${name}`)
     if (isForeign || isAskedElsewhere(request)) {
-      sendProblem(response, 403, 'Foreign page', 'A page of another site may not talk to this notebook.')
+      sendProblem(response, 403, 'Foreign page', 'A page of another site cannot use this notebook.')
       return
     }
     next()

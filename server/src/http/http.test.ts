@@ -361,7 +361,7 @@ describe('its ending', () => {
     await new Promise((resolve) => setTimeout(resolve, 30))
     const closed = [ending.close(), ending.close()]
     const [text] = await Promise.all([stream.text(), ...closed])
-    expect(text).toContain('event: ended\ndata: "The server ends."')
+    expect(text).toContain('event: ended\ndata: "The server stops."')
     const statuses = await Promise.all(posts)
     expect(new Set(statuses).size).toBeLessThanOrEqual(2)
     expect(statuses.filter((status) => status !== 200 && status !== 'not taken')).toEqual([])

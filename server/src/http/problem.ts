@@ -44,7 +44,7 @@ export function checked<T>(schema: Joi.Schema, body: unknown): T {
       400,
       'This request cannot be read',
       isNoObject
-        ? 'The body is a JSON object with named values, and no list or single value.'
+        ? 'The body must be a JSON object with named values, not a list or a single value.'
         : sentence(error),
     )
   }
@@ -71,7 +71,7 @@ export const noSuchPath: RequestHandler = (request, response) => {
   sendProblem(response, 404, 'Not found', `There is nothing at ${request.path}.`)
 }
 
-const DISK_FULL = 'The disk of the server is full. Nothing acknowledged is lost. Make room on it, then go on.'
+const DISK_FULL = 'The disk of the server is full. No saved entry is lost. Free some space on it, then go on.'
 
 /** Whether the system said that a disk is full, or that more may not be written on it. */
 function isDiskFull(error: unknown): boolean {
@@ -91,12 +91,12 @@ function sizeOf(bytes: number): string {
 
 /** What the parts that read a request find wrong with it, in words. */
 const FAULTS: Readonly<Record<number, string>> = {
-  400: 'The address or the body of this request is not well formed.',
-  403: 'That may not be read.',
+  400: 'The address or the body of this request is malformed.',
+  403: 'You are not allowed to read that.',
   404: 'There is nothing here.',
-  408: 'The request came too slowly.',
+  408: 'The request arrived too slowly.',
   413: 'The request is too large.',
-  415: 'The body is packed in a way this server does not know. Send it as plain JSON.',
+  415: 'The body uses a compression this server does not support. Send it as plain JSON.',
 }
 
 export function handleErrors(onUnexpected: (error: unknown) => void): ErrorRequestHandler {
@@ -135,7 +135,7 @@ export function handleErrors(onUnexpected: (error: unknown) => void): ErrorReque
         response,
         500,
         'The server failed',
-        'Something went wrong inside the server. Nothing acknowledged was lost; try again.',
+        'Something went wrong inside the server. No saved entry was lost. Try again.',
       )
     }
   }

@@ -169,7 +169,7 @@ export async function openBench(
     runOf(stand, run.id)
     if (what.kind === 'pace') {
       if (!run.simulated)
-        throw new HttpProblem(400, 'The instrument refused', 'Only simulated time can be hurried.')
+        throw new HttpProblem(400, 'The instrument refused', 'Only simulated time can run faster.')
       await setPace(run, what.pace)
     } else {
       const obeyed = run.simulated ? tryAdvance(run.simulated, what) : null
@@ -203,7 +203,7 @@ export async function openBench(
           throw new HttpProblem(
             409,
             'Instrument in use',
-            'A run is going on this instrument. End it first; its tubes are in the block.',
+            'A run is going on in this instrument. End it first: its tubes are in the block.',
           )
         const started = await describeRun(stand, store, clock, notebook, melt, sealedIn)
         const tubes = await heldTubes(started.body, started.planned, store, notebook, sealedIn)
@@ -239,8 +239,8 @@ export async function openBench(
           if (stand.instrument.simulated)
             throw new HttpProblem(
               400,
-              'The line was refused',
-              'This instrument is simulated: it reads for itself.',
+              'The entry was refused',
+              'This instrument is simulated and sends its own readings.',
             )
           const run = takeLine(stand, line)
           if (run) publish(stand, run)
@@ -252,7 +252,7 @@ export async function openBench(
           throw new HttpProblem(
             409,
             'No run',
-            'Nothing runs on this instrument: start a run in the notebook first.',
+            'No run is going on in this instrument. Start a run in the notebook first.',
           )
         await command(stand, stand.run, what)
         return `ok ${lineOfCommand(what)}`
@@ -262,7 +262,7 @@ export async function openBench(
       const stand = await standOf(id)
       return stand.inTurn(async () => {
         const run = stand.run
-        if (!run?.simulated) throw new HttpProblem(409, 'No run', 'Nothing runs on this instrument.')
+        if (!run?.simulated) throw new HttpProblem(409, 'No run', 'No run is going on in this instrument.')
         await advanceTo(stand, run, run.sample + seconds, until)
         await flush(run)
         return runState(run, stand.trouble)

@@ -19,11 +19,11 @@ export function takeLine(stand: Stand, line: string): Run | null {
   run.clockAtStartS ??= atS
   const sample = Math.floor(atS - run.clockAtStartS)
   if (sample < run.sample)
-    throw new HttpProblem(400, 'The line was refused', 'The seconds of this instrument run backwards.')
+    throw new HttpProblem(400, 'The entry was refused', 'The seconds of this instrument go backwards.')
   if (sample - run.sample > CLOCK_JUMP_MOST_S || sample > RUN_MOST_S)
     throw new HttpProblem(
       400,
-      'The line was refused',
+      'The entry was refused',
       `The clock of this instrument jumped ahead by ${sample - run.sample} s. End the run and start another.`,
     )
   // The first reading of each second is kept; more pass by.

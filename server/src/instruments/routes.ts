@@ -74,10 +74,10 @@ const LINES_AT_ONCE = 600
 
 function linesIn(body: unknown): string[] {
   if (typeof body !== 'string')
-    throw new HttpProblem(415, 'The line was refused', 'Lines are sent as text/plain, one message a line.')
+    throw new HttpProblem(415, 'The entry was refused', 'Lines are sent as text/plain, one message a line.')
   const lines = body.split(/\r?\n/).filter((line) => line.trim() !== '')
   if (lines.length === 0 || lines.length > LINES_AT_ONCE)
-    throw new HttpProblem(400, 'The line was refused', `Send 1 to ${LINES_AT_ONCE} lines at a time.`)
+    throw new HttpProblem(400, 'The entry was refused', `Send 1 to ${LINES_AT_ONCE} lines at a time.`)
   return lines
 }
 

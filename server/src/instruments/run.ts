@@ -38,7 +38,7 @@ export interface Run {
   clockAtStartS: number | null
   unwritten: BlockReading[]
   flushedAt: number
-  /** What the wall clock said last, ms: it may be set back. */
+  /** What the wall clock said last, ms: it could be set back. */
   heardClockMs: number
   /** Since when the block has been at the end of its plan, its own seconds; null before. */
   doneSinceS: number | null
@@ -201,7 +201,7 @@ export function tried<T>(read: () => T): T {
   try {
     return read()
   } catch (error) {
-    throw new HttpProblem(400, 'The line was refused', (error as Error).message)
+    throw new HttpProblem(400, 'The entry was refused', (error as Error).message)
   }
 }
 

@@ -33,7 +33,7 @@ export function simulatedTubes(
       throw new HttpProblem(
         409,
         'Nothing to simulate',
-        `Nobody has said what “${label}” is, so a simulated tube of it would hold nothing. Seal its answer under Unknowns.`,
+        `Nobody has named “${label}”, so a simulated tube of it would be empty. Seal its answer under Unknowns.`,
       )
     return { slot, sample: isSealed || holdsUnknown(view, sample) ? null : held, packing: { fillMm, grain } }
   })

@@ -40,7 +40,7 @@ export async function describeRun(
     throw new HttpProblem(
       409,
       'Not planned',
-      'This melt’s plan has not reached the server yet. Wait until all is stored, then start.',
+      'The plan of this melt has not reached the server yet. Wait until all is saved, then start.',
     )
   const { instrument } = stand
   const seed = createHash('sha256').update(melt).digest().readInt32BE(0)
@@ -123,7 +123,7 @@ export async function heldTubes(
   return tubes.map(({ slot, sample, packing }) => {
     const of = planned.tubes.find((tube) => tube.slot === slot)?.sample
     const held = sample ?? (view && sealed && of ? simulatedTube(view, of, seed, sealed) : null)
-    if (!held) throw new Error(`What slot ${slot} holds is not kept on this computer.`)
+    if (!held) throw new Error(`What slot ${slot} holds is not saved on this computer.`)
     return createTube(held, packing, { sampleLagMin: character.sampleLagMin, seed: seed + slot })
   })
 }
@@ -189,7 +189,7 @@ async function resumed(
   )
   const ended = ofRun('run ended')[0]
   for (const atS of [written, ended?.body.atS ?? 0, ...ofRun('run command').map(({ body }) => body.atS)])
-    if (atS > PLAYED_MOST_S) throw new Error(`a line of it speaks of its second ${atS}.`)
+    if (atS > PLAYED_MOST_S) throw new Error(`an entry of it names its second ${atS}.`)
   const played = player(run, written)
   for (const { body, at } of ofRun('run command')) {
     played.to(body.atS)

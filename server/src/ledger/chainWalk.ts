@@ -93,7 +93,11 @@ export function chainWalk() {
         return {
           from: head.hash,
           told: [
-            damage(place, `Entry ${first.seq} of notebook ${notebook} lost what it says it follows.`, false),
+            damage(
+              place,
+              `Entry ${first.seq} of notebook ${notebook} lost the hash of the entry before it.`,
+              false,
+            ),
           ],
         }
       if (head.seq > 0 && before !== undefined && fits(before))
@@ -118,7 +122,7 @@ export function chainWalk() {
     return [
       damage(
         held.place,
-        `Entry ${seq} of notebook ${notebook} is not the one that entry ${next} was written after: it was rewritten, or one before it was.`,
+        `Entry ${seq} of notebook ${notebook} is not the one that entry ${next} was written after: this entry or an earlier one was rewritten.`,
       ),
     ]
   }
@@ -190,7 +194,7 @@ export function chainWalk() {
     if (isItself && worked.every(({ seq, hash }) => walked.hashes[seq] === startOf(hash))) {
       yield damage(
         place,
-        `Entry ${first.seq} of notebook ${notebook} stands in the file twice; it counts once.`,
+        `Entry ${first.seq} of notebook ${notebook} is in the file twice; it counts once.`,
         false,
       )
       return
@@ -200,10 +204,10 @@ export function chainWalk() {
     if (isItself && isFree && follows) {
       for (const line of worked) note(walked, line)
       yield stand(worked, notebook)
-      yield damage(place, `Entry ${first.seq} of notebook ${notebook} stands out of its place.`, false)
+      yield damage(place, `Entry ${first.seq} of notebook ${notebook} is in the wrong place.`, false)
       return
     }
-    yield damage(place, `Entry ${first.seq} of notebook ${notebook} stands in the place of another.`)
+    yield damage(place, `Entry ${first.seq} of notebook ${notebook} is in the place of another entry.`)
   }
 
   function note(walked: Walked, { seq, hash, entry }: HashedLine): void {
@@ -235,7 +239,7 @@ export function chainWalk() {
       if (bare)
         yield damage(
           bare.from,
-          `Entries 1 to ${bare.count} of notebook ${notebook} carry no hash: nothing vouches for them.`,
+          `Entries 1 to ${bare.count} of notebook ${notebook} have no hash, so they cannot be checked.`,
           false,
         )
     }
@@ -247,14 +251,14 @@ export function chainWalk() {
   function hashLost(place: Place, seq: number, notebook: NotebookId): JournalStep {
     return damage(
       place,
-      `Entry ${seq} of notebook ${notebook} lost its hash; the next vouches for it.`,
+      `Entry ${seq} of notebook ${notebook} lost its hash; the next entry confirms it.`,
       false,
     )
   }
   function notAsWritten(place: Place, seq: number, notebook: NotebookId): JournalStep {
     return damage(
       place,
-      `Entry ${seq} of notebook ${notebook} is not as it was written, or one before it was rewritten.`,
+      `Entry ${seq} of notebook ${notebook} is not as it was written, or an earlier one was rewritten.`,
     )
   }
 

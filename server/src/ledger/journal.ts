@@ -72,22 +72,22 @@ export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
       const title = storableTitle(said.title)
       const known = titles.get(said.id)
       if (said.hash !== undefined && said.hash !== hashOf(said)) yield damage('It is not as it was written.')
-      else if (known === title) yield damage(`Notebook ${said.id} stands in the file twice.`, false)
+      else if (known === title) yield damage(`Notebook ${said.id} is in the file twice.`, false)
       else if (known !== undefined) yield damage(`Notebook ${said.id} has another title already.`)
       else {
         titles.set(said.id, title)
         const { id, createdAt } = said
         if (title !== said.title)
-          yield damage(`The title of notebook ${id} holds what cannot be kept; it is “${title}” now.`, false)
+          yield damage(`The title of notebook ${id} cannot be saved; it is now “${title}” now.`, false)
         const step: JournalStep = { step: 'notebook', id, title, createdAt }
         if (said.hash === undefined) walk.titleWithoutHash(id, step, { number, text })
         else yield step
       }
     } else if (isLedgerRow(said)) {
       if (said.hash !== undefined && said.hash !== hashOf(said)) yield damage('It is not as it was written.')
-      else if (ledger !== null && ledger !== said.id) yield damage('It gives the ledger another id.')
+      else if (ledger !== null && ledger !== said.id) yield damage('It gives the ledger a different id.')
       else {
-        if (said.hash === undefined) yield damage('The line that names the ledger carries no hash.', false)
+        if (said.hash === undefined) yield damage('The line that names the ledger has no hash.', false)
         else if (ledger !== null) yield damage('The ledger is named twice.', false)
         if (ledger === null) yield { step: 'ledger', id: said.id }
         ledger = said.id

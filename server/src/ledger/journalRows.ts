@@ -14,7 +14,7 @@ export function titleTrouble(title: string): string | null {
   if (title.length > TITLE_MOST) return `A title has ${TITLE_MOST} letters at most.`
   // eslint-disable-next-line no-control-regex -- these are what is refused
   if (/[\u0000-\u001f\u007f-\u009f\u2028\u2029]/.test(title))
-    return 'A title is one line of letters: it holds a line break or a control character.'
+    return 'A title is one line of text. This one holds a line break or a control character.'
   return unstorable(title)
 }
 

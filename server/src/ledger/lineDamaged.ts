@@ -4,7 +4,7 @@ import type { Damage } from './journal'
 export function tornEnd(bytes: number): Damage {
   return {
     line: null,
-    reason: `The journal ended in ${bytes} bytes of a line that was never written to its end, as after a power cut. They are kept in journal.jsonl.torn.`,
+    reason: `The journal ended in ${bytes} bytes of a line that was never written to its end, as after a power cut. They are saved in journal.jsonl.torn.`,
     text: '',
     isLoss: false,
   }

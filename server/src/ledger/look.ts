@@ -47,7 +47,7 @@ export async function linesLook(
     }
     if (same) {
       count.conflicts += 1
-      return 'An entry with this id is here already, and it says something else. The one that is here stays.'
+      return 'An entry with this id is already here, with different content. The one here stays.'
     }
     if (entry.notebook !== notebook) {
       count.refused += 1

@@ -81,7 +81,7 @@ export async function reconcile(db: Database, journal: OpenJournal, say: Say): P
   const bare = damages.filter(({ reason }) => NO_HASHES.test(reason))
   if (bare.length > 0 && bare.length === damages.length) {
     await journal.file.replaceWith(asJournal(db, await surveyDatabase(db), survey), 'without-hashes')
-    say('Hashes were added to the journal. The file as it was is kept beside it.')
+    say('Hashes were added to the journal. The earlier file is saved beside it.')
   }
   if (!differs) return told
   const now = isLonger || bare.length > 0 ? (await surveyJournal(journal.path)).survey : survey
@@ -105,7 +105,7 @@ async function writtenAgain(
   const kept = await file.replaceWith(asJournal(db, held, survey), 'damaged')
   const places = damages.length === 1 ? 'one place' : `${damages.length} places`
   const first = damages[0]
-  const reason = `The journal was not as it was written in ${places}: ${first?.line ? `line ${first.line}: ` : ''}${first?.reason ?? ''} It was written again from the database, which is whole. The file as it was found is ${basename(kept)}.`
+  const reason = `The journal was not as written in ${places}: ${first?.line ? `line ${first.line}: ` : ''}${first?.reason ?? ''} It was written again from the database, which is complete. The file as it was found is ${basename(kept)}.`
   const told = { line: null, reason, text: '', isLoss: false }
   say(reason)
   await writeDown(path, [...damages, told])
@@ -159,7 +159,7 @@ async function takeOut(db: Database, held: Survey, journal: SurveyedJournal): Pr
     const known = journal.notebooks.get(id)
     if (known && known.title !== LOST_TITLE && known.title !== title)
       tell(
-        `The database called notebook ${id} “${title}”, the journal “${known.title}”. The journal’s title stands.`,
+        `The database called notebook ${id} “${title}”, the journal “${known.title}”. The title in the journal is used.`,
       )
     let last: { seq: number; hash: string } = { seq: 0, hash: beginningOf(id) }
     let from: number | null = null
@@ -181,11 +181,11 @@ async function takeOut(db: Database, held: Survey, journal: SurveyedJournal): Pr
     const isGap = whole.length > 0 && known?.hashes[from] === undefined
     if (wrong > 0)
       tell(
-        `${wrong} entries of notebook ${id} in the database were not as written. They are put right from the journal.`,
+        `${wrong} entries of notebook ${id} in the database were not as written. They were corrected from the journal.`,
       )
     else if (whole.length > 0 && !isGap)
       tell(
-        `The database held other entries ${from} to ${last.seq} of notebook ${id} than the journal, and both are whole in themselves. The journal’s stand; the database’s are kept in journal.jsonl.set-aside.`,
+        `The database held other entries ${from} to ${last.seq} of notebook ${id} than the journal, and both are complete. The entries of the journal are used; those of the database are saved in journal.jsonl.set-aside.`,
         JSON.stringify(whole),
         true,
       )

@@ -66,7 +66,7 @@ function noSuchNotebook(): HttpProblem {
   return new HttpProblem(
     404,
     'No such notebook',
-    'This ledger holds no such notebook. The link may be of another data folder.',
+    'This ledger holds no such notebook. The link could belong to another data folder.',
   )
 }
 

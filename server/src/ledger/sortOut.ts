@@ -56,7 +56,7 @@ function sortLine(raw: unknown, home: Home): SortedLine {
         id,
         outcome: 'refused',
         sentence:
-          'This entry is dated more than a day ahead of the server. Set the clock of this device right.',
+          'This entry is dated more than a day ahead of the server. Correct the clock of this device.',
       },
     }
   if (entry.notebook !== home.notebook)
@@ -77,7 +77,7 @@ function sortLine(raw: unknown, home: Home): SortedLine {
       answer: {
         id,
         outcome: 'conflict',
-        sentence: 'Another entry with this id is in the ledger already, and it says something else.',
+        sentence: 'Another entry with this id is already in the ledger, with different content.',
       },
     }
   return { answer: { id, outcome: 'duplicate', seq: stored?.seq ?? 0 } }

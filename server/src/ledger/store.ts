@@ -142,7 +142,7 @@ export async function openStore(
       announce(stored)
       await intoTables().catch((error: unknown) => {
         say(
-          `The database did not take what the journal has (${saidBy(error)}). It is brought to it before it is used again.`,
+          `The database did not accept what the journal has (${saidBy(error)}). It will be updated from the journal before it is used again.`,
         )
         throw error
       })
@@ -239,7 +239,7 @@ export async function openStore(
   async function verify(notebook: NotebookId): Promise<void> {
     if (await isAsWritten(notebook)) return
     if (!journal) throw new LineDamaged(notebook)
-    const reason = `Entries of notebook ${notebook} in the database were not as they were written. They are put right from the journal.`
+    const reason = `Entries of notebook ${notebook} in the database were not as written. They were corrected from the journal.`
     say(reason)
     tell([{ line: null, reason, text: '', isLoss: false }])
     await inTurn(async () => {
@@ -257,7 +257,7 @@ export async function openStore(
     createNotebook: (row) =>
       inTurn(async () => {
         const trouble = titleTrouble(row.title)
-        if (trouble) throw new HttpProblem(400, 'Cannot be kept', trouble)
+        if (trouble) throw new HttpProblem(400, 'Cannot be saved', trouble)
         await mayWrite()
         await recover()
         const made = { id: row.id ?? (randomUUID() as NotebookId), title: row.title, createdAt: clock.now() }

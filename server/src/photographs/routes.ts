@@ -3,7 +3,7 @@ import { PHOTOGRAPH_BYTES_MOST } from '@ivory-crystal/core/notebook'
 import { HttpProblem } from '../http/problem'
 import type { PhotographStore } from './store'
 
-/** Photographs in and out, by their SHA-256. What is under a hash never changes, so it may be kept for ever. */
+/** Photographs in and out, by their SHA-256. What is under a hash never changes, so it could be kept for ever. */
 export function photographRoutes(store: PhotographStore): Router {
   const router = Router()
   router.post(
@@ -23,7 +23,7 @@ export function photographRoutes(store: PhotographStore): Router {
       throw new HttpProblem(
         404,
         'Not found',
-        'This picture is not here. It may still wait on the device that took it.',
+        'This picture is not here. It could still be on the device that took it.',
       )
     response
       .set('Cache-Control', 'private, max-age=31536000, immutable')

@@ -25,11 +25,11 @@ export interface PhotographStore {
 }
 
 const REFUSED = {
-  'no picture': [400, 'No picture', 'These bytes are no whole JPEG picture.'],
+  'no picture': [400, 'No picture', 'This is not a complete JPEG picture.'],
   details: [
     422,
     'Details in the picture',
-    'This picture carries details beside what it shows, such as where and when it was taken. Save it without them (a copy made smaller usually has none), and send that.',
+    'This picture contains hidden details, such as where and when it was taken. Save it without them (a smaller copy usually has none), and send that.',
   ],
   'too large': [413, 'Too large', `A photograph is ${PHOTOGRAPH_PX_MOST} pixels wide or high at most.`],
 } as const
@@ -53,7 +53,11 @@ export function openPhotographs(folder: string, requireRoom: () => Promise<void>
     if (bytes.length > PHOTOGRAPH_BYTES_MOST)
       return new HttpProblem(413, 'Too large', 'A photograph takes at most 1 MB here.')
     if (shaOf(bytes) !== sha256)
-      return new HttpProblem(400, 'Damaged on the way', 'The picture that came is not the one that was sent.')
+      return new HttpProblem(
+        400,
+        'Damaged on the way',
+        'The picture that arrived is not the one that was sent.',
+      )
     const trouble = jpegTrouble(bytes)
     if (trouble) return refused(trouble)
     return (await decoder.decodes(bytes)) ? null : refused('no picture')

@@ -49,7 +49,7 @@ export async function openShelfJournal(
   await append(missing)
   if (missing.length > 0)
     say(
-      `${missing.length} things of the lab’s own were missing from ${path}; they are back from the database.`,
+      `${missing.length} entries of the lab’s own were missing from ${path}; they were restored from the database.`,
     )
   // As many came back as were damaged: nothing is lost.
   const losses = damages.filter(({ isLoss }) => isLoss)

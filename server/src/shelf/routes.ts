@@ -47,7 +47,7 @@ export function shelfRoutes(shelf: ShelfStore): Router {
 
 function saidBy(author: string | undefined): string | null {
   const refusal = author === undefined ? null : unstorable(author)
-  if (refusal) throw new HttpProblem(400, 'Cannot be kept', refusal)
+  if (refusal) throw new HttpProblem(400, 'Cannot be saved', refusal)
   return author ?? null
 }
 

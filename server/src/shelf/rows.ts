@@ -42,12 +42,12 @@ export function rowRefusal(value: unknown): string | null {
   const { error } = ENVELOPE.validate(value, STRICT)
   if (error) return sentence(error)
   const row = value as ShelfRow
-  if (row.body === null || typeof row.body !== 'object') return 'Its body is nothing that stands on a shelf.'
+  if (row.body === null || typeof row.body !== 'object') return 'Its content is not something a shelf holds.'
   if (!isOn(row)) return null
   if (row.sort === 'sealed answer') return sealedRefusal(row.body)
   if (!OWN_SORTS.includes(row.sort))
     return JSON.stringify(row.body).length > UNKNOWN_BODY_MOST
-      ? 'It is of a newer version and too long to keep.'
+      ? 'It is of a newer version and too long to save.'
       : null
   return bodyRefusal(row.sort, row.id, row.body)
 }
@@ -62,7 +62,7 @@ function bodyRefusal(sort: OwnSort, id: string, body: unknown): string | null {
   try {
     const refused = shelfRefusal(sort, sort === 'instrument' ? wholeInstrument(body) : body)
     if (refused) return refused
-    return idOf(sort, body) === id ? null : `It is kept under “${id}”, which is not its own name.`
+    return idOf(sort, body) === id ? null : `It is saved under “${id}”, which is not its name.`
   } catch {
     return `It is no ${sort}.`
   }
@@ -111,7 +111,7 @@ export async function readShelfFile(path: string): Promise<ReadShelf> {
     }
     const { hash, before, ...row } = said as ShelfRow & { hash?: string; before?: string }
     if ((hash === undefined && isHashed) || (before === undefined && isChained)) {
-      tell('It carries no hash that follows from the row before it.')
+      tell('Its hash does not follow from the row before it.')
       isHurt = true
       continue
     }
@@ -128,7 +128,7 @@ export async function readShelfFile(path: string): Promise<ReadShelf> {
 
 /** What is wrong with a line of the file, held against its own hash. */
 function wrongIn(said: unknown): string | null {
-  if (said === null || typeof said !== 'object' || Array.isArray(said)) return 'It is no row of a shelf.'
+  if (said === null || typeof said !== 'object' || Array.isArray(said)) return 'It is not a row of a shelf.'
   const { hash, before, ...row } = said as { hash?: unknown; before?: unknown }
   try {
     if (hash !== undefined && hash !== hashOf(said)) return 'It is not as it was written.'
@@ -137,5 +137,5 @@ function wrongIn(said: unknown): string | null {
   }
   if (before !== undefined && typeof before !== 'string') return 'It cannot be read.'
   const refused = rowRefusal(row)
-  return refused === null ? null : `It may not stand on the shelf. ${refused}`
+  return refused === null ? null : `It is not allowed on the shelf. ${refused}`
 }

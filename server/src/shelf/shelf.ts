@@ -56,7 +56,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
 
   async function keep(rows: readonly ShelfRow[]): Promise<void> {
     const refused = rows.map(rowRefusal).find((sentence) => sentence !== null)
-    if (refused) throw new HttpProblem(400, 'Cannot be kept', refused)
+    if (refused) throw new HttpProblem(400, 'Cannot be saved', refused)
     await journal?.append(rows)
     await putRows(db, rows)
     for (const row of rows) known?.set(shelfKey(row.sort, row.id), row)
@@ -81,7 +81,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
           if (rows.has(id)) {
             report.refused.push({
               row: i + 1,
-              sentence: `“${id}” stands in this file twice; the first is kept.`,
+              sentence: `“${id}” is in this file twice; the first one is used.`,
             })
             continue
           }
@@ -181,7 +181,7 @@ async function finisher(
           return { sentence: `There is no solvent “${solvent}” on the shelf.` }
       }
       if (sort === 'instrument' && isSimulated(newest.get(shelfKey(sort, idOf(sort, completed.body)))))
-        return { sentence: 'That is a simulated instrument of the app: give yours another name.' }
+        return { sentence: 'That is a simulated instrument of the app. Give yours another name.' }
       return completed
     },
   }
@@ -215,7 +215,7 @@ function withMass(
     const given = body.molarMassGPerMol
     if (typeof given === 'number' && Math.abs(given - molarMassGPerMol) > MASS_WITHIN_GPERMOL)
       return {
-        sentence: `The structure weighs ${molarMassGPerMol.toFixed(2)} g/mol, the row says ${given}: one of the two is of another compound.`,
+        sentence: `The structure weighs ${molarMassGPerMol.toFixed(2)} g/mol, the row says ${given}: one of the two belongs to another compound.`,
       }
     return {
       body: { ...body, formula: body.formula || formula, molarMassGPerMol: given ?? molarMassGPerMol },

@@ -79,7 +79,7 @@ export async function sealAnswer(
     throw new HttpProblem(
       409,
       'Sealed already',
-      'An answer is sealed for this unknown. The first one stands.',
+      'An answer is already sealed for this unknown. The first one is valid.',
     )
   return line
 }
@@ -101,17 +101,13 @@ export async function openAnswer(
   const seal = facts?.sealed?.body.seal
   if (!facts || !seal) throw new HttpProblem(404, 'No answer', 'No answer was sealed for this unknown.')
   if (!facts.signed)
-    throw new HttpProblem(
-      409,
-      'Not signed',
-      'The answer stays sealed until the verdict is signed and stored.',
-    )
+    throw new HttpProblem(409, 'Not signed', 'The answer stays sealed until the verdict is signed and saved.')
   const sealed = await sealedFor(shelf, seal, notebook, unknown)
   if (!sealed)
     throw new HttpProblem(
       404,
       'No answer',
-      'The answer was sealed on another computer; it can be opened only there.',
+      'The answer was sealed on another computer and can be opened only there.',
     )
   const opened = { seal, compound: sealed.compound.id, name: sealed.compound.name, salt: sealed.salt }
   const line = facts.answer ?? (await writeLine(store, notebook, unknown, 'answer opened', opened, clock))

@@ -6,7 +6,7 @@ export function Lost() {
   return (
     <main className="desk">
       <Title title="Nothing here" />
-      <p className="mt-3">The address leads to no place in this notebook.</p>
+      <p className="mt-3">This address is not in the notebook.</p>
       <Link to="/">Go to Today</Link>
     </main>
   )

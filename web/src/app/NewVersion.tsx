@@ -7,7 +7,7 @@ import { useNotebook } from '../ledger/notebook'
 import { isHalfTyped, watchTyping } from '../parts/typing'
 import { useUpdate } from '../device/update'
 
-/** How often a page that wants to be loaded anew looks whether it may be, ms. */
+/** How often a page that wants to be loaded anew looks whether it could be, ms. */
 const LOOK_EVERY_MS = 2000
 
 /**
@@ -39,7 +39,7 @@ export function NewVersion({ reload = () => window.location.reload() }: { reload
   return (
     <p className="look no-print" role="status">
       {isTaken
-        ? 'Another tab uses a newer version of Ivory Crystal. This page is loaded anew when nothing in it is half typed.'
+        ? 'Another tab uses a newer version of Ivory Crystal. This page reloads when no field in it is half typed.'
         : 'A newer version of Ivory Crystal is here.'}{' '}
       <Button
         size="sm"
@@ -49,15 +49,15 @@ export function NewVersion({ reload = () => window.location.reload() }: { reload
           else changeOver()
         }}
       >
-        {isHeld ? 'Use it all the same' : 'Use it now'}
+        {isHeld ? 'Use it anyway' : 'Use it now'}
       </Button>{' '}
       {isHeld ? (
-        <strong>Something on this page is half typed and would be lost. Finish it first, or clear it.</strong>
+        <strong>A field on this page is half typed and would be lost. Finish it first, or clear it.</strong>
       ) : (
         !isTaken && (
           <span className="quiet">
-            What is not yet sent stays on this device. Without this it is used when all tabs of the app are
-            closed.
+            What is not yet sent stays on this device. Otherwise the new version is used when all tabs of the
+            app are closed.
           </span>
         )
       )}

@@ -27,9 +27,8 @@ export function Notices() {
             {unkept.length === 1 ? '1 entry is' : `${unkept.length} entries are`} not saved on this device
           </h3>
           <p className="mb-1">
-            This browser cannot store anything now: its space is full, or storing is blocked. What you wrote
-            stands in this page only, until the server has it. Do not close the page; save a copy, or make
-            room.
+            This browser cannot save anything now: its space is full, or saving is blocked. What you wrote is
+            only in this page until the server has it. Do not close the page. Save a copy, or free some space.
           </p>
           <Button
             size="sm"
@@ -44,7 +43,7 @@ export function Notices() {
       )}
       {isOtherLedger && (
         <section className="look no-print" role="alert" aria-label="Another ledger">
-          <h3>The server at this address keeps another ledger now</h3>
+          <h3>The server at this address has another ledger now</h3>
           <p className="mb-0">
             Nothing of this notebook is sent to it. What you write stays on this device until its own server
             is back. <a href="/">Open what is there now</a>
@@ -53,31 +52,31 @@ export function Notices() {
       )}
       {copyOfMs !== null && !isOtherLedger && (
         <p className="look no-print" role="status">
-          The server is away. You are working on this device’s own copy, as of {day(copyOfMs)}{' '}
+          The server is away. You are working on the copy on this device, as of {day(copyOfMs)}{' '}
           {clock(copyOfMs)}. What you write is saved here and sent when the server is back.
         </p>
       )}
       {broughtBack > 0 && (
         <p className="look no-print" role="status">
-          The server had lost {broughtBack === 1 ? 'an entry' : `${broughtBack} entries`} it once saved: its
-          data folder is of an earlier day. They are sent to it again from this device.
+          The server had lost {broughtBack === 1 ? 'an entry' : `${broughtBack} entries`} it it had already
+          saved: its data folder is from an earlier day. This device sends them again.
         </p>
       )}
       {Math.abs(offMs) > CLOCK_OFF_MOST_MS && copyOfMs === null && (
         <p className="look no-print" role="status">
           The clock of this device is {span(Math.abs(offMs))} {offMs > 0 ? 'ahead of' : 'behind'} the
-          server’s. Times written here are off by as much; set it right in the device’s settings.
+          server’s. Times written here are wrong by as much. Correct the clock in the settings of the device.
         </p>
       )}
       {setAside.length > 0 && (
         <section className="look no-print" role="alert" aria-label="Set aside">
-          <h3>The server found something in its files that is not as it was written</h3>
+          <h3>The server found something in its files that has changed</h3>
           <p className="mb-1">
             {losses === 0
-              ? 'Nothing is left out because of it.'
-              : `${losses === 1 ? 'One thing is' : `${losses} things are`} left out because of it; everything else stands.`}{' '}
-            What was found is kept in the data folder, in <code>journal.jsonl.set-aside</code>. Tell the
-            person in charge.
+              ? 'No entry is left out because of it.'
+              : `${losses === 1 ? 'One thing is' : `${losses} things are`} left out because of it; everything else is valid.`}{' '}
+            It is saved in the data folder, in <code>journal.jsonl.set-aside</code>. Tell the person in
+            charge.
           </p>
           <ul className="mb-0">
             {setAside.slice(0, SHOWN).map(({ line, reason }) => (

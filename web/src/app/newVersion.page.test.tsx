@@ -99,7 +99,7 @@ describe('where another tab took it', () => {
     await user.type(screen.getByLabelText('What do you see?'), 'half')
     await user.click(screen.getByRole('button', { name: 'Use it now' }))
     expect(take).not.toHaveBeenCalled()
-    await user.click(screen.getByRole('button', { name: 'Use it all the same' }))
+    await user.click(screen.getByRole('button', { name: 'Use it anyway' }))
     expect(take).toHaveBeenCalledTimes(1)
   })
 })

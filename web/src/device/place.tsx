@@ -8,7 +8,7 @@ const AGAIN_AFTER_MS = [500, 2000]
 /** A screen could not be fetched: the server does not answer. */
 export class NotFetched extends Error {
   constructor() {
-    super('This screen has not been opened before, and the server that has it cannot be reached.')
+    super('This screen was not opened on this device before, and the server cannot be reached.')
   }
 }
 
@@ -92,7 +92,7 @@ function Nothing() {
   return <span aria-busy="true" />
 }
 
-/** A browser keeps the failure of a fetched module; by then it may be there. */
+/** A browser keeps the failure of a fetched module; by then it could be there. */
 export async function persistently<T>(load: () => Promise<T>, waits = AGAIN_AFTER_MS): Promise<T> {
   for (const wait of waits) {
     try {

@@ -14,7 +14,7 @@ import { ownsOf, panelsOf } from './budgetPanels'
 import css from './Budget.module.css'
 
 /**
- * Whose the degrees are: the width and the distance that were read, each cut into owners: solid what an owner has
+ * What explains the degrees: the width and the distance that were read, each cut into owners: solid what an owner has
  * for certain, hatched what it may have.
  *
  * @param lit owners that the step under the hand would take away
@@ -36,7 +36,7 @@ export function Budget({
   const idle = budget.filter((row) => !isDrawn(row))
   const columns = panels.map(({ fromC, toC }) => `minmax(0, ${(toC - fromC).toFixed(2)}fr)`).join(' ')
   return (
-    <figure className={css.budget} aria-label="Whose the degrees are" data-testid="budget">
+    <figure className={css.budget} aria-label="What explains the degrees" data-testid="budget">
       <Hatches id={id} />
       <div className={`${css.row} ${css.feet}`} style={{ ['--panels' as string]: columns }}>
         <span />

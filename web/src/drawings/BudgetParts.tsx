@@ -100,7 +100,7 @@ export function Whole({ panel, rows, id }: { panel: Panel; rows: readonly Budget
   const { parts, upTo, own } = cut(panel, rows)
   const whole = Math.abs(readC)
   return (
-    <Cell panel={panel} label={`${panel.title}: ${fixed(own, 1)} of it certainly the sample’s own`}>
+    <Cell panel={panel} label={`${panel.title}: ${fixed(own, 1)} of it at least from the sample itself`}>
       {parts.map(({ owner, from, to }) => (
         <Bar
           key={owner}

@@ -115,7 +115,7 @@ function Measure({ start, onDone }: { start: number; onDone: (pxPerMm: number) =
   return (
     <div className="mt-2">
       <label htmlFor="card-width">
-        Hold any bank or identity card to the screen and move until the bar is as long as the card.
+        Hold a bank or identity card to the screen and move the slider until the bar is as long as the card.
       </label>
       <input
         id="card-width"

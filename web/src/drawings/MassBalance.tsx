@@ -154,10 +154,10 @@ function remarkOn(row: AccountRow, crudeG: number): string {
   const apart = shownG(row.found.value) - shownG(row.predictedG)
   const off = `${fixed(Math.abs(apart), 3)} g ${apart < 0 ? 'less' : 'more'} than predicted`
   return isLarge(row, crudeG)
-    ? `${off}, beyond what weighing explains`
+    ? `${off}, more than the weighing error`
     : row.beyondWeighing
-      ? `${off}: no more than an estimate is off by`
-      : 'as predicted, within the weighing'
+      ? `${off}: within the error of the estimate`
+      : 'as predicted, within the weighing error'
 }
 
 /** To the milligram, as it is written. */

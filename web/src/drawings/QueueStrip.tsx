@@ -23,7 +23,7 @@ export function QueueStrip({
   const most = Math.max(0, ...waitingByMinute)
   if (most < 0.05)
     return (
-      <p className="quiet mt-1 mb-0">Almost nobody waits: fewer than one bench in twenty at any minute.</p>
+      <p className="quiet mt-1 mb-0">Almost nobody waits: at any minute fewer than one bench in twenty.</p>
     )
   const axis = axisUpTo(most, PARTS_MOST)
   const totalMin = Math.ceil(Math.max(60, upToMin) / STEP_MIN) * STEP_MIN

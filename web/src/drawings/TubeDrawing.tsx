@@ -5,7 +5,7 @@ import type { TubeLook } from '@ivory-crystal/core/melting'
 export const LOOKS_LIKE: Readonly<Record<TubeLook, string>> = {
   'not in': 'not in the block',
   powder: 'dry powder',
-  shrunk: 'drawn away from the wall',
+  shrunk: 'pulled away from the wall',
   sweating: 'wet at the wall',
   drops: 'drops in the bulk',
   slush: 'slush',

@@ -28,7 +28,7 @@ describe('the drawn balance', () => {
   })
   test('says of each part how it compares', () => {
     const words = drawn.replace(/<\/text><text[^>]*>/g, ' ')
-    expect(words).toContain('0.155 g less than predicted, beyond what weighing explains')
+    expect(words).toContain('0.155 g less than predicted, more than the weighing error')
     expect(words).toContain('glass, paper, tubes packed for melting')
   })
   test('keeps its remarks apart, within the drawing, and between bars and numbers', () => {
@@ -59,7 +59,7 @@ describe('the drawn balance', () => {
     const [crystals] = rows as [AccountRow]
     const same = { ...crystals, predictedG: crystals.found?.value ?? 0, beyondWeighing: false }
     expect(renderToStaticMarkup(<MassBalance crudeG={1.804} rows={[same]} />)).toContain(
-      'as predicted, within the weighing',
+      'as predicted, within the weighing error',
     )
     const over = { ...crystals, found: { value: 2.4, standardUncertainty: 0.001 } }
     const [crude, found] = heights(renderToStaticMarkup(<MassBalance crudeG={1.804} rows={[over]} />)) as [

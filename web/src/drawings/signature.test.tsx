@@ -201,7 +201,7 @@ const TUBE_2 = { slot: 2, seed: 'a tube', fillMm: 3, grain: 'fine', colour: 'yel
 test.each<[TubeLook, string]>([
   ['not in', 'not in the block'],
   ['powder', 'dry powder'],
-  ['shrunk', 'drawn away from the wall'],
+  ['shrunk', 'pulled away from the wall'],
   ['sweating', 'wet at the wall'],
   ['drops', 'drops in the bulk'],
   ['slush', 'slush'],

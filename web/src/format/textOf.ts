@@ -9,7 +9,7 @@ export function textOf(name: string, bytes: Uint8Array): TextOfFile {
   try {
     const text = new TextDecoder(encoding, { fatal: true }).decode(bytes)
     return text.includes('\0')
-      ? { ok: false, sentence: `“${name}” is no text file.` }
+      ? { ok: false, sentence: `“${name}” is not a text file.` }
       : { ok: true, text: text.replace(/^\uFEFF/, '') }
   } catch {
     return {

@@ -22,7 +22,7 @@ export class Refused extends Error {
   constructor(
     sentence: string,
     readonly status = 400,
-    /** When it may be asked again, s; null when it does not say. */
+    /** When it could be asked again, s; null when it does not say. */
     readonly retryAfterS: number | null = null,
   ) {
     super(sentence)
@@ -41,7 +41,7 @@ export class Unreachable extends Error {
 export class OtherLedger extends Error {
   constructor() {
     super(
-      'The server at this address keeps another ledger now. What is not yet sent stays on this device until its own server is back.',
+      'The server at this address has another ledger now. What is not yet sent stays on this device until its own server is back.',
     )
   }
 }

@@ -13,7 +13,7 @@ const RETRY_MOST_MS = 30_000
 /** Keeps entries on this device, tells the other tabs, and has them sent. */
 export async function enqueue(replica: Replica, entries: readonly Entry[]): Promise<void> {
   try {
-    if (!replica.outbox) throw new Error('Nothing can be kept here.')
+    if (!replica.outbox) throw new Error('Nothing can be saved here.')
     await replica.outbox.put(entries)
   } catch {
     replica.unkept.push(entries)
@@ -69,7 +69,7 @@ async function sendUnkept(replica: Replica): Promise<void> {
     const notebook = entries[0]?.notebook as NotebookId
     const answers = await answersTo([entries], async () => (await api.post(notebook, [entries])).answers)
     if (answers === 'in parts' || answers.length === 0)
-      throw new Error('The server answered for none of the entries sent.')
+      throw new Error('The server did not answer for the entries sent.')
     for (const answer of answers) {
       const entry = entries.find(({ id }) => id === answer.id)
       if (entry && 'sentence' in answer)

@@ -13,7 +13,7 @@ export interface LedgerState {
   /** Why it could not be opened. */
   readonly failure: string | null
   readonly about: About | null
-  /** What was struck last on this page: it may be taken back at once. */
+  /** What was struck last on this page: it could be taken back at once. */
   readonly lastStruck: EntryId | null
   /** This device's clock when it heard that, ms since 1970 UTC. */
   readonly heardAt: number
@@ -29,7 +29,7 @@ export interface LedgerState {
   readonly connected: boolean
   /** Since when the server was not heard, where this device’s own copy is open; null where it is the server’s. */
   readonly copyOfMs: number | null
-  /** The server at this address keeps another ledger now: nothing is sent to it. */
+  /** The server at this address has another ledger now: nothing is sent to it. */
   readonly isOtherLedger: boolean
   /** Lines the server had acknowledged and has no more, sent to it again from this device’s copy. */
   readonly broughtBack: number

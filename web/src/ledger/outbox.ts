@@ -94,7 +94,7 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
         }
         const settled = await database.withDb((db) => settle(db, ledger, sent, answers))
         for (const id of settled) mine.delete(id)
-        if (settled.length === 0) throw new Error('The server answered for none of the entries sent.')
+        if (settled.length === 0) throw new Error('The server did not answer for the entries sent.')
         left.push(...settled)
       }
     },

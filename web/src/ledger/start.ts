@@ -23,7 +23,7 @@ export async function start(replica: Replica, wanted: string | null): Promise<vo
     // Other tabs are listened to before the lines are asked for: what they tell meanwhile is not missed.
     await openPlaces(replica, about.ledger)
     if (!notebook)
-      throw new Refused('This ledger holds no such notebook. The link may be of another data folder.')
+      throw new Refused('This ledger holds no such notebook. The link could belong to another data folder.')
     const told = { notebook, entries: [] as RawEntry[] }
     replica.starting = told
     const [{ entries }, shelf] = await Promise.all([api.entries(notebook, 0), shelfAsked])

@@ -59,7 +59,7 @@ export function PaperFrame({
       <iframe
         ref={frame}
         className={css.frame}
-        title="The sheet as it is laid out for paper"
+        title="The sheet laid out for paper"
         aria-hidden
         tabIndex={-1}
         srcDoc="<!doctype html><title>Sheet</title>"

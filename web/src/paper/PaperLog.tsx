@@ -4,14 +4,14 @@ import { clock, day } from '../format/format'
 import { LastHash } from '../parts/LastHash'
 import type { Layout } from './layout'
 
-/** As it was done, on paper: in full line by line, or in short as running words; struck lines shown in both. */
+/** What was done, on paper: in full line by line, or in short as running words; struck lines shown in both. */
 export function PaperLog({ lines, layout }: { lines: readonly LogLine[]; layout: Layout }) {
   const shown = layout === 'full' ? lines : inShort(lines)
   const names = [...new Set(shown.map(({ entry }) => day(entry.at)))]
   const on = (name: string) => shown.filter(({ entry }) => day(entry.at) === name)
   return (
     <section>
-      <h2>As it was done{layout === 'full' ? '' : ', in short'}</h2>
+      <h2>What was done{layout === 'full' ? '' : ', in short'}</h2>
       {layout === 'full' ? (
         names.map((name) => (
           <section key={name}>

@@ -135,6 +135,6 @@ function KeepHandedIn() {
 
 function saidOf({ pages, bytes, wanted }: Made): string {
   const kB = `${Math.ceil(bytes / 1000)} kB`
-  const many = wanted === 'hand-in' && pages > 1 ? `It does not fit one page: it takes ${pages}. ` : ''
+  const many = wanted === 'hand-in' && pages > 1 ? `It does not fit on one page: it takes ${pages}. ` : ''
   return `${many}${pages === 1 ? 'One page' : `${pages} pages`}, ${kB}, among your downloads.`
 }

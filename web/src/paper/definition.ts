@@ -164,11 +164,7 @@ function contentOf(block: Block, scale: number): Content {
     case 'picture':
       if (!isPicture(block.url))
         return {
-          ...words(
-            [foot('A photograph stood here that cannot be shown: its file is no whole picture.')],
-            1,
-            {},
-          ),
+          ...words([foot('A photograph here cannot be shown: its file is not a complete picture.')], 1, {}),
           margin: [0, top, 0, 0],
         }
       return {

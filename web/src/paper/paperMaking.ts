@@ -4,5 +4,5 @@ import type { Paper } from './printing'
 /** What sets a sheet as a PDF, in a worker of its own; a megabyte, so never in the page. */
 export const paperMaking = remotely<Paper>(
   () => new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' }),
-  () => Promise.reject(new Error('Nothing sets a page where there are no workers.')),
+  () => Promise.reject(new Error('This browser cannot make pages: it has no workers.')),
 )

@@ -53,9 +53,10 @@ export function BalancePanel({
   }, [sample, notebook, queue])
   const reading = balance?.reading
   const send = () => {
-    if (!reading || pending > 0) return setSaid('The balance has not been heard yet.')
-    if (reading.overloaded) return setSaid('It is overloaded: take something off.')
-    if (!reading.stable) return setSaid('It is still moving: wait until it is at rest, then send.')
+    if (!reading || pending > 0) return setSaid('The balance has not answered yet.')
+    if (reading.overloaded) return setSaid('The balance is overloaded. Take something off.')
+    if (!reading.stable)
+      return setSaid('It is still moving. Wait until it is at rest, then send the reading.')
     setSaid(onSend(reading.display))
   }
   useKey('b', send)

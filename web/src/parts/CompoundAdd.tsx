@@ -77,7 +77,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
           void save()
         }}
       >
-        Put it on the shelf
+        Add it to the shelf
       </Button>
     </fieldset>
   )
@@ -90,13 +90,15 @@ async function rowOfTyped(
   const { readSubstance } = await import('@ivory-crystal/core/structures/formula')
   const read = await readSubstance(formula)
   if (!read)
-    return wrong(`“${formula.trim()}” is no formula such as C8H9NO and no structure such as CC(=O)Nc1ccccc1.`)
+    return wrong(
+      `“${formula.trim()}” is not a formula such as C8H9NO or a structure such as CC(=O)Nc1ccccc1.`,
+    )
   const from = readReading(low, 'Melts from')
   if (!from.ok) return wrong(from.problem.sentence)
   const to = readReading(high, 'Melts to')
   if (!to.ok) return wrong(to.problem.sentence)
   if (from.value.value > to.value.value)
-    return wrong('The lower temperature comes first: it melts from that one to the higher.')
+    return wrong('Enter the lower temperature first: it melts from there to the higher one.')
   if (source.trim() === '')
     return wrong('Give the source of the melting range: a handbook, the bottle’s label, the instructor.')
   return comesTo({

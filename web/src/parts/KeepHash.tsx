@@ -25,7 +25,7 @@ export function KeepHash({ title, head }: { title: string; head: Head }) {
   const mail = `mailto:?subject=${encodeURIComponent(`Hash of ${title}`)}&body=${encodeURIComponent(text)}`
   return (
     <span className="no-print d-block mt-1">
-      Keep this hash elsewhere: it shows later that no entry up to now was rewritten.{' '}
+      Save this hash elsewhere. Later it shows that no entry up to now was rewritten.{' '}
       <Button size="sm" variant="link" onClick={copy}>
         Copy it
       </Button>{' '}

@@ -13,14 +13,14 @@ export function LastHash() {
   if (!head)
     return (
       <p className="quiet mt-3 mb-0 no-print" aria-busy={!isAsked}>
-        The hash of the notebook’s last entry is known while the server answers.
+        The hash of the last entry is shown when the server answers.
       </p>
     )
   const groups = head.hash.slice(0, SHOWN).match(/.{4}/g) ?? []
   return (
     <p className="quiet mt-3 mb-0" title={head.hash}>
-      Entry {head.seq} is the last saved of this notebook; its hash, {groups.join(' ')} …, stands for every
-      entry before it too.{waiting > 0 && ' Entries not yet sent are not in it.'}
+      Entry {head.seq} is the last one saved in this notebook. Its hash, {groups.join(' ')} …, also covers
+      every entry before it.{waiting > 0 && ' It does not cover entries not yet sent.'}
       <KeepHash title={title ?? 'Notebook'} head={head} />
     </p>
   )

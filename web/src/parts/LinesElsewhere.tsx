@@ -11,8 +11,8 @@ export function LinesElsewhere() {
       {lines.length === 1
         ? '1 entry of another ledger is not yet sent'
         : `${lines.length} entries of other ledgers are not yet sent`}{' '}
-      on this device: a server of another data folder was at this address before. They are sent when it is
-      back.{' '}
+      on this device: a server with another data folder was at this address before. They will be sent when it
+      is back.{' '}
       <Button
         size="sm"
         variant="outline-primary"

@@ -22,7 +22,7 @@ function remarksOn({ strikes, conflicts, authors, farDates }: LinesTold): readon
       : []),
     ...(conflicts > 0
       ? [
-          `${lines(conflicts)} ${conflicts === 1 ? 'says' : 'say'} something else than the entry here with the same id. The one that is here stays.`,
+          `${lines(conflicts)} ${conflicts === 1 ? 'says' : 'say'} something different from the entry here with the same id. The one here stays.`,
         ]
       : []),
     ...(authors.length > 0 ? [`New here as writers: ${authors.join(', ')}.`] : []),

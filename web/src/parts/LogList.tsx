@@ -11,7 +11,7 @@ export function LogList({ lines }: { lines: readonly LogLine[] }) {
   const refused = new Map(quarantine.map(({ id, sentence }) => [id, sentence]))
   return (
     <section>
-      <h2>As it was done</h2>
+      <h2>What was done</h2>
       <ol className={css.log}>
         {lines.map(({ entry, sentence, strike: through, takenBack }) => (
           <li key={entry.id}>

@@ -72,14 +72,14 @@ export function MixedMeltForm({
     <form aria-label="Mixed melt" noValidate onSubmit={form.onSubmit}>
       <p className="mb-2">
         Grind {sample.label} with authentic{' '}
-        {references.map(({ compound }) => compound.name).join(', and with ')} until no grain of either shows.
-        Clean tools between; label each tube before the next is packed.
+        {references.map(({ compound }) => compound.name).join(', and with ')} until no grain of either can be
+        seen. Clean the tools in between. Label each tube before you pack the next.
       </p>
       <p className="caution mb-2">
         Treat an unknown as hazardous: protect your eyes, raise no dust, touch nothing. {LOCAL_RULES}
       </p>
       <fieldset className="row-of align-items-end">
-        <legend className="visually-hidden">how the parts are measured</legend>
+        <legend className="visually-hidden">how you measure the parts</legend>
         {(['eye', 'mass'] as const).map((one) => (
           <Form.Check
             key={one}
@@ -102,13 +102,13 @@ export function MixedMeltForm({
       </fieldset>
       <p className="form-text">
         {by === 'eye'
-          ? `By eye the parts are equal within about ${fixed(100 * BY_EYE_WITHIN, 0)} % of the whole, and the clear point of a mixture of two is the less sure for it.`
-          : 'The expected range is worked out for just these masses.'}
+          ? `By eye the parts are equal within about ${fixed(100 * BY_EYE_WITHIN, 0)} % of the total, which makes the expected clear point less certain.`
+          : 'The expected range is calculated for these masses.'}
       </p>
       <Form.Check
         id="beside"
         className="mt-1"
-        label="with the authentic sample in a tube of its own, so that the thermometer cancels"
+        label="melt the authentic sample in its own tube, so that thermometer errors cancel"
         checked={beside}
         onChange={(event) => {
           form.set({ beside: event.target.checked })

@@ -37,7 +37,7 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
       ))}
       {CAME_OUT_AS_OIL.test(lines.at(-1)?.body.text ?? '') && station === 'crystallize' && (
         <p className="look mb-1" role="note">
-          If it came out as an oil, warm it again until the oil is gone and let it cool more slowly: the card
+          If it came out as an oil, warm it again until the oil is gone and let it cool more slowly. The card
           “An oil instead of crystals” under <kbd className="key">R</kbd> says how.
         </p>
       )}

@@ -16,7 +16,7 @@ export function Photograph({ line }: { line: Entry<'photographed'> }) {
         (bytes) =>
           bytes
             ? { url: dataUrlOf(bytes) }
-            : { why: 'The picture is not here: it may still wait on the device that took it.' },
+            : { why: 'The picture is not here: it could still be on the device that took it.' },
         (error: unknown) => ({ why: (error as Error).message }),
       )
       .then((known) => {

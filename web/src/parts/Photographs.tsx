@@ -154,8 +154,8 @@ function Taken({
         </Form.Select>
         <Form.Control
           className="mt-2"
-          aria-label="What is to be seen in it"
-          placeholder="What is to be seen in it?"
+          aria-label="What does it show"
+          placeholder="What does it show?"
           maxLength={300}
           value={text}
           onChange={(event) => {

@@ -19,7 +19,7 @@ export function ReasonForm({
   const form = useTyped({
     start: { reason: '' },
     make: ({ reason }) =>
-      reason.trim() === '' ? wrong('Say why, in a few words.', 'reason') : comesTo(reason.trim()),
+      reason.trim() === '' ? wrong('Give the reason in a few words.', 'reason') : comesTo(reason.trim()),
     keep: onReason,
   })
   const { reason } = form.typed

@@ -4,8 +4,8 @@ import Button from 'react-bootstrap/Button'
 export function RestsNoMore({ onAgain }: { onAgain: () => void }) {
   return (
     <p className="look" role="alert">
-      The signed verdict is out of date: an entry it is based on was struck out since. It stays in the record
-      as it was written.{' '}
+      The signed verdict is out of date: an entry it is based on has been struck out. It stays in the record
+      as written.{' '}
       <Button size="sm" onClick={onAgain}>
         Judge again
       </Button>

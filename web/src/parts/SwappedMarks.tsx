@@ -21,7 +21,7 @@ export function SwappedMarks({ melts }: { melts: readonly MeltFacts[] }) {
 export function SwappedTube({ slot, onExchange }: { slot: number; onExchange: () => void }) {
   return (
     <p className="look" role="alert">
-      Tube {slot} is all liquid before its first liquid: were the two keys swapped?{' '}
+      Tube {slot} is all liquid before its first liquid. Were the two keys swapped?{' '}
       <Button size="sm" variant="outline-primary" onClick={onExchange}>
         Exchange the two marks of tube {slot}
       </Button>

@@ -17,7 +17,7 @@ export function Turns({ instrument }: { instrument: Instrument }) {
     start: { who: '', slots: '1' },
     make: ({ who, slots }) =>
       who.trim() === ''
-        ? wrong('Say who: a bench code is enough.', 'who')
+        ? wrong('Enter who it is: a bench code is enough.', 'who')
         : comesTo([
             {
               kind: 'turn taken',
@@ -29,7 +29,7 @@ export function Turns({ instrument }: { instrument: Instrument }) {
   return (
     <section aria-label={`Turns on the ${instrument.name}`}>
       <h3>In use by</h3>
-      {turns.length === 0 && <p className="quiet mb-1">Nobody: the instrument is free.</p>}
+      {turns.length === 0 && <p className="quiet mb-1">Nobody. The instrument is free.</p>}
       <ul className="plain-list">
         {turns.map((turn) => (
           <TurnRow key={turn.entry.id} turn={turn} instrument={instrument} others={turns.length - 1} />
@@ -97,7 +97,7 @@ function TurnRow({ turn, instrument, others }: { turn: Turn; instrument: Instrum
         </Button>
       ) : (
         <span className="row-of align-items-center">
-          <span>Tubes in the glass waste, block clear.</span>
+          <span>The tubes are in the glass waste and the block is empty.</span>
           <Button
             size="sm"
             variant="outline-primary"

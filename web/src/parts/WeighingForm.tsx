@@ -184,7 +184,7 @@ export function WeighingForm({
           {!preview.ok
             ? 'Record the mass'
             : asked === netMassText(preview.value)
-              ? `It is so: record ${netMassText(preview.value)} g`
+              ? `It is correct: record ${netMassText(preview.value)} g`
               : `Record ${netMassText(preview.value)} g`}
         </Button>
         <Button
@@ -252,5 +252,5 @@ function possible(body: Weighed, field: keyof Typed): Result<Weighed, keyof Type
   const net = attempt(() => netMass(weighingOf(body)))
   if (!net.ok) return wrong(net.problem.sentence, field)
   if (net.value.value > 0) return comesTo(body)
-  return wrong('That comes to nothing at all. Was the sample on the balance?', field)
+  return wrong('That gives a mass of zero. Was the sample on the balance?', field)
 }

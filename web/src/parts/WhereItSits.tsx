@@ -109,9 +109,9 @@ export function WhereItSits({
         note="the chosen mixture, as an ideal solution of the two would melt, heated very slowly"
       />
       <p className="quiet mb-0">
-        {estimateSentence(a, b)}Ideal liquid, pure solids: simple pairs follow it within about 3 °C. Solid
-        solutions and compounds of the two do not; sand or salt, which does not dissolve in the melt, hardly
-        lowers a range at all.
+        {estimateSentence(a, b)}Calculated for an ideal liquid and pure solids. Simple pairs follow it within
+        about 3 °C. Solid solutions and molecular compounds do not. Sand or salt does not dissolve in the melt
+        and hardly lowers the range.
       </p>
     </div>
   )
@@ -153,8 +153,8 @@ function whyHere(
   const low = Math.min(a.fusion.meltingPointC, b.fusion.meltingPointC)
   const below = `${fixed(low - range.onsetC, 1)} °C below the lower-melting of the two`
   return beginsUnseen
-    ? `Its first liquid, at the eutectic temperature, is too little to see; a drop shows ${below}.`
-    : `It begins ${below}: each dissolves in the melt of the other, and a melt that holds both stays liquid further down.`
+    ? `There is too little liquid to see at the eutectic temperature; the first drop shows ${below}.`
+    : `It begins ${below}, because each dissolves in the melt of the other, and a melt of both stays liquid at lower temperatures.`
 }
 
 function estimateSentence(a: MapSide, b: MapSide): string {

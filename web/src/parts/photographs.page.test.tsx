@@ -35,7 +35,7 @@ test('a picture is looked at, named, and kept before a line speaks of it', async
   const form = within(await screen.findByRole('form', { name: 'The photograph just taken' }))
   expect(written('photographed')).toHaveLength(0)
   await user.selectOptions(form.getByLabelText('It shows'), 'Set-up')
-  await user.type(form.getByLabelText('What is to be seen in it'), '  at the boil ')
+  await user.type(form.getByLabelText('What does it show'), '  at the boil ')
   await user.click(form.getByRole('button', { name: 'Keep it' }))
   await screen.findByRole('button', { name: 'Add a photograph' })
   expect(order).toEqual(['sent, 0 lines'])

@@ -58,7 +58,7 @@ export async function takePhotograph(file: File): Promise<TakenPhotograph> {
       if (smallest.blob.size <= BYTES_AIM) break
     }
     if (!smallest || smallest.blob.size > PHOTOGRAPH_BYTES_MOST)
-      throw new Error(`“${file.name}” stays too large for the notebook. Cut it down to what is to be seen.`)
+      throw new Error(`“${file.name}” is still too large for the notebook. Crop it to the part that matters.`)
     const jpeg = await smallest.blob.arrayBuffer()
     const { widthPx, heightPx } = smallest
     return { jpeg, widthPx, heightPx, sha256: bytesToHex(sha256(new Uint8Array(jpeg))) }

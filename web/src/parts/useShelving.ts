@@ -56,6 +56,6 @@ export async function putOnShelf(sort: OwnSort, { rows, off = [] }: Shelved): Pr
     await shelfChanged()
     return report?.refused[0]?.sentence ?? null
   } catch (error) {
-    return `${(error as Error).message} Nothing typed here is lost: try again.`
+    return `${(error as Error).message} Nothing you typed is lost. Try again.`
   }
 }

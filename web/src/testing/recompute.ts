@@ -124,7 +124,7 @@ function massesIn(text: string): readonly Recomputed[] {
       return { what: all, printed: net, worked: Number(net), isRight: text.includes(` ${net} g`) }
     },
   )
-  const aside = /(\d+) mg of it put aside: ([\d.]+) g went in/.exec(text)
+  const aside = /(\d+) mg of it kept back: ([\d.]+) g went in/.exec(text)
   const crude = /Mass of crude (?:\D+?)?(?:(\d[\d.]*) g(?! loaded| empty| went))/.exec(text)?.[1]
   const whole = crude ?? /([\d.]+) g(?= Mass of product)/.exec(text)?.[1]
   return [
@@ -160,7 +160,7 @@ function rangesIn(text: string): readonly Recomputed[] {
   const from = text.lastIndexOf('width, °C')
   if (from < 0) return []
   const end =
-    /Signed by|Not signed yet|Verdict|Why less than|As it was done|Why /.exec(text.slice(from))?.index ?? 0
+    /Signed by|Not signed yet|Verdict|Why less than|What was done|Why /.exec(text.slice(from))?.index ?? 0
   const table = text.slice(from, from + end)
   const rows = [
     ...table.matchAll(/([\d.]+) to ([\d.]+) (?:– |([\d.]+) to ([\d.]+) )?(\d+(?:\.\d+)?)(?= |$)(?! °C)/g),
@@ -205,10 +205,10 @@ function lossesIn(text: string): readonly Recomputed[] {
   const other = /The other ([\d.]+) g went in transfers/.exec(text)?.[1]
   const liquor = /([\d.]+) g was found in the evaporated liquor/.exec(text)?.[1]
   const expected =
-    /About ([\d.]+) g was expected in the cold liquor: ([\d.]+) g .*? and ([\d.]+) g impurity dissolved(?:; the rinse took at most ([\d.]+) g|; no rinse was logged)?(?:; ([\d.]+) g came out as the second crop)?/.exec(
+    /About ([\d.]+) g was expected in the cold liquor: ([\d.]+) g .*? and ([\d.]+) g impurity dissolved(?:; the rinse took at most ([\d.]+) g|; no rinse was logged)?(?:; ([\d.]+) g crystallized as the second crop)?/.exec(
       text,
     )
-  const gritted = /([\d.]+) g (?:was left behind hot|was expected not to dissolve), as grit/.exec(text)?.[1]
+  const gritted = /([\d.]+) g (?:was left behind hot|was not expected to dissolve), as grit/.exec(text)?.[1]
   return [
     ...(lost !== undefined && working
       ? [rounds('not in the crystals', lost, Number(working.masses.at(-1)) * (1 - working.value))]
@@ -216,7 +216,7 @@ function lossesIn(text: string): readonly Recomputed[] {
     ...(lost !== undefined && other !== undefined && liquor !== undefined
       ? [rounds('in transfers', other, Number(lost) - Number(liquor) - Number(gritted ?? 0), 0.6)]
       : []),
-    // Three numbers rounded by themselves: the last digit may be one off for each.
+    // Three numbers rounded by themselves: the last digit could be one off for each.
     ...(expected
       ? [
           rounds(

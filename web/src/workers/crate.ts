@@ -112,7 +112,7 @@ export const crate = {
     for (const { title, file, pdf } of beside.pages)
       add(`pages/${file}.pdf`, pdf, {
         name: title,
-        description: 'The page as it is printed, with the entries it is based on inside.',
+        description: 'The page as printed, with the entries it is based on.',
         encodingFormat: 'application/pdf',
       })
     if (beside.schema !== null)
@@ -158,7 +158,7 @@ export const crate = {
         },
       })
       if (count > FILES_MOST || declared > most)
-        return no(`“${name}” would unpack to more than a notebook can be: it was not unpacked.`)
+        return no(`“${name}” would unpack to more than a notebook can hold, so it was not unpacked.`)
       const metadata = held[METADATA_PATH]
       const notebook = held[NOTEBOOK_PATH]
       const trouble = crateTrouble(name, metadata ? strFromU8(metadata) : null, notebook !== undefined)
@@ -178,7 +178,7 @@ export const crate = {
         ...(bad === 0
           ? []
           : [
-              `${bad === 1 ? 'One photograph' : `${bad} photographs`} in it ${bad === 1 ? 'is' : 'are'} left out: no whole picture, another one than the name says, or with details such as the place it was taken at.`,
+              `${bad === 1 ? 'One photograph' : `${bad} photographs`} in it ${bad === 1 ? 'is' : 'are'} left out: not a complete picture, not the one the name says, or with details such as the place where it was taken.`,
             ]),
         ...changedSince(metadata, notebook),
       ]
@@ -197,11 +197,11 @@ const capitalOf = ({ name }: Table) => name.replace(/^./, (letter) => letter.toU
 function changedSince(metadata: Uint8Array | undefined, notebook: Uint8Array): readonly string[] {
   const told = hashInMetadata(metadata ? strFromU8(metadata) : '', NOTEBOOK_PATH)
   if (told === null)
-    return ['The file gives no SHA-256 of the notebook in it: whether it was changed since cannot be told.']
+    return ['The file gives no SHA-256 of the notebook in it, so changes since then cannot be detected.']
   return told === bytesToHex(sha256(notebook))
     ? []
     : [
-        'The notebook in this file is not the one that was packed into it: its SHA-256 differs from the one the file gives. Somebody or something changed it since.',
+        'The notebook in this file is not the one that was packed into it: its SHA-256 differs from the one the file gives. It has been changed since.',
       ]
 }
 

@@ -15,7 +15,7 @@ export function remotely<T extends { readonly isThere: () => boolean }>(
   const here = async () =>
     (await inThisPage().catch(() => {
       throw new Error(
-        'What works this out has not been fetched yet, and the server that has it cannot be reached.',
+        'The program for this calculation has not been loaded yet, and the server cannot be reached.',
       )
     })) as unknown as Remotely<T>
   const kept = () => {

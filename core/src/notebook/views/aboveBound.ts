@@ -16,5 +16,5 @@ export function aboveBoundOf(view: View, prep: PrepFacts): string | null {
   if (oddFactsOf(view, prep.id).some(({ code }) => code === 'over-100' || code === 'over-the-bound'))
     return null
   const assay = Number((100 * plan.input.assay).toFixed(1))
-  return `The recovery measured is ${(value - bound).toFixed(1)} percentage points above the most the plan expected (${bound.toFixed(1)} %). The crystals may be damp, the crude purer than the ${assay} % estimated, or the cold liquor may hold less than the solubilities say.`
+  return `The recovery measured is ${(value - bound).toFixed(1)} percentage points above the highest recovery the plan expected (${bound.toFixed(1)} %). The crystals could be damp, the crude could be purer than the ${assay} % estimated, or the cold mother liquor holds less than the solubilities say.`
 }

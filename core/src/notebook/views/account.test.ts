@@ -187,7 +187,7 @@ describe('what is odd, and why', () => {
     })
     const said = causes(viewOf(weighed('crude', '1.804'), plan(), byDifference), 'over-100')
     expect(said?.[0]).toContain('Damp crystals')
-    expect(said?.join(' ')).toContain('The wrong vessel: 32.0 g loaded')
+    expect(said?.join(' ')).toContain('The wrong vessel could have been subtracted: 32.0 g loaded')
     expect(said?.join(' ')).toContain('different balances')
   })
   test('under half: too much solvent, too much rinse, too warm, what was noted', () => {
@@ -254,7 +254,9 @@ describe('what is odd, and why', () => {
   test('a slipped digit comes before damp, cold and rinse', () => {
     const of = (product: string, code: string) =>
       causes(viewOf(weighed('crude', '1.804'), plan(), weighed('product', product)), code)?.[0]
-    expect(of('15.600', 'over-100')).toContain('A digit or a point: 15.600 g of product, 1.804 g of crude')
+    expect(of('15.600', 'over-100')).toContain(
+      'A digit or the decimal point could be wrong: 15.600 g of product, 1.804 g of crude',
+    )
     expect(of('0.156', 'under-half')).toContain('A slipped digit')
     const residue = viewOf(
       weighed('crude', '1.804'),
@@ -372,7 +374,7 @@ describe('drying', () => {
 test('with no plan there is nothing to be wet with, and the house’s minutes are all that is asked', () => {
   const view = viewOf(weighed('crude', '1.804'), weighed('product', '1.400'))
   expect(drynessOf(view, prepIn(view)).sentence).toBe(
-    'House rules ask for 10 min of air before it is weighed; no timer shows that.',
+    'House rules ask for 10 min in air before it is weighed; no timer shows that.',
   )
 })
 

@@ -83,7 +83,7 @@ function rowsOf(crude: Quantity, found: Found, predicted: Predicted | null, prep
       liquorG,
       found.liquor,
       predicted
-        ? `${predicted.productInLiquorG.toFixed(3)} g ${product} and ${predicted.impurityInLiquorG.toFixed(3)} g impurity dissolved; ${predicted.rinseG > 0 ? `the rinse took at most ${predicted.rinseG.toFixed(3)} g` : 'no rinse was logged'}${second ? `; ${second.value.toFixed(3)} g came out as the second crop` : ''}`
+        ? `${predicted.productInLiquorG.toFixed(3)} g ${product} and ${predicted.impurityInLiquorG.toFixed(3)} g impurity dissolved; ${predicted.rinseG > 0 ? `the rinse took at most ${predicted.rinseG.toFixed(3)} g` : 'no rinse was logged'}${second ? `; ${second.value.toFixed(3)} g crystallized as the second crop` : ''}`
         : 'not predicted',
     ),
     row('grit', 'Grit left behind hot', predicted?.gritG ?? null, found.grit, 'what did not dissolve'),

@@ -125,7 +125,7 @@ describe('a mass is asked about before it is kept', () => {
   })
   test('digits the balance shows and nobody wrote', () => {
     expect(doubts('product', tared('1.3'))[0]).toBe(
-      '1.3 g from a balance that reads to 0.001 g: it showed 3 decimals. Were the last digits left off?',
+      '1.3 g from a balance that reads to 0.001 g: it showed 3 decimals. Were the last digits left out?',
     )
   })
   test('a product that grew, unless a reading is put right', () => {
@@ -147,7 +147,7 @@ describe('a mass is asked about before it is kept', () => {
     })
     const known = more(demo, [['weighed', idOf('crude'), by('18.031', '19.935')]])
     expect(doubts('product', by('19.301', '20.692'), known)).toEqual([
-      'Glass 3 weighed 18.031 g empty before, and 19.301 g now: is it that vessel, clean and dry?',
+      'Glass 3 weighed 18.031 g empty before, and 19.301 g now. Is it the same vessel, clean and dry?',
     ])
     expect(doubts('product', by('18.030', '19.421'), known)).toEqual([])
   })

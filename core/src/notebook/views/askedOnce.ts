@@ -41,7 +41,7 @@ function passedBy(prep: PrepFacts, step: Step): AskedOnce {
   return {
     step,
     question:
-      `${capital(step.station)}: “${words}” is not ticked, and a later step is. ${CONSEQUENCE[markOfStep(step) ?? ''] ?? ''}`.trim(),
+      `${capital(step.station)}: “${words}” is not ticked, but a later step is. ${CONSEQUENCE[markOfStep(step) ?? ''] ?? ''}`.trim(),
     answers: [
       { says: 'It was done', line: { kind: 'step ticked', subject: prep.id, body: { step: step.id } } },
       {
@@ -54,10 +54,10 @@ function passedBy(prep: PrepFacts, step: Step): AskedOnce {
 
 const CONSEQUENCE: Readonly<Record<string, string>> = {
   'put aside':
-    'Left out, none of the crude is there for its range, a plate or a seed, and all of it counts as dissolved.',
-  'stones out': 'Left out, a stone may be weighed with the crystals.',
-  'liquor kept': 'Left out, what is missing from the yield cannot be looked for.',
-  ice: 'Left out, what ice would have brought down is still in the liquor.',
+    'Without it, no crude is kept back for its range, a plate or a seed, and all of it counts as dissolved.',
+  'stones out': 'Without it, a boiling stone could be weighed with the crystals.',
+  'liquor kept': 'Without it, you cannot look for missing product in the mother liquor.',
+  ice: 'Without it, the product that ice would crystallize is still in the mother liquor.',
 }
 
 /** Portions were to be logged, none is, and the solid is said to be dissolved. */
@@ -66,9 +66,9 @@ function dryOnHeat(prep: PrepFacts, step: Step): AskedOnce | null {
   return withObservation(
     prep,
     step,
-    'No solvent is logged. Dry solid on a hot plate melts to an oil: was solvent in before the heat?',
-    'Solvent was in, not written down',
-    'Solvent went in before the heat; its volume was not written down.',
+    'No solvent is logged. Dry solid on a hot plate melts to an oil. Was solvent in before the heat?',
+    'Solvent was in, not logged',
+    'Solvent was in before the heat; its volume was not written down.',
   )
 }
 
@@ -78,7 +78,7 @@ function unbalanced(view: View, prep: PrepFacts, step: Step): AskedOnce | null {
   return withObservation(
     prep,
     step,
-    'No balanced pair is written down for this spin. A tube is never spun against another mass than its own: was the partner weighed?',
+    'No balanced pair is written down for this spin. A tube is only spun against its own mass. Was the partner weighed?',
     'It was balanced, not written down',
     `The partner was weighed and balanced before “${wordsOf(step)}”; its mass was not written down.`,
   )

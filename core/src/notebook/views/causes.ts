@@ -41,17 +41,14 @@ function causesOf(view: View, { code, prep, recovered }: OddFact): readonly Caus
     case 'over-the-bound':
       return [
         ...whyOver(view, prep, ofCrude.value),
-        cause(
-          'The crude held more product than was estimated, or it was cooled further than planned.',
-          'plan',
-        ),
+        cause('The crude held more product than estimated, or it was cooled further than planned.', 'plan'),
       ]
     case 'yield-over-100':
       return [
         ...(made
           ? [
               cause(
-                `The limiting reagent: ${made.from} could give ${made.theoreticalG.toFixed(3)} g. Is it the one that ran out, with its mass and molar mass?`,
+                `The limiting reagent: ${made.from} could give ${made.theoreticalG.toFixed(3)} g. Is it the limiting one, and are its mass and molar mass right?`,
                 'weigh',
               ),
             ]
@@ -62,9 +59,14 @@ function causesOf(view: View, { code, prep, recovered }: OddFact): readonly Caus
       return whyUnder(view, prep, ofCrude.value)
     case 'closure-over-102':
       return (closurePercent ?? 0) > 100 * SLIPPED.overTimes
-        ? [cause('A point in the wrong place in one of the masses: read each against its slip.', 'weigh')]
+        ? [
+            cause(
+              'A decimal point could be in the wrong place in one of the masses. Check each against its slip.',
+              'weigh',
+            ),
+          ]
         : [
-            cause('The residue still holds solvent: dry it on and weigh it again.', 'weigh'),
+            cause('The residue could still hold solvent. Dry it further and weigh it again.', 'weigh'),
             ...whyOver(view, prep, ofCrude.value),
           ]
   }
@@ -82,23 +84,23 @@ function whyOver(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] {
   const dryness = drynessOf(view, prep)
   const product = sampleOf(prep, 'product')?.weighing
   const crude = sampleOf(prep, 'crude')?.weighing
-  const damp = dryness.isDry ? [] : [cause(`Damp crystals: ${lower(dryness.sentence)}`, 'weigh')]
+  const damp = dryness.isDry ? [] : [cause(`The crystals could be damp: ${lower(dryness.sentence)}`, 'weigh')]
   const stones =
     stepThat(prep, 'stones out')?.isTicked === false
-      ? [cause('Boiling stones went into the sample flask and are not ticked as picked out.', 'weigh')]
-      : [cause('A boiling stone, a stirring bar or a scrap of paper weighed with the crystals.', 'weigh')]
+      ? [cause('Boiling stones went into the sample flask, and picking them out is not ticked.', 'weigh')]
+      : [cause('A boiling stone, a stirring bar or a scrap of paper was weighed with the crystals.', 'weigh')]
   const vessel =
     product?.body.method === 'difference'
       ? [
           cause(
-            `The wrong vessel: ${product.body.loaded.text} g loaded, ${product.body.empty.text} g empty. Weigh that vessel empty again.`,
+            `The wrong vessel could have been subtracted: ${product.body.loaded.text} g loaded, ${product.body.empty.text} g empty. Weigh that vessel empty again.`,
             'weigh',
           ),
         ]
       : []
   const digits = [
     cause(
-      `A digit or a point: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. Read both once more.`,
+      `A digit or the decimal point could be wrong: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. Read both once more.`,
       'weigh',
     ),
   ]
@@ -116,7 +118,9 @@ function whyOver(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] {
     ...(product && crude && product.body.readabilityG !== crude.body.readabilityG
       ? [cause('Crude and crystals were weighed on different balances.', 'weigh')]
       : []),
-    ...(dryness.isDry ? [cause('Solvent held inside the crystals: dry to constant mass.', 'weigh')] : []),
+    ...(dryness.isDry
+      ? [cause('Solvent could be held inside the crystals. Dry them to constant mass.', 'weigh')]
+      : []),
   ]
 }
 
@@ -135,21 +139,21 @@ function whyUnder(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] 
   const [crude, product] = [sampleOf(prep, 'crude')?.weighing, sampleOf(prep, 'product')?.weighing]
   const isTiny = ofCrudePercent < 100 * SLIPPED.underPart * (plan.result.recoveryPercentOfCrude / 100)
   const masses = cause(
-    `One of the masses: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. A slipped digit, another vessel as the empty one, or the crude weighed with a stirring bar?`,
+    `One of the masses could be wrong: ${massText(product) ?? 'the product'} of product, ${massText(crude) ?? 'the crude'} of crude. Was a digit wrong, another empty vessel subtracted, or the crude weighed with a stirring bar?`,
     'weigh',
   )
   if (isTiny) causes.push(masses)
   if (hotML > 1.15 * plan.result.hotML)
     causes.push(
       cause(
-        `${hotML.toFixed(1)} mL was used where ${plan.result.hotML.toFixed(1)} was planned: more stays dissolved. Evaporate some and chill again.`,
+        `${hotML.toFixed(1)} mL was used where ${plan.result.hotML.toFixed(1)} was planned, so more stays dissolved. Evaporate some and chill it again.`,
         'dissolve',
       ),
     )
   if (rinseML > 1.5 * plan.input.washML)
     causes.push(
       cause(
-        `It was rinsed with ${rinseML.toFixed(1)} mL where ${plan.input.washML} mL was planned; a rinse that is not ice-cold takes more.`,
+        `It was rinsed with ${rinseML.toFixed(1)} mL where ${plan.input.washML} mL was planned. A rinse that is not ice-cold dissolves more.`,
         'collect',
       ),
     )
@@ -157,29 +161,31 @@ function whyUnder(view: View, prep: PrepFacts, ofCrudePercent: number): Cause[] 
   if (warmest !== null && warmest > plan.input.coldC + 5)
     causes.push(
       cause(
-        `It was last read at ${warmest.toFixed(0)} °C, and planned for ${plan.input.coldC} °C: chill the liquor longer.`,
+        `It was last read at ${warmest.toFixed(0)} °C, and planned for ${plan.input.coldC} °C. Chill the mother liquor longer.`,
         'crystallize',
       ),
     )
   if (stepThat(prep, 'ice')?.isTicked === false)
-    causes.push(cause('The ice bath is not ticked: chill the liquor and look for more.', 'crystallize'))
+    causes.push(
+      cause('The ice bath is not ticked. Chill the mother liquor and look for more crystals.', 'crystallize'),
+    )
   for (const { body } of linesOf(view, prep.id, 'rescue tried'))
     if (
       ['boiled-over', 'through-the-paper', 'stays-in-the-flask', 'boiled-dry', 'in-the-pipette'].includes(
         body.rescue,
       )
     )
-      causes.push(cause(`It was noted: ${body.rescue.replaceAll('-', ' ')}.`, body.station))
+      causes.push(cause(`You noted: ${body.rescue.replaceAll('-', ' ')}.`, body.station))
   if (plan.inserts.length > 0)
-    causes.push(cause('Hot filtration and charcoal keep a share of the product.', 'dissolve'))
+    causes.push(cause('Hot filtration and charcoal hold back some product.', 'dissolve'))
   if (removedML === 0 && hotML === 0)
     causes.push(
-      cause('No solvent was logged, so the plan cannot be compared with what was done.', 'dissolve'),
+      cause('No solvent was logged, so what was done cannot be compared with the plan.', 'dissolve'),
     )
   if (!isTiny) causes.push(masses)
   causes.push(
     cause(
-      'Crystals left in the flask or on the paper; or the crude held less product than estimated.',
+      'Crystals were left in the flask or on the paper, or the crude held less product than estimated.',
       'plan',
     ),
   )
@@ -206,11 +212,11 @@ export function liquorStanding(
   const residue = sampleOf(prep, 'residue')?.weighing ?? null
   const low = odditiesOf(view, prep.id).some(({ code }) => code === 'under-half')
   const question = !yieldKnown
-    ? 'The crystals have not been weighed: the liquor may still hold what is missing. Throw it away all the same?'
+    ? 'The crystals have not been weighed, and the mother liquor could hold what is missing. Discard it anyway?'
     : low
-      ? 'The recovery is under half of the plan: the liquor probably holds the rest. Throw it away all the same?'
+      ? 'The recovery is under half of the planned one. The mother liquor probably holds the rest. Discard it anyway?'
       : residue === null
-        ? 'The liquor has not been evaporated and weighed, so the balance of masses stays open. Throw it away?'
+        ? 'The mother liquor has not been evaporated and weighed, so the mass balance stays open. Discard it anyway?'
         : null
   return { kept, yieldKnown, question }
 }

@@ -22,6 +22,6 @@ export function comparedAs(row: CompleteRow): string {
     ...(wide > 0 ? [`${(wide / 10).toFixed(1)} of the width`] : []),
   ]
   return taken.length === 0
-    ? `Compared as it stands, ${text(shown)}: at ${rate} heating added nothing that shows.`
-    : `Compared as ${text(slow)}: ${stood} ${text(shown)}, less what heating at ${rate} is taken to add (${taken.join(', ')}).`
+    ? `Compared as read, ${text(shown)}: at ${rate} heating added nothing measurable.`
+    : `Compared as ${text(slow)}: ${stood} ${text(shown)}, less the delay from heating at ${rate} (${taken.join(', ')}).`
 }

@@ -14,11 +14,11 @@ import { heatedOf, judgedRange, latestRange, rangesOf } from './ranges'
  */
 export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | null): Result<AssayFromRange> {
   const crude = latestRange(rangesOf(view, prep.id), 'crude')
-  if (!crude) return problem('too-few-samples', 'The crude has not been melted yet; both ends are needed.')
+  if (!crude) return problem('too-few-samples', 'The crude has no melting range yet. Both ends are needed.')
   if (!impurity)
     return problem(
       'too-few-samples',
-      'Name the impurity, and the crude’s melting range can propose a fraction.',
+      'Name the impurity. Then the melting range of the crude can propose a product fraction.',
     )
   const product = fusionOf(prep.opened.body.compound)
   const other = fusionOf(impurity)
@@ -33,7 +33,7 @@ export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | n
   if (proposed.value === null)
     return problem(
       'not-below-melting-point',
-      'The crude’s clear point lies below the eutectic of the two: it cannot be this pair alone.',
+      'The clear point of the crude lies below the eutectic of the two, so it is not this pair alone.',
     )
   const guess = product.estimated || other.estimated
   return {
@@ -41,7 +41,7 @@ export function crudeAssayOf(view: View, prep: PrepFacts, impurity: Compound | n
     value: guess
       ? {
           ...proposed.value,
-          sentence: `${proposed.value.sentence} A fusion enthalpy in it is estimated (Walden’s rule).`,
+          sentence: `${proposed.value.sentence} One fusion enthalpy used is estimated (Walden’s rule).`,
         }
       : proposed.value,
   }

@@ -83,18 +83,18 @@ function remarkOf(prep: PrepFacts, state: Dissolving['state'], isUnchanged: bool
   // Once the hot liquid is off it, nothing is left to be warned of.
   if (state === 'grit' && isOff) return null
   if (state === 'grit')
-    return 'Still solid after two portions that changed nothing: it is grit. Stop adding, and take the hot liquid off it. Oily drops are not grit: they want more hot solvent.'
+    return 'Two portions changed nothing: what is left is grit. Stop adding solvent, and filter the hot liquid off it. Oily drops are not grit: they need more hot solvent.'
   if (state === 'dissolving' && isUnchanged)
-    return `Two portions changed nothing, but only ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in. Solid is still to be expected: it is not grit yet. Check that it is hot enough, swirl it, and go on in portions.`
+    return `Two portions changed nothing, but only ${hotML.toFixed(1)} of about ${leastML.toFixed(1)} mL are in. Undissolved solid is still expected, so it is not grit yet. Check that it is hot enough, swirl it, and go on in portions.`
   if (past !== null)
-    return `Past the plan by ${past.toFixed(1)} mL. ${keepsBack(plan, past)}: what has not dissolved by now is grit, or the compound is less soluble than the plan assumed. Solvent can be boiled away again.`
+    return `Past the plan by ${past.toFixed(1)} mL. ${keepsBack(plan, past)}. What is still solid is grit, or the compound is less soluble than the plan assumed. You can boil solvent away again.`
   if (
     state === 'dissolving' &&
     plan.amount === 'least hot solvent' &&
     hotML > gritMarkML(leastML, isDoubtful) &&
     !plan.pair
   )
-    return `${isDoubtful ? 'Three times' : 'Twice'} the least volume is in and not all is dissolved: what is left is likely grit. Oily drops are not: they want more hot solvent.`
+    return `${isDoubtful ? 'Three times' : 'Twice'} the least volume is in and not all has dissolved. What is left is probably grit. Oily drops are not grit: they need more hot solvent.`
   return null
 }
 
@@ -107,9 +107,9 @@ function overflowOf(plan: PlanFixed, hotML: number): string | null {
   const contentsML = isFlask ? hotML + SOLID_ML_PER_G * plan.input.crudeG : hotML
   const what = vessel.replace(/^\d+ mL /, '')
   if (contentsML > vesselML)
-    return `${hotML.toFixed(1)} mL${isFlask ? ' and the solid' : ''} are more than a ${vesselML} mL ${what} holds. If a volume is wrong, strike it out. If not, do not heat a vessel so full: divide it between two.`
+    return `${hotML.toFixed(1)} mL${isFlask ? ' and the solid' : ''} are more than a ${vesselML} mL ${what} holds. If a volume is wrong, strike it out. If not, do not heat so full a vessel: divide it between two.`
   if (isFlask && contentsML > FILLED_AT_MOST * vesselML)
-    return `The ${vesselML} mL ${what} is more than ${FILLED_IN_WORDS} full and may boil over: take it off the heat, let it cool a little, and move it to a larger one before more goes in.`
+    return `The ${vesselML} mL ${what} is more than ${FILLED_IN_WORDS} full and could boil over. Take it off the heat, let it cool a little, and move it to a larger one before you add more.`
   return null
 }
 /** Fuller than this nothing is brought to the boil. */
@@ -121,8 +121,8 @@ function keepsBack({ input, compound }: PlanFixed, ml: number): string {
   const cold = attempt(() => solubilityAt(input.product, input.coldC, input.productFusionKJPerMol))
   const keptG = cold.ok ? Math.min((cold.value.gPer100ML * ml) / 100, input.crudeG * input.assay) : null
   return keptG === null
-    ? 'Each mL more keeps product in the liquor'
-    : `That keeps about ${significant(keptG, 2)} g more of the ${compound.name} in the liquor`
+    ? 'Each extra mL keeps product in the mother liquor'
+    : `That keeps about ${significant(keptG, 2)} g more of the ${compound.name} in the mother liquor`
 }
 
 /** Drops per mL of this bench's pipette, as last counted; null before it was. */

@@ -57,8 +57,8 @@ export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
     sentence: constantWanted(trend, lastLossG, {
       asks:
         house.constantMassToleranceG === null
-          ? `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not leave in minutes of air`
-          : 'House rules ask for constant mass',
+          ? `${capital(listed(solvents.map(({ name }) => name)))} ${solvents.length > 1 ? 'do' : 'does'} not evaporate within minutes in air`
+          : 'House rules require constant mass',
       toleranceG,
       betweenMin: rule.betweenMin,
     }),
@@ -117,16 +117,16 @@ function airSentence(
       ? `${capital(names)} ${solvents.length > 1 ? 'take' : 'takes'}`
       : 'House rules ask for'
   if (dried !== null && dried >= airMin)
-    return `In air for ${Math.floor(dried)} min by its timers: ${airMin} min ${airMin > firstMin && names ? `show it dry of ${names}` : 'are what house rules ask for'}. Two weighings that agree would show it too.`
+    return `In air for ${Math.floor(dried)} min by its timers: ${airMin} min ${airMin > firstMin && names ? `show it dry of ${names}` : 'are what house rules require'}. Two weighings that agree would also show it.`
   return dried === null || dried < 1
-    ? `${asks} ${airMin} min of air before it is weighed; no timer shows that.`
+    ? `${asks} ${airMin} min in air before it is weighed; no timer shows that.`
     : `${asks} ${airMin} min of air in all; its timers show ${Math.floor(dried)}. Spread it for ${Math.ceil(airMin - dried)} min more, or weigh it until two weighings agree.`
 }
 
 function constantReached(lastLossG: number, last: DryPoint | undefined): string {
-  const agree = 'Two weighings with drying between them agree: constant mass.'
+  const agree = 'Two weighings with drying between them agree: it has constant mass.'
   return lastLossG < 0 && last
-    ? `${agree} The last reads ${grams(-lastLossG, last)} more, which is within what counts as equal.`
+    ? `${agree} The last reads ${grams(-lastLossG, last)} more, which counts as equal.`
     : agree
 }
 
@@ -146,9 +146,9 @@ function constantWanted(
   const within = isToTheDigit ? 'to the last digit' : `within ${grams(toleranceG, last)}`
   const minutes = Math.floor((last.at - before.at) / 60_000)
   if (minutes < betweenMin)
-    return `Only ${durationInWords(minutes)} lay between the last two weighings: they count with ${between}. Dry it longer and weigh again.`
+    return `Only ${durationInWords(minutes)} passed between the last two weighings; they count from ${between}. Dry it longer and weigh it again.`
   return lastLossG < 0
-    ? `It gained ${grams(-lastLossG, last)}: was it weighed warm, damp from the air, or in another vessel? Weigh again.`
+    ? `It gained ${grams(-lastLossG, last)}. Was it weighed warm, damp from the air, or in another vessel? Weigh it again.`
     : `It lost ${grams(lastLossG, last)} since the last weighing; two must agree ${within}: dry it for another ${durationInWords(betweenMin)}.`
 }
 

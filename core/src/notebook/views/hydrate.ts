@@ -28,6 +28,6 @@ export function hydrateOf(prep: PrepFacts): HydrateAccount | null {
   return {
     waterPercent: 100 * share,
     withoutWaterPercent,
-    sentence: `${capital(compound.name)} is weighed here as its hydrate, ${(100 * share).toFixed(1)} % of it water. From a crude without that water the recovery is ${withoutWaterPercent.toFixed(1)} %.`,
+    sentence: `${capital(compound.name)} is weighed here as its hydrate, ${(100 * share).toFixed(1)} % of it water. For a crude without that water the recovery is ${withoutWaterPercent.toFixed(1)} %.`,
   }
 }

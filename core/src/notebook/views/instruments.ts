@@ -64,9 +64,9 @@ export function dialOf(view: View, instrument: InstrumentId): DialFacts | null {
   return {
     entry,
     stale: isStale(view, entry)
-      ? 'A heating it is based on was struck out: learn the dial again.'
+      ? 'A heating it is based on was struck out. Measure the dial again.'
       : newer
-        ? 'A heating has been logged since: learn the dial again to use it.'
+        ? 'A heating has been logged since. Fit the dial again to use it.'
         : null,
   }
 }
@@ -146,9 +146,9 @@ export function calibrationOf(view: View, instrument: InstrumentId, now: number)
     entry,
     ageDays,
     stale: isStale(view, entry)
-      ? 'A standard it is based on was struck out: calibrate again.'
+      ? 'A standard it is based on was struck out. Calibrate again.'
       : ageDays > GOOD_FOR_DAYS
-        ? `It is ${ageDays} days old; read two standards again before you rely on it.`
+        ? `It is ${ageDays} days old. Read two standards again before you rely on it.`
         : null,
   }
 }

@@ -48,7 +48,7 @@ export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgeme
   if (!product)
     return (
       withoutRange(prep, view, rows) ??
-      problem('too-few-samples', 'The product has no complete melting range yet: both ends are needed.')
+      problem('too-few-samples', 'The product has no complete melting range yet. Both ends are needed.')
     )
   const crude = latestRange(rows, 'crude')
   const { compound } = prep.opened.body

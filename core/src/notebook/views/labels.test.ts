@@ -32,7 +32,7 @@ describe('labels of a prep', () => {
     const liquor = labels.find(({ what }) => what === 'mother liquor')
     expect(liquor?.name).toMatch(/^Mother liquor of benzil in ethanol/)
     expect(liquor?.hazards.toLowerCase()).toContain('flammable')
-    expect(liquor?.notFinished).toBe('Keep until the yield is known.')
+    expect(liquor?.notFinished).toBe('Keep until the recovery is known.')
   })
   test('dry and weighed it is not unfinished, judged or not', () => {
     const done = { ...prep('Benzil, from benzoin'), verdict: null }

@@ -90,7 +90,7 @@ export function labelsOf(view: View, prep: PrepFacts): readonly LabelFacts[] {
         mass: residue.weighing.body,
         atMs: residue.weighing.at,
         author: residue.weighing.author,
-        notFinished: `Product and impurity, and what solvent is left: not ${title}.`,
+        notFinished: `Product, impurity and some solvent: not ${title}.`,
       }),
     )
   else if (plan && !prep.discarded)
@@ -103,7 +103,7 @@ export function labelsOf(view: View, prep: PrepFacts): readonly LabelFacts[] {
             together(compound, solvents),
             compound.signalWord === 'Danger' ? 'Danger' : undefined,
           ) ?? undefined,
-        notFinished: 'Keep until the yield is known.',
+        notFinished: 'Keep until the recovery is known.',
       }),
     )
   const putAside = putAsideOf(prep)
@@ -112,7 +112,7 @@ export function labelsOf(view: View, prep: PrepFacts): readonly LabelFacts[] {
       of('crude kept back', `${capital(title)}, crude`, {
         about: `about ${Math.round(1000 * putAside.keptBackG)} mg`,
         atMs: prep.opened.at,
-        notFinished: 'For its range, a plate and a seed.',
+        notFinished: 'For its range, a plate (TLC) and a seed crystal.',
       }),
     )
   return labels

@@ -18,7 +18,10 @@ export function learnDial(view: View, instrument: InstrumentId): Result<DialLear
 /** The fit of these heatings, ready to be written; the room is the mean of what was logged. */
 export function dialFrom(heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> {
   if (heatings.length === 0)
-    return problem('too-few-samples', 'No heating has been logged yet. Log two, at different settings.')
+    return problem(
+      'too-few-samples',
+      'No heating has been logged yet. Log two heatings at different settings.',
+    )
   const ambientC = heatings.reduce((sum, { body }) => sum + body.ambientC, 0) / heatings.length
   const all = heatings.flatMap(({ body }) => body.samples.map(([, temperatureC]) => temperatureC))
   const dials = heatings.map(({ body }) => body.dial)

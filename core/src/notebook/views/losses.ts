@@ -24,7 +24,7 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
   const liquor = row('liquor')
   if (plan && liquor?.predictedG != null)
     said.push(
-      `About ${liquor.predictedG.toFixed(3)} g was expected in the cold liquor: ${liquor.why}; the impurity was left there on purpose (estimated from ${(100 * plan.input.assay).toFixed(0)} % ${plan.compound.name}).`,
+      `About ${liquor.predictedG.toFixed(3)} g was expected in the cold liquor: ${liquor.why}; the impurity was meant to stay there (estimated from ${(100 * plan.input.assay).toFixed(0)} % ${plan.compound.name}).`,
     )
   if (liquor?.found && residue)
     said.push(
@@ -34,15 +34,15 @@ export function lossesOf(view: View, prep: PrepFacts): readonly string[] {
   const gritG = grit?.found?.value ?? grit?.predictedG ?? 0
   if (gritG > 0.0005)
     said.push(
-      `${gritG.toFixed(3)} g ${grit?.found ? 'was left behind hot' : 'was expected not to dissolve'}, as grit.`,
+      `${gritG.toFixed(3)} g ${grit?.found ? 'was left behind hot' : 'was not expected to dissolve'}, as grit.`,
     )
   const restG = row('unaccounted')?.found?.value ?? 0
   said.push(
     restG > 0.005
-      ? `The other ${restG.toFixed(2)} g went in transfers, on glass and paper and in the tubes${liquor?.found ? '' : ', or the liquor was warmer than planned'}.`
+      ? `The other ${restG.toFixed(2)} g was lost in transfers, on glass and paper, and in the tubes${liquor?.found ? '' : ', or the mother liquor was warmer than planned'}.`
       : restG < -MORE_FOUND_G
-        ? `${(-restG).toFixed(3)} g more is counted than went in: what was predicted for the liquor did not stay in it, or something is weighed that was not in the crude.`
-        : 'That accounts for all of it within the estimates.',
+        ? `${(-restG).toFixed(3)} g more is counted than went in. Less stayed in the mother liquor than predicted, or something was weighed that was not in the crude.`
+        : 'This accounts for all of it within the estimates.',
   )
   if (closurePercent !== null)
     said.push(`${closurePercent.toFixed(1)} % of the crude is accounted for by weighing.`)

@@ -145,7 +145,7 @@ describe('a case', () => {
     book.write('struck', waiting.id, { target: waiting.listed?.id as never, reason: 'another list' })
     book.melt(10, [[waiting.sample.id, '93.6', '94.8']])
     expect(caseForRanking(book.unknown())).toMatchObject({ ok: false, problem: { code: 'no-candidates' } })
-    expect(nextInCase(book.view, book.unknown())?.text).toBe('List what it may be.')
+    expect(nextInCase(book.view, book.unknown())?.text).toBe('List the compounds it could be.')
   })
   test('goes from scouting to careful to mixtures, each told as the next', () => {
     const book = new Notebook()
@@ -179,7 +179,7 @@ describe('a case', () => {
     expect(input.unknown.clearC).toBeCloseTo(94.1, 9)
     const { careful } = book.unknown()
     expect(careful && comparedAs(careful)).toBe(
-      'Compared as 93.4 to 94.1 °C: as read 93.6 to 94.8 °C, less what heating at 1.0 °C/min is taken to add (0.2 at both ends, 0.5 of the width).',
+      'Compared as 93.4 to 94.1 °C: as read 93.6 to 94.8 °C, less the delay from heating at 1.0 °C/min (0.2 at both ends, 0.5 of the width).',
     )
     expect(input.candidates.map(({ id }) => id)).toEqual([
       '1-naphthol',

@@ -59,7 +59,7 @@ export function heatedAsItBehaves(
     notes: [
       ...(sublimes.length > 0
         ? [
-            `${capital(listed(sublimes))} ${sublimes.length === 1 ? 'sublimes' : 'sublime'}: seal the open end of the tube (away from any solvent, with eye protection), and put it in only at the planned start.`,
+            `${capital(listed(sublimes))} ${sublimes.length === 1 ? 'sublimes' : 'sublime'}: seal the open end of the tube, away from any solvent and with eye protection. Put it in only at the planned start.`,
           ]
         : []),
       ...(decomposes.length > 0

@@ -118,10 +118,13 @@ function verdictOf(
   { compound }: NamedSample,
   how: { readonly sameRun: boolean; readonly partOfUnknown: number },
 ): Result<MixedVerdict> {
-  if (!row) return problem('too-few-samples', 'The mixture has not been melted yet, both ends.')
+  if (!row) return problem('too-few-samples', 'The mixture has no complete melting range yet.')
   if (!alone)
-    return problem('too-few-samples', 'It has no careful range alone yet to lay beside the mixture.')
-  if (!reference && !compound) return problem('too-few-samples', 'Nothing is known of the other part.')
+    return problem(
+      'too-few-samples',
+      'The unknown alone has no careful range yet to compare with the mixture.',
+    )
+  if (!reference && !compound) return problem('too-few-samples', 'The other part is not known.')
   return attempt(() =>
     mixedVerdict(
       {

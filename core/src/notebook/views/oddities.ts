@@ -6,7 +6,7 @@ import { type Recovered, recoveredOf } from './recovered'
 
 export type OddityCode = 'over-100' | 'over-the-bound' | 'under-half' | 'closure-over-102' | 'yield-over-100'
 
-/** Something odd about the account of a prep, in a sentence; why it may be so stands in `odditiesOf`. */
+/** Something odd about the account of a prep, in a sentence; why it could be so stands in `odditiesOf`. */
 export interface OddFact {
   readonly code: OddityCode
   readonly sentence: string
@@ -33,7 +33,7 @@ export const oddFactsOf = remember((view: View, id: PrepId): readonly OddFact[] 
   if (ofCrude.value > 100)
     odd(
       'over-100',
-      `${ofCrude.value.toFixed(1)} % is more than went in. Dry it, look it over and weigh again.`,
+      `${ofCrude.value.toFixed(1)} % is more than went in. Dry it, look it over and weigh it again.`,
     )
   if (
     predicted !== undefined &&
@@ -42,22 +42,22 @@ export const oddFactsOf = remember((view: View, id: PrepId): readonly OddFact[] 
   )
     odd(
       'over-the-bound',
-      `${ofCrude.value.toFixed(1)} % is more than the ${predicted.toFixed(0)} % that could come back by the plan. Look it over and weigh it again.`,
+      `${ofCrude.value.toFixed(1)} % is more than the ${predicted.toFixed(0)} % that the plan allows. Look it over and weigh it again.`,
     )
   if (made && made.percent > 100)
     odd(
       'yield-over-100',
-      `A percent yield of ${made.percent.toFixed(1)} % is more than the reaction can give. Ask before it goes on the page.`,
+      `A percent yield of ${made.percent.toFixed(1)} % is more than the reaction can give. Ask before you report it.`,
     )
   if (predicted !== undefined && ofCrude.value < predicted / 2)
     odd(
       'under-half',
-      `${ofCrude.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned.${prep.discarded ? '' : ' Do not throw the liquor away.'}`,
+      `${ofCrude.value.toFixed(1)} % is under half of the ${predicted.toFixed(0)} % planned.${prep.discarded ? '' : ' Do not discard the mother liquor.'}`,
     )
   if (closurePercent !== null && closurePercent > CLOSURE_REMARKED_ABOVE)
     odd(
       'closure-over-102',
-      `Crystals and residue come to ${closurePercent.toFixed(1)} % of the crude: something is counted that was not in it.`,
+      `Crystals and residue come to ${closurePercent.toFixed(1)} % of the crude. Something was weighed that was not in it.`,
     )
   return found
 })

@@ -159,7 +159,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
     typed: { onset: onsetMark?.typed ?? null, clear: clearMark?.typed ?? null },
     doubt: doubtOf(onsetMark) ?? doubtOf(clearMark),
     trouble: wentInLiquid
-      ? `Liquid as it went in${read ? `, at ${read.text} °C` : ''}: it begins below, nobody knows where. Cool the instrument well below and melt a new tube.`
+      ? `Liquid as it went in${read ? `, at ${read.text} °C` : ''}: its onset is lower and not known. Cool the instrument well below this temperature and melt a new tube.`
       : light
         ? null
         : given
@@ -176,7 +176,7 @@ function rangeOf(view: View, melt: MeltFacts, slot: number): RangeRow {
 
 function doubtOf(mark: Mark | null): string | null {
   return mark?.typed?.doubt
-    ? `${mark.typed.reading.text} °C, typed for “${mark.entry.body.moment}”, lies ${mark.typed.doubt} Misread? Strike out that mark.`
+    ? `${mark.typed.reading.text} °C, typed for “${mark.entry.body.moment}”, lies ${mark.typed.doubt} Was it misread? Then strike out that mark.`
     : null
 }
 
@@ -224,16 +224,17 @@ export function judgedRange(row: {
 function troubleOf(melt: MeltFacts, onset: Mark | null, clear: Mark | null): string | null {
   if (!melt.run) return 'Planned, not yet melted.'
   const over = melt.run.ended !== null
-  if (!onset && !clear) return over ? 'The run ended without a mark: nothing is known of this tube.' : null
+  if (!onset && !clear) return over ? 'The run ended without a mark, so this tube has no range.' : null
   if (!onset)
-    return over ? 'Only the clear point was caught. One number is not a range: melt a new tube.' : null
-  if (!clear) return over ? 'Only the onset was caught. One number is not a range: melt a new tube.' : null
+    return over ? 'Only the clear point was marked. One temperature is not a range: melt a new tube.' : null
+  if (!clear)
+    return over ? 'Only the onset was marked. One temperature is not a range: melt a new tube.' : null
   if (!onset.temperature || !clear.temperature)
     return readByEye(melt)
-      ? 'Marked; its temperature has not been typed yet.'
-      : 'Marked while the instrument could not be heard; waiting for its trace.'
+      ? 'Marked. Its temperature has not been typed yet.'
+      : 'Marked while the instrument did not answer. The temperature follows with its trace.'
   if (onset.temperature.value > clear.temperature.value)
-    return `The onset of ${onset.temperature.text} °C lies above the clear point of ${clear.temperature.text} °C: were the two keys swapped? Then exchange them.`
+    return `The onset of ${onset.temperature.text} °C lies above the clear point of ${clear.temperature.text} °C. Were the two keys swapped? Then exchange them.`
   return null
 }
 

@@ -49,7 +49,7 @@ const SCOUTING_SIGMA_C = 3
  */
 export function caseForRanking(unknown: UnknownFacts): Result<CaseForRanking> {
   const alone = unknown.careful ?? unknown.scouting
-  if (!alone) return problem('too-few-samples', 'The unknown has no melting range yet: both ends are needed.')
+  if (!alone) return problem('too-few-samples', 'The unknown has no melting range yet. Both ends are needed.')
   const standing = unknown.candidates.filter(({ ruledOut }) => !ruledOut)
   if (unknown.candidates.length === 0) return problem('no-candidates', 'No candidates are listed yet.')
   const isRough = unknown.careful === null
@@ -136,9 +136,9 @@ export function disagreementOf(
   if (!mixture.verdict.ok || here === undefined || !compound) return null
   const { verdict } = mixture.verdict.value
   if (verdict === 'same' && here < 0.5)
-    return `The mixture with ${compound.name} was unchanged, yet its probability is ${percent(here)}: another mixture, or the unknown’s own range, speaks against it. One of the tubes may not be what its label says.`
+    return `The mixture with ${compound.name} was unchanged, yet its probability is ${percent(here)}. Another mixture, or the range of the unknown itself, does not fit. One of the tubes could be mislabelled.`
   if (verdict === 'different' && here > 0.3)
-    return `The mixture with ${compound.name} came out lower and broader, yet its probability is still ${percent(here)}: nothing else on the list fits better. Either that mixture went wrong, or what it is stands on no list. Repeat that mixture to tell.`
+    return `The mixture with ${compound.name} came out lower and broader, yet its probability is still ${percent(here)}. Nothing else on the list fits better. Either that mixture went wrong, or the compound is not on the list. Repeat that mixture to find out.`
   return null
 }
 
@@ -164,7 +164,7 @@ export function plateProposal(
   const [mixed, by] = [judgedRange(mixture.row), judgedRange(alone)]
   const lower = [by.onsetC - mixed.onsetC, by.clearC - mixed.clearC].filter((c) => c > within + 0.05)
   return lower.length === 1
-    ? `With ${mixture.reference.compound?.name ?? 'it'} the mixture is as the unknown at one end and ${(lower[0] ?? 0).toFixed(1)} °C lower at the other: crystals of two compounds in one lattice do that, and so does a tube ground unevenly. A thin-layer plate with both in one spot tells.`
+    ? `With ${mixture.reference.compound?.name ?? 'it'} the mixture is as the unknown at one end and ${(lower[0] ?? 0).toFixed(1)} °C lower at the other. Two compounds that share one crystal lattice do that, and so does an unevenly ground tube. A thin-layer plate (TLC) with both in one spot decides.`
     : null
 }
 
@@ -194,7 +194,7 @@ export function doubtsBeforeSigning(
     ...(isUnlisted ? [] : doubtsOfCandidate(view, unknown, answer)),
     ...(proposal ? [proposal] : []),
     ...(probability !== undefined && probability < EVEN
-      ? [`With everything measured it stands at only ${percent(probability)}.`]
+      ? [`With everything measured, its probability is only ${percent(probability)}.`]
       : []),
   ]
 }
@@ -207,11 +207,11 @@ function doubtsOfCandidate(view: View, unknown: UnknownFacts, candidate: string)
   return [
     ...(verdicts.length === 0
       ? [
-          'No mixed melt with this one has been made. Two like ranges are not identity: only a mixture speaks for it.',
+          'No mixed melt with this one has been made. Two equal ranges do not prove identity; only a mixed melt does.',
         ]
       : verdicts.includes('same')
         ? []
-        : ['Its mixed melt did not come out unchanged. Repeat it before you sign this.']),
+        : ['In its mixed melt the range changed. Repeat it before you sign this.']),
     ...(plate?.opinion.agrees === false ? [`The plate disagrees: ${plate.opinion.sentence}`] : []),
   ]
 }

@@ -61,13 +61,13 @@ export function splitOf(
     impurityG,
     basis:
       fraction !== null
-        ? 'from the residue’s own melting range'
+        ? 'from the melting range of the residue'
         : `predicted: what ${predicted?.volume ?? ''} of cold solvent and the rinse hold`,
     remark:
       residueG > missingG + 2 * spreadOf([residue, crude, crops])
-        ? `It weighs ${(residueG - missingG).toFixed(3)} g more than is missing from the crystals: it still holds solvent, or something that was not in the crude.`
+        ? `It weighs ${(residueG - missingG).toFixed(3)} g more than is missing from the crystals. It still holds solvent, or something that was not in the crude.`
         : wanted > impurityMostG && assay !== null
-          ? `No more impurity than the ${impurityMostG.toFixed(3)} g that a crude of ${(100 * assay).toFixed(0)} % ${prep.opened.body.compound.name} holds: the rest of the residue is product, or the crude was less pure than that.`
+          ? `No more impurity than the ${impurityMostG.toFixed(3)} g that a crude of ${(100 * assay).toFixed(0)} % ${prep.opened.body.compound.name} holds. The rest of the residue is product, or the crude was less pure than that.`
           : null,
   }
 }

@@ -47,7 +47,7 @@ function tell(view: View, prep: PrepFacts, station: Station): Told {
       return meltTold(view, prep)
     case 'judge':
       if (!prep.verdict) return OPEN
-      return isStale(view, prep.verdict) ? look('A reading it is based on was struck out: sign again.') : DONE
+      return isStale(view, prep.verdict) ? look('A reading it is based on was struck out. Sign again.') : DONE
     case 'page':
       return prep.verdict && !isStale(view, prep.verdict) && recoveryOf(prep).ok ? DONE : OPEN
     default:
@@ -58,7 +58,9 @@ function tell(view: View, prep: PrepFacts, station: Station): Told {
 function planTold(view: View, prep: PrepFacts): Told {
   if (!prep.plan) return OPEN
   if (isStale(view, prep.plan))
-    return look('The crude weighing of this plan was struck out: weigh again and make the plan again.')
+    return look(
+      'The crude weighing of this plan was struck out. Weigh the crude again and make the plan again.',
+    )
   return DONE
 }
 
@@ -96,7 +98,7 @@ export function nextStep(view: View, id: PrepId, now: EpochMs): NextStep | null 
   const stations = stationsOf(view, id)
   // Whatever else is open can wait for what is melting.
   if (meltsOf(view, id).some((melt) => melt.run && !melt.run.ended))
-    return { station: 'melt', text: 'A melt is running: eye at the lens.', urgent: false }
+    return { station: 'melt', text: 'A melt is running. Keep your eye at the lens.', urgent: false }
   const at =
     stations.find(({ state }) => state === 'needs a look') ?? stations.find(({ state }) => state === 'now')
   if (!at) return null

@@ -70,7 +70,7 @@ test('the line that says what is next follows the mixture: none, to be melted', 
   expect(at([])).toBe('Choose an authentic sample to grind it with.')
   expect(at([{ ...unclear, row: null }])).toBe('Melt the mixture beside both its parts.')
   if (unclear.row)
-    expect(at([unclear])).toBe('The mixture was unclear: grind it again, or sign what can be said.')
+    expect(at([unclear])).toBe('The mixture was unclear. Grind it again, or sign what you can say.')
 })
 
 test('mixtures go on while an authentic sample of what it may still be is at hand, and no longer', () => {

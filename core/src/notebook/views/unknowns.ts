@@ -121,7 +121,7 @@ export function caseStationsOf(
             ? 'now'
             : 'not yet',
     reason:
-      station === 'sign' && stale ? 'An entry the verdict is based on was struck out: sign again.' : null,
+      station === 'sign' && stale ? 'An entry the verdict is based on was struck out. Sign again.' : null,
   }))
 }
 
@@ -159,8 +159,8 @@ function mixtureText(view: View, unknown: UnknownFacts): string {
   if (!last) return 'Choose an authentic sample to grind it with.'
   const [next] = leftToMix(unknown)
   if (last.row && isTold(last.verdict) && next)
-    return `It is not ${last.reference.compound?.name ?? last.reference.label}. Others it may be are at hand: grind it with the next, or sign what can be said.`
-  if (last.row) return 'The mixture was unclear: grind it again, or sign what can be said.'
+    return `It is not ${last.reference.compound?.name ?? last.reference.label}. You have other candidates: grind it with the next one, or sign what you can say.`
+  if (last.row) return 'The mixture was unclear. Grind it again, or sign what you can say.'
   const melting = meltIdsWith(view, last.sample.id).some((id) => {
     const melt = meltOf(view, id)
     return melt !== null && isUnderWay(melt)
@@ -177,14 +177,17 @@ export function nextInCase(view: View, unknown: UnknownFacts): { station: CaseSt
       return {
         station: 'melt',
         text: unknown.scouting
-          ? 'Melt it carefully, from what the scouting run found.'
-          : 'Scout it: a fast run for a rough value.',
+          ? 'Do a careful run, planned from the scouting run.'
+          : 'Do a scouting run: heat fast for a rough value.',
       }
     case 'candidates':
-      return { station: 'candidates', text: 'List what it may be.' }
+      return { station: 'candidates', text: 'List the compounds it could be.' }
     case 'mixtures':
       return { station: 'mixtures', text: mixtureText(view, unknown) }
     default:
-      return { station: at.station, text: at.reason ?? 'Sign what it is, or that it cannot be told.' }
+      return {
+        station: at.station,
+        text: at.reason ?? 'Sign which compound it is, or that it cannot be decided.',
+      }
   }
 }

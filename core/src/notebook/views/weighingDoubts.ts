@@ -63,7 +63,7 @@ export function weighingDoubts(
         massDoubt(massText, what, { massG: expectedG, words: `${expectedG.toFixed(3)} g`, isMost: false }),
       )
     if (named.role === 'residue' && prep.discarded)
-      doubts.push('The liquor was written down as thrown away: is this the residue of this prep?')
+      doubts.push('The mother liquor is recorded as discarded. Is this the residue of this prep?')
     if (!isCorrection && named.role === 'product') doubts.push(heavier(prep.samples, sample, massG, body))
   }
   return [...doubts, otherVessel(view, body), digitsLeftOff(body)].filter((one) => one !== null)
@@ -71,7 +71,7 @@ export function weighingDoubts(
 
 function muchCrude(view: View, sample: SampleId, massG: number, massText: string): string | null {
   if (massG > MUCH_CRUDE_G)
-    return `${massText} g of crude: a digit too many, or the point in the wrong place? No flask of a student’s bench takes that.`
+    return `${massText} g of crude. Is there a digit too many, or is the point in the wrong place? No flask at a student bench holds that much.`
   const others = prepsOf(view).flatMap((prep) => {
     const crude = sampleOf(prep, 'crude')
     const mass = massOf(crude)
@@ -80,7 +80,7 @@ function muchCrude(view: View, sample: SampleId, massG: number, massText: string
   const usual = others.length > 0 ? median([...others].sort((p, q) => p - q)) : null
   const most = Math.max(0, ...others)
   return usual !== null && massG >= TIMES_OTHERS * most
-    ? `${massText} g of crude where the other preps of this notebook began with about ${usual.toPrecision(2)} g: a digit too many, or the point in the wrong place?`
+    ? `${massText} g of crude where the other preps of this notebook began with about ${usual.toPrecision(2)} g. Is there a digit too many, or is the point in the wrong place?`
     : null
 }
 
@@ -100,7 +100,7 @@ function heavier(
   const byG = massG - mass.value.value
   const divisionG = Math.max(body.readabilityG, before.body.readabilityG)
   return byG > DIVISIONS_BY_CHANCE * divisionG
-    ? `That is ${byG.toFixed(decimalsShown(divisionG))} g more than when it was weighed before, and drying adds nothing: another vessel, something fallen in, or damp drawn from the air?`
+    ? `That is ${byG.toFixed(decimalsShown(divisionG))} g more than at the weighing before, and drying adds no mass. Is it another vessel, has something fallen in, or did it take up water from the air?`
     : null
 }
 
@@ -114,7 +114,7 @@ function otherVessel(view: View, body: Weighed): string | null {
   const known = vesselsOf(view).find((one) => one.name.toLowerCase() === name)
   const offG = known ? body.empty.value - known.empty.value : 0
   return known && Math.abs(offG) > Math.max(SAME_VESSEL_G, known.readabilityG, body.readabilityG)
-    ? `${known.name} weighed ${known.empty.text} g empty before, and ${body.empty.text} g now: is it that vessel, clean and dry?`
+    ? `${known.name} weighed ${known.empty.text} g empty before, and ${body.empty.text} g now. Is it the same vessel, clean and dry?`
     : null
 }
 
@@ -123,6 +123,6 @@ function digitsLeftOff(body: Weighed): string | null {
   const readings = body.method === 'tared' ? [body.net] : [body.empty, body.loaded]
   const short = readings.find((one) => decimalsOf(one) < shown)
   return short
-    ? `${short.text} g from a balance that reads to ${body.readabilityG} g: it showed ${shown} decimals. Were the last digits left off?`
+    ? `${short.text} g from a balance that reads to ${body.readabilityG} g: it showed ${shown} decimals. Were the last digits left out?`
     : null
 }

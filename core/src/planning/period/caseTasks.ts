@@ -5,7 +5,7 @@ import { ownPace, type PeriodContext, toldByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
 import { HARM, MINUTE_MS, OPEN, type PeriodTask, type Row, rowOfWork, TAGS, type TaskState } from './task'
 
-const KEEPS = 'The vial keeps, labelled, until another day.'
+const KEEPS = 'The labelled vial can wait until another day.'
 
 /** What is left of an unknown: scouting, the careful run, its list, one mixed run at least, and the name. */
 export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readonly PeriodTask[] {
@@ -96,7 +96,7 @@ export function caseTasks(context: PeriodContext, unknown: UnknownFacts): readon
   plateTasks(row, context, unknown.id, code, `${place}/plate`)
   row.add({
     name: 'sign',
-    words: `Name ${code}, or say that it cannot be told`,
+    words: `Name ${code}, or say that it cannot be decided`,
     label: 'sign',
     planMin: 4,
     place: `${place}/sign`,

@@ -245,6 +245,6 @@ function turnOf(
   const at = is.findIndex((id, i) => id !== was[i])
   const words = (id: string | undefined) => uncapital(tasks.find((task) => task.id === id)?.words ?? '')
   if (at < 0) return slipOf(tasks, session, plan, before)
-  const gain = gainedMin === null ? 'the order so far can no longer be kept' : `that saves ${gainedMin} min`
+  const gain = gainedMin === null ? 'the old order no longer works' : `that saves ${gainedMin} min`
   return `Changed: “${words(is[at])}” comes before “${words(was[at])}”; ${gain}.`
 }

@@ -31,7 +31,7 @@ export interface IfLate {
 const ROWS_MOST = 3
 
 /**
- * While everything fits: for each row that still has a safe stop ahead, the latest that what follows it may begin, so
+ * While everything fits: for each row that still has a safe stop ahead, the latest that what follows it could begin, so
  * that all is over in time. Where it does not fit: what to leave, and at which stop.
  *
  * @throws ImpossibleInput as `planBenchSession`

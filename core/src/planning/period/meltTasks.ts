@@ -138,7 +138,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
     label: melt.label,
     planMin: watchMin,
     ...(isRead
-      ? { isAlone: true, needs: block, watch: 'look in now and then' }
+      ? { isAlone: true, needs: block, watch: 'look at it now and then' }
       : // The programme goes on whether anybody looks or not.
         { needs: { hands: 1, ...block }, tags: [TAGS.eyesAway, ...burns], withinMin: 0, harm: HARM.melt }),
     follows: up,

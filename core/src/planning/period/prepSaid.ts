@@ -23,7 +23,7 @@ export const WORKS: Readonly<Record<string, Said>> = {
 /** What goes on by itself, by the clock of its step. */
 export const ALONE: Readonly<Record<string, Said>> = {
   heat: (_, solvent) => ({ words: `${capital(solvent)} heats`, label: solvent }),
-  cool: (name) => ({ words: `Crystals are coming: leave the ${name} alone`, label: `${name} cools` }),
+  cool: (name) => ({ words: `Crystals are forming: leave the ${name} alone`, label: `${name} cools` }),
   ice: (name) => ({ words: `The ${name} stands in the cold bath`, label: name }),
   air: (name) => ({ words: `The ${name} dries in a stream of air`, label: 'air' }),
   spin: (name) => ({ words: `The ${name} spins`, label: 'spins' }),

@@ -116,7 +116,7 @@ function weighing(row: Row, context: PeriodContext, prep: PrepFacts, name: strin
     place: `preps/${prep.id}/weigh`,
     needs: { hands: 1, balance: 1 },
     tags: [TAGS.eyesAway],
-    stop: 'Dry, weighed, in a labelled vial: it keeps until another day.',
+    stop: 'Dry, weighed and in a labelled vial, it can wait until another day.',
     stopLabel: 'dry, weighed',
     state:
       at !== null

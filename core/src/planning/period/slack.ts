@@ -22,7 +22,7 @@ export function withSlack(session: Session, tasks: readonly PeriodTask[]): Sessi
   const timed = tasks.find(({ pace }) => pace?.isToday)?.pace?.times
   const nowLonger = timed === undefined ? LONGER.unknown : LONGER.known + 1 / timed
   const isBegun = (id: string) => session.started[id] !== undefined || session.done[id] !== undefined
-  // Once a run could be begun, it may be the next thing: then as if it were heating.
+  // Once a run could be begun, it could be the next thing: then as if it were heating.
   const byId = new Map(session.tasks.map((task) => [task.id, task]))
   const isNear = (id: string): boolean => {
     const task = byId.get(id)

@@ -268,7 +268,7 @@ function clearUp(context: PeriodContext, rows: readonly (readonly PeriodTask[])[
   const row = rowOfWork(null, 'the bench')
   row.add({
     name: 'clear up',
-    words: 'Clear up: wastes to their bottles, heat and water off, bench wiped',
+    words: 'Clear up: wastes into their bottles, heat and water off, bench wiped',
     label: 'clear up',
     planMin: CLEAR_UP_MIN,
     place: '',

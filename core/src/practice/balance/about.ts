@@ -4,9 +4,9 @@ export const BALANCE = {
   name: 'the balance',
   title: 'The balance',
   slug: 'the-balance',
-  why: 'Everything after it is divided by this mass: at rest, tared, the right vessel, all its digits.',
+  why: 'Everything later is divided by this mass. Tare, wait until it is at rest, use the right vessel, and write all digits.',
   minutes: [2, 3],
-  rule: 'the mass within two steps of the display, all digits given',
+  rule: 'the mass within two steps of the display, with all digits',
   isForPhone: true,
   played: 'balance',
 } as const satisfies ExerciseAbout

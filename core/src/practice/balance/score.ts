@@ -57,20 +57,20 @@ function weighSentence(
     wasMoving,
   }: { isNear: boolean; hasDigits: boolean; decimals: number; wasMoving: boolean },
 ): string {
-  if (!Number.isFinite(g)) return 'A mass is a number in grams, with a point: 1.204.'
-  if (isNear && hasDigits) return 'At rest, the right vessel, all its digits.'
+  if (!Number.isFinite(g)) return 'Type the mass as a number in grams with a point: 1.204.'
+  if (isNear && hasDigits) return 'At rest, with the right vessel and all digits.'
   if (isNear)
     return decimals < DECIMALS
-      ? `The balance gave ${DECIMALS} digits after the point and you kept ${decimals}: those left off cannot be had back.`
-      : `The balance gives ${DECIMALS} digits after the point: more were written than were read.`
+      ? `The balance gave ${DECIMALS} digits after the point and you kept ${decimals}. Digits that are left out are lost.`
+      : `The balance gives ${DECIMALS} digits after the point. You wrote more than it showed.`
   const near = (value: number) => Math.abs(off - value) <= WITHIN_G
   if (near(boat2G - boat1G))
-    return `The other boat’s empty mass was taken off: they differ by ${(boat2G - boat1G).toFixed(DECIMALS)} g. A boat is known by its number, not by its look.`
+    return `You subtracted the empty mass of the other boat: they differ by ${(boat2G - boat1G).toFixed(DECIMALS)} g. Tell boats apart by their numbers.`
   if (near(boat2G) || near(boat2G + leftAtG))
-    return `That is boat and crystals: the boat’s ${boat2G.toFixed(DECIMALS)} g were not taken off.`
+    return `That is boat and crystals: the ${boat2G.toFixed(DECIMALS)} g of the boat were not subtracted.`
   if (near(leftAtG) || near(-leftAtG))
-    return `The display stood at ${leftAtG.toFixed(DECIMALS)} g with nothing on it: zero it first, or it is in every reading.`
+    return `The display stood at ${leftAtG.toFixed(DECIMALS)} g with nothing on it. Zero it first, or this is in every reading.`
   if (wasMoving)
-    return `It was read while it still moved, ${Math.abs(off).toFixed(DECIMALS)} g from where it came to rest.`
-  return `${g.toFixed(DECIMALS)} is ${Math.abs(off).toFixed(DECIMALS)} g ${off > 0 ? 'more' : 'less'} than lies in the boat (${crystalsG.toFixed(DECIMALS)} g): go through the subtraction once more.`
+    return `You read it while it still moved, ${Math.abs(off).toFixed(DECIMALS)} g from where it came to rest.`
+  return `${g.toFixed(DECIMALS)} is ${Math.abs(off).toFixed(DECIMALS)} g ${off > 0 ? 'more' : 'less'} than lies in the boat (${crystalsG.toFixed(DECIMALS)} g). Check the subtraction.`
 }

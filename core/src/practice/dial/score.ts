@@ -54,13 +54,13 @@ export function scoreDial(
     sentence: dialSentence(exercise, degrees, { arrived, quick, inWindow, minutes }),
     compared: [
       {
-        what: `degrees gone through at ${minCPerMin} to ${maxCPerMin} °C/min`,
+        what: `degrees heated at ${minCPerMin} to ${maxCPerMin} °C/min`,
         you: `${degrees.filter(isIn).length}`,
         was: `${degrees.length}`,
         isRight: inWindow >= 0.9,
       },
       {
-        what: 'minutes of the block, beside the planner’s',
+        what: 'minutes, beside the planner’s',
         you: arrived ? minutes.toFixed(0) : 'not there',
         was: plan.totalMin.toFixed(0),
         isRight: arrived && quick,
@@ -83,17 +83,17 @@ function dialSentence(
   const fast = degrees.filter(({ rateCPerMin: rate }) => rate !== null && rate > maxCPerMin + RATE_SLACK)
   const slow = degrees.filter(({ rateCPerMin: rate }) => rate !== null && rate < minCPerMin - RATE_SLACK)
   if (!arrived && degrees.every(({ rateCPerMin: rate }) => rate === null))
-    return `The block never came to ${fromC.toFixed(0)} °C: each setting has a temperature it stops at, so turn on while it still climbs.`
+    return `The block never came to ${fromC.toFixed(0)} °C. Each setting has a temperature at which it stops, so turn the dial up while it still rises.`
   if (!arrived)
-    return 'It stood before it was through: a setting that gives 2 °C/min here gives less with each degree. Turn up a step before it stalls.'
-  if (inWindow >= 0.9 && quick) return `Slow where it matters, and there in ${minutes.toFixed(0)} minutes.`
+    return 'It stopped before the end of the watch band. A setting that gives 2 °C/min gives less with each degree, so turn up one step before it stops.'
+  if (inWindow >= 0.9 && quick) return `Slow where it matters, and finished in ${minutes.toFixed(0)} minutes.`
   if (fast.length >= slow.length && inWindow < 0.9) {
     const worst = fast.reduce((most, one) => ((one.rateCPerMin ?? 0) > (most.rateCPerMin ?? 0) ? one : most))
-    return `At ${worst.atC} °C it climbed ${(worst.rateCPerMin ?? 0).toFixed(1)} °C/min, and the range would have come out wide and late. A heater goes on giving after it is turned down: brake before ${fromC.toFixed(0)} °C, not at it.`
+    return `At ${worst.atC} °C it rose at ${(worst.rateCPerMin ?? 0).toFixed(1)} °C/min, so the range would read too broad and too high. A heater gives heat for a while after you turn it down: turn it down before ${fromC.toFixed(0)} °C, not at it.`
   }
   if (inWindow < 0.9) {
     const first = slow[0]
-    return `From ${first?.atC ?? expectedLowC} °C it crept at under ${minCPerMin} °C/min: right for a range, dear in time. A small turn up, a minute before the rate dies, keeps it going.`
+    return `From ${first?.atC ?? expectedLowC} °C it rose at under ${minCPerMin} °C/min: good for a range, but slow. Turn it up a little, a minute before the rate drops.`
   }
-  return `The window was right; the way to it took ${minutes.toFixed(0)} minutes. Until 15 below nothing melts: there the dial may stand high.`
+  return `The watch band was right, but the way to it took ${minutes.toFixed(0)} minutes. Nothing melts until 15 °C below it: heat fast there.`
 }

@@ -4,9 +4,9 @@ export const DISSOLVE = {
   name: 'just dissolved',
   title: 'Just dissolved',
   slug: 'just-dissolved',
-  why: 'Every millilitre too many keeps product in the liquor, and grit never dissolves however much is poured.',
+  why: 'Every extra millilitre keeps product in the mother liquor, and grit never dissolves, however much you add.',
   minutes: [2, 4],
-  rule: 'clear but for grit, within a fifth of the least and two portions to try it, nothing heated dry',
+  rule: 'clear except for grit, within a fifth of the least volume and two test portions, nothing heated dry',
   isForPhone: false,
   played: 'dissolve',
 } as const satisfies ExerciseAbout

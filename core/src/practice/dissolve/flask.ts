@@ -100,7 +100,7 @@ export function startFlask(exercise: DissolveExercise): FlaskState {
  */
 export function passFlask(state: FlaskState, commands: readonly FlaskCommand[], seconds: number): FlaskState {
   if (!Number.isInteger(seconds) || seconds < 0)
-    throw new ImpossibleInput('bad-duration', 'The flask goes on by whole seconds.')
+    throw new ImpossibleInput('bad-duration', 'The flask advances in whole seconds.')
   let now = commands.reduce(obey, state)
   for (let second = 0; second < seconds; second++) now = step(now)
   return now
@@ -117,12 +117,12 @@ function obey(state: FlaskState, command: FlaskCommand): FlaskState {
     case 'off the plate':
       return { ...state, isOnPlate: false }
     default:
-      throw new ImpossibleInput('unknown-command', 'That cannot be done to a flask.')
+      throw new ImpossibleInput('unknown-command', 'A flask has no such action.')
   }
 }
 
 function poured(state: FlaskState, mL: number): FlaskState {
-  if (!(mL > 0)) throw new ImpossibleInput('bad-volume', 'A portion is more than nothing.')
+  if (!(mL > 0)) throw new ImpossibleInput('bad-volume', 'A portion is more than 0 mL.')
   if (state.volumeML + mL > FLASK_MOST_ML)
     throw new ImpossibleInput('bad-volume', `The flask holds ${FLASK_MOST_ML} mL.`)
   const { exercise, volumeML, temperatureC } = state

@@ -34,19 +34,19 @@ export function scorePortions(state: FlaskState, called: Called): Score {
     sentence: portionsSentence(state, called, { leftG, isDone, isRightCall }),
     compared: [
       {
-        what: 'solvent poured, beside the least',
+        what: 'solvent added, beside the least',
         you: `${addedML.toFixed(1)} mL`,
         was: `${exercise.leastML.toFixed(1)} mL`,
         isRight: isLean && isDone,
       },
       {
-        what: 'still to dissolve as you called it',
+        what: 'still undissolved when you stopped',
         you: called,
         was: isDone ? (exercise.gritG > 0 ? 'grit only' : 'nothing') : `${leftG.toFixed(2)} g`,
         isRight: isDone && isRightCall,
       },
       {
-        what: 'poured after two portions had changed nothing',
+        what: 'added after two portions had changed nothing',
         you: `${chasedML.toFixed(1)} mL`,
         was: '0.0 mL',
         isRight: chasedML === 0,
@@ -63,19 +63,19 @@ function portionsSentence(
 ): string {
   const { exercise, addedML, chasedML, hasOiled } = state
   if (hasOiled)
-    return `The solid stood dry on the plate and melted at about ${exercise.meltsC} °C: a little solvent goes in before the heat.`
+    return `The solid was dry on the plate and melted at about ${exercise.meltsC} °C. Add a little solvent before the heat.`
   if (!isDone && called === 'what is left is grit')
-    return `What was left was not grit: ${leftG.toFixed(2)} g of it would still have dissolved. Swirl at the boil, and pour once more: grit is what two portions do not change.`
+    return `What was left was not grit: ${leftG.toFixed(2)} g of it would still have dissolved. Swirl at the boil and add another portion: grit is what two portions do not change.`
   if (!isDone)
-    return `${leftG.toFixed(2)} g was still solid as you called it. Wait at the boil and swirl before the next portion, and before the last word.`
+    return `${leftG.toFixed(2)} g was still solid when you stopped. Wait at the boil and swirl before each portion and before you stop.`
   if (chasedML > 0)
-    return `${chasedML.toFixed(1)} mL more went after grit once two portions had changed nothing: it never dissolves, and the liquor keeps ${((chasedML * coldOf(exercise)) / 100).toFixed(2)} g more of the product in the cold.`
+    return `${chasedML.toFixed(1)} mL more went in after two portions had changed nothing. Grit never dissolves, and the mother liquor keeps ${((chasedML * coldOf(exercise)) / 100).toFixed(2)} g more of the product when cold.`
   if (!isRightCall)
     return exercise.gritG > 0
-      ? 'There were specks left that no portion changed: grit. The liquid is taken off it hot, or it comes down with the crystals.'
-      : 'There was no grit: all of it had gone. A filtering too many costs product on the paper.'
+      ? 'Specks were left that no portion changed: grit. Filter the liquid off it hot, or it stays among the crystals.'
+      : 'There was no grit: everything had dissolved. An unnecessary filtration loses product on the paper.'
   if (addedML > leanML(state))
-    return `${addedML.toFixed(1)} mL where ${exercise.leastML.toFixed(1)} would do: smaller portions near the end, and half a minute at the boil after each.`
+    return `${addedML.toFixed(1)} mL where ${exercise.leastML.toFixed(1)} would be enough. Add smaller portions near the end, and wait half a minute at the boil after each.`
   return `Just dissolved, in ${addedML.toFixed(1)} mL where ${exercise.leastML.toFixed(1)} is the least.`
 }
 

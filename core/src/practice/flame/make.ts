@@ -32,7 +32,7 @@ export function flameExercise(compounds: readonly Compound[], seed: number, leve
   const { uniform } = randomSource(seed)
   const low = compounds.filter(({ meltHighC }) => meltHighC <= MELTS_UP_TO_C)
   const compound = low[Math.floor(uniform() * low.length)]
-  if (!compound) throw new Error('No compound of the practice list melts low enough for the oil.')
+  if (!compound) throw new Error('No compound on the practice list melts low enough for the oil.')
   const { dial } = OIL_BATH_TUBE
   const { meltingPointC } = fusionOf(compound)
   const startC = Math.round(meltingPointC - 9 - 4 * uniform())

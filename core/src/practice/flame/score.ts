@@ -42,7 +42,7 @@ function rateAbout(shown: readonly Shown[], atS: number): number | null {
 }
 
 /**
- * What was typed, taken back to the press at the rate of that time, against where the thermometer stood when it
+ * What was typed, corrected back to the press at the rate of that time, against where the thermometer stood when it
  * happened.
  *
  * @param truth where it stood, °C
@@ -65,7 +65,7 @@ export function scoreFlame(
   ]
   const slow = rateWhileMelting !== null && rateWhileMelting <= RATE_MOST
   const compared = ends.map(({ what, youC, wasC }): Compared => ({
-    what: `${what}, taken back to the press`,
+    what: `${what}, corrected back to the press`,
     you: youC === null ? 'not read' : `${youC.toFixed(1)} °C`,
     was: wasC === null ? 'not reached' : `${wasC.toFixed(1)} °C`,
     isRight: youC !== null && wasC !== null && Math.abs(youC - wasC) <= WITHIN_C + 0.05,
@@ -99,18 +99,18 @@ function flameSentence(
   rate: number | null,
 ): string {
   for (const { what, youC, wasC } of ends) {
-    if (wasC === null) return `The ${what} never came: the flame was too small for too long.`
+    if (wasC === null) return `The ${what} was not reached: the flame was too small for too long.`
     if (youC === null)
-      return `The ${what} was not read: it stood at ${wasC.toFixed(1)} °C. Press first, then read; what is typed late is taken back.`
+      return `The ${what} was not read: it stood at ${wasC.toFixed(1)} °C. Press first, then read: a late reading is corrected back to the press.`
     const off = youC - wasC
     if (Math.abs(off) > 4)
-      return `${youC.toFixed(1)} was typed where it stood at ${wasC.toFixed(1)} °C: count from the nearest number on the scale.`
+      return `${youC.toFixed(1)} was typed where it was at ${wasC.toFixed(1)} °C. Count from the nearest number on the scale.`
     if (off > WITHIN_C + 0.05)
       return `The ${what} came ${off.toFixed(1)} °C before your press. Press when you see it, then read the thermometer.`
     if (off < -WITHIN_C - 0.05)
-      return `The ${what} was marked ${(-off).toFixed(1)} °C early: shrinking and sheen are not liquid.`
+      return `The ${what} was marked ${(-off).toFixed(1)} °C too early. Shrinking and sheen are not liquid.`
   }
   return slow
-    ? 'Both read to half a division, at the moment they happened.'
-    : `Both are right, at ${(rate ?? 0).toFixed(1)} °C/min: flame away sooner, or the clear point runs high with the haste.`
+    ? 'You read both to half a division, at the right moment.'
+    : `Both are right, at ${(rate ?? 0).toFixed(1)} °C/min. Take the flame away earlier, or the clear point reads too high.`
 }

@@ -11,7 +11,7 @@ const BYTES = 10
 
 const GROUP = 5
 
-const WRONG_LETTER = 'A letter of that code is wrong or missing: compare it with what you were given.'
+const WRONG_LETTER = 'A letter of that code is wrong or missing. Compare it with the code you were given.'
 
 /**
  * A short code that holds the whole of an exercise: letters and figures without the ones that look alike, in groups
@@ -88,12 +88,12 @@ export function madeFromCode(code: string, compounds: readonly Compound[]): Resu
     if (version !== VERSION)
       throw new ImpossibleInput(
         'bad-options',
-        'That code was made by a newer version of the app: it cannot be read here.',
+        'That code was made by a newer version of the app and cannot be read here.',
       )
     const instrument = MADE_ON[on]
     const rateCPerMin = MADE_RATES[rate]
     if (!instrument || !rateCPerMin || fillMm < 1)
-      throw new ImpossibleInput('bad-options', 'That code holds something this version does not know.')
+      throw new ImpossibleInput('bad-options', 'That code holds something that this version does not know.')
     return {
       compound: named(compound ?? 0, compounds),
       impurity: impurity ? named(impurity, compounds) : null,
@@ -113,7 +113,7 @@ function bytesOf(letters: string): Uint8Array {
   if (!whole)
     throw new ImpossibleInput(
       'bad-options',
-      `A code has twenty letters and figures in groups of five, such as the one you were given; this has ${letters.length}${letters.length === 20 ? ', and one of them is in no code' : ''}.`,
+      `A code has twenty letters and figures in groups of five, such as the one you were given; this has ${letters.length}${letters.length === 20 ? ', and one of them is not used in codes' : ''}.`,
     )
   try {
     return base32crockford.decode(letters)
@@ -128,7 +128,7 @@ function named(hash: number, compounds: readonly Compound[]): string {
   if (found.length !== 1)
     throw new ImpossibleInput(
       'bad-options',
-      'That exercise was made with a compound that is not on this shelf. Add it under the same name, or ask for the file.',
+      'That exercise uses a compound that is not on this shelf. Add it under the same name, or ask for the file.',
     )
   return found[0]?.id ?? ''
 }

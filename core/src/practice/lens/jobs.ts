@@ -42,7 +42,7 @@ function byDifference(uniform: () => number): Omit<SmallJob, 'atS'> {
 function fromDisplay(uniform: () => number): Omit<SmallJob, 'atS'> {
   const mg = 120 + Math.floor(1800 * uniform())
   const text = (mg / 1000).toFixed(3)
-  return { ask: `The balance is at rest at ${text} g. Write it down, all digits.`, answer: text }
+  return { ask: `The balance is at rest at ${text} g. Write it down with all digits.`, answer: text }
 }
 
 /** Whether a job was answered right: its number with all its digits. */

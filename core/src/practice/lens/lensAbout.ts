@@ -13,4 +13,4 @@ export interface LensAbout extends ExerciseAbout {
   readonly jobs: number
 }
 
-export const BOTH_ENDS = 'both ends of every tube within the house’s reading error'
+export const BOTH_ENDS = 'both ends of every tube within the reading error of the house rules'

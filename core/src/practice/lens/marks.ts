@@ -85,19 +85,19 @@ const c = (value: number) => value.toFixed(1)
 
 function sentenceOf(first: MomentScore, all: MomentScore, was: TubeTruth, withinC: number): string {
   if (first.youC === null && all.youC === null)
-    return `Nothing was marked: the first liquid stood at ${c(first.wasC)}, and all was liquid at ${c(all.wasC)} °C.`
+    return `You marked nothing. The first liquid was at ${c(first.wasC)}, and all was liquid at ${c(all.wasC)} °C.`
   const early = tooEarly(first, was, withinC)
   if (early !== null) return early
   if (first.youC === null)
-    return `The first liquid was not marked: it stood at ${c(first.wasC)} °C. Without it there is no range.`
+    return `You did not mark the first liquid: it was at ${c(first.wasC)} °C. Without it there is no range.`
   if ((first.errorC ?? 0) > withinC)
-    return `The first liquid stood ${c(first.errorC ?? 0)} °C before you marked it. It comes at the wall: look there, not at the middle.`
-  if (all.youC === null) return `The end was not marked: the last crystal went at ${c(all.wasC)} °C.`
+    return `The first liquid was there ${c(first.errorC ?? 0)} °C before you marked it. It appears at the wall: look there, not at the middle.`
+  if (all.youC === null) return `You did not mark the end: the last crystal melted at ${c(all.wasC)} °C.`
   if ((all.errorC ?? 0) < -withinC)
-    return `There was still a crystal when you marked the end: it went ${c(-(all.errorC ?? 0))} °C later. The last one is in the middle.`
+    return `There was still a crystal when you marked the end. It melted ${c(-(all.errorC ?? 0))} °C later. The last one is in the middle.`
   if ((all.errorC ?? 0) > withinC)
-    return `All was liquid ${c(all.errorC ?? 0)} °C before you marked it. Press as the last crystal goes, not when you are sure.`
-  return 'Both ends as close as an eye can tell.'
+    return `All was liquid ${c(all.errorC ?? 0)} °C before you marked it. Press when the last crystal melts, not when you are sure.`
+  return 'Both ends are as close as an eye can see.'
 }
 
 /** Marked before there was liquid: what it was that was taken for it; null where it was not too early. */
@@ -105,8 +105,8 @@ function tooEarly({ youC, wasC, errorC }: MomentScore, was: TubeTruth, withinC: 
   if (youC === null || (errorC ?? 0) >= -withinC) return null
   const byC = c(wasC - youC)
   if (was.sweatedC !== null && youC >= was.sweatedC - withinC)
-    return `You marked a sheen: no drop stood there yet. The first came ${byC} °C later.`
+    return `You marked a sheen: there was no drop yet. The first came ${byC} °C later.`
   if (was.shrankC !== null && youC >= was.shrankC - withinC)
-    return `You marked the shrinking: the powder drew away from the wall at ${c(was.shrankC)}, dry. Liquid came ${byC} °C later. Wait for wet.`
+    return `You marked the shrinking: the powder pulled away from the wall at ${c(was.shrankC)}, dry. Liquid came ${byC} °C later. Wait until it is wet.`
   return `Nothing had happened yet at ${c(youC)} °C: liquid came ${byC} °C later.`
 }

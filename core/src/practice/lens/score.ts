@@ -44,14 +44,14 @@ export function scoreLens(
   })
   const said = worst
     ? `${many && !scored.isGood ? `Tube ${scored.tubes.indexOf(worst) + 1}: ` : ''}${worst.sentence}`
-    : 'No tube came to its end: nothing can be said.'
+    : 'No tube melted completely, so there is no score.'
   return {
     marks: scored,
     isGood: scored.isGood && jobsGood,
     share: (1 - weight) * scored.share + weight * jobsShare,
     sentence:
       scored.isGood && jobs && !jobsGood
-        ? `The marks are right, and ${jobs.put - jobs.right} of ${jobs.put} small jobs were not: between two looks there is time for one.`
+        ? `The marks are right, but ${jobs.put - jobs.right} of ${jobs.put} small jobs were wrong. There is time for one between two looks.`
         : said,
     compared: jobs
       ? [

@@ -4,7 +4,7 @@ export const SEE_IT_MELT = {
   name: 'see it melt',
   title: 'See it melt',
   slug: 'see-it-melt',
-  why: 'A pure solid goes within a degree: know what first liquid and last crystal look like before it counts.',
+  why: 'A pure solid melts within a degree. Learn what the first liquid and the last crystal look like before it counts.',
   minutes: [2, 4],
   rule: BOTH_ENDS,
   isForPhone: true,

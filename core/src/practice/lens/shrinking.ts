@@ -4,7 +4,7 @@ export const SHRINKING = {
   name: 'shrinking is not melting',
   title: 'Shrinking is not melting',
   slug: 'shrinking',
-  why: 'Powder draws together dry, one to three degrees before it melts: the commonest wrong onset there is.',
+  why: 'Powder shrinks while still dry, one to three degrees before it melts. This is the most common wrong onset.',
   minutes: [2, 5],
   rule: BOTH_ENDS,
   isForPhone: true,

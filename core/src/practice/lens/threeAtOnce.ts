@@ -4,7 +4,7 @@ export const THREE_AT_ONCE = {
   name: 'three at once',
   title: 'Three at once',
   slug: 'three-at-once',
-  why: 'A mixed test melts three tubes side by side: each has two moments, and they come when they like.',
+  why: 'A mixed melt has three tubes side by side. Each has two moments to mark, in any order.',
   minutes: [3, 6],
   rule: BOTH_ENDS,
   isForPhone: true,

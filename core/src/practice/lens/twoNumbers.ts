@@ -4,7 +4,7 @@ export const TWO_NUMBERS = {
   name: 'two numbers',
   title: 'Two numbers',
   slug: 'two-numbers',
-  why: 'An impure solid is slush over many degrees: both its ends are the answer, not the middle.',
+  why: 'An impure solid is slush over many degrees. Report both ends, not the middle.',
   minutes: [3, 6],
   rule: BOTH_ENDS,
   isForPhone: true,

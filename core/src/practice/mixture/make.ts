@@ -24,7 +24,7 @@ const SPAN_C: Readonly<Record<Level, number>> = { 1: 14, 2: 9, 3: 6 }
 /** Reading and packing scatter a range’s ends by, °C. */
 const SCATTER_C = 0.25
 
-/** The thermometer of these runs has not been checked: it may be off by so much, one standard deviation, °C. */
+/** The thermometer of these runs has not been checked: it could be off by so much, one standard deviation, °C. */
 const UNCHECKED_C = 1.5
 
 /**

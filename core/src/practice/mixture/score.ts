@@ -25,7 +25,7 @@ export function scoreMixture(
   const [first] = planner
   const wayOfPlanner = first
     ? `The planner mixes with ${nameOf(first.reference.id)} first: ${apart(exercise, first.reference.id)}.`
-    : 'The planner needs no mixture: the range alone tells them apart.'
+    : 'The planner needs no mixture: the range alone separates them.'
   return {
     isGood: isRight && isQuick && isShown,
     share: !isRight
@@ -38,8 +38,8 @@ export function scoreMixture(
     sentence: !isRight
       ? `It is ${nameOf(exercise.answer)}. ${
           runs.length === 0
-            ? 'Without a mixture the range alone names nothing that melts alike.'
-            : `After your runs ${nameOf(named)} stood at ${(100 * sure).toFixed(0)} %: one more would have told.`
+            ? 'Without a mixed melt, the range alone cannot separate compounds that melt alike.'
+            : `After your runs ${nameOf(named)} stood at ${(100 * sure).toFixed(0)} %. One more would have decided it.`
         }`
       : !isShown
         ? `Right, but a guess: ${runs.length === 0 ? 'with no mixture it was' : 'your runs made it'} ${(100 * sure).toFixed(0)} % sure. ${wayOfPlanner}`

@@ -3,7 +3,7 @@ import type { Score } from '../exercise'
 import { inOrder, type Ordered } from './inOrder'
 import type { OrderExercise } from './make'
 
-/** The best order there is, and the least end known. */
+/** The shortest order, and the least end known. */
 export function bestOrder({ session, handed }: OrderExercise) {
   const plan = planBenchSession(session)
   return {
@@ -28,10 +28,10 @@ export function scoreOrder(
       Math.min(1, best.plan.makespanMin / Math.max(1, mine.endMin)) ** 2 * (late === undefined ? 1 : 0.7),
     sentence:
       late !== undefined
-        ? `“${exercise.words[late] ?? late}” had to wait too long after what it follows: what is hot goes cold, and what is cold goes warm.`
+        ? `“${exercise.words[late] ?? late}” had to wait too long after the task before it: hot things cool down, and cold things warm up.`
         : isClose
-          ? `Finished after ${mine.endMin} minutes, where ${best.plan.makespanMin} is ${best.plan.proven ? 'the least there is' : 'the least found'}.`
-          : `${over} minutes later than need be. ${whereItWaits(exercise, mine, best)}`,
+          ? `Finished after ${mine.endMin} minutes, where ${best.plan.makespanMin} is ${best.plan.proven ? 'the shortest possible' : 'the shortest found'}.`
+          : `${over} minutes later than necessary. ${whereItWaits(exercise, mine, best)}`,
     compared: [
       {
         what: 'finished after',
@@ -60,6 +60,6 @@ function whereItWaits(
     .filter(({ byMin }) => byMin >= 3)
     .sort((p, q) => (plan.starts[p.id] ?? 0) - (plan.starts[q.id] ?? 0))[0]
   return late
-    ? `“${words[late.id] ?? late.id}” can begin ${late.byMin} minutes sooner, and all that waits for it with it.`
-    : 'Start the longest unattended work first; do the short work while it runs.'
+    ? `“${words[late.id] ?? late.id}” can begin ${late.byMin} minutes earlier, and so can everything that waits for it.`
+    : 'Start the longest unattended work first, and do short work while it runs.'
 }

@@ -4,9 +4,9 @@ export const SOLVENT = {
   name: 'choose the solvent',
   title: 'Choose the solvent',
   slug: 'choose-the-solvent',
-  why: 'Steep and low is what a good solvent looks like: the curve decides, before any is poured.',
+  why: 'A good solvent dissolves much when hot and little when cold. Read the curve before you use any.',
   minutes: [2, 3],
-  rule: 'the ranking’s first, or one as good',
+  rule: 'the first of the ranking, or one as good',
   isForPhone: false,
   played: 'solvent',
 } as const satisfies ExerciseAbout

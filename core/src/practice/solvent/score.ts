@@ -18,7 +18,7 @@ export function scoreSolvent({ ranked }: SolventExercise, letter: string): Score
     isGood,
     share: isGood ? 1 : bestScore > 0 ? 0.6 * (mineScore / bestScore) : 0,
     sentence: isGood
-      ? `${letter} it is: ${best?.letter === letter ? (mine?.parts.find(({ part }) => part === 'recovery')?.sentence ?? '') : 'as good as the ranking’s first.'}`
+      ? `${letter} is right: ${best?.letter === letter ? (mine?.parts.find(({ part }) => part === 'recovery')?.sentence ?? '') : 'as good as the first of the ranking.'}`
       : `${best?.letter ?? ''} ranks first. What holds ${letter} back: ${worst?.sentence ?? mine?.sentence ?? 'it was not on the list.'}`,
     compared: [
       { what: 'solvent', you: letter, was: best?.letter ?? '', isRight: isGood },

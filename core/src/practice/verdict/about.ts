@@ -4,9 +4,9 @@ export const VERDICT = {
   name: 'what does it say',
   title: 'What does it say?',
   slug: 'what-does-it-say',
-  why: 'The same two numbers can be impurity, haste, or a thermometer: say which, and what would settle it.',
+  why: 'The same range can come from impurity, fast heating or the thermometer. Say which, and what would decide it.',
   minutes: [2, 4],
-  rule: 'verdict, cause and next step all right',
+  rule: 'verdict, cause and next step all correct',
   isForPhone: true,
   played: 'verdict',
 } as const satisfies ExerciseAbout

@@ -26,12 +26,12 @@ export function scoreWrong({ lines }: WrongExercise, accused: ReadonlyMap<string
     isGood,
     share: planted.length === 0 ? (falsely.length === 0 ? 1 : 0) : Math.max(0, points / (3 * planted.length)),
     sentence: missed[0]
-      ? `Not seen: “${missed[0].text}” ${missed[0].mistake?.because ?? ''} ${missed[0].mistake?.instead ?? ''}`
+      ? `Not found: “${missed[0].text}” ${missed[0].mistake?.because ?? ''} ${missed[0].mistake?.instead ?? ''}`
       : falsely[0]
         ? `Nothing is wrong with “${falsely[0].text}”`
         : slip?.mistake
           ? `“${slip.text}” ${slip.mistake.because} ${slip.mistake.instead}`
-          : 'All found, and each for the right reason.',
+          : 'All found, each with the right reason.',
     compared: [
       {
         what: 'mistakes found',
@@ -39,7 +39,12 @@ export function scoreWrong({ lines }: WrongExercise, accused: ReadonlyMap<string
         was: `${planted.length}`,
         isRight: missed.length === 0,
       },
-      { what: 'right lines accused', you: `${falsely.length}`, was: '0', isRight: falsely.length === 0 },
+      {
+        what: 'correct lines marked as wrong',
+        you: `${falsely.length}`,
+        was: '0',
+        isRight: falsely.length === 0,
+      },
       {
         what: 'why, right',
         you: `${whyRight.length}`,
@@ -47,7 +52,7 @@ export function scoreWrong({ lines }: WrongExercise, accused: ReadonlyMap<string
         isRight: whyRight.length === planted.length,
       },
       {
-        what: 'what instead, right',
+        what: 'remedies right',
         you: `${doRight.length}`,
         was: `${planted.length}`,
         isRight: doRight.length === planted.length,

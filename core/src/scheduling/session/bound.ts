@@ -61,7 +61,7 @@ function inPairs(
 
 /**
  * One thing, one at a time, allowed to interrupt (Jackson’s preemptive rule): always the open task with the longest
- * tail. What it comes to is no more than any order that does not interrupt.
+ * tail. The sum is no more than any order that does not interrupt.
  */
 function oneAtATime(users: number[], durations: Int32Array, lags: Int32Array, tails: Int32Array): number {
   const waiting = [...users].sort((p, q) => at(lags, p) - at(lags, q))

@@ -215,7 +215,7 @@ function closed(lags: Int32Array, size: number, tasks: readonly SessionTask[]): 
     if ((lags[i * size + i] ?? 0) > 0)
       throw new ImpossibleInput(
         'no-plan',
-        `“${tasks[i - 1]?.id ?? 'something busy'}” can never begin: what it waits for waits for it, or a wait at most is shorter than what must come between.`,
+        `“${tasks[i - 1]?.id ?? 'something busy'}” can never begin. It and the task it waits for wait for each other, or its longest wait is too short.`,
       )
   return lags
 }
@@ -251,7 +251,7 @@ function requireSession({ tasks, capacity, busy = [] }: BenchSession): void {
     }
   for (const { resource, fromMin, toMin, amount } of busy) {
     if (!Number.isInteger(fromMin) || !Number.isInteger(toMin) || toMin < fromMin)
-      refuse(`${resource} is busy from ${fromMin} to ${toMin} min: that is no stretch of whole minutes.`)
+      refuse(`${resource} is busy from ${fromMin} to ${toMin} min: these are not whole minutes.`)
     if (!(amount >= 0)) refuse(`${amount} of ${resource} is busy.`)
   }
 }

@@ -14,7 +14,7 @@ export function RateGauge({
   ramping,
 }: {
   rate: number | null
-  /** How far off it may be, °C/min. */
+  /** How far off it could be, °C/min. */
   within: number | null
   wanted: Conventions['meltRate']
   ramping: boolean

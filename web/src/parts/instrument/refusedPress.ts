@@ -18,7 +18,7 @@ export function refusedPress(
   },
 ): string | null {
   if (!slots.includes(slot)) return `There is no tube in slot ${slot}.`
-  if (!isHeard) return 'The instrument has not been heard yet in this run.'
+  if (!isHeard) return 'The instrument has not answered yet in this run.'
   const standing = marks.find(({ entry: { body } }) => body.slot === slot && body.moment === moment)
   return standing && moment !== 'early sign'
     ? `“${moment}” of tube ${slot} is marked at ${standing.temperature?.text ?? '…'} °C. Strike that one out first.`

@@ -2,8 +2,8 @@ import Modal from 'react-bootstrap/Modal'
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Space', 'the next step: ticks it, or presses the filled button'],
-  ['Enter', 'in a number: on to the next empty number, then the form is recorded'],
-  ['R', 'someone is hurt, something burns, or the work goes wrong: what to do, on every screen'],
+  ['Enter', 'in a number field: go to the next empty field, then record the form'],
+  ['R', 'someone is hurt, something burns, or something went wrong: what to do, on every screen'],
   ['B', 'the simulated balance sends its reading, while you weigh with it'],
   ['← →', 'move the volume, when its mark is chosen'],
   ['Q W E', 'while a melt is watched: early sign in tube 1, 2, 3 (as many as are seen)'],
@@ -13,9 +13,9 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['M', 'mute or unmute the sounds'],
   ['← →', 'move a chosen end of a melt on its light by 0.1 °C'],
   ['← →', 'move composition or temperature on the phase map, when its slider is chosen'],
-  ['H', 'simulated time runs faster, or as it is'],
+  ['H', 'simulated time runs faster, or in real time'],
   ['↑ ↓', 'in practice: dial or flame up and down'],
-  ['1 2 3 4 S P', 'in practice: a hot portion, swirl, on the plate and off'],
+  ['1 2 3 4 S P', 'in practice: hot portion, swirl, on or off the plate'],
   ['T', 'in practice: tare the balance'],
   ['?', 'this list'],
 ]

@@ -68,7 +68,7 @@ export function Rescue({ onHide }: { onHide: () => void }) {
         </section>
         {cards.length > 0 && (
           <div className={css.rescues}>
-            <h3 className="mt-3">The work goes wrong</h3>
+            <h3 className="mt-3">The work went wrong</h3>
             {cards.map((one) => (
               <section key={one.id}>
                 <button
@@ -97,7 +97,8 @@ function EmergencyCalls() {
     <p className={css.calls}>{emergencyCalls}</p>
   ) : (
     <p className="quiet mb-2">
-      Whom to call is not set here: read the card on the wall. It is set under Instruments, house rules.
+      The numbers to call are not set here: read the card on the wall. Set them under Instruments, house
+      rules.
     </p>
   )
 }

@@ -17,9 +17,7 @@ export function TablesSheet({ onHide }: { onHide: () => void }) {
         <Modal.Title as="h2">Tables of this page</Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        {tables.length === 0 && (
-          <p>No table stands whole on this page. The shelf has an export of its own.</p>
-        )}
+        {tables.length === 0 && <p>There is no complete table on this page. The shelf has its own export.</p>}
         {tables.length > 0 && (
           <p className="quiet">
             As CSV, for any spreadsheet: UTF-8, commas, decimal points, units in the headings.

@@ -62,6 +62,6 @@ describe('what goes wrong with the work', () => {
   })
   test('on a screen without work under way there are no other cards', () => {
     at('shelf')
-    expect(screen.queryByText('The work goes wrong')).toBeNull()
+    expect(screen.queryByText('The work went wrong')).toBeNull()
   })
 })

@@ -64,8 +64,8 @@ export function ClassFit() {
       <>
         <Title title="Will the class fit?" />
         <p className="mt-4">
-          Once a prep has <Link to={`/n/${notebook}/preps`}>a fixed plan</Link>, the day of a whole class that
-          works by it can be run through here.
+          Once a prep has <Link to={`/n/${notebook}/preps`}>a fixed plan</Link>, you can simulate the day of a
+          whole class that follows it.
         </p>
       </>
     )
@@ -95,8 +95,8 @@ export function ClassFit() {
     <>
       <Title title="Will the class fit?" aside="a day of all benches, simulated" />
       <p className={css.prose}>
-        Every bench does the same, at a pace of its own, and waits in line for what is shared. The minutes are
-        the plan’s: rules of the bench, not measured here. {DAYS} days are simulated, and their mean is shown.
+        Every bench does the same work at its own pace and queues for shared equipment. The minutes come from
+        the plan, not from measurements here. {DAYS} days are simulated, and the mean is shown.
       </p>
       <div className={css.form}>
         <div>
@@ -148,8 +148,8 @@ function inputOf(
     ['people at a bench', whole(typed.hands), 1],
     ['melting instruments', whole(typed.blocks), 1],
     ['balances', whole(typed.balances), 1],
-    ['minutes they come within', whole(typed.overMin), 0],
-    ['per cent that paces differ by', whole(typed.spreadPercent), 0],
+    ['minutes in which they arrive', whole(typed.overMin), 0],
+    ['per cent by which paces differ', whole(typed.spreadPercent), 0],
   ]
   const bad = numbers.find(([, value, least]) => !(value >= least && value <= MOST))
   if (bad) return `The ${bad[0]}: a whole number from ${bad[2]} to ${MOST}.`
@@ -216,8 +216,8 @@ function Told({ ways }: { ways: readonly Way[] }) {
       <p className="mt-1">
         {best && gainMin >= 3
           ? `What helps most: ${best.name}; nobody is in the lab for longer than ${hours(best.day.inLabMin.all)}, ${fixed(gainMin, 0)} min less.`
-          : 'Neither another instrument nor a staggered start makes a difference of three minutes: it is the work itself that takes so long.'}{' '}
-        An instrument is kept from loading to the last crystal, and cools before the next bench has it.
+          : 'Neither another instrument nor a staggered start saves three minutes: the work itself takes this long.'}{' '}
+        An instrument is in use from loading to the last crystal, and cools before the next bench gets it.
       </p>
       <table className="lines stacks" style={{ maxWidth: 820 }}>
         <thead>

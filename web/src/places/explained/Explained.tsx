@@ -10,7 +10,7 @@ export function Explained() {
   return (
     <>
       <Title
-        title="How it is worked out"
+        title="How it is calculated"
         aside={
           <>
             what goes in, what comes out, and where it stops being true;{' '}

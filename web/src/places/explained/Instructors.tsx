@@ -22,40 +22,41 @@ export function Instructors() {
           <Link to={`${home}/for-instructors/class`}>Will the class fit?</Link> A day of all benches,
           simulated: queues, and by when everybody is out.
         </p>
-        <h2>Purity: a budget of degrees</h2>
+        <h2>Purity: what explains each degree</h2>
         <ol>
           <li>
-            What must be said outright: a mixed melt lower and broader, a solid that never melts, tubes that
-            scatter, decomposition without an authentic sample beside it.
+            First come the findings that decide alone: a mixed melt lower and broader, a solid that never
+            melts, tubes that scatter, decomposition without an authentic sample beside it.
           </li>
           <li>
-            Every degree of the width, and of the distance from the literature, is explained by what may have
-            caused it, at least and at most: heating at the rate as measured, melting through, a thermometer
-            as it was checked, marks of ± {fixed(rules.readingErrorC, 1)} °C, solvent until it is shown dry,
-            an onset seen late. What nothing else can explain is the sample’s.
+            Causes explain the width of the range and its distance from the literature, each at least and at
+            most. They are heating at the measured rate, melting through, the thermometer, marks of ±{' '}
+            {fixed(rules.readingErrorC, 1)} °C, solvent until it is shown dry, and an onset seen late. What no
+            other cause can explain comes from the sample.
           </li>
           <li>
-            What is left is held against the house’s words: sharp to {fixed(rules.sharpWidthC, 1)} °C, broad
-            over {fixed(rules.broadWidthC, 1)} °C, in place within {fixed(rules.literatureWithinC, 1)} °C of
-            the literature, or within {fixed(twoReadingsC(rules), 1)} °C of an authentic sample of the same
-            run.
+            The rest is compared with the house rules. A range is sharp up to {fixed(rules.sharpWidthC, 1)} °C
+            and broad over {fixed(rules.broadWidthC, 1)} °C. It is in place within{' '}
+            {fixed(rules.literatureWithinC, 1)} °C of the literature, or within{' '}
+            {fixed(twoReadingsC(rules), 1)} °C of an authentic sample of the same run.
           </li>
           <li>
-            Where that may fall on either side of a word, and something can be mended, it is “cannot tell” and
-            the mending comes first. The sample is treated only for degrees that nothing else can explain.
+            If the result could fall on either side of a limit and something can be improved, the verdict is
+            “cannot tell” and the improvement comes first. The sample is purified again only for degrees that
+            no other cause can explain.
           </li>
           <li>
-            A plate can take “consistent with pure” down: a second spot to “nearly pure”, another height than
-            the authentic sample’s to “cannot tell”, unless a mixed melt has spoken.
+            A plate (TLC) can lower “consistent with pure”. A second spot makes it “nearly pure”. An Rf
+            different from the authentic sample makes it “cannot tell”, unless a mixed melt has decided.
           </li>
-          <li>The other steps follow by the degrees of doubt they take away a minute.</li>
+          <li>The other steps are ordered by how many degrees of doubt they remove per minute.</li>
         </ol>
         <p>
           The thresholds are house rules: <Link to={`${home}/instruments/rules`}>change them there</Link>. A
-          signed verdict keeps those it was signed under.
+          signed verdict keeps the rules it was signed under.
         </p>
 
-        <h2>Identity: what is taken for granted</h2>
+        <h2>Identity: what is assumed</h2>
         <table className="lines">
           <tbody>
             <Row
@@ -64,7 +65,7 @@ export function Instructors() {
             />
             <Row what="the listed ones" value="all alike" />
             <Row
-              what="impurity lowers the clear point, beyond what the width says, by on average"
+              what="mean lowering of the clear point by impurity, beyond the width"
               value={`${fixed(o.depressionMeanC, 1)} °C`}
             />
             <Row
@@ -72,127 +73,126 @@ export function Instructors() {
               value="0.7 °C; 1.2 never checked; 3.0 scouting"
             />
             <Row
-              what="the phase relation is off by, in mixtures of two"
+              what="error of the phase relation, in mixtures of two"
               value={`${fixed(o.mixtureSigmaC, 1)} °C`}
             />
             <Row
               what="chance that two compounds show no depression"
               value={`${fixed(100 * o.noDepressionChance, 1)} %`}
             />
-            <Row
-              what="chance that a mixed run went wrong altogether"
-              value={`${fixed(100 * o.mishapChance, 0)} %`}
-            />
-            <Row what="fusion enthalpy where none is known" value="Walden’s rule, labelled" />
+            <Row what="chance that a mixed run went wrong" value={`${fixed(100 * o.mishapChance, 0)} %`} />
+            <Row what="fusion enthalpy if not known" value="Walden’s rule, labelled" />
           </tbody>
         </table>
 
-        <h2>How a list of yours would fare</h2>
+        <h2>How well your list works</h2>
         <ReliabilityPart home={home} />
 
         <h2>Where it fails, and how you notice</h2>
         <ul>
           <li>
-            <b>“Not on the list”</b> is taken to mix as those on the list would. How often that happens is
-            your lab’s own figure, in the house rules: set it, or strangers come too late or too early.
+            <b>“Not on the list”</b> means a compound that is assumed to mix like those on the list. Your lab
+            sets how often that happens, in the house rules. With a wrong figure such compounds are recognised
+            too late or too early.
           </li>
           <li>
-            <b>Solid solutions and isomorphous pairs</b> show no depression; a co-spot on a plate is the
-            second opinion, and is proposed where one could be at work. Choose candidates for an exercise so
-            that their mixtures do: the Mixtures page warns where they would not.
+            <b>Solid solutions and isomorphous pairs</b> show no depression. A plate (TLC) with both in one
+            spot is the second opinion, and the app proposes it where this could happen. For an exercise,
+            choose candidates whose mixtures do melt lower: the Mixtures page warns where they would not.
           </li>
           <li>
-            <b>Polymorphs, solvates and hydrates</b> melt where the literature does not say. Damp looks like
-            impurity.
+            <b>Polymorphs, solvates and hydrates</b> can melt at temperatures the literature does not give. A
+            damp sample looks impure.
           </li>
           <li>
-            <b>Insoluble dirt</b> is invisible to a range. So is a second compound below about 1 mol %: a
-            plate may see it.
+            <b>Insoluble dirt</b> does not show in a range. Nor does a second compound below about 1 mol %,
+            which a plate (TLC) could show.
           </li>
           <li>
-            <b>The literature values</b> shipped here are general ones. A wrong one misleads both judging and
-            ranking; put your own on the <Link to={`${home}/shelf`}>shelf</Link>, with their source.
+            <b>The literature values</b> in the app are general ones. A wrong value misleads both judging and
+            ranking. Put your own values on the <Link to={`${home}/shelf`}>shelf</Link>, with their source.
           </li>
           <li>
-            <b>A thermometer nobody checked</b> may own 1.5 °C and more of every reading, either way, and no
-            bound on impurity is given on it. Side by side with an authentic sample it cancels: make that the
-            rule of the lab and most of the doubts go.
+            <b>An unchecked thermometer</b> can be wrong by 1.5 °C or more either way, and no amount of
+            impurity is given with it. Beside an authentic sample the error cancels. Make that the rule of the
+            lab, and most doubts disappear.
           </li>
           <li>
-            <b>Too fast, too full, not dried</b>: then what looks impure may be the measurement, and the
-            verdict is “cannot tell” with the repeat that would mend it. How long air dries depends on the
-            solvent: 5 min for what boils up to 50 °C, 15 up to 70, 60 up to 85; above that constant mass
-            shows it. The steps ask for the same, and a house rule can only ask for more.
+            <b>Too fast, too full, not dried</b>: the measurement itself can then look like an impurity. The
+            verdict is “cannot tell”, with the repeat that would settle it. The drying time in air depends on
+            the solvent: 5 min if it boils up to 50 °C, 15 up to 70, and 60 up to 85. Above that, dry to
+            constant mass. The steps require the same, and a house rule can only require more.
           </li>
           <li>
-            <b>By eye</b> equal parts are not equal. It hardly matters for “same or different”, and much for a
-            map.
+            <b>Parts measured by eye</b> are not equal. This hardly matters for “same or different”, but it
+            does for a phase map.
           </li>
         </ul>
 
         <h2>Before anything is heated</h2>
         <p>
-          <b>The card under R</b>, on every screen, begins with someone hurt or something burning. Whom to
-          call is yours to set under <Link to={`${home}/instruments`}>Instruments</Link>, house rules; there
-          you also close compounds and solvents that no plan may use. Either holds whichever set of rules a
-          notebook goes by.
+          <b>The card under R</b>, on every screen, begins with someone hurt or something burning. Set the
+          numbers to call under <Link to={`${home}/instruments`}>Instruments</Link>, house rules. There you
+          also name compounds and solvents that are not allowed. Both apply whichever set of rules a notebook
+          uses.
         </p>
         <p>
-          What is fatal in small amounts, or known to cause cancer or to harm genes, fertility or a child, is
-          planned only after somebody in charge was asked; the plan keeps who.
+          Some compounds are fatal in small amounts, or known to harm genes, fertility or a child or to cause
+          cancer. They are planned only after asking the person in charge, and the plan records who was asked.
         </p>
         <p>
-          Heat, glass, cold, rinse, drying and waste follow from the compound, the solvents and the size of
-          the batch, by the rules under <Link to={`${home}/explained#heat`}>How it is worked out</Link>. They
-          are rules of the bench. A reaction is only seen where the structure shows an anhydride, an acid
-          halide or an open ester of a phenol, and then it is not planned, or held at 70 °C; a hazard only
-          where the shelf has it. A house procedure you copied earlier keeps its own words.
+          Heat, glassware, cooling, rinse, drying and waste follow from the compound, the solvents and the
+          size of the batch. The rules are under{' '}
+          <Link to={`${home}/explained#heat`}>How it is calculated</Link>. They are rules of thumb. The app
+          recognises a reaction with the solvent only for an anhydride, an acid halide or an open ester of a
+          phenol. Then it does not plan it, or stays below 70 °C. It knows only the hazards on the shelf. A
+          house procedure you copied earlier keeps its own text.
         </p>
 
         <h2>Handing out unknowns</h2>
         <p>
-          Open a case, list what is allowed, and seal the answer. It goes to this server and into no notebook;
-          what the notebook holds is a hash of it, which shows afterwards that it was not changed. It opens
-          once a signed verdict of that case stands, and the notebook shows whether it was opened before. No
-          address of the server gives it out before, and a backup leaves it out unless it is made under your
-          word (under This notebook): then it goes along, encrypted. It is no protection from somebody who can
-          read the server’s data folder. A notebook file carried to another computer leaves its sealed answers
-          behind. The first answer sealed for a case stands.
+          Open a case, list the candidates, and seal the answer. The server stores it outside the notebook.
+          The notebook holds only a hash, which shows later that the answer was not changed. It can be opened
+          after the verdict of that case is signed, and the notebook shows whether it was opened before. The
+          server gives it to nobody before that. A backup includes it only under your instructor’s word (see
+          This notebook), encrypted. Anyone who can read the data folder of the server can read it. A notebook
+          file moved to another computer does not contain its sealed answers. The first answer sealed for a
+          case is the valid one.
         </p>
         <p>
-          A simulated instrument melts what was sealed, at the purity you give, so that a case can be
-          rehearsed. What it shows is simulated, and labelled so.
+          A simulated instrument melts the sealed compound at the purity you give, so that you can rehearse a
+          case. Everything it shows is labelled as simulated.
         </p>
-        <h2>Whether a notebook was rewritten</h2>
+        <h2>How to see whether a notebook was rewritten</h2>
         <p>
-          A line that is changed, taken out, put in or moved in the data folder is seen by itself, at every
-          start of the server and by npm run verify. A history that is written anew from some line to its end,
-          or whose end is cut off, is seen only by a hash that was kept elsewhere: have it mailed with each
-          page that is handed in, and look for it with npm run verify -- --expect=HASH. It does not tell who
-          changed something, and it does not tell whether what was written was true.
+          The server detects an entry that was changed, removed, added or moved in the data folder, at every
+          start and with <code>npm run verify</code>. If a notebook was rewritten up to its end, or its end
+          cut off, only a hash saved elsewhere shows it. Ask students to mail the hash with each page, and
+          check it with <code>npm run verify -- --expect=HASH</code>. This does not show who changed
+          something, or whether an entry is true.
         </p>
-        <h2>What is kept, and what is asked about</h2>
+        <h2>What is saved, and what the app asks about</h2>
         <p>
-          Nothing is erased. Striking out is an entry of its own with its reason, and a further entry can take
-          it back. A signed verdict whose entries were struck out says so at its top until it is judged again.
-          A mass eight times off its plan, or a reading the model of the heating does not expect, is asked
-          about and kept as it was typed. What was put aside unweighed counts as ±{' '}
+          Nothing is erased. Striking out is a separate entry with its reason, and another entry can take it
+          back. A signed verdict based on a struck-out entry says so at its top until it is signed again. The
+          app asks about a mass eight times larger or smaller than planned, and about an unexpected reading,
+          but saves what was typed. Crude kept back without weighing counts as ±{' '}
           {fixed(100 * PUT_ASIDE_WITHIN, 0)} % of it.
         </p>
         <p>
-          A crude whose impurity has no name is watched from the lowest temperature at which some impurity
-          could show liquid, and hurried time ends there, however far below the literature it lies. A school
-          taken at a melt is for that melt alone; the notebook’s own rules change only among the house rules,
-          with what that alters shown first.
+          If the impurity of a crude is not named, the watch band starts at the lowest temperature at which
+          any impurity could show liquid. Fast simulated time ends there, however far below the literature
+          that is. Other rules chosen for a melt apply to that melt only. The rules of the notebook change
+          only on the house rules page, which shows first what that changes.
         </p>
         <h2>What it never does</h2>
         <p>
-          It does not tell a watcher what a tube will do while it is watched. It does not drop a
-          determination, hide a struck-out entry, or call two like ranges one compound. Every number leads
-          back to the presses of keys it came from.
+          It never tells you what a tube will do while you watch it. It never drops a determination, hides a
+          struck-out entry, or calls two equal ranges one compound. Every number can be traced to the key
+          presses it came from.
         </p>
         <p>
-          The equations stand on <Link to={`${home}/explained#judgeRange`}>How it is worked out</Link>.
+          The equations are under <Link to={`${home}/explained#judgeRange`}>How it is calculated</Link>.
         </p>
       </div>
     </>

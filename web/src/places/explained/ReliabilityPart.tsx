@@ -32,9 +32,9 @@ export function ReliabilityPart({ home }: { home: string }) {
   if (!one)
     return (
       <p>
-        Once a case has <Link to={`${home}/unknowns`}>two candidates on its list</Link>, the list can be run
-        through simulated benches here: how often an unknown of it is named rightly, with how many mixtures,
-        and which pair is hard.
+        Once a case has <Link to={`${home}/unknowns`}>two candidates on its list</Link>, you can test its list
+        on simulated benches. You see how often an unknown is named correctly, with how many mixtures, and
+        which pair is hard to separate.
       </p>
     )
   return (
@@ -106,10 +106,10 @@ function Told({ tried: { most, nearest }, list }: { tried: Tried; list: UnknownF
       <Bar what="by what is most informative" told={most} />
       <Bar what="nearest melting first" told={nearest} />
       <p className="quiet mt-2">
-        Simulated, with typical values: every tenth unknown stands on no list; mixtures miss the ideal
-        relation by about 6.6 °C (sd), one pair in eighty shows no depression, one run in a hundred goes
-        wrong; clear points are read to 0.3 °C on a thermometer off by 0.5. Seeded, so that it says the same
-        again.
+        Simulated with typical values. Every tenth unknown is not on the list. Mixtures differ from the ideal
+        relation by about 6.6 °C (standard deviation). One pair in eighty shows no depression, and one run in
+        a hundred goes wrong. Clear points are read to 0.3 °C, on a thermometer with an error of 0.5 °C. The
+        seed is fixed, so the result is always the same.
       </p>
     </div>
   )

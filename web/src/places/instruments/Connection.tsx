@@ -30,13 +30,13 @@ export function Connection({ instrument }: { instrument: Instrument }) {
       <div>
         <h2>What it says</h2>
         <pre className={classNames(css.linesSaid, 'mt-1')} aria-label="Lines heard" tabIndex={0}>
-          {lines.length > 0 ? lines.join('\n') : 'Nothing yet: it speaks while a run is on.'}
+          {lines.length > 0 ? lines.join('\n') : 'Nothing yet. It sends readings while a run is going on.'}
         </pre>
         {!instrument.simulated && <Serial instrument={instrument} />}
         {instrument.simulated && (
           <p className="quiet">
-            A simulated stand-in: it reads for itself and takes commands as lines. A bridge to a real one
-            speaks the same lines; add an instrument of your own for it.
+            Simulated: it sends its own readings and takes commands as lines of text. A bridge to a real
+            instrument uses the same lines; add your own instrument for it.
           </p>
         )}
       </div>
@@ -48,9 +48,9 @@ export function Connection({ instrument }: { instrument: Instrument }) {
           <code>dial &lt;setting&gt;</code>, <code>tubes-in</code>, <code>stop</code>.
         </p>
         <p>
-          Heard at <code>/api/instruments/{instrument.id}/line/stream</code> (server-sent events), sent by
-          POST to <code>/api/instruments/{instrument.id}/line</code> as plain text. The whole of it is in the
-          project’s <code>docs/line-protocol.md</code>.
+          Read them at <code>/api/instruments/{instrument.id}/line/stream</code> (server-sent events), and
+          send commands by POST to <code>/api/instruments/{instrument.id}/line</code> as plain text. The
+          protocol is described in <code>docs/line-protocol.md</code> of the project.
         </p>
       </div>
     </div>
@@ -68,7 +68,8 @@ function Serial({ instrument }: { instrument: Instrument }) {
   if (!serial)
     return (
       <p className="quiet">
-        This browser gives no serial port to a page. Type the readings, or run a bridge that posts lines.
+        This browser does not let a page use a serial port. Type the readings, or run a bridge that posts
+        lines.
       </p>
     )
   const connect = async () => {
@@ -85,7 +86,7 @@ function Serial({ instrument }: { instrument: Instrument }) {
           })
         },
         (line) => {
-          setSaid(`“${line.slice(0, 60)}” holds no temperature, and is passed over.`)
+          setSaid(`“${line.slice(0, 60)}” holds no temperature and is ignored.`)
         },
       )
       setIsOn(true)

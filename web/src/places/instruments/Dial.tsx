@@ -41,8 +41,8 @@ export function Dial({ instrument }: { instrument: Instrument }) {
       <div>
         <h2>Logged heatings</h2>
         <p className="quiet mt-1">
-          A {control} sets power, not temperature. Heat from cold with it left at one setting, and log what
-          the thermometer reads; two settings at least, better three.
+          A {control} sets power, not temperature. Heat from cold at one setting, and log what the thermometer
+          reads. Do this for two settings at least, better three.
         </p>
         <HeatingList heatings={heatings} />
         {inRuns.length > 0 && (
@@ -162,7 +162,7 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
       const read = readPairs(text)
       if (!read.ok) return wrong(read.sentence, 'text')
       if (read.pairs.length < 5)
-        return wrong(`${read.pairs.length} readings are too few; log five at least.`, 'text')
+        return wrong(`${read.pairs.length} readings are too few. Log at least five.`, 'text')
       const from = fromFile ? 'file' : 'typed'
       return comesTo([
         {
@@ -237,7 +237,7 @@ function settings({
 }): Result<{ dial: number; ambientC: number }, 'dial' | 'ambient'> {
   if (!(Number(dial) > 0)) return wrong('A heating is logged at a setting above 0.', 'dial')
   if (!Number.isFinite(Number(ambient)) || ambient.trim() === '')
-    return wrong('Say how warm the room is, °C.', 'ambient')
+    return wrong('Enter the room temperature, °C.', 'ambient')
   return comesTo({ dial: Number(dial), ambientC: Number(ambient) })
 }
 

@@ -22,8 +22,7 @@ export function HouseRules() {
     <>
       <Title title="House rules" />
       <p className="quiet mt-2">
-        A run keeps the set it was planned under. Which set suits a sample is worked out where a melt is
-        planned.
+        A run keeps the rules it was planned under. The melt plan compares the sets for a sample.
       </p>
       <div className="scroll mt-2">
         <table className="lines">
@@ -83,14 +82,14 @@ export function HouseRules() {
       {asked && (
         <div className="look mt-3" role="alert">
           <p className="mb-1">
-            <b>Going by “{asked.name}” from now on alters:</b>
+            <b>Going by “{asked.name}” from now on changes:</b>
           </p>
           <ul className="mb-1 ps-3">
             {differencesOf(inForce, asked).map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>
-          <p className="mb-2">Plans, runs and verdicts there are keep what they were made under.</p>
+          <p className="mb-2">Existing plans, runs and verdicts keep the rules they were made under.</p>
           <div className="row-of">
             <Button
               size="sm"
@@ -121,8 +120,7 @@ export function HouseRules() {
           id={editing.name}
           tell={(body, before) =>
             before
-              ? differencesOf(before as Conventions, body as Conventions).join('; ') ||
-                'nothing that shows here'
+              ? differencesOf(before as Conventions, body as Conventions).join('; ') || 'nothing shown here'
               : 'as it came'
           }
         />
@@ -190,7 +188,7 @@ const ROWS: readonly (readonly [string, (set: Conventions) => string])[] = [
     'dry',
     ({ drying }) =>
       drying.constantMassToleranceG === null
-        ? `${drying.atLeastMin} min of air at least, as long as the solvent needs`
+        ? `${drying.atLeastMin} min in air at least, longer if the solvent needs it`
         : `to constant mass, ${drying.constantMassToleranceG} g, ${Math.max(30, drying.atLeastMin)} min between`,
   ],
   ['boiling stones', (set) => set.boilingStones],

@@ -66,7 +66,7 @@ export function HouseRulesEditor({
     <form className="mt-3" aria-label={`Edit ${set.name}`} onSubmit={form.onSubmit}>
       <h2>Edit “{set.name}”</h2>
       <p className="quiet mt-1">
-        Under its own name it becomes a new version; under another, a set of its own beside it.
+        Under the same name it becomes a new version. Under another name it becomes a new set.
       </p>
       <div className="row-of align-items-end">
         <Field label="name" width={230} {...form.of('name')} />
@@ -100,14 +100,14 @@ export function HouseRulesEditor({
           label="not allowed in this lab"
           width={320}
           rows={3}
-          help="compounds and solvents no plan may use, a name a line; whichever set a notebook goes by"
+          help="compounds and solvents no plan may use, one name per line; for every set of rules"
           {...form.of('closed')}
         />
         <Field
           label="whom to call"
           width={320}
           rows={3}
-          help="first aid, fire, poison advice: said on the card under R, on every screen"
+          help="first aid, fire, poison advice: shown on the card under R, on every screen"
           {...form.of('emergencyCalls')}
         />
       </div>
@@ -130,7 +130,7 @@ function idsOf(typed: string, things: readonly Named[]): readonly string[] | str
   for (const name of typed.split(/[\n;]/).map((line) => line.trim())) {
     if (name === '') continue
     const found = things.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.id === name)
-    if (!found) return `“${name}” is no compound or solvent of the shelf.`
+    if (!found) return `“${name}” is not a compound or solvent on the shelf.`
     ids.push(found.id)
   }
   return [...new Set(ids)]

@@ -24,7 +24,7 @@ export function InstrumentPage({ id }: { id: string }) {
       <>
         <Title title="No such instrument" />
         <p className="mt-3">
-          This bench has no such instrument.{' '}
+          There is no such instrument at this bench.{' '}
           <Link to={`/n/${notebook ?? ''}/instruments`}>All instruments</Link>
         </p>
       </>
@@ -93,7 +93,7 @@ function Now({ instrument }: { instrument: Instrument }) {
           ) : blockC === null ? (
             'Not heard yet.'
           ) : blockC > 45 ? (
-            'Free, and still hot. It looks the same as cold.'
+            'Free, but still hot. A hot block looks like a cold one.'
           ) : (
             'Free.'
           )}
@@ -122,7 +122,7 @@ function Now({ instrument }: { instrument: Instrument }) {
           why={
             thermometer.kind === 'glass'
               ? `${thermometer.immersion ?? ''} immersion, ${thermometer.filling ?? ''}, read by eye`
-              : 'a probe in the metal: it reads ahead of the sample'
+              : 'a probe in the metal: it reads higher than the sample'
           }
         >
           {thermometer.lowC} to {thermometer.highC} °C

@@ -97,8 +97,8 @@ function BenchOfInstruments({ base }: { base: string }) {
         </div>
       )}
       <p className="quiet mt-2">
-        Simulated instruments are stand-ins on this computer, labelled wherever they appear, each with a
-        character of its own. They are no copies of real ones.
+        Simulated instruments exist only on this computer and are labelled wherever they appear. Each behaves
+        differently. They are not copies of real ones.
       </p>
       <NewInstrument />
     </>

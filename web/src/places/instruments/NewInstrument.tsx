@@ -88,7 +88,7 @@ export function NewInstrument() {
         )}
       </div>
       <p className="quiet mt-1 mb-1">
-        How it heats and cools is taken as typical for its sort until you log heatings; its lags stay typical
+        Typical heating and cooling of its kind are assumed until you log heatings. Its lags stay typical
         values.
       </p>
       <div className="row-of">

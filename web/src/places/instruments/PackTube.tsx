@@ -22,11 +22,11 @@ export function PackTube() {
   const form = useLines<{ sample: SampleId | ''; fill: string; grain: Grain; set: string }>({
     start: { sample: '', fill: String(conventions.fillMm[0]), grain: 'fine', set: '' },
     make({ sample, fill, grain, set }) {
-      if (sample === '') return wrong('Choose the sample it is packed with.', 'sample')
+      if (sample === '') return wrong('Choose the sample you pack.', 'sample')
       const read = readReading(fill, 'The fill height')
       if (!read.ok) return wrong(read.problem.sentence, 'fill')
       if (!(read.value.value > 0 && read.value.value <= 50))
-        return wrong(`A fill height of ${read.value.text} mm cannot be; most labs pack 2 to 3.`, 'fill')
+        return wrong(`A fill height of ${read.value.text} mm is impossible; most labs pack 2 to 3.`, 'fill')
       return comesTo([
         {
           kind: 'tube packed',
@@ -72,7 +72,8 @@ export function PackTube() {
         </Button>
       </div>
       <p className="quiet mt-1 mb-1">
-        Tubes of one set go into one run: give an unknown, its authentic and their mixture one letter.
+        Tubes of one set go into one run. Give an unknown, its authentic sample and their mixture the same
+        letter.
       </p>
       <SaidWrong sentence={form.said} />
       <NewSample

@@ -71,7 +71,7 @@ export function Rack() {
             />
           )}
           {tubes.length === 0 && (
-            <p className="mt-2">No tube is waiting. Pack a tube, and its run is planned here.</p>
+            <p className="mt-2">No tube is waiting. Pack a tube, and the app plans its run here.</p>
           )}
         </div>
       </div>

@@ -32,8 +32,7 @@ export function Runs({
       </p>
     )
   if (!best.ok) return <p className="look mt-2">{best.problem.sentence}</p>
-  if (best.value.runs.length === 0)
-    return <p className="mt-2">Only tubes that want a scouting run wait here.</p>
+  if (best.value.runs.length === 0) return <p className="mt-2">Only tubes for a scouting run wait here.</p>
   // An order of one's own stands as long as the same tubes wait.
   const runs = mine?.key === idsOf(best.value.runs) ? mine.runs : best.value.runs
   const cost = attempt(() => costOfRuns(input, runs))
@@ -66,7 +65,7 @@ export function Runs({
       </p>
       {cost.ok && cost.value.timeline.some(({ phase }) => phase === 'cool') && (
         <p className="quiet mb-1">
-          Where a block has to cool first, no tube goes in before it is below the start of its window.
+          If the block has to cool first, put no tube in before it is below the start of the watch band.
         </p>
       )}
       <ol className="plain-list">

@@ -20,7 +20,7 @@ export function SlotCard({ tubes }: { tubes: readonly RackTube[] }) {
           Print it
         </button>
         <span className="quiet">
-          Stick each tube through its two slits, beside its name, before the next is packed.
+          Push each tube through its two slits, beside its name, before you pack the next.
         </span>
       </div>
       <ol className={css.cardRows}>

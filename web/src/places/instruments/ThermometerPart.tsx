@@ -43,8 +43,8 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
       <div>
         <h2>Standards read</h2>
         <p className="quiet mt-1">
-          Ice water, and sharp-melting standards over the range you use, heated and packed as your samples
-          are. The midpoint read is set against the midpoint of the literature.
+          Read ice water and sharp-melting standards over the range you use, heated and packed like your
+          samples. The app compares the midpoint you read with the midpoint of the literature range.
         </p>
         <table className="lines stacks">
           <thead>
@@ -103,10 +103,10 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
             {facts.entry.body.heating
               ? `, made at ${fixed(facts.entry.body.heating.rateCPerMin, 1)} °C/min with ${fixed(facts.entry.body.heating.fillMm, 1)} mm of ${facts.entry.body.heating.grain} powder`
               : ''}
-            . Plans from here on correct by it; the raw readings stay.
+            . Plans from now on use this correction; the raw readings stay.
           </p>
         ) : (
-          <p className="mt-1">Not calibrated: ranges read here stay raw, and say so.</p>
+          <p className="mt-1">Not calibrated: ranges read here stay raw and are labelled so.</p>
         )}
         {facts?.stale && <p className="look">{facts.stale}</p>}
         {standards.length > 0 && (
@@ -123,7 +123,7 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
                       ? calibration.problem.sentence
                       : calibration.value.errorC === null
                         ? 'too few points to say how well'
-                        : `each point, left out, is missed by ${fixed(calibration.value.errorC, 2)} °C`
+                        : `each point, left out, is predicted within ${fixed(calibration.value.errorC, 2)} °C`
                   }`}
                   checked={one === method}
                   disabled={!calibration.ok}
@@ -215,7 +215,7 @@ function standardOf(
   const isIce = isIceWater(typed.standard)
   if (!isIce && !compound)
     return wrong(
-      'Name a standard of the shelf, or “ice water”. Its literature range is what the reading is set against.',
+      'Name a standard on the shelf, or “ice water”. The reading is compared with its literature range.',
       'standard',
     )
   const low = readReading(typed.onset, isIce ? 'The reading in ice water' : 'The onset')
@@ -225,11 +225,12 @@ function standardOf(
   if (!high.ok) return wrong(high.problem.sentence, 'clear')
   if (high.value.value < low.value.value)
     return wrong(
-      `An onset of ${low.value.text} °C lies above the clear point of ${high.value.text} °C: were the two swapped?`,
+      `An onset of ${low.value.text} °C lies above the clear point of ${high.value.text} °C. Were the two swapped?`,
       'onset',
     )
   const [rateCPerMin, fillMm] = [Number(typed.rate), Number(typed.fill)]
-  if (!(rateCPerMin > 0) || !(fillMm > 0)) return wrong('Say how fast it was heated and how much was packed.')
+  if (!(rateCPerMin > 0) || !(fillMm > 0))
+    return wrong('Enter how fast it was heated and how much was packed.')
   return comesTo({
     standard: compound.name,
     literature: { lowC: compound.meltLowC, highC: compound.meltHighC, source: compound.source },
@@ -264,13 +265,13 @@ function StemCorrection({ instrument, isCalibrated }: { instrument: Instrument; 
       </h3>
       {isCalibrated ? (
         <p className="quiet mt-1">
-          This thermometer was calibrated in place, with its thread out of the bath as it is: the calibration
-          holds it already, and nothing is added on top.
+          This thermometer was calibrated in place, with its thread out of the bath. The calibration already
+          includes this, so nothing is added.
         </p>
       ) : (
         <>
           <p className="quiet mt-1">
-            For this total-immersion thermometer of {filling}, while it is not calibrated in place.
+            For this total-immersion thermometer with {filling}, as long as it is not calibrated in place.
           </p>
           <div className="row-of align-items-end">
             <InlineField label="read, °C" value={reading} onChange={setReading} />

@@ -108,13 +108,13 @@ describe('learning the dial', () => {
 describe('calibrating the thermometer', () => {
   test('the demo’s points and both methods with their errors', async () => {
     open('/dial-block?part=thermometer')
-    await screen.findByText(/between the points: each point, left out, is missed by 0\.12 °C/)
-    screen.getByText(/straight line: each point, left out, is missed by 0\.22 °C/)
+    await screen.findByText(/between the points: each point, left out, is predicted within 0\.12 °C/)
+    screen.getByText(/straight line: each point, left out, is predicted within 0\.22 °C/)
     expect(within(screen.getByRole('row', { name: /^Triphenylmethane/ })).getByText('1.00')).toBeTruthy()
   })
   test('ice water and a standard are read, and what cannot be is answered', async () => {
     const user = open('/programmable-block?part=thermometer')
-    await screen.findByText('Not calibrated: ranges read here stay raw, and say so.')
+    await screen.findByText('Not calibrated: ranges read here stay raw and are labelled so.')
     const standard = screen.getByRole('combobox', { name: 'standard, or ice water' })
     await user.click(press('Record this standard'))
     screen.getByText(/Name a standard of the shelf/)
@@ -169,7 +169,7 @@ describe('the rack', () => {
   test('a tube is packed with its set; nothing or too much is refused', async () => {
     const user = open('/rack')
     await user.click(await screen.findByRole('button', { name: 'Into the rack' }))
-    screen.getByText('Choose the sample it is packed with.')
+    screen.getByText('Choose the sample you pack.')
     // Two preps have a product of this name: each says whose it is.
     const [benzil] = screen.getAllByRole('option', { name: /^Benzil · “.+”, \d+ \w+$/ })
     if (benzil) await user.selectOptions(screen.getByRole('combobox', { name: 'sample of the tube' }), benzil)
@@ -243,7 +243,7 @@ describe('house rules', () => {
     await user.type(field('not allowed in this lab'), 'Toluene{Enter}benzilic')
     await user.type(field('whom to call'), 'first aid: the desk at the door')
     await user.click(press('Save this set'))
-    screen.getByText('“benzilic” is no compound or solvent of the shelf.')
+    screen.getByText('“benzilic” is not a compound or solvent on the shelf.')
     expect(server.putOnShelf).not.toHaveBeenCalled()
     await user.clear(field('not allowed in this lab'))
     await user.type(field('not allowed in this lab'), 'Toluene{Enter}{Enter}benzil{Enter}toluene')
@@ -258,7 +258,7 @@ describe('house rules', () => {
       added: 0,
       changed: 0,
       same: 0,
-      refused: [{ row: 1, sentence: 'A rate of 3, 1, 1 °C/min runs backwards: least, wanted, greatest.' }],
+      refused: [{ row: 1, sentence: 'A rate of 3, 1, 1 °C/min is not in order: least, wanted, greatest.' }],
     })
     const user = open('/rules')
     await user.click(await screen.findByRole('button', { name: 'Edit Close start' }))

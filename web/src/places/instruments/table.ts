@@ -10,7 +10,7 @@ const MOST = 4000
 /** Two columns of numbers, typed or from a file: minutes (or seconds by their heading) and °C. */
 export function readPairs(text: string): PairsRead {
   if (text.trim() === '')
-    return { ok: false, sentence: 'Nothing has been typed: one reading a line, minutes and °C.' }
+    return { ok: false, sentence: 'Nothing has been typed. Type one reading per line: minutes and °C.' }
   const data = cellsIn(text)
   const heading = data[0]?.some((cell) => !isNumber(cell)) === true
   const inSeconds = heading && /sec|\bs\b/i.test(data[0]?.[0] ?? '')
@@ -32,7 +32,7 @@ export function readPairs(text: string): PairsRead {
     pairs.push([inSeconds ? time / 60 : time, temperatureC])
   }
   if (pairs.some(([minute], i) => minute < (pairs[i - 1]?.[0] ?? 0)))
-    return { ok: false, sentence: 'The times run backwards, or begin below 0.' }
+    return { ok: false, sentence: 'The times go backwards, or begin below 0.' }
   const every = Math.ceil(pairs.length / MOST)
   return { ok: true, pairs: pairs.filter((_, i) => i % every === 0) }
 }

@@ -38,14 +38,14 @@ export function Backup({
     }
   }
   const look = (file: File) =>
-    attempt('Looking at the backup …', async () => {
+    attempt('Reading the backup …', async () => {
       setLooked({ file, report: await api.lookAtBackup(file, word) })
     })
   const take = (file: File) =>
-    attempt('Bringing it back …', async () => {
+    attempt('Restoring …', async () => {
       const report = await api.restore(file, word)
       setLooked(null)
-      setSaid(`Brought back: ${toldOf(report)}`)
+      setSaid(`Restored: ${toldOf(report)}`)
       setCame(report.notebooks.filter(({ id, fresh }) => id !== notebook && fresh > 0))
     })
   const save = () =>
@@ -60,9 +60,9 @@ export function Backup({
     <section className="mt-4" aria-label="Backup">
       <h2>Backup</h2>
       <p className="quiet mt-1">
-        One zip with everything the server keeps: every entry of every notebook, the lab’s shelf, and the
-        photographs. Each file has its sum in it, and they are checked when it comes back. Sealed answers of
-        unknowns go along only under the instructor’s word, encrypted.
+        One zip file with everything the server stores: every entry of every notebook, the shelf of the lab,
+        and the photographs. It holds a checksum of each file, which is checked when you restore it. Sealed
+        answers of unknowns are included only under the instructor’s word, encrypted.
         {waiting > 0 && ' What is not yet sent from this device is not in it.'}
       </p>
       <div className="row-of">
@@ -92,7 +92,7 @@ export function Backup({
           }}
         />
         <Form.Text>
-          At least 12 letters. Without this very word nobody can open the sealed answers in the backup.
+          At least 12 letters. Without exactly this word nobody can open the sealed answers in the backup.
         </Form.Text>
       </Form.Group>
       {busy && <progress className="mt-2" aria-label={busy} />}
@@ -101,7 +101,7 @@ export function Backup({
           <p className="mb-2">
             Of {day(looked.report.madeAt)}
             {looked.report.isSameLedger ? '' : ', of another data folder'}: {toldOf(looked.report)} What is
-            here stays as it is.
+            here stays unchanged.
           </p>
           {looked.report.notebooks.map((told) => (
             <LinesRemarks key={told.id} told={told} />

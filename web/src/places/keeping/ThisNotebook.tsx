@@ -32,7 +32,7 @@ export function ThisNotebook() {
       </div>
       <p className="mt-4">
         This notebook alone, as a zip for people and archives or as its entries: under{' '}
-        <Link to={`/n/${notebook ?? ''}/preps`}>Preps</Link>. One page as a PDF: on the page itself.
+        <Link to={`/n/${notebook ?? ''}/preps`}>Preps</Link>. You make a PDF of one page on that page.
       </p>
     </>
   )
@@ -74,7 +74,7 @@ function OnServer({ keeping }: { keeping: Keeping | Unknown | null }) {
       <h2>On the server</h2>
       {keeping === null && <p aria-busy="true">Asking the server …</p>}
       {keeping && 'why' in keeping && (
-        <p className="look mt-2">{keeping.why} Its figures come when it is back.</p>
+        <p className="look mt-2">{keeping.why} Its figures appear when it is back.</p>
       )}
       {keeping && !('why' in keeping) && (
         <table className="lines mt-2" aria-label="On the server">
@@ -106,15 +106,13 @@ function OnServer({ keeping }: { keeping: Keeping | Unknown | null }) {
             <tr>
               <td>Last flushed to the disk</td>
               <td>
-                {keeping.flushedAt === null
-                  ? 'its database sees to that'
-                  : dayAndClock(keeping.flushedAt, now)}
+                {keeping.flushedAt === null ? 'its database does this' : dayAndClock(keeping.flushedAt, now)}
               </td>
             </tr>
           </tbody>
         </table>
       )}
-      <p className="quiet mt-2">Every entry is written to the disk before the app says that it is saved.</p>
+      <p className="quiet mt-2">Every entry is written to disk before the app says that it is saved.</p>
     </>
   )
 }
@@ -127,7 +125,7 @@ function OnDevice() {
   const unkept = useNotebook((state) => state.unkept)
   const isKept = useUpdate((state) => state.isKept)
   const [asked, setAsked] = useState(false)
-  if (!device) return <p aria-busy="true">Looking at what this device keeps …</p>
+  if (!device) return <p aria-busy="true">Reading what this device stores …</p>
   const { copy, pictures, picturesWaiting, space, stays } = device
   return (
     <>
@@ -154,7 +152,7 @@ function OnDevice() {
             <td>
               {copy
                 ? `${copy.lines} entries of ${copy.notebooks === 1 ? 'one notebook' : `${copy.notebooks} notebooks`}`
-                : 'none: this browser keeps nothing'}
+                : 'none: this browser stores nothing'}
               {copyOfMs !== null && `; open is that of ${dayAndClock(copyOfMs, now)}`}
             </td>
           </tr>
@@ -163,17 +161,17 @@ function OnDevice() {
             <td>{pictures ? picturesText(pictures) : 'none can be saved'}</td>
           </tr>
           <tr>
-            <td>Space used, of what the browser gives</td>
-            <td>{space ? `${bytesText(space.used)} of ${bytesText(space.most)}` : 'it does not tell'}</td>
+            <td>Space used, of the space available</td>
+            <td>{space ? `${bytesText(space.used)} of ${bytesText(space.most)}` : 'not known'}</td>
           </tr>
           <tr>
-            <td>Cleared when the browser wants room</td>
+            <td>Cleared when the browser needs space</td>
             <td>
-              {stays === true && 'no: it has promised to keep it'}
-              {stays === null && 'it does not tell'}
+              {stays === true && 'no: the browser keeps it'}
+              {stays === null && 'not known'}
               {stays === false && (
                 <>
-                  it may be{' '}
+                  it could be{' '}
                   <Button
                     size="sm"
                     variant="link"
@@ -183,7 +181,7 @@ function OnDevice() {
                       void askToStay()
                     }}
                   >
-                    {asked ? 'asked' : 'Ask it not to'}
+                    {asked ? 'asked' : 'Ask the browser not to'}
                   </Button>
                 </>
               )}
@@ -193,8 +191,8 @@ function OnDevice() {
       </table>
       <LinesElsewhere />
       <p className="quiet mt-2">
-        Away from the server you can write, watch, photograph, make a PDF and practise; instruments that it
-        simulates, the shelf’s changes, sealed answers, import and backup wait for it.
+        Without the server you can write, watch a melt, photograph, make a PDF and practise. Simulated
+        instruments, changes to the shelf, sealed answers, import and backup need the server.
       </p>
     </>
   )

@@ -51,7 +51,7 @@ test('what is on the server is told, and its numbers are those of the server', a
     'Last flushed to the disktoday 13:58',
   ])
   const device = within(await screen.findByRole('table', { name: 'On this device' }))
-  device.getByText('none: this browser keeps nothing')
+  device.getByText('none: this browser stores nothing')
   device.getByText('nothing')
 })
 
@@ -85,7 +85,7 @@ test('a backup is looked at before it is brought back, and what came is counted'
   look.getByText(/2 sealed answers are left out/)
   expect(server.restore).not.toHaveBeenCalled()
   await user.click(look.getByRole('button', { name: 'Bring it back' }))
-  await screen.findByText(/^Brought back: “bench 8”/)
+  await screen.findByText(/^Restored: “bench 8”/)
   screen.getByRole('button', { name: 'Open “bench 8”' })
 })
 

@@ -18,7 +18,7 @@ export function CopyMarks({ melt }: { melt: MeltFacts }) {
       if (low.trim() === '' && high.trim() === '') continue
       if (low.trim() === '' || high.trim() === '')
         return setSaid(
-          `${label} has one number only. One number is not a range: copy both, or leave both empty.`,
+          `${label} has only one temperature. One temperature is not a range: copy both, or leave both empty.`,
         )
       const [onset, clear] = [
         readReading(low, `The onset of ${label}`),
@@ -27,7 +27,7 @@ export function CopyMarks({ melt }: { melt: MeltFacts }) {
       if (!onset.ok) return setSaid(onset.problem.sentence)
       if (!clear.ok) return setSaid(clear.problem.sentence)
       if (onset.value.value > clear.value.value)
-        return setSaid(`The onset of ${label} lies above its clear point: were the two swapped?`)
+        return setSaid(`The onset of ${label} lies above its clear point. Were the two swapped?`)
       read.push({ slot, onset: onset.value, clear: clear.value })
     }
     if (read.length === 0) return setSaid('Copy both ends of one tube at least.')
@@ -35,7 +35,7 @@ export function CopyMarks({ melt }: { melt: MeltFacts }) {
   }
   return (
     <details className="mt-2">
-      <summary>Copy in marks the instrument kept itself</summary>
+      <summary>Copy in marks saved by the instrument</summary>
       {tubes.map(({ slot, label }) => (
         <div key={slot} className="row-of align-items-end mt-2">
           <span style={{ minWidth: 150 }}>

@@ -18,7 +18,9 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
       <SwappedMarks melts={[melt]} />
       {open.length > 0 && (
         <>
-          <p className="mt-1">One number is not a range. Say of each tube why it has not both.</p>
+          <p className="mt-1">
+            One temperature is not a range. Give a reason for each tube without both ends.
+          </p>
           {open.length > 1 && (
             <div className="row-of align-items-center mb-2">
               <span>All {open.length} for one reason:</span>
@@ -60,15 +62,15 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
             run.end()
           }}
         >
-          {open.length > 0 ? 'End it with these reasons' : 'End the run'}
+          {open.length > 0 ? 'End with these reasons' : 'End the run'}
         </Button>
         <Button variant="link" onClick={onBack}>
           Back to watching
         </Button>
       </div>
       <p className="caution mt-2">
-        Tubes into the glass waste, hot ones after they have cooled. Leave the instrument to cool; switch it
-        off only when nobody waits for it.
+        Put the tubes into the glass waste, hot ones after they have cooled. Leave the instrument to cool, and
+        switch it off only if nobody waits for it.
       </p>
     </section>
   )

@@ -42,7 +42,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
     make({ text }) {
       const read = readReading(text, 'The reading')
       if (!read.ok) return wrong(read.problem.sentence, 'text')
-      if (!melt.run) return wrong('The run has ended: nothing is heated.', 'text')
+      if (!melt.run) return wrong('The run has ended. The instrument does not heat.', 'text')
       return comesTo([
         {
           kind: 'temperature typed',
@@ -89,7 +89,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
               setTold([...told, doubt.typed.id])
             }}
           >
-            it is so
+            it is correct
           </Button>
         </p>
       )}

@@ -52,7 +52,7 @@ export function HeatingPlan({
       </table>
       <p className="quiet mt-2 mb-1">
         {blockC === null
-          ? 'Its temperature is not known here; the room’s is assumed. Read it before a tube goes in.'
+          ? 'Its temperature is not known here; room temperature is assumed. Read it before you put a tube in.'
           : `It is at ${fixed(blockC, 1)} °C now.`}
       </p>
       {warnings.map((warning) => (

@@ -33,7 +33,7 @@ export function LightImport({ melt }: { melt: MeltFacts }) {
   const tube = tubes.find((one) => one.slot === slot)
   return (
     <details className="mt-3" open={file !== null}>
-      <summary>Bring in a light trace the instrument wrote (CSV)</summary>
+      <summary>Import a light trace of the instrument (CSV)</summary>
       <div className="row-of align-items-center mt-2">
         <Form.Select
           style={{ width: 190 }}

@@ -40,7 +40,7 @@ export function MeltPage() {
       <>
         <Title title="No such melt" />
         <p className="mt-3">
-          This notebook holds no such melt, or its plan was struck out.{' '}
+          There is no such melt in this notebook, or its plan was struck out.{' '}
           <Link to={`${base}/instruments/rack`}>To the rack</Link>
         </p>
       </>
@@ -52,7 +52,7 @@ export function MeltPage() {
         aside={melt.planned.body.instrumentName.toLowerCase()}
       />
       {isUnderWay(melt) ? (
-        <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>
+        <Suspense fallback={<p aria-busy="true">Opening the melt …</p>}>
           <Watch melt={melt} />
         </Suspense>
       ) : (
@@ -83,12 +83,12 @@ function NewMelt({ base }: { base: string }) {
   )
 }
 
-/** What came of it, tube by tube. */
+/** The result, tube by tube. */
 function Over({ melt, base }: { melt: MeltFacts; base: string }) {
   const view = useNotebook((state) => state.view)
   return (
     <>
-      <h2 className="mt-3">What came of it</h2>
+      <h2 className="mt-3">The result</h2>
       <table className="lines stacks mt-1">
         <thead>
           <tr>

@@ -144,8 +144,8 @@ export function MeltPlan({
         {left.length > 0 && (
           <p className="look">
             This instrument has{' '}
-            {instrument.character.slots === 1 ? 'one slot' : `${instrument.character.slots} slots`}: what
-            stood in the others waits.
+            {instrument.character.slots === 1 ? 'one slot' : `${instrument.character.slots} slots`}: the
+            samples in the other slots wait.
           </p>
         )}
         {worst && read.ok && (
@@ -159,8 +159,8 @@ export function MeltPlan({
         )}
         <PackingTrouble />
         <p className="caution">
-          Capillaries are sharp: glass waste when done, never cleaned out. A heated block looks the same hot
-          or cold.
+          Capillaries are sharp. Put used ones into glass waste, and never clean one out. A hot block looks
+          like a cold one.
         </p>
         {prep && <TakeCare compound={prep.opened.body.compound} />}
       </div>
@@ -189,7 +189,7 @@ export function MeltPlan({
           className="my-2"
           id="scouting"
           type="checkbox"
-          label="Scouting run: nobody knows where it melts; fast, for a rough value"
+          label="Scouting run: the melting range is not known; heat fast for a rough value"
           checked={purpose === 'scouting'}
           onChange={(event) => {
             setPurpose(event.target.checked ? 'scouting' : 'careful')
@@ -268,8 +268,8 @@ function Calibrated({ view, instrument }: { view: View; instrument: Instrument }
     <>
       <p className="quiet mt-2 mb-1">
         {facts
-          ? `Readings are corrected by ${facts.entry.body.points.length} standards of ${facts.ageDays === 0 ? 'today' : facts.ageDays === 1 ? 'yesterday' : `${facts.ageDays} days ago`}${facts.entry.body.errorC === null ? '' : `, to about ${fixed(facts.entry.body.errorC, 1)} °C`}; the raw ones are kept beside.`
-          : 'This thermometer has not been calibrated here: ranges stay raw, and say so.'}
+          ? `Readings are corrected by ${facts.entry.body.points.length} standards of ${facts.ageDays === 0 ? 'today' : facts.ageDays === 1 ? 'yesterday' : `${facts.ageDays} days ago`}${facts.entry.body.errorC === null ? '' : `, to about ${fixed(facts.entry.body.errorC, 1)} °C`}; the raw ones stand beside them.`
+          : 'This thermometer has not been calibrated here: ranges stay raw and are labelled so.'}
       </p>
       {[facts?.stale, stale].map(
         (one) =>

@@ -131,13 +131,13 @@ function sampleLine(
       return compound
         ? comesTo(named(`Authentic ${compound.name}`, { compound, of: [] }))
         : wrong(
-            `No compound of the shelf is called “${text.trim()}”. It can be put there beside the field.`,
+            `No compound on the shelf is called “${text.trim()}”. You can add it beside the field.`,
             'text',
           )
     }
     case 'mixture': {
       if (first === '' || second === '' || first === second)
-        return wrong('A mixture is made of two different samples.', 'first')
+        return wrong('A mixture needs two different samples.', 'first')
       const label = (id: SampleId) => samples.find((one) => one.id === id)?.label ?? ''
       return comesTo(named(`${label(first)} + ${label(second)}`, { compound: null, of: [first, second] }))
     }

@@ -36,7 +36,7 @@ function Trouble({ instrument }: { instrument: string }) {
   const trouble = useNotebook((state) => state.readings[instrument]?.trouble)
   return trouble ? (
     <p className="look" role="alert">
-      {trouble} It is tried again every second; marks are saved on this device.
+      {trouble} The app tries again every second; marks are saved on this device.
     </p>
   ) : null
 }

@@ -43,9 +43,9 @@ export function Ready({
     : []
   const asked =
     trouble.length > 0
-      ? 'That range is more than this instrument and its thermometer take. Begin only if you stop well before the end of the scale, and whoever is in charge agrees. Begin?'
+      ? 'That range is too high for this instrument and its thermometer. Begin only if you stop well before the end of the scale and the person in charge agrees. Begin?'
       : instrument?.character.control === 'flame' && open.length > 0
-        ? `${open.length === 1 ? 'One check is' : `${open.length} checks are`} not ticked, and there will be hot oil and a flame. Go through the list first. Begin anyway?`
+        ? `${open.length === 1 ? 'One check is' : `${open.length} checks are`} not ticked, and you will have hot oil and a flame. Go through the list first. Begin anyway?`
         : null
   const ways = waysToStart(instrumentName, isSimulated, blockC !== null)
   const { notebook = '', melt: own } = useParams()
@@ -119,7 +119,7 @@ export function Ready({
             {run.trouble}{' '}
             {unsealed && (
               <Link to={`/n/${notebook}/unknowns/${unsealed}/candidates`}>
-                Seal what it is, and simulate it
+                Seal its answer and simulate it
               </Link>
             )}
           </p>
@@ -134,7 +134,8 @@ export function Ready({
         {isSimulated && (
           <p className="quiet mt-3">
             No real instrument is connected. The simulated one behaves like two masses with a heater and a
-            thermometer; its tubes hold what their prep’s plan predicts, or what they were named as.
+            thermometer. Its tubes hold what the plan of their prep predicts, or the compound they were named
+            as.
           </p>
         )}
       </div>

@@ -38,14 +38,14 @@ export function RepeatsTable({ rows }: { rows: readonly RangeRow[] }) {
                 {one.repeats ? '' : ': does not repeat'}
                 {one.outliers.length > 0 && (
                   <span className="d-block">
-                    {one.outliers.join(' and ')} does not belong with the rest; it stays in the mean
+                    {one.outliers.join(' and ')} does not agree with the others; it stays in the mean
                   </span>
                 )}
               </td>
               <td className="num" data-name="at no heating rate">
                 {one.zeroRate
                   ? `${fixed(one.zeroRate.onsetC, 1)} to ${fixed(one.zeroRate.clearC, 1)}`
-                  : 'not to be told'}
+                  : 'cannot be decided'}
               </td>
             </tr>
           ))}

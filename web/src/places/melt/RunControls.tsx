@@ -39,7 +39,7 @@ export function RunControls({
   return (
     <div className={classNames(css.now, isUrgent && css.urgent)}>
       <p className={css.line} role="status">
-        {move ? sentenceOf(move, control) : 'Nothing to do yet but watch it.'}
+        {move ? sentenceOf(move, control) : 'Nothing to do yet. Watch it.'}
       </p>
       <div className="row-of align-items-center">
         {move?.say === 'all told' ? null : control === 'program' ? (
@@ -62,9 +62,9 @@ export function RunControls({
           disabled={run.busy}
           onClick={onEnd}
         >
-          {isAllTold(melt) ? 'End the run: tubes to glass waste' : 'End and cool'}
+          {isAllTold(melt) ? 'End the run' : 'End and cool'}
         </Button>
-        {pace > 1 && <span className="quiet">Hurried until hands or eyes are needed.</span>}
+        {pace > 1 && <span className="quiet">Time runs fast until you are needed.</span>}
       </div>
       {run.trouble && (
         <p className="look mb-0" role="alert">

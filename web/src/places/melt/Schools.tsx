@@ -65,7 +65,7 @@ export function Schools({
     <>
       {inForce.name !== ofNotebook.name && (
         <p className="look mt-3 mb-0" role="status">
-          This melt alone goes by “{inForce.name}”; the notebook goes on by “{ofNotebook.name}”.{' '}
+          This melt alone uses “{inForce.name}”; the notebook still uses “{ofNotebook.name}”.{' '}
           <Button
             size="sm"
             variant="link"
@@ -135,9 +135,9 @@ export function Schools({
           </table>
         </div>
         <p className="quiet mt-1">
-          Minutes are those of the plan that would be made here, which starts early enough for an impure
-          sample. What it would read, and the risk, are those of the school’s own start, for a sample that
-          melts where the literature says, packed {packing.fillMm} mm. <Why of="compareSchools" />
+          The minutes are those of the plan made here, which starts early enough for an impure sample. The
+          reading and the risk belong to the start temperature of each set of rules, for a sample that melts
+          in its literature range, packed {packing.fillMm} mm. <Why of="compareSchools" />
         </p>
       </details>
     </>

@@ -95,7 +95,7 @@ export function TubeRows({
         return (
           other && (
             <p key={i} className="look mb-1" role="note">
-              Slot {i + 1} holds {other.label} of {originOf(view, other.id)}: another prep than this one.
+              Slot {i + 1} holds {other.label} of {originOf(view, other.id)}, which is not this prep.
             </p>
           )
         )

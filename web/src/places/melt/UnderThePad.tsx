@@ -60,9 +60,9 @@ export function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking
         </Button>
       </div>
       <p className="quiet mb-0 mt-2">
-        A key stamps time
-        {melt.run?.started.body.recorded === false ? '; the temperature is typed after' : ' and temperature'}.
-        First liquid here is {onset}; shrinking and sweat on the glass are early signs. Nothing is erased.
+        A key records time
+        {melt.run?.started.body.recorded === false ? '; type the temperature afterwards' : ' and temperature'}
+        . First liquid here means {onset}; shrinking and sweating are early signs. Nothing is erased.
       </p>
     </div>
   )

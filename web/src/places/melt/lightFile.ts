@@ -18,7 +18,7 @@ export function readLightFile(text: string): LightFile {
   if (text.trimStart().startsWith('<'))
     return {
       ok: false,
-      sentence: 'This is a page or a marked-up text, and no table of temperature and light. Save it as CSV.',
+      sentence: 'This is a web page or formatted text, not a table of temperature and light. Save it as CSV.',
     }
   const heading = data[0]?.some((cell) => !isNumber(cell)) === true
   const columns = columnsOf(heading ? (data[0] ?? []) : [])
@@ -46,7 +46,7 @@ export function readLightFile(text: string): LightFile {
     ok: true,
     trace,
     decimals,
-    said: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.${texts.some((one) => one.includes(',')) ? ' Its commas were read as decimal commas.' : ''}`,
+    said: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.${texts.some((one) => one.includes(',')) ? ' Its commas were read as decimal points.' : ''}`,
   }
 }
 

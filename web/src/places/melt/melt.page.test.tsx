@@ -46,7 +46,7 @@ describe('planning the heating', () => {
   test('a programmable block ramps, begun early enough for the crude', async () => {
     const user = show(Melt, prepNamed('Benzil'), 'melt')
     screen.getByText(/An impure sample may show liquid from 78\.4 °C/)
-    screen.getByText('This thermometer has not been calibrated here: ranges stay raw, and say so.')
+    screen.getByText('This thermometer has not been calibrated here: ranges stay raw and are labelled so.')
     await user.click(press('Plan this melt'))
     const [body] = planned()
     expect(body).toMatchObject({
@@ -130,7 +130,7 @@ describe('planning the heating', () => {
     const row = screen.getByRole('row', { name: /^Quick look/ })
     expect(within(row).getByText('2.5 °C')).toBeTruthy()
     await user.click(within(row).getByRole('button', { name: 'Use Quick look for this melt' }))
-    screen.getByText(/This melt alone goes by “Quick look”; the notebook goes on by “Slow through the range”/)
+    screen.getByText(/This melt alone uses “Quick look”; the notebook still uses “Slow through the range”/)
     await user.click(press('back to “Slow through the range”'))
     expect(screen.queryByText(/This melt alone/)).toBeNull()
     await user.click(within(row).getByRole('button', { name: 'Use Quick look for this melt' }))
@@ -149,7 +149,7 @@ describe('samples no prep made', () => {
     expect(screen.getByText('An unknown has a code, such as K-14.')).toBeTruthy()
     await user.type(screen.getByRole('textbox', { name: 'code' }), 'K-14')
     await user.click(press('Name it'))
-    screen.getByText(/Nobody knows yet where K-14 melts/)
+    screen.getByText(/It is not known yet where K-14 melts/)
     await user.click(press('Make it a scouting run'))
     await user.click(press('Plan this scouting run'))
     expect(planned()[0]).toMatchObject({ purpose: 'scouting', window: { rateCPerMin: 10 } })
@@ -159,13 +159,13 @@ describe('samples no prep made', () => {
     await user.click(press('an authentic one'))
     await user.type(screen.getByRole('combobox', { name: 'of' }), 'sugar')
     await user.click(press('Name it'))
-    screen.getByText(/No compound of the shelf is called “sugar”/)
+    screen.getByText(/No compound on the shelf is called “sugar”/)
     await user.clear(screen.getByRole('combobox', { name: 'of' }))
     await user.type(screen.getByRole('combobox', { name: 'of' }), 'benzoin')
     await user.click(press('Name it'))
     await user.click(press('a mixture'))
     await user.click(press('Name it'))
-    screen.getByText('A mixture is made of two different samples.')
+    screen.getByText('A mixture needs two different samples.')
     const choose = async (part: string, option: RegExp) => {
       const field = screen.getByRole('combobox', { name: part })
       await user.selectOptions(field, within(field).getByRole('option', { name: option }))
@@ -227,12 +227,12 @@ describe('before the start', () => {
   test('a turn is asked for by name, and ends with the glass cleared', async () => {
     const { user } = await ownRun()
     await user.click(press('Join the queue'))
-    screen.getByText('Say who: a bench code is enough.')
+    screen.getByText('Enter who it is: a bench code is enough.')
     await user.type(screen.getByRole('textbox', { name: 'who' }), 'bench 7')
     await user.click(press('Join the queue'))
     await user.click(press('hand over'))
     await user.click(press('Yes, and switched off'))
-    screen.getByText('Nobody: the instrument is free.')
+    screen.getByText('Nobody. The instrument is free.')
     expect(written('turn ended').map(({ body }) => body)).toMatchObject([{ switchedOff: true }])
   })
   test('marks an instrument kept are copied in, both or none', async () => {
@@ -322,7 +322,7 @@ describe('a thermometer read by eye', () => {
   test('is asked for first; what it was last read at stands large, and about where it is by now', async () => {
     const { user, pass } = await ownRun()
     await startByEye(user)
-    screen.getByText('Read the thermometer first, and type what it says.')
+    screen.getByText('Read the thermometer first, and type the temperature.')
     screen.getByText('Read the thermometer.')
     screen.getByText('nothing read yet')
     pass(5)
@@ -384,7 +384,7 @@ describe('a thermometer read by eye', () => {
     screen.getByText(/102\.4 °C is kept:/)
     expect(screen.queryByText(/too fast/)).toBeNull()
     expect(screen.queryByText(/94\.0 °C is kept/)).toBeNull()
-    await user.click(press('it is so'))
+    await user.click(press('it is correct'))
     expect(screen.queryByText(/is kept:/)).toBeNull()
     pass(60)
     await type(user, '204')
@@ -458,7 +458,7 @@ describe('a thermometer read by eye', () => {
     })
     await user.click(press('End and cool'))
     screen.getByText(/Tube 1, Crude benzil: onset only/)
-    expect(press('End it with these reasons').hasAttribute('disabled')).toBe(true)
+    expect(press('End with these reasons').hasAttribute('disabled')).toBe(true)
     await user.selectOptions(
       screen.getByRole('combobox', { name: 'why tube 1 has no range' }),
       'the clear point was missed',
@@ -467,7 +467,7 @@ describe('a thermometer read by eye', () => {
       screen.getByRole('combobox', { name: 'why tube 2 has no range' }),
       'not melted at the stop temperature',
     )
-    await user.click(press('End it with these reasons'))
+    await user.click(press('End with these reasons'))
     expect(written('range given up')).toHaveLength(2)
     expect(written('run ended')).toHaveLength(1)
     screen.getByText(/No range: the clear point was missed/)
@@ -594,7 +594,7 @@ test('a melt that is over leads back to where its tubes belong, and its marks ca
   const over = meltsOf(useNotebook.getState().view).find(({ run, marks }) => run?.ended && marks.length > 3)
   if (!over) throw new Error('The demo has a finished melt.')
   const user = showAt(() => <MeltPage />, `/n/${NOTEBOOK}/melts/${over.id}`, '/n/:notebook/melts/:melt')
-  screen.getByRole('heading', { name: 'What came of it' })
+  screen.getByRole('heading', { name: 'The result' })
   expect(screen.getByRole('link', { name: 'Back to Benzil, from benzoin' }).getAttribute('href')).toBe(
     `/n/${NOTEBOOK}/preps/${prepNamed('Benzil').id}`,
   )

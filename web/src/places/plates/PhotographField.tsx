@@ -38,11 +38,11 @@ export function PhotographField({
       <div className="row-of">
         <FileButton
           size="sm"
-          name="a photograph under it, if you have one"
+          name="a photograph under the drawing (optional)"
           accept="image/*"
           onFile={(file) => void take(file)}
         >
-          Put a photograph under it
+          Put a photograph under the drawing
         </FileButton>
       </div>
       {said && (
@@ -52,7 +52,7 @@ export function PhotographField({
       )}
       {photograph && (
         <>
-          <p className="form-text mb-1">Move its edges until they lie on the plate’s.</p>
+          <p className="form-text mb-1">Move its edges until they match the plate.</p>
           {EDGES.map(([edge, name]) => (
             <div key={edge} className={css.edgeSlider}>
               <label htmlFor={`edge-${edge}`}>{name}</label>

@@ -126,8 +126,8 @@ export function PlateForm({
           }}
         />
         <p className="form-text">
-          Click in a lane to set a spot; drag spots, front, line, and lanes by their letters. To the half
-          millimetre.
+          Click in a lane to add a spot. Drag spots, front and line, and lanes by their letters. Measure to
+          half a millimetre.
         </p>
         <PhotographField photograph={photograph} onPhotograph={form.of('photograph').onChange} />
       </div>

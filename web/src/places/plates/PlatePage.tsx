@@ -58,7 +58,7 @@ export function PlatePage() {
       <>
         <Title title="No such plate" />
         <p className="mt-3">
-          This notebook holds no such plate, or it was struck out.{' '}
+          There is no such plate in this notebook, or it was struck out.{' '}
           <Link to={`${home}/unknowns`}>To the unknowns</Link>
         </p>
       </>
@@ -177,7 +177,7 @@ function RecordedPlate({ plate, children }: { plate: PlateFacts; children?: Reac
         </h2>
         <p className="mt-2" data-testid="plate-opinion">
           {plate.opinion.ok
-            ? (plate.opinion.value?.sentence ?? 'Nothing was seen in the sample’s lane.')
+            ? (plate.opinion.value?.sentence ?? 'No spot was seen in the lane of the sample.')
             : plate.opinion.problem.sentence}
         </p>
         <LaneTable lanes={read.lanes} frontText={body.frontMm.text} />

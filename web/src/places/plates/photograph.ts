@@ -22,5 +22,5 @@ export async function smallJpeg(file: File): Promise<string> {
     const base64 = canvas.toDataURL('image/jpeg', quality).replace(/^data:image\/jpeg;base64,/, '')
     if (base64.length <= MOST) return base64
   }
-  throw new Error(`“${file.name}” stays too large for the notebook. Cut it down to the plate.`)
+  throw new Error(`“${file.name}” is still too large for the notebook. Crop it to the plate.`)
 }

@@ -167,13 +167,13 @@ export function readDraft(draft: PlateDraft): ReadDraft {
       ...nothing,
       sentence:
         draft.frontMm.trim() === ''
-          ? 'Drag the front to where it was marked, or type its distance from the line.'
+          ? 'Drag the front to its mark, or type its distance from the line.'
           : front.problem.sentence,
     }
   if (lineMm + front.value.value > size.heightMm)
     return {
       ...nothing,
-      sentence: `A front ${front.value.text} mm above a line at ${line.ok ? line.value.text : ''} mm lies beyond a plate of ${size.heightMm} mm.`,
+      sentence: `A front ${front.value.text} mm above a line at ${line.ok ? line.value.text : ''} mm is beyond a plate of ${size.heightMm} mm.`,
     }
   return measured(draft, { size, lineMm, front: front.value })
 }
@@ -192,7 +192,7 @@ function measured(
       if (!centre.ok) return { ...nothing, sentence: centre.problem.sentence }
       spots.push({ centreMm: centre.value, shape })
     }
-    if (lane.label.trim() === '') return { ...nothing, sentence: 'Every lane has a name.' }
+    if (lane.label.trim() === '') return { ...nothing, sentence: 'Give every lane a name.' }
     lanes.push({ ...lane, label: lane.label.trim(), spots })
   }
   const plain = lanes.map(({ label, kind, spots }) => ({
@@ -209,11 +209,11 @@ function measured(
     }
     const missing =
       draft.eluent.trim() === ''
-        ? 'Say what it was run in: without the eluent an Rf means nothing.'
+        ? 'Enter the eluent: without it an Rf means nothing.'
         : draft.visualized.length === 0
-          ? 'Say how the spots were made visible.'
+          ? 'Enter how the spots were made visible.'
           : lanes.every(({ spots }) => spots.length === 0)
-            ? 'No spot is measured yet: click in a lane where its centre is.'
+            ? 'No spot is measured yet. Click in a lane at the centre of a spot.'
             : null
     return {
       ...read,

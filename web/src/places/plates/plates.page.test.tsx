@@ -53,7 +53,7 @@ describe('a plate being measured', () => {
     await user.click(press('take lane b out'))
     await user.click(press('Another lane'))
     type('lane c: what was spotted', '')
-    screen.getByText('Every lane has a name.')
+    screen.getByText('Give every lane a name.')
     type('lane c: what was spotted', 'glutaric acid')
     await user.click(screen.getByLabelText('iodine vapour'))
     await user.click(press('Record this plate'))

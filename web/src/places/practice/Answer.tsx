@@ -70,7 +70,7 @@ export function Answer({
               {stands.mastered === 3
                 ? 'Mastered at every level.'
                 : stands.waitsForAnotherDay
-                  ? `${stands.inARow} good in a row, all on one day: one more on another day, and it gets harder.`
+                  ? `${stands.inARow} good in a row, all on one day. One more on another day, and it gets harder.`
                   : `${stands.inARow} of ${GOOD_IN_A_ROW} good in a row at this level${stands.mastered > 0 ? `; mastered at level ${stands.mastered}` : ''}.`}
             </p>
             <p className="quiet">{ruleOf(name)}</p>

@@ -23,7 +23,7 @@ export function ClassResults() {
       ? held.problem.sentence
       : held.value.kind === 'results'
         ? null
-        : `“${file.name}” is a practical, not what a learner handed in.`
+        : `“${file.name}” is a practical, not results that were handed in.`
     setRefused((before) => {
       const after = new Map(before)
       if (why === null) after.delete(file.name)
@@ -48,14 +48,14 @@ export function ClassResults() {
         The class
         {results.length > 0 ? `, ${results.length} ${results.length === 1 ? 'sheet' : 'sheets'}` : ''}
       </h2>
-      <p className="quiet">The files learners saved when they handed in; as many at once as there are.</p>
+      <p className="quiet">The files that learners saved when they handed in. You can choose many at once.</p>
       <FileButton
         name="Results handed in"
         accept=".json,application/json"
         multiple
         onFile={(file) => void take(file)}
       >
-        Take in what was handed in
+        Read the results
       </FileButton>
       {[...refused].map(([name, why]) => (
         <p key={name} className="look" role="alert">

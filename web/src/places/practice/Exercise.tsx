@@ -60,7 +60,7 @@ export function Exercise() {
       <>
         <Title title="Practice" />
         <p className="mt-3">
-          There is no exercise of that name. <Link to="..">All exercises</Link>
+          There is no exercise with that name. <Link to="..">All exercises</Link>
         </p>
       </>
     )
@@ -101,7 +101,8 @@ function Put({ name }: { name: ExerciseName }) {
       <Head title={title} note={placeOnPath(name)} leave={{ to: '..', words: 'leave' }} />
       {forTubes(put.shelf).length < TUBES_LEAST ? (
         <p className="look">
-          This shelf has too few of the compounds the exercises use: take in the ones it was shipped with.
+          This shelf has too few of the compounds that the exercises use. Import the compounds that came with
+          the app.
         </p>
       ) : done === null ? (
         <>

@@ -51,7 +51,8 @@ function MakePractical({ codes, onRemove }: { codes: readonly Coded[]; onRemove:
     <section aria-labelledby="make-practical">
       <h2 id="make-practical">Make a practical</h2>
       <p className="quiet">
-        The exercises made beside it, in order: one try each, and no answer before all of it is handed in.
+        It holds the exercises made beside it, in order: one try each, and no answers before everything is
+        handed in.
       </p>
       {codes.length === 0 ? (
         <p>No exercise has been made yet.</p>

@@ -16,7 +16,7 @@ export function GivenPractical() {
     const held = readPracticeFile(file.name, await file.text())
     if (!held.ok) return setSaid(held.problem.sentence)
     if (held.value.kind !== 'practical')
-      return setSaid(`“${file.name}” holds results a learner handed in, no practical.`)
+      return setSaid(`“${file.name}” holds results that were handed in, not a practical.`)
     setSaid(null)
     keepPractical(held.value.practical)
   }

@@ -177,8 +177,8 @@ export function MakeExercise({ onMade }: { onMade: (made: Coded) => void }) {
           </Link>
           <br />
           <span className="quiet">
-            Hidden from a glance, not from somebody who wants to know. It needs the same compound on the
-            learner’s shelf.
+            The code hides the answer only from a quick look. The shelf of the learner needs the same
+            compound.
           </span>
         </p>
       )}

@@ -39,7 +39,7 @@ export function PracticalPage() {
       {practical ? (
         <Tubes practical={practical} />
       ) : (
-        <p>This browser has no such practical: open its file in Practice.</p>
+        <p>There is no such practical in this browser. Open its file in Practice.</p>
       )}
     </>
   )
@@ -78,8 +78,8 @@ function Tubes({ practical }: { practical: Practical }) {
       <>
         <p>
           Tube {at + 1} of {of}. {now.value.made.instrument}, {now.value.made.rateCPerMin} °C/min
-          {now.value.made.minutes > 0 ? `; it ends after ${now.value.made.minutes} of your minutes` : ''}.
-          This is its one try.
+          {now.value.made.minutes > 0 ? `; it ends after ${now.value.made.minutes} of your minutes` : ''}. You
+          have one try.
         </p>
         <AtTheLens
           key={at}
@@ -132,7 +132,7 @@ function Tubes({ practical }: { practical: Practical }) {
           </ol>
           <div className="mt-3">
             <Confirm
-              offer="Hand in as it is"
+              offer="Hand in anyway"
               question={`Hand it in? ${of - tried.size} of ${of} tubes count as not marked.`}
               onYes={() => {
                 begunMs.current = clock.elapsed()
@@ -149,7 +149,7 @@ function Tubes({ practical }: { practical: Practical }) {
 }
 const NONE: readonly [] = []
 
-/** What came of it, and the file to hand over. */
+/** The result, and the file to hand over. */
 function HandedIn({ practical }: { practical: Practical }) {
   const view = useNotebook((state) => state.view)
   const shelf = useNotebook((state) => state.shelf?.compounds ?? NONE)
@@ -183,13 +183,13 @@ function HandedIn({ practical }: { practical: Practical }) {
   }
   return (
     <>
-      <p>All tubes are done: the answers are open, and nothing of it can be done again.</p>
+      <p>All tubes are done. The answers are open, and nothing can be repeated.</p>
       <Form
         className="row-of"
         onSubmit={(event) => {
           event.preventDefault()
           if (learner.trim() === '')
-            return setSaid('Say who hands it in: a bench, or a number the lab knows you by.')
+            return setSaid('Enter who hands it in: a bench, or your number in the lab.')
           setSaid(null)
           void gather().then(setResults, (error: unknown) => {
             setSaid((error as Error).message)

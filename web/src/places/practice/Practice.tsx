@@ -57,7 +57,7 @@ export function Practice() {
           )}
           {path.next === null && progress.some(({ tries }) => tries > 0) && (
             <p>
-              The first five are done: <Link to="../preps">open a prep</Link> when the bench is yours.
+              The first five are done: <Link to="../preps">open a prep</Link> when you are at the bench.
             </p>
           )}
           <section aria-labelledby="all-exercises" className="mt-4">

@@ -16,8 +16,8 @@ export function YourEye({ eye }: { eye: Eye }) {
       <p className="mt-2 mb-1">{eyeSentence(eye, withinC)}</p>
       {eye.tubes > 0 && (
         <p className="quiet">
-          The band is as close as the house asks, {fixed(withinC, 2)} °C; the upright line is your mean;
-          hollow lies further out than the scale.
+          The band is the limit of the house rules, {fixed(withinC, 2)} °C. The vertical line is your mean.
+          Hollow marks lie beyond the scale.
           {eye.tubes > DRAWN_MOST ? ` The last ${DRAWN_MOST} are drawn; the mean is over all.` : ''}
         </p>
       )}

@@ -227,11 +227,11 @@ describe('heads', () => {
     const { judgement, cause } = verdictExercise(forTubes(SHELF.compounds), 8, 2, rules())
     const user = exercise('what-does-it-say', '?seed=8&level=2')
     await screen.findByRole('group', { name: 'Verdict' })
-    expect(button('That is what it says').hasAttribute('disabled')).toBe(true)
+    expect(button('This is my verdict').hasAttribute('disabled')).toBe(true)
     await user.click(screen.getByRole('radio', { name: judgement.verdict }))
     await user.click(screen.getByRole('radio', { name: cause }))
     await user.click(screen.getByRole('radio', { name: judgement.actions[0]?.code ?? 'sign' }))
-    await user.click(button('That is what it says'))
+    await user.click(button('This is my verdict'))
     await answer('Good')
     screen.getByRole('heading', { name: 'How the judge reasons' })
     for (const { sentence } of judgement.budget) expect(screen.getAllByText(sentence)).not.toHaveLength(0)
@@ -242,14 +242,14 @@ describe('heads', () => {
   })
   test('a period is put in order by its arrows, and held against the best', async () => {
     const user = exercise('out-on-time', '?seed=2&level=1')
-    await screen.findByRole('heading', { name: 'What wants your hands' })
+    await screen.findByRole('heading', { name: 'Hands-on tasks' })
     const told = () => screen.getByText(/In this order you finish after/).textContent
     const before = told()
     for (let i = 0; i < 3; i++) await user.click(button('Set up the suction for benzil: sooner'))
     expect(told()).not.toBe(before)
     await user.click(await screen.findByRole('button', { name: 'Use this order' }))
     await answer('Not yet')
-    screen.getByRole('heading', { name: 'The best order there is' })
+    screen.getByRole('heading', { name: 'The shortest order' })
     expect(done()[0]?.share).toBeLessThan(1)
   })
   test('what is wrong: each found for its reason', async () => {
@@ -274,7 +274,7 @@ describe('heads', () => {
       await user.click(within(line).getByRole('radio', { name: mistake.because }))
       await user.click(within(line).getByRole('radio', { name: mistake.instead }))
     }
-    await user.click(button('That is all of it'))
+    await user.click(button('Those are all'))
     await answer('Good')
   })
   test('a solvent by its letter, and how the ranking has them', async () => {
@@ -283,7 +283,7 @@ describe('heads', () => {
     await screen.findByRole('region', { name: 'Curves' })
     await user.keyboard(best.toLowerCase())
     await answer('Good')
-    screen.getByRole('heading', { name: 'How the ranking has them' })
+    screen.getByRole('heading', { name: 'The ranking' })
   })
 })
 
@@ -329,7 +329,7 @@ describe('made by an instructor', () => {
     await user.click(button('I have seen enough'))
     await screen.findByText('done, sealed')
     expect(screen.queryByText(/°C later/)).toBeNull()
-    await user.click(button('Hand in as it is'))
+    await user.click(button('Hand in anyway'))
     screen.getByText('Hand it in? 1 of 2 tubes count as not marked.')
     await user.click(button('Yes'))
     await user.click(await screen.findByRole('button', { name: 'Make the sheet' }))

@@ -11,7 +11,7 @@ export interface Put {
   readonly rules: Conventions
   readonly shelf: readonly Compound[]
 }
-/** What came of it. */
+/** The result. */
 export interface Done {
   readonly score: Score
   /** At the lens, tube by tube. */

@@ -80,8 +80,8 @@ export function Judge({ prep }: StationProps) {
               <Signed verdict={prep.verdict} />
               {!restsNoMore && prep.verdict.body.judgement.verdict !== judgement.verdict && (
                 <p className="look" role="alert">
-                  What was measured since says “{judgement.verdict}”. Strike out the signature and sign again,
-                  or say on the page why it stands.
+                  What was measured since gives “{judgement.verdict}”. Strike out the signature and sign
+                  again, or explain on the page why it is still right.
                 </p>
               )}
             </>
@@ -110,9 +110,9 @@ export function Judge({ prep }: StationProps) {
 
 function subline({ verdict, actions: [first] }: Judgement): string {
   const next = (first?.sentence ?? '').replace(/^./, (letter) => letter.toLowerCase())
-  if (verdict === 'cannot tell') return `That is an answer. One measurement would settle it: ${next}`
+  if (verdict === 'cannot tell') return `“Cannot tell” is a result. One measurement would decide it: ${next}`
   if (first && first.code !== 'sign') return `Next: ${next}`
-  return 'A range is evidence and never proof, and two like ranges side by side are not identity: only a mixed melt speaks for that.'
+  return 'A melting range is evidence and never proof. Two equal ranges side by side do not prove identity: only a mixed melt does.'
 }
 
 /** What to do next, most informative first; each with its minutes, and the way there. */

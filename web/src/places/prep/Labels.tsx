@@ -44,7 +44,7 @@ export function Labels() {
           <Link to={`${back}/page`}>Back to the prep</Link>
         </p>
         {labels.length === 0 ? (
-          <p>There is nothing to label yet: name its crystals, or fix a plan.</p>
+          <p>There is nothing to label yet. Name its crystals, or use a plan.</p>
         ) : (
           <div className="row-of align-items-end mb-3">
             {labels.map(({ what }) => (
@@ -81,7 +81,7 @@ export function Labels() {
           </div>
         )}
         <p className="quiet">
-          The square code opens this prep where {location.origin} can be reached. The lab’s own rules for
+          The square code opens this prep where {location.origin} can be reached. The rules of the lab for
           labels come first.
         </p>
       </div>

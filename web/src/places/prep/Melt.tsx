@@ -22,7 +22,7 @@ function Runs({ melts }: { melts: readonly MeltFacts[] }) {
   if (melts.length === 0) return null
   return (
     <p className="quiet mt-2 mb-0">
-      Marks, to be read or struck out:{' '}
+      Marks:{' '}
       {melts.map(({ id, planned, run }, i) => (
         <Fragment key={id}>
           {i > 0 && ', '}
@@ -45,7 +45,7 @@ export function Melt({ prep }: StationProps) {
   useTopOf(open ? `${open.id} ${open.run ? 'runs' : 'ready'}` : 'to plan')
   if (open)
     return (
-      <Suspense fallback={<p aria-busy="true">Opening the watch …</p>}>
+      <Suspense fallback={<p aria-busy="true">Opening the melt …</p>}>
         <Watch melt={open} />
       </Suspense>
     )

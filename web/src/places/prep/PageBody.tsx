@@ -116,7 +116,9 @@ export function PageBody({
               {line}
             </p>
           ))}
-          {losses.length === 0 && <p className="quiet mt-1">Said once crude and product are weighed.</p>}
+          {losses.length === 0 && (
+            <p className="quiet mt-1">This follows when crude and product are weighed.</p>
+          )}
           {words !== '' && <p className="mt-2 mb-1">“{words}”</p>}
         </section>
       </VerdictPart>
@@ -146,7 +148,7 @@ function Data({ prep }: { prep: PrepFacts }) {
                 Mass of {role}
                 {role === 'crude' && putAside && (
                   <span className="quiet d-block">
-                    {fixed(1000 * putAside.keptBackG, 0)} mg of it put aside:{' '}
+                    {fixed(1000 * putAside.keptBackG, 0)} mg of it kept back:{' '}
                     {weighing
                       ? `${crudeInText({ ...putAside, crudeText: netMassText(weighing.body) })} g went in`
                       : 'the rest goes in'}
@@ -247,7 +249,7 @@ function VerdictPart({
             : 'Not signed yet.'}{' '}
           {notChecked(judgement)}
           {signed && isStale(view, signed) && (
-            <span className="trouble"> An entry it is based on was struck out since.</span>
+            <span className="trouble"> An entry it is based on has been struck out.</span>
           )}
         </p>
         {!isBrief && isMeasured(judgement) && rules && <Budget judgement={judgement} rules={rules} />}

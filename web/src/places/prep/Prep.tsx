@@ -34,7 +34,7 @@ export function Prep() {
       <>
         <Title title="No such prep" />
         <p className="mt-3">
-          This notebook holds no such prep. <Link to={`/n/${notebook ?? ''}/preps`}>All preps</Link>
+          There is no such prep in this notebook. <Link to={`/n/${notebook ?? ''}/preps`}>All preps</Link>
         </p>
       </>
     )

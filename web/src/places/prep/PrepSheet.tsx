@@ -82,8 +82,8 @@ function Drawn({ prep }: { prep: PrepFacts }) {
                 />
                 {map.isAssumed && (
                   <p className="quiet">
-                    No impurity is named in the plan: drawn with an assumed one. The composition read off the
-                    product’s own line does not depend on it; the eutectic does.
+                    No impurity is named in the plan, so the map is drawn with an assumed one. The composition
+                    read from the line of the product does not depend on it; the eutectic does.
                   </p>
                 )}
               </div>

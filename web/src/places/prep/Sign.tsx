@@ -20,7 +20,7 @@ export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
   return (
     <form aria-label="Sign the verdict" onSubmit={form.onSubmit}>
       <SignedBy name={form.typed.name} onName={form.of('name').onChange}>
-        Keeps the readings, literature values and house rules it is based on.
+        The verdict keeps the readings, literature values and house rules it is based on.
       </SignedBy>
     </form>
   )

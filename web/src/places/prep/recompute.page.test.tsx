@@ -97,7 +97,7 @@ test('what was put aside is taken off the crude, and the quotient is of what wen
     })
   })
   const text = await sheetOf(prepNamed('Benzil'), 'hand-in')
-  expect(text).toContain('25 mg of it put aside: 1.779 g went in')
+  expect(text).toContain('25 mg of it kept back: 1.779 g went in')
   expect(text).toContain('1.3914 g ÷ 1.779 g')
   expect(wrongIn(text)).toEqual([])
   expect(recomputed(text).some(({ what }) => what.includes('put aside'))).toBe(true)

@@ -49,7 +49,7 @@ export function Exchange() {
     }
   }
   const look = (file: File) =>
-    attempt('Looking at it …', async () => {
+    attempt('Reading the file …', async () => {
       setCame(null)
       setLooked(null)
       setSaid([])
@@ -65,7 +65,7 @@ export function Exchange() {
       })
     })
   const take = ({ file, pictures }: Looked) =>
-    attempt('Taking it in …', async () => {
+    attempt('Importing …', async () => {
       goOn.current = true
       setTaking(0)
       // Pictures first: a line never speaks of one that is not there.
@@ -82,7 +82,7 @@ export function Exchange() {
       })
       setLooked(null)
       setSaid([
-        `“${report.notebook.title}”: ${report.stored} entries saved, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.${report.isStopped ? ' It was stopped on the way; taken in again, the rest follows.' : ''}`,
+        `“${report.notebook.title}”: ${report.stored} entries saved, ${report.duplicate} were here already, ${report.conflict + report.refused} refused.${report.isStopped ? ' The import was interrupted. Import the file again to add the rest.' : ''}`,
         ...left,
         ...report.report.map(({ line, sentence }) => `Entry ${line}: ${sentence}`),
       ])
@@ -110,9 +110,9 @@ export function Exchange() {
     <section className="mt-4" aria-label="Export and import">
       <h3>This notebook as a file</h3>
       <p className="quiet mt-1">
-        As a zip for people and archives: its lines, weighings, portions, marks, ranges, heatings and plates
-        as CSV, its photographs and pages, and what each is (a research crate, RO-Crate 1.2). Or its lines
-        alone, as JSON. Either comes in again to the same notebook.
+        The zip is for people and archives (a research crate, RO-Crate 1.2). It holds entries, weighings,
+        portions, marks, ranges, heatings and plates as CSV, photographs and pages, each described. The JSON
+        holds the entries only. Both can be imported into the same notebook again.
       </p>
       <div className="row-of align-items-center">
         {packing.share === null && pages === null ? (
@@ -142,7 +142,7 @@ export function Exchange() {
             Export its entries
           </a>
         ) : (
-          <Button variant="outline-primary" disabled title="The server has them, and is away.">
+          <Button variant="outline-primary" disabled title="They are on the server, which is away.">
             Export its entries
           </Button>
         )}
@@ -176,8 +176,7 @@ export function Exchange() {
             onDone={(made) => {
               setPages(null)
               if (made) pack(made)
-              else if (goOn.current)
-                setSaid(['The pages could not be made. Without them it can be packed all the same.'])
+              else if (goOn.current) setSaid(['The pages could not be made. You can export without them.'])
             }}
           />
         </Suspense>
@@ -214,7 +213,7 @@ export function Exchange() {
           <p className="mt-2 mb-0">
             Packed: {Math.ceil(packing.result.value.bytes / 1000)} kB are among your downloads.
             {packing.result.value.missing > 0 &&
-              ` ${packing.result.value.missing} of its photographs could not be had.`}
+              ` ${packing.result.value.missing} of its photographs could not be fetched.`}
           </p>
         )}
         {said.map((line) => (

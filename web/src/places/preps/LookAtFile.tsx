@@ -35,7 +35,7 @@ export function LookAtFile({
       <LinesRemarks told={looked} />
       {report.length > 0 && (
         <details>
-          <summary>What would not be taken, and why</summary>
+          <summary>What would be refused, and why</summary>
           <ol className="plain-list">
             {report.map(({ line, sentence }) => (
               <li key={line}>

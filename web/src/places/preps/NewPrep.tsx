@@ -23,7 +23,7 @@ export function NewPrep() {
       return wrong(
         name.trim() === ''
           ? 'What is to be purified?'
-          : `No compound of the shelf is called “${name.trim()}”. It can be put there below.`,
+          : `No compound on the shelf is called “${name.trim()}”. You can add it below.`,
         'name',
       )
     },
@@ -49,7 +49,7 @@ export function NewPrep() {
           help={
             said ??
             (compound && closed.includes(compound.id)
-              ? `${compound.name}: closed by this lab’s house rules. Ask the person in charge before you begin.`
+              ? `${compound.name}: not allowed by the house rules of this lab. Ask the person in charge before you begin.`
               : compound
                 ? `${compound.formula}, melts ${fixed(compound.meltLowC, 1)} to ${fixed(compound.meltHighC, 1)} °C (${compound.source}, confidence ${compound.meltConfidence})`
                 : 'a compound of the shelf, by name')

@@ -15,7 +15,7 @@ export function Preps() {
   if (preps.length === 0)
     return (
       <>
-        <Title title="Preps" aside="none yet: one begins with what you want to purify" />
+        <Title title="Preps" aside="none yet; begin one with the compound you want to purify" />
         <div className="columns two mt-4">
           <NewPrep />
           <Exchange />

@@ -5,7 +5,7 @@ import type { Tell } from '../../parts/useLongRun'
 import type { Beside, Picture } from '../../workers/crate'
 import { crating } from '../../workers/crating'
 
-/** A notebook packed, and how many of its photographs could not be had. */
+/** A notebook packed, and how many of its photographs could not be fetched. */
 export interface PackedNotebook {
   readonly zip: Blob
   readonly missing: number

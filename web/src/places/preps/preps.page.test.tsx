@@ -25,7 +25,7 @@ describe('a prep to begin', () => {
     await user.type(screen.getByLabelText('what is to be purified'), 'benzyl')
     await user.type(box('title, if you like'), 'my title')
     await user.click(begin())
-    expect(screen.getByRole('alert').textContent).toContain('No compound of the shelf is called “benzyl”')
+    expect(screen.getByRole('alert').textContent).toContain('No compound on the shelf is called “benzyl”')
     expect(box('title, if you like')).toHaveProperty('value', 'my title')
     expect(written('prep opened')).toHaveLength(0)
   })
@@ -37,7 +37,9 @@ describe('a prep to begin', () => {
     })
     const user = at()
     await user.type(screen.getByLabelText('what is to be purified'), 'benzil')
-    screen.getByText('benzil: closed by this lab’s house rules. Ask the person in charge before you begin.')
+    screen.getByText(
+      'benzil: not allowed by the house rules of this lab. Ask the person in charge before you begin.',
+    )
   })
   test('is found by a synonym, shown for what it is, and opened with its crude', async () => {
     const user = at()

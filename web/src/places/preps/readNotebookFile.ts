@@ -44,7 +44,7 @@ export async function readNotebookFile(file: File): Promise<Read> {
   if (text.includes('\uFFFD'))
     said = [
       ...said,
-      'Some letters in this file cannot be read (they stand as �): it was saved in another encoding than UTF-8, or damaged.',
+      'Some letters in this file cannot be read (shown as �). It was saved in an encoding other than UTF-8, or it is damaged.',
     ]
   try {
     return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, said }
@@ -53,7 +53,7 @@ export async function readNotebookFile(file: File): Promise<Read> {
       ok: false,
       sentence: isZip
         ? `The notebook in “${file.name}” cannot be read: the file is damaged.`
-        : `${file.name} is not whole: it is cut short or damaged. Choose one that was exported here.`,
+        : `${file.name} is incomplete or damaged. Choose one that was exported here.`,
     }
   }
 }

@@ -141,8 +141,8 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
           <span className="quiet">confidence {compound.meltConfidence}</span>
           {value.spreadC > 0 && (
             <span className="d-block quiet">
-              Sources lie {fixed(value.spreadC, 1)} °C apart: taken to be clear at {fixed(value.clearC, 1)}{' '}
-              °C. A pure sample still melts within {fixed(value.widthC, 0)} °C.
+              Sources differ by {fixed(value.spreadC, 1)} °C. Its clear point is taken as{' '}
+              {fixed(value.clearC, 1)} °C. A pure sample still melts within {fixed(value.widthC, 0)} °C.
             </span>
           )}
         </dd>
@@ -201,7 +201,8 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
                 return told === undefined ? [] : [`${CLASS_NAMES[column]} ${told}`]
               }).join('; ')}{' '}
               <span className="quiet">
-                i under 0.1, sl to 1, s to 10, vs over 10 g per 100 mL; by general handbooks, for what to try
+                i: under 0.1, sl: up to 1, s: up to 10, vs: over 10 g per 100 mL, from general handbooks, as a
+                guide for what to try
               </span>
             </dd>
           </>

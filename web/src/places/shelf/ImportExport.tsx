@@ -33,7 +33,7 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
     } catch (error) {
       setStage(null)
       setSaid(
-        `${(error as Error).message} What went in before that stands; the file can be sent again, nothing doubles.`,
+        `${(error as Error).message} What was added before that is saved. You can send the file again; nothing is added twice.`,
       )
     }
     if (!dryRun) await shelfChanged().catch(() => undefined)
@@ -82,7 +82,7 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
       <Modal show={file !== null} onHide={close} aria-labelledby="import-title" scrollable>
         <Modal.Header closeButton>
           <Modal.Title as="h2" id="import-title">
-            {stage?.is === 'done' ? 'On the shelf' : 'Before it goes on the shelf'}
+            {stage?.is === 'done' ? 'On the shelf' : 'Before you add it to the shelf'}
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>
@@ -102,7 +102,7 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
           {stage && 'share' in stage && (
             <>
               <p className="quiet mb-1">
-                {stage.is === 'checking' ? 'Looking through it' : 'Putting it on the shelf'}:{' '}
+                {stage.is === 'checking' ? 'Checking the rows' : 'Adding the rows'}:{' '}
                 {Math.round(100 * stage.share)} %
               </p>
               <ProgressBar now={100 * stage.share} aria-label="progress" />

@@ -37,11 +37,11 @@ export function ProcedureForm({
     },
     make({ name, suits, from, to, steps, waste }) {
       const scaleG = [Number(from), Number(to)] as const
-      if (name.trim() === '') return wrong('What is it called?', 'name')
+      if (name.trim() === '') return wrong('Enter its name.', 'name')
       if (!(scaleG[0] >= 0 && scaleG[1] > scaleG[0]))
-        return wrong('The scale runs from a smaller mass to a larger one, in g.', 'from')
+        return wrong('Enter the scale from the smaller mass to the larger, in g.', 'from')
       const empty = steps.findIndex((step) => step.text.trim() === '')
-      if (empty >= 0) return wrong(`Step ${empty + 1} says nothing yet.`)
+      if (empty >= 0) return wrong(`Step ${empty + 1} is still empty.`)
       const streams = waste.split('\n').map((line) => line.trim())
       return comesTo({
         rows: [
@@ -92,7 +92,7 @@ export function ProcedureForm({
         <Field label="to, g" width={80} {...form.of('to')} />
       </div>
       <details className="quiet">
-        <summary>The app fills in amounts that stand in braces: which ones?</summary>
+        <summary>The app fills in amounts in braces. The names are:</summary>
         <ul className="mb-0">
           {Object.entries(AMOUNTS).map(([amount, meaning]) => (
             <li key={amount}>

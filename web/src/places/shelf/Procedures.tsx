@@ -89,8 +89,8 @@ function Reading({
     <section aria-label={procedure.name}>
       <h2>{procedure.name}</h2>
       <p className="quiet mt-1">
-        For {procedure.suits}. Braces are filled with the amounts of each batch; a step marked with a
-        condition stands only where it applies.
+        For {procedure.suits}. The app fills the braces with the amounts of each batch. A step with a
+        condition appears only where it applies.
       </p>
       <div className="row-of mb-2">
         <Button onClick={onCopy}>Copy it as a house procedure</Button>

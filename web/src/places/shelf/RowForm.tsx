@@ -40,9 +40,9 @@ export function RowForm({
     sort,
     start: { cells: before ? cellsOf(sort, before) : empty },
     make({ cells }) {
-      if ((cells['name'] ?? '').trim() === '') return wrong('What is it called?')
+      if ((cells['name'] ?? '').trim() === '') return wrong('Enter its name.')
       if ((cells['source'] ?? '').trim() === '')
-        return wrong('Where are the values from? A source makes them worth keeping.')
+        return wrong('Enter the source of the values, such as a handbook.')
       const id = before?.id ?? shortNameOf(cells['name'] ?? '')
       return comesTo({ rows: [{ ...rowOf(sort, cells), id }] })
     },
@@ -84,7 +84,7 @@ export function RowForm({
       <SaidWrong sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>
-          {before ? 'Save as a new version' : 'Put it on the shelf'}
+          {before ? 'Save as a new version' : 'Add it to the shelf'}
         </Button>
         <Button
           variant="outline-primary"

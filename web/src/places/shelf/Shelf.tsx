@@ -24,7 +24,7 @@ export function Shelf() {
     <>
       <Title
         title="Shelf"
-        aside="general reference values and your lab’s own; check them against your handbook before you rely on them"
+        aside="general reference values and values of your lab; check them against your handbook before you rely on them"
       />
       <div className="row-of mt-2 mb-1 align-items-center">
         <Tabs

@@ -129,9 +129,9 @@ function shelved(typed: Typed, shelf: Shelf): Result<Shelved, keyof Typed> {
   const read = readPoints(typed.points)
   if (typeof read === 'string') return wrong(read, 'points')
   if (read.some(([, s]) => s <= 0))
-    return wrong('A solubility is above zero: leave a point out rather than type 0.', 'points')
+    return wrong('A solubility is above zero. Leave a point out instead of typing 0.', 'points')
   if (typed.source.trim() === '')
-    return wrong('Where are these points from? A source makes them worth keeping.', 'source')
+    return wrong('Enter the source of these points, such as a handbook.', 'source')
   const rows = read.map(([temperatureC, gPer100ML]) => ({
     compound: compound.id,
     solvent: typed.solventId,

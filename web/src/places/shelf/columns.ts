@@ -65,7 +65,7 @@ export const COLUMNS: Readonly<Record<ExchangeSort, Readonly<Record<string, Colu
     vapour1mmHgC: {
       cell: 'number',
       label: '1 mmHg of vapour at, °C',
-      help: 'says how warm an oven may be; empty if not known',
+      help: 'limits the temperature of the oven; empty if not known',
     },
     sublimes: { cell: 'text' },
     meltsUnderWaterC: {

@@ -138,7 +138,7 @@ describe('a file', () => {
   test('with columns nobody knows says which were passed over', () => {
     const { rows, remarks } = readFile('compound', 'x.csv', 'name,mood,meltLowC\nbenzil,calm,94\n\n')
     expect(rows).toHaveLength(1)
-    expect(remarks).toEqual(['Passed over the columns mood: the shelf does not know them.'])
+    expect(remarks).toEqual(['Ignored the columns mood: the shelf has no such columns.'])
   })
   test('with a line too long names it', () => {
     const { remarks } = readFile('compound', 'x.csv', 'name,meltLowC\nbenzil,94,extra\n')

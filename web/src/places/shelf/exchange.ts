@@ -37,7 +37,7 @@ function readJson(sort: ExchangeSort, text: string): ReadFile {
   }
   const rows = Array.isArray(parsed) ? parsed : (parsed as { rows?: unknown } | null)?.rows
   if (!Array.isArray(rows))
-    throw new Error('This JSON holds no rows: a list of rows is expected, or a file exported here.')
+    throw new Error('This JSON holds no rows. It should be a list of rows or a file exported here.')
   const of = Array.isArray(parsed) ? undefined : (parsed as { sort?: string }).sort
   if (of !== undefined && of !== sort)
     throw new Error(`This file holds ${of} rows, and ${sort} rows were asked for.`)
@@ -55,12 +55,12 @@ function readCsv(sort: ExchangeSort, text: string): ReadFile {
   const fields = meta.fields ?? []
   if (!fields.some((field) => known.includes(field)))
     throw new Error(
-      `The first line names no column the shelf knows. It reads ${known.slice(0, 6).join(', ')} and so on; export a file to see all.`,
+      `The first line names no column of the shelf. The columns are ${known.slice(0, 6).join(', ')} and so on. Export a file to see all.`,
     )
   const unknown = fields.filter((field) => field !== '' && !known.includes(field))
   const remarks = [
     ...(unknown.length > 0
-      ? [`Passed over the columns ${unknown.join(', ')}: the shelf does not know them.`]
+      ? [`Ignored the columns ${unknown.join(', ')}: the shelf has no such columns.`]
       : []),
     ...errors.slice(0, 5).map((error) => `Line ${(error.row ?? 0) + 2}: ${error.message}.`),
   ]

@@ -112,10 +112,10 @@ describe('a compound', () => {
   test('needs a name and a source', async () => {
     const user = at()
     await user.click(screen.getByRole('button', { name: 'Add a compound' }))
-    await user.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
-    expect(screen.getByRole('alert').textContent).toBe('What is it called?')
+    await user.click(screen.getByRole('button', { name: 'Add it to the shelf' }))
+    expect(screen.getByRole('alert').textContent).toBe('Enter its name.')
     await user.type(box('name'), 'bench solid')
-    await user.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+    await user.click(screen.getByRole('button', { name: 'Add it to the shelf' }))
     expect(screen.getByRole('alert').textContent).toContain('Where are the values from?')
     expect(server.putOnShelf).not.toHaveBeenCalled()
   })
@@ -174,7 +174,7 @@ describe('solvents and points', () => {
     await user.type(box('density at 20 °C, g/mL'), '0.94')
     await user.type(box('source of these values'), 'label')
     server.putOnShelf.mockResolvedValueOnce(report({ added: 1 }))
-    await user.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+    await user.click(screen.getByRole('button', { name: 'Add it to the shelf' }))
     await waitFor(() => {
       expect(server.putOnShelf).toHaveBeenCalled()
     })

@@ -57,21 +57,22 @@ function TodayList({ cases }: { cases?: ReactNode }) {
         <section className="mt-4">
           <h2>Nothing begun yet</h2>
           <p className="mt-2">
-            Start with what you want to purify. The plan, the steps, the weighing and the melt follow from it.
+            Start with the compound you want to purify. The plan, the steps, the weighing and the melt follow
+            from it.
           </p>
           <Link className="btn btn-primary" to={`${base}/preps`}>
             Begin a prep
           </Link>
           <p className="mt-4 mb-0">
-            Never seen it melt? <Link to={`${base}/practice`}>Practise first</Link>: five short exercises, and
-            nothing counts.
+            Never seen a solid melt? <Link to={`${base}/practice`}>Practise first</Link>: five short exercises
+            that do not count.
           </p>
           <p className="mt-1 mb-0">
             A vial without a name? <Link to={`${base}/unknowns`}>Open a case</Link> and melt it.
           </p>
           <p className="mt-1">
-            A block, a bath or a balance of your own? <Link to={`${base}/instruments`}>Say what it is</Link>;
-            until then simulated ones stand in, and say so.
+            A block, a bath or a balance of your own? <Link to={`${base}/instruments`}>Add it</Link>; until
+            then you work with simulated ones, labelled as such.
           </p>
         </section>
       )}

@@ -21,7 +21,7 @@ import { ListCandidates } from './ListCandidates'
 import { ProbabilityBar } from './ProbabilityBar'
 import { useRanking } from './useRanking'
 
-/** What it may be, how likely each is and why; each may be struck out by hand for how it looks. */
+/** What it could be, how likely each is and why; each may be struck out by hand for how it looks. */
 export function Candidates({ unknown }: { unknown: UnknownFacts }) {
   const { notebook } = useParams()
   const { evidence, ranking } = useRanking(unknown)
@@ -33,7 +33,7 @@ export function Candidates({ unknown }: { unknown: UnknownFacts }) {
     <div className="columns two mt-2">
       <section aria-label="Candidates">
         <h2>
-          What it may be <Why of="rankCandidates" />
+          Candidates <Why of="rankCandidates" />
         </h2>
         <p className="quiet mt-1" role="status">
           {status(evidence, ranking === null, unknown)}
@@ -97,17 +97,17 @@ function status(
   const { isRough, estimated, otherReferences } = evidence.value
   const melted = unknown.mixtures.filter(({ row }) => row).length
   if (unknown.candidates.every(({ ruledOut }) => ruledOut))
-    return 'Every candidate has been struck out: only “not on the list” is left. Take one back if that was too much.'
+    return 'Every candidate has been ruled out: only “not on the list” is left. Take one back if that was a mistake.'
   const said = [
-    isRough ? 'Rough: from the scouting run alone.' : 'From the careful range',
+    isRough ? 'Rough: from the scouting run only.' : 'From the careful range',
     melted > 0
       ? `and ${melted === 1 ? 'one mixed melt' : `${melted} mixed melts`}.`
       : isRough
         ? ''
-        : 'and no mixed melt yet. A range alone hardly tells near neighbours apart.',
+        : 'and no mixed melt yet. A range alone hardly separates compounds that melt at similar temperatures.',
     estimated.length > 0 ? `Fusion enthalpy of ${estimated.join(', ')} estimated (Walden’s rule).` : '',
     otherReferences.length > 0
-      ? `A mixture was made with ${otherReferences.join(', ')}, which is no candidate: it counts all the same.`
+      ? `A mixture was made with ${otherReferences.join(', ')}, which is not a candidate. It counts anyway.`
       : '',
     ...[unknown.careful ?? unknown.scouting].flatMap((row) => (row ? [comparedAs(row)] : [])),
   ]

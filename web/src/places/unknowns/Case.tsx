@@ -29,7 +29,7 @@ export function Case() {
       <>
         <Title title="No such case" />
         <p className="mt-3">
-          This notebook holds no such unknown. <Link to={`${home}/unknowns`}>All cases</Link>
+          There is no such unknown in this notebook. <Link to={`${home}/unknowns`}>All cases</Link>
         </p>
       </>
     )

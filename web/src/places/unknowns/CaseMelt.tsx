@@ -46,10 +46,10 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         <h2>{careful ? 'Its range is known' : scouting ? 'Now the careful run' : 'First a scouting run'}</h2>
         <p className="mt-2">
           {careful
-            ? 'Melt it again if the marks were doubtful: two that agree are worth more than one.'
+            ? 'Melt it again if the marks were doubtful. Two runs that agree count for more than one.'
             : scouting
-              ? `It melts near ${fixed(judgedRange(scouting).clearC, 0)} °C. A new tube, put in below that, is heated slowly through it: a solid that has melted once may not melt the same again.`
-              : 'Nobody knows where it melts. Heat one tube fast, up to 10 °C/min, and mark both ends: the value is rough, but the careful run is planned from it.'}
+              ? `It melts near ${fixed(judgedRange(scouting).clearC, 0)} °C. Put a new tube in below that, and heat it slowly. Do not reuse a tube: a solid that has melted once can melt differently.`
+              : 'Its melting range is not known. Heat one tube fast, up to 10 °C/min, and mark both ends. The value is rough, but the app plans the careful run from it.'}
         </p>
         <p className="row-of">
           <Button
@@ -84,8 +84,8 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         <h3 className={unknown.rows.length === 0 ? 'mt-4' : ''}>Every tube of it</h3>
         {unknown.rows.length === 0 && (
           <p className="mt-1 quiet">
-            None melted yet. A case goes on like this: the scouting run, a careful run, the list of what it
-            may be, then the most informative mixture, melted beside both its parts.
+            No tube has been melted yet. A case goes like this: a scouting run, a careful run, the list of
+            candidates, then the most informative mixture, melted beside both its parts.
           </p>
         )}
         <table className="lines mt-1">
@@ -114,7 +114,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
   )
 }
 
-/** What its range says by itself: whether it is as sharp as a pure compound, and whose its width is. */
+/** What its range shows alone: whether it is as sharp as a pure compound, and whose its width is. */
 function Alone({ unknown }: { unknown: UnknownFacts }) {
   const view = useNotebook((state) => state.view)
   const judged = judgementOfUnknown(view, unknown)
@@ -125,17 +125,17 @@ function Alone({ unknown }: { unknown: UnknownFacts }) {
   const isScattered = judgement.findings.some(({ code }) => code === 'repeats-scatter')
   const [first] = judgement.actions
   return (
-    <section className="mt-3" aria-label="What its range says by itself">
+    <section className="mt-3" aria-label="What its range shows alone">
       <h3>
         {isScattered
           ? 'Its tubes do not agree'
           : isSharp
             ? 'As sharp as a pure compound'
-            : 'Wider than a pure compound melts'}
+            : 'Broader than a pure compound'}
       </h3>
       <p className="quiet mt-1 mb-0">
         {isSharp && !isScattered
-          ? 'So does a mixture at its eutectic. What it is, only mixtures say.'
+          ? 'A eutectic mixture is just as sharp. Only mixed melts show which compound it is.'
           : `Next: ${(first?.sentence ?? '').replace(/^./, (letter) => letter.toLowerCase())}`}
       </p>
       {isMeasured(judgement) && <Budget judgement={judgement} rules={unknown.careful.conventions} />}

@@ -12,9 +12,9 @@ export function CasePlates({ unknown }: { unknown: UnknownFacts }) {
     <section className="mt-2" style={{ maxWidth: 720 }}>
       <h2>A second opinion</h2>
       <p className="mt-2">
-        A thin-layer plate of the unknown beside an authentic sample, and of both in one spot, says something
-        heat has no part in: how many compounds there are, and whether two run alike. It is quick, needs next
-        to nothing, and can say “different” with more right than “the same”.
+        Run a thin-layer plate (TLC) of the unknown beside an authentic sample, with both in one spot between
+        them. It shows, without heating, how many compounds there are and whether two have the same Rf. It is
+        quick and needs very little. “Different” is more certain than “the same”.
       </p>
       {plates.map(({ id, developed, opinion }) => (
         <p key={id} className="mb-2">

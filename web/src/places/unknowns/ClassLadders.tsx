@@ -45,7 +45,7 @@ export function ClassLadders() {
       <h2>What every bench found</h2>
       <p className="mt-2" style={{ maxWidth: 760 }}>
         {notebooks.length === 1
-          ? 'Only this notebook is here. Import the others’ files, and their ranges stand beside yours.'
+          ? 'Only this notebook is here. Import the files of other benches to see their ranges beside yours.'
           : `From ${notebooks.length} notebooks.`}{' '}
         <Link to={`/n/${notebook ?? ''}/preps`}>Import a notebook file</Link>
       </p>
@@ -57,12 +57,12 @@ export function ClassLadders() {
           saysName={false}
           onFile={(file) => void take(file)}
         >
-          Lay the class’s files beside them
+          Add the files of the class
         </FileButton>
         <span className="quiet">
           {handedIn.length === 0
-            ? 'Zips or JSON, many at once; they are read here, and nothing of them enters this ledger.'
-            : `Beside them: ${handedIn.map(({ title }) => title).join(', ')}.`}
+            ? 'Zip or JSON files, many at once. They are only read here; nothing is added to this ledger.'
+            : `Also shown: ${handedIn.map(({ title }) => title).join(', ')}.`}
         </span>
       </div>
       {said.map((sentence) => (
@@ -77,7 +77,7 @@ export function ClassLadders() {
         </p>
       )}
       {read?.ok && !shown && (
-        <p>No careful range with both ends is in any of them yet. It will stand here once it is marked.</p>
+        <p>None of them has a careful range with both ends yet. It appears here when it is marked.</p>
       )}
       {shown && (
         <>
@@ -129,7 +129,7 @@ function Ladder({ ladder: { rows, onset, clear, outliers } }: { ladder: ClassLad
         return row ? (
           <p key={i} className="look">
             {row.bench} ({row.notebook}): {fixed(row.range.onsetC, 1)} to {fixed(row.range.clearC, 1)} °C does
-            not belong with the rest. It stays in the mean; look for its reason: a thermometer, a rate,
+            not agree with the others. It stays in the mean. Look for the reason: a thermometer, a rate,
             another sample.
           </p>
         ) : null

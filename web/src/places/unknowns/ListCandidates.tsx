@@ -30,12 +30,9 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
     make({ name }) {
       const compound = compoundNamed(shelf, name)
       if (!compound)
-        return wrong(
-          `No compound of the shelf is called “${name.trim()}”. It can be put there below.`,
-          'name',
-        )
+        return wrong(`No compound on the shelf is called “${name.trim()}”. You can add it below.`, 'name')
       if (listed.some(({ id }) => id === compound.id))
-        return wrong(`${compound.name} stands on the list already.`, 'name')
+        return wrong(`${compound.name} is already on the list.`, 'name')
       if (listed.length >= CANDIDATES_MOST) return wrong(`A list of ${CANDIDATES_MOST} is full.`, 'name')
       return comesTo([
         {
@@ -53,7 +50,7 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
   return (
     <aside className="stack">
       <form aria-label="Add a candidate" noValidate onSubmit={form.onSubmit}>
-        <h3>A list of your own, or the one you were given</h3>
+        <h3>Your own list, or the list you were given</h3>
         <div className="row-of align-items-start mt-2">
           <div className="flex-grow-1">
             <CompoundField
@@ -108,7 +105,7 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
   const near = window.ok && shelf ? compoundsWithin(shelf.compounds, window.value) : []
   return (
     <form aria-label="Candidates from the shelf" noValidate onSubmit={form.onSubmit}>
-      <h3>Or all the shelf holds near it</h3>
+      <h3>Or compounds from the shelf near its range</h3>
       <div className="row-of align-items-end mt-2">
         <Field label="from, °C" width={90} {...form.of('low')} />
         <Field label="to, °C" width={90} {...form.of('high')} />
@@ -118,9 +115,9 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
       </div>
       <p className="form-text mb-0">
         {clearC !== null
-          ? `It was all liquid near ${fixed(clearC, 0)} °C${found?.corrected ? ', corrected' : ''}. Impurity lowers a range and does not raise it, so look further above than below.`
-          : 'After the scouting run a window is proposed here.'}{' '}
-        Reference values are general: check them against your handbook.
+          ? `It was all liquid near ${fixed(clearC, 0)} °C${found?.corrected ? ', corrected' : ''}. Impurity lowers a range and does not raise it, so search further above than below.`
+          : 'After the scouting run the app proposes a temperature range here.'}{' '}
+        Reference values are general. Check them against your handbook.
       </p>
       <SaidWrong sentence={form.said} />
     </form>
@@ -137,8 +134,7 @@ function windowOf({ low, high }: TypedWindow): Result<{ lowC: number; highC: num
   if (!lowC.ok) return wrong(lowC.problem.sentence, 'low')
   const highC = readReading(high, 'The upper end')
   if (!highC.ok) return wrong(highC.problem.sentence, 'high')
-  if (lowC.value.value > highC.value.value)
-    return wrong('The window runs backwards: its lower end lies above the upper.', 'low')
+  if (lowC.value.value > highC.value.value) return wrong('The lower end lies above the upper end.', 'low')
   return comesTo({ lowC: lowC.value.value, highC: highC.value.value })
 }
 
@@ -150,8 +146,10 @@ function within(
   if (!window.ok) return window
   const candidates = compoundsWithin(compounds, window.value)
   if (candidates.length === 0)
-    return wrong('The shelf holds nothing that melts there. Widen the window, or add a compound.')
+    return wrong('No compound on the shelf melts there. Widen the temperature range, or add a compound.')
   if (candidates.length > CANDIDATES_MOST)
-    return wrong(`${candidates.length} compounds melt there, too many to test by mixture. Narrow the window.`)
+    return wrong(
+      `${candidates.length} compounds melt there, too many to test by mixture. Narrow the temperature range.`,
+    )
   return comesTo({ candidates, from: 'the shelf', window: window.value })
 }

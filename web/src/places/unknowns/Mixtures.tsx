@@ -43,7 +43,7 @@ export function Mixtures({ unknown }: { unknown: UnknownFacts }) {
         {!evidence.ok && <p className="mt-2">{evidence.problem.sentence}</p>}
         {evidence.ok && ranking === null && (
           <p className="mt-2" aria-busy="true">
-            Weighing what each would tell …
+            Comparing the mixtures …
           </p>
         )}
         {ranking?.ok && ranking.value.whyNone && <p className="mt-2">{ranking.value.whyNone}</p>}
@@ -133,7 +133,7 @@ function Choice({
 
 /** How much a mixture tells beside the best of them, in words; the number is under “why”. */
 function tellsOf(share: number): string {
-  if (share > 0.8) return 'tells almost as much'
+  if (share > 0.8) return 'almost as informative'
   return share > 0.4 ? 'less informative' : 'little use'
 }
 
@@ -148,11 +148,11 @@ function Results({ unknown, ranked }: { unknown: UnknownFacts; ranked: readonly 
   )
   return (
     <aside>
-      <h2>What the mixtures said</h2>
+      <h2>Results of the mixtures</h2>
       {unknown.mixtures.length === 0 && (
         <p className="mt-2 quiet">
-          None ground yet. Unknown, authentic sample and mixture melt side by side: then the thermometer
-          cancels, and the eye compares.
+          No mixture yet. Melt unknown, authentic sample and mixture side by side, so that thermometer errors
+          cancel and you can compare them.
         </p>
       )}
       {waiting.map(({ id, run }) => (

@@ -15,7 +15,7 @@ export function NewCase() {
     start: { code: '', appearance: '' },
     make: ({ code, appearance }) =>
       code.trim() === ''
-        ? wrong('An unknown has a code, such as K-14: it stands on its vial.', 'code')
+        ? wrong('Enter the code of the unknown, such as K-14. It is on the vial.', 'code')
         : comesTo(openCase(newSubject, code.trim(), appearance.trim())),
     check: ({ lines }) => checkLines(lines),
     keep({ id, lines }) {

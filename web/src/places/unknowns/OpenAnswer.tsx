@@ -26,7 +26,7 @@ export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfte
           <b data-testid="answer">{capital(answer.body.name)}.</b>{' '}
           {isRight || isUnlisted
             ? 'Your verdict agrees.'
-            : 'Your verdict says something else. Look back at which evidence misled: the ranges, the mixture, or the list.'}
+            : 'Your verdict is different. Check which evidence was misleading: the ranges, the mixture, or the list.'}
         </p>
         <Commitment unknown={unknown} />
         {!isAfter && <p className="look">It was opened before the first verdict was signed.</p>}
@@ -48,9 +48,7 @@ export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfte
   return (
     <aside>
       <h3>The sealed answer</h3>
-      <p className="mt-2">
-        It was sealed before you began, and has been out of reach of this page until now.
-      </p>
+      <p className="mt-2">It was sealed before you began. This page could not read it until now.</p>
       <Button disabled={busy || waiting > 0} onClick={() => void open()}>
         Open the sealed answer
       </Button>
@@ -81,9 +79,9 @@ function Commitment({ unknown: { sealed, answer } }: { unknown: UnknownFacts }) 
   }, [text, expected])
   if (holds === null) return null
   return holds ? (
-    <p className="quiet mb-0">It is the answer that was sealed: its hash is the one on record.</p>
+    <p className="quiet mb-0">This is the answer that was sealed: its hash matches the record.</p>
   ) : (
-    <p className="look">This is not the answer that was sealed: its hash differs from the one on record.</p>
+    <p className="look">This is not the answer that was sealed: its hash does not match the record.</p>
   )
 }
 

@@ -26,11 +26,11 @@ export function SealAnswer({
     start: { name: '', purity: '98' },
     make({ name, purity }) {
       const compound = compoundNamed(shelf, name)
-      if (!compound) return wrong(`No compound of the shelf is called “${name.trim()}”.`, 'name')
+      if (!compound) return wrong(`No compound on the shelf is called “${name.trim()}”.`, 'name')
       const percent = readReading(purity, 'The purity')
       if (!percent.ok) return wrong(percent.problem.sentence, 'purity')
       if (percent.value.value < 50 || percent.value.value > 100)
-        return wrong('A purity runs from 50 to 100 mol %.', 'purity')
+        return wrong('Enter a purity from 50 to 100 mol %.', 'purity')
       return comesTo({ compound: compound.id, purity: percent.value.value / 100 })
     },
     async keep({ compound, purity }) {
@@ -41,7 +41,7 @@ export function SealAnswer({
         setOpen(false)
         form.reset()
       } catch (error) {
-        return `${(error as Error).message} Nothing typed here is lost: try again.`
+        return `${(error as Error).message} Nothing you typed is lost. Try again.`
       }
     },
   })
@@ -51,8 +51,8 @@ export function SealAnswer({
       <h3>Sealed answer</h3>
       <p className="mt-1 mb-1">
         {unknown.sealed
-          ? 'An answer is sealed on the server; it opens once you have signed. A simulated tube of this unknown holds it.'
-          : 'None yet. A simulated instrument needs one, or it has nothing to melt: seal it before you pack a tube for one. A real instrument needs none. It stays hidden until you have signed.'}
+          ? 'An answer is sealed on the server. It opens after you sign. A simulated tube of this unknown holds that compound.'
+          : 'No answer yet. A simulated instrument needs one, or it has nothing to melt: seal it before you pack a tube for it. A real instrument needs none. It stays hidden until you sign.'}
       </p>
       {unknown.sealed ? null : !isOpen ? (
         <Button

@@ -66,7 +66,7 @@ function SignForm({
     },
     make({ chosen, name }) {
       if (!evidence.ok) return wrong(evidence.problem.sentence)
-      if (chosen === null) return wrong('Choose what it is, or that it cannot be told.', 'chosen')
+      if (chosen === null) return wrong('Choose a compound, or that it cannot be decided.', 'chosen')
       const signedBy = name.trim() || author()
       return comesTo({
         line: signCase(view, unknown, evidence.value, { chosen, ranked, signedBy, rules }),
@@ -118,7 +118,7 @@ function SignForm({
             label={
               one === 'not on the list'
                 ? `Not on the list${said(chance(null))}`
-                : 'It cannot be told from what was measured'
+                : 'Cannot be decided from the measurements'
             }
             checked={chosen === one}
             onChange={() => {
@@ -135,7 +135,7 @@ function SignForm({
         ))}
         {!evidence.ok && <p className="look">{evidence.problem.sentence}</p>}
         <SignedBy name={name} isReady={chosen !== null && evidence.ok} onName={form.of('name').onChange}>
-          Keeps the ranges, mixtures, probabilities and house rules it is based on.
+          The verdict keeps the ranges, mixtures, probabilities and house rules it is based on.
           {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
         </SignedBy>
         <SaidWrong sentence={form.said} />

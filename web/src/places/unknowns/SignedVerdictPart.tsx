@@ -29,7 +29,7 @@ export function SignedVerdictPart({
               ? capital(answer.name)
               : answer.is === 'not on the list'
                 ? 'Not on the list'
-                : 'Cannot be told'}
+                : 'Cannot be decided'}
           </h2>
           <p className="mt-2 mb-1">
             Signed by {signedBy}, {day(signed.at)}, {clock(signed.at)}

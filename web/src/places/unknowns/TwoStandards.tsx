@@ -42,9 +42,9 @@ export function TwoStandards() {
     <div className="mt-3">
       <h2>Two standards, and what mixing does</h2>
       <p className="mt-2" style={{ maxWidth: 760 }}>
-        Take two pure compounds that melt nearly alike. Melt each, then mixtures of them in several
-        proportions, and lay what you see on the predicted map. Both melt sharp; every mixture of them melts
-        lower, and all but one of them broader.
+        Choose two pure compounds that melt at nearly the same temperature. Melt each of them, then their
+        mixtures in several proportions, and compare with the predicted map. Both melt sharply. Every mixture
+        melts lower, and all but one are broader.
       </p>
       <div className="row-of align-items-end">
         {(['a', 'b'] as const).map((which) => (
@@ -75,7 +75,7 @@ export function TwoStandards() {
           {aId !== '' && aId === bId
             ? 'Two different standards are needed.'
             : aId !== '' && bId !== ''
-              ? 'Both are of one compound: choose two that differ.'
+              ? 'Both are the same compound. Choose two different ones.'
               : 'Choose two authentic samples to begin.'}
         </p>
       )}
@@ -91,7 +91,7 @@ function NewStandard() {
       const compound = compoundNamed(shelf, name)
       return compound
         ? comesTo(authenticAtHand(newSubject, compound).lines)
-        : wrong(`No compound of the shelf is called “${name.trim()}”.`, 'name')
+        : wrong(`No compound on the shelf is called “${name.trim()}”.`, 'name')
     },
   })
   return (

@@ -44,8 +44,8 @@ function Cases() {
       <section aria-label="All cases">
         {cases.length === 0 ? (
           <p>
-            No unknown yet. A case begins with a code and what you see: then a fast scouting run, a careful
-            one, a list of what it may be, and mixtures that tell.
+            No unknown yet. Begin a case with its code and what you see. Then come a fast scouting run, a
+            careful run, the list of candidates, and mixed melts.
           </p>
         ) : (
           <table className="lines">

@@ -106,7 +106,7 @@ function melted(
 describe('the cases', () => {
   test('each says what is next, and a new one needs a code', async () => {
     const user = showAt(Unknowns, `/n/${NOTEBOOK}/unknowns`, '/n/:notebook/unknowns')
-    screen.getByText('Scout it: a fast run for a rough value.')
+    screen.getByText('Do a scouting run: heat fast for a rough value.')
     screen.getByText('Signed: Benzil')
     await user.click(press('Open this case'))
     expect(screen.getByRole('alert').textContent).toContain('such as K-14')
@@ -119,7 +119,7 @@ describe('the cases', () => {
   })
 })
 
-describe('what it may be', () => {
+describe('what it could be', () => {
   test('before anything is melted the list stands without numbers, and a scouting run is the way on', async () => {
     showCase(k14(), 'candidates')
     screen.getByText(/no melting range yet/)
@@ -201,13 +201,13 @@ describe('what it may be', () => {
     await user.click(press('Seal an answer (whoever hands it out)'))
     await user.type(screen.getByLabelText('what it is'), 'unobtainium')
     await user.click(press('Seal it'))
-    screen.getByText('No compound of the shelf is called “unobtainium”.')
+    screen.getByText('No compound on the shelf is called “unobtainium”.')
     await user.clear(screen.getByLabelText('what it is'))
     await user.type(screen.getByLabelText('what it is'), 'glutaric acid')
     await user.clear(screen.getByLabelText('purity, mol %'))
     await user.type(screen.getByLabelText('purity, mol %'), '12')
     await user.click(press('Seal it'))
-    screen.getByText('A purity runs from 50 to 100 mol %.')
+    screen.getByText('Enter a purity from 50 to 100 mol %.')
     await user.clear(screen.getByLabelText('purity, mol %'))
     await user.type(screen.getByLabelText('purity, mol %'), '97')
     await user.click(press('Seal it'))
@@ -292,18 +292,18 @@ describe('signing', () => {
     const user = showCase(k14(), 'sign')
     await user.click(await screen.findByLabelText(/^1-naphthol/))
     screen.getByText(/No mixed melt with this one has been made/)
-    screen.getByText(/With everything measured it stands at only/)
+    screen.getByText(/With everything measured, its probability is only/)
     await user.click(screen.getByLabelText(/^It cannot be told/))
     await user.click(press('Sign this verdict'))
     const [signed] = written('unknown signed').map(({ body }) => body as Bodies['unknown signed'])
     expect(signed?.answer).toEqual({ is: 'cannot tell' })
     expect(signed?.ranked).toHaveLength(5)
     expect(signed?.restsOn.length).toBeGreaterThan(3)
-    expect(screen.getByTestId('verdict').textContent).toBe('Cannot be told')
+    expect(screen.getByTestId('verdict').textContent).toBe('Cannot be decided')
     // The case is a page of its own to hand in: its candidates as they stood, and all that was done.
     press('Print this case')
     expect(screen.getAllByRole('row', { name: /^methyl 4-nitrobenzoate / })).toHaveLength(1)
-    screen.getByRole('heading', { name: 'As it was done' })
+    screen.getByRole('heading', { name: 'What was done' })
     const log = screen.getAllByRole('listitem').map(({ textContent }) => textContent ?? '')
     expect(log.some((line) => line.includes('K-14'))).toBe(true)
     expect(log.at(-1)).toMatch(/Signed|signed/)

@@ -8,5 +8,5 @@ export const explained = defineKind<Explained>()({
   kind: 'explained',
   version: 1,
   about: 'prep',
-  sentence: (body) => `In own words: ${body.text}`,
+  sentence: (body) => `Explained: ${body.text}`,
 })

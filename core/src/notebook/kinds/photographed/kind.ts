@@ -9,7 +9,7 @@ export interface Photographed {
   readonly widthPx: number
   readonly heightPx: number
   readonly shows: PhotographShows
-  /** What is to be seen in it, in the student’s words; may be empty. */
+  /** What it shows, in the student’s words; may be empty. */
   readonly text: string
 }
 export const photographed = defineKind<Photographed>()({

@@ -9,7 +9,7 @@ export const reactionNamedV1 = shape<ReactionNamed>({
   }).required(),
   limitingMass: reading
     .custom((value: { value: number }, helpers) =>
-      value.value > 0 ? value : helpers.message({ custom: 'The limiting reagent weighs more than nothing.' }),
+      value.value > 0 ? value : helpers.message({ custom: 'The limiting reagent has a mass above zero.' }),
     )
     .required(),
   productPerLimiting: number.positive().max(100).required(),

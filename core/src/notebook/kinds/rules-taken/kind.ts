@@ -9,5 +9,5 @@ export const rulesTaken = defineKind<RulesTaken>()({
   kind: 'rules taken',
   version: 1,
   about: 'any',
-  sentence: ({ conventions }) => `House rules from here on: “${conventions.name}”.`,
+  sentence: ({ conventions }) => `House rules from now on: “${conventions.name}”.`,
 })

@@ -15,7 +15,7 @@ export const standardReadV1: BodySchema<StandardRead> = shape<StandardRead>({
   const [onset, clear] = value.read
   if (onset && clear && onset.value > clear.value)
     return helpers.message({
-      custom: `An onset of ${onset.value} °C above the clear point of ${clear.value} °C: were the two swapped?`,
+      custom: `An onset of ${onset.value} °C above the clear point of ${clear.value} °C. Were the two swapped?`,
     })
   return value
 })

@@ -5,33 +5,33 @@ export const PLATE: SceneLines = {
   mistakes: [
     {
       id: 'line-in-the-eluent',
-      seen: 'The start line stands 3 mm above the edge, and the eluent is 5 mm deep.',
+      seen: 'The start line is 3 mm above the edge, and the eluent is 5 mm deep.',
       because: 'The spots dissolve into the eluent instead of climbing.',
-      instead: 'The line stands well above the eluent.',
+      instead: 'Draw the line well above the eluent.',
     },
     {
       id: 'front-at-the-edge',
-      seen: 'The plate was forgotten until the front stood at its upper edge.',
-      because: 'How far it would have gone nobody knows: there is no Rf.',
-      instead: 'Out some millimetres below the edge, and the front is marked at once.',
+      seen: 'The plate was forgotten until the front reached its upper edge.',
+      because: 'The true height of the front is not known, so there is no Rf.',
+      instead: 'Take it out some millimetres below the edge, and mark the front at once.',
     },
     {
       id: 'ink-line',
       seen: 'The start line is drawn in ink.',
-      because: 'Ink climbs too, and makes spots of its own.',
-      instead: 'A pencil, lightly.',
+      because: 'Ink climbs too and makes its own spots.',
+      instead: 'Use a soft pencil.',
     },
     {
       id: 'wide-spots',
       seen: 'The spots are as wide as a pea.',
       because: 'Wide spots run into one another.',
-      instead: 'A fine capillary, touched for a moment.',
+      instead: 'Touch the plate briefly with a fine capillary.',
     },
   ],
   fine: [
     'The front is marked with a pencil as the plate comes out.',
-    'Crude, product and authentic sample stand on one line.',
-    'The wet plate lies under the hood.',
+    'Crude, product and authentic sample are spotted on one line.',
+    'The wet plate dries in the hood.',
     'A lid is on the jar while the plate stands in it.',
   ],
 }

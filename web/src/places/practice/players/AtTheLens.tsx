@@ -204,7 +204,7 @@ export function AtTheLens({
         />
         <p className="quiet mt-2 mb-2" role="status">
           {said ??
-            `First liquid is ${put.rules.onsetRule === 'distinct drop' ? 'the first distinct drop in the bulk' : 'the first clear wetness'}. Backspace strikes the last mark.`}
+            `First liquid means ${put.rules.onsetRule === 'distinct drop' ? 'the first distinct drop in the bulk' : 'the first clear wetness'}. Backspace strikes out the last mark.`}
         </p>
         {swapped.map((slot) => (
           <SwappedTube
@@ -252,7 +252,7 @@ function Was({ exercise, truth }: { exercise: MeltExercise; truth: readonly Tube
       {exercise.tubes.map(({ slot, was }, i) => {
         const { shrankC = null, sweatedC = null } = truth[i] ?? {}
         const early = [
-          shrankC === null ? null : `drew together dry at ${fixed(shrankC, 1)} °C`,
+          shrankC === null ? null : `shrank dry at ${fixed(shrankC, 1)} °C`,
           sweatedC === null ? null : `a sheen from ${fixed(sweatedC, 1)} °C`,
         ].filter((one) => one !== null)
         return (

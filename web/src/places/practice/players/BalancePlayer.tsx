@@ -89,7 +89,7 @@ export function BalancePlayer({ put, onDone }: PlayerProps) {
       </section>
       <section aria-label="What to do">
         <p>
-          How many grams of crystals lie in <strong>boat 2</strong>? Weigh <strong>{exercise.how}</strong>.
+          How many grams of crystals are in <strong>boat 2</strong>? Weigh <strong>{exercise.how}</strong>.
           {exercise.card && (
             <>
               {' '}

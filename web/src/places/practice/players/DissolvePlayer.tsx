@@ -83,13 +83,12 @@ export function DissolvePlayer({ put, onDone }: PlayerProps) {
       </section>
       <section aria-label="What to do">
         <p>
-          {fixed(exercise.crudeG, 2)} g of a made-up crude; its solvent boils at {exercise.boilsC} °C and
-          stands hot beside it. Dissolve it in as little as will do.{' '}
-          <span className="simulated">simulated</span>
+          {fixed(exercise.crudeG, 2)} g of a made-up crude. Its solvent boils at {exercise.boilsC} °C and is
+          hot. Dissolve the crude in as little as possible. <span className="simulated">simulated</span>
         </p>
         <div className={css.readout}>
           <div>
-            <span className="quiet">poured so far</span>
+            <span className="quiet">added so far</span>
             <div className={css.big}>{fixed(flask.addedML, 1)} mL</div>
           </div>
           <div>

@@ -101,7 +101,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
         <p className="quiet">
           In the tube: {exercise.was}, pure.
           {firstC !== null && lastC !== null
-            ? ' What was typed late was taken back to the press at the rate of that moment.'
+            ? ' Late readings were corrected back to the press with the heating rate at that moment.'
             : ''}
         </p>
       ),
@@ -164,7 +164,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
         </div>
         <p className="quiet mt-2" role="status">
           {said ??
-            'Press as it happens. Then read the thermometer to half a division and type it: it is worked back to the moment you pressed. Backspace strikes the last mark.'}
+            'Press when it happens. Then read the thermometer to half a division and type it. The app corrects it back to the moment you pressed. Backspace strikes out the last mark.'}
         </p>
         {wants && (
           <ThermometerForm

@@ -22,7 +22,8 @@ export function MixturePlayer({ put, onDone }: PlayerProps) {
   if (!exercise)
     return (
       <p className="look">
-        This shelf has not six compounds that melt near each other: it needs the ones it was shipped with.
+        This shelf does not have six compounds that melt near each other. Import the compounds that came with
+        the app.
       </p>
     )
   return <Six exercise={exercise} onDone={onDone} />
@@ -77,12 +78,12 @@ function Six({ exercise, onDone }: { exercise: MixtureExercise; onDone: PlayerPr
           note=""
         />
         <p className="quiet">
-          <span className="simulated">simulated</span> The thermometer of these runs was not checked: it may
-          be 2 to 3 °C off. Mixtures are equal masses, ground together.
+          <span className="simulated">simulated</span> The thermometer of these runs was not checked and could
+          be wrong by 2 to 3 °C. Mixtures are equal masses, ground together.
         </p>
       </section>
       <section aria-label="The six">
-        <p>Mix it with what would tell most, and name it when you know.</p>
+        <p>Choose the most informative mixture, and name the compound when you know it.</p>
         <table className="lines stacks">
           <thead>
             <tr>

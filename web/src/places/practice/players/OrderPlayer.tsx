@@ -72,7 +72,7 @@ export function OrderPlayer({ put, onDone }: PlayerProps) {
         <OrderDrawing exercise={exercise} ordered={ordered} />
         {first !== undefined && (
           <p className="quiet">
-            “{exercise.words[first]}” cannot begin where it stands: it waits for what comes later in the list.
+            “{exercise.words[first]}” cannot begin at this place: it waits for a task later in the list.
           </p>
         )}
         <Button
@@ -94,7 +94,7 @@ export function OrderPlayer({ put, onDone }: PlayerProps) {
         )}
       </section>
       <section aria-labelledby="hands">
-        <h2 id="hands">What wants your hands</h2>
+        <h2 id="hands">Hands-on tasks</h2>
         <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
           <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
             <ol className={css.order}>
@@ -175,7 +175,7 @@ function Piece({
   )
 }
 
-/** The best order there is, drawn as the learner’s. */
+/** The shortest order, drawn as the learner’s. */
 function BestOrder({ exercise, best }: { exercise: OrderExercise; best: Best }) {
   const ordered = {
     starts: best.plan.starts,
@@ -185,7 +185,7 @@ function BestOrder({ exercise, best }: { exercise: OrderExercise; best: Best }) 
   }
   return (
     <section aria-labelledby="best" className="mt-3">
-      <h2 id="best">{best.plan.proven ? 'The best order there is' : 'The best order found'}</h2>
+      <h2 id="best">{best.plan.proven ? 'The shortest order' : 'The shortest order found'}</h2>
       <OrderDrawing exercise={exercise} ordered={ordered} />
     </section>
   )

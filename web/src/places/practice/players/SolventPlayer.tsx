@@ -85,7 +85,7 @@ export function SolventPlayer({ put, onDone }: PlayerProps) {
 function Ranking({ exercise }: { exercise: SolventExercise }) {
   return (
     <section aria-labelledby="ranking" className="mt-3">
-      <h2 id="ranking">How the ranking has them</h2>
+      <h2 id="ranking">The ranking</h2>
       <ol>
         {exercise.ranked.map(({ letter, score, parts }) => (
           <li key={letter}>

@@ -67,7 +67,7 @@ export function VerdictPlayer({ put, onDone }: PlayerProps) {
             if (said) onDone({ score: scoreVerdict(exercise, said), more: <Reasoning exercise={exercise} /> })
           }}
         >
-          That is what it says
+          This is my verdict
         </Button>
       </section>
     </div>

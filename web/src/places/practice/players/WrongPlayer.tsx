@@ -27,7 +27,8 @@ export function WrongPlayer({ put, onDone }: PlayerProps) {
   return (
     <>
       <p>
-        Seen <strong>{exercise.scene}</strong>. Mark what is wrong; each then asks why, and what instead.
+        You see a bench <strong>{exercise.scene}</strong>. Mark what is wrong. For each mistake, choose why it
+        is one and what to do instead.
       </p>
       {exercise.lines.map((line) => (
         <Line
@@ -46,9 +47,9 @@ export function WrongPlayer({ put, onDone }: PlayerProps) {
           onDone({ score: scoreWrong(exercise, accused), more: <Planted exercise={exercise} /> })
         }}
       >
-        {accused.size === 0 ? 'Nothing is wrong here' : 'That is all of it'}
+        {accused.size === 0 ? 'Nothing is wrong here' : 'Those are all'}
       </Button>
-      {!isWhole && <p className="quiet mt-1">Say why, and what instead, of each you marked.</p>}
+      {!isWhole && <p className="quiet mt-1">For each one you marked, choose why and what to do instead.</p>}
     </>
   )
 }

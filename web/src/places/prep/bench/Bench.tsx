@@ -30,7 +30,7 @@ export function Bench({ prep }: StationProps) {
   if (!plan)
     return (
       <p>
-        The steps come with their amounts once the plan is set. <Link to={`${base}/plan`}>Go to Plan</Link>
+        The steps and their amounts follow when the plan is set. <Link to={`${base}/plan`}>Go to Plan</Link>
       </p>
     )
   const steps = prep.steps.filter((step) => step.station === station)
@@ -126,12 +126,12 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
   const form = useLines({
     start: { ml: '' },
     make({ ml }) {
-      const read = readReading(ml, 'What boiled away')
+      const read = readReading(ml, 'Solvent boiled away')
       if (!read.ok) return wrong(read.problem.sentence, 'ml')
-      if (read.value.value <= 0) return wrong('What boiled away is more than nothing.', 'ml')
+      if (read.value.value <= 0) return wrong('The volume boiled away is above zero.', 'ml')
       if (read.value.value >= mostML)
         return wrong(
-          `${read.value.text} mL is all there was (${fixed(mostML, 1)} mL): if it is dry, see “Boiled dry” in the rescue cards.`,
+          `${read.value.text} mL is all there was (${fixed(mostML, 1)} mL). If it is dry, see “Boiled dry” in the rescue cards.`,
           'ml',
         )
       return comesTo([{ kind: 'solvent removed', subject: prep.id, body: { volume: read.value } }])
@@ -166,7 +166,7 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
           <Button type="submit" size="sm" variant="outline-primary" disabled={typed === ''}>
             Take off {typed || '…'} mL
           </Button>
-          <span className="quiet">A fresh boiling stone before it is heated again.</span>
+          <span className="quiet">Add a fresh boiling stone before you heat it again.</span>
           <Refusal sentence={form.said} />
         </form>
       )}
@@ -199,7 +199,8 @@ function RinseCost({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
     <div>
       <h3>Rinse</h3>
       <p className="mb-0">
-        Each mL of ice-cold {plan.solvent.name} takes up to {fixed(upToMg(1), 1)} mg of {plan.compound.name}.
+        Each mL of ice-cold {plan.solvent.name} dissolves up to {fixed(upToMg(1), 1)} mg of{' '}
+        {plan.compound.name}.
         {rinseML > 0 && (
           <span className="d-block quiet">
             {fixed(rinseML, 2)} mL so far: at most {fixed(upToMg(rinseML), 1)} mg,{' '}
@@ -209,8 +210,8 @@ function RinseCost({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
       </p>
       {rinseML > 0 && upToMg(rinseML) / (10 * result.crystalMassG) > RINSE_MUCH_PERCENT && (
         <p className="look mb-0" role="alert">
-          That is much for a rinse, the more so if it was not ice-cold. Keep all that ran through with the
-          liquor: what it took can be had back as a second crop.
+          That is much for a rinse, and more so if it was not ice-cold. Add the rinse to the mother liquor:
+          you can recover the product in it as a second crop.
         </p>
       )}
     </div>

@@ -28,7 +28,8 @@ export function Cooling({ prep, plan }: { prep: PrepFacts; plan: PlanFixed }) {
       </h3>
       <Curve plan={plan} readC={read.map(({ body }) => body.temperature.value)} />
       <p className="quiet mb-0">
-        Crystals can start near {fixed(starts.value, 0)} °C, often later. The line is where it comes to rest.
+        Crystals can start near {fixed(starts.value, 0)} °C, often later. The line shows how much crystallizes
+        in the end.
       </p>
       {read.map((one) => (
         <p key={one.id} className={one === last ? 'mb-0 mt-1' : 'quiet mb-0 mt-1'}>

@@ -32,12 +32,12 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
     return (
       <p className="quiet mb-0">
         Liquor discarded at {clock(discarded.at)}: {discarded.body.waste}.
-        {discarded.body.yieldKnown ? '' : ' The yield was not known by then.'}{' '}
+        {discarded.body.yieldKnown ? '' : ' The recovery was not known by then.'}{' '}
         <Button
           variant="link"
           size="sm"
           onClick={() => {
-            strike(discarded, 'it was not thrown away')
+            strike(discarded, 'it was not discarded')
           }}
         >
           strike out
@@ -58,7 +58,7 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
             Keep it
           </Button>
           <Button size="sm" variant="outline-primary" onClick={discard}>
-            Throw it away
+            Discard it
           </Button>
         </div>
       </div>
@@ -75,7 +75,7 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
           else discard()
         }}
       >
-        Throw it away
+        Discard it
       </Button>
     </p>
   )

@@ -43,12 +43,12 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
     const read = readReading(portion, 'The portion')
     if (!read.ok) return wrong(read.problem.sentence, 'portion')
     if (read.value.value <= 0)
-      return wrong('A portion is more than nothing. Strike out one that was logged by mistake.', 'portion')
+      return wrong('A portion is more than 0 mL. Strike out one that was logged by mistake.', 'portion')
     const isCold = isWhole && whole?.what === 'before the heat'
     const body = bodyOf(read.value, unit, perML, use, hot && !isCold)
     if (typeof body === 'string') return wrong(body, 'portion')
     if (body.volume.value > 10_000) return wrong(`${read.value.text} mL fits no flask here.`, 'portion')
-    // Typed, it may be all that was left as well.
+    // Typed, it could be all that was left as well.
     const isAll = isWhole || (whole?.what === 'the rest' && body.volume.value === Number(wholeText))
     return comesTo(addPortion(view, prep, body, isAll, pageClock.now()))
   }
@@ -164,7 +164,7 @@ function bodyOf(
   hot: boolean,
 ): Bodies['solvent added'] | string {
   if (unit === 'mL') return { volume: typed, drops: null, use, hot }
-  if (!Number.isInteger(typed.value)) return `${typed.text} drops: drops are counted whole.`
+  if (!Number.isInteger(typed.value)) return `${typed.text} drops: count whole drops.`
   if (perML === null) return 'Count the drops of this pipette first.'
   const text = (typed.value / perML).toFixed(2)
   return { volume: { text, value: Number(text) }, drops: { count: typed.value, perML }, use, hot }
@@ -184,7 +184,7 @@ function Effect({ prep }: { prep: PrepFacts }) {
     )
   return (
     <span className="w-100 row-of align-items-center" role="group" aria-label="What did the last portion do?">
-      <span className="quiet">Swirled and waited, the last portion:</span>
+      <span className="quiet">After swirling and waiting, the last portion:</span>
       {PORTION_EFFECTS.map((effect) => (
         <Button
           key={effect}
@@ -211,7 +211,7 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
       if (!volume.ok) return wrong(volume.problem.sentence, 'ml')
       const perML = attempt(() => dropsPerML(counted.value.value, volume.value.value))
       if (!perML.ok) return wrong(perML.problem.sentence)
-      if (!Number.isInteger(counted.value.value)) return wrong('Drops are counted whole.', 'drops')
+      if (!Number.isInteger(counted.value.value)) return wrong('Count whole drops.', 'drops')
       return comesTo([
         {
           kind: 'pipette counted',
@@ -230,14 +230,14 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
       <InlineField label="drops" width={90} whole {...form.of('drops')} />
       <InlineField label="came to, mL" width={90} {...form.of('ml')} />
       <Button type="submit" size="sm" variant="outline-primary" disabled={form.typed.drops.trim() === ''}>
-        This pipette counts so
+        Use this count
       </Button>
       <Button variant="link" size="sm" onClick={onMillilitres}>
         in mL instead
       </Button>
       <span className="quiet w-100">
-        Once for each pipette and solvent: count drops into a measuring tube. Pipettes differ, so none is
-        assumed.
+        Do this once for each pipette and solvent: count drops into a measuring tube. Pipettes differ, so no
+        value is assumed.
       </span>
       <Refusal sentence={form.said} />
     </form>

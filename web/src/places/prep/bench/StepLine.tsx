@@ -104,7 +104,7 @@ export function StepLine({ step, prep, isNext }: { step: Step; prep: PrepFacts; 
       )}
       {step.portions && isNext && isBeforeItsTurn(step, prep) && (
         <p className={classNames(css.under, 'quiet mb-0')}>
-          Its solvent is logged here once the steps before it that take solvent are ticked.
+          Tick the earlier steps that use solvent first. Then you can log its solvent here.
         </p>
       )}
       {step.asks && (

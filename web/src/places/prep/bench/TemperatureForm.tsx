@@ -36,7 +36,7 @@ export function TemperatureForm({ prep }: { prep: PrepFacts }) {
     >
       <InlineField label="temperature of the solution, °C" hint="°C" {...form.of('temperature')} />
       <Button type="submit" size="sm" variant="outline-primary" disabled={typed.trim() === ''}>
-        {asked !== null && asked === typed.trim() ? 'It is so: ' : ''}Read {typed || '…'} °C
+        {asked !== null && asked === typed.trim() ? 'It is correct: ' : ''}Read {typed || '…'} °C
       </Button>
       <span className="quiet">optional</span>
       <Refusal sentence={form.said} />

@@ -116,7 +116,7 @@ describe('Dissolve', () => {
     await user.click(screen.getByRole('button', { name: 'in drops' }))
     const count = screen.getByRole('form', { name: 'Count the drops of this pipette' })
     await user.type(within(count).getByRole('textbox', { name: 'drops' }), '40')
-    await user.click(within(count).getByRole('button', { name: 'This pipette counts so' }))
+    await user.click(within(count).getByRole('button', { name: 'Use this count' }))
     screen.getByText('40 drops a mL')
     await user.click(screen.getByRole('button', { name: '+ 5 drops' }))
     expect(bodies('solvent added')).toEqual([
@@ -199,7 +199,7 @@ describe('Collect', () => {
   })
   test('says what the rinse costs, per mL and so far', () => {
     show(Bench, prepNamed('Benzil'), 'collect')
-    screen.getByText(/Each mL of ice-cold ethanol 95% takes up to 6\.5 mg of benzil/)
+    screen.getByText(/Each mL of ice-cold ethanol 95% dissolves up to 6\.5 mg of benzil/)
     screen.getByText(/1\.00 mL so far: at most 6\.5 mg, 0\.4 % of the crystals/)
   })
   test('one key opens the rescue cards of this station; each try is logged and can be struck', async () => {
@@ -233,10 +233,10 @@ describe('Collect', () => {
 describe('the liquor', () => {
   test('that went before the yield was known says so, and can be struck', async () => {
     const user = show(LiquorPanel, prepNamed('Adipic'), 'collect')
-    await user.click(screen.getByRole('button', { name: 'Throw it away' }))
+    await user.click(screen.getByRole('button', { name: 'Discard it' }))
     expect(screen.getByRole('alert').textContent).toContain('have not been weighed')
     expect(written('liquor discarded')).toHaveLength(0)
-    await user.click(screen.getByRole('button', { name: 'Throw it away' }))
+    await user.click(screen.getByRole('button', { name: 'Discard it' }))
     expect(bodies('liquor discarded')).toEqual([
       { waste: 'aqueous waste, unless your lab allows the sink for this solute', yieldKnown: false },
     ])

@@ -48,8 +48,8 @@ export function Again({ planned, product }: { planned: Planned; product: string 
           </tbody>
         </table>
         <p className="quiet mt-2">
-          The same excess of solvent each time; rinses and transfers come on top.{' '}
-          {assumed ? 'Without a solubility of the impurity its share cannot be told.' : toReach(input)}
+          The same excess of solvent each time; losses in rinses and transfers are not included.{' '}
+          {assumed ? 'Without a solubility of the impurity, its share is not known.' : toReach(input)}
         </p>
       </section>
       <SecondCrop planned={planned} product={product} />
@@ -85,9 +85,9 @@ function SecondCrop({ planned: { input, plan, pair }, product }: { planned: Plan
     <section>
       <h3>A second crop from the liquor</h3>
       <p className="quiet mt-1">
-        {fixed(plan.productInLiquorG, 3)} g {product} stays in the {fixed(plan.hotML, 1)} mL. Evaporated in
-        the hood and cooled again, some of it comes down, less pure than the first. An ether never toward
-        dryness.
+        {fixed(plan.productInLiquorG, 3)} g {product} stays in the {fixed(plan.hotML, 1)} mL. If you evaporate
+        some in the hood and cool it again, part of it crystallizes, less pure than the first crop. Never
+        evaporate an ether toward dryness.
       </p>
       <div className="row-of align-items-start">
         <div className="narrow">
@@ -123,7 +123,7 @@ function SecondCrop({ planned: { input, plan, pair }, product }: { planned: Plan
         </p>
       )}
       <p className="quiet mt-2">
-        Weigh and melt a second crop by itself; never mix it in before its range is known.
+        Weigh and melt a second crop separately. Do not mix it in before its melting range is known.
       </p>
     </section>
   )

@@ -46,7 +46,7 @@ export function FixedPlan({
         />
         <div>
           <h2>
-            {plan.body.crudeText} g of crude{kept > 0 ? `, ${fixed(1000 * kept, 0)} mg put aside` : ''}, about{' '}
+            {plan.body.crudeText} g of crude{kept > 0 ? `, ${fixed(1000 * kept, 0)} mg kept back` : ''}, about{' '}
             {fixed(100 * input.assay, 0)} % {compound.name}
           </h2>
           <p className="quiet mt-1 mb-2">
@@ -58,7 +58,7 @@ export function FixedPlan({
           </p>
           {isStale(view, plan) && (
             <p className="look" role="alert">
-              The weighing of this plan was struck out. Weigh again, then make the plan again.
+              The weighing of this plan was struck out. Weigh the crude again, then make the plan again.
             </p>
           )}
           <Tradeoff
@@ -115,7 +115,7 @@ function PlanSheet({ plan }: { plan: PlanFixed }) {
   const facts: readonly (readonly [string, string])[] = [
     [
       'Crude',
-      `${plan.crudeText} g${plan.keptBackG > 0 ? `, ${fixed(1000 * plan.keptBackG, 0)} mg put aside` : ''}, about ${fixed(100 * input.assay, 0)} % ${compound.name}`,
+      `${plan.crudeText} g${plan.keptBackG > 0 ? `, ${fixed(1000 * plan.keptBackG, 0)} mg kept back` : ''}, about ${fixed(100 * input.assay, 0)} % ${compound.name}`,
     ],
     ['Solvent', pair ? `${solvent.name}, then ${pair.solvent.name}` : solvent.name],
     [

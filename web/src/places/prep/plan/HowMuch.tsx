@@ -99,8 +99,8 @@ export function HowMuch({
           {planned && (
             <span className="quiet">
               {amount === 'measured volume'
-                ? `All ${fixed(planned.plan.hotML, 1)} mL at once: simple, but what would dissolve in ${millilitres(planned.plan.minimumHotML)} stays dissolved a little more.`
-                : `Dissolve near ${millilitres(planned.plan.minimumHotML)} mL; the rest is added hot afterwards.`}
+                ? `All ${fixed(planned.plan.hotML, 1)} mL at once: simple, but the product that would dissolve in ${millilitres(planned.plan.minimumHotML)} stays dissolved a little more.`
+                : `Dissolve near ${millilitres(planned.plan.minimumHotML)} mL, and add the rest hot afterwards.`}
             </span>
           )}
         </fieldset>
@@ -122,13 +122,13 @@ export function HowMuch({
 function reasonOf({ because }: ProposedVolume, impurity: Compound | null): string {
   switch (because) {
     case 'a tenth over the least':
-      return 'a tenth over the least, so that it does not all come down at once'
+      return 'a tenth over the least, so that it does not all crystallize at once'
     case 'keeps the impurity dissolved':
       return `where ${impurity?.name ?? 'the impurity'} stays dissolved cold`
     case 'room to work':
-      return 'more than dissolves it, so that there is a liquor to part from'
+      return 'more than dissolves it, so that there is enough mother liquor'
     case 'no room to work':
-      return 'and still hardly a liquor: see beside'
+      return 'and still hardly any mother liquor: see beside'
     case 'for recovery and room':
       return 'the proportion with the best recovery and room to work'
   }
@@ -148,12 +148,12 @@ function Grit({
   const excessML = filterExcessML({ result: plan, pair, inserts })
   return (
     <p className="look mt-2 mb-0">
-      About {fixed(plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even hot: it is
-      grit. Take the liquid off it hot
+      About {fixed(plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even when hot: it
+      is grit. Filter the hot liquid off it
       {excessML > 0
-        ? `, with ${fixed(excessML, 1)} mL more so that nothing comes down on the way, and evaporate that again.`
+        ? `, with ${fixed(excessML, 1)} mL more so that nothing crystallizes on the way, and evaporate that again.`
         : `: ${fixed(plan.hotML, 1)} mL keeps the rest dissolved on the way.`}
-      {inserts.length === 0 && ' For a fine grit choose hot filtration under “Procedure”.'}
+      {inserts.length === 0 && ' For fine grit, choose hot filtration under “Procedure”.'}
     </p>
   )
 }
@@ -178,10 +178,10 @@ export function Tradeoff({
     return (
       <p className="mt-1">
         {fixed(pair.goodML, 1)} mL to dissolve, then about {fixed(pair.poorML, 1)} mL of {pair.solvent.name}{' '}
-        until it clouds.{' '}
+        until it turns cloudy.{' '}
         <span className="quiet">
-          The two solubilities are mixed log-linearly: a rough guide. Nothing is assumed of the impurity but
-          that it stays dissolved.
+          The two solubilities are mixed log-linearly, which is a rough guide. The impurity is assumed to stay
+          dissolved.
         </span>
       </p>
     )

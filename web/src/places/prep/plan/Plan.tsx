@@ -48,9 +48,9 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
       <div>
         <h2>First, the mass of the crude</h2>
         <p className="quiet mt-2">
-          Weigh all of it, tared in a boat or by difference: everything after this takes its amounts from it.
-          Some 20 to 30 mg of it then go aside in a labelled vial, for its melting range, a plate and a seed;
-          the plan takes them off.
+          Weigh all of it, tared in a boat or by difference: all amounts in the plan follow from it. Then keep
+          back 20 to 30 mg in a labelled vial, for its melting range, a plate (TLC) and a seed crystal. The
+          plan subtracts them.
         </p>
         {crude?.weighing && !trouble.ok && <p className="look">{trouble.problem.sentence}</p>}
         {crude && <WeighingForm sample={crude.id} role="crude" what="the crude" />}
@@ -59,9 +59,9 @@ function WeighFirst({ prep }: { prep: PrepFacts }) {
       <aside>
         <h3>While you are there</h3>
         <p className="quiet mt-1">
-          Note colour and texture. Pack a tube of the crude now, so that there is a “before” to compare with.
+          Note colour and texture. Pack a tube of the crude now, so that you can compare before and after.
         </p>
-        <p className="quiet">Eye protection, always. Never smell anything on purpose.</p>
+        <p className="quiet">Always wear eye protection. Never smell anything on purpose.</p>
       </aside>
     </div>
   )

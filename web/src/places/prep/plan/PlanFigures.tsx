@@ -75,7 +75,7 @@ export function PlanFigures({
 /** Small batches are told to the milligram. */
 function basisWords({ hotBasis, coldBasis }: CrystallizationPlan): string {
   if (hotBasis === 'single point' || coldBasis === 'single point')
-    return '; one point continued with the fusion enthalpy: an estimate'
+    return '; one point extended with the fusion enthalpy: an estimate'
   return hotBasis === 'beyond points' || coldBasis === 'beyond points'
     ? '; beyond the points, so take it as a guide'
     : ''
@@ -96,6 +96,6 @@ function purityWhy(plan: CrystallizationPlan, impurity: string | null): string {
   if (plan.impurityStaysDissolvedML === null) return 'no impurity expected'
   const name = impurity ?? 'the impurity'
   return plan.hotML >= plan.impurityStaysDissolvedML
-    ? `${name} stays dissolved from ${fixed(plan.impurityStaysDissolvedML, 1)} mL on; clinging liquor comes on top`
-    : `${fixed(plan.impurityInCrystalsG, 3)} g of ${name} comes down too; it needs ${fixed(plan.impurityStaysDissolvedML, 1)} mL to stay dissolved`
+    ? `${name} stays dissolved from ${fixed(plan.impurityStaysDissolvedML, 1)} mL on; liquor on the crystals is not included`
+    : `${fixed(plan.impurityInCrystalsG, 3)} g of ${name} crystallizes too; it needs ${fixed(plan.impurityStaysDissolvedML, 1)} mL to stay dissolved`
 }

@@ -75,7 +75,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
       if (typeof batch === 'string') return wrong(batch)
       const asks = asksOf(batch)
       if (asks.length > 0 && batch.inCharge === null)
-        return wrong('Say who was asked: it is written into the plan.', 'inCharge')
+        return wrong('Enter who was asked. The plan records it.', 'inCharge')
       return comesTo([fixPlan(prep, batch, outcome.value, sourceOf(shelf, typed, compound))])
     },
     stays: 'everything',
@@ -120,7 +120,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
             second={planned.pair?.solvent.name ?? null}
           />
         ) : (
-          <p className="quiet">The column fills when there are solubility points to plan with.</p>
+          <p className="quiet">The column appears when there are solubility points.</p>
         )}
       </div>
       <div>
@@ -281,7 +281,7 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
 }
 
 function NotYet() {
-  return <p className="quiet">This follows once there are solubility points to plan with.</p>
+  return <p className="quiet">This follows when there are solubility points.</p>
 }
 
 /** What the draft comes to, worked out again only when it, or what is known, changes. */

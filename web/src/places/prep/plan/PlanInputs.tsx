@@ -122,10 +122,10 @@ export function PlanInputs({
         />
       </div>
       <div className={css.aside}>
-        <NumberField label="put aside, mg" {...numberAt('keptBackMg')} />
+        <NumberField label="kept back, mg" {...numberAt('keptBackMg')} />
         <p className="quiet mb-0">
-          for its melting range, a plate and a seed: usually {fixed(1000 * proposedKeptBackG(weighedG), 0)}{' '}
-          mg; 0 if it was put aside before the weighing
+          for its melting range, a plate and a seed crystal: usually{' '}
+          {fixed(1000 * proposedKeptBackG(weighedG), 0)} mg; 0 if you kept it back before weighing
           {aside > 0 && aside < weighedG && <>. {crudeInText({ crudeText, keptBackG: aside })} g go in</>}
         </p>
       </div>

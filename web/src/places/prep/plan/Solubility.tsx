@@ -91,7 +91,7 @@ export function Solubility({
               setLogarithmic(event.target.checked)
             }}
           />
-          <span className="quiet">dots: points; line: between them; dashes: beyond them, a guide</span>
+          <span className="quiet">dots: points; line: between them; dashes: beyond them (guide only)</span>
         </div>
       </div>
       <div className="columns halves">
@@ -129,7 +129,7 @@ export function Solubility({
       </div>
       {draft.product.filter((point) => point.temperature !== '').length === 1 && (
         <p className="quiet mb-0">
-          One point alone is continued with the fusion enthalpy of {compound.name} (
+          One point alone is extended with the fusion enthalpy of {compound.name} (
           {fusionOf(compound).enthalpyKJPerMol.toFixed(1)} kJ/mol
           {compound.fusionEnthalpyKJPerMol === null ? ', estimated by Walden’s rule' : ''}): an estimate.
         </p>

@@ -29,8 +29,8 @@ export function TubeTrial({
   return (
     <>
       <p className="quiet">
-        A spatula tip of crude in a few drops of each solvent: look cold, then hot, then after cooling. The
-        latest trial of a solvent counts; earlier ones stay in the log. {LOCAL_RULES}
+        Put a spatula tip of crude into a few drops of each solvent. Look when cold, when hot, and after
+        cooling. The latest trial of each solvent counts; earlier ones stay in the log. {LOCAL_RULES}
       </p>
       <p className="caution">{TRIAL_CAUTION}</p>
       <TakeCare compound={prep.opened.body.compound} />

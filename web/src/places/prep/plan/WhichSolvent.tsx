@@ -118,13 +118,13 @@ export function WhichSolvent({
       ))}
       {shut.length > 0 && (
         <p className="quiet mt-2">
-          Closed by this lab’s house rules: {shut.map(({ name }) => name).join(', ')}.
+          Not allowed by the house rules of this lab: {shut.map(({ name }) => name).join(', ')}.
         </p>
       )}
       {scored.length === 1 && (
         <p className="look mt-2 mb-0">
-          Hot and cold are known in {scored[0]?.solvent.name} only: the best of one is no choice. Try others
-          in test tubes.
+          Hot and cold are known in {scored[0]?.solvent.name} only, so there is nothing to compare it with.
+          Try others in test tubes.
         </p>
       )}
       <TubesToTry tubes={tubes} />
@@ -151,7 +151,7 @@ function TubesToTry({ tubes }: { tubes: readonly TubeToTry[] }) {
         })}
       </dl>
       <p className="quiet mb-0">
-        By the classes general handbooks tell, medium confidence: for what to try, not for amounts.
+        From the classes in general handbooks, medium confidence: a guide for what to try, not for amounts.
       </p>
     </section>
   )
@@ -213,7 +213,7 @@ function SolventRow({
       <tr className={isChosen ? 'chosen' : undefined}>
         <td colSpan={10} className="quiet">
           {sentence}
-          {gentler && ` ${capital(gentler.name)} does the same work and harms less: try that first.`}{' '}
+          {gentler && ` ${capital(gentler.name)} does the same and is less hazardous. Try that first.`}{' '}
           <span className="hazard">{hazardLine(solvent.hazards)}</span>
         </td>
       </tr>
@@ -226,7 +226,7 @@ function SolventRow({
                 <dd key={part.part}>{part.sentence}</dd>,
               ])}
               <dt>Hazards</dt>
-              <dd>As said above; not part of the score.</dd>
+              <dd>As listed above; not part of the score.</dd>
               <dt>Values</dt>
               <dd>
                 Solvent: {solvent.source}. Solubility: {sources}.

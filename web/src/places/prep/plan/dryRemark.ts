@@ -12,8 +12,8 @@ export function dryRemarkOf(
   const rule = dryRuleOf(drying, solvents, compound)
   const names = solvents.map(({ name }) => name).join(' and ')
   if (rule.by === 'constant mass')
-    return `Air alone does not dry crystals wet with ${names}: whatever is chosen here, they are dried until two weighings agree.`
+    return `Air alone does not dry crystals wet with ${names}. They are dried until two weighings agree, whatever you choose here.`
   return rule.airMin > drying.atLeastMin
-    ? `Crystals wet with ${names} need ${rule.airMin} min of air: the steps below say so.`
+    ? `Crystals wet with ${names} need ${rule.airMin} min in air: the steps below say so.`
     : null
 }

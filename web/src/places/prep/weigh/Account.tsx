@@ -83,7 +83,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
   const putAside = putAsideOf(prep)
   return (
     <section>
-      <h2>What it comes to</h2>
+      <h2>Percent recovery</h2>
       <dl className="figures mt-2">
         <Figure
           name={
@@ -98,7 +98,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
         {account.ofProduct && plan && (
           <Figure
             name={`Percent recovery, of the ${product}`}
-            why={`over the ${fixed(100 * plan.input.assay, 0)} % ${product} the crude is estimated to hold; the weighing’s part of the uncertainty only`}
+            why={`over the ${fixed(100 * plan.input.assay, 0)} % ${product} the crude is estimated to hold; only the uncertainty of weighing`}
           >
             {withUncertainty(account.ofProduct)} %
           </Figure>
@@ -111,7 +111,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
               </>
             }
             why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}${
-              putAside ? '; what was put aside of the crude is not in it' : ''
+              putAside ? '; the crude kept back is not included' : ''
             }`}
           >
             {fixed(account.yield.percent, 1)} %
@@ -121,7 +121,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
           name={<Term of="closure">Accounted for by weighing</Term>}
           why={
             account.closurePercent === null
-              ? 'the liquor has not been evaporated and weighed, so the balance stays open'
+              ? 'the mother liquor has not been evaporated and weighed, so the mass balance stays open'
               : `crystals, later crops, residue and grit, over the crude ${asideWords(putAside)}`
           }
         >
@@ -130,7 +130,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
         {account.residue && (
           <Figure
             name="The residue is impurity and product"
-            why={`${account.residue.basis}; it is never all impurity.${account.residue.remark ? ` ${account.residue.remark}` : ''}`}
+            why={`${account.residue.basis}; it is never only impurity.${account.residue.remark ? ` ${account.residue.remark}` : ''}`}
           >
             about {splitInText(account.residue).impurity} and {splitInText(account.residue).product} g
           </Figure>
@@ -147,8 +147,8 @@ function asideWords(plan: PlanFixed | null): string {
 
 const HOW: Partial<Record<SampleRole, string>> = {
   'second crop':
-    'Evaporate some of the liquor in the hood, an ether never toward dryness; chill, collect, dry and weigh it by itself.',
-  grit: 'What was left behind hot, dried and weighed.',
+    'Evaporate some of the mother liquor in the hood, an ether never toward dryness. Chill, collect, dry and weigh it separately.',
+  grit: 'What you filtered off hot, dried and weighed.',
 }
 
 function LaterSample({

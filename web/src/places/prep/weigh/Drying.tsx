@@ -53,7 +53,7 @@ export function Drying({ prep }: { prep: PrepFacts }) {
       )}
       {rule.by === 'minutes of air' && trend.length === 1 && (
         <p className="quiet mb-0">
-          Weigh it again after more drying: the trend shows whether it still loses solvent.
+          Weigh it again after more drying. The trend shows whether it still loses solvent.
         </p>
       )}
     </section>

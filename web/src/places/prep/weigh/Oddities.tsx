@@ -8,7 +8,7 @@ export function Oddities({ oddities }: { oddities: readonly Oddity[] }) {
   return oddities.map(({ code, sentence, causes }) => (
     <div key={code} className="look" role="alert">
       {sentence}
-      <span className="quiet d-block mt-1">Likely, in this order:</span>
+      <span className="quiet d-block mt-1">Likely causes, in this order:</span>
       <ol className="mb-0 ps-3">
         {causes.map((cause) => (
           <li key={cause.sentence}>

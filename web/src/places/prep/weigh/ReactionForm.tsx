@@ -24,15 +24,16 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
         return formula.trim() === ''
           ? wrong(`What is “${name.trim()}” made of? Its formula is enough, such as C6H7N.`, 'formula')
           : wrong(
-              `“${formula.trim()}” is no formula such as C6H7N, no structure such as Nc1ccccc1 and no molar mass in g/mol.`,
+              `“${formula.trim()}” is not a formula such as C6H7N, no structure such as Nc1ccccc1 and no molar mass in g/mol.`,
               'formula',
             )
       const read = readReading(mass, 'The limiting reagent')
       if (!read.ok) return wrong(read.problem.sentence, 'mass')
-      if (read.value.value <= 0) return wrong('The limiting reagent weighs more than nothing.', 'mass')
+      if (read.value.value <= 0) return wrong('The limiting reagent has a mass above zero.', 'mass')
       const per = readReading(ratio, 'Molecules of product')
       if (!per.ok) return wrong(per.problem.sentence, 'ratio')
-      if (per.value.value <= 0) return wrong('Each molecule gives more than no product.', 'ratio')
+      if (per.value.value <= 0)
+        return wrong('Each molecule gives more than zero molecules of product.', 'ratio')
       return comesTo([
         {
           kind: 'reaction named',
@@ -75,7 +76,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
             setOpen(true)
           }}
         >
-          Work out a percent yield
+          Calculate a percent yield
         </Button>
         <span className="quiet">if the crude was made here: name the limiting reagent and its mass</span>
       </div>
@@ -105,7 +106,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
         <InlineField label="its mass, g" {...form.of('mass')} />
         <InlineField label="molecules of product from one" width={190} {...form.of('ratio')} />
         <Button type="submit" variant="outline-primary" style={{ marginTop: 23 }}>
-          Work it out
+          Calculate it
         </Button>
       </div>
       <SaidWrong sentence={form.said} />

@@ -79,7 +79,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
               <dl className="figures mt-3">
                 <Figure
                   name={`Percent recovery, of the crude${putAside ? ` that went in, ${crudeInText(putAside)} g` : ''}`}
-                  why={`± two standard uncertainties, from the readability of the balance${putAside ? ` and the ${fixed(1000 * putAside.keptBackG, 0)} mg put aside, which nobody weighed: ± ${fixed(100 * PUT_ASIDE_WITHIN, 0)} % of it` : ''}`}
+                  why={`± two standard uncertainties, from the readability of the balance${putAside ? ` and the ${fixed(1000 * putAside.keptBackG, 0)} mg kept back without weighing: ± ${fixed(100 * PUT_ASIDE_WITHIN, 0)} % of it` : ''}`}
                 >
                   {withUncertainty(recovery.value.percent)} %
                 </Figure>
@@ -96,7 +96,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
                   Go on to melt
                 </Link>
                 <Link className="btn btn-outline-primary" to={`${base}/weigh?show=Account`}>
-                  Where did the rest go?
+                  Where is the rest?
                 </Link>
               </div>
             </>
@@ -106,10 +106,10 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
         </div>
         <Drying prep={prep} />
         <div>
-          <h3>Before it goes on the balance</h3>
+          <h3>Before you weigh</h3>
           <p className="quiet mt-1 mb-2">
-            Boiling stones picked out; the empty watch glass weighed on the same balance. Keep the liquor
-            until you like this number.
+            Pick out boiling stones. Weigh the empty watch glass on the same balance. Keep the mother liquor
+            until you are content with the recovery.
           </p>
           <RescueButton />
         </div>

@@ -77,7 +77,7 @@ describe('on the balance', () => {
     expect(bodies('weighed')).toEqual([
       { method: 'tared', net: { text: '0.180', value: 0.18 }, readabilityG: 0.001, from: 'typed' },
     ])
-    screen.getByText(/Water does not leave in minutes of air: two weighings that agree, with 30 min/)
+    screen.getByText(/Water does not evaporate within minutes in air: two weighings that agree, with 30 min/)
   })
 })
 
@@ -115,15 +115,15 @@ describe('a weighing after another', () => {
     expect(bodies('struck')).toMatchObject([{ reason: 'corrected' }])
     section().getByText('1.4094 g')
   })
-  test('ten times off it is asked about once, and kept when it is so', async () => {
+  test('ten times off it is asked about once, and kept when it is correct', async () => {
     const user = show(Weigh, prepNamed('Adipic'), 'weigh')
     await user.type(box('net mass of the product, g'), '30.346')
     await user.click(section().getByRole('button', { name: 'Record 30.346 g' }))
     expect(section().getByRole('alert').textContent).toContain(
-      '30.346 g of product from 0.212 g of crude: a digit too many, or the point in the wrong place?',
+      '30.346 g of product from 0.212 g of crude. Is there a digit too many, or is the point in the wrong place?',
     )
     expect(written('weighed')).toHaveLength(0)
-    await user.click(section().getByRole('button', { name: 'It is so: record 30.346 g' }))
+    await user.click(section().getByRole('button', { name: 'It is correct: record 30.346 g' }))
     expect(written('weighed')).toHaveLength(1)
   })
 })
@@ -195,7 +195,7 @@ describe('the simulated balance', () => {
     await user.click(screen.getByRole('button', { name: 'use the simulated balance' }))
     await screen.findByText('The server cannot be reached.')
     await user.keyboard('b')
-    screen.getByText('The balance has not been heard yet.')
+    screen.getByText('The balance has not answered yet.')
   })
 })
 
@@ -285,11 +285,11 @@ describe('the account', () => {
   })
   test('names the reaction for a percent yield, and answers what cannot be', async () => {
     const user = account('Adipic')
-    await user.click(screen.getByRole('button', { name: 'Work out a percent yield' }))
+    await user.click(screen.getByRole('button', { name: 'Calculate a percent yield' }))
     const form = screen.getByRole('form', { name: 'The reaction' })
     const name = within(form).getByRole('combobox', { name: 'limiting reagent' })
     const mass = within(form).getByRole('textbox', { name: 'its mass, g' })
-    const submit = within(form).getByRole('button', { name: 'Work it out' })
+    const submit = within(form).getByRole('button', { name: 'Calculate it' })
     await user.type(name, 'unobtainium')
     await user.click(submit)
     expect(screen.getByRole('alert').textContent).toContain('What is “unobtainium” made of?')
@@ -314,7 +314,7 @@ describe('the account', () => {
     ['my salt', '142.5', 'my salt', 142.5],
   ])('takes a reagent that is on no shelf: %s, %s', async (typed, formula, name, molarMassGPerMol) => {
     const user = account('Adipic')
-    await user.click(screen.getByRole('button', { name: 'Work out a percent yield' }))
+    await user.click(screen.getByRole('button', { name: 'Calculate a percent yield' }))
     const form = screen.getByRole('form', { name: 'The reaction' })
     await user.type(within(form).getByRole('combobox', { name: 'limiting reagent' }), typed)
     if (formula !== null)

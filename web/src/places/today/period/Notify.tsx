@@ -7,7 +7,7 @@ export function Notify() {
     typeof Notification === 'undefined' ? 'denied' : Notification.permission,
   )
   if (state === 'granted')
-    return <span className="quiet">Clocks that end are also told outside this window.</span>
+    return <span className="quiet">You are also told outside this window when a clock ends.</span>
   if (state === 'denied') return null
   return (
     <Button

@@ -70,7 +70,7 @@ function headingOf({ ready, isOver }: AtHand, { opened }: PeriodFacts, nowMs: nu
   if (nowMs < opened.body.beginsAtMs)
     return `The period begins at ${clock(opened.body.beginsAtMs)}${day(opened.body.beginsAtMs) === day(nowMs) ? '' : `, ${day(opened.body.beginsAtMs)}`}`
   const [next] = ready
-  return next ? 'Your hands are free' : 'Nothing can be begun just now'
+  return next ? 'Your hands are free' : 'Nothing can begin right now'
 }
 
 function Clock({ running, others, nowMs }: { running: Running; others: readonly Running[]; nowMs: number }) {
@@ -157,7 +157,7 @@ function Doing({
               strike(begun, 'not begun after all')
             }}
           >
-            Not begun after all
+            Take back the start
           </Button>
         )}
       </div>

@@ -118,7 +118,7 @@ export function PeriodForm({
         <div className={`${css.form} mt-2`}>
           {rows.length > 1 && (
             <div>
-              <Form.Label htmlFor={`${id}-first`}>where not everything fits, first</Form.Label>
+              <Form.Label htmlFor={`${id}-first`}>first, if not everything fits</Form.Label>
               <Form.Select
                 id={`${id}-first`}
                 size="sm"

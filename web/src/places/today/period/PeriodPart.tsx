@@ -49,7 +49,9 @@ function NothingOpen({ now: { period, tasks, nowMs } }: { now: PeriodNow }) {
       <h2>
         The lab period, {clock(beginsAtMs)} to {clock(endsAtMs)}
       </h2>
-      <p className="mt-2 mb-0">Nothing is open in it: begin a prep or open a case, and it is planned here.</p>
+      <p className="mt-2 mb-0">
+        Nothing is open in it. Begin a prep or open a case, and the app plans it here.
+      </p>
       <ClosePeriod period={period} tasks={tasks} nowMs={nowMs} />
     </section>
   )
@@ -70,8 +72,8 @@ function Forgotten({ period }: { period: PeriodFacts }) {
         The period of {day(beginsAtMs)}, {clock(beginsAtMs)} to {clock(endsAtMs)}, was not closed
       </h2>
       <p className="mt-2">
-        When you left is not known. Closing it writes down its end, {clock(endsAtMs)}, as the time you left;
-        what you did in it is kept beside the plan.
+        When you left is not known. If you close it, its end, {clock(endsAtMs)}, is recorded as the time you
+        left. What you did is kept beside the plan.
       </p>
       <Button variant="outline-primary" onClick={close}>
         Close the period: finished at {clock(endsAtMs)}
@@ -93,7 +95,7 @@ function SetPeriod() {
     <section className="mt-4" aria-label="A lab period">
       <h2>A lab period</h2>
       <p className="mt-2">
-        Say from when to when, and everything that is open is put in the order that finishes first.
+        Enter from when to when. The app puts all open work in the order that finishes first.
       </p>
       {isOpen ? (
         <PeriodForm

@@ -82,8 +82,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
             <p className="look mt-2" role="alert">
               {problem.sentence}{' '}
               {plan
-                ? 'The plan so far stands. It is planned again within a minute, or with the next thing you tick.'
-                : 'What is open stands beside, without a plan. It is planned again within a minute, or with the next thing you tick.'}
+                ? 'The earlier plan stays. It is planned again within a minute, or when you next tick something.'
+                : 'Open work is listed beside, without a plan. It is planned again within a minute, or when you next tick something.'}
             </p>
           )}
           <Score
@@ -104,8 +104,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
                 </span>
               ),
             )}
-            filled: as it was · pale: as planned · underlined: a wait that sets when you finish, and what
-            begins it · dotted: the lab closes
+            filled: done · pale: planned · underlined: a wait that sets when you finish, and the task that
+            starts it · dotted: the lab closes
           </p>
           <div role="status">
             {isAsked && plan && plan !== asked.plan && !isBusy && (
@@ -144,7 +144,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           </Told>
         )}
         {plan && (
-          <Told title={plan.makespanMin > plan.deadlineMin ? 'It gets late' : 'If you run late'}>
+          <Told title={plan.makespanMin > plan.deadlineMin ? 'If you run late' : 'If you run late'}>
             {late ? (
               whenLate(tasks, late, plan, terms).map((text) => (
                 <p key={text} className="mb-1">
@@ -152,7 +152,9 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
                 </p>
               ))
             ) : problem ? (
-              <p className="mb-0">How late anything may begin is not known: it was not worked out in time.</p>
+              <p className="mb-0">
+                How late each task may begin is not known: the calculation took too long.
+              </p>
             ) : (
               <p className="quiet mb-0" aria-busy>
                 working out …
@@ -169,14 +171,14 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
           {othersHave.length === 0 && (
             <p className="mb-0">
               {terms.busy.length === 0
-                ? 'Nobody has said that they need a block, a balance or a flame.'
-                : 'Nobody else needs anything any more.'}
+                ? 'No other bench needs a block, a balance or a flame.'
+                : 'No other bench needs anything any more.'}
             </p>
           )}
           {plan?.isAgainstFlame && (
             <p className="look mb-1" role="alert">
-              What is running cannot wait until the flame is out, so this plan leaves the flame out of
-              account. Speak with that bench first.
+              The running work cannot wait until the flame is out, so this plan ignores the flame. Speak with
+              that bench first.
             </p>
           )}
         </Told>
@@ -198,7 +200,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
         {!at.isOver && (
           <Confirm
             offer="Close the period"
-            question="Out now? What is not done is left for another day."
+            question="Close the period now? What is not done is left for another day."
             onYes={() => {
               write(closePeriod(period, tasks, pageClock.now()))
             }}
@@ -275,7 +277,7 @@ function Head({ plan, now: { period, isBusy, problem } }: { plan: Conduct | null
             ? 'no spare time'
             : `${-spareMin} min too late`}
         {plan.broken.length === 0 && !plan.isAgainstFlame && !problem
-          ? ' · nothing is left waiting too long, and nothing is needed twice at once'
+          ? ' · no task waits too long, and nothing is needed twice at once'
           : ''}
       </span>
     </div>

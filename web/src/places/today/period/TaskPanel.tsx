@@ -61,7 +61,7 @@ export function TaskPanel({
             ? `The plan says ${task.planMin} min: this is at your pace today, over ${task.pace.times} tasks. `
             : `Your own pace: ${task.pace.medianMin.toFixed(0)} min as a rule over ${task.pace.times} times, the plan says ${task.planMin}. `
           : task.isGuess
-            ? 'The minutes are a guess. '
+            ? 'The minutes are an estimate. '
             : ''}
         {room > 0
           ? `It can slip ${room} min at no cost.`

@@ -18,7 +18,7 @@ test('a planner that does not answer is ended and told, and the next question is
   await jest.advanceTimersByTimeAsync(1)
   expect(await silent).toMatchObject({
     ok: false,
-    problem: { sentence: 'The planner did not answer within 5 s and was ended.' },
+    problem: { sentence: 'The planner did not answer within 5 s and was stopped.' },
   })
   expect(ended).toHaveBeenCalledTimes(1)
   jest.useRealTimers()

@@ -22,7 +22,7 @@ export async function askPlanner<T>(
         steps++
         if (steps * STEP_MS < ANSWERS_WITHIN_MS) return
         planner.end()
-        resolve(failed(new Error('The planner did not answer within 5 s and was ended.')))
+        resolve(failed(new Error('The planner did not answer within 5 s and was stopped.')))
       }, STEP_MS)
     })
     return await Promise.race([ask(remote), silent])

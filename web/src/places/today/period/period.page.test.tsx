@@ -59,7 +59,7 @@ describe('Today with a lab period', () => {
       /starts a wait that sets when you finish|Everything waits for this|Your hands set when you finish/,
     )
     const late = within(screen.getByRole('region', { name: 'If you run late' }))
-    expect(await late.findAllByText(/by \d\d:\d\d\. After that, stop: dry, weighed/)).not.toEqual([])
+    expect(await late.findAllByText(/by \d\d:\d\d\. After that, stop here: dry, weighed/)).not.toEqual([])
     const shared = within(screen.getByRole('region', { name: 'Shared' }))
     shared.getByText(`Programmable block: bench 3 until ${shown(nowMs + 8 * MINUTE_MS)}, then you.`)
     shared.getByText(/A flame is lit at bench 8 until/)
@@ -98,7 +98,7 @@ describe('Today with a lab period', () => {
     await waitFor(() => {
       within(screen.getByRole('region', { name: 'Now' })).getByRole('heading', { name: /^Clear up/ })
     })
-    within(screen.getByRole('region', { name: 'Now' })).getByRole('button', { name: 'Not begun after all' })
+    within(screen.getByRole('region', { name: 'Now' })).getByRole('button', { name: 'Take back the start' })
     screen.getByRole('button', { name: 'Done' }).click()
     expect(bodies('task noted').at(-1)).toMatchObject({ task: 'bench/clear up', is: 'done' })
   })
@@ -112,9 +112,9 @@ describe('Today with a lab period', () => {
         body: { task: 'bench/clear up', words: 'Clear up', is: 'begun' },
       })
     })
-    await user.click(await screen.findByRole('button', { name: 'Not begun after all' }))
+    await user.click(await screen.findByRole('button', { name: 'Take back the start' }))
     expect(period().begun.has('bench/clear up')).toBe(false)
-    expect(screen.queryByRole('button', { name: 'Not begun after all' })).toBeNull()
+    expect(screen.queryByRole('button', { name: 'Take back the start' })).toBeNull()
   })
   test('a bar is chosen, put off, held and set aside, with what that costs; by keys as well', async () => {
     const user = await today()
@@ -194,7 +194,7 @@ describe('setting the period', () => {
   test('no end, the wrong way round, and over already are each a sentence, and nothing typed is lost', async () => {
     const { user, form } = await setUp()
     await user.click(form.getByRole('button', { name: 'Set the period' }))
-    form.getByText('“to” wants a time of day, such as 13:30.')
+    form.getByText('“to” needs a time of day, such as 13:30.')
     await type(user, form.getByLabelText('to'), shown(nowMs - 60 * MINUTE_MS))
     await user.click(form.getByRole('button', { name: 'Set the period' }))
     form.getByText(/a period is 12 h at most\. Are the two the right way round\?$/)

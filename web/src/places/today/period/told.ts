@@ -22,7 +22,7 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
   const open = plan.criticalPath
     .flatMap((id) => byId.get(id) ?? [])
     .filter(({ state }) => state.is !== 'done')
-  if (open.length === 0) return 'Nothing is waited for.'
+  if (open.length === 0) return 'No work is waiting.'
   const next = open
     .filter(({ id, isAlone, state }) => keys.has(id) && !isAlone && state.is === 'open')
     .slice(0, 3)
@@ -60,20 +60,20 @@ export function whenLate(
       gets === 'not begun'
         ? `Leave ${title(of)} for another day.`
         : gets === 'over time'
-          ? `${title(of)} cannot reach a safe stop in time: tell whoever is in charge now.`
+          ? `${title(of)} cannot reach a safe stop in time. Tell the person in charge now.`
           : `Stop ${title(of)} at its safe place: ${uncapital(stop ?? '')}`,
     )
     return [
-      `Not everything is over by ${clock(endsAtMs)}: it would be ${at(plan.makespanMin)}.`,
+      `Not everything is finished by ${clock(endsAtMs)}: it would be ${at(plan.makespanMin)}.`,
       ...leave,
-      ...(leave.length === 0 ? ['Nothing can be left: tell whoever is in charge.'] : []),
+      ...(leave.length === 0 ? ['Nothing can be left. Tell the person in charge.'] : []),
     ]
   }
   const last = late.lastStarts.map(({ task, atMin, stop }) => {
     const words = tasks.find(({ id }) => id === task)?.words ?? ''
-    return `${words} by ${at(atMin)}.${stop ? ` After that, stop: ${uncapital(stop)}` : ' There is no safe stop before it.'}`
+    return `${words} by ${at(atMin)}.${stop ? ` After that, stop here: ${uncapital(stop)}` : ' There is no safe stop before it.'}`
   })
-  return last.length === 0 ? ['Everything that is left fits, with no last moment to watch.'] : last
+  return last.length === 0 ? ['All remaining work fits, and there is no deadline to watch.'] : last
 }
 
 /** Who else has what, and when it is yours. */
@@ -85,7 +85,8 @@ export function shared(
   const ahead = terms.busy.filter(({ toAtMs }) => toAtMs > nowMs)
   return ahead.map(({ what, who, fromAtMs, toAtMs }) => {
     const when = fromAtMs > nowMs ? `from ${clock(fromAtMs)} to ${clock(toAtMs)}` : `until ${clock(toAtMs)}`
-    if (what === 'flame') return `A flame is lit at ${who} ${when}: flammable solvents stay away until then.`
+    if (what === 'flame')
+      return `A flame is lit at ${who} ${when}: keep flammable solvents away until it is out.`
     const name = names.get(what) ?? what
     return `${capital(name)}: ${who} ${when}${fromAtMs > nowMs ? '' : ', then you'}.`
   })
@@ -102,10 +103,10 @@ const harmOf = (task: PeriodTask | undefined, after: string) =>
   task?.after.find((one) => one.task === after)?.harm ?? 0
 /** By how much it spoils, as the tasks have it. */
 const WHAT_IT_DOES: Readonly<Record<number, string>> = {
-  [HARM.ofItself]: 'It only begins later.',
-  [HARM.cold]: 'The crystals keep in the ice, loosely covered, as long as there is ice.',
+  [HARM.ofItself]: 'It only begins later; nothing is lost.',
+  [HARM.cold]: 'The crystals can stay in the ice, loosely covered, as long as there is ice.',
   [HARM.hot]:
-    'The solvent that is kept hot boils away: keep it loosely covered and never let it boil dry; heat more before you begin.',
-  [HARM.plate]: 'Take the plate out in time all the same: past its edge it tells nothing.',
-  [HARM.melt]: 'With no eye on them the tubes may be missed: then pack new ones, and heat again.',
+    'Hot solvent boils away. Keep it loosely covered, never let it boil dry, and heat more before you begin.',
+  [HARM.plate]: 'Take the plate out in time anyway: if the front passes the edge, the plate is useless.',
+  [HARM.melt]: 'You could miss the melt if you do not watch the tubes. Then pack new ones and heat again.',
 }

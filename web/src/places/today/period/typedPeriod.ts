@@ -35,7 +35,7 @@ export function periodOf(typed: Typed, nowMs: number): string | Omit<PeriodOpene
   if (endsAtMs === null) return sayNoTime('to', typed.to)
   const hours = (endsAtMs - beginsAtMs) / HOUR_MS
   if (hours > LONGEST_H)
-    return `From ${typed.from} to ${typed.to} is ${hours.toFixed(0)} h: a period is ${LONGEST_H} h at most. Are the two the right way round?`
+    return `From ${typed.from} to ${typed.to} is ${hours.toFixed(0)} h: a period is ${LONGEST_H} h at most. Are the two times swapped?`
   if (endsAtMs <= nowMs) return `That period was over at ${typed.to}: when is this one over?`
   const busy: PeriodBusy[] = []
   for (const { what, who, from, to } of typed.busy) {
@@ -43,9 +43,8 @@ export function periodOf(typed: Typed, nowMs: number): string | Omit<PeriodOpene
     const fromAtMs = momentAt(from, beginsAtMs + (endsAtMs - beginsAtMs) / 2)
     const toAtMs = fromAtMs === null ? null : momentAfter(to, fromAtMs)
     if (fromAtMs === null || toAtMs === null)
-      return `What others have needs two times of day: “${who.trim() || what}” has ${from || 'none'} to ${to || 'none'}.`
-    if (toAtMs - fromAtMs > LONGEST_H * HOUR_MS)
-      return `From ${from} to ${to}: are the two the right way round?`
+      return `A time when others use something needs two times of day: “${who.trim() || what}” has ${from || 'none'} to ${to || 'none'}.`
+    if (toAtMs - fromAtMs > LONGEST_H * HOUR_MS) return `From ${from} to ${to}. Are the two times swapped?`
     busy.push({ what: what as InstrumentId, who: who.trim() || 'another bench', fromAtMs, toAtMs })
   }
   return {
@@ -77,8 +76,8 @@ export function nightDoubt({ from, to }: Pick<Typed, 'from' | 'to'>, nowMs: numb
 
 function sayNoTime(which: string, text: string): string {
   return minutesOf(text) === null
-    ? `“${which}” wants a time of day, such as 13:30.`
-    : `${text} is no time of this day: the clocks are put forward past it.`
+    ? `“${which}” needs a time of day, such as 13:30.`
+    : `${text} does not exist on this day: the clocks go forward past it.`
 }
 
 /** Everything that is open, as it would be planned with these terms. */
