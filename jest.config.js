@@ -20,7 +20,7 @@ keepTemporaryFilesInMemory()
 const shared = {
   setupFiles: ['<rootDir>/jest.day.js'],
   setupFilesAfterEnv: ['<rootDir>/jest.quiet.js'],
-  roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web'],
+  roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/web', '<rootDir>/scripts'],
   modulePathIgnorePatterns: ['<rootDir>/.*/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {

@@ -227,7 +227,7 @@ export const cell = (page: Page, moment: string, slot: number) =>
 /** Opens a prep of a compound with its crude weighed, at Plan. */
 export async function begin(page: Page, bench: Bench, compound: string, crude: string): Promise<void> {
   await page.goto(`${bench.url}/preps`)
-  await page.getByLabel('what is to be purified').fill(compound)
+  await page.getByLabel('compound to purify').fill(compound)
   await page.getByLabel('title, if you like').fill(`${compound} ${crude}`)
   await page.getByRole('button', { name: 'Begin this prep' }).click()
   const decimals = crude.split('.')[1]?.length ?? 0
@@ -245,7 +245,7 @@ export async function countDrops(page: Page, drops: string): Promise<void> {
 /** Where hot solvent is logged while dissolving, and what each portion did. */
 export const dissolving = (page: Page) => ({
   portions: page.getByRole('form', { name: 'Log solvent to dissolve' }),
-  did: page.getByRole('group', { name: 'What did the last portion do?' }),
+  did: page.getByRole('group', { name: 'After the last portion' }),
 })
 
 /** Chooses a sample by its name alone; whose it is and of which day stands behind it. The first of that name is taken. */

@@ -11,7 +11,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   // An empty notebook invites.
   await page.goto(own.url)
   await page.getByRole('link', { name: 'Begin a prep' }).click()
-  await page.getByLabel('what is to be purified').fill('adipic acid')
+  await page.getByLabel('compound to purify').fill('adipic acid')
   await page.getByLabel('title, if you like').fill('Adipic acid, crude')
   await page.getByLabel('bench code on every entry').fill('bench 4')
   await page.getByRole('button', { name: 'Begin this prep' }).click()

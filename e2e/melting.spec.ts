@@ -54,7 +54,7 @@ test('a dial is learned from simulated heatings, planned with, followed, and giv
   await expect(page.getByText(/No heating has been logged yet/)).toBeVisible()
   for (const setting of ['2', '7']) {
     await page.getByLabel('setting', { exact: true }).fill(setting)
-    await page.getByRole('button', { name: 'Log a simulated heating of 20 min' }).click()
+    await page.getByRole('button', { name: 'Log simulated heating' }).click()
   }
   await expect(page.getByText(/Logged from setting 2 to 7/)).toBeVisible()
   await page.getByRole('button', { name: 'Plan with this' }).click()

@@ -108,7 +108,7 @@ test('a period is lived through: a slip, a plan made anew, a safe stop, and the 
     if (sheets[0]) expectInside(sheets[0])
   }
   const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Alarms as a calendar file' }).click()
+  await page.getByRole('button', { name: 'Alarms as calendar' }).click()
   const file = await readFile(await (await download).path(), 'utf8')
   expect(file).toContain('BEGIN:VCALENDAR')
   expect(file).toContain('SUMMARY:The lab closes')

@@ -110,7 +110,7 @@ test('a flask by portions and a balance by taring, each good', async ({ page, ow
     await page.keyboard.press('s')
   }
   const isClear = seen.includes('clear')
-  await page.getByRole('button', { name: isClear ? 'All is dissolved' : 'What is left is grit' }).click()
+  await page.getByRole('button', { name: isClear ? 'All is dissolved' : 'The rest is grit' }).click()
   await expect(page.getByRole('heading', { name: 'Good' })).toBeVisible()
 
   // The balance, by taring.
@@ -199,7 +199,7 @@ test('an instructor’s practical goes out as a file, is done once, and comes ba
   await page.getByLabel('bench or number').fill('bench 7')
   await page.getByRole('button', { name: 'Make the sheet' }).click()
   const handed = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save what is handed in' }).click()
+  await page.getByRole('button', { name: 'Save the results' }).click()
   const results = await handed
 
   // Back with the instructor.

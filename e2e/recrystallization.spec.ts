@@ -172,10 +172,10 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
     // The balance has what was asked for before its time is advanced.
     await expect(balance).toHaveAttribute('aria-busy', 'false')
   }
-  await press('put on the empty vessel')
+  await press('add the empty vessel')
   await demo.settleBalance()
   await press('tare')
-  await press('put on the vessel with the product')
+  await press('add the vessel with the product')
   const shown = await demo.settleBalance()
   expect(Number(shown)).toBeGreaterThan(0)
   await expect(page.getByTestId('balance-display')).toHaveText(shown)

@@ -88,7 +88,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   // A shipped procedure is copied, edited, refused for a brace nobody knows, saved, and used in a plan.
   await page.getByRole('button', { name: 'procedures', exact: true }).click()
   await page.getByRole('button', { name: 'Small flask and suction funnel' }).click()
-  await page.getByRole('button', { name: 'Copy it as a house procedure' }).click()
+  await page.getByRole('button', { name: 'Copy as house procedure' }).click()
   await page.getByLabel('name', { exact: true }).fill('Saltmarsh funnel')
   await page
     .getByLabel('what is done in step 3', { exact: true })
@@ -101,7 +101,7 @@ test('the shelf takes a file in with a look first, a change as a new version, a 
   await page.getByRole('button', { name: 'Save this house procedure' }).click()
   await expect(page.getByRole('heading', { name: 'Saltmarsh funnel' })).toBeVisible()
   await page.goto(`${own.url}/preps`)
-  await page.getByLabel('what is to be purified').fill('benzil')
+  await page.getByLabel('compound to purify').fill('benzil')
   await page.getByRole('button', { name: 'Begin this prep' }).click()
   await page.getByLabel('net mass of the crude, g').fill('1.000')
   await page.getByRole('button', { name: 'Record 1.000 g' }).click()

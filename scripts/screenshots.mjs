@@ -111,7 +111,7 @@ try {
   }
   await station('Plate')
   await page.getByRole('link', { name: /^In hexane/ }).click()
-  await page.getByRole('heading', { name: 'What it says' }).waitFor()
+  await page.getByRole('heading', { name: 'What the plate shows' }).waitFor()
   await shot('plate')
   await page.getByRole('link', { name: 'Unknowns' }).click()
   await page.getByRole('link', { name: 'Shelf' }).click()

@@ -19,15 +19,20 @@ const BLOCKS =
   /^(p|li|dd|dt|td|th|h[1-6]|div|section|article|figcaption|ul|ol|dl|table|thead|tbody|tr|form|fieldset|header|footer|nav|main|aside|figure)$/
 
 export function sentencesIn(root: string, folders: readonly string[]): readonly Said[] {
-  return folders.flatMap((folder) =>
-    readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
-      .filter((name) => /\.tsx?$/.test(name) && !/\.test\.|\.d\.ts$|testing\/|schema\.ts$/.test(name))
-      .flatMap((name) => sentencesOf(join(root, folder, name), root)),
-  )
+  return filesIn(root, folders).flatMap((path) => sentencesOf(path, root))
 }
 
+const filesIn = (root: string, folders: readonly string[]): readonly string[] =>
+  folders.flatMap((folder) =>
+    readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
+      .filter((name) => /\.tsx?$/.test(name) && !/\.test\.|\.d\.ts$|testing\/|schema\.ts$/.test(name))
+      .map((name) => join(root, folder, name)),
+  )
+const sourceOf = (path: string) =>
+  ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, true)
+
 function sentencesOf(path: string, root: string): readonly Said[] {
-  const source = ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, true)
+  const source = sourceOf(path)
   const found: Said[] = []
   const put = (text: string, node: ts.Node) => {
     const tidy = text.replaceAll(/\s+/g, ' ').trim()
@@ -114,11 +119,32 @@ function isEnglish(text: string): boolean {
   return / /.test(text) || /^[A-Z]/.test(text)
 }
 
-/** The sentences of a text, without the ends. */
-export const splitSentences = (text: string): readonly string[] =>
-  text
-    .split(/(?<=[.!?…])["”)]?\s+(?=["“(]?[A-Z0-9])/)
-    .map((one) => one.trim())
-    .filter((one) => /[a-z]{2}/i.test(one))
+const FIELD_LABELS = /^(label)$/
+const LABELLED = /^(Button|th)$/
 
-export const wordsIn = (text: string): readonly string[] => text.match(/[\p{L}][\p{L}’'-]*/gu) ?? []
+/** The labels of fields, buttons and columns that are written out, with where they stand. */
+export function labelsIn(root: string, folders: readonly string[]): readonly Said[] {
+  return filesIn(root, folders).flatMap((path) => {
+    const source = sourceOf(path)
+    const found: Said[] = []
+    const visit = (node: ts.Node): void => {
+      const label =
+        ts.isJsxAttribute(node) && FIELD_LABELS.test(node.name.getText()) && node.initializer
+          ? ts.isStringLiteral(node.initializer)
+            ? node.initializer.text
+            : null
+          : ts.isJsxElement(node) &&
+              LABELLED.test(node.openingElement.tagName.getText()) &&
+              node.children.every((child) => ts.isJsxText(child))
+            ? node.children.map((child) => child.getText()).join('')
+            : null
+      if (label !== null && /[a-z]/i.test(label)) {
+        const { line } = source.getLineAndCharacterOfPosition(node.getStart())
+        found.push({ text: label.replaceAll(/\s+/g, ' ').trim(), file: relative(root, path), line: line + 1 })
+      }
+      ts.forEachChild(node, visit)
+    }
+    visit(source)
+    return found
+  })
+}

@@ -106,7 +106,7 @@ export function readPlan(
 
 /** What a plan may be refused for: each names what to do instead. */
 const REFUSED =
-  /fits no common flask|does not fit|more than a watch glass|turns it into something else|is not below|does not rise|No proportion/
+  /fits no common flask|does not fit|more than a watch glass|reacts with it|is not below|does not rise|No proportion/
 
 /** The plan of a batch, or null where it is refused for a reason that is said. */
 export function planOrRefusal(of: Compound, draft: Draft, crudeG: number): ReadPlan | null {

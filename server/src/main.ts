@@ -110,7 +110,7 @@ function sentenceOf(error: unknown): string {
   const isAsked = process.env['LOG_LEVEL'] === 'debug'
   const told =
     code === undefined ? message : `${path === undefined ? '' : `${path}: `}${reasonOf(error as Error)}`
-  return isAsked ? String(stack) : `It could not be done: ${told}. (LOG_LEVEL=debug tells where it failed.)`
+  return isAsked ? String(stack) : `It failed: ${told}. (LOG_LEVEL=debug shows where.)`
 }
 
 main().catch((error: unknown) => {

@@ -22,7 +22,7 @@ export function plateTrouble({
   return [
     ...(lineMm <= ELUENT_DEEP_MM
       ? [
-          `The line lies ${lineMm} mm above the edge, and eluent usually stands about ${ELUENT_DEEP_MM} mm deep. Spots that stood in the eluent have washed off.`,
+          `The pencil line is ${lineMm} mm above the edge, and eluent usually stands about ${ELUENT_DEEP_MM} mm deep. Spots that stood in the eluent have washed off.`,
         ]
       : []),
     ...(lineMm + frontMm >= heightMm - AT_THE_EDGE_MM

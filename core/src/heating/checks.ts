@@ -38,7 +38,7 @@ export function checksFor(
       name: 'scale of the thermometer',
       told: covers ? 'fine' : 'trouble',
       sentence: covers
-        ? `The scale, ${String(thermometer.lowC).replace('-', '−')} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C to spare.`
+        ? `The scale, ${String(thermometer.lowC).replace('-', '−')} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C in reserve.`
         : `The scale ends at ${thermometer.highC} °C; ${(stopC + SCALE_ROOM_C).toFixed(0)} °C is wanted. A thermometer heated past its scale breaks. Use another.`,
     },
     ...(reaches

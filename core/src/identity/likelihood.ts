@@ -67,7 +67,7 @@ export function requireIdentity(input: IdentityInput): void {
   requireOptions(optionsOf(input))
   const seen = new Set<string>()
   for (const { id, meltLowC, meltHighC, fusion } of input.candidates) {
-    if (seen.has(id)) throw new ImpossibleInput('candidate-twice', `“${id}” stands on the list twice.`)
+    if (seen.has(id)) throw new ImpossibleInput('candidate-twice', `“${id}” is on the list twice.`)
     seen.add(id)
     if (!(meltLowC <= meltHighC))
       throw new ImpossibleInput('range-inverted', `The literature range of “${id}” runs backwards.`)

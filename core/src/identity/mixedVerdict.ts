@@ -100,7 +100,7 @@ function laidBeside(input: MixedInput, conventions: Rules): MixedVerdict {
     return Math.min(width(unknown), width(reference)) - (input.meltingTimeC ?? 0) > conventions.sharpWidthC
       ? {
           verdict: 'repeat',
-          because: `Both parts are broad by themselves (${c(width(unknown))} and ${c(width(reference))} °C). A mixture of two impure samples shows little. Purify one of them and repeat.`,
+          because: `Both parts are broad by themselves (${c(width(unknown))} °C and ${c(width(reference))} °C). A mixture of two impure samples shows little. Purify one of them and repeat.`,
         }
       : { verdict: 'same', because: sameBecause(unknown, mixture, within) }
   if (isLower)

@@ -67,16 +67,16 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
 function seenIn(clearC: number, read: string | undefined): string {
   const comesTo = clearC.toFixed(1)
   return read === undefined || Number(read).toFixed(1) === comesTo
-    ? `${comesTo} was seen`
-    : `${read} was read, ${comesTo} corrected, and without the delay from heating`
+    ? `${comesTo} °C was seen`
+    : `${read} °C was read, ${comesTo} °C corrected, and without the delay from heating`
 }
 
 function aloneSentence(aboveC: number, sigmaC: number): string {
   const by = `${Math.abs(aboveC).toFixed(1)} °C`
   if (aboveC > 2 * sigmaC) return `The unknown melts ${by} above it, which an impurity cannot cause.`
-  if (aboveC > 0.05) return `The unknown’s clear point lies ${by} above its literature top.`
-  if (aboveC > -0.05) return 'The unknown’s clear point lies on its literature top.'
+  if (aboveC > 0.05) return `The clear point of the unknown lies ${by} above that in the literature.`
+  if (aboveC > -0.05) return 'The clear point of the unknown is that in the literature.'
   return aboveC < -5 * sigmaC
-    ? `The unknown’s clear point lies ${by} below its literature top: it would have to be very impure.`
-    : `The unknown’s clear point lies ${by} below its literature top.`
+    ? `The clear point of the unknown lies ${by} below that in the literature: it would have to be very impure.`
+    : `The clear point of the unknown lies ${by} below that in the literature.`
 }

@@ -99,7 +99,7 @@ function heatingRow(evidence: RangeEvidence, { heating }: Owners, besides: boole
   return row(
     'heating',
     { onset: heating, clear: heating, width: NOTHING },
-    `at ${rateCPerMin.toFixed(1)} °C/min${rateMeasured ? '' : ' as planned, not measured,'} both ends read ${span(heating)} too high; fast heating raises a range and never lowers it`,
+    `at ${rateCPerMin.toFixed(1)} °C/min${rateMeasured ? '' : ' as planned, not measured,'} both ends read ${span(heating)} °C too high; fast heating raises a range and never lowers it`,
   )
 }
 
@@ -112,14 +112,14 @@ function meltingTimeRow(evidence: RangeEvidence, { meltingTime }: Owners, beside
     return row(
       'melting time',
       { ...NONE, width: alike },
-      `the authentic sample beside it is ${c(authentic.clearC - authentic.onsetC)} wide: as much of the width is heating and packing`,
+      `the authentic sample beside it is ${c(authentic.clearC - authentic.onsetC)} °C wide: as much of the width is heating and packing`,
     )
   }
   if (rateCPerMin === 0) return row('melting time', NONE, 'nothing: extrapolated to zero rate')
   return row(
     'melting time',
     { onset: NOTHING, clear: meltingTime, width: meltingTime },
-    `${millimetres(fillMm)} mm of ${grain} powder takes time to melt through: ${span(meltingTime)} of the width and of the top`,
+    `${millimetres(fillMm)} mm of ${grain} powder takes time to melt through: ${span(meltingTime)} °C of the width and of the top`,
   )
 }
 
@@ -138,7 +138,7 @@ function thermometerRow(evidence: RangeEvidence, { thermometerC }: Owners, besid
   return row(
     'thermometer',
     { onset: off, clear: off, width: NOTHING },
-    `${how}: ± ${c(thermometerC)} at both ends alike; the width does not change`,
+    `${how}: ± ${c(thermometerC)} °C at both ends alike; the width does not change`,
   )
 }
 
@@ -149,7 +149,7 @@ function readingRow(evidence: RangeEvidence, { readingC }: Owners, besides: bool
   return row(
     'reading',
     { onset: both, clear: both, width: eitherWay(widthC) },
-    `± ${c(endC)} at each end: two standard errors of a mark and half a division${besides ? ', of both samples' : ''}`,
+    `± ${c(endC)} °C at each end: two standard errors of a mark and half a division${besides ? ', of both samples' : ''}`,
   )
 }
 
@@ -180,8 +180,8 @@ function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }
 
 function watchedFrom(belowC: number): string {
   return belowC < 0
-    ? `${c(-belowC)} above the onset that was marked`
-    : `${c(belowC)} below the onset, less than ${WATCHED_FROM_C}`
+    ? `${c(-belowC)} °C above the onset that was marked`
+    : `${c(belowC)} °C below the onset, less than ${WATCHED_FROM_C} °C`
 }
 
 function solventRow(
@@ -216,8 +216,8 @@ function solventRow(
       width: { leastC: 0, mostC: Math.max(0, rest.width.mostC) },
     },
     isSharp
-      ? `${why}; solvent left in it lowers and widens a range, and this one is sharp: at most ${WET_AND_SHARP_C} of it`
-      : `${why}; solvent left in it can lower and widen the range by any amount`,
+      ? `${why}. Solvent left in it lowers and widens a range, and this one is sharp: at most ${WET_AND_SHARP_C} °C of it`
+      : `${why}. Solvent left in it can lower and widen the range by any amount`,
     !isSharp,
   )
 }
@@ -240,22 +240,22 @@ function shownDry({ dried, signs }: RangeEvidence): string {
 
 function sampleRow(rest: Ends, { distanceC }: Measured): BudgetRow {
   const certain: string[] = []
-  if (tenths(rest.width.leastC) > 0) certain.push(`${c(rest.width.leastC)} of the width`)
+  if (tenths(rest.width.leastC) > 0) certain.push(`${c(rest.width.leastC)} °C of the width`)
   if (distanceC)
     for (const [end, name] of [
       ['onset', 'onset'],
       ['clear', 'clear point'],
     ] as const) {
       const { leastC, mostC } = rest[end]
-      if (tenths(mostC) < 0) certain.push(`${c(-mostC)} by which the ${name} lies low`)
-      if (tenths(leastC) > 0) certain.push(`${c(leastC)} by which the ${name} lies high`)
+      if (tenths(mostC) < 0) certain.push(`${c(-mostC)} °C by which the ${name} lies low`)
+      if (tenths(leastC) > 0) certain.push(`${c(leastC)} °C by which the ${name} lies high`)
     }
   return row(
     'sample',
     rest,
     certain.length > 0
       ? `nothing else can explain ${listed(certain)}`
-      : `at least 0.0, at most ${c(rest.width.mostC)} °C of the width: the causes above could explain all of it`,
+      : `at least 0.0 °C, at most ${c(rest.width.mostC)} °C of the width: the causes above could explain all of it`,
   )
 }
 

@@ -87,11 +87,11 @@ function widthFinding(
   const headline = `${c(widthC)} °C wide`
   const numbers = { widthC }
   if (tenths(widthC) <= rules.sharpWidthC)
-    return said('sharp', headline, `sharp by house rules (${c(rules.sharpWidthC)} or less)`, numbers)
+    return said('sharp', headline, `sharp by house rules (${c(rules.sharpWidthC)} °C or less)`, numbers)
   // Beside an authentic sample what heating and packing make is seen, and needs no guess.
   const beside =
     against?.what === 'authentic'
-      ? `; the authentic sample beside it is ${c(against.highC - against.lowC)} wide`
+      ? `; the authentic sample beside it is ${c(against.highC - against.lowC)} °C wide`
       : ''
   if (isTooFastToTell && beside === '') {
     const why = owners.isRateLoose
@@ -102,19 +102,19 @@ function widthFinding(
     return said(
       'too-fast-to-tell',
       headline,
-      `${why}: melting through may take ${span(owners.meltingTime)} of it`,
+      `${why}: melting through may take ${span(owners.meltingTime)} °C of it`,
       numbers,
     )
   }
-  const words = `(${c(rules.sharpWidthC)} or less)`
+  const words = `(${c(rules.sharpWidthC)} °C or less)`
   return tenths(widthC) <= rules.broadWidthC
     ? said(
         'a-little-wide',
         headline,
-        `between sharp ${words} and broad (over ${c(rules.broadWidthC)}) by house rules${beside}`,
+        `between sharp ${words} and broad (over ${c(rules.broadWidthC)} °C) by house rules${beside}`,
         numbers,
       )
-    : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)})${beside}`, numbers)
+    : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)} °C)${beside}`, numbers)
 }
 
 function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, rules: HouseWords): Finding[] {
@@ -140,7 +140,7 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
       ? said(
           'no-better-than-crude',
           headline,
-          `${moved}: within the difference between repeats (${c(rules.repeatWithinC)}), so no improvement is shown`,
+          `${moved}: within the difference between repeats (${c(rules.repeatWithinC)} °C), so no improvement is shown`,
           numbers,
         )
       : said('better-than-crude', headline, moved, numbers),
@@ -238,13 +238,13 @@ function tubes(read: RangeEvidence, { evidence: judged, by }: Settled, rules: Ho
       ? said(
           'repeats-scatter',
           `Repeats ${c(spreadC)} °C apart`,
-          `${all.length} tubes should agree within ${c(rules.repeatWithinC)} by house rules: ${judged.authentic ? 'the one beside the authentic sample is judged, because those two share heating and thermometer' : 'no single one of them is judged'}`,
+          `${all.length} tubes should agree within ${c(rules.repeatWithinC)} °C by house rules: ${judged.authentic ? 'the one beside the authentic sample is judged, because those two share heating and thermometer' : 'no single one of them is judged'}`,
           numbers,
         )
       : said(
           'repeats-agree',
           `${all.length} tubes agree`,
-          `within ${c(spreadC)} °C (house rules ask for ${c(rules.repeatWithinC)})${judged.authentic ? '; the one beside the authentic sample is judged' : ': judged as one better reading, their mean'}`,
+          `within ${c(spreadC)} °C (house rules ask for ${c(rules.repeatWithinC)} °C)${judged.authentic ? '; the one beside the authentic sample is judged' : ': judged as one better reading, their mean'}`,
           numbers,
         ),
     ...setAside(read),

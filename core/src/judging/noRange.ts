@@ -83,7 +83,7 @@ function told(
       ]
       return aboveC > rules.literatureWithinC
         ? {
-            sentence: `still solid at ${c(stopC)} °C, ${c(aboveC)} above literature. An impurity does not cause that. It could be another compound, a salt or grit, or the thermometer reads too high`,
+            sentence: `still solid at ${c(stopC)} °C, ${c(aboveC)} °C above literature. An impurity does not cause that. It could be another compound, a salt or grit, or the thermometer reads too high`,
             next: [
               ...next,
               {
@@ -141,19 +141,19 @@ function told(
       }
       if (belowC > 0 && isShownDry === false)
         return {
-          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and is not shown dry: it is wet or very impure`,
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} °C below literature, and is not shown dry: it is wet or very impure`,
           next: [dry, further],
         }
       if (isShownDry === true && (belowC > FAR_BELOW_C || (belowC > 0 && startC <= AT_ROOM_C)))
         return {
           verdict: 'impure',
-          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature, and it is dry. Only the sample can explain so much: it is very impure or another compound. Its onset is not known`,
+          sentence: `it was liquid at ${c(startC)} °C, ${c(belowC)} °C below literature, and it is dry. Only the sample can explain so much: it is very impure or another compound. Its onset is not known`,
           next: [again, further],
         }
       return {
         sentence:
           belowC > 0
-            ? `it was liquid at ${c(startC)} °C, ${c(belowC)} below literature: it is very impure, wet, or another compound. Its onset is not known`
+            ? `it was liquid at ${c(startC)} °C, ${c(belowC)} °C below literature: it is very impure, wet, or another compound. Its onset is not known`
             : `it was put in at ${c(startC)} °C, which was too hot to see the onset`,
         next: [further],
       }

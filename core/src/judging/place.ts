@@ -45,8 +45,8 @@ export function place(
         `${
           tenths(farC) === 0
             ? `both ends lie in ${range}`
-            : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)}`
-        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; at this heating rate it could have begun up to ${c(settled.owners.heating.mostC)} lower` : ''}`,
+            : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)} °C`
+        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; at this heating rate it could have begun up to ${c(settled.owners.heating.mostC)} °C lower` : ''}`,
         numbers,
       ),
     ]
@@ -59,7 +59,7 @@ function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['nu
   return said(
     tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',
     headline,
-    `same run, so both share thermometer and heating; two readings can differ by up to ${c(chanceC)} by chance`,
+    `same run, so both share thermometer and heating; two readings can differ by up to ${c(chanceC)} °C by chance`,
     numbers,
   )
 }
@@ -84,7 +84,7 @@ function elsewhere(
     may.length === 0
       ? 'only the sample itself can explain it'
       : certainC > 0
-        ? `${who} may explain at most ${c(Math.abs(farC) - certainC)} of it`
+        ? `${who} may explain at most ${c(Math.abs(farC) - certainC)} °C of it`
         : `${who} may explain all of it`
   const besides = isLow
     ? evidence.rateCPerMin > 0

@@ -254,7 +254,7 @@ describe('what each new kind takes, and says', () => {
         limitingMass: reading('0'),
         productPerLimiting: 1,
       },
-      'more than nothing',
+      'above zero',
     ],
     [
       'reaction named',

@@ -184,7 +184,7 @@ export function nextUp(progress: readonly Progress[], nowMs: EpochMs, seeing: Se
   )
   return {
     name,
-    why: 'every second exercise is at the lens until your eye is within the house’s reading error',
+    why: 'every second exercise is at the lens until your eye is within the reading error of the house rules',
   }
 }
 

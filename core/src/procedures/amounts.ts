@@ -150,7 +150,7 @@ export function amountsOf(
     rinse: rinseName(batch),
     vessel: glass.vessel ? `a ${glass.vessel}` : 'a large flask',
     underCondenser: needsReflux(input.crudeG, result.hotML)
-      ? ', clamp it, fit a reflux condenser with the water running,'
+      ? '. Clamp it, fit a reflux condenser with the water running,'
       : '',
     funnel: glass.collector,
     grit: g(result.gritG),
@@ -159,7 +159,7 @@ export function amountsOf(
     washLoss: g(result.washLossUpToG),
     guard: guardFor(compound.hazards),
     solventGuard: lowered(solventGuard(solventsOf(batch))),
-    solventCondenser: needsReflux(input.crudeG, result.hotML) ? ' under a condenser of its own' : '',
+    solventCondenser: needsReflux(input.crudeG, result.hotML) ? ', under its own condenser' : '',
     liquorWaste: wasteOf(solvent, pair?.solvent ?? null, compound, impurity),
     store: solventsOf(batch).some(({ hazards }) => isFlammable(hazards))
       ? 'the flammables’ store'
@@ -196,7 +196,7 @@ function volumesOf({ pair, result, impurity, input, inserts }: Batch) {
       ? `so that ${impurity.name} stays dissolved when it is cold`
       : result.hotML > FOR_ROOM_FROM * result.minimumHotML
         ? 'so that there is a liquor to part from the crystals'
-        : 'so that it does not all come down at once',
+        : 'so that it does not all crystallize at once',
     good: pair ? ml(pair.goodML) : ml(result.minimumHotML),
     poor: pair ? ml(pair.poorML) : 'none',
     filterExcess: ml(filterExcessML({ pair, result, inserts })),

@@ -12,9 +12,9 @@ const SPREAD_G = { watchGlass: 5, dish: 30 } as const
 export function spreadOn(collect: Procedure['collect'], crystalsG: number): string {
   switch (collect) {
     case 'centrifuge tube':
-      return 'Leave the crystals in their weighed tube, open and on its side,'
+      return 'Lay the open, weighed tube with the crystals on its side'
     case 'Craig tube':
-      return 'Leave the crystals spread in the weighed vial, open,'
+      return 'Spread the crystals in the open, weighed vial'
     case 'watch glass':
       return 'Leave the crystals on their weighed glass'
     default:
@@ -33,13 +33,13 @@ export function dryingOf(batch: Batch) {
     air: 'leave them in air under a paper cover',
     oven:
       weighedAs(solventsOf(batch), batch.compound) === 'anhydrous'
-        ? `dry them in an oven at about ${drying.ovenC} °C, where their crystal water goes: ${batch.compound.name} is weighed without it`
+        ? `dry them in an oven at about ${drying.ovenC} °C. There they lose their crystal water, and ${batch.compound.name} is weighed without it`
         : `dry them in an oven at about ${drying.ovenC} °C, ${belowMelting(batch.compound.meltLowC - (drying.ovenC ?? 0))}`,
     desiccator: 'dry them in a desiccator',
     'hood, then desiccator': `leave them in the hood until they no longer smell of ${solventsOf(batch)
       .filter(({ group }) => group !== 'water')
       .map(({ name }) => name)
-      .join(' or ')}, overnight if need be, then dry them in a desiccator`,
+      .join(' or ')}, overnight if necessary. Then dry them in a desiccator`,
   }
   return {
     air: `${rule.firstMin} min`,
@@ -51,7 +51,7 @@ export function dryingOf(batch: Batch) {
 }
 
 function belowMelting(c: number): string {
-  return c > 40 ? 'well under where they melt' : `${c.toFixed(0)} °C under where they melt`
+  return c > 40 ? 'well below their melting point' : `${c.toFixed(0)} °C below their melting point`
 }
 
 /**

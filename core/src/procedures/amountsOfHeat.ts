@@ -2,6 +2,7 @@ import { flaskForML, needsReflux, roundFlaskForML } from '../solubility/glasswar
 import { BELOW_MELTING_C } from '../solubility/volume'
 import { type Batch, solventsOf } from './batch'
 import { type Heat, heatFor, lowestBoilingC, placeOfHeat } from './heat'
+import { capital } from '../words'
 
 /** Held cooler than this nothing is boiled away; it goes off by itself, °C. */
 const EVAPORATES_FROM_C = 50
@@ -33,13 +34,13 @@ export function heatingOf(batch: Batch) {
     boiling: boilsC === null ? 'boiling point' : `${boilsC} °C`,
     gently:
       heat.notAboveC === null
-        ? 'let it boil gently for a minute after each'
-        : `stir it at ${heat.notAboveC} °C for a minute or two after each`,
+        ? 'let it boil gently for a minute'
+        : `stir it at ${heat.notAboveC} °C for a minute or two`,
     toSettle: heat.notAboveC === null ? ' until it no longer boils' : '',
     untilQuiet: heat.notAboveC === null ? 'until it no longer boils' : 'until it is lukewarm',
     toBoilOn:
       heat.notAboveC === null ? 'Counted boiling stones (or a stirring bar) go' : 'A stirring bar goes',
-    withStone: heat.notAboveC === null ? ', with a boiling stone,' : ',',
+    withStone: heat.notAboveC === null ? ' with a boiling stone' : '',
     plate: heat.setC === null ? 'a little above boiling' : `${heat.setC} °C`,
     onHeat: `${place}${because}`,
     onHeatTube: `${place.replace('on a hot plate', 'in a heating block').replace('in a heating block, or an oil or sand bath', 'in a heating block')}${because}`,
@@ -53,24 +54,24 @@ export function heatingOf(batch: Batch) {
 
 /** Why it is heated as it is, to follow the place. */
 function whyHeatedSo({ compound, pair, input }: Batch, { source }: Heat, boilsC: number | null): string {
-  const boils = boilsC === null ? 'where it boils is not on file' : `it boils at ${boilsC} °C`
+  const boils = boilsC === null ? 'its boiling point is not known' : `it boils at ${boilsC} °C`
   switch (source) {
     case 'hot plate':
-      return boilsC === null ? '' : `, well above the ${boilsC} °C where it boils`
+      return boilsC === null ? '' : `. It boils at ${boilsC} °C`
     case 'hot bath':
-      return boilsC === null ? '' : `, above the ${boilsC} °C where it boils, and never on a bare plate`
+      return boilsC === null ? '' : `. It boils at ${boilsC} °C: never use a bare hot plate`
     case 'warm water':
-      return `: ${boils}, too low for a hot plate`
+      return `. ${capital(boils)}, too low for a hot plate`
     case 'water bath':
-      return `: ${boils} and its vapour burns, so no bare hot plate`
+      return `. ${capital(boils)} and its vapour burns: use no bare hot plate`
     case 'held bath': {
       if (input.hotC >= compound.meltLowC)
-        return `. That is above the temperature at which ${compound.name} melts (from ${compound.meltLowC} °C): it turns to an oil before it dissolves. Better no hotter than ${Math.floor(compound.meltLowC - BELOW_MELTING_C)} °C, with more solvent; ask`
+        return `. That is above the temperature at which ${compound.name} melts (from ${compound.meltLowC} °C): it turns to an oil before it dissolves. Better no hotter than ${Math.floor(compound.meltLowC - BELOW_MELTING_C)} °C, with more solvent. Ask the person in charge`
       if (input.hotC > compound.meltLowC - 15)
-        return `, never above: ${compound.name} would melt before it dissolves`
+        return `. Heat it no higher: ${compound.name} would melt before it dissolves`
       return pair
-        ? `, never above: the lower boiling of the two boils at ${boilsC ?? '?'} °C`
-        : `, never above: ${boils}`
+        ? `. Heat it no higher: the lower-boiling of the two boils at ${boilsC ?? '?'} °C`
+        : `. Heat it no higher: ${boils}`
     }
   }
 }

@@ -49,7 +49,7 @@ const HEATING_CAUTIONS: readonly Caution[] = [
 export const HEAT_SOLVENT: StepTemplate = {
   id: 'heat-solvent',
   station: 'dissolve',
-  text: 'Heat about {heat} of {solvent} in {solventFlask} of its own{solventCondenser}{withStone} {onHeat}.',
+  text: 'Put about {heat} of {solvent} into {solventFlask} of its own{withStone}{solventCondenser}. Heat it {onHeat}.',
   cautions: HEATING_CAUTIONS,
 }
 
@@ -95,7 +95,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-under-reflux',
     station: 'dissolve',
-    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel, {gently}, until it has just dissolved, near {least}. What two more portions do not change is grit. Oily drops are not grit: they need more hot solvent.',
+    text: 'Add hot solvent in portions of at most 50 mL through the condenser or a dropping funnel until it has just dissolved, near {least}. After each portion, {gently}. What two more portions do not change is grit. Oily drops are not grit: they need more hot solvent.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['by portions', 'reflux'],
@@ -111,7 +111,7 @@ export const DISSOLVE: readonly StepTemplate[] = [
   {
     id: 'dissolve-measured-under-reflux',
     station: 'dissolve',
-    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel; {gently}, until it has dissolved. The least hot volume is about {least}.',
+    text: 'Add {volume} of hot solvent, measured, in portions of at most 50 mL through the condenser or a dropping funnel, until it has dissolved. After each portion, {gently}. The least hot volume is about {least}.',
     portions: 'dissolve',
     cautions: AT_THE_FLASK,
     when: ['measured volume', 'reflux'],
@@ -260,7 +260,7 @@ export const DRY: readonly StepTemplate[] = [
   {
     id: 'dry-and-weigh-again',
     station: 'weigh',
-    text: '{spreadOn} and {dryIn}; weigh, dry for another {between}, weigh again, until two weighings agree.',
+    text: '{spreadOn} and {dryIn}. Weigh them, dry them again for {between} and weigh them again, until two weighings agree.',
     cautions: [
       { text: '{dryNever}', when: 'never dried so' },
       GUARD,

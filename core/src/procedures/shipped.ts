@@ -75,7 +75,7 @@ const CRAIG_STEPS: readonly StepTemplate[] = [
   KEEP_BACK,
   {
     ...HEAT_SOLVENT,
-    text: 'Heat about {heat} of {solvent} in a test tube{withStone} {onHeatTube}.',
+    text: 'Put about {heat} of {solvent} into a test tube{withStone}. Heat it {onHeatTube}.',
   },
   {
     ...WET_THE_CRUDE,
@@ -228,7 +228,7 @@ const PAIR_STEPS: readonly StepTemplate[] = [
   {
     id: 'heat-second',
     station: 'dissolve',
-    text: 'Heat about {heatSecond} of {second} beside it, in {secondFlask} of its own{withStone} in the same bath.',
+    text: 'Heat about {heatSecond} of {second} in {secondFlask} of its own{withStone}, in the same bath.',
     cautions: [NOT_HOTTER],
   },
   {

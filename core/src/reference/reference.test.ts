@@ -125,7 +125,7 @@ test('every hazard of a solvent is said, with what it asks for', () => {
   const said = (id: string) => cautionsFor(compound('benzil'), solvent(id)).join('\n')
   expect(said('ethanol-95')).toMatch(/flammable[^]*Ethanol 95%: Causes serious eye irritation/)
   for (const id of ['diethyl-ether', 'tetrahydrofuran', '2-methyltetrahydrofuran'])
-    expect(said(id)).toMatch(/may form explosive peroxides[^]*test for peroxides before it is heated/)
+    expect(said(id)).toMatch(/may form explosive peroxides[^]*test for peroxides before you heat it/)
   expect(said('ethanol-95')).not.toContain('peroxides')
   expect(said('2-methyltetrahydrofuran')).toContain('face shield')
   for (const one of REFERENCE_SOLVENTS)

@@ -256,7 +256,7 @@ describe('what cannot be planned is said in a sentence', () => {
     [
       'a circle',
       [task('a', { after: [{ task: 'b' }] }), task('b', { after: [{ task: 'a' }] })],
-      /waits for it/,
+      /wait for each other/,
     ],
     ['a name twice', [task('a'), task('a')], /two tasks called “a”/],
     ['no such task', [task('a', { after: [{ task: 'z' }] })], /waits for “z”, which is no task here/],

@@ -127,7 +127,7 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   if (!found)
     throw new ImpossibleInput(
       'no-plan',
-      'No order keeps every limit: at least one wait would be longer than it could be.',
+      'No order keeps every limit: at least one wait would be longer than allowed.',
     )
   const { changeMin } = session
   const soonest = search(compiled, nodesMost * WORK_ON_ORDER, found, rank, 'as soon').found ?? found

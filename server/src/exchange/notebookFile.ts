@@ -51,7 +51,7 @@ async function readable(body: unknown, isHere = false): Promise<NotebookFile> {
   const file = { ...read, notebook: { id, title: storableTitle(title) } }
   await readySchemasOf(file.entries)
   if (!isHere && file.entries.length > 0 && file.entries.every((entry) => refusalOf(entry) !== null))
-    throw new HttpProblem(400, 'This file cannot be read', 'None of its lines is an entry of a notebook.')
+    throw new HttpProblem(400, 'This file cannot be read', 'None of its entries belongs to a notebook.')
   return file
 }
 

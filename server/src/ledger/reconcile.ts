@@ -74,7 +74,7 @@ export async function reconcile(db: Database, journal: OpenJournal, say: Say): P
   await writeDown(journal.path, told)
   for (const { line, reason, isLoss } of told)
     say(
-      `${line === null ? '' : `Line ${line} of the journal${isLoss ? ' is set aside' : ''}. `}${reason}${isLoss ? ' The rest stands.' : ''}`,
+      `${line === null ? '' : `Line ${line} of the journal${isLoss ? ' is set aside' : ''}. `}${reason}${isLoss ? ' The rest is valid.' : ''}`,
     )
   if (differs && !isNew) await replay(db, journal.path, say)
   const isLonger = await complete(db, journal.file, survey)

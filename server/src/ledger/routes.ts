@@ -30,8 +30,8 @@ export function ledgerRoutes(store: LedgerStore): Router {
     if (groups.flat().length > LINES_MOST)
       throw new HttpProblem(
         413,
-        'Too many lines',
-        `A request may hold ${LINES_MOST} lines at most. Send them in smaller parts.`,
+        'Too many entries',
+        `A request may hold ${LINES_MOST} entries at most. Send them in smaller parts.`,
       )
     const answers = await store.append(notebookIn(request.params.notebook), groups)
     if (!answers) throw noSuchNotebook()

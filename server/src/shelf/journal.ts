@@ -54,7 +54,8 @@ export async function openShelfJournal(
   // As many came back as were damaged: nothing is lost.
   const losses = damages.filter(({ isLoss }) => isLoss)
   const lost = losses.slice(Math.min(missing.length, losses.length))
-  for (const { line, reason } of lost) say(`Line ${line} of ${path} is set aside. ${reason} The rest stands.`)
+  for (const { line, reason } of lost)
+    say(`Line ${line} of ${path} is set aside. ${reason} The rest is valid.`)
   const told = [...damages.filter(({ isLoss }) => !isLoss), ...lost]
   return {
     damages: told.map((damage) => ({

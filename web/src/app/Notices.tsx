@@ -58,7 +58,7 @@ export function Notices() {
       )}
       {broughtBack > 0 && (
         <p className="look no-print" role="status">
-          The server had lost {broughtBack === 1 ? 'an entry' : `${broughtBack} entries`} it it had already
+          The server had lost {broughtBack === 1 ? 'an entry' : `${broughtBack} entries`} it had already
           saved: its data folder is from an earlier day. This device sends them again.
         </p>
       )}

@@ -87,7 +87,7 @@ export function BalancePanel({
             put('empty vessel')
           }}
         >
-          put on the empty vessel
+          add the empty vessel
         </Button>
         <Button
           size="sm"
@@ -96,7 +96,7 @@ export function BalancePanel({
             put(vessel)
           }}
         >
-          put on the vessel with the {role}
+          add the vessel with the {role}
         </Button>
         <Button
           size="sm"

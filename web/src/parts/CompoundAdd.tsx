@@ -77,7 +77,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
           void save()
         }}
       >
-        Add it to the shelf
+        Add to the shelf
       </Button>
     </fieldset>
   )

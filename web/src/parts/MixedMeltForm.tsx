@@ -108,7 +108,7 @@ export function MixedMeltForm({
       <Form.Check
         id="beside"
         className="mt-1"
-        label="melt the authentic sample in its own tube, so that thermometer errors cancel"
+        label="authentic sample beside it"
         checked={beside}
         onChange={(event) => {
           form.set({ beside: event.target.checked })

@@ -36,7 +36,7 @@ export function PrepLadder({
             label: `eutectic with ${line.impurity} ${fixed(line.temperatureC, 1)}${line.estimated ? ', estimated' : ''}`,
           }
         }
-        note={`${simulated ? 'simulated; ' : ''}${ranges.some((row) => row.corrected) ? 'corrected where the raw range stands beside, else raw' : 'raw, as it was read'}; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
+        note={`${simulated ? 'simulated; ' : ''}${ranges.some((row) => row.corrected) ? 'corrected if the raw range is shown too, otherwise raw' : 'raw, as it was read'}; onset is the ${rule === 'first wetness' ? 'first wetness' : 'first distinct drop'}`}
       />
       {ranges
         .filter((row) => row.hasRun && (row.trouble ?? row.doubt) !== null)

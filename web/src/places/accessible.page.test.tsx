@@ -115,7 +115,7 @@ describe('axe finds no serious fault', () => {
     const user = open('/shelf')
     await heading(/^Shelf$/)
     await throughParts(user, 'Shelf', ['compounds', 'solvents', 'solubilities', 'procedures'])
-    await user.click(screen.getByRole('button', { name: 'Copy it as a house procedure' }))
+    await user.click(screen.getByRole('button', { name: 'Copy as house procedure' }))
     await expectAccessible('House procedure')
     await user.keyboard('?')
     await screen.findByRole('dialog')
@@ -149,7 +149,7 @@ describe('axe finds no serious fault', () => {
     }
     const [plate] = unknownsOf(view).flatMap(({ id }) => platesOf(view, id))
     const user = open(`/plates/${plate?.id ?? ''}`)
-    await heading(/^What it says/)
+    await heading(/^What the plate shows/)
     await expectAccessible('A plate')
     await user.click(screen.getByRole('button', { name: 'Measure it again' }))
     await expectAccessible('A plate being measured')

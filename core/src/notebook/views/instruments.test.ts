@@ -101,9 +101,7 @@ describe('the learned dial', () => {
   })
   test('goes stale when a heating is struck, and says so when more are logged', () => {
     const [first] = heatingsOf(whole, DIAL) as [Entry<'heating logged'>]
-    expect(dialOf(fold([strike(first)], whole), DIAL)?.stale).toContain(
-      'was struck out: learn the dial again',
-    )
+    expect(dialOf(fold([strike(first)], whole), DIAL)?.stale).toContain('was struck out. Fit the dial again')
     const more = line('heating logged', DIAL, { ...first.body, dial: 9 })
     expect(dialOf(fold([more], whole), DIAL)?.stale).toContain('logged since')
     expect(dialOf(whole, DIAL)?.stale).toBeNull()
@@ -195,7 +193,9 @@ describe('a melt planned', () => {
   test('by hand where nothing was learned, and it says so', () => {
     const { heating, window } = planned('oil-bath-tube', [productOf('product')], { blockC: 120 })
     expect(heating).toMatchObject({ by: 'hand' })
-    expect(heating.by === 'hand' && heating.warnings.join()).toContain('this flame does has not been learned')
+    expect(heating.by === 'hand' && heating.warnings.join()).toContain(
+      'this flame does has not been measured',
+    )
     expect(heating.by === 'hand' && heating.warnings.join()).toContain('120 °C, above the start')
     expect(window.watchFromMin).toBeNull()
   })

@@ -64,7 +64,7 @@ export function dialOf(view: View, instrument: InstrumentId): DialFacts | null {
   return {
     entry,
     stale: isStale(view, entry)
-      ? 'A heating it is based on was struck out. Measure the dial again.'
+      ? 'A heating it is based on was struck out. Fit the dial again.'
       : newer
         ? 'A heating has been logged since. Fit the dial again to use it.'
         : null,

@@ -448,7 +448,7 @@ describe('judging a prep with all that speaks', () => {
     const bare = phaseMapOf(base, { ...benzil, plan: null }, null)
     expect(bare.isAssumed).toBe(true)
     expect(bare.impurity.fusion.meltingPointC).toBe(bare.product.fusion.meltingPointC + 20)
-    // The composition read off the product's own line does not depend on the impurity.
+    // The composition read from the product's own line does not depend on the impurity.
     expect(bare.placed[0]?.moleFractionA).toBeCloseTo(crude?.moleFractionA ?? 0, 9)
   })
   test('a range below the eutectic is of no such pair', () => {

@@ -34,7 +34,7 @@ describe('the dial', () => {
         expect(perfect.isGood).toBe(true)
         expect(slow.share).toBeLessThan(perfect.share)
         expect(impatient.share).toBeLessThan(slow.share)
-        expect(impatient.sentence).toMatch(/climbed \d+\.\d °C\/min/)
+        expect(impatient.sentence).toMatch(/rose at \d+\.\d °C\/min/)
         expect(asleep).toMatchObject({ isGood: false, share: 0 })
         expect(asleep.sentence).toContain('never came to')
       }

@@ -79,7 +79,7 @@ describe('just dissolved', () => {
     for (let i = 0; i < 90; i++) often = passFlask(often, [], 1)
     expect(often).toEqual(once)
     expect(once.dissolvedG).toBeLessThanOrEqual(exercise.solubleG)
-    expect(() => passFlask(once, [{ kind: 'portion', mL: 0 }], 1)).toThrow('more than nothing')
+    expect(() => passFlask(once, [{ kind: 'portion', mL: 0 }], 1)).toThrow('more than 0 mL')
     expect(() => passFlask(once, [{ kind: 'portion', mL: 500 }], 1)).toThrow('holds 100 mL')
     expect(() => passFlask(once, [], 0.5)).toThrow('whole seconds')
   })

@@ -121,7 +121,7 @@ describe('marks against what the tubes did', () => {
     expect(said(94.4, 94.6)).toContain('1.0 °C before you marked it')
     expect(said(93.4, 94)).toContain('still a crystal')
     expect(said(93.4, 95.6)).toContain('All was liquid 1.0 °C before')
-    expect(said(93.5, null)).toContain('the last crystal went at 94.6')
+    expect(said(93.5, null)).toContain('the last crystal melted at 94.6')
     expect(said(null, 94.6)).toContain('Without it there is no range')
     expect(said(null, null)).toContain('Nothing was marked')
     expect(said(93.5, 94.5)).toBe('Both ends are as close as an eye can see.')

@@ -107,6 +107,6 @@ function tooEarly({ youC, wasC, errorC }: MomentScore, was: TubeTruth, withinC: 
   if (was.sweatedC !== null && youC >= was.sweatedC - withinC)
     return `You marked a sheen: there was no drop yet. The first came ${byC} °C later.`
   if (was.shrankC !== null && youC >= was.shrankC - withinC)
-    return `You marked the shrinking: the powder pulled away from the wall at ${c(was.shrankC)}, dry. Liquid came ${byC} °C later. Wait until it is wet.`
+    return `You marked the shrinking: the powder pulled away from the wall at ${c(was.shrankC)} °C, still dry. Liquid came ${byC} °C later. Wait until it is wet.`
   return `Nothing had happened yet at ${c(youC)} °C: liquid came ${byC} °C later.`
 }

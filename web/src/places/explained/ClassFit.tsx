@@ -226,7 +226,7 @@ function Told({ ways }: { ways: readonly Way[] }) {
             <th scope="col">half have finished after</th>
             <th scope="col">nine tenths</th>
             <th scope="col">all</th>
-            <th scope="col">in the lab, at most</th>
+            <th scope="col">longest stay</th>
             {names.map((name) => (
               <th scope="col" key={name}>
                 wait for a {name}, min
@@ -241,7 +241,7 @@ function Told({ ways }: { ways: readonly Way[] }) {
               <td data-name="half have finished after">{hours(day.outByMin.half)}</td>
               <td data-name="nine tenths">{hours(day.outByMin.nineTenths)}</td>
               <td data-name="all">{hours(day.outByMin.all)}</td>
-              <td data-name="in the lab, at most">{hours(day.inLabMin.all)}</td>
+              <td data-name="longest stay">{hours(day.inLabMin.all)}</td>
               {names.map((queue) => (
                 <td key={queue} data-name={`wait for a ${queue}, min`}>
                   {fixed(day.queues[queue]?.meanWaitMin ?? 0, 1)}

@@ -108,8 +108,8 @@ function Told({ tried: { most, nearest }, list }: { tried: Tried; list: UnknownF
       <p className="quiet mt-2">
         Simulated with typical values. Every tenth unknown is not on the list. Mixtures differ from the ideal
         relation by about 6.6 °C (standard deviation). One pair in eighty shows no depression, and one run in
-        a hundred goes wrong. Clear points are read to 0.3 °C, on a thermometer with an error of 0.5 °C. The
-        seed is fixed, so the result is always the same.
+        a hundred fails. Clear points are read to 0.3 °C, on a thermometer with an error of 0.5 °C. The seed
+        is fixed, so the result is always the same.
       </p>
     </div>
   )

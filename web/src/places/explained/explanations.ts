@@ -68,7 +68,7 @@ export const EXPLANATIONS: readonly Explanation[] = [
     equation: ['ln S(mixture) = f · ln S(good) + (1 − f) · ln S(poor)'],
     text: [
       'Two solvents are used 5 °C below the lower of their boiling points, and the solubilities for that temperature are used. A second solvent that boils below the temperature of the flask would boil off at once.',
-      'The solid is dissolved in more than the least volume of the good solvent. The poor solvent then saturates the solution, and it turns cloudy. f is the volume fraction of the good solvent (Yalkowsky and Roseman, 1981).',
+      'The solid is dissolved in more than the least volume of the good solvent. The poor solvent then saturates the solution, and it turns cloudy. Here f is the volume fraction of the good solvent (Yalkowsky and Roseman, 1981).',
       'The proportion is between 15 and 85 % of the good solvent, where the mixture needs 4 to 20 mL per gram. Of the proportions within 2 % of the best recovery, the one that needs least is chosen. In a nearly saturated solution the first drops of the poor solvent would make it cloudy, and hardly any could be added.',
     ],
     example: '40 and 0.3 g per 100 mL, three quarters good solvent: 40^0.75 · 0.3^0.25 = 11.8 g per 100 mL.',

@@ -72,7 +72,7 @@ export const MELTING_EXPLANATIONS: readonly Explanation[] = [
     title: 'Thread out of the bath',
     equation: ['correction = k · n · (T − t)'],
     text: [
-      'A total-immersion thermometer reads too low when part of its thread is in cooler air. n is the length of that thread in degrees, and t its mean temperature. k is 0.00016 per °C for mercury in glass and 0.001 for spirit.',
+      'A total-immersion thermometer reads too low when part of its thread is in cooler air. Here n is the length of that thread in degrees, and t is its mean temperature. The factor k is 0.00016 per °C for mercury in glass and 0.001 for spirit.',
       'A calibration in place already includes this, and a partial-immersion thermometer is made for it. Then nothing is added.',
     ],
     example: 'Reading 150 °C with 90 degrees of mercury thread out at 32 °C: 0.00016 · 90 · 118 = 1.70 °C.',

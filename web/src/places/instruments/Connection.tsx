@@ -28,7 +28,7 @@ export function Connection({ instrument }: { instrument: Instrument }) {
   return (
     <div className="columns two mt-2">
       <div>
-        <h2>What it says</h2>
+        <h2>Its messages</h2>
         <pre className={classNames(css.linesSaid, 'mt-1')} aria-label="Lines heard" tabIndex={0}>
           {lines.length > 0 ? lines.join('\n') : 'Nothing yet. It sends readings while a run is going on.'}
         </pre>
@@ -41,7 +41,7 @@ export function Connection({ instrument }: { instrument: Instrument }) {
         )}
       </div>
       <div>
-        <h2>The lines</h2>
+        <h2>Messages</h2>
         <p className="mt-1">
           Out: <code>reading &lt;seconds&gt; &lt;°C&gt; [light=a,b] [dial=d]</code>, one a second. In:{' '}
           <code>preheat &lt;°C&gt;</code>, <code>ramp &lt;°C&gt; &lt;°C/min&gt;</code>,{' '}

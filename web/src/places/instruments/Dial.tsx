@@ -47,7 +47,7 @@ export function Dial({ instrument }: { instrument: Instrument }) {
         <HeatingList heatings={heatings} />
         {inRuns.length > 0 && (
           <p className="mt-2 mb-0">
-            Runs on record hold {inRuns.length === 1 ? 'a heating' : `${inRuns.length} heatings`} with the{' '}
+            Recorded runs hold {inRuns.length === 1 ? 'a heating' : `${inRuns.length} heatings`} with the{' '}
             {control} left alone (setting {[...new Set(inRuns.map(({ dial }) => dial))].join(', ')}).{' '}
             <Button
               size="sm"
@@ -191,13 +191,13 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
         <InlineField label="room, °C" {...form.of('ambient')} />
         {instrument.simulated && (
           <Button size="sm" variant="outline-primary" onClick={simulate}>
-            Log a simulated heating of 20 min
+            Log simulated heating
           </Button>
         )}
       </div>
       <div className="mt-2">
         <Field
-          label="or its readings, one a line: minutes and °C"
+          label="readings: minutes and °C"
           rows={4}
           {...form.of('text')}
           onChange={(text) => {

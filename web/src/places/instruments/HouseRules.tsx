@@ -82,7 +82,7 @@ export function HouseRules() {
       {asked && (
         <div className="look mt-3" role="alert">
           <p className="mb-1">
-            <b>Going by “{asked.name}” from now on changes:</b>
+            <b>Using “{asked.name}” from now on changes:</b>
           </p>
           <ul className="mb-1 ps-3">
             {differencesOf(inForce, asked).map((line) => (

@@ -13,7 +13,7 @@ interface Named {
 type Typed = Pick<Conventions, 'tubeIn' | 'dialUse' | 'onsetRule' | 'crudeRange' | 'boilingStones'> & {
   readonly name: string
   readonly numbers: Readonly<Record<string, string>>
-  /** Names of compounds and solvents, one a line. */
+  /** Names of compounds and solvents, one per line. */
   readonly closed: string
   readonly emergencyCalls: string
 }

@@ -63,7 +63,7 @@ export function NewInstrument() {
           setOpen(true)
         }}
       >
-        Add an instrument of your own
+        Add your own instrument
       </Button>
     )
   const isGlass = form.typed.thermometer !== 'metal probe'

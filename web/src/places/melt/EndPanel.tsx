@@ -25,7 +25,7 @@ export function EndPanel({ melt, run, onBack }: { melt: MeltFacts; run: Run; onB
             <div className="row-of align-items-center mb-2">
               <span>All {open.length} for one reason:</span>
               <Reason
-                label="why none of these tubes has a range"
+                label="reason for all tubes"
                 value=""
                 onChange={(reason) => {
                   setReasons(Object.fromEntries(open.map(({ slot }) => [slot, reason])))

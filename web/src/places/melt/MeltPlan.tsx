@@ -189,7 +189,7 @@ export function MeltPlan({
           className="my-2"
           id="scouting"
           type="checkbox"
-          label="Scouting run: the melting range is not known; heat fast for a rough value"
+          label="Scouting run (range unknown)"
           checked={purpose === 'scouting'}
           onChange={(event) => {
             setPurpose(event.target.checked ? 'scouting' : 'careful')
@@ -216,7 +216,7 @@ export function MeltPlan({
                   setPurpose('scouting')
                 }}
               >
-                Make it a scouting run
+                Make it scouting
               </Button>
             )}
           </p>

@@ -150,7 +150,7 @@ describe('samples no prep made', () => {
     await user.type(screen.getByRole('textbox', { name: 'code' }), 'K-14')
     await user.click(press('Name it'))
     screen.getByText(/It is not known yet where K-14 melts/)
-    await user.click(press('Make it a scouting run'))
+    await user.click(press('Make it scouting'))
     await user.click(press('Plan this scouting run'))
     expect(planned()[0]).toMatchObject({ purpose: 'scouting', window: { rateCPerMin: 10 } })
   })

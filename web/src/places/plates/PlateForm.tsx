@@ -272,7 +272,7 @@ export function PlateForm({
           </Button>
           {onCancel && (
             <Button variant="link" onClick={onCancel}>
-              Leave it as it is
+              Keep it unchanged
             </Button>
           )}
         </p>

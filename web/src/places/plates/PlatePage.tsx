@@ -173,7 +173,7 @@ function RecordedPlate({ plate, children }: { plate: PlateFacts; children?: Reac
       />
       <div>
         <h2>
-          What it says <Why of="retentionFactor" />
+          What the plate shows <Why of="retentionFactor" />
         </h2>
         <p className="mt-2" data-testid="plate-opinion">
           {plate.opinion.ok

@@ -230,7 +230,7 @@ function HandedIn({ practical }: { practical: Practical }) {
                 })
               }}
             >
-              Save what is handed in
+              Save the results
             </Button>
           </div>
         </div>

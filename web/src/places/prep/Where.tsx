@@ -55,7 +55,7 @@ export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgeme
           value={typed}
           help={
             map.isAssumed
-              ? `Drawn with an assumed impurity: as heavy as ${compound.name}, melting 20 °C higher (${fixed(map.impurity.fusion.meltingPointC, 0)} °C), Walden’s enthalpy. The composition read off ${compound.name}’s own line does not depend on it; the eutectic does.`
+              ? `Drawn with an assumed impurity: as heavy as ${compound.name}, melting 20 °C higher (${fixed(map.impurity.fusion.meltingPointC, 0)} °C), Walden’s enthalpy. The composition read from ${compound.name}’s line does not depend on it; the eutectic does.`
               : isSame
                 ? 'That is the product itself.'
                 : 'any compound of the shelf'

@@ -159,7 +159,7 @@ export function Exchange() {
       <Form.Check
         className="mt-2"
         id="with-pages"
-        label="with the page of every prep as a PDF"
+        label="include pages as PDF"
         checked={withPages}
         onChange={(event) => {
           setWithPages(event.target.checked)

@@ -10,7 +10,7 @@ import { checkLines, useTyped } from '../../parts/useTyped'
 import { comesTo, wrong } from '@ivory-crystal/core/problems'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
-/** Names what is to be purified; crude and product get identities of their own. */
+/** Names compound to purify; crude and product get identities of their own. */
 export function NewPrep() {
   const shelf = useNotebook((state) => state.shelf)
   const notebook = useNotebook((state) => state.notebook)
@@ -42,7 +42,7 @@ export function NewPrep() {
       <h2>Begin a prep</h2>
       <div className="stack mt-3">
         <CompoundField
-          label="what is to be purified"
+          label="compound to purify"
           {...form.of('name')}
           invalid={said === null ? false : 'alert'}
           isAddable

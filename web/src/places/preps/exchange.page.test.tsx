@@ -48,7 +48,7 @@ const file = () => screen.getByLabelText('Notebook file')
 
 test('out as a zip and in again: what it holds is shown before anything of it is taken', async () => {
   const user = at()
-  await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
+  await user.click(screen.getByRole('checkbox', { name: 'include pages as PDF' }))
   await user.click(screen.getByRole('button', { name: 'Export as a zip' }))
   await screen.findByText(/^Packed: \d+ kB are among your downloads/)
   const [zip] = saved
@@ -80,7 +80,7 @@ test('out as a zip and in again: what it holds is shown before anything of it is
 
 test('a look may be left, a file with nothing new is not taken, and what is no notebook gets a sentence', async () => {
   const user = at()
-  await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
+  await user.click(screen.getByRole('checkbox', { name: 'include pages as PDF' }))
   server.lookAtNotebook.mockResolvedValue({
     ...LOOK,
     fresh: 0,
@@ -110,7 +110,7 @@ test('a look may be left, a file with nothing new is not taken, and what is no n
 
 test('with the server gone it says so, and can be stopped while it packs', async () => {
   const user = at()
-  await user.click(screen.getByRole('checkbox', { name: 'with the page of every prep as a PDF' }))
+  await user.click(screen.getByRole('checkbox', { name: 'include pages as PDF' }))
   server.exported.mockRejectedValue(new Error('The server cannot be reached.'))
   await user.click(screen.getByRole('button', { name: 'Export as a zip' }))
   await screen.findByText('The server cannot be reached.')

@@ -22,7 +22,7 @@ describe('a prep to begin', () => {
     const user = at()
     await user.click(begin())
     expect(screen.getByRole('alert').textContent).toBe('What is to be purified?')
-    await user.type(screen.getByLabelText('what is to be purified'), 'benzyl')
+    await user.type(screen.getByLabelText('compound to purify'), 'benzyl')
     await user.type(box('title, if you like'), 'my title')
     await user.click(begin())
     expect(screen.getByRole('alert').textContent).toContain('No compound on the shelf is called “benzyl”')
@@ -36,14 +36,14 @@ describe('a prep to begin', () => {
       houseRules: SHELF.houseRules.map((set) => ({ ...set, closed: ['benzil'] })),
     })
     const user = at()
-    await user.type(screen.getByLabelText('what is to be purified'), 'benzil')
+    await user.type(screen.getByLabelText('compound to purify'), 'benzil')
     screen.getByText(
       'benzil: not allowed by the house rules of this lab. Ask the person in charge before you begin.',
     )
   })
   test('is found by a synonym, shown for what it is, and opened with its crude', async () => {
     const user = at()
-    await user.type(screen.getByLabelText('what is to be purified'), 'dibenzoyl')
+    await user.type(screen.getByLabelText('compound to purify'), 'dibenzoyl')
     screen.getByText(/C14H10O2|melts 94\.0 to 96\.0 °C/)
     await user.type(box('title, if you like'), 'my title')
     await user.click(begin())

@@ -174,7 +174,7 @@ export function ProcedureForm({
               }}
             />
             <Field
-              label={`cautions of step ${i + 1}, one a line`}
+              label={`cautions of step ${i + 1}, one per line`}
               rows={Math.max(1, step.cautions?.length ?? 1)}
               value={(step.cautions ?? []).map(({ text }) => text).join('\n')}
               onChange={(text) => {
@@ -184,7 +184,7 @@ export function ProcedureForm({
           </li>
         ))}
       </ol>
-      <Field label="waste, a stream a line" rows={4} {...form.of('waste')} />
+      <Field label="waste, one stream per line" rows={4} {...form.of('waste')} />
       <SaidWrong sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>

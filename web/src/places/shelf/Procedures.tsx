@@ -93,7 +93,7 @@ function Reading({
         condition appears only where it applies.
       </p>
       <div className="row-of mb-2">
-        <Button onClick={onCopy}>Copy it as a house procedure</Button>
+        <Button onClick={onCopy}>Copy as house procedure</Button>
         {procedure.copiedFrom && (
           <>
             <Button variant="outline-primary" onClick={onEdit}>

@@ -84,7 +84,7 @@ export function RowForm({
       <SaidWrong sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>
-          {before ? 'Save as a new version' : 'Add it to the shelf'}
+          {before ? 'Save as a new version' : 'Add to the shelf'}
         </Button>
         <Button
           variant="outline-primary"

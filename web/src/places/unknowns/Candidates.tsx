@@ -180,7 +180,7 @@ function Row({
         )}
         {striking && !ruledOut && (
           <ReasonForm
-            label="why it cannot be this one"
+            label="reason to rule out"
             button={`Strike out ${compound.name}`}
             onReason={(reason) => {
               write({

@@ -32,7 +32,7 @@ export function CaseLadder({ unknown }: { unknown: UnknownFacts }) {
       rows={rows}
       literature={standing.length > 0 ? { lowC: Math.min(...lows), highC: Math.max(...highs) } : null}
       literatureLabel={standing.length > 1 ? 'all candidates’ literature' : undefined}
-      note={`${isSimulated ? 'simulated; ' : ''}corrected where the raw range stands beside, else raw`}
+      note={`${isSimulated ? 'simulated; ' : ''}corrected if the raw range is shown too, otherwise raw`}
     />
   )
 }

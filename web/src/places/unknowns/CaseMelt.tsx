@@ -67,7 +67,7 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
                 pack('careful')
               }}
             >
-              Pack a tube and melt carefully
+              Careful run: pack tube
             </Button>
           )}
           {careful && (

@@ -116,7 +116,7 @@ function Ladder({ ladder: { rows, onset, clear, outliers } }: { ladder: ClassLad
             signs: [],
           }))}
           literature={null}
-          note={`${rows.some(({ row }) => row.isSimulated) ? 'simulated ones among them; ' : ''}each bench’s own thermometer; corrected where the raw range stands beside`}
+          note={`${rows.some(({ row }) => row.isSimulated) ? 'simulated ones among them; ' : ''}each bench’s own thermometer; corrected if the raw range is shown too`}
         />
       </div>
       <p className="mt-2">

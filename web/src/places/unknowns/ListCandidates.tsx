@@ -69,7 +69,7 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
           className="mt-2"
           type="checkbox"
           id="handed-out"
-          label="the instructor handed this list out"
+          label="list from the instructor"
           checked={handedOut}
           onChange={(event) => {
             setHandedOut(event.target.checked)

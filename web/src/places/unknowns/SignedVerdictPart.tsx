@@ -57,7 +57,7 @@ export function SignedVerdictPart({
       <table className="lines mt-3">
         <thead>
           <tr>
-            <th>candidate, when it was signed</th>
+            <th>candidate</th>
             <th className="num">literature, °C</th>
             <th className="num">chance</th>
             <th />

@@ -96,7 +96,7 @@ function NewStandard() {
   })
   return (
     <form className="row-of align-items-end" aria-label="Name a standard" onSubmit={form.onSubmit}>
-      <CompoundField label="or name another sample you have" isAddable {...form.of('name')} />
+      <CompoundField label="or another sample" isAddable {...form.of('name')} />
       <Button
         type="submit"
         variant="outline-primary"

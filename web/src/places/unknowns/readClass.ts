@@ -18,7 +18,7 @@ export async function readHandedIn(
   const { refusalOf } = await import('@ivory-crystal/core/schemas')
   const whole = (entries as readonly RawEntry[]).filter((entry) => refusalOf(entry) === null)
   if (whole.length === 0 && entries.length > 0)
-    return { sentence: `None of the lines in “${file.name}” can be read.` }
+    return { sentence: `None of the entries in “${file.name}” can be read.` }
   await readable(whole)
   return { title: notebook.title, view: fold(whole) }
 }

@@ -154,7 +154,7 @@ describe('what it could be', () => {
     await user.click(press('Strike out 1-naphthol'))
     const button = screen.getAllByRole('button', { name: 'Strike out 1-naphthol' }).at(-1)
     expect(button).toHaveProperty('disabled', true)
-    await user.type(screen.getByLabelText('why it cannot be this one'), 'ours is snow white')
+    await user.type(screen.getByLabelText('reason to rule out'), 'ours is snow white')
     await user.click(screen.getAllByRole('button', { name: 'Strike out 1-naphthol' }).at(-1) as HTMLElement)
     screen.getByText('Struck out: ours is snow white')
     expect((await chance()).textContent).not.toBe(before)

@@ -1,7 +1,7 @@
 import type { Compound } from '../../../substances/shelf'
 import { defineKind } from '../defineKind'
 
-/** A prep begins: what is to be purified, as the shelf gave it at the time. */
+/** A prep begins: compound to purify, as the shelf gave it at the time. */
 export interface PrepOpened {
   readonly title: string
   readonly compound: Compound

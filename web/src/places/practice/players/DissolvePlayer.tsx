@@ -154,7 +154,7 @@ export function DissolvePlayer({ put, onDone }: PlayerProps) {
               call('what is left is grit')
             }}
           >
-            What is left is grit
+            The rest is grit
           </Button>
         </div>
       </section>

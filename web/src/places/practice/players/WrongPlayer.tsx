@@ -27,8 +27,8 @@ export function WrongPlayer({ put, onDone }: PlayerProps) {
   return (
     <>
       <p>
-        You see a bench <strong>{exercise.scene}</strong>. Mark what is wrong. For each mistake, choose why it
-        is one and what to do instead.
+        Look at what happens <strong>{exercise.scene}</strong>. Mark what is wrong. For each mistake, choose
+        why it is one and what to do instead.
       </p>
       {exercise.lines.map((line) => (
         <Line

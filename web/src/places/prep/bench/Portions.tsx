@@ -183,7 +183,7 @@ function Effect({ prep }: { prep: PrepFacts }) {
       </span>
     )
   return (
-    <span className="w-100 row-of align-items-center" role="group" aria-label="What did the last portion do?">
+    <span className="w-100 row-of align-items-center" role="group" aria-label="After the last portion">
       <span className="quiet">After swirling and waiting, the last portion:</span>
       {PORTION_EFFECTS.map((effect) => (
         <Button

@@ -98,7 +98,7 @@ describe('Dissolve', () => {
     await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     const field = screen.getByRole('textbox', { name: 'other volume, mL' })
     for (const [typed, said] of [
-      ['0', 'more than nothing'],
+      ['0', 'above zero'],
       ['1,5', 'decimal with a point'],
       ['99999', 'fits no flask'],
     ] as const) {

@@ -82,7 +82,7 @@ export function ProcedureChoice({
       <p className="mt-3 mb-1">
         <b>{glass.vessel ? capital(glass.vessel) : 'No common vessel'}</b>, {glass.collector}.{' '}
         <Link to={`/n/${notebook ?? ''}/shelf?show=procedures&copy=${procedure.id}`}>
-          Copy it and edit it as a house procedure
+          Edit as house procedure
         </Link>
       </p>
       <StepList steps={steps} />
@@ -152,7 +152,7 @@ function Rules({
         <Form.Check
           type="checkbox"
           id="stones-in-both"
-          label="boiling stone in the sample flask too"
+          label="boiling stone in sample"
           checked={draft.stones === 'in both flasks'}
           onChange={(event) => {
             onRules({ stones: event.target.checked ? 'in both flasks' : 'in the solvent only' })

@@ -165,7 +165,7 @@ describe('the procedure', () => {
     await user.click(screen.getByRole('checkbox', { name: /hot filtration/ }))
     screen.getByText(/filter it through fluted paper/)
     await user.selectOptions(screen.getByRole('combobox', { name: 'how dry' }), 'constant mass')
-    await user.click(screen.getByRole('checkbox', { name: /boiling stone in the sample flask too/ }))
+    await user.click(screen.getByRole('checkbox', { name: /boiling stone in sample/ }))
     screen.getByText(/until two weighings agree/)
     await user.clear(field('constant mass within, g'))
     expect(screen.getByRole('alert').textContent).toContain('still empty')

@@ -104,7 +104,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
           />
         )}
         <InlineField label="its mass, g" {...form.of('mass')} />
-        <InlineField label="molecules of product from one" width={190} {...form.of('ratio')} />
+        <InlineField label="product molecules from one" width={190} {...form.of('ratio')} />
         <Button type="submit" variant="outline-primary" style={{ marginTop: 23 }}>
           Calculate it
         </Button>

@@ -144,7 +144,7 @@ describe('the simulated balance', () => {
   test('is cleared for this sample, loaded and tared on asking', async () => {
     const user = await atBalance()
     expect(server.loadBalance.mock.calls[0]?.slice(1, 3)).toEqual([sampleOf('Adipic', 'product'), 'nothing'])
-    await user.click(screen.getByRole('button', { name: 'put on the vessel with the product' }))
+    await user.click(screen.getByRole('button', { name: 'add the vessel with the product' }))
     expect(server.loadBalance.mock.calls[1]?.[2]).toBe('vessel with sample')
     expect(server.loadBalance.mock.calls[1]?.[3]).toBeCloseTo(0.1872, 4)
     await user.click(screen.getByRole('button', { name: 'tare' }))
@@ -297,7 +297,7 @@ describe('the account', () => {
     await user.type(name, 'dibenzoyl')
     await user.type(mass, '0')
     await user.click(submit)
-    expect(screen.getByRole('alert').textContent).toContain('more than nothing')
+    expect(screen.getByRole('alert').textContent).toContain('above zero')
     await user.clear(mass)
     await user.type(mass, '0.300')
     await user.click(submit)

@@ -28,7 +28,7 @@ export function AsItWas({ period, nowMs }: { period: PeriodFacts; nowMs: number 
               strike(closed, 'not ended yet')
             }}
           >
-            Not ended yet: open it again
+            Open it again
           </Button>
         </p>
       )}

@@ -24,7 +24,7 @@ export function Calendar({ now: { period, tasks }, plan }: { now: PeriodNow; pla
   return (
     <>
       <Button variant="outline-primary" onClick={() => void save()}>
-        Alarms as a calendar file
+        Alarms as calendar
       </Button>
       {wrong && (
         <span className="look m-0" role="alert">

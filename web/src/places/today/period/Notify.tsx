@@ -6,8 +6,7 @@ export function Notify() {
   const [state, setState] = useState(() =>
     typeof Notification === 'undefined' ? 'denied' : Notification.permission,
   )
-  if (state === 'granted')
-    return <span className="quiet">You are also told outside this window when a clock ends.</span>
+  if (state === 'granted') return <span className="quiet">The browser also tells you when a timer ends.</span>
   if (state === 'denied') return null
   return (
     <Button
@@ -16,7 +15,7 @@ export function Notify() {
         void Notification.requestPermission().then(setState)
       }}
     >
-      Tell me outside this window too
+      Notify me
     </Button>
   )
 }

@@ -138,7 +138,7 @@ export function PeriodForm({
           )}
           <Form.Check
             id={`${id}-pace`}
-            label="plan with my own pace, where this bench has one"
+            label="use my own pace"
             checked={typed.isOwnPace}
             onChange={(event) => {
               set({ isOwnPace: event.target.checked })

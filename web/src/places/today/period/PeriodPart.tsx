@@ -67,7 +67,7 @@ function Forgotten({ period }: { period: PeriodFacts }) {
     write(closePeriod(period, tasks, endsAtMs))
   }
   return (
-    <section className="mt-4" aria-label="A period that was not closed">
+    <section className="mt-4" aria-label="Period not closed">
       <h2>
         The period of {day(beginsAtMs)}, {clock(beginsAtMs)} to {clock(endsAtMs)}, was not closed
       </h2>

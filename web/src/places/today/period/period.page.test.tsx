@@ -147,7 +147,7 @@ describe('Today with a lab period', () => {
     const before = within(await screen.findByRole('region', { name: 'The period before' }))
     before.getByText(/finished at \d\d:\d\d, \d+ min spare/)
     // Too soon: it is opened again, and nothing of it is lost.
-    await user.click(before.getByRole('button', { name: 'Not ended yet: open it again' }))
+    await user.click(before.getByRole('button', { name: 'Open it again' }))
     await screen.findByRole('region', { name: 'The timetable' })
   })
 })
@@ -156,13 +156,13 @@ describe('a period that nobody closed', () => {
   test('is told once it is long over, and closed at its end with what was done in it', async () => {
     nowMs += 12 * 60 * MINUTE_MS
     const user = showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
-    const region = within(await screen.findByRole('region', { name: 'A period that was not closed' }))
+    const region = within(await screen.findByRole('region', { name: 'Period not closed' }))
     await user.click(region.getByRole('button', { name: /^Close the period: finished at \d\d:\d\d$/ }))
     const [closed] = bodies('period closed')
     expect(closed?.outAtMs).toBe(periodsOf(useNotebook.getState().view).at(-1)?.opened.body.endsAtMs)
     expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
     await waitFor(() => {
-      expect(screen.queryByRole('region', { name: 'A period that was not closed' })).toBeNull()
+      expect(screen.queryByRole('region', { name: 'Period not closed' })).toBeNull()
     })
   })
 })
@@ -200,7 +200,7 @@ describe('setting the period', () => {
     form.getByText(/a period is 12 h at most\. Are the two the right way round\?$/)
     await type(user, form.getByLabelText('from'), shown(nowMs - 120 * MINUTE_MS))
     await user.click(form.getByRole('button', { name: 'Set the period' }))
-    form.getByText(/^That period was over at/)
+    form.getByText(/^That period ended at/)
     expect(bodies('period opened')).toHaveLength(0)
     expect(form.getByLabelText<HTMLInputElement>('to').value).toBe(shown(nowMs - 60 * MINUTE_MS))
   })

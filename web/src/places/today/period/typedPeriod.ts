@@ -36,7 +36,7 @@ export function periodOf(typed: Typed, nowMs: number): string | Omit<PeriodOpene
   const hours = (endsAtMs - beginsAtMs) / HOUR_MS
   if (hours > LONGEST_H)
     return `From ${typed.from} to ${typed.to} is ${hours.toFixed(0)} h: a period is ${LONGEST_H} h at most. Are the two times swapped?`
-  if (endsAtMs <= nowMs) return `That period was over at ${typed.to}: when is this one over?`
+  if (endsAtMs <= nowMs) return `That period ended at ${typed.to}. When does this one end?`
   const busy: PeriodBusy[] = []
   for (const { what, who, from, to } of typed.busy) {
     if (who.trim() === '' && from === '' && to === '') continue
