@@ -149,7 +149,7 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
   await page.reload()
   await expect(page.getByLabel('lane a, spot 1, mm')).toHaveValue('33.0')
   await page.getByRole('button', { name: 'Record this plate' }).click()
-  await expect(page.getByTestId('plate-opinion')).toContainText('the same height within what reading allows')
+  await expect(page.getByTestId('plate-opinion')).toContainText('the same Rf within the reading error')
   await page.getByRole('link', { name: 'To its judging' }).click()
   await expect(page.getByText('Plate: the same height')).toBeVisible()
 })

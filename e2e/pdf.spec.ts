@@ -19,7 +19,7 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
 }) => {
   await openBenzilPage(page, demo)
   const sheet = page.getByRole('article')
-  await expect(sheet.getByText(/^Entry \d+ is the last saved/)).toBeVisible()
+  await expect(sheet.getByText(/^Entry \d+ is the last one saved/)).toBeVisible()
   const shown = await sheet.innerText()
   const drawn = (await sheet.locator('svg text').allTextContents()).map((text) =>
     text.replaceAll(/\s+/g, ' ').trim(),

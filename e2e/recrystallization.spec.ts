@@ -121,7 +121,7 @@ test('which solvent, how much, how often: the plan answers and follows', async (
     .getByRole('button', { name: /^Plan with it: 8.0 g per 100 mL hot/ })
     .click()
   await expect(page.getByLabel('solvent', { exact: true })).toHaveValue('acetone')
-  await expect(page.getByText('one point continued with the fusion enthalpy: an estimate')).toBeVisible()
+  await expect(page.getByText('one point extended with the fusion enthalpy: an estimate')).toBeVisible()
 })
 
 test('adipic acid in a centrifuge tube, from the centrifuge to the account, on the simulated balance', async ({

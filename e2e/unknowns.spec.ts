@@ -128,7 +128,7 @@ test('an unknown whose compound is not listed ends in “not on the list”', as
     const box = page.getByLabel(new RegExp(`^with ${name}`))
     if (!(await box.isChecked())) await box.check()
   }
-  await page.getByLabel(/^with the authentic sample in a tube/).uncheck()
+  await page.getByLabel(/^authentic sample beside it/).uncheck()
   await page.getByRole('button', { name: 'Pack 3 tubes and plan the run' }).click()
   await meltByKeys(page, demo, { tubes: 3, first: 2, stepS: 10 })
   await openCase(page, demo, 'K-21')

@@ -136,7 +136,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   await residue.getByRole('button', { name: `Record ${RESIDUE} g` }).click()
   const closure = (100 * (Number(LOADED) - Number(EMPTY) + Number(RESIDUE))) / crudeG
   await expect(page.getByText(`${closure.toFixed(1)} %`, { exact: true })).toBeVisible()
-  await expect(page.getByText('it is never all impurity')).toBeVisible()
+  await expect(page.getByText('it is never only impurity')).toBeVisible()
   await page.getByLabel('in your own words, for the page').fill('A rim stayed on the paper.')
   await page.getByRole('form', { name: 'In your own words' }).getByRole('button').click()
   await page.getByRole('button', { name: 'Dry and weigh', exact: true }).click()

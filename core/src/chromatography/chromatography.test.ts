@@ -13,7 +13,7 @@ test('a plate whose line stood in the eluent, or whose front ran to the edge, is
   ]
   expect(plateTrouble({ lineMm: 10, frontMm: 60, heightMm: 80 })).toEqual([])
   const washed = plateTrouble({ lineMm: 3, frontMm: 60, heightMm: 80 })
-  expect(washed.join()).toContain('The line lies 3 mm above the edge')
+  expect(washed.join()).toContain('The pencil line is 3 mm above the edge')
   const edge = plateTrouble({ lineMm: 10, frontMm: 70, heightMm: 80 })
   expect(edge.join()).toContain('The front ran to the upper edge')
   expect(readPlate(lanes, 60)).toMatchObject({ agrees: true, isPoor: false })
@@ -74,7 +74,7 @@ describe('a plate', () => {
   test('a different height is a different compound', () => {
     const opinion = readPlate([lane('sample', 21), lane('authentic', 30)], 50)
     expect(opinion?.agrees).toBe(false)
-    expect(opinion?.sentence).toContain('further apart than reading allows')
+    expect(opinion?.sentence).toContain('further apart than the reading error')
   })
   test('a co-spot in one place outweighs a millimetre between the lanes, and not a centimetre', () => {
     const lanes = (authenticMm: number) => [
@@ -84,7 +84,7 @@ describe('a plate', () => {
     ]
     expect(readPlate([lane('sample', 21), lane('authentic', 22.6)], 50)?.agrees).toBe(false)
     expect(readPlate(lanes(22.6), 50)?.agrees).toBe(true)
-    expect(readPlate(lanes(22.6), 50)?.sentence).toContain('spotted together they stand in one place')
+    expect(readPlate(lanes(22.6), 50)?.sentence).toContain('spotted together they stay in one place')
     expect(readPlate(lanes(31), 50)?.agrees).toBe(false)
   })
   test('a co-spot that parts outweighs two heights that look alike', () => {

@@ -76,7 +76,7 @@ describe('what a dial does', () => {
     expect(modelledC(model, 80, [], 0)).toBe(80)
   })
   test('what cannot be is said', () => {
-    expect(() => plateauC(model, -1)).toThrow('cannot stand at -1')
+    expect(() => plateauC(model, -1)).toThrow('cannot be set to -1')
     expect(() => plateauC({ ...model, gain: 0 }, 3)).toThrow('above zero')
     expect(minutesToReach(model, 4, 60, 60)).toBe(0)
     expect(minutesToReach(model, 0, 60, 80)).toBeNull()
@@ -127,7 +127,7 @@ describe('learning a dial', () => {
     expect(fit([{ ...first, samples: first.samples.map(([m]) => [m, 20] as const) }, second])).toThrow(
       'does not warm the block',
     )
-    expect(fit([first, { ...second, samples: [...second.samples].reverse() }])).toThrow('run backwards')
+    expect(fit([first, { ...second, samples: [...second.samples].reverse() }])).toThrow('go backwards')
     expect(fit([first, { ...second, dial: 0 }])).toThrow('above 0')
   })
 })
@@ -299,8 +299,8 @@ describe('a plan for the dial', () => {
   })
   test('what cannot be planned is refused in a sentence', () => {
     expect(() => planDial({ ...input, expectedLowC: 97 })).toThrow('runs backwards')
-    expect(() => planDial({ ...input, dialStep: 0 })).toThrow('steps above zero')
+    expect(() => planDial({ ...input, dialStep: 0 })).toThrow('steps of a dial are above zero')
     expect(() => planDial({ ...input, minRate: 3 })).toThrow('Rates are above zero')
-    expect(() => planDial({ ...input, leadC: -1 })).toThrow('window has to end')
+    expect(() => planDial({ ...input, leadC: -1 })).toThrow('watch band must end')
   })
 })

@@ -52,14 +52,14 @@ describe('the line protocol', () => {
   test.each([
     ['reading 12', 'is not “reading <seconds> <°C>”'],
     ['reading 12 95,4', 'with decimal points'],
-    ['reading 12 5000', 'is it another unit?'],
+    ['reading 12 5000', 'Is it in another unit?'],
     ['reading 12 95.4 light=2', 'numbers from 0 to 1'],
     ['temperature 12 95.4', 'is not “reading'],
   ])('“%s” is refused: %s', (line, sentence) => {
     expect(() => readingOfLine(line)).toThrow(sentence)
   })
   test.each(['melt', 'ramp 104', 'ramp 104 fast', 'stop now', 'dial'])('“%s” is no command', (line) => {
-    expect(() => commandOfLine(line)).toThrow('is no command. There are: preheat')
+    expect(() => commandOfLine(line)).toThrow('is not a command. The commands are: preheat')
   })
 })
 

@@ -149,7 +149,7 @@ test('the share of two weighed parts', () => {
     [1, -1],
     [NaN, 1],
   ] as const)
-    expect(() => massFractionOf(p, q)).toThrow('Both parts of a mixture weigh something')
+    expect(() => massFractionOf(p, q)).toThrow('Both parts of a mixture have a mass')
 })
 
 test('Walden’s rule', () => {
@@ -189,7 +189,7 @@ describe('reading the map', () => {
     const low = { onsetC: 90.9, clearC: 91.8 }
     const found = (range: { onsetC: number; clearC: number }, isUnchecked: boolean) =>
       compositionFromRange(benzil, benzoin, range, 0.3, { isUnchecked })?.doubt
-    expect(found(low, true)).toContain('Nobody checked the thermometer')
+    expect(found(low, true)).toContain('The thermometer was not checked')
     expect(found(low, false)).toContain('another impurity')
     // Further off than any thermometer it is the sample’s again.
     expect(found({ onsetC: 65, clearC: 91 }, true)).toContain('another impurity')

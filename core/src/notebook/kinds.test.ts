@@ -312,7 +312,7 @@ describe('what each new kind takes, and says', () => {
         read: [reading('151.5'), reading('150.1')],
         heating: null,
       },
-      'were the two swapped?',
+      'Were the two swapped?',
     ],
     ['tube noted', { run: RUN, slot: 2, note: 'looks nice', atS: 12 }, 'must be one of'],
     ['range given up', { run: RUN, slot: 2, reason: 'tired' }, 'must be one of'],

@@ -381,7 +381,7 @@ describe('a prep as it goes', () => {
     const verdict = prepOf(view, benzil)?.verdict
     expect(verdict && isStale(view, verdict)).toBe(true)
     expect(verdict?.body.judgement.verdict).toBe('consistent with pure')
-    expect(rangesOf(view, benzil)[1]?.trouble).toContain('Only the onset was caught')
+    expect(rangesOf(view, benzil)[1]?.trouble).toContain('Only the onset was marked')
     const judged = judgementOf(view, benzil)
     expect(judged.ok ? '' : judged.problem.sentence).toContain('no complete melting range')
   })
@@ -423,7 +423,7 @@ describe('a prep as it goes', () => {
     })
     const fixed = from.find((line) => line.kind === 'plan fixed') as Entry<'plan fixed'>
     const little = withProduct('0.20', [entry('plan fixed', prep, fixed.body)])
-    expect(little.weigh?.reason).toContain('Do not throw the liquor away')
+    expect(little.weigh?.reason).toContain('Do not discard the mother liquor')
   })
 })
 

@@ -130,8 +130,8 @@ describe('a plan as it is typed', () => {
       null,
       'cannot be used',
     ],
-    ['cold above hot', { coldC: '90' }, 'coldC', 'were the two swapped'],
-    ['a fraction typed for a per cent', { assayPercent: '0.9' }, 'assayPercent', 'was 90 % meant?'],
+    ['cold above hot', { coldC: '90' }, 'coldC', 'Were the two swapped'],
+    ['a fraction typed for a per cent', { assayPercent: '0.9' }, 'assayPercent', 'Was 90 % meant?'],
     ['the product as its own impurity', { impurity: 'Benzil' }, 'impurity', 'Benzil is the product itself'],
   ])('%s is answered at its field', (_, change, field, sentence) => {
     const planned = outcome(change)
@@ -149,7 +149,9 @@ describe('a plan beyond one solvent and many points', () => {
   test('ten times the volume that is proposed is asked about, with what it costs', () => {
     const proposed = value({}).proposed.ml
     const much = value({ volumeML: String(10 * proposed) }).remarks.join(' ')
-    expect(much).toMatch(/mL is 10 times what is proposed .* g more stays in the liquor\. A digit too many\?/)
+    expect(much).toMatch(
+      /mL is 10 times what is proposed .* g more stays in the mother liquor\. Is there a digit too many\?/,
+    )
     expect(value({ volumeML: String(1.5 * proposed) }).remarks.join(' ')).not.toContain('A digit too many')
   })
   test('one point alone is continued with the fusion enthalpy', () => {
@@ -187,7 +189,7 @@ describe('a plan beyond one solvent and many points', () => {
   test('one point of the impurity is no hindrance: it is taken to stay dissolved, and that is said', () => {
     const planned = value({ impurity: 'benzoin', impurityPoints: [{ temperature: '25', solubility: '1.2' }] })
     expect(planned.plan.impurityAssumedDissolved).toBe(true)
-    expect(planned.remarks.join(' ')).toContain('One solubility of benzoin says nothing of it hot or cold')
+    expect(planned.remarks.join(' ')).toContain('One solubility of benzoin does not show how it changes')
   })
   test('two are used 5 °C under where the lower one boils, and what to do is said', () => {
     expect(outcome({ second: 'water', hotC: '78' })).toMatchObject({
@@ -195,7 +197,7 @@ describe('a plan beyond one solvent and many points', () => {
       problem: {
         field: 'hotC',
         sentence: expect.stringMatching(
-          /Ethanol 95% boils at 78.2 °C.*at 73 °C or below, or take a second solvent/,
+          /Ethanol 95% boils at 78.2 °C.*at 73 °C or below, or choose a second solvent/,
         ),
       },
     })
@@ -237,7 +239,7 @@ describe('a plan beyond one solvent and many points', () => {
       ok: false,
       problem: {
         field: 'volumeML',
-        sentence: expect.stringMatching(/fits no common flask.*divide the crude/),
+        sentence: expect.stringMatching(/fits no common flask.*Divide the crude/),
       },
     })
   })

@@ -56,7 +56,7 @@ describe('a melt is planned by what the solid does when it is hot', () => {
   test('what sublimes: a sealed tube, put in 10 °C below where it melts', () => {
     const { notes } = heatedAsItBehaves(notebookOf('camphor'), tubesOf(2), DEFAULT_HOUSE_RULES)
     expect(notes.join()).toMatch(
-      /sublimes: seal the open end of the tube .*put it in only at the planned start/,
+      /sublimes: seal the open end of the tube.*Put it in only at the planned start/,
     )
     const plan = planned('camphor', [2])
     if (!plan.ok) throw new Error(plan.problem.sentence)
@@ -103,7 +103,7 @@ describe('a melt is planned by what the solid does when it is hot', () => {
     const plan = planned('phthalic-acid', [2], oilBath)
     expect([plan.ok, plan.ok ? '' : plan.problem.sentence]).toEqual([
       false,
-      expect.stringContaining('take another instrument'),
+      expect.stringContaining('Use another instrument'),
     ])
   })
 })

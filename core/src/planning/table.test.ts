@@ -56,7 +56,7 @@ describe('every plan of the shelf, at 0.1, 1, 10 and 100 g', () => {
               ? /A stirring bar goes in too/
               : /boiling stones \(or a stirring bar\)/
             ).test(caution)) &&
-          (!isStirred || /Stirring stands in for the boiling stone/.test(words))
+          (!isStirred || /Stirring replaces the boiling stone/.test(words))
         )
       }),
     ).toEqual([])
@@ -132,7 +132,7 @@ describe('every plan of the shelf, at 0.1, 1, 10 and 100 g', () => {
     expect(
       breaking(({ steps, of }) => {
         const said = (steps.find(({ id }) => id === 'keep-back')?.caution ?? '').toLowerCase()
-        if (of.hazards.length === 0) return said.includes('gloves') && said.includes('not on file')
+        if (of.hazards.length === 0) return said.includes('gloves') && said.includes('not known here')
         return (
           said.includes('hood') === asksForHood(of.hazards) &&
           said.includes('gloves') === asksForGloves(of.hazards) &&

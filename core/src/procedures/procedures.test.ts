@@ -49,7 +49,7 @@ describe('the steps', () => {
       '25 mL Erlenmeyer',
       'in a water or steam bath at about 90 °C',
       'near 3.5 mL',
-      'up to 11.0 mL',
+      'to 11.0 mL in total',
       'benzoin stays dissolved',
       '1.0 mL of ice-cold ethanol 95%',
       'at most 7 mg',
@@ -80,9 +80,9 @@ describe('the steps', () => {
   test('carry the cautions where they belong', () => {
     expect(step('heat-solvent', 'small-funnel')?.caution).toContain('no flame')
     expect(step('wet-the-crude', 'small-funnel')?.caution).toContain('melts to an oil')
-    expect(step('off-the-heat', 'small-funnel')?.caution).toContain('Never a tight stopper')
+    expect(step('off-the-heat', 'small-funnel')?.caution).toContain('Never put a tight stopper')
     expect(step('cool-undisturbed', 'small-funnel')?.caution).toContain('a fresh boiling stone')
-    expect(step('spin', 'craig-tube')?.caution).toContain('Lid shut until it stands still')
+    expect(step('spin', 'craig-tube')?.caution).toContain('Keep the lid shut until the rotor stands still')
     expect(step('off-before-dry', 'evaporation')?.caution).toContain('not purified')
     expect(step('heat-solvent', 'centrifuge-tube', adipic)?.caution ?? '').not.toContain('flame')
   })
@@ -103,7 +103,7 @@ describe('the steps', () => {
     const drying = { atLeastMin: 20, constantMassToleranceG: 0.001 }
     expect(ids({ conventions: { ...benzil.conventions, drying } })).toContain('dry-and-weigh-again')
     expect(renderWaste(procedure('small-funnel'), { ...benzil, inserts: ['charcoal'] }).join(' ')).toContain(
-      'Charcoal',
+      'Put charcoal',
     )
   })
   test('a pair names both solvents, and the waste its worst part', () => {
@@ -124,7 +124,7 @@ describe('the steps', () => {
         .map(({ id }) => id),
     ).toEqual(['cool-undisturbed', 'spread-to-dry'])
     expect(step('cool-undisturbed', 'craig-tube')).toBeUndefined()
-    expect(step('plunger-in', 'craig-tube')?.meanwhile).toContain('centrifuge partner')
+    expect(step('plunger-in', 'craig-tube')?.meanwhile).toContain('partner tube for the centrifuge')
   })
 })
 
@@ -193,7 +193,7 @@ describe('whatever the batch', () => {
         const heats = steps.filter(({ id }) => id.startsWith('heat-solvent'))
         for (const { text, caution } of heats) {
           // Held below boiling it needs no stone.
-          if (!text.includes('held at')) expect(caution).toContain('never into hot liquid')
+          if (!text.includes('held at')) expect(caution).toContain('never to hot liquid')
           expect(caution).toContain('no flame')
         }
         if (one.solvents !== 'water only') expect(heats).toHaveLength(1)
@@ -291,7 +291,7 @@ describe('the procedure', () => {
       because: expect.stringContaining('does not fit a Craig tube'),
     })
     expect(glasswareFor('large funnel', 200, { hotML: 1400 }).trouble).toContain(
-      'divide the crude into batches',
+      'Divide the crude into batches',
     )
   })
   test('of a pair is asked for by a second solvent', () => {
@@ -317,8 +317,8 @@ test('rescues are there for each bench station, each with a remedy', () => {
 
 test('a centrifuge partner is told by mass', () => {
   expect(partnerTrouble(6.48, 6.42)).toBeNull()
-  expect(partnerTrouble(6.48, 6.31)).toContain('0.170 g lighter: add water')
-  expect(partnerTrouble(6.2, 6.48)).toContain('0.280 g heavier: take water out')
+  expect(partnerTrouble(6.48, 6.31)).toContain('0.170 g lighter. Add water')
+  expect(partnerTrouble(6.2, 6.48)).toContain('0.280 g heavier. Take water out')
   expect(() => partnerTrouble(6.2, 0)).toThrow('above zero')
 })
 
@@ -366,7 +366,7 @@ test('why this solvent', () => {
   const toluene = { ...benzil, solvent: { ...benzil.solvent, boilingPointC: 110.6 } }
   expect(whyThisSolvent(toluene).join(' ')).toContain('boils at 110.6 °C and is used at 78 °C')
   const boiling = { ...toluene, input: { ...toluene.input, hotC: 110 } }
-  expect(whyThisSolvent(boiling).join(' ')).toContain('may come out as an oil')
+  expect(whyThisSolvent(boiling).join(' ')).toContain('could come out as an oil')
 })
 
 describe('what a step does', () => {

@@ -294,14 +294,16 @@ describe('cautions', () => {
       expect(words(id)).toContain('A hot pipette squirts')
     }
     expect(words('small-funnel')).toMatch(/star cracks/)
-    expect(words('small-funnel')).toMatch(/nobody leans over it; swirl it, and never leave it/)
-    expect(words('small-funnel')).toMatch(/a bent clip .* lets the air out.*Off the boil first/)
-    expect(words('small-funnel')).toContain('grey filtrate goes through a fresh filter with filter aid again')
+    expect(words('small-funnel')).toMatch(/Do not lean over it. Swirl it, and never leave it/)
+    expect(words('small-funnel')).toMatch(/A bent clip .* lets the air out.*Take it off the boil first/)
+    expect(words('small-funnel')).toContain(
+      'filtrate is grey, filter it again through a fresh filter with filter aid',
+    )
     expect(meltCautions('oil-bath tube').join(' ')).toMatch(
-      /no drop of water.*never to smoking.*half an hour/,
+      /keep water out of it.*never heat it until it smokes.*half an hour/,
     )
     expect(meltCautions('dial block').join(' ')).not.toContain('Oil')
-    expect(PLATE_STEPS.map(({ caution = '' }) => caution).join(' ')).toContain('no bare skin')
+    expect(PLATE_STEPS.map(({ caution = '' }) => caution).join(' ')).toContain('put bare skin under it')
     expect(TRIAL_CAUTION).toMatch(/boiling stick.*away from everyone.*never in a flame/)
   })
 })

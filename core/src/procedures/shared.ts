@@ -236,7 +236,10 @@ export const SUCTION: readonly StepTemplate[] = [
     id: 'draw-air-briefly',
     station: 'collect',
     text: 'Draw air through the crystals for 2 min only, breaking lumps with a clean spatula, then spread them in the hood, covered with paper, for {air}.',
-    cautions: [GUARD, { text: '{dryNever} Long drawing of air carries it off too.', when: 'never dried so' }],
+    cautions: [
+      GUARD,
+      { text: '{dryNever} Drawing air through it for long also carries it off.', when: 'never dried so' },
+    ],
     timer: { timer: 'air', minutes: 'house rule' },
     when: ['goes off'],
   },

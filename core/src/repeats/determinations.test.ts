@@ -43,7 +43,7 @@ describe('several determinations', () => {
     )
   })
   test('none, or one that is no number, is refused', () => {
-    expect(() => determinations([], 0.5)).toThrow('no mean')
+    expect(() => determinations([], 0.5)).toThrow('at least one determination')
     expect(() => determinations([95, NaN], 0.5)).toThrow('not a number')
   })
 })

@@ -35,7 +35,7 @@ describe('a session that no order keeps every wait of', () => {
     done: {},
   }
   test('is planned all the same, and says which is over by how long', () => {
-    expect(() => replan(atTheLens)).toThrow('No order keeps every wait')
+    expect(() => replan(atTheLens)).toThrow('No order keeps every limit')
     const { session, broken } = softened(atTheLens)
     expect(broken).toEqual([{ task: 'collect', after: 'ice', byMin: 8 }])
     expect(replan(session).starts['collect']).toBe(43)

@@ -244,7 +244,7 @@ describe('oiling', () => {
     [{}, 'low', '44 °C higher'],
     [{ crudeOnsetC: 84 }, 'low', 'crude was seen to melt from 84'],
     [{ crudeOnsetC: 58 }, 'some', 'only 7 °C below'],
-    [{ crudeOnsetC: 50 }, 'high', 'may part as an oil first'],
+    [{ crudeOnsetC: 50 }, 'high', 'could separate as an oil first'],
     [{ eutecticC: 48 }, 'high', 'with its impurity it can be liquid from 48'],
     [{ boilingPointC: 111 }, 'some', 'above the melting point'],
     [{ boilingPointC: null }, 'low', '44 °C higher'],
@@ -388,7 +388,7 @@ describe('a pair of solvents', () => {
   })
   test('the wrong way round, or of two that dissolve alike, is named', () => {
     expect(() => planSolventPair({ ...pair, good: pair.poor, poor: pair.good })).toThrow(
-      'were the two swapped',
+      'Were the two swapped',
     )
     expect(() =>
       planSolventPair({
@@ -398,7 +398,7 @@ describe('a pair of solvents', () => {
           [70, 39],
         ],
       }),
-    ).toThrow('would not cloud')
+    ).toThrow('would not make the solution cloudy')
   })
   test('that does not mix is told apart', () => {
     const of = (change: Partial<Solvent>) => ({ ...ethanol, ...change })
@@ -473,7 +473,7 @@ describe('points that look wrong', () => {
         [50, 87],
         [78, 46],
       ],
-      'was it g per L? Then it is 8.7',
+      'Was it g per L? Then it is 8.7',
     ],
     [
       'the others in g per L',
@@ -482,7 +482,7 @@ describe('points that look wrong', () => {
         [50, 8.7],
         [78, 460],
       ],
-      'ten times less than its neighbours',
+      'a tenth of what its neighbours',
     ],
     [
       'two with a unit mixed up',
@@ -539,16 +539,16 @@ describe('a trial in a test tube', () => {
     cooled: 'many crystals',
   }
   test.each<[Partial<Trial>, string, string]>([
-    [{}, 'good', 'this is what is wanted'],
+    [{}, 'good', 'a suitable solvent'],
     [{ cold: 'some dissolves' }, 'good', 'expect to lose that'],
-    [{ cold: 'all dissolves' }, 'unsuitable', 'nothing would come back'],
-    [{ hot: 'does not dissolve' }, 'unsuitable', 'poorer one of a pair'],
-    [{ hot: 'some dissolves' }, 'possible', 'add more solvent'],
-    [{ cooled: 'few crystals' }, 'possible', 'holds much cold'],
+    [{ cold: 'all dissolves' }, 'unsuitable', 'no crystals would form'],
+    [{ hot: 'does not dissolve' }, 'unsuitable', 'poorer solvent of a pair'],
+    [{ hot: 'some dissolves' }, 'possible', 'Add more solvent'],
+    [{ cooled: 'few crystals' }, 'possible', 'much stays dissolved when cold'],
     [{ cooled: 'an oil' }, 'unsuitable', 'boils lower'],
-    [{ cooled: 'nothing' }, 'possible', 'scratch, seed or chill'],
-    [{ cooled: null }, 'not finished', 'now cool it'],
-    [{ hot: null, cooled: null }, 'not finished', 'Tick what is seen'],
+    [{ cooled: 'nothing' }, 'possible', 'Scratch, seed or chill'],
+    [{ cooled: null }, 'not finished', 'Now cool it'],
+    [{ hot: null, cooled: null }, 'not finished', 'Tick what you see'],
   ])('%j: %s', (change, fit, said) => {
     expect(judgeTrial({ ...tube, ...change })).toMatchObject({ fit, sentence: expect.stringContaining(said) })
   })
@@ -568,6 +568,6 @@ test('a rinse costs at most what it can hold, and never more than there is', () 
 
 test('drops a mL are counted, and what no pipette gives is named', () => {
   expect(dropsPerML(27, 1)).toBe(27)
-  expect(() => dropsPerML(30, 0.03)).toThrow('no drop of a pipette')
+  expect(() => dropsPerML(30, 0.03)).toThrow('do not fit a pipette')
   expect(() => dropsPerML(0, 1)).toThrow('Count some drops')
 })

@@ -84,7 +84,7 @@ describe('a reading by eye that lies where the heating cannot have been', () => 
       '102 °C above the expected temperature (88.0 °C). 190 °F would be 87.8 °C. Is the scale in °F?',
     )
     expect(misreadSentence(78, expected)).toBe(
-      '10 °C below the expected temperature (88.0 °C): check the scale.',
+      '10 °C below the expected temperature (88.0 °C). Check the scale.',
     )
   })
 })

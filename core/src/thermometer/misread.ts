@@ -201,5 +201,5 @@ export function misreadSentence(readC: number, expected: Expected): string {
   const fromF = (readC - 32) / 1.8
   return fromF > expected.lowC && fromF < expected.highC
     ? `${off}. ${String(readC)} °F would be ${fromF.toFixed(1)} °C. Is the scale in °F?`
-    : `${off}: check the scale.`
+    : `${off}. Check the scale.`
 }

@@ -120,10 +120,10 @@ describe('the thread out of the bath', () => {
     expect(emergentStemCorrectionC({ readingC: 90, exposedC: 50, stemC: 90 })).toBe(0)
     expect(emergentStemCorrectionC({ readingC: 90, exposedC: 0, stemC: 20 })).toBe(0)
     expect(() => emergentStemCorrectionC({ readingC: 90, exposedC: -1, stemC: 20 })).toThrow(
-      'shorter than nothing',
+      'cannot be below zero',
     )
     expect(() => emergentStemCorrectionC({ readingC: 90, exposedC: 1, stemC: 20, coefficient: 0 })).toThrow(
-      'coefficient above zero',
+      'coefficient of the thread must be above zero',
     )
   })
 })

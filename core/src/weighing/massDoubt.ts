@@ -21,5 +21,5 @@ export function massDoubt(
   const tooMuch = times >= TIMES_OFF
   const tooLittle = !beside.isMost && times <= 1 / TIMES_OFF
   if (!tooMuch && !tooLittle) return null
-  return `${massText} g of ${what.replace(/^the /, '')} ${beside.isMost ? 'from' : 'where'} ${beside.words}${beside.isMost ? '' : ' is planned'}: ${tooMuch ? 'a digit too many, or the point in the wrong place' : 'a digit too few, or the point in the wrong place'}?`
+  return `${massText} g of ${what.replace(/^the /, '')} ${beside.isMost ? 'from' : 'where'} ${beside.words}${beside.isMost ? '' : ' is planned'}. Is there a digit too ${tooMuch ? 'many' : 'few'}, or is the point in the wrong place?`
 }

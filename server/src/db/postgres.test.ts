@@ -185,7 +185,7 @@ else
       const told: string[] = []
       await carryOver(from.path, other.url, (sentence) => told.push(sentence))
       await carryOver(from.path, other.url, () => undefined)
-      expect(told.join()).toContain('the same as the folder')
+      expect(told.join()).toContain('equals the folder exactly')
       const there = await serve(from.path, { databaseUrl: other.url })
       expect(await there.store.all(id)).toEqual(lines)
       expect(await there.store.head(id)).toEqual(head)

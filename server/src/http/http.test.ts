@@ -32,9 +32,9 @@ const post = (body: object | string) =>
 
 describe('who may talk to it', () => {
   test.each([
-    ['Host', 'rebound.example:80', 'answers under 127.0.0.1 and localhost only'],
-    ['Origin', 'http://elsewhere.example', 'another site may not talk'],
-    ['Origin', 'null', 'another site may not talk'],
+    ['Host', 'rebound.example:80', 'answers only at 127.0.0.1 and localhost'],
+    ['Origin', 'http://elsewhere.example', 'another site cannot use'],
+    ['Origin', 'null', 'another site cannot use'],
   ])('a foreign %s %s is refused', async (header, value, sentence) => {
     const response = await request(at).get('/api/about').set(header, value)
     expect(response.status).toBe(403)
@@ -170,7 +170,7 @@ describe('bad input', () => {
       }),
       /nested/,
     ],
-    ['a mixture of itself', () => mixture([self], self), /made of itself/],
+    ['a mixture of itself', () => mixture([self], self), /made from itself/],
     [
       'an id days ahead',
       () => line(home(), { id: 'ffff0000-0000-7000-8000-000000000001' as never }),

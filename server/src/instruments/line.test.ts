@@ -156,7 +156,7 @@ describe('each sort of simulated instrument', () => {
       [write('melt planned', MELT, body)],
     ])
     const refused = await post(`${instrumentPath('dial-block')}/runs`, { notebook, melt: MELT })
-    expect([refused.status, detailOf(refused)]).toEqual([409, expect.stringContaining('what “K-14” is')])
+    expect([refused.status, detailOf(refused)]).toEqual([409, expect.stringContaining('named “K-14”')])
   })
 })
 
@@ -164,13 +164,13 @@ describe('the line', () => {
   test('a simulated instrument takes commands as lines, and reads for itself', async () => {
     await planOn('dial-block')
     const early = await lines('dial-block', 'dial 4')
-    expect([early.status, detailOf(early)]).toEqual([409, expect.stringContaining('Nothing runs')])
+    expect([early.status, detailOf(early)]).toEqual([409, expect.stringContaining('No run is going on')])
     await start('dial-block')
     expect((await lines('dial-block', 'dial 4\ntubes-in\n')).text).toBe('ok dial 4\nok tubes-in\n')
     const odd = await lines('dial-block', 'sing')
     expect(detailOf(odd)).toContain('“sing” is not a command. The commands are: preheat')
     const told = await lines('dial-block', 'reading 1 95.4')
-    expect(detailOf(told)).toContain('it reads for itself')
+    expect(detailOf(told)).toContain('sends its own readings')
     expect((await post(`${instrumentPath('dial-block')}/line`, {})).status).toBe(415)
     expect((await lines('dial-block', ' ')).status).toBe(400)
   })
@@ -215,11 +215,11 @@ describe('an instrument of the lab’s own', () => {
       ['reading 200 22.0', 'reading 201 22.4', 'reading 201 22.5', 'reading 205 24.0'].join('\n'),
     )
     const back = await lines('own-block', 'reading 203 23.0')
-    expect([back.status, detailOf(back)]).toEqual([400, expect.stringContaining('run backwards')])
+    expect([back.status, detailOf(back)]).toEqual([400, expect.stringContaining('go backwards')])
     const unit = await lines('own-block', 'reading 206 9000')
-    expect(detailOf(unit)).toContain('is it another unit?')
+    expect(detailOf(unit)).toContain('Is it in another unit?')
     const hurried = await command('own-block', run, { kind: 'pace', pace: 20 })
-    expect(detailOf(hurried)).toContain('Only simulated time can be hurried')
+    expect(detailOf(hurried)).toContain('Only simulated time can run faster')
     await post(`${instrumentPath('own-block')}/runs/${run.id}/end`, {})
     expect([...(await readings()).probeC.entries()]).toEqual([
       [0, 22],
@@ -254,7 +254,7 @@ describe('an instrument of the lab’s own', () => {
     const refused = (await post('/api/shelf/house%20rules', { rows: [backwards], dryRun: true })).body as {
       refused: { sentence: string }[]
     }
-    expect(refused.refused[0]?.sentence).toContain('runs backwards')
+    expect(refused.refused[0]?.sentence).toContain('is not in order')
     const { houseRules } = (await request(at()).get('/api/shelf')).body as { houseRules: { name: string }[] }
     expect(houseRules[0]?.name).toBe('Slow through the range')
     expect(houseRules.map(({ name }) => name)).toContain('Saltmarsh')

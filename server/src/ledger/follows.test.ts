@@ -84,7 +84,7 @@ test('where the tables refuse what was answered for, the next read or line bring
   const [answer] = (await store.append(home.notebook, [[first]])) ?? []
   expect(answer).toMatchObject({ outcome: 'stored', seq: 1 })
   expect(await store.all(home.notebook)).toEqual([first])
-  expect(said[0]).toContain('did not take what the journal has (no room in the tables).')
+  expect(said[0]).toContain('did not accept what the journal has (no room in the tables).')
   refuseOnce()
   await store.append(home.notebook, [[second]])
   // Known by its id at once, and the next line follows it.

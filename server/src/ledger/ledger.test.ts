@@ -173,7 +173,7 @@ describe('the journal', () => {
     await reopen(() => writeFile(join(folder.path, 'database', 'global', 'pg_control'), 'ruined'))
     expect(await stored()).toEqual([one])
     expect(await readdir(folder.path)).toContain('database.broken-1')
-    expect(said.join()).toContain('built again from the journal')
+    expect(said.join()).toContain('rebuilt from the journal')
   })
   test('that was taken away is written again from the database', async () => {
     const one = line(home)

@@ -54,9 +54,9 @@ describe('a photograph in the data folder', () => {
     const script = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>')
     const large = Buffer.concat([jpeg.subarray(0, 3), Buffer.alloc(1_000_001), Buffer.from([0xff, 0xd9])])
     for (const [answer, status, told] of [
-      [await send(shaOf(half), half), 400, 'no whole JPEG'],
+      [await send(shaOf(half), half), 400, 'not a complete JPEG'],
       [await send('0'.repeat(64), jpeg), 400, 'not the one that was sent'],
-      [await send(shaOf(script), script), 400, 'no whole JPEG'],
+      [await send(shaOf(script), script), 400, 'not a complete JPEG'],
       [await send(shaOf(script), script, 'image/svg+xml'), 415, 'image/jpeg'],
       [await send(shaOf(large), large), 413, ''],
       [await send('..%2Fjournal', jpeg), 400, 'SHA-256'],

@@ -165,7 +165,7 @@ describe('a sealed answer', () => {
       compound: 'glutaric-acid',
       purity: 1,
     })
-    expect([again.status, detailOf(again)]).toEqual([409, expect.stringContaining('first one stands')])
+    expect([again.status, detailOf(again)]).toEqual([409, expect.stringContaining('first one is valid')])
   })
 
   test('a seal whose line was lost with the server gets it on the next try, and gives nothing away', async () => {

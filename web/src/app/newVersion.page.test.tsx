@@ -72,7 +72,7 @@ describe('where another tab took it', () => {
   afterEach(() => {
     useUpdate.setState({ isTaken: false })
   })
-  test('this page follows at once when nothing in it is half typed', () => {
+  test('this page follows at once when no field in it is half typed', () => {
     showAt(Typed, `/n/${NOTEBOOK}/preps`, '*')
     act(() => {
       useUpdate.setState({ isTaken: true })
@@ -86,7 +86,7 @@ describe('where another tab took it', () => {
       useUpdate.setState({ isTaken: true })
     })
     expect(reload).not.toHaveBeenCalled()
-    expect(screen.getByText(/when nothing in it is half typed/)).toBeTruthy()
+    expect(screen.getByText(/when no field in it is half typed/)).toBeTruthy()
     await user.click(screen.getByRole('button', { name: 'Use it now' }))
     expect(reload).not.toHaveBeenCalled()
     expect(screen.getByText(/half typed and would be lost/)).toBeTruthy()

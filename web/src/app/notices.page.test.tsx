@@ -54,7 +54,7 @@ describe('what is not as it should be', () => {
     }))
     now({ about: { ...about, setAside } })
     screen.getByRole('heading', { name: /found something in its files/ })
-    screen.getByText(/8 things are left out because of it; everything else stands/)
+    screen.getByText(/8 things are left out because of it; everything else is valid/)
     expect(screen.getAllByRole('listitem').map((item) => item.textContent)[0]).toBe(
       'Line 3 of the journal: It cannot be read.',
     )
@@ -88,7 +88,7 @@ describe('a place that cannot be fetched', () => {
         </Failed>
       </MemoryRouter>,
     )
-    await screen.findByText(/has not been opened before/)
+    await screen.findByText(/was not opened on this device before/)
     isThere = true
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }))
     await screen.findByText('far away')

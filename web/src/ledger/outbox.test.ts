@@ -99,7 +99,7 @@ describe('the outbox', () => {
   })
   test('a server that answers for nothing is not asked for ever', async () => {
     await outbox.put(golden.entries.slice(0, 1))
-    await expect(outbox.drain(() => Promise.resolve([]))).rejects.toThrow('answered for none')
+    await expect(outbox.drain(() => Promise.resolve([]))).rejects.toThrow('did not answer for the entries')
     expect(await outbox.waiting()).toHaveLength(1)
   })
 })

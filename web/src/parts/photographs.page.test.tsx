@@ -66,7 +66,7 @@ test('left, or no picture at all, it leaves nothing', async () => {
 
 test('what is kept is shown with when and what; one that neither place has is said, and a strike is a line', async () => {
   const user = show()
-  await screen.findByText(/may still wait on the device that took it/)
+  await screen.findByText(/could still be on the device that took it/)
   screen.getByText(/crystals: needles out of the ice/)
   await user.click(screen.getByRole('button', { name: 'strike out' }))
   expect(written('struck')).toHaveLength(1)
@@ -75,7 +75,7 @@ test('what is kept is shown with when and what; one that neither place has is sa
   await openDemo()
   server.photograph.mockResolvedValue(JPEG)
   show()
-  await screen.findByText(/may still wait on the device that took it/)
+  await screen.findByText(/could still be on the device that took it/)
   cleanup()
   await openDemo()
   server.photograph.mockResolvedValue(new Uint8Array(readFileSync(join(PICTURES, SHOWN))).buffer)

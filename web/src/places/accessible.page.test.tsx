@@ -128,7 +128,7 @@ describe('axe finds no serious fault', () => {
     await throughParts(user, 'Dial block', ['dial', 'thermometer', 'connection', 'now'])
     for (const [link, said] of [
       ['rack and runs', /No order is shorter/],
-      ['house rules', /A run keeps the set/],
+      ['house rules', /A run keeps the rules/],
     ] as const) {
       await user.click(screen.getByRole('link', { name: link }))
       await screen.findByText(said)

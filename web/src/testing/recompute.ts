@@ -202,7 +202,7 @@ function lossesIn(text: string): readonly Recomputed[] {
   const lost = /([\d.]+) g of the crude is not in the crystals/.exec(text)?.[1]
   const both = text.search(/Percent recovery, both crops/)
   const working = workingIn(text.slice(both >= 0 ? both : text.search(/Percent recovery, of the crude/)))
-  const other = /The other ([\d.]+) g went in transfers/.exec(text)?.[1]
+  const other = /The other ([\d.]+) g was lost in transfers/.exec(text)?.[1]
   const liquor = /([\d.]+) g was found in the evaporated liquor/.exec(text)?.[1]
   const expected =
     /About ([\d.]+) g was expected in the cold liquor: ([\d.]+) g .*? and ([\d.]+) g impurity dissolved(?:; the rinse took at most ([\d.]+) g|; no rinse was logged)?(?:; ([\d.]+) g crystallized as the second crop)?/.exec(

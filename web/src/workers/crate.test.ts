@@ -85,7 +85,7 @@ describe('a crate', () => {
     const pointed = [...JSON.stringify(graph).matchAll(/\{"@id":"(#[^"]+)"\}/g)].map(([, id]) => id ?? '')
     for (const id of pointed) expect(of(id)).toBeDefined()
     expect(graph.some(({ name, unitText }) => name === 'temperature' && unitText === '°C')).toBe(true)
-    expect(graph.some(({ description }) => String(description).includes('simulated stand-in'))).toBe(true)
+    expect(graph.some(({ description }) => String(description).startsWith('Simulated: '))).toBe(true)
     expect(of('#software')?.['softwareVersion']).toBeTruthy()
   })
   test('its tables hold what the notebook holds, digit for digit, with units in their headings', async () => {
@@ -165,7 +165,7 @@ describe('a crate', () => {
     expect(held).toMatchObject({
       ok: true,
       pictures: [],
-      said: [expect.stringMatching(/^2 photographs in it are left out: no whole picture/)],
+      said: [expect.stringMatching(/^2 photographs in it are left out: not a complete picture/)],
     })
   })
   test('says what each thermometer read and what was true', async () => {
@@ -207,12 +207,16 @@ describe('what is handed in', () => {
     expect(said((await packed(golden.entries)).slice(0, 4000))).toContain('cannot be unpacked')
     expect(said(zip({ 'a.txt': 'a' }))).toContain('it is no research crate')
     expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":[{"@id":"./"}]}' }))).toContain(
-      'of something else',
+      'holds no notebook of Ivory Crystal',
     )
     expect(said(zip({ 'ro-crate-metadata.json': '{' }))).toContain('the file is damaged')
-    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":7}' }))).toContain('of something else')
-    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":[null]}' }))).toContain('of something else')
-    expect(said(zip({ 'ro-crate-metadata.json': ours }))).toContain('cut short')
+    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":7}' }))).toContain(
+      'holds no notebook of Ivory Crystal',
+    )
+    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":[null]}' }))).toContain(
+      'holds no notebook of Ivory Crystal',
+    )
+    expect(said(zip({ 'ro-crate-metadata.json': ours }))).toContain('is incomplete')
   })
   test('a path that climbs out, and what is not looked for, is never unpacked', () => {
     const held = crate.unpack(
@@ -237,6 +241,6 @@ describe('what is handed in', () => {
     const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
     for (let at = 0; at < bytes.length - 4; at++)
       if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 4_000_000_000, true)
-    expect(said(bytes)).toContain('would unpack to more than a notebook can be')
+    expect(said(bytes)).toContain('would unpack to more than a notebook can hold')
   })
 })

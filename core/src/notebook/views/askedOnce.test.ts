@@ -51,7 +51,7 @@ describe('what is asked of the steps, once', () => {
     const step = finished.steps.find(({ portions }) => portions === 'dissolve')?.id ?? ''
     const view = without(finished, step)
     const [asked] = askedOnce(view, again(view, finished))
-    expect(asked?.question).toMatch(/^Dissolve: “.*[^.:]” is not ticked, and a later step is\./)
+    expect(asked?.question).toMatch(/^Dissolve: “.*[^.:]” is not ticked, but a later step is\./)
     expect(asked?.answers.map(({ says }) => says)).toEqual(['It was done', 'It was left out'])
     for (const { line } of asked?.answers ?? []) {
       const after = more(view, [[line.kind, line.subject, line.body]])
@@ -116,7 +116,7 @@ describe('a mass is asked about before it is kept', () => {
     expect(doubts('product', tared('1.391'))).toEqual([])
   })
   test('a crude ten times that of the other preps, or beyond any flask', () => {
-    expect(doubts('crude', tared('303.463'))[0]).toContain('303.463 g of crude: a digit too many')
+    expect(doubts('crude', tared('303.463'))[0]).toContain('303.463 g of crude. Is there a digit too many')
     expect(doubts('crude', tared('39.040'))[0]).toContain('the other preps of this notebook began with')
   })
   test('a product a tenth of the plan, or ten times the crude', () => {
@@ -131,7 +131,7 @@ describe('a mass is asked about before it is kept', () => {
   test('a product that grew, unless a reading is put right', () => {
     const once = more(demo, [['weighed', idOf('product'), tared('1.391')]])
     expect(doubts('product', tared('1.471'), once)[0]).toContain(
-      'That is 0.080 g more than when it was weighed',
+      'That is 0.080 g more than at the weighing before',
     )
     expect(doubts('product', tared('1.393'), once)).toEqual([])
     expect(doubts('product', tared('1.471'), once, true)).toEqual([])

@@ -68,7 +68,7 @@ function dryOnHeat(prep: PrepFacts, step: Step): AskedOnce | null {
     step,
     'No solvent is logged. Dry solid on a hot plate melts to an oil. Was solvent in before the heat?',
     'Solvent was in, not logged',
-    'Solvent was in before the heat; its volume was not written down.',
+    'Solvent went in before the heat; its volume was not written down.',
   )
 }
 

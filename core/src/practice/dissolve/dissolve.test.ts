@@ -49,11 +49,11 @@ describe('just dissolved', () => {
     const early = scorePortions(dissolve(withGrit, 2, { until: 0.5 }), 'what is left is grit')
     const dry = scorePortions(dissolve(withGrit, 2, { dryS: 60 }), 'what is left is grit')
     expectFalling([good.share, drowned.share, early.share])
-    expect(drowned.sentence).toContain('more went after grit')
+    expect(drowned.sentence).toContain('more went in after two portions')
     expect(early.sentence).toContain('was not grit')
     expect(dry.isGood).toBe(false)
-    expect(dry.sentence).toContain('stood dry on the plate')
-    expect(scorePortions(dissolve(withGrit, 2, {}), 'all dissolved').sentence).toContain('specks left')
+    expect(dry.sentence).toContain('was dry on the plate')
+    expect(scorePortions(dissolve(withGrit, 2, {}), 'all dissolved').sentence).toContain('Specks were left')
   })
   test('two portions that change nothing are how grit is found; the third is chasing it', () => {
     const exercise = dissolveExercise(SEEDS.find((seed) => dissolveExercise(seed, 1).gritG > 0) ?? 0, 1)
@@ -70,7 +70,7 @@ describe('just dissolved', () => {
       )
     expect(tried(2).isGood).toBe(true)
     expect(tried(3).isGood).toBe(false)
-    expect(tried(3).sentence).toContain('0.5 mL more went after grit once two portions had changed nothing')
+    expect(tried(3).sentence).toContain('0.5 mL more went in after two portions had changed nothing')
   })
   test('time may be cut up as one likes, nothing is made of nothing, and a flask has an end', () => {
     const exercise = dissolveExercise(3, 2)

@@ -46,7 +46,7 @@ describe('the flame', () => {
     expect(score(0, 12).takenBackC.firstC).toBeCloseTo(was.firstC ?? NaN, 6)
     expect(score(0, 12).compared.at(-1)).toMatchObject({ you: '2.0 °C/min', isRight: true })
     expectFalling([score(0, 12), score(1.5, 12), score(3, 12), score(0, 0, false)].map(({ share }) => share))
-    expect(score(10, 3).sentence).toContain('count from the nearest number')
+    expect(score(10, 3).sentence).toContain('Count from the nearest number')
     expect(score(0, 0, false).sentence).toContain('Press first')
     const fast = climbing(was, 6)
     const pressed = (c: number | null) => {
@@ -55,7 +55,7 @@ describe('the flame', () => {
     }
     const hasty = scoreFlame({ first: pressed(was.firstC), all: pressed(was.allC) }, was, fast)
     expect(hasty).toMatchObject({ isGood: false })
-    expect(hasty.sentence).toContain('at 6.0 °C/min: flame away sooner')
+    expect(hasty.sentence).toContain('at 6.0 °C/min. Take the flame away earlier')
   })
   test('left before it melted, the rate of the melting is not made up', () => {
     const { was } = run(2, 1)

@@ -75,7 +75,7 @@ describe('a code', () => {
     }
     expect(said('ABC')).toContain('this has 3')
     expect(said(`${code}X`)).toContain('this has 21')
-    expect(said(code.replace(code[0] ?? '', 'U'))).toContain('in no code')
+    expect(said(code.replace(code[0] ?? '', 'U'))).toContain('is not used in codes')
     expect(said('')).toContain('twenty letters')
   })
   test('a compound this shelf has not is said so', () => {
@@ -133,14 +133,14 @@ describe('files', () => {
       return held.ok ? 'read' : held.problem.sentence
     }
     expect(read(text.slice(0, 60))).toContain('“x.json” cannot be read')
-    expect(read('{"format":"something else"}')).toContain('no practice file')
-    expect(read('[]')).toContain('no practice file')
+    expect(read('{"format":"something else"}')).toContain('not a practice file')
+    expect(read('[]')).toContain('not a practice file')
     expect(read(text.replace('"version": 1', '"version": 4'))).toContain(
       'newer version (4; this one reads up to 1)',
     )
     expect(read(text.replace('"tubes"', '"pipes"'))).toContain('is damaged')
     expect(read(text.replace('"kind": "practical"', '"kind": "other"'))).toContain(
-      'what it holds is not said',
+      'its content is not described',
     )
     expect(read(' '.repeat(200_001))).toContain('too large')
   })

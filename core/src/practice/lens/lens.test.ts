@@ -114,7 +114,7 @@ describe('marks against what the tubes did', () => {
     scoreMarks([{ firstC, allC }], truth, rules, 1).tubes[0]?.sentence
   test('the sentence that helps most is about what was taken for liquid', () => {
     expect(said(91.9, 94.6)).toBe(
-      'You marked the shrinking: the powder pulled away from the wall at 91.8, dry. Liquid came 1.5 °C later. Wait until it is wet.',
+      'You marked the shrinking: the powder pulled away from the wall at 91.8 °C, still dry. Liquid came 1.5 °C later. Wait until it is wet.',
     )
     expect(said(92.9, 94.6)).toContain('You marked a sheen')
     expect(said(90, 94.6)).toBe('Nothing had happened yet at 90.0 °C: liquid came 3.4 °C later.')
@@ -123,7 +123,7 @@ describe('marks against what the tubes did', () => {
     expect(said(93.4, 95.6)).toContain('All was liquid 1.0 °C before')
     expect(said(93.5, null)).toContain('the last crystal melted at 94.6')
     expect(said(null, 94.6)).toContain('Without it there is no range')
-    expect(said(null, null)).toContain('Nothing was marked')
+    expect(said(null, null)).toContain('You marked nothing')
     expect(said(93.5, 94.5)).toBe('Both ends are as close as an eye can see.')
   })
   test('scripted learners come in order: perfect, late, early, impatient, asleep', () => {

@@ -85,7 +85,7 @@ const c = (value: number) => value.toFixed(1)
 
 function sentenceOf(first: MomentScore, all: MomentScore, was: TubeTruth, withinC: number): string {
   if (first.youC === null && all.youC === null)
-    return `You marked nothing. The first liquid was at ${c(first.wasC)}, and all was liquid at ${c(all.wasC)} °C.`
+    return `You marked nothing. The first liquid was at ${c(first.wasC)} °C, and all was liquid at ${c(all.wasC)} °C.`
   const early = tooEarly(first, was, withinC)
   if (early !== null) return early
   if (first.youC === null)

@@ -13,7 +13,7 @@ describe('out on time', () => {
         const recipe = scoreOrder(exercise, exercise.handed, best)
         expect(recipe.isGood).toBe(false)
         expect(recipe.share).toBeLessThan(1)
-        expect(recipe.sentence).toContain('minutes later than need be')
+        expect(recipe.sentence).toContain('minutes later than necessary')
       }
   })
   test('whatever the order, nothing is held by two at once and nothing begins before what it follows', () => {

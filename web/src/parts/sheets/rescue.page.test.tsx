@@ -27,7 +27,7 @@ describe('the card for when someone is hurt or something burns', () => {
   )
   test('says whom to call as the lab set it, whichever set the notebook goes by; else where to read it', async () => {
     at('preps')
-    screen.getByText(/Whom to call is not set here: read the card on the wall/)
+    screen.getByText(/The numbers to call are not set here: read the card on the wall/)
     cleanup()
     const last = SHELF.houseRules.length - 1
     await openDemo({

@@ -61,7 +61,7 @@ describe('the bench of instruments', () => {
   })
   test('a link to none says so', async () => {
     open('/spoon')
-    await screen.findByText(/This bench has no such instrument/)
+    await screen.findByText(/There is no such instrument at this bench/)
   })
 })
 
@@ -72,7 +72,7 @@ describe('learning the dial', () => {
     screen.getByText(/Logged from setting 3 to 8/)
     await screen.findByText(/For 1 °C\/min at 95 °C: 3\.3/)
     await user.click(press('Strike out the heating at 8'))
-    await screen.findByText(/A heating it is based on was struck out: learn the dial again/)
+    await screen.findByText(/A heating it is based on was struck out\. Fit the dial again/)
     await user.click(await screen.findByRole('button', { name: 'Plan with this' }))
     expect(bodies('dial learned')).toMatchObject([{ span: { leastDial: 3, mostDial: 5 } }])
   })
@@ -117,7 +117,7 @@ describe('calibrating the thermometer', () => {
     await screen.findByText('Not calibrated: ranges read here stay raw and are labelled so.')
     const standard = screen.getByRole('combobox', { name: 'standard, or ice water' })
     await user.click(press('Record this standard'))
-    screen.getByText(/Name a standard of the shelf/)
+    screen.getByText(/Name a standard on the shelf/)
     await user.type(standard, 'Ice water')
     await user.type(field('read, °C'), '0.2')
     await user.click(press('Record this standard'))
@@ -125,7 +125,7 @@ describe('calibrating the thermometer', () => {
     await user.type(field('onset, °C'), '152.4')
     await user.type(field('clear, °C'), '151.0')
     await user.click(press('Record this standard'))
-    screen.getByText(/lies above the clear point of 151\.0 °C: were the two swapped/)
+    screen.getByText(/lies above the clear point of 151\.0 °C\. Were the two swapped/)
     await user.clear(field('clear, °C'))
     await user.type(field('clear, °C'), '153.8')
     await user.click(press('Record this standard'))
@@ -176,7 +176,7 @@ describe('the rack', () => {
     await user.clear(field('fill, mm'))
     await user.type(field('fill, mm'), '70')
     await user.click(press('Into the rack'))
-    screen.getByText(/A fill height of 70 mm cannot be/)
+    screen.getByText(/A fill height of 70 mm is impossible/)
     await user.clear(field('fill, mm'))
     await user.type(field('fill, mm'), '3')
     await user.type(field('set'), 'A')
@@ -264,7 +264,7 @@ describe('house rules', () => {
     await user.click(await screen.findByRole('button', { name: 'Edit Close start' }))
     fireEvent.change(field('least, °C/min'), { target: { value: '3' } })
     await user.click(press('Save this set'))
-    await screen.findByText(/runs backwards/)
+    await screen.findByText(/is not in order/)
     expect(field('least, °C/min')).toHaveProperty('value', '3')
   })
 })
@@ -272,7 +272,7 @@ describe('house rules', () => {
 describe('how an instrument is connected', () => {
   test('the lines are told, and a simulated one reads for itself', async () => {
     open('/detecting-block?part=connection')
-    await screen.findByText(/it reads for itself and takes commands as lines/)
+    await screen.findByText(/it sends its own readings and takes commands as lines/)
     screen.getByText('ramp <°C> <°C/min>')
   })
   test('one’s own offers the serial port, or says that this browser has none', async () => {
@@ -284,6 +284,6 @@ describe('how an instrument is connected', () => {
     }
     await openDemo({ ...SHELF, instruments: [own] })
     open('/own?part=connection')
-    await screen.findByText(/This browser gives no serial port to a page/)
+    await screen.findByText(/This browser does not let a page use a serial port/)
   })
 })

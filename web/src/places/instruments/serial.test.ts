@@ -101,7 +101,7 @@ describe('two columns typed or from a file', () => {
     ['', 'Nothing has been typed'],
     ['0 22\n1', 'Line 2 is not a time and a temperature'],
     ['0 22\n1 900', 'a block at 900 °C cannot be'],
-    ['2 22\n1 30', 'run backwards'],
+    ['2 22\n1 30', 'go backwards'],
   ])('%j is refused', (text, sentence) => {
     const read = readPairs(text)
     expect(read.ok ? '' : read.sentence).toContain(sentence)

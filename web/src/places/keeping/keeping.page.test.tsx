@@ -58,7 +58,7 @@ test('what is on the server is told, and its numbers are those of the server', a
 test('with the server gone its figures are said to come, and nothing that needs it can be pressed', async () => {
   server.keeping.mockRejectedValue(new Error('The server cannot be reached.'))
   show()
-  await screen.findByText(/cannot be reached.*Its figures come when it is back/)
+  await screen.findByText(/cannot be reached.*Its figures appear when it is back/)
   expect(screen.getByRole('button', { name: 'Save a backup' })).toHaveProperty('disabled', true)
   expect(screen.getByRole('button', { name: 'Restore from a backup' })).toHaveProperty('disabled', true)
 })

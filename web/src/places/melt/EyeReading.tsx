@@ -72,7 +72,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
     >
       {doubt && (
         <p className="look mb-0" role="alert">
-          {doubt.typed.body.temperature.text} °C is kept: {doubt.sentence}{' '}
+          {doubt.typed.body.temperature.text} °C is saved: {doubt.sentence}{' '}
           <Button
             variant="link"
             size="sm"

@@ -28,7 +28,7 @@ describe('a light trace from a file', () => {
   test.each([
     ['temperature,light', 'This file is empty.'],
     ['90.1,5\nn/a,6', 'Line 2 is not a temperature and a light value: “n/a, 6”.'],
-    ['<html><body>90.1,5</body></html>\n90.1,5', 'This is a page or a marked-up text'],
+    ['<html><body>90.1,5</body></html>\n90.1,5', 'This is a web page or formatted text'],
     ['90.1', 'Line 1 is not a temperature and a light value'],
   ])('%j is refused', (text, sentence) => {
     const read = readLightFile(text)

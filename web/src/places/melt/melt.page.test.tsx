@@ -71,7 +71,7 @@ describe('planning the heating', () => {
   })
   test('a flame nobody has learned is heated by hand, and says so', async () => {
     const user = await planOn('oil-bath-tube')
-    screen.getByText(/What this flame does has not been learned yet/)
+    screen.getByText(/What this flame does has not been measured yet/)
     screen.getByText('how long is not known')
     await user.click(press('Plan this melt'))
     expect(planned()[0]?.heating.by).toBe('hand')
@@ -84,7 +84,7 @@ describe('planning the heating', () => {
   })
   test('an instrument with one slot says what waits', async () => {
     await planOn('hot-stage')
-    screen.getByText(/This instrument has one slot: what stood in the others waits/)
+    screen.getByText(/This instrument has one slot: the samples in the other slots wait/)
   })
   test('a filling that cannot be is answered, and the plan waits', async () => {
     const user = show(Melt, prepNamed('Benzil'), 'melt')
@@ -216,11 +216,11 @@ const type = async (user: Awaited<ReturnType<typeof ownRun>>['user'], text: stri
 describe('before the start', () => {
   test('checks are told or ticked, one picture at a time, and what is ticked is written', async () => {
     const { user } = await ownRun()
-    screen.getByText(/It is below 73 °C now\. Read it/)
-    await user.click(press(/^Check: The label of the oil/))
+    screen.getByText(/It is below 73 °C now\. Read the display/)
+    await user.click(press(/^Check: You have read the label of the oil/))
     expect(written('check made').map(({ body }) => body)).toEqual([{ check: 'oil-label-read' }])
     expect(document.querySelectorAll('.steps svg')).toHaveLength(0)
-    for (const open of [/below 73 °C now/, /sits freely/, /is sealed at the bottom/])
+    for (const open of [/below 73 °C now/, /moves freely/, /is sealed at the bottom/])
       await user.click(press(open))
     expect(document.querySelectorAll('.steps svg')).toHaveLength(1)
   })
@@ -243,10 +243,10 @@ describe('before the start', () => {
     screen.getByText('Copy both ends of one tube at least.')
     await user.type(onset[1] as HTMLElement, '95.2')
     await user.click(press('Copy these marks'))
-    screen.getByText(/Benzil has one number only/)
+    screen.getByText(/Benzil has only one temperature/)
     await user.type(clear[1] as HTMLElement, '94.1')
     await user.click(press('Copy these marks'))
-    screen.getByText(/lies above its clear point: were the two swapped/)
+    screen.getByText(/lies above its clear point\. Were the two swapped/)
     await user.clear(clear[1] as HTMLElement)
     await user.type(clear[1] as HTMLElement, '96.0')
     await user.click(press('Copy these marks'))
@@ -286,7 +286,7 @@ describe('before the start', () => {
 /** Begins by eye; with a flame and hot oil, what nobody has ticked is asked about first. */
 async function startByEye(user: ReturnType<typeof showAt>): Promise<void> {
   await user.click(press('Start, its thermometer is read by eye'))
-  screen.getByText(/checks are not ticked, and there will be hot oil and a flame/)
+  screen.getByText(/checks are not ticked, and you will have hot oil and a flame/)
   await user.click(press('Yes'))
 }
 
@@ -377,22 +377,22 @@ describe('a thermometer read by eye', () => {
     pass(60)
     await type(user, '102.4')
     screen.getByText(
-      /102\.4 °C is kept: 10 °C above where the heating should be \(92\.5 °C\): check the scale/,
+      /102\.4 °C is saved: 10 °C above the expected temperature \(92\.5 °C\)\. Check the scale/,
     )
     pass(60)
     await type(user, '94.0')
-    screen.getByText(/102\.4 °C is kept:/)
+    screen.getByText(/102\.4 °C is saved:/)
     expect(screen.queryByText(/too fast/)).toBeNull()
-    expect(screen.queryByText(/94\.0 °C is kept/)).toBeNull()
+    expect(screen.queryByText(/94\.0 °C is saved/)).toBeNull()
     await user.click(press('it is correct'))
-    expect(screen.queryByText(/is kept:/)).toBeNull()
+    expect(screen.queryByText(/°C is saved:/)).toBeNull()
     pass(60)
     await type(user, '204')
-    screen.getByText(/204 °C is kept: .* 204 °F would be 95\.6 °C: is the scale in °F\?/)
+    screen.getByText(/204 °C is saved: .* 204 °F would be 95\.6 °C\. Is the scale in °F\?/)
     expect(written('temperature typed')).toHaveLength(6)
     await user.click(press('strike it out'))
     expect(written('struck')).toHaveLength(1)
-    expect(screen.queryByText(/is kept:/)).toBeNull()
+    expect(screen.queryByText(/°C is saved:/)).toBeNull()
     await type(user, 'ninety')
     screen.getByText(/The reading/, { selector: '.invalid-feedback' })
     expect(written('temperature typed')).toHaveLength(6)
@@ -414,7 +414,7 @@ describe('a thermometer read by eye', () => {
     }
     await mark('x', '94.0')
     await mark('s', '95.5')
-    screen.getByText(/Tube 2 is all liquid before its first liquid: were the two keys swapped\?/)
+    screen.getByText(/Tube 2 is all liquid before its first liquid\. Were the two keys swapped\?/)
     await user.click(press('Exchange the two marks of tube 2'))
     expect(screen.queryByText(/were the two keys swapped/)).toBeNull()
     const { view } = useNotebook.getState()
@@ -447,7 +447,7 @@ describe('a thermometer read by eye', () => {
       clear: { text: '88.0' },
       givenUp: 'it melted as it went in',
     })
-    expect(row?.trouble).toMatch(/^Liquid as it went in, at 76\.6 °C: it begins below/)
+    expect(row?.trouble).toMatch(/^Liquid as it went in, at 76\.6 °C: its onset is lower and not known/)
   })
   test('the run ends with both numbers of each tube or a reason', async () => {
     const { user, pass } = await ownRun()
@@ -561,7 +561,7 @@ describe('the dial while it runs', () => {
     const { hear, turn } = await dialRun()
     turn(1, 6)
     for (let s = 1; s <= 80; s++) hear(s, 88 + (4 * s) / 60, 6)
-    await screen.findByText(/4\.0 °C\/min is too fast in the window: turn down to 3\.\d+ now\./)
+    await screen.findByText(/4\.0 °C\/min is too fast in the watch band: turn down to 3\.\d+ now\./)
     screen.getByText(/corrected 94\.\d °C/)
   })
 })

@@ -25,14 +25,14 @@ describe('a plate being measured', () => {
     plateAt(`new?of=${k14()}`)
     expect(screen.getByLabelText('lane a: what was spotted')).toHaveProperty('value', 'K-14')
     expect(screen.getByLabelText('lane c: what was spotted')).toHaveProperty('value', 'Authentic 1-naphthol')
-    screen.getByText(/never look into it, and no bare skin under it/)
-    screen.getByText(/Drag the front to where it was marked/)
+    screen.getByText(/Never look into it or put bare skin under it/)
+    screen.getByText(/Drag the front to its mark/)
     type('front above the line, mm', '75')
-    screen.getByText(/lies beyond a plate of 80 mm/)
+    screen.getByText(/is beyond a plate of 80 mm/)
     type('front above the line, mm', 'x')
     screen.getByText(/The front/)
     type('front above the line, mm', '56.0')
-    screen.getByText(/without the eluent an Rf means nothing/)
+    screen.getByText(/without it an Rf means nothing/)
     type('eluent', 'hexane and ethyl acetate, 4 : 1')
     screen.getByText(/No spot is measured yet/)
     expect(press('Record this plate')).toHaveProperty('disabled', true)
@@ -116,9 +116,7 @@ describe('a recorded plate', () => {
   const recorded = () => platesOf(useNotebook.getState().view)[0]
   test('says what it says, with the error of reading, and keeps its photograph under it', () => {
     plateAt(recorded()?.id ?? '')
-    expect(screen.getByTestId('plate-opinion').textContent).toContain(
-      'the same height within what reading allows',
-    )
+    expect(screen.getByTestId('plate-opinion').textContent).toContain('the same Rf within the reading error')
     expect(screen.getAllByText('0.60 ± 0.01')).toHaveLength(2)
     expect(document.querySelector('image')?.getAttribute('href')).toMatch(/^data:image\/jpeg;base64,/)
     screen.getByText(/hexane and ethyl acetate, 4 : 1; seen by ultraviolet lamp and own colour/)

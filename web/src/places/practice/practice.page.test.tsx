@@ -70,7 +70,7 @@ describe('the place', () => {
   })
   test('an address that is none says so', () => {
     exercise('nothing-of-the-sort')
-    screen.getByText(/no exercise of that name/)
+    screen.getByText(/no exercise with that name/)
   })
 })
 
@@ -186,7 +186,9 @@ describe('heated by hand', () => {
     })
     await user.click(button('I have seen enough'))
     await answer('Not yet')
-    expect(screen.getByRole('row', { name: /all liquid, taken back/ }).textContent).toContain('not read')
+    expect(
+      screen.getByRole('row', { name: /all liquid, corrected back to the press/ }).textContent,
+    ).toContain('not read')
     expect(done()[0]?.tubes).toEqual([])
   })
 })
@@ -201,7 +203,7 @@ describe('hands', () => {
     screen.getByRole('img', { name: /^Simulated flask on the hot plate: / })
     await user.click(button('All is dissolved'))
     await answer('Not yet')
-    screen.getByText(/was still solid as you called it/, { selector: '[role=status]' })
+    screen.getByText(/was still solid when you stopped/, { selector: '[role=status]' })
   })
   test('the balance: what lies in the boat, with all its digits', async () => {
     const { crystalsG, boat2G } = weighExercise(5, 3)
@@ -238,7 +240,7 @@ describe('heads', () => {
   })
   test('an unknown among six is not asked of a shelf that has not six', async () => {
     exercise('which-mixture', '?seed=1')
-    await screen.findByText(/has not six compounds that melt near each other/)
+    await screen.findByText(/does not have six compounds that melt near each other/)
   })
   test('a period is put in order by its arrows, and held against the best', async () => {
     const user = exercise('out-on-time', '?seed=2&level=1')
@@ -333,7 +335,7 @@ describe('made by an instructor', () => {
     screen.getByText('Hand it in? 1 of 2 tubes count as not marked.')
     await user.click(button('Yes'))
     await user.click(await screen.findByRole('button', { name: 'Make the sheet' }))
-    screen.getByText(/Say who hands it in/)
+    screen.getByText(/Enter who hands it in/)
     await user.type(screen.getByLabelText('bench or number'), 'bench 7')
     await user.click(button('Make the sheet'))
     const rows = await screen.findAllByRole('row')
@@ -361,7 +363,7 @@ describe('made by an instructor', () => {
     cleanup()
     await openDemo({ ...SHELF, compounds: SHELF.compounds.slice(0, 1) })
     exercise('three-at-once', '?seed=11')
-    screen.getByText(/too few of the compounds the exercises use/)
+    screen.getByText(/too few of the compounds that the exercises use/)
   })
   test('an exercise is made, and what the class handed in is drawn and listed', async () => {
     const user = showAt(ForInstructors, `${at}/for-instructors`, '/n/:notebook/practice/for-instructors')

@@ -18,7 +18,7 @@ describe('judging the demo’s benzil', () => {
   test('verdict, findings, where it sits, and what to do next with the way there', () => {
     judge()
     screen.getByText('Consistent with pure benzil')
-    screen.getByText(/two like ranges side by side are not identity/)
+    screen.getByText(/Two equal ranges side by side do not prove identity/)
     screen.getByRole('img', { name: /^Phase map of benzil and benzoin.*crude, about 9 % at 9 mol %/ })
     screen.getByText(/Fusion enthalpy of benzoin estimated/)
     expect(screen.getByRole('link', { name: 'Run a plate' }).getAttribute('href')).toContain(
@@ -36,7 +36,7 @@ describe('judging the demo’s benzil', () => {
       'reading',
       'the sample',
     ])
-    drawn.getByText(/At 1\.0 °C\/min both ends read 0\.1 to 0\.5 late/i)
+    drawn.getByText(/At 1\.0 °C\/min both ends read 0\.1 to 0\.5 °C too high/i)
     drawn.getByRole('img', { name: 'thermometer, clear: −1.5 to 1.5 °C' })
     drawn.getByRole('img', { name: /^the width, 1\.0 °C: 0\.0 of it at least from the sample itself/ })
     drawn.getByText(/60 min of air dry what boils at 78 °C/)
@@ -73,7 +73,7 @@ describe('judging the demo’s benzil', () => {
     if (melt) strike(melt, 'wrong key')
     judge()
     expect(
-      screen.getAllByRole('alert').some(({ textContent }) => textContent.includes('struck out since')),
+      screen.getAllByRole('alert').some(({ textContent }) => textContent.includes('has been struck out')),
     ).toBe(true)
   })
   test('the mixed melt names an authentic sample only if none is at hand', async () => {
@@ -112,7 +112,7 @@ describe('the map under the hand', () => {
     slide('composition', '100')
     screen.getByText('Pure benzoin: it melts at one temperature.')
     slide('composition', '2')
-    screen.getByText(/too little to see/)
+    screen.getByText(/too little liquid to see/)
   })
   test('another impurity is tried; the product itself is none', () => {
     judge()

@@ -27,7 +27,7 @@ async function sheetOf(prep: PrepFacts, layout: 'hand-in' | 'full'): Promise<str
   )
   show(Sheet, prep, 'page')
   // The last line's hash comes from the server.
-  await screen.findByText(/^Entry \d+ is the last saved/)
+  await screen.findByText(/^Entry \d+ is the last one saved/)
   return textOf(screen.getByRole('article'))
 }
 const wrongIn = (text: string) => recomputed(text).filter(({ isRight }) => !isRight)
@@ -100,7 +100,7 @@ test('what was put aside is taken off the crude, and the quotient is of what wen
   expect(text).toContain('25 mg of it kept back: 1.779 g went in')
   expect(text).toContain('1.3914 g ÷ 1.779 g')
   expect(wrongIn(text)).toEqual([])
-  expect(recomputed(text).some(({ what }) => what.includes('put aside'))).toBe(true)
+  expect(recomputed(text).some(({ what }) => what.includes('kept back'))).toBe(true)
 })
 
 test('widths come out of the corrected ends as printed, not of what they were rounded from', async () => {

@@ -61,7 +61,7 @@ test('out as a zip and in again: what it holds is shown before anything of it is
   look.getByText(/283 entries, of which 280 are here already, 2 are new and 1 would be refused/)
   look.getByText('Entry 7: A line of this kind needs a text.')
   look.getByText('2 entries of the new ones strike out other entries.')
-  look.getByText(/^One entry says something else than the entry here with the same id/)
+  look.getByText(/^One entry says something different from the entry here with the same id/)
   look.getByText('New here as writers: bench 9.')
   look.getByText(/^One entry of the new ones is dated before 2010/)
   expect(server.importNotebook).not.toHaveBeenCalled()
@@ -97,7 +97,7 @@ test('a look may be left, a file with nothing new is not taken, and what is no n
   expect(screen.queryByRole('region', { name: 'What the file holds' })).toBeNull()
   for (const [one, says] of [
     [new File(['hello'], 'note.json'), 'neither a zip nor a JSON file'],
-    [new File(['{"format":'], 'cut.json'), 'is not whole'],
+    [new File(['{"format":'], 'cut.json'), 'is incomplete'],
     [new File([zipSync({ 'a.txt': strToU8('a') })], 'other.zip'), 'no research crate'],
     [new File(['PK'], 'cut.zip'), 'cannot be unpacked'],
   ] as const) {

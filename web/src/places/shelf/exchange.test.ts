@@ -145,7 +145,7 @@ describe('a file', () => {
     expect(remarks.join(' ')).toContain('Line 2')
   })
   test.each([
-    ['x.csv', 'colour of the sky,weight\nblue,3', 'names no column the shelf knows'],
+    ['x.csv', 'colour of the sky,weight\nblue,3', 'names no column of the shelf'],
     ['x.json', '[{"name":', 'not complete JSON'],
     ['x.json', '{"name":"benzil"}', 'holds no rows'],
     ['x.json', 'null', 'holds no rows'],

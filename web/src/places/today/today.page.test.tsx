@@ -57,6 +57,6 @@ test('an unknown under way stands on Today with what is next, a signed one no mo
   showAt(Today, `/n/${NOTEBOOK}`, '/n/:notebook')
   const cases = within(await screen.findByRole('region', { name: 'Open cases' }))
   expect(cases.getByRole('link', { name: 'K-14' }).getAttribute('href')).toMatch(/\/unknowns\/.*\/melt$/)
-  cases.getByText(/Scout it/)
+  cases.getByText(/Do a scouting run/)
   expect(cases.queryByText('K-9')).toBeNull()
 })

@@ -36,9 +36,9 @@ describe('on the balance', () => {
     ['', 'is still empty'],
     ['0,512', 'Write the decimal with a point'],
     ['half a gram', 'is not a plain number'],
-    ['-0.2', 'A mass below zero means the tare was off'],
+    ['-0.2', 'A mass below zero means that the balance was not tared'],
     ['0.51234', 'has 5 decimals, but this balance reads to 0.001 g'],
-    ['0', 'That comes to nothing at all'],
+    ['0', 'That gives a mass of zero'],
   ])('“%s” as a net mass is answered at its field, and kept', async (typed, sentence) => {
     const user = show(Weigh, prepNamed('Adipic'), 'weigh')
     const form = within(screen.getByRole('form', { name: 'Weigh the product' }))
@@ -61,7 +61,7 @@ describe('on the balance', () => {
     await user.click(screen.getByRole('button', { name: 'Weigh the product again' }))
     await record('0.061')
     expect(screen.getByRole('alert').textContent).toContain(
-      'is under half of the 88 % planned. Do not throw the liquor away',
+      'is under half of the 88 % planned. Do not discard the mother liquor',
     )
   })
   test('a mass is recorded as typed, and its digits are held to the balance', async () => {
@@ -156,10 +156,10 @@ describe('the simulated balance', () => {
     hear(standing('0.17', { stable: false }))
     screen.getByText('moving')
     await user.keyboard('b')
-    screen.getByText(/still moving: wait until it is at rest/)
+    screen.getByText(/still moving\. Wait until it is at rest/)
     hear(standing('0.179', { overloaded: true }))
     await user.keyboard('b')
-    screen.getByText(/overloaded: take something off/)
+    screen.getByText(/overloaded\. Take something off/)
     hear(standing('0.179'))
     await user.keyboard('b')
     screen.getByText('0.179 g is now the net mass.')
@@ -241,7 +241,7 @@ describe('the account', () => {
     expect(figure(/^Percent recovery, of the benzil/)).toContain('85.70 ± 0.04 %')
     expect(figure(/^Percent yield, of the reaction/)).toContain('70.1 %')
     expect(figure(/^Accounted for by weighing/)).toContain('91.4 %')
-    screen.getByText(/it is never all impurity/)
+    screen.getByText(/it is never only impurity/)
   })
   test('opens when the residue is struck', async () => {
     const user = account()

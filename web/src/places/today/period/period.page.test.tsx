@@ -197,7 +197,7 @@ describe('setting the period', () => {
     form.getByText('“to” needs a time of day, such as 13:30.')
     await type(user, form.getByLabelText('to'), shown(nowMs - 60 * MINUTE_MS))
     await user.click(form.getByRole('button', { name: 'Set the period' }))
-    form.getByText(/a period is 12 h at most\. Are the two the right way round\?$/)
+    form.getByText(/a period is 12 h at most\. Are the two times swapped\?$/)
     await type(user, form.getByLabelText('from'), shown(nowMs - 120 * MINUTE_MS))
     await user.click(form.getByRole('button', { name: 'Set the period' }))
     form.getByText(/^That period ended at/)
@@ -212,7 +212,7 @@ describe('setting the period', () => {
     await user.click(form.getByRole('button', { name: 'Somebody else has something' }))
     await user.type(form.getByPlaceholderText('bench 3'), 'bench 5')
     await user.click(form.getByRole('button', { name: 'Set the period' }))
-    form.getByText(/What others have needs two times of day/)
+    form.getByText(/A time when others use something needs two times of day/)
     await type(user, form.getByLabelText('until'), shown(nowMs + 60 * MINUTE_MS))
     await user.click(form.getByRole('button', { name: 'Set the period' }))
     await waitFor(() => {
