@@ -4,7 +4,7 @@
  */
 export { readySchemasOf, refusalOf } from './notebook/refusal'
 export { rebase } from './notebook/rebase'
-export { sentence } from './schema/said'
+export { sentence } from './schema/strict'
 export { blockCommand } from './notebook/kinds/run-command/schema'
 export * as pieces from './schema/pieces'
 export { OWN_SORTS, shelfRefusal, type OwnSort } from './reference/shelfSchema'

@@ -56,9 +56,9 @@ export interface Problem<F extends string = never> {
 export type Result<T, F extends string = never> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem<F> }
 
-export const comesTo = <const T>(value: T): Result<T> => ({ ok: true, value })
+export const ok = <const T>(value: T): Result<T> => ({ ok: true, value })
 /** What was typed comes to nothing: why, and in which field. */
-export const wrong = <const F extends string = never>(sentence: string, field?: F): Result<never, F> => ({
+export const refuse = <const F extends string = never>(sentence: string, field?: F): Result<never, F> => ({
   ok: false,
   problem: { code: 'as-typed', sentence, ...(field === undefined ? {} : { field }) },
 })

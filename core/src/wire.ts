@@ -27,7 +27,7 @@ export interface About {
   }[]
 }
 /** What lines from elsewhere are, against what is here. */
-export interface LinesTold {
+export interface ImportReport {
   readonly lines: number
   /** Here already, to the letter. */
   readonly here: number
@@ -44,7 +44,7 @@ export interface LinesTold {
   readonly farDates: number
 }
 /** What a notebook's file holds, before anything of it is taken in. */
-export interface ImportLook extends LinesTold {
+export interface ImportLook extends ImportReport {
   readonly notebook: { readonly id: NotebookId; readonly title: string }
   readonly isHere: boolean
   /** Line by line what would not be taken, and why; the first two hundred. */
@@ -55,7 +55,7 @@ export interface Restored {
   readonly madeAt: number
   /** Whether the backup is of this very ledger. */
   readonly isSameLedger: boolean
-  readonly notebooks: readonly (LinesTold & { readonly id: NotebookId; readonly title: string })[]
+  readonly notebooks: readonly (ImportReport & { readonly id: NotebookId; readonly title: string })[]
   readonly photographs: { readonly all: number; readonly fresh: number }
   readonly shelf: { readonly all: number; readonly fresh: number }
   /** What was found otherwise than it should be, and what is left out: sentences. */
@@ -110,7 +110,7 @@ export interface ShelfVersion {
   readonly body: unknown
 }
 /** The simulated balance as it stands. */
-export interface BalanceStanding {
+export interface BalanceStatus {
   readonly name: string
   readonly readabilityG: number
   readonly load: PanLoad

@@ -1,4 +1,4 @@
-import { conduct, type PlanBefore } from '../../src/planning/period/conduct'
+import { replanPeriod, type EarlierPlan } from '../../src/planning/period/replan'
 import type { PeriodTask } from '../../src/planning/period/task'
 import { atTodaysPace } from '../../src/planning/period/todaysPace'
 import { type Bench, chainOf, isHands, type Student, tasksNow } from './bench'
@@ -37,7 +37,7 @@ const ANEW_EVERY_MIN = 5
 
 /** Does what the app says: planned anew whenever the hands are free, and every five minutes. */
 export function planned({ terms }: MadePeriod, effort: number): Student {
-  let plan: PlanBefore | null = null
+  let plan: EarlierPlan | null = null
   let plannedAt = -Infinity
   let happened = ''
   return (bench) => {
@@ -45,7 +45,7 @@ export function planned({ terms }: MadePeriod, effort: number): Student {
     if (seen !== happened || bench.nowMin >= plannedAt + ANEW_EVERY_MIN) {
       const nowMs = terms.beginsAtMs + bench.nowMin * 60_000
       const tasks = atTodaysPace(tasksNow(bench, terms.beginsAtMs), bench.startOf)
-      plan = conduct(tasks, terms, new Map(), nowMs, plan, effort)
+      plan = replanPeriod(tasks, terms, new Map(), nowMs, plan, effort)
       plannedAt = bench.nowMin
       happened = seen
     }

@@ -1,10 +1,10 @@
 import { carefulRunMin } from './carefulRun'
 import type { HouseWords } from './evidence'
-import type { Action, BudgetRow, NextStep, Owner } from './judgement'
+import type { Action, BudgetRow, NextStep, Cause } from './judgement'
 import { airMinutesFor } from '../weighing/airDrying'
 import { tenths } from '../math/tenths'
-import { hasOtherForms, isChecked, isShownDry } from './owners'
-import type { Settled } from './settle'
+import { hasOtherForms, isChecked, isShownDry } from './contributions'
+import type { Decision } from './decideVerdict'
 
 /** Minutes of bench work beside the melting, as a careful student takes them. */
 const PLATE_MIN = 20
@@ -13,7 +13,7 @@ const DRY_MIN = 15
 const GRIND_MIN = 5
 
 /** The rows of the budget each step would empty or shrink. */
-const REMOVES: Readonly<Record<NextStep, readonly Owner[]>> = {
+const REMOVES: Readonly<Record<NextStep, readonly Cause[]>> = {
   sign: [],
   'mixed melt': ['thermometer', 'heating', 'literature'],
   'grind again and repeat the mixture': ['reading'],
@@ -36,7 +36,7 @@ const REMOVES: Readonly<Record<NextStep, readonly Owner[]>> = {
  * two worth as much the one that also serves the next student.
  */
 export function actionsOf(
-  settled: Settled,
+  settled: Decision,
   budget: readonly BudgetRow[],
   rules: HouseWords,
 ): readonly Action[] {
@@ -66,13 +66,13 @@ function worthOf({ code, minutes, removes }: Action, budget: readonly BudgetRow[
   return doubtC / (minutes ?? 120)
 }
 
-function repeatMin({ evidence: { literature, reading } }: Settled, rules: HouseWords): number {
+function repeatMin({ evidence: { literature, reading } }: Decision, rules: HouseWords): number {
   return carefulRunMin(literature ?? { lowC: reading.onsetC, highC: reading.clearC }, rules)
 }
 
 function told(
   code: NextStep,
-  settled: Settled,
+  settled: Decision,
   rules: HouseWords,
 ): { readonly minutes?: number; readonly sentence: string } {
   const minutes = repeatMin(settled, rules)
@@ -148,7 +148,7 @@ function told(
 }
 
 /** What a signature leaves open. */
-export function notChecked({ evidence, owners }: Settled): readonly string[] {
+export function notChecked({ evidence, owners }: Decision): readonly string[] {
   return [
     ...(evidence.mixed ? [] : ['which compound it is (no mixed melt)']),
     ...(isChecked(evidence) || evidence.authentic ? [] : ['the thermometer']),
@@ -158,7 +158,7 @@ export function notChecked({ evidence, owners }: Settled): readonly string[] {
   ]
 }
 
-function mixedSentence({ verdict, evidence }: Settled, rules: HouseWords): string {
+function mixedSentence({ verdict, evidence }: Decision, rules: HouseWords): string {
   if (evidence.literature === null)
     return 'Melt it mixed with the compound it could be. Only a mixed melt shows identity.'
   const isSharp = evidence.reading.clearC - evidence.reading.onsetC <= rules.sharpWidthC
@@ -170,7 +170,7 @@ function mixedSentence({ verdict, evidence }: Settled, rules: HouseWords): strin
     : 'Melt it mixed with an authentic sample. Only a mixed melt shows whether it is this compound.'
 }
 
-function slower({ owners, evidence }: Settled, rules: HouseWords): string {
+function slower({ owners, evidence }: Decision, rules: HouseWords): string {
   // Slower is never faster than it was.
   const rate = `${Math.min(rules.meltRate.target, tenths(evidence.rateCPerMin))} °C/min`
   if (owners.mayBeLate && !owners.isRateLoose)
@@ -183,7 +183,7 @@ function slower({ owners, evidence }: Settled, rules: HouseWords): string {
     : `Repeat at ${rate} with a new tube${packed}, and measure the rate.`
 }
 
-function drying({ evidence: { dried, behaviour }, owners }: Settled): string {
+function drying({ evidence: { dried, behaviour }, owners }: Decision): string {
   if (behaviour === 'hydrate' && !owners.mayBeWet)
     return 'Dry it until it no longer loses mass, as warm as its data sheet and the person in charge allow. Then melt it again.'
   const boilsC = dried?.solventBoilsC ?? null

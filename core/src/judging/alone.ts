@@ -1,9 +1,9 @@
 import { tenths } from '../math/tenths'
 import type { MeltingRange } from '../melting/meltingRange'
-import { companionAt } from './companion'
+import { impurityExplains } from './impurityExplains'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { NextStep, Verdict } from './judgement'
-import { hasOtherForms, isChecked, type Owners, type Span } from './owners'
+import { hasOtherForms, isChecked, type Contributions, type Span } from './contributions'
 
 /** Solvent makes a solid melt low and wide: sharp, and further down than this, it is not the solvent’s doing, °C. */
 export const WET_AND_SHARP_C = 10
@@ -13,24 +13,24 @@ const PARTED_C = 10
 const FAR_BELOW_C = 10
 
 /** A verdict, and what to do next, what would settle most first. */
-export type Said = readonly [Verdict, ...NextStep[]]
+export type VerdictWithSteps = readonly [Verdict, ...NextStep[]]
 /** Who may own degrees of a reading, and what of its width only the sample can. */
-export interface Judged {
-  readonly owners: Owners
+export interface Attributed {
+  readonly owners: Contributions
   readonly sampleWidth: Span
 }
 
 /** What thermometer and reading may own of where one end lies, °C. */
-export function ownC({ thermometerC, readingC }: Owners): number {
+export function ownC({ thermometerC, readingC }: Contributions): number {
   return thermometerC + readingC
 }
 
-export function alone(evidence: RangeEvidence, judged: Judged, rules: HouseWords): Said {
+export function alone(evidence: RangeEvidence, judged: Attributed, rules: HouseWords): VerdictWithSteps {
   const widthC = tenths(judged.sampleWidth.mostC)
   return widthC <= rules.sharpWidthC ? sharp(evidence, judged, rules) : wide(evidence, judged, rules)
 }
 
-function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): Said {
+function sharp(evidence: RangeEvidence, { owners }: Attributed, rules: HouseWords): VerdictWithSteps {
   const { literature, reading, mixed, plate } = evidence
   if (!literature) return ['cannot tell', 'mixed melt', 'find out what it is']
   const withinC = rules.literatureWithinC
@@ -65,7 +65,7 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
     return ['cannot tell', 'dry and repeat', 'melt beside authentic', 'mixed melt']
   if (hasOtherForms(evidence))
     return ['cannot tell', 'mixed melt', 'recrystallize from another solvent', 'melt beside authentic']
-  const companion = companionAt(evidence)
+  const companion = impurityExplains(evidence)
   if (companion === 'itself') return ['not this compound', 'find out what it is', 'mixed melt']
   if (companion === 'eutectic')
     return ['impure', 'mixed melt', 'recrystallize from another solvent', 'find out what it is']
@@ -84,17 +84,21 @@ function sharp(evidence: RangeEvidence, { owners }: Judged, rules: HouseWords): 
  * @param aboveLowC how far the onset reads above the low end of the literature, °C
  */
 export function mayLieLower(
-  { owners }: Pick<Judged, 'owners'>,
+  { owners }: Pick<Attributed, 'owners'>,
   aboveLowC: number,
   rules: HouseWords,
 ): boolean {
   return owners.isRateLoose && tenths(owners.heating.mostC - aboveLowC) > rules.literatureWithinC
 }
 
-const UNCLEAR_MIXTURE: Said = ['cannot tell', 'grind again and repeat the mixture', 'thin-layer plate']
+const UNCLEAR_MIXTURE: VerdictWithSteps = [
+  'cannot tell',
+  'grind again and repeat the mixture',
+  'thin-layer plate',
+]
 
 /** A mixture that was unclear and a plate speak against a range that agrees. */
-export function contradicted({ mixed, plate }: RangeEvidence): Said | null {
+export function contradicted({ mixed, plate }: RangeEvidence): VerdictWithSteps | null {
   if (mixed?.verdict === 'repeat') return UNCLEAR_MIXTURE
   if (plate && plate.spots > 1) return ['nearly pure', 'recrystallize', 'thin-layer plate']
   if (plate?.sameHeight === false && mixed?.verdict !== 'same')
@@ -103,16 +107,20 @@ export function contradicted({ mixed, plate }: RangeEvidence): Said | null {
 }
 
 /** Sharp and where it should be: only what could still make that a mistake is left. */
-function agreeing(evidence: RangeEvidence, owners: Owners): Said {
+function agreeing(evidence: RangeEvidence, owners: Contributions): VerdictWithSteps {
   const against = contradicted(evidence)
   if (against) return against
   if (owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
-  if (companionAt(evidence) === 'itself' && evidence.mixed?.verdict !== 'same')
+  if (impurityExplains(evidence) === 'itself' && evidence.mixed?.verdict !== 'same')
     return ['consistent with pure', 'mixed melt', 'thin-layer plate', 'sign']
   return ['consistent with pure', 'sign', 'mixed melt', 'thin-layer plate']
 }
 
-function wide(evidence: RangeEvidence, { owners, sampleWidth }: Judged, rules: HouseWords): Said {
+function wide(
+  evidence: RangeEvidence,
+  { owners, sampleWidth }: Attributed,
+  rules: HouseWords,
+): VerdictWithSteps {
   const { literature, reading, crude } = evidence
   if (owners.mayBeWet) return ['cannot tell', 'dry and repeat']
   const topC = literature ? reading.clearC - literature.highC : 0
@@ -147,7 +155,7 @@ function isOnlyTube({ repeats, rateCPerMin }: RangeEvidence): boolean {
 }
 
 /** Rate or packing break the house’s rules. */
-export function isLoose({ isRateLoose, isPackedLoose }: Owners): boolean {
+export function isLoose({ isRateLoose, isPackedLoose }: Contributions): boolean {
   return isRateLoose || isPackedLoose
 }
 

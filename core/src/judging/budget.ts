@@ -3,14 +3,14 @@ import { tenths } from '../math/tenths'
 import { WATCHED_FROM_C } from '../heating/room'
 import { airMinutesFor } from '../weighing/airDrying'
 import type { HouseWords, RangeEvidence } from './evidence'
-import type { BudgetRow, Measured, Owner } from './judgement'
+import type { BudgetRow, Measured, Cause } from './judgement'
 import { WET_AND_SHARP_C } from './alone'
-import { byChanceC, boiledOut, isChecked, isShownDry, type Owners, type Span } from './owners'
+import { byChanceC, boiledOut, isChecked, isShownDry, type Contributions, type Span } from './contributions'
 
 type Ends = BudgetRow['endC']
 
 /** What the owners are called in a sentence. */
-export const OWNER_NAMES: Readonly<Record<Owner, string>> = {
+export const OWNER_NAMES: Readonly<Record<Cause, string>> = {
   heating: 'heating',
   'melting time': 'melting time',
   thermometer: 'thermometer',
@@ -31,7 +31,7 @@ const NONE: Ends = { onset: NOTHING, clear: NOTHING, width: NOTHING }
  */
 export function budgetOf(
   evidence: RangeEvidence,
-  owners: Owners,
+  owners: Contributions,
   measured: Measured,
   rules: HouseWords,
 ): readonly BudgetRow[] {
@@ -82,11 +82,11 @@ function sum(rows: readonly BudgetRow[], end: keyof Ends, bound: keyof Span): nu
   return rows.reduce((total, { endC }) => total + endC[end][bound], 0)
 }
 
-function row(owner: Owner, endC: Ends, sentence: string, isOpenEnded = false): BudgetRow {
+function row(owner: Cause, endC: Ends, sentence: string, isOpenEnded = false): BudgetRow {
   return { owner, endC, isOpenEnded, sentence }
 }
 
-function heatingRow(evidence: RangeEvidence, { heating }: Owners, besides: boolean): BudgetRow {
+function heatingRow(evidence: RangeEvidence, { heating }: Contributions, besides: boolean): BudgetRow {
   const { rateCPerMin, rateMeasured, thermometer } = evidence
   if (besides) return row('heating', NONE, 'nothing: the authentic sample was heated with it')
   if (rateCPerMin === 0) return row('heating', NONE, 'nothing: extrapolated to zero rate from several rates')
@@ -103,7 +103,11 @@ function heatingRow(evidence: RangeEvidence, { heating }: Owners, besides: boole
   )
 }
 
-function meltingTimeRow(evidence: RangeEvidence, { meltingTime }: Owners, besides: boolean): BudgetRow {
+function meltingTimeRow(
+  evidence: RangeEvidence,
+  { meltingTime }: Contributions,
+  besides: boolean,
+): BudgetRow {
   const { rateCPerMin, fillMm, grain, authentic, reading } = evidence
   if (besides && authentic) {
     const alikeC = Math.min(reading.clearC - reading.onsetC, authentic.clearC - authentic.onsetC)
@@ -123,7 +127,11 @@ function meltingTimeRow(evidence: RangeEvidence, { meltingTime }: Owners, beside
   )
 }
 
-function thermometerRow(evidence: RangeEvidence, { thermometerC }: Owners, besides: boolean): BudgetRow {
+function thermometerRow(
+  evidence: RangeEvidence,
+  { thermometerC }: Contributions,
+  besides: boolean,
+): BudgetRow {
   if (besides)
     return row('thermometer', NONE, 'nothing: the authentic sample was read on the same thermometer')
   const off = eitherWay(thermometerC)
@@ -142,7 +150,7 @@ function thermometerRow(evidence: RangeEvidence, { thermometerC }: Owners, besid
   )
 }
 
-function readingRow(evidence: RangeEvidence, { readingC }: Owners, besides: boolean): BudgetRow {
+function readingRow(evidence: RangeEvidence, { readingC }: Contributions, besides: boolean): BudgetRow {
   const endC = besides ? byChanceC({ readingC }) : readingC
   const widthC = Math.min(byChanceC({ readingC: endC }), evidence.reading.clearC - evidence.reading.onsetC)
   const both = eitherWay(endC)
@@ -165,7 +173,11 @@ function literatureRow({ against }: Measured): BudgetRow {
   )
 }
 
-function lateRow(evidence: RangeEvidence, { mayBeLate }: Owners, { broadWidthC }: HouseWords): BudgetRow {
+function lateRow(
+  evidence: RangeEvidence,
+  { mayBeLate }: Contributions,
+  { broadWidthC }: HouseWords,
+): BudgetRow {
   const most: Span = { leastC: 0, mostC: broadWidthC }
   const sentence = mayBeLate
     ? `watching began ${watchedFrom(evidence.watchedFromBelowOnsetC ?? 0)}: melting could have begun earlier; how much earlier is not known`
@@ -186,7 +198,7 @@ function watchedFrom(belowC: number): string {
 
 function solventRow(
   evidence: RangeEvidence,
-  { mayBeWet }: Owners,
+  { mayBeWet }: Contributions,
   rest: Ends,
   { sharpWidthC }: HouseWords,
 ): BudgetRow {

@@ -3,17 +3,17 @@ import { tenths } from '../math/tenths'
 import { span } from './budget'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Finding, Measured } from './judgement'
-import { boiledOut, decomposes, hasOtherForms, saw } from './owners'
+import { boiledOut, decomposes, hasOtherForms, saw } from './contributions'
 import { atEutectic, authenticItself, belowEutectic, place } from './place'
-import { c, said } from './saying'
-import { scatterC } from './asOne'
+import { c, finding } from './finding'
+import { scatterC } from './combineRepeats'
 import { isNoBetter } from './alone'
-import { isLaterSolid, type Settled } from './settle'
+import { isLaterSolid, type Decision } from './decideVerdict'
 
 /** What the range shows, each with its numbers: the width first, then the place, then what else speaks. */
 export function findingsOf(
   read: RangeEvidence,
-  settled: Settled,
+  settled: Decision,
   measured: Measured,
   budget: readonly BudgetRow[],
   impurity: readonly [number, number] | null,
@@ -40,7 +40,7 @@ function behaviour(evidence: RangeEvidence): Finding[] {
   const found: Finding[] = []
   if (decomposes(evidence))
     found.push(
-      said(
+      finding(
         'decomposes',
         'Decomposes',
         `a decomposition point depends on the heating rate (${c(evidence.rateCPerMin)} °C/min here, to be reported with it) and does not measure purity`,
@@ -48,7 +48,7 @@ function behaviour(evidence: RangeEvidence): Finding[] {
     )
   if (saw(evidence, 'solid that never melts'))
     found.push(
-      said(
+      finding(
         'residual-solid',
         'Solid left over',
         'something in the tube did not melt: grit, a salt or a drying agent. It hardly lowers the range',
@@ -56,11 +56,11 @@ function behaviour(evidence: RangeEvidence): Finding[] {
     )
   if (evidence.behaviour === 'sublimes')
     found.push(
-      said('sublimes', 'Sublimes', 'in an open tube some of it sublimes before it melts: seal the tube'),
+      finding('sublimes', 'Sublimes', 'in an open tube some of it sublimes before it melts: seal the tube'),
     )
   if (evidence.behaviour === 'hydrate')
     found.push(
-      said(
+      finding(
         'hydrate',
         'Hydrate or solvate',
         'it could lose its water or solvent before it melts: compare it with a sample dried the same way, and report both temperatures',
@@ -68,26 +68,26 @@ function behaviour(evidence: RangeEvidence): Finding[] {
     )
   if (hasOtherForms(evidence))
     found.push(
-      said(
+      finding(
         'other-forms',
         'Other crystal forms',
         'a sharp range elsewhere could be another crystal form of the same compound: report both temperatures',
       ),
     )
   if (boiledOut(evidence))
-    found.push(said('boiled-out', 'Bubbled', 'where its solvent boils: some was still in the crystals'))
+    found.push(finding('boiled-out', 'Bubbled', 'where its solvent boils: some was still in the crystals'))
   return found
 }
 
 function widthFinding(
-  { isTooFastToTell, owners, evidence }: Settled,
+  { isTooFastToTell, owners, evidence }: Decision,
   { widthC, against }: Measured,
   rules: HouseWords,
 ): Finding {
   const headline = `${c(widthC)} °C wide`
   const numbers = { widthC }
   if (tenths(widthC) <= rules.sharpWidthC)
-    return said('sharp', headline, `sharp by house rules (${c(rules.sharpWidthC)} °C or less)`, numbers)
+    return finding('sharp', headline, `sharp by house rules (${c(rules.sharpWidthC)} °C or less)`, numbers)
   // Beside an authentic sample what heating and packing make is seen, and needs no guess.
   const beside =
     against?.what === 'authentic'
@@ -99,7 +99,7 @@ function widthFinding(
         ? 'too fast to judge its width'
         : 'its rate was not measured, so its width cannot be judged'
       : 'too full or too coarse to judge its width'
-    return said(
+    return finding(
       'too-fast-to-tell',
       headline,
       `${why}: melting through may take ${span(owners.meltingTime)} °C of it`,
@@ -108,13 +108,13 @@ function widthFinding(
   }
   const words = `(${c(rules.sharpWidthC)} °C or less)`
   return tenths(widthC) <= rules.broadWidthC
-    ? said(
+    ? finding(
         'a-little-wide',
         headline,
         `between sharp ${words} and broad (over ${c(rules.broadWidthC)} °C) by house rules${beside}`,
         numbers,
       )
-    : said('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)} °C)${beside}`, numbers)
+    : finding('broad', headline, `broad by house rules (over ${c(rules.broadWidthC)} °C)${beside}`, numbers)
 }
 
 function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, rules: HouseWords): Finding[] {
@@ -128,7 +128,7 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
   const worseC = Math.max(-riseC, -narrowerC)
   if (isNoBetter(reading, crude, rules) && tenths(worseC) > rules.repeatWithinC)
     return [
-      said(
+      finding(
         'worse-than-crude',
         headline,
         `${moved}: worse than the crude it came from. Were the two tubes swapped? If not, it is damp or contaminated`,
@@ -137,13 +137,13 @@ function againstCrude({ crude, reading }: RangeEvidence, { widthC }: Measured, r
     ]
   return [
     isNoBetter(reading, crude, rules)
-      ? said(
+      ? finding(
           'no-better-than-crude',
           headline,
           `${moved}: within the difference between repeats (${c(rules.repeatWithinC)} °C), so no improvement is shown`,
           numbers,
         )
-      : said('better-than-crude', headline, moved, numbers),
+      : finding('better-than-crude', headline, moved, numbers),
   ]
 }
 
@@ -155,7 +155,7 @@ function impurityFinding(
   const [least, most] = bounds.map((fraction) => 100 * fraction) as [number, number]
   const name = impurity?.name ?? 'Impurity'
   return [
-    said(
+    finding(
       'impurity',
       `${name} ${percentBetween(least, most)} mol %`,
       `if it dissolves in the melt and is the smaller part. Calculated from both ends, allowing for heating, thermometer and reading. Sand or salt would not show${fusion?.estimated ? '. Its fusion enthalpy is estimated (Walden’s rule)' : ''}`,
@@ -179,19 +179,19 @@ const MIXED = {
 function mixedMelt({ mixed }: RangeEvidence): Finding[] {
   if (!mixed) return []
   const { code, headline } = MIXED[mixed.verdict]
-  return [said(code, headline, mixed.because)]
+  return [finding(code, headline, mixed.because)]
 }
 
 function plateBeside({ plate }: RangeEvidence): Finding[] {
   if (!plate) return []
   const { sentence, spots, sameHeight, isPoor } = plate
   const found: Finding[] = []
-  if (isPoor) found.push(said('plate-poor', 'Plate: poor evidence', sentence))
-  else if (sameHeight === false) found.push(said('plate-differs', 'Plate: not the same height', sentence))
-  else if (sameHeight) found.push(said('plate-agrees', 'Plate: the same height', sentence))
+  if (isPoor) found.push(finding('plate-poor', 'Plate: poor evidence', sentence))
+  else if (sameHeight === false) found.push(finding('plate-differs', 'Plate: not the same height', sentence))
+  else if (sameHeight) found.push(finding('plate-agrees', 'Plate: the same height', sentence))
   if (spots > 1)
     found.push(
-      said(
+      finding(
         'plate-more-spots',
         `Plate: ${spots} spots`,
         'a plate shows a second compound in amounts too small to change a melting range',
@@ -206,7 +206,7 @@ function laterSolid(read: RangeEvidence, rules: HouseWords): Finding[] {
   if (!isLaterSolid(read, rules)) return []
   const atC = read.laterSolidAtC ?? NaN
   return [
-    said(
+    finding(
       'later-solid',
       `A later tube solid at ${c(atC)} °C`,
       `this one was all liquid ${c(atC - read.reading.clearC)} °C below that: the two tubes held different samples, or the marks were given to the wrong tube`,
@@ -216,13 +216,13 @@ function laterSolid(read: RangeEvidence, rules: HouseWords): Finding[] {
 }
 
 /** Several tubes of one sample: what they come to together. */
-function tubes(read: RangeEvidence, { evidence: judged, by }: Settled, rules: HouseWords): Finding[] {
+function tubes(read: RangeEvidence, { evidence: judged, by }: Decision, rules: HouseWords): Finding[] {
   const all = [read.reading, ...read.repeats]
   if (all.length < 2) return setAside(read)
   if (by === 'no rate') {
     const rates = [read.rateCPerMin, ...read.repeats.map(({ rateCPerMin }) => rateCPerMin)]
     return [
-      said(
+      finding(
         'zero-rate',
         `${all.length} rates`,
         `${rates.map(c).join(', ')} °C/min, extrapolated to zero rate: ${c(judged.reading.onsetC)} to ${c(judged.reading.clearC)} °C`,
@@ -235,13 +235,13 @@ function tubes(read: RangeEvidence, { evidence: judged, by }: Settled, rules: Ho
   const numbers = { count: all.length, spreadC }
   return [
     tenths(spreadC) > rules.repeatWithinC
-      ? said(
+      ? finding(
           'repeats-scatter',
           `Repeats ${c(spreadC)} °C apart`,
           `${all.length} tubes should agree within ${c(rules.repeatWithinC)} °C by house rules: ${judged.authentic ? 'the one beside the authentic sample is judged, because those two share heating and thermometer' : 'no single one of them is judged'}`,
           numbers,
         )
-      : said(
+      : finding(
           'repeats-agree',
           `${all.length} tubes agree`,
           `within ${c(spreadC)} °C (house rules ask for ${c(rules.repeatWithinC)} °C)${judged.authentic ? '; the one beside the authentic sample is judged' : ': judged as one better reading, their mean'}`,
@@ -256,7 +256,7 @@ function setAside({ setAside: count }: RangeEvidence): Finding[] {
   if (count === 0) return []
   const many = count > 1
   return [
-    said(
+    finding(
       'set-aside',
       `${count} earlier ${many ? 'tubes' : 'tube'} not counted`,
       `${many ? 'they were' : 'it was'} packed, dried, watched or corrected differently from this one: not a repeat of it`,

@@ -3,7 +3,7 @@ import { type Fusion, impurityFromClearPoint } from '../melting/liquidus'
 import { visibleUnder } from '../melting/meltingRange'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { Measured } from './judgement'
-import { byChanceC, decomposes, isChecked, type Owners } from './owners'
+import { byChanceC, decomposes, isChecked, type Contributions } from './contributions'
 
 /** An impurity is the lesser part, as a mole fraction. */
 const LESSER_PART = 0.5
@@ -18,7 +18,7 @@ const LESSER_PART = 0.5
  */
 export function impurityOf(
   evidence: RangeEvidence,
-  owners: Owners,
+  owners: Contributions,
   { against, distanceC, widthC }: Measured,
   rules: HouseWords,
 ): readonly [least: number, most: number] | null {

@@ -7,7 +7,7 @@ import { findingsOf } from './findings'
 import { impurityOf } from './impurity'
 import type { Judgement } from './judgement'
 import { measure } from './measure'
-import { settle } from './settle'
+import { decideVerdict } from './decideVerdict'
 
 /**
  * Judges a range as a careful supervisor does: every degree between reading and literature, and of the width, belongs
@@ -24,7 +24,7 @@ import { settle } from './settle'
  */
 export function judgeRange(evidence: RangeEvidence, rules: HouseWords): Judgement {
   requireEvidence(evidence)
-  const settled = settle(evidence, rules)
+  const settled = decideVerdict(evidence, rules)
   const measured = measure(settled.evidence, rules)
   const impurity =
     settled.verdict === 'not this compound'

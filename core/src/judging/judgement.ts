@@ -1,5 +1,5 @@
 import type { MeltingRange } from '../melting/meltingRange'
-import type { Span } from './owners'
+import type { Span } from './contributions'
 
 export const VERDICTS = [
   'consistent with pure',
@@ -30,7 +30,7 @@ export const NEXT_STEPS = [
 export type NextStep = (typeof NEXT_STEPS)[number]
 
 /** Who may own degrees of a reading. */
-export const OWNERS = [
+export const CAUSES = [
   'heating',
   'melting time',
   'thermometer',
@@ -40,11 +40,11 @@ export const OWNERS = [
   'late',
   'sample',
 ] as const
-export type Owner = (typeof OWNERS)[number]
+export type Cause = (typeof CAUSES)[number]
 
 /** What one owner may have done to a reading: °C it was raised by at each end (below 0: lowered) and widened by. */
 export interface BudgetRow {
-  readonly owner: Owner
+  readonly owner: Cause
   readonly endC: { readonly onset: Span; readonly clear: Span; readonly width: Span }
   /** True where it may own as much as there is: how much is not known. */
   readonly isOpenEnded: boolean
@@ -102,7 +102,7 @@ export interface Action {
   readonly code: NextStep
   readonly minutes?: number
   /** The rows of the budget it would empty or shrink. */
-  readonly removes: readonly Owner[]
+  readonly removes: readonly Cause[]
   readonly sentence: string
 }
 

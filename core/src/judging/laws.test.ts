@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { DEFAULT_HOUSE_RULES } from '../conventions/schools'
 import { type RangeEvidence, SIGNS } from './evidence'
 import { judgeRange } from './judgeRange'
-import { isShownDry } from './owners'
+import { isShownDry } from './contributions'
 import { NEXT_STEPS } from './judgement'
 import { runs } from '../../golden/depth'
 

@@ -1,12 +1,12 @@
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { Measured } from './judgement'
-import { heedsAuthentic } from './settle'
+import { usesAuthentic } from './decideVerdict'
 
 /** A reading held against the authentic sample of its run, or against the literature. */
 export function measure(evidence: RangeEvidence, rules: HouseWords): Measured {
   const { reading, authentic, literature } = evidence
   const widthC = reading.clearC - reading.onsetC
-  if (authentic && heedsAuthentic(evidence, rules))
+  if (authentic && usesAuthentic(evidence, rules))
     return {
       range: reading,
       widthC,

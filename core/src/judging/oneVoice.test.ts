@@ -9,7 +9,7 @@ import { prepsOf } from '../notebook/views/prep'
 import { unknownsOf } from '../notebook/views/unknowns'
 import type { RangeEvidence } from './evidence'
 import { judgeRange } from './judgeRange'
-import type { Judgement, Owner } from './judgement'
+import type { Judgement, Cause } from './judgement'
 import '../../golden/older'
 
 /** Everything that is said of a reading, on one screen. */
@@ -61,7 +61,7 @@ function holds(judged: Judgement, of: string) {
     })
   const { measured, budget, impurity } = judged
   if (!measured) return
-  const row = (owner: Owner) => budget.find((one) => one.owner === owner)
+  const row = (owner: Cause) => budget.find((one) => one.owner === owner)
   const toTenth = (value: number) => Number(value.toFixed(1))
   const same = (what: string, spoken: number | null, is: number) => {
     if (spoken !== null) expect({ of, what, spoken }).toEqual({ of, what, spoken: toTenth(is) })

@@ -5,11 +5,11 @@ import { listed } from '../words'
 import type { HouseWords, RangeEvidence } from './evidence'
 import type { BudgetRow, Finding, Measured } from './judgement'
 import { furthestEnd } from './measure'
-import { byChanceC, isChecked, type Span } from './owners'
-import { c, said } from './saying'
-import { EUTECTIC_WITHIN_C } from './companion'
+import { byChanceC, isChecked, type Span } from './contributions'
+import { c, finding } from './finding'
+import { EUTECTIC_WITHIN_C } from './impurityExplains'
 import { mayLieLower } from './alone'
-import { authenticOffC, isAgainstCheck, type Settled } from './settle'
+import { authenticOffC, isAgainstCheck, type Decision } from './decideVerdict'
 
 /** So much that nobody but the sample can own, and the name on the page is asked about, °C. */
 const WRONG_COMPOUND_C = 8
@@ -18,7 +18,7 @@ const END_NAMES = { onset: 'onset', clear: 'clear point' } as const
 
 /** Where it lies, held against the authentic sample or the literature. */
 export function place(
-  settled: Settled,
+  settled: Decision,
   measured: Measured,
   budget: readonly BudgetRow[],
   rules: HouseWords,
@@ -26,7 +26,7 @@ export function place(
   const { against, distanceC } = measured
   if (!against || !distanceC)
     return [
-      said(
+      finding(
         'no-literature',
         'Nothing to compare it with',
         'its width is judged, not its position; a mixed melt shows which compound it is',
@@ -39,7 +39,7 @@ export function place(
   const range = `${c(against.lowC)} to ${c(against.highC)} °C`
   if (tenths(Math.abs(farC)) <= rules.literatureWithinC)
     return [
-      said(
+      finding(
         'agrees-with-literature',
         'Within literature',
         `${
@@ -53,10 +53,10 @@ export function place(
   return [elsewhere(settled, budget, farC, furthest, range, numbers)]
 }
 
-function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['numbers']): Finding {
+function besideAuthentic({ owners }: Decision, farC: number, numbers: Finding['numbers']): Finding {
   const chanceC = byChanceC(owners)
   const headline = `${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} authentic`
-  return said(
+  return finding(
     tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',
     headline,
     `same run, so both share thermometer and heating; two readings can differ by up to ${c(chanceC)} °C by chance`,
@@ -66,7 +66,7 @@ function besideAuthentic({ owners }: Settled, farC: number, numbers: Finding['nu
 
 /** Further from the literature than house rules allow: who but the sample may own that, as the budget has it. */
 function elsewhere(
-  { evidence }: Settled,
+  { evidence }: Decision,
   budget: readonly BudgetRow[],
   farC: number,
   end: 'onset' | 'clear',
@@ -91,7 +91,7 @@ function elsewhere(
       ? '; fast heating can hide a lowering but never causes one'
       : ''
     : '; an impurity does not raise a range'
-  return said(
+  return finding(
     isLow ? 'low' : 'high',
     headline,
     `the ${END_NAMES[end]} against ${range}: ${whose}${besides}${certainC > WRONG_COMPOUND_C ? '. Is it the compound named in the prep, with the literature range of that compound?' : ''}`,
@@ -101,7 +101,7 @@ function elsewhere(
 
 /** The authentic sample itself, held against the literature: both off alike is the thermometer. */
 export function authenticItself(
-  { evidence, owners }: Settled,
+  { evidence, owners }: Decision,
   { against }: Measured,
   rules: HouseWords,
 ): Finding[] {
@@ -109,7 +109,7 @@ export function authenticItself(
   if (tenths(Math.abs(offC)) <= rules.literatureWithinC) return []
   const isPoor = against?.what !== 'authentic'
   return [
-    said(
+    finding(
       'authentic-off',
       `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
       isPoor
@@ -125,13 +125,13 @@ export function authenticItself(
 }
 
 /** First liquid of a pair below where any mixture of the two has some. */
-export function belowEutectic({ impurity, fusion, reading }: RangeEvidence, { owners }: Settled): Finding[] {
+export function belowEutectic({ impurity, fusion, reading }: RangeEvidence, { owners }: Decision): Finding[] {
   if (!impurity || !fusion) return []
   const { temperatureC } = eutectic(fusion, impurity.fusion)
   const belowC = temperatureC - EUTECTIC_WITHIN_C - reading.onsetC
   if (tenths(belowC) <= tenths(owners.thermometerC + owners.readingC)) return []
   return [
-    said(
+    finding(
       'below-eutectic',
       `Begins below the eutectic, ${c(temperatureC)} °C`,
       `no mixture with ${impurity.name} alone is liquid there. Shrinking or sweating was marked as liquid, or it holds solvent, another impurity or another compound`,
@@ -150,7 +150,7 @@ export function atEutectic(
   const { temperatureC } = eutectic(fusion, impurity.fusion)
   if (Math.abs(reading.clearC - temperatureC) > EUTECTIC_WITHIN_C) return []
   return [
-    said(
+    finding(
       'possible-eutectic',
       `Near the eutectic, ${c(temperatureC)} °C`,
       `a mixture with ${impurity.name} at this composition would melt as sharply as a pure compound at this temperature (within about ${EUTECTIC_WITHIN_C} °C)`,

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { evidenceOf, rulesOf, SITUATIONS } from '../../golden/situations'
-import { settle } from './settle'
+import { decideVerdict } from './decideVerdict'
 
 describe('what a careful supervisor would say', () => {
-  const judged = SITUATIONS.map((one) => ({ one, said: settle(evidenceOf(one), rulesOf(one)) }))
+  const judged = SITUATIONS.map((one) => ({ one, said: decideVerdict(evidenceOf(one), rulesOf(one)) }))
   const count = (is: (of: (typeof judged)[number]) => boolean) => judged.filter(is).length
   test('of the situations on record', () => {
     const missed = judged.filter(

@@ -12,7 +12,7 @@ import { prepsOf } from './views/prep'
 import { rangesOf } from './views/ranges'
 import { summaryOf } from './views/summary'
 import { unknownsOf } from './views/unknowns'
-import { latestLine, linesOf, remember, subjectsWith } from './read'
+import { latestLine, linesOf, memoize, subjectsWith } from './read'
 import '../../golden/older'
 
 const whole = fold(golden.entries)
@@ -54,7 +54,7 @@ describe('what is worked out from a view', () => {
 
   test('is worked out again only when something it read has changed', () => {
     const compute = jest.fn((view: View, subject: string) => linesOf(view, subject, 'mark made').length)
-    const marksOf = remember(compute)
+    const marksOf = memoize(compute)
     const before = marksOf(whole, meltId)
     const elsewhere = fold([another('weighed', whole)], whole)
     expect(marksOf(elsewhere, meltId)).toBe(before)
@@ -64,22 +64,22 @@ describe('what is worked out from a view', () => {
     expect(compute).toHaveBeenCalledTimes(2)
   })
   test('rests on answers, not on how they came about', () => {
-    const lineCount = remember((view: View) => linesOf(view, meltId, 'mark made').length > 0)
+    const lineCount = memoize((view: View) => linesOf(view, meltId, 'mark made').length > 0)
     const compute = jest.fn((view: View) => ({ isMarked: lineCount(view) }))
-    const told = remember(compute)
+    const told = memoize(compute)
     const first = told(whole)
     const marked = fold([another('mark made', whole, meltId)], whole)
     expect(told(marked)).toBe(first)
     expect(compute).toHaveBeenCalledTimes(1)
   })
   test('follows when an older view is asked again', () => {
-    const count = remember((view: View) => linesOf(view, meltId, 'mark made').length)
+    const count = memoize((view: View) => linesOf(view, meltId, 'mark made').length)
     const marked = fold([another('mark made', whole, meltId)], whole)
     const before = count(whole)
     expect([count(marked), count(whole), count(marked)]).toEqual([before + 1, before, before + 1])
   })
   test('of one notebook is not that of another', () => {
-    const count = remember((view: View) => subjectsWith(view, 'prep opened').length)
+    const count = memoize((view: View) => subjectsWith(view, 'prep opened').length)
     expect([count(whole), count(EMPTY_VIEW), count(fold([]))]).toEqual([count(whole), 0, 0])
   })
 

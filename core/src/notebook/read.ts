@@ -45,7 +45,7 @@ interface Memo<T> {
  * @param compute reads the view by the functions of this file and of others that are remembered, and nothing else
  * @param same two answers that come to the same; the older is then kept, and what rests on it too
  */
-export function remember<K, T>(
+export function memoize<K, T>(
   compute: (view: View, key: K) => T,
   same: (one: T, other: T) => boolean = Object.is,
 ): (view: View, ...key: undefined extends K ? [key?: K] : [key: K]) => T {

@@ -1,7 +1,7 @@
 import type { RawEntry } from './entry'
 import Joi from 'joi'
 import { shortName, uuid, type VersionSchemas } from '../schema/pieces'
-import { sentence, STRICT } from '../schema/said'
+import { sentence, STRICT } from '../schema/strict'
 import { unstorable } from './storable'
 import { type Kind, KINDS } from './kinds/list'
 

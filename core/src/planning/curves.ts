@@ -1,5 +1,5 @@
 import type { MeltId } from '../ids'
-import { latestLine, linesOf, remember } from '../notebook/read'
+import { latestLine, linesOf, memoize } from '../notebook/read'
 import type { Heating } from '../heating/heatingPlan'
 import { modelledC } from '../heating/dial'
 import type { View } from '../notebook/fold'
@@ -15,7 +15,7 @@ const DRAWN_MOST = 400
 const runIdOf = (view: View, melt: MeltId) => latestLine(view, melt, 'run started')?.body.run ?? null
 
 /** A run as read, thinned for drawing, in minutes of instrument time; the same object until more is read. */
-export const readCurve = remember((view: View, melt: MeltId): readonly CurvePoint[] => {
+export const readCurve = memoize((view: View, melt: MeltId): readonly CurvePoint[] => {
   const run = runIdOf(view, melt)
   if (!run) return []
   const { probeC } = readingsOf(view, melt, run)
@@ -25,7 +25,7 @@ export const readCurve = remember((view: View, melt: MeltId): readonly CurvePoin
 })
 
 /** The planned heating laid over the run: its ramp begins when the ramp of the run did. */
-export const plannedCurve = remember((view: View, melt: MeltId): readonly CurvePoint[] => {
+export const plannedCurve = memoize((view: View, melt: MeltId): readonly CurvePoint[] => {
   const heating = latestLine(view, melt, 'melt planned')?.body.heating
   if (!heating) return []
   const run = runIdOf(view, melt)

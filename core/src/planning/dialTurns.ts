@@ -19,7 +19,7 @@ export function dialTurnsOf(melt: MeltFacts): readonly DialTurn[] {
 }
 
 /** What dial or flame was last set to in a run; null before. */
-export function dialStandsAt({ run }: MeltFacts): number | null {
+export function dialSettingAt({ run }: MeltFacts): number | null {
   const settings = run?.commands.flatMap(({ body: { command } }) =>
     command.kind === 'dial' ? [command.setting] : [],
   )

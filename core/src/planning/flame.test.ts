@@ -9,8 +9,8 @@ import { houseRulesOf } from '../notebook/views/instruments'
 import { prepOf } from '../notebook/views/prep'
 import { SIMULATED_INSTRUMENTS } from '../instruments/shipped'
 import { burningSolventsOf, flamesNear, isInTheOpen, vapoursNear } from './flame'
-import { conduct } from './period/conduct'
-import { periodAt } from './period/noted'
+import { replanPeriod } from './period/replan'
+import { periodAt } from './period/periodFacts'
 import { tasksOf } from './period/tasksOf'
 import '../../golden/older'
 
@@ -70,7 +70,7 @@ describe('a flame and what burns', () => {
         ],
       }
       const tasks = tasksOf(view, shelf, houseRulesOf(view, SCHOOLS), nowMs)
-      const plan = conduct(tasks, terms, opened.putOff, nowMs, null, 0.05)
+      const plan = replanPeriod(tasks, terms, opened.putOff, nowMs, null, 0.05)
       expect(plan.makespanMin).toBeGreaterThan(0)
       if (plan.isAgainstFlame) against++
     }

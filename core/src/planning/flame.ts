@@ -5,7 +5,7 @@ import { isUnderWay, meltsOf } from '../notebook/views/melt'
 import { type PrepFacts, prepsOf } from '../notebook/views/prep'
 import { solventsOf } from '../procedures/batch'
 import { isFlammable } from '../substances/hazards'
-import { periodAt } from './period/noted'
+import { periodAt } from './period/periodFacts'
 
 /** A flame that burns near the bench, or is about to. */
 export interface FlameNear {

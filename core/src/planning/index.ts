@@ -1,5 +1,5 @@
 export { type CurvePoint, dialCurve, plannedCurve, readCurve } from './curves'
-export { dialStandsAt, nextTurn } from './dialTurns'
+export { dialSettingAt, nextTurn } from './dialTurns'
 export {
   type Draft,
   type DraftField,
@@ -31,7 +31,7 @@ export { needsEyes } from './needsEyes'
 export { notLookedAt } from './notLookedAt'
 export { closePeriod, noteTask, setTaskAside } from './period/acts'
 export { type AtHand, type Ready, type Running, atHand } from './period/atHand'
-export { ANEW_EFFORT, type Conduct, type PlanBefore, conduct, secondLook } from './period/conduct'
+export { ANEW_EFFORT, type PeriodPlan, type EarlierPlan, replanPeriod, secondLook } from './period/replan'
 export { type IfLate, ifLate } from './period/late'
 export {
   type PeriodFacts,
@@ -40,7 +40,7 @@ export {
   periodAt,
   periodBefore,
   periodsOf,
-} from './period/noted'
+} from './period/periodFacts'
 export type { PeriodTerms } from './period/session'
 export { setsEnd } from './period/setsEnd'
 export { HARM, type PeriodTask } from './period/task'

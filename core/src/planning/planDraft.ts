@@ -1,4 +1,4 @@
-import { attempt, comesTo, type Result, wrong } from '../problems'
+import { attempt, ok, type Result, refuse } from '../problems'
 import { chooseProcedure, type ProcedureChoice } from '../procedures/chooseProcedure'
 import { boilsFromC, boilsInWords } from '../substances/boiling'
 import { reactionOf } from '../substances/reactions'
@@ -68,30 +68,30 @@ function usedUpIn(draft: Draft, { compound, shelf }: Grounds): string | null {
 /** Reads what is typed and plans with it, or says which field is in the way and why. */
 export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
   const shut = closedIn(draft, grounds) ?? usedUpIn(draft, grounds)
-  if (shut) return wrong(shut, 'solvent')
+  if (shut) return refuse(shut, 'solvent')
   const numbers: Partial<Record<DraftField, number>> = {}
   for (const [field, name] of FIELDS) {
     if (field === 'washML' && draft.washML.trim() === '') continue
     const read = readReading(draft[field], name)
-    if (!read.ok) return wrong(read.problem.sentence, field)
+    if (!read.ok) return refuse(read.problem.sentence, field)
     numbers[field] = read.value.value
   }
   const { assayPercent = 0, hotC = 0, coldC = 0, washML = 0 } = numbers
   if (assayPercent <= 0 || assayPercent > 100)
-    return wrong('The product fraction lies above 0 and up to 100 %.', 'assayPercent')
+    return refuse('The product fraction lies above 0 and up to 100 %.', 'assayPercent')
   if (assayPercent <= A_FRACTION)
-    return wrong(
+    return refuse(
       `${draft.assayPercent.trim()} % of the crude leaves almost nothing to purify. Was ${Math.round(100 * assayPercent)} % meant?`,
       'assayPercent',
     )
   if (draft.impurity.trim().toLowerCase() === grounds.compound.name.toLowerCase())
-    return wrong(
+    return refuse(
       `${capital(grounds.compound.name)} is the product itself. Name the impurity, or leave the field empty.`,
       'impurity',
     )
   const kept = keptBackG(draft, grounds.crudeG)
   if (!(kept >= 0 && kept < grounds.crudeG))
-    return wrong('The mass kept back is 0 mg or more, and less than all of the crude.', 'keptBackMg')
+    return refuse('The mass kept back is 0 mg or more, and less than all of the crude.', 'keptBackMg')
   const points = readAll(draft)
   if (!points.ok) return points
   const read = points.value
@@ -133,14 +133,14 @@ interface Draughted {
 
 function withOne(draft: Draft, grounds: Grounds, least: CrystallizationInput): Outcome {
   const first = attempt(() => planCrystallization(least))
-  if (!first.ok) return wrong(first.problem.sentence, least.coldC >= least.hotC ? 'coldC' : undefined)
+  if (!first.ok) return refuse(first.problem.sentence, least.coldC >= least.hotC ? 'coldC' : undefined)
   const proposed = proposedVolume(first.value, least)
   const read = draft.volumeML.trim() === '' ? null : readReading(draft.volumeML, 'The volume')
-  if (read && !read.ok) return wrong(read.problem.sentence, 'volumeML')
+  if (read && !read.ok) return refuse(read.problem.sentence, 'volumeML')
   const planned = attempt(() => withVolumeML(least, read ? read.value.value : proposed.ml))
   return planned.ok
     ? finished(draft, grounds, { input: planned.value, proposed, pair: null })
-    : wrong(planned.problem.sentence, 'volumeML')
+    : refuse(planned.problem.sentence, 'volumeML')
 }
 
 function withPair(
@@ -151,22 +151,22 @@ function withPair(
 ): Outcome {
   const second = grounds.shelf.solvents.find(({ id }) => id === draft.second)
   const first = grounds.shelf.solvents.find(({ id }) => id === draft.solvent)
-  if (!second || !first) return wrong('That solvent is not on the shelf.', 'second')
+  if (!second || !first) return refuse('That solvent is not on the shelf.', 'second')
   const hottestC = hottestOfPairC(first, second)
   if (hottestC !== null && least.hotC > hottestC) {
     const lower = (boilsFromC(second) ?? Infinity) < (boilsFromC(first) ?? Infinity) ? second : first
-    return wrong(
+    return refuse(
       `${capital(lower.name)} boils at ${boilsInWords(lower) ?? 'a temperature that is not known'}. Two solvents are used at least 5 °C below that. Plan the hot temperature at ${hottestC} °C or below, or choose a second solvent that boils higher.`,
       'hotC',
     )
   }
   if (poor.length === 0)
-    return wrong(
+    return refuse(
       `No solubility in ${second.name} is known. Enter at least one point, even if the solvent is a poor one.`,
       'secondPoints',
     )
   const planned = attempt(() => proposedSolventPair({ ...least, good: least.product, poor }))
-  if (!planned.ok) return wrong(planned.problem.sentence, 'second')
+  if (!planned.ok) return refuse(planned.problem.sentence, 'second')
   const { goodML, poorML, input } = planned.value
   return finished(draft, grounds, {
     input,
@@ -179,7 +179,7 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
   const { crudeG, shelf, compound } = grounds
   const { proposed, pair } = draughted
   const solvent = shelf.solvents.find(({ id }) => id === draft.solvent)
-  if (!solvent) return wrong('Choose a solvent of the shelf.', 'solvent')
+  if (!solvent) return refuse('Choose a solvent of the shelf.', 'solvent')
   const first = planCrystallization(draughted.input)
   const proposedWashML = proposedRinseML(rinsedBy(draughted.input, first))
   const input = draft.washML.trim() === '' ? { ...draughted.input, washML: proposedWashML } : draughted.input
@@ -194,14 +194,14 @@ function finished(draft: Draft, grounds: Grounds, draughted: Draughted): Outcome
     ({ procedure, fit }) => procedure.id === draft.procedure && fit !== 'not for this',
   )
   const choice = chosen ?? choices[0]
-  if (!choice) return wrong('No procedure is on the shelf.', 'procedure')
+  if (!choice) return refuse('No procedure is on the shelf.', 'procedure')
   // Nothing is planned that no glass holds.
-  if (choice.fit === 'not for this') return wrong(choice.because, 'volumeML')
+  if (choice.fit === 'not for this') return refuse(choice.because, 'volumeML')
   const { procedure } = choice
   const plan = planBatch(procedure.collect, input)
   const solubilityConfidence = confidenceOf(shelf, draft, compound)
   const known = { input, plan, proposed, pair, solvent, compound, solubilityConfidence, procedure, shelf }
-  return comesTo({
+  return ok({
     input,
     plan,
     proposed,
@@ -221,8 +221,8 @@ function readAll(draft: Draft): Result<Record<Points, SolubilityPoint[]>, DraftF
   const read: Record<Points, SolubilityPoint[]> = { product: [], impurityPoints: [], secondPoints: [] }
   for (const field of ['product', 'impurityPoints', 'secondPoints'] as const) {
     const points = readPoints(draft[field])
-    if (typeof points === 'string') return wrong(points, field)
+    if (typeof points === 'string') return refuse(points, field)
     read[field] = points
   }
-  return comesTo(read)
+  return ok(read)
 }

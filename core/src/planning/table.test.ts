@@ -7,7 +7,7 @@ import { PROCEDURES } from '../procedures/shipped'
 import { boilsFromC, boilsToC } from '../substances/boiling'
 import { withSecond } from './draft'
 import { asksForGloves, asksForHood, isAquaticHazard, isCorrosive, isToxic } from '../substances/hazards'
-import { isShownDry } from '../judging/owners'
+import { isShownDry } from '../judging/contributions'
 import {
   BATCHES_G,
   draftFor,

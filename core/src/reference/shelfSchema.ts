@@ -1,4 +1,4 @@
-import { sentence } from '../schema/said'
+import { sentence } from '../schema/strict'
 import Joi from 'joi'
 import { celsius, compound, conventions, name, number, shortName, solvent } from '../schema/pieces'
 import { character } from '../schema/character'

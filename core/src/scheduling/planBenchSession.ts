@@ -1,7 +1,7 @@
 import { attempt, ImpossibleInput } from '../problems'
 import { AT_FIRST, few } from './effort'
 import { type BenchSession, compile, type Compiled, type Happened } from './session/compiled'
-import { criticalPathOf, prepChanges } from './session/told'
+import { criticalPathOf, prepChanges } from './session/criticalPath'
 import { firstOrder } from './session/firstOrders'
 import { improve } from './session/improve'
 import { tailsOf } from './session/lags'

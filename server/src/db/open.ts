@@ -49,12 +49,12 @@ export async function openPglite<T>(
     return await openFolder(folder, say, begin)
   } catch (error) {
     if (error instanceof NoRoom || !existsSync(folder)) throw error
-    return again(`The database could not be used (${saidBy(error)}).`, 'broken')
+    return again(`The database could not be used (${messageOf(error)}).`, 'broken')
   }
 }
 
 /** What a database says, without the statement it was asked. */
-export function saidBy(error: unknown): string {
+export function messageOf(error: unknown): string {
   const { message, cause } = error as Error
   return cause instanceof Error ? cause.message : message
 }

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import request from 'supertest'
 import { fold, type PrepFacts, prepsOf, sampleOf } from '@ivory-crystal/core/notebook'
-import type { BalanceStanding } from '@ivory-crystal/core/wire'
+import type { BalanceStatus } from '@ivory-crystal/core/wire'
 import type { RunningServer } from '../server'
 import { serve, tempFolder } from '../testing/bench'
 
@@ -24,7 +24,7 @@ afterAll(async () => {
 })
 
 const post = async (path: string, body: object) =>
-  (await request(at()).post(`/api/balance/${path}`).send(body)).body as BalanceStanding
+  (await request(at()).post(`/api/balance/${path}`).send(body)).body as BalanceStatus
 const load = (what: string, role: 'product' | 'crude' = 'product') =>
   post('load', { notebook, sample: sampleOf(adipic, role)?.id, load: what, aboutG: 0.2 })
 const settle = () => post('advance', { seconds: 15 })

@@ -11,7 +11,7 @@ import {
   simulatedPan,
   TEACHING_BALANCE,
 } from '@ivory-crystal/core/simulator'
-import type { BalanceStanding } from '@ivory-crystal/core/wire'
+import type { BalanceStatus } from '@ivory-crystal/core/wire'
 import type { Clock } from '../clock'
 import { checked, HttpProblem } from '../http/problem'
 import { notebookIn } from '../ledger/routes'
@@ -23,10 +23,10 @@ const TICK_MS = 500
 const IDLE_AFTER_MS = 10 * 60_000
 
 export interface SimulatedBalance extends PassingFeed {
-  standing(): BalanceStanding
-  load(notebook: NotebookId, sample: string, load: PanLoad, aboutG: number): Promise<BalanceStanding>
-  tare(): BalanceStanding
-  pass(seconds: number): BalanceStanding
+  standing(): BalanceStatus
+  load(notebook: NotebookId, sample: string, load: PanLoad, aboutG: number): Promise<BalanceStatus>
+  tare(): BalanceStatus
+  pass(seconds: number): BalanceStatus
   /** Empty and at rest, as when it was put up; for tests. */
   clear(): void
   close(): void
@@ -47,12 +47,12 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
   // Counted on from the clock, so that a later start of the server is never older than an earlier one.
   let order = clock.now()
 
-  function standing(): BalanceStanding {
+  function standing(): BalanceStatus {
     const { reading } = passBalance(state, [], 0)
     const { name, readabilityG } = state.character
     return { name, readabilityG, load: onPan, reading, order }
   }
-  function publish(): BalanceStanding {
+  function publish(): BalanceStatus {
     const text = JSON.stringify({ ...standing(), order: 0 })
     if (text === said) return standing()
     said = text

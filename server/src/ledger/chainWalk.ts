@@ -1,6 +1,6 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import { beginningOf, hashAfter, type HashedLine } from './chain'
-import { type Anchor, hashOfFirst, mergeTold, type Place, startOf, type Walked } from './walked'
+import { type Anchor, hashOfFirst, mergeReports, type Place, startOf, type Walked } from './walked'
 import type { BatchLine, JournalStep } from './journalTypes'
 
 /** Walks the chains of hashes of all notebooks of one journal, batch by batch. */
@@ -81,7 +81,7 @@ export function chainWalk() {
           ],
         }
       }
-      return mergeTold(anchorOf(walked, said, place), [
+      return mergeReports(anchorOf(walked, said, place), [
         notAsWritten(suspect.place, suspect.line.seq, notebook),
       ])
     }

@@ -1,6 +1,6 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import { idMs, type RawEntry } from '@ivory-crystal/core/notebook'
-import type { LinesTold } from '@ivory-crystal/core/wire'
+import type { ImportReport } from '@ivory-crystal/core/wire'
 import { readySchemasOf, refusalOf } from '@ivory-crystal/core/checks'
 import { canonicalText } from './chain'
 import type { LedgerStore } from './storeTypes'
@@ -10,7 +10,7 @@ export interface LookedLines {
   readonly isHere: boolean
   /** @returns why each of these would be refused, as a sentence; null where it would not */
   add(entries: readonly unknown[]): Promise<readonly (string | null)[]>
-  told(): LinesTold
+  told(): ImportReport
 }
 
 const DAY_MS = 86_400_000

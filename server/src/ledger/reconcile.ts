@@ -29,7 +29,7 @@ import {
   putLines,
   putNotebook,
   setLedgerId,
-  type Standing,
+  type DatabaseState,
   type Survey,
   surveyDatabase,
 } from './tables'
@@ -261,7 +261,7 @@ async function complete(db: Database, file: LineFile, journal: Survey): Promise<
   const before = file.bytes
   if (held.ledger && held.ledger !== journal.ledger) await file.append([ledgerLine(held.ledger, 0)])
   for (const [id, { title, createdAt }] of held.notebooks) {
-    const known: Standing | undefined = journal.notebooks.get(id)
+    const known: DatabaseState | undefined = journal.notebooks.get(id)
     if (!known) await file.append([notebookLine(id, title, createdAt)])
     for await (const batch of batchesAfter(db, id, known?.seq ?? 0, known?.hash || beginningOf(id)))
       await file.append([batch])

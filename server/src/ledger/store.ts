@@ -10,7 +10,7 @@ import {
 } from '@ivory-crystal/core/notebook'
 import { readySchemasOf } from '@ivory-crystal/core/checks'
 import { readOlderVersions } from '@ivory-crystal/core/notebook/older'
-import { type Database, saidBy } from '../db/open'
+import { type Database, messageOf } from '../db/open'
 import { queue } from '../queue'
 import { answerOf } from './answerOf'
 import { beginningOf, chained, type HashedLine, type Linked } from './chain'
@@ -142,7 +142,7 @@ export async function openStore(
       announce(stored)
       await intoTables().catch((error: unknown) => {
         say(
-          `The database did not accept what the journal has (${saidBy(error)}). It will be updated from the journal before it is used again.`,
+          `The database did not accept what the journal has (${messageOf(error)}). It will be updated from the journal before it is used again.`,
         )
         throw error
       })

@@ -104,7 +104,7 @@ export async function newestId(db: Database): Promise<string | null> {
 }
 
 /** What there is of one notebook: its name, how many lines, the last of them. */
-export interface Standing {
+export interface DatabaseState {
   readonly title: string
   readonly createdAt: number
   readonly count: number
@@ -113,7 +113,7 @@ export interface Standing {
 }
 export interface Survey {
   readonly ledger: LedgerId | null
-  readonly notebooks: ReadonlyMap<NotebookId, Standing>
+  readonly notebooks: ReadonlyMap<NotebookId, DatabaseState>
 }
 
 /** What the database holds, notebook by notebook. */
@@ -123,7 +123,7 @@ export async function surveyDatabase(db: Database): Promise<Survey> {
     .select({ notebook: entries.notebook, count: count(), seq: max(entries.seq) })
     .from(entries)
     .groupBy(entries.notebook)
-  const held = new Map<NotebookId, Standing>()
+  const held = new Map<NotebookId, DatabaseState>()
   for (const { id, title, createdAt } of rows) {
     const counted = counts.find(({ notebook }) => notebook === id)
     const seq = Number(counted?.seq ?? 0)

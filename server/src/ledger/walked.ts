@@ -44,6 +44,6 @@ export function hashOfFirst(said: BatchLine, before: string): string | null {
 }
 
 /** An anchor that tells more. */
-export function mergeTold({ from, told }: Anchor, more: readonly JournalStep[]): Anchor {
+export function mergeReports({ from, told }: Anchor, more: readonly JournalStep[]): Anchor {
   return { from, told: [...more, ...told] }
 }

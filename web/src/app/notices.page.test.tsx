@@ -9,7 +9,7 @@ import { openDemo, useNotebook } from '../testing/opened'
 const { Notices } = await import('./Notices')
 const { Failed } = await import('./Failed')
 const { NotFetched, persistently, place } = await import('../device/place')
-const { remember, remembered, ofThisTab } = await import('../device/memory')
+const { storeValue, remembered, ofThisTab } = await import('../device/memory')
 
 describe('what is not as it should be', () => {
   beforeEach(() => openDemo())
@@ -105,7 +105,7 @@ describe('what a browser remembers', () => {
       throw new DOMException('full', 'QuotaExceededError')
     })
     expect(remembered('never said')).toBeNull()
-    remember('a habit', 'this')
+    storeValue('a habit', 'this')
     expect(remembered('a habit')).toBe('this')
     ofThisTab.set('a draft', 'x')
     expect(ofThisTab.get('a draft')).toBeNull()

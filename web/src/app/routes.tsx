@@ -20,7 +20,7 @@ const Instructors = place(() => import('../places/explained/Instructors'), 'Inst
 const ClassFit = place(() => import('../places/explained/ClassFit'), 'ClassFit')
 const Practice = place(() => import('../places/practice/Practice'), 'Practice')
 const Exercise = place(() => import('../places/practice/Exercise'), 'Exercise')
-const MadePractice = place(() => import('../places/practice/Made'), 'Made')
+const MadePractice = place(() => import('../places/practice/GivenExercise'), 'GivenExercise')
 const ForInstructors = place(() => import('../places/practice/ForInstructors'), 'ForInstructors')
 const PracticalPage = place(() => import('../places/practice/PracticalPage'), 'PracticalPage')
 const ThisNotebook = place(() => import('../places/keeping/ThisNotebook'), 'ThisNotebook')

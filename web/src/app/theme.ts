@@ -1,4 +1,4 @@
-import { remember, remembered } from '../device/memory'
+import { storeValue, remembered } from '../device/memory'
 const KEY = 'ivory-crystal theme'
 export type Theme = 'light' | 'dark'
 
@@ -8,6 +8,6 @@ export function theme(): Theme {
 
 /** Sets the theme on the document; the dim one is for a dark instrument room. */
 export function applyTheme(wanted: Theme = theme()): void {
-  remember(KEY, wanted)
+  storeValue(KEY, wanted)
   document.documentElement.dataset['bsTheme'] = wanted
 }

@@ -14,7 +14,7 @@ export function remembered(key: string): string | null {
   return here.get(key) ?? tried(() => localStorage.getItem(key))
 }
 
-export function remember(key: string, value: string): void {
+export function storeValue(key: string, value: string): void {
   const isKept = tried(() => {
     localStorage.setItem(key, value)
     return true

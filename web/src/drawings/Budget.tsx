@@ -3,7 +3,7 @@ import {
   type HouseWords,
   type Judgement,
   type Measured,
-  type Owner,
+  type Cause,
   OWNER_NAMES,
   type BudgetRow,
 } from '@ivory-crystal/core/judging'
@@ -26,7 +26,7 @@ export function Budget({
 }: {
   judgement: Judgement & { readonly measured: Measured }
   rules: Pick<HouseWords, 'sharpWidthC' | 'broadWidthC' | 'literatureWithinC'>
-  lit?: readonly Owner[]
+  lit?: readonly Cause[]
 }) {
   const id = useId()
   const { budget, measured, actions } = judgement
@@ -138,7 +138,7 @@ const TAKES_AWAY: Partial<Record<Action['code'], string>> = {
 }
 
 /** The first step advised that would empty this row. */
-function TakenAway({ owner, actions }: { owner: Owner; actions: readonly Action[] }) {
+function TakenAway({ owner, actions }: { owner: Cause; actions: readonly Action[] }) {
   const step = actions.find(({ code, removes }) => removes.includes(owner) && TAKES_AWAY[code])
   return step ? <span className={css.away}>{TAKES_AWAY[step.code]} would remove this</span> : null
 }

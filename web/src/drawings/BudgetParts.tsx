@@ -1,10 +1,10 @@
-import { type BudgetRow, type Owner, OWNER_NAMES } from '@ivory-crystal/core/judging'
+import { type BudgetRow, type Cause, OWNER_NAMES } from '@ivory-crystal/core/judging'
 import { capital, fixed } from '../format/format'
 import { axisBetween } from './plot/axis'
 import { at, cut, type Panel } from './budgetPanels'
 import css from './Budget.module.css'
 
-const INK: Readonly<Record<Owner, string>> = {
+const INK: Readonly<Record<Cause, string>> = {
   heating: 'var(--ember)',
   'melting time': 'var(--ember)',
   thermometer: 'var(--ink-3)',

@@ -1,4 +1,4 @@
-import { remember, remembered } from '../device/memory'
+import { storeValue, remembered } from '../device/memory'
 import css from './FillGauge.module.css'
 import classNames from 'classnames'
 import { useState } from 'react'
@@ -98,7 +98,7 @@ export function FillGauge({
           <Measure
             start={scale}
             onDone={(value) => {
-              remember(KEY, String(value))
+              storeValue(KEY, String(value))
               setPxPerMm(value)
               setMeasuring(false)
             }}

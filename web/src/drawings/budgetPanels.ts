@@ -3,7 +3,7 @@ import {
   furthestEnd,
   type HouseWords,
   type Measured,
-  type Owner,
+  type Cause,
 } from '@ivory-crystal/core/judging'
 import { tenths } from '@ivory-crystal/core/math'
 import { fixed } from '../format/format'
@@ -84,7 +84,7 @@ export function cut({ end, readC }: Panel, rows: readonly BudgetRow[]) {
   const sample = rows.find(({ owner }) => owner === 'sample')
   const own = Math.min(whole, sample ? certain(sample) : 0)
   let upTo = 0
-  const parts: { readonly owner: Owner; readonly from: number; readonly to: number }[] = []
+  const parts: { readonly owner: Cause; readonly from: number; readonly to: number }[] = []
   for (const row of rows) {
     const share = row === sample ? 0 : Math.min(certain(row), whole - own - upTo)
     if (share <= 0.04) continue

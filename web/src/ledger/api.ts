@@ -4,7 +4,7 @@ import type { Answer, RawEntry, StoredEntry } from '@ivory-crystal/core/notebook
 import type { PanLoad } from '@ivory-crystal/core/simulator'
 import type {
   About,
-  BalanceStanding,
+  BalanceStatus,
   InstrumentState,
   Keeping,
   NotebookRow,
@@ -176,8 +176,8 @@ export const api = {
       `/shelf/${encodeURIComponent(sort)}/versions?id=${encodeURIComponent(id)}`,
     ),
   loadBalance: (notebook: NotebookId, sample: SampleId, load: PanLoad, aboutG: number) =>
-    call<BalanceStanding>('/balance/load', { notebook, sample, load, aboutG }),
-  tareBalance: () => call<BalanceStanding>('/balance/tare', {}),
+    call<BalanceStatus>('/balance/load', { notebook, sample, load, aboutG }),
+  tareBalance: () => call<BalanceStatus>('/balance/tare', {}),
   instruments: () => call<{ instruments: InstrumentState[] }>('/instruments'),
   startRun: (instrument: InstrumentId, notebook: NotebookId, melt: MeltId) =>
     call<RunState>(`/instruments/${instrument}/runs`, { notebook, melt }),

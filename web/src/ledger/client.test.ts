@@ -2,13 +2,13 @@ import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import type { LedgerId, MeltId, NotebookId, PrepId, RunId } from '@ivory-crystal/core/ids'
 import { idMs, meltsOf, prepsOf, type RawEntry } from '@ivory-crystal/core/notebook'
-import type { BalanceStanding } from '@ivory-crystal/core/wire'
+import type { BalanceStatus } from '@ivory-crystal/core/wire'
 import { golden } from '../../../core/golden/contract'
 import { standIn } from '../testing/standIn'
 import { Refused } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerClient, Surroundings } from './ledgerClient'
-import { type Kept, openKept } from './kept'
+import { type OfflineCopy, openKept } from './offlineCopies'
 import { openOutbox } from './outbox'
 import type { Reading } from './readings'
 import type { Tabs } from './tabs'
@@ -29,7 +29,7 @@ function browser() {
     /** What the device keeps. */
     openOutbox,
     /** Its copy of what was open; null keeps none. */
-    copy: null as Kept | null,
+    copy: null as OfflineCopy | null,
   })
   const stored = {
     /** The observations the server has, in its order. */
@@ -443,7 +443,7 @@ test('an answer that comes late does not hide a newer reading of the balance', (
       load: 'vessel with sample',
       reading: { display: { text, value: Number(text) }, stable: true, overloaded: false },
       order,
-    } satisfies BalanceStanding)
+    } satisfies BalanceStatus)
     return client.getState().balance?.reading.display.text
   }
   expect([heard('0.000', 1), heard('0.196', 3), heard('0.000', 2), heard('0.195', 4)]).toEqual([
@@ -455,7 +455,7 @@ test('an answer that comes late does not hide a newer reading of the balance', (
 })
 
 describe('with the server away from the start', () => {
-  let copy: Kept
+  let copy: OfflineCopy
   afterEach(() => {
     copy.close()
     indexedDB.deleteDatabase('ivory-crystal-notebook')
@@ -577,7 +577,7 @@ describe('with the server away from the start', () => {
   })
 })
 
-async function settledCopy(kept: Kept, lines: number): Promise<void> {
+async function settledCopy(kept: OfflineCopy, lines: number): Promise<void> {
   for (let i = 0; i < 500 && (await kept.counted()).lines !== lines; i++)
     await new Promise((resolve) => setTimeout(resolve, 2))
   expect((await kept.counted()).lines).toBe(lines)

@@ -3,7 +3,7 @@ import { expect, test } from '@jest/globals'
 import type { LedgerId } from '@ivory-crystal/core/ids'
 import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { golden } from '../../../core/golden/contract'
-import { openKept } from './kept'
+import { openKept } from './offlineCopies'
 import { openOutbox } from './outbox'
 import { openPhotographs } from './photographs'
 

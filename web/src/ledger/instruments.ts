@@ -5,15 +5,15 @@ import { useNotebook } from './notebook'
 
 const ASK_EVERY_MS = 5000
 
-export interface InstrumentsAsked {
+export interface InstrumentsAnswer {
   /** null until the server has answered. */
   readonly states: readonly InstrumentState[] | null
   readonly trouble: string | null
 }
 
 /** The instruments as they stand, asked again every few seconds (one at rest sends nothing), and when there is a new one. */
-export function useInstruments(): InstrumentsAsked {
-  const [asked, setAsked] = useState<InstrumentsAsked>({ states: null, trouble: null })
+export function useInstruments(): InstrumentsAnswer {
+  const [asked, setAsked] = useState<InstrumentsAnswer>({ states: null, trouble: null })
   const shelved = useNotebook((state) => state.shelf?.instruments)
   useEffect(() => {
     // A resting block sends nothing, so it is asked.

@@ -1,4 +1,4 @@
-import type { StoredLine } from './kept'
+import type { StoredLine } from './offlineCopies'
 import { receive } from './receive'
 import type { Replica } from './replica'
 

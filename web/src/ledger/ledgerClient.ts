@@ -1,8 +1,8 @@
 import type { EntryId, LedgerId, NotebookId, SubjectId } from '@ivory-crystal/core/ids'
 import { EMPTY_VIEW, type Entry, type Line, type RawEntry, type View } from '@ivory-crystal/core/notebook'
-import type { About, BalanceStanding, NotebookRow, Shelf } from '@ivory-crystal/core/wire'
+import type { About, BalanceStatus, NotebookRow, Shelf } from '@ivory-crystal/core/wire'
 import type { Api } from './api'
-import type { Kept } from './kept'
+import type { OfflineCopy } from './offlineCopies'
 import type { Outbox, QuarantinedLine } from './outbox'
 import type { Reading, Readings } from './readings'
 import type { OpenStream } from './stream'
@@ -37,7 +37,7 @@ export interface LedgerState {
   readonly waitingElsewhere: readonly RawEntry[]
   readonly readings: Readings
   /** The simulated balance as last heard; null before. */
-  readonly balance: BalanceStanding | null
+  readonly balance: BalanceStatus | null
 }
 export const CLOSED: LedgerState = {
   status: 'opening',
@@ -65,7 +65,7 @@ export const CLOSED: LedgerState = {
 export interface Surroundings {
   readonly api: Pick<Api, 'about' | 'notebooks' | 'shelf' | 'entries' | 'post'>
   /** This device’s own copy of what was open; null where it may keep none. */
-  readonly openKept?: () => Promise<Kept | null>
+  readonly openKept?: () => Promise<OfflineCopy | null>
   readonly openOutbox: (ledger: LedgerId) => Promise<Outbox>
   /** Sends what lines speak of and that is no line, such as photographs: it goes before them. */
   readonly sendBefore?: () => Promise<void>
@@ -106,7 +106,7 @@ export interface LedgerClient {
   dismissRefused(id: string): Promise<void>
   /** Takes in a reading, from the stream or as the answer to a command. */
   receiveReading(reading: Reading): void
-  receiveBalance(balance: BalanceStanding): void
+  receiveBalance(balance: BalanceStatus): void
   /** Takes in lines the server wrote and answered with. */
   receive(entries: readonly RawEntry[]): void
   /** Reads the shelf again, here and in the other tabs. */

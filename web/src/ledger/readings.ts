@@ -1,14 +1,14 @@
-import type { BalanceStanding, RunState } from '@ivory-crystal/core/wire'
+import type { BalanceStatus, RunState } from '@ivory-crystal/core/wire'
 
 export type Reading = RunState & { readonly instrument: string }
-export interface HeardReading extends RunState {
+export interface TimedReading extends RunState {
   /** Milliseconds on this page's own clock when it was heard. */
   readonly heardAt: number
   /** The latest probe readings heard, by sample number; enough for a live rate. */
   readonly recent: readonly (readonly [sample: number, temperatureC: number])[]
 }
 /** Latest reading of each instrument with a run. */
-export type Readings = Readonly<Record<string, HeardReading | null>>
+export type Readings = Readonly<Record<string, TimedReading | null>>
 
 const RECENT_MOST = 90
 const sampleOf = (run: RunState) => run.reading?.sample ?? -1
@@ -26,7 +26,7 @@ export function withReading(readings: Readings, reading: Reading, heardAt: numbe
   const recent = before?.id === reading.id ? before.recent : []
   const now = reading.reading
   const isNew = now !== null && recent[recent.length - 1]?.[0] !== now.sample
-  const heard: HeardReading = {
+  const heard: TimedReading = {
     ...reading,
     heardAt,
     recent: isNew ? [...recent.slice(1 - RECENT_MOST), [now.sample, now.probe.value]] : recent,
@@ -35,6 +35,6 @@ export function withReading(readings: Readings, reading: Reading, heardAt: numbe
 }
 
 /** The answer to a command may come after a newer reading came over the stream: the newer one stands. */
-export function newerBalance(heard: BalanceStanding | null, told: BalanceStanding): BalanceStanding {
+export function newerBalance(heard: BalanceStatus | null, told: BalanceStatus): BalanceStatus {
   return !heard || told.order >= heard.order ? told : heard
 }

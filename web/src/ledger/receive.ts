@@ -1,5 +1,5 @@
 import { areOlder, fold, type RawEntry } from '@ivory-crystal/core/notebook'
-import type { BalanceStanding } from '@ivory-crystal/core/wire'
+import type { BalanceStatus } from '@ivory-crystal/core/wire'
 import { readable } from './older'
 import { newerBalance, type Reading, withReading } from './readings'
 import type { Replica } from './replica'
@@ -22,7 +22,7 @@ export function receiveReading({ state, set, surroundings }: Replica, reading: R
   set({ readings: withReading(state.readings, reading, surroundings.clock.elapsed()) })
 }
 
-export function receiveBalance({ state, set }: Replica, balance: BalanceStanding): void {
+export function receiveBalance({ state, set }: Replica, balance: BalanceStatus): void {
   set({ balance: newerBalance(state.balance, balance) })
 }
 

@@ -1,6 +1,6 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import type { Entry, RawEntry } from '@ivory-crystal/core/notebook'
-import type { Kept } from './kept'
+import type { OfflineCopy } from './offlineCopies'
 import { CLOSED, type LedgerState, type Surroundings } from './ledgerClient'
 import { INITIAL, type Machine, type MachineEvent, next, statusOf } from './machine'
 import type { Outbox, QuarantinedLine } from './outbox'
@@ -29,7 +29,7 @@ export interface Replica {
   /** null where this device may keep nothing. */
   outbox: Outbox | null
   tabs: Tabs | null
-  localCopy: Kept | null
+  localCopy: OfflineCopy | null
   /** The last entry received. */
   lastSeq: number
   /** What other tabs tell of a notebook while this one still reads it. */

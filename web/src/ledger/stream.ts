@@ -1,6 +1,6 @@
 import type { NotebookId } from '@ivory-crystal/core/ids'
 import type { RawEntry } from '@ivory-crystal/core/notebook'
-import type { BalanceStanding } from '@ivory-crystal/core/wire'
+import type { BalanceStatus } from '@ivory-crystal/core/wire'
 import type { Reading } from './readings'
 
 /** What comes over the stream of a notebook. */
@@ -8,7 +8,7 @@ export interface StreamEvents {
   readonly connected: (isConnected: boolean) => void
   readonly line: (line: { readonly seq: number; readonly entry: RawEntry }) => void
   readonly reading: (reading: Reading) => void
-  readonly balance: (balance: BalanceStanding) => void
+  readonly balance: (balance: BalanceStatus) => void
   readonly rest: (instrument: string) => void
 }
 /** Listens to a notebook's stream from the line last seen, and goes on trying; the answer ends it. */

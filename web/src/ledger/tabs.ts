@@ -1,5 +1,5 @@
 import type { RawEntry } from '@ivory-crystal/core/notebook'
-import type { BalanceStanding, RunState } from '@ivory-crystal/core/wire'
+import type { BalanceStatus, RunState } from '@ivory-crystal/core/wire'
 
 /** What the tabs of one browser tell each other. */
 type TabMessage =
@@ -12,7 +12,7 @@ type TabMessage =
   | { readonly tell: 'settled' }
   | { readonly tell: 'reading'; readonly reading: RunState & { readonly instrument: string } }
   | { readonly tell: 'rest'; readonly instrument: string }
-  | { readonly tell: 'balance'; readonly balance: BalanceStanding }
+  | { readonly tell: 'balance'; readonly balance: BalanceStatus }
   /** Something was put on the shelf or taken off it. */
   | { readonly tell: 'shelf' }
   | { readonly tell: 'heard'; readonly connected: boolean }

@@ -1,4 +1,4 @@
-import { remember, remembered } from '../device/memory'
+import { storeValue, remembered } from '../device/memory'
 const AUTHOR = 'ivory-crystal author'
 const DEVICE = 'ivory-crystal device'
 
@@ -8,7 +8,7 @@ export function author(): string {
 }
 
 export function setAuthor(name: string): void {
-  remember(AUTHOR, name.trim().slice(0, 80) || 'this bench')
+  storeValue(AUTHOR, name.trim().slice(0, 80) || 'this bench')
 }
 
 /** This browser, by a name it gave itself once. */
@@ -16,6 +16,6 @@ export function device(): string {
   const known = remembered(DEVICE)
   if (known) return known
   const made = crypto.randomUUID()
-  remember(DEVICE, made)
+  storeValue(DEVICE, made)
   return made
 }

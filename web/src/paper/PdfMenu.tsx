@@ -9,7 +9,7 @@ import { useNotebook } from '../ledger/notebook'
 import { KeepHash } from '../parts/KeepHash'
 import { useHead } from '../parts/useHead'
 import { useLongRun } from '../parts/useLongRun'
-import { aboutPage, keptPaper, keepPaper } from './aboutPage'
+import { aboutPage, storedPaper, storePaper } from './aboutPage'
 import type { PaperSize } from './definition'
 import type { Layout } from './layout'
 import { PaperFrame } from './PaperFrame'
@@ -38,7 +38,7 @@ export function PdfMenu({
   id: SubjectId
   sheet: (layout: Layout) => ReactNode
 }) {
-  const [paper, setPaper] = useState<PaperSize>(keptPaper)
+  const [paper, setPaper] = useState<PaperSize>(storedPaper)
   const [wanted, setWanted] = useState<Layout | null>(null)
   const making = useLongRun<Made>()
   const start = (layout: Layout) => {
@@ -96,7 +96,7 @@ export function PdfMenu({
                 onClick={(event) => {
                   event.stopPropagation()
                   setPaper(size)
-                  keepPaper(size)
+                  storePaper(size)
                 }}
               >
                 on {SIZE_NAMES[size]} paper

@@ -2,7 +2,7 @@ import type { SubjectId } from '@ivory-crystal/core/ids'
 import { linesBehind } from '@ivory-crystal/core/notebook'
 import { CORE_VERSION } from '@ivory-crystal/core/version'
 import { clock } from '../clock/clock'
-import { remember, remembered } from '../device/memory'
+import { storeValue, remembered } from '../device/memory'
 import { clock as timeOfDay, day } from '../format/format'
 import { useNotebook } from '../ledger/notebook'
 import type { AboutPdf, PaperSize } from './definition'
@@ -10,11 +10,11 @@ import type { AboutPdf, PaperSize } from './definition'
 const KEPT = 'ivory-crystal paper'
 
 /** The paper that was chosen last on this device. */
-export function keptPaper(): PaperSize {
+export function storedPaper(): PaperSize {
   return remembered(KEPT) === 'LETTER' ? 'LETTER' : 'A4'
 }
-export function keepPaper(paper: PaperSize): void {
-  remember(KEPT, paper)
+export function storePaper(paper: PaperSize): void {
+  storeValue(KEPT, paper)
 }
 
 /** What a PDF of a page says of itself, with every line behind the page inside. */

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink'
-import type { Tell } from '../parts/useLongRun'
+import type { Notify } from '../parts/useLongRun'
 import { type AboutPdf, roomOn } from './definition'
 import { laidOut } from './PaperFrame'
 import { paperMaking } from './paperMaking'
@@ -16,7 +16,7 @@ export async function makeFrom(
   root: HTMLElement,
   layout: Layout,
   about: AboutPdf,
-  tell: Tell,
+  tell: Notify,
 ): Promise<MadePdf | null> {
   const room = roomOn(about.paper)
   const isWhole = () => {

@@ -1,11 +1,11 @@
 import { type KeyboardEvent, useId, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { readReading } from '@ivory-crystal/core/weighing'
-import { SaidWrong } from './InlineField'
+import { FieldError } from './InlineField'
 import { Field } from './Field'
 import { shortNameOf } from './shortName'
 import { putOnShelf, type Shelved } from './useShelving'
-import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
+import { ok, type Result, refuse } from '@ivory-crystal/core/problems'
 
 interface Typed {
   readonly formula: string
@@ -67,7 +67,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
         help="the bottle’s label, a handbook, the instructor"
         {...at('source')}
       />
-      <SaidWrong sentence={said} className="trouble mb-0" />
+      <FieldError sentence={said} className="trouble mb-0" />
       <Button
         size="sm"
         variant="outline-primary"
@@ -90,18 +90,18 @@ async function rowOfTyped(
   const { readSubstance } = await import('@ivory-crystal/core/structures/formula')
   const read = await readSubstance(formula)
   if (!read)
-    return wrong(
+    return refuse(
       `“${formula.trim()}” is not a formula such as C8H9NO or a structure such as CC(=O)Nc1ccccc1.`,
     )
   const from = readReading(low, 'Melts from')
-  if (!from.ok) return wrong(from.problem.sentence)
+  if (!from.ok) return refuse(from.problem.sentence)
   const to = readReading(high, 'Melts to')
-  if (!to.ok) return wrong(to.problem.sentence)
+  if (!to.ok) return refuse(to.problem.sentence)
   if (from.value.value > to.value.value)
-    return wrong('Enter the lower temperature first: it melts from there to the higher one.')
+    return refuse('Enter the lower temperature first: it melts from there to the higher one.')
   if (source.trim() === '')
-    return wrong('Give the source of the melting range: a handbook, the bottle’s label, the instructor.')
-  return comesTo({
+    return refuse('Give the source of the melting range: a handbook, the bottle’s label, the instructor.')
+  return ok({
     rows: [
       {
         id: shortNameOf(name),

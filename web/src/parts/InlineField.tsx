@@ -52,7 +52,13 @@ export function Refusal({ sentence }: { sentence: string | null }) {
 }
 
 /** The same, as a paragraph of its own. */
-export function SaidWrong({ sentence, className = 'look' }: { sentence: string | null; className?: string }) {
+export function FieldError({
+  sentence,
+  className = 'look',
+}: {
+  sentence: string | null
+  className?: string
+}) {
   if (sentence === null) return null
   return (
     <p className={className} role="alert">

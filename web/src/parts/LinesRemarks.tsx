@@ -1,7 +1,7 @@
-import type { LinesTold } from '@ivory-crystal/core/wire'
+import type { ImportReport } from '@ivory-crystal/core/wire'
 
 /** What somebody should know of lines from elsewhere before taking them in; nothing where there is nothing. */
-export function LinesRemarks({ told }: { told: LinesTold }) {
+export function LinesRemarks({ told }: { told: ImportReport }) {
   const remarks = remarksOn(told)
   if (remarks.length === 0) return null
   return (
@@ -15,7 +15,7 @@ export function LinesRemarks({ told }: { told: LinesTold }) {
 
 const lines = (count: number) => (count === 1 ? 'One entry' : `${count} entries`)
 
-function remarksOn({ strikes, conflicts, authors, farDates }: LinesTold): readonly string[] {
+function remarksOn({ strikes, conflicts, authors, farDates }: ImportReport): readonly string[] {
   return [
     ...(strikes > 0
       ? [`${lines(strikes)} of the new ones strike${strikes === 1 ? 's' : ''} out other entries.`]

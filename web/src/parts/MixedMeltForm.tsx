@@ -1,5 +1,5 @@
 import { checkLines, useTyped } from './useTyped'
-import { SaidWrong } from './InlineField'
+import { FieldError } from './InlineField'
 import { useHouseRules } from './useHouseRules'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -14,7 +14,7 @@ import {
   packMixedRun,
   rackOf,
 } from '@ivory-crystal/core/notebook'
-import { type Result, attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
+import { type Result, attempt, ok, refuse } from '@ivory-crystal/core/problems'
 import { LOCAL_RULES } from '@ivory-crystal/core/procedures'
 import type { Compound } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
@@ -46,9 +46,9 @@ export function MixedMeltForm({
   const form = useTyped<Typed, Packed>({
     start: { by: 'eye', first: '', second: '', beside: true },
     make(typed) {
-      const grinding = typed.by === 'eye' ? comesTo(EQUAL_BY_EYE) : weighed(typed)
+      const grinding = typed.by === 'eye' ? ok(EQUAL_BY_EYE) : weighed(typed)
       if (!grinding.ok) return grinding
-      return comesTo(
+      return ok(
         packMixedRun(newSubject, {
           sample,
           references,
@@ -114,7 +114,7 @@ export function MixedMeltForm({
           form.set({ beside: event.target.checked })
         }}
       />
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
       <Button type="submit" className="mt-2">
         Pack {tubes} tubes and plan the run
       </Button>
@@ -125,11 +125,11 @@ export function MixedMeltForm({
 /** Both masses read, or the sentence about what is wrong with them. */
 function weighed(typed: Typed): Result<Grinding, keyof Typed> {
   const first = readReading(typed.first, 'The mass of the first part')
-  if (!first.ok) return wrong(first.problem.sentence, 'first')
+  if (!first.ok) return refuse(first.problem.sentence, 'first')
   const second = readReading(typed.second, 'The mass of the second part')
-  if (!second.ok) return wrong(second.problem.sentence, 'second')
+  if (!second.ok) return refuse(second.problem.sentence, 'second')
   const [p, q] = [first.value, second.value]
   const share = attempt(() => massFractionOf(p.value, q.value))
-  if (!share.ok) return wrong(share.problem.sentence)
-  return comesTo({ massFractionFirst: share.value, by: 'mass', massesG: [p, q] })
+  if (!share.ok) return refuse(share.problem.sentence)
+  return ok({ massFractionFirst: share.value, by: 'mass', massesG: [p, q] })
 }

@@ -6,15 +6,14 @@ import { clock } from '../format/format'
 import { Refusal } from './InlineField'
 import { Photographs } from './Photographs'
 import { useLines } from './useTyped'
-import { comesTo } from '@ivory-crystal/core/problems'
+import { ok } from '@ivory-crystal/core/problems'
 import { strike } from '../ledger/notebook'
 
 /** A line for what is seen, and the lines written at this station so far. */
 export function ObservationLine({ prep, station }: { prep: PrepFacts; station: Station }) {
   const form = useLines({
     start: { text: '' },
-    make: ({ text }) =>
-      comesTo([{ kind: 'observed', subject: prep.id, body: { station, text: text.trim() } }]),
+    make: ({ text }) => ok([{ kind: 'observed', subject: prep.id, body: { station, text: text.trim() } }]),
   })
   const { text } = form.typed
   const lines = prep.observations.filter((line) => line.body.station === station)

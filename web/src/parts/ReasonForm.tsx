@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 
 import { useTyped } from './useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 
 /** A reason in a few words, without which nothing is done. */
 export function ReasonForm({
@@ -19,7 +19,7 @@ export function ReasonForm({
   const form = useTyped({
     start: { reason: '' },
     make: ({ reason }) =>
-      reason.trim() === '' ? wrong('Give the reason in a few words.', 'reason') : comesTo(reason.trim()),
+      reason.trim() === '' ? refuse('Give the reason in a few words.', 'reason') : ok(reason.trim()),
     keep: onReason,
   })
   const { reason } = form.typed

@@ -4,9 +4,9 @@ import Form from 'react-bootstrap/Form'
 import type { Instrument } from '@ivory-crystal/core/instruments'
 import { type Turn, turnsOf } from '@ivory-crystal/core/notebook'
 import { clock as clockText } from '../format/format'
-import { SaidWrong } from './InlineField'
+import { FieldError } from './InlineField'
 import { useLines } from './useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { useNotebook, write } from '../ledger/notebook'
 
 /** Who has the slots of a shared instrument, who is next, and how a turn ends. */
@@ -17,8 +17,8 @@ export function Turns({ instrument }: { instrument: Instrument }) {
     start: { who: '', slots: '1' },
     make: ({ who, slots }) =>
       who.trim() === ''
-        ? wrong('Enter who it is: a bench code is enough.', 'who')
-        : comesTo([
+        ? refuse('Enter who it is: a bench code is enough.', 'who')
+        : ok([
             {
               kind: 'turn taken',
               subject: instrument.id,
@@ -66,7 +66,7 @@ export function Turns({ instrument }: { instrument: Instrument }) {
           Join the queue
         </Button>
       </form>
-      <SaidWrong sentence={form.said} className="look mb-0" />
+      <FieldError sentence={form.said} className="look mb-0" />
     </section>
   )
 }

@@ -1,4 +1,4 @@
-import { remember, remembered } from '../device/memory'
+import { storeValue, remembered } from '../device/memory'
 import { checkLines, useTyped } from './useTyped'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -11,7 +11,7 @@ import {
   weighingDoubts,
   weighingOf,
 } from '@ivory-crystal/core/notebook'
-import { type Result, attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
+import { type Result, attempt, ok, refuse } from '@ivory-crystal/core/problems'
 import type { Reading } from '@ivory-crystal/core/units'
 import { netMass, readFromBalance, readReading } from '@ivory-crystal/core/weighing'
 import { clock, day, netMassText } from '../format/format'
@@ -79,12 +79,12 @@ export function WeighingForm({
       const doubts = weighingDoubts(view, { sample, what, body: made.value, isCorrection })
       if (doubts.length === 0 || asked === massG) return made
       setAsked(massG)
-      return wrong(doubts.join(' '), method === 'tared' ? 'net' : 'loaded')
+      return refuse(doubts.join(' '), method === 'tared' ? 'net' : 'loaded')
     },
     check: (body) => checkLines([{ kind: 'weighed', subject: sample, body }]),
     keep(body) {
-      remember(BALANCE, readability)
-      remember(METHOD, method)
+      storeValue(BALANCE, readability)
+      storeValue(METHOD, method)
       write({ kind: 'weighed', subject: sample, body })
       form.reset()
       setSent({})
@@ -211,7 +211,7 @@ function bodyOf(
   const read = (field: keyof Typed, name: string): Result<Reading, keyof Typed> => {
     const reading = readReading(typed[field], name)
     const fits = reading.ok ? readFromBalance(reading.value, readabilityG, name) : reading
-    return fits.ok ? comesTo(fits.value) : wrong(fits.problem.sentence, field)
+    return fits.ok ? ok(fits.value) : refuse(fits.problem.sentence, field)
   }
   if (method === 'tared') {
     const net = read('net', `The mass of ${what}`)
@@ -250,7 +250,7 @@ function startOf(before: Weighed | null, isCorrection: boolean): Typed {
 
 function possible(body: Weighed, field: keyof Typed): Result<Weighed, keyof Typed> {
   const net = attempt(() => netMass(weighingOf(body)))
-  if (!net.ok) return wrong(net.problem.sentence, field)
-  if (net.value.value > 0) return comesTo(body)
-  return wrong('That gives a mass of zero. Was the sample on the balance?', field)
+  if (!net.ok) return refuse(net.problem.sentence, field)
+  if (net.value.value > 0) return ok(body)
+  return refuse('That gives a mass of zero. Was the sample on the balance?', field)
 }

@@ -3,7 +3,7 @@ import type { Result } from '@ivory-crystal/core/problems'
 import { failed } from '../workers/useComputed'
 
 /** What a long computation is given: it says how far it is, 0 to 1, and is told whether to go on. */
-export type Tell = (share: number) => boolean
+export type Notify = (share: number) => boolean
 
 /** Something long beside the screen, with a bar; it can be stopped, and stops when the page is left. */
 export function useLongRun<T>() {
@@ -22,7 +22,7 @@ export function useLongRun<T>() {
     share,
     /** null before the first run, and after one that was stopped. */
     result,
-    start(run: (tell: Tell) => Promise<Result<T> | null>) {
+    start(run: (tell: Notify) => Promise<Result<T> | null>) {
       goOn.current = true
       setShare(0)
       setResult(null)

@@ -2,7 +2,7 @@ import { describe, expect, jest, test } from '@jest/globals'
 import { screen, waitFor } from '@testing-library/react'
 import { NOTEBOOK, openDemo, prepNamed, showAt, written } from '../testing/opened'
 import { KINDS } from '@ivory-crystal/core/notebook'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { readReading } from '@ivory-crystal/core/weighing'
 
 const { checkLines, useLines, useTyped } = await import('./useTyped')
@@ -20,7 +20,7 @@ describe('a form', () => {
       start: { grams: '', vessel: 'beaker' },
       make({ grams }) {
         const read = readReading(grams, 'The mass')
-        return read.ok ? comesTo(read.value.value) : wrong(read.problem.sentence, 'grams')
+        return read.ok ? ok(read.value.value) : refuse(read.problem.sentence, 'grams')
       },
       check,
       keep,
@@ -113,7 +113,7 @@ describe('a form of lines', () => {
     const prep = prepNamed('Benzil')
     const form = useLines({
       start: { text: '', by: 'bench 7' },
-      make: ({ text }) => comesTo([{ kind: 'observed', subject: prep.id, body: { station: 'weigh', text } }]),
+      make: ({ text }) => ok([{ kind: 'observed', subject: prep.id, body: { station: 'weigh', text } }]),
       stays: ['by'],
     })
     return (

@@ -20,7 +20,7 @@ import { type Answer, type PrepFacts, prepOf, prepsOf, type RawEntry } from '@iv
 import { PROCEDURES } from '@ivory-crystal/core/procedures'
 import type { Compound } from '@ivory-crystal/core/substances'
 import type {
-  BalanceStanding,
+  BalanceStatus,
   InstrumentState,
   Keeping,
   Restored,
@@ -70,8 +70,8 @@ export const server = {
   putOnShelf: jest.fn<(sort: string, rows: readonly unknown[], dryRun: boolean) => Promise<ShelfReport>>(),
   takeOffShelf: jest.fn<(sort: string, id: string) => Promise<object>>(),
   shelfVersions: jest.fn<(sort: string, id: string) => Promise<{ versions: unknown[] }>>(),
-  loadBalance: jest.fn<(...what: unknown[]) => Promise<BalanceStanding>>(),
-  tareBalance: jest.fn<() => Promise<BalanceStanding>>(),
+  loadBalance: jest.fn<(...what: unknown[]) => Promise<BalanceStatus>>(),
+  tareBalance: jest.fn<() => Promise<BalanceStatus>>(),
   instruments: jest.fn<() => Promise<{ instruments: InstrumentState[] }>>(),
   startRun: jest.fn<(...what: unknown[]) => Promise<RunState>>(),
   command: jest.fn<(...what: unknown[]) => Promise<RunState>>(),

@@ -12,13 +12,13 @@ import {
 } from '@ivory-crystal/core/identity'
 import { dialFrom, type DialLearned, type Entry, type TaskSetAside } from '@ivory-crystal/core/notebook'
 import {
-  conduct,
-  type Conduct,
+  replanPeriod,
+  type PeriodPlan,
   type IfLate,
   ifLate,
   type PeriodTask,
   type PeriodTerms,
-  type PlanBefore,
+  type EarlierPlan,
   secondLook,
 } from '@ivory-crystal/core/planning'
 import { attempt, type Result } from '@ivory-crystal/core/problems'
@@ -40,7 +40,7 @@ export interface Ranking {
 }
 
 /** What the rest of a period is planned from. */
-export interface PeriodAsked {
+export interface PeriodRequest {
   readonly tasks: readonly PeriodTask[]
   readonly terms: PeriodTerms
   readonly putOff: ReadonlyMap<string, TaskSetAside>
@@ -59,16 +59,16 @@ export const heavy = {
   isThere: () => true,
   learnDial: (heatings: readonly Entry<'heating logged'>[]): Result<DialLearned> => dialFrom(heatings),
   planPeriod: (
-    { tasks, terms, putOff, nowMs }: PeriodAsked,
-    before: PlanBefore | null,
+    { tasks, terms, putOff, nowMs }: PeriodRequest,
+    before: EarlierPlan | null,
     effort = 1,
-  ): Result<Conduct> => attempt(() => conduct(tasks, terms, putOff, nowMs, before, effort)),
+  ): Result<PeriodPlan> => attempt(() => replanPeriod(tasks, terms, putOff, nowMs, before, effort)),
   lookAgain: (
-    { tasks, terms, putOff, nowMs }: PeriodAsked,
-    plan: PlanBefore,
+    { tasks, terms, putOff, nowMs }: PeriodRequest,
+    plan: EarlierPlan,
     look: number,
-  ): Result<Conduct | null> => attempt(() => secondLook(tasks, terms, putOff, nowMs, plan, look)),
-  whenLate: ({ tasks, terms, putOff, nowMs }: PeriodAsked, plan: Conduct): Result<IfLate> =>
+  ): Result<PeriodPlan | null> => attempt(() => secondLook(tasks, terms, putOff, nowMs, plan, look)),
+  whenLate: ({ tasks, terms, putOff, nowMs }: PeriodRequest, plan: PeriodPlan): Result<IfLate> =>
     attempt(() => ifLate(tasks, terms, putOff, nowMs, plan)),
   /**
    * A class’s day, many times over; told how many days are done.

@@ -1,5 +1,5 @@
 import { type Bodies, type Kind, KINDS } from './list'
-import { sentence, STRICT } from '../../schema/said'
+import { sentence, STRICT } from '../../schema/strict'
 
 /**
  * Whether a body of this build may be written, by the schema of its kind, loaded with the first body checked.

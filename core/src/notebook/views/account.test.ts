@@ -11,7 +11,7 @@ import { fold } from '../fold'
 import { type About, type Bodies, type Kind, KINDS } from '../kinds/list'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { accountOf } from './account'
-import { liquorStanding, odditiesOf, ownWordsOf } from './causes'
+import { discardQuestion, odditiesOf, ownWordsOf } from './causes'
 import { crudeAssayOf } from './crudeAssay'
 import { dissolvingOf, pipetteOf } from './dissolving'
 import { drynessOf } from './dryness'
@@ -268,18 +268,18 @@ describe('what is odd, and why', () => {
   })
   test('the liquor is asked about before it goes', () => {
     const before = viewOf(weighed('crude', '1.804'), plan())
-    expect(liquorStanding(before, prepIn(before)).question).toContain('have not been weighed')
+    expect(discardQuestion(before, prepIn(before)).question).toContain('have not been weighed')
     const low = viewOf(weighed('crude', '1.804'), plan(), weighed('product', '0.3'))
-    expect(liquorStanding(low, prepIn(low)).question).toContain('under half')
+    expect(discardQuestion(low, prepIn(low)).question).toContain('under half')
     const open = viewOf(weighed('crude', '1.804'), plan(), weighed('product', '1.4'))
-    expect(liquorStanding(open, prepIn(open)).question).toContain('mass balance stays open')
+    expect(discardQuestion(open, prepIn(open)).question).toContain('mass balance stays open')
     const closed = viewOf(
       weighed('crude', '1.804'),
       plan(),
       weighed('product', '1.4'),
       weighed('residue', '0.3'),
     )
-    expect(liquorStanding(closed, prepIn(closed))).toMatchObject({ question: null, kept: false })
+    expect(discardQuestion(closed, prepIn(closed))).toMatchObject({ question: null, kept: false })
   })
 })
 

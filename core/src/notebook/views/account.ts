@@ -4,7 +4,7 @@ import type { PrepId } from '../../ids'
 import { percentRecovery } from '../../weighing/recovery'
 import { spreadOf } from '../../weighing/sums'
 import type { View } from '../fold'
-import { remember } from '../read'
+import { memoize } from '../read'
 import { type Predicted, predictedOf } from './accountPredicted'
 import { type PrepFacts, prepOf } from './prep'
 import { type Found, type Recovered, recoveredOf } from './recovered'
@@ -30,7 +30,7 @@ export interface Account extends Pick<Recovered, 'crude' | 'closurePercent' | 'o
 }
 
 /** Every gram from crude to crystals, predicted beside found. */
-export const accountOf = remember((view: View, id: PrepId): Result<Account> => {
+export const accountOf = memoize((view: View, id: PrepId): Result<Account> => {
   const prep = prepOf(view, id)
   const got = recoveredOf(view, id)
   if (!got.ok) return got

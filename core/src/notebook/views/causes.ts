@@ -4,7 +4,7 @@ import { weighingOf } from '../kinds/weighed/kind'
 import { type PrepFacts, type SampleFacts, sampleOf, solventSoFarML, stepThat } from './prep'
 import type { PrepId } from '../../ids'
 import type { View } from '../fold'
-import { latestLine, linesOf, remember } from '../read'
+import { latestLine, linesOf, memoize } from '../read'
 import type { Station } from '../../stations/stations'
 import { accountOf } from './account'
 import { type OddFact, oddFactsOf } from './oddities'
@@ -25,7 +25,7 @@ export interface Oddity extends Pick<OddFact, 'code' | 'sentence'> {
 const SLIPPED = { overTimes: 5, underPart: 0.2 } as const
 
 /** What is odd about the account of a prep, and the likely causes. */
-export const odditiesOf = remember((view: View, id: PrepId): readonly Oddity[] =>
+export const odditiesOf = memoize((view: View, id: PrepId): readonly Oddity[] =>
   oddFactsOf(view, id).map((odd) => ({
     code: odd.code,
     sentence: odd.sentence,
@@ -202,7 +202,7 @@ function lower(text: string): string {
 }
 
 /** Whether the mother liquor may be thrown away, and what to ask before it is. */
-export function liquorStanding(
+export function discardQuestion(
   view: View,
   prep: PrepFacts,
 ): { readonly kept: boolean; readonly yieldKnown: boolean; readonly question: string | null } {

@@ -9,7 +9,7 @@ import { netMass } from '../../weighing/netMass'
 import { attempt } from '../../problems'
 import { DEFAULT_HOUSE_RULES } from '../../conventions/schools'
 import type { View } from '../fold'
-import { linesOf, remember } from '../read'
+import { linesOf, memoize } from '../read'
 import { weighingOf } from '../kinds/weighed/kind'
 import type { Conventions } from '../../conventions/conventions'
 import { type PrepFacts, type SampleFacts, sampleOf } from './prep'
@@ -33,7 +33,7 @@ export interface Dryness {
 }
 
 /** How dry the product is by the plan’s rule: minutes of air, or two weighings that agree. */
-export const drynessOf = remember((view: View, prep: PrepFacts): Dryness => {
+export const drynessOf = memoize((view: View, prep: PrepFacts): Dryness => {
   const plan = prep.plan?.body
   const house = (plan?.conventions ?? DEFAULT_HOUSE_RULES).drying
   const solvents = plan ? solventsOf(plan) : []

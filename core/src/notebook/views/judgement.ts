@@ -5,10 +5,10 @@ import type { EntryId, PrepId, SampleId } from '../../ids'
 import type { Conventions } from '../../conventions/conventions'
 import type { Compound } from '../../substances/shelf'
 import { judgeNoRange } from '../../judging/noRange'
-import { isShownDry } from '../../judging/owners'
+import { isShownDry } from '../../judging/contributions'
 import { judgeRange } from '../../judging/judgeRange'
 import type { View } from '../fold'
-import { remember } from '../read'
+import { memoize } from '../read'
 import { behaviourOf } from '../../substances/behaviour'
 import { driedOf, evidenceOf, isFromWater, tubesBeside } from './evidence'
 import { meltOf } from './melt'
@@ -31,7 +31,7 @@ export interface PrepJudgement {
 }
 
 /** The product's latest range judged by the house rules its run was planned under. */
-export const judgementOf = remember((view: View, id: PrepId): Result<PrepJudgement> => {
+export const judgementOf = memoize((view: View, id: PrepId): Result<PrepJudgement> => {
   const prep = prepOf(view, id)
   if (!prep) return problem('too-few-samples', 'There is no such prep in this notebook.')
   const rows = rangesOf(view, id)

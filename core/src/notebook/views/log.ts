@@ -2,7 +2,7 @@ import type { PrepId, SubjectId, UnknownId } from '../../ids'
 import type { Entry, KnownEntry } from '../entry'
 import { sentenceOf } from '../sentence'
 import type { View } from '../fold'
-import { everyLineOf, remember, strikeOf } from '../read'
+import { everyLineOf, memoize, strikeOf } from '../read'
 import { uncapital } from '../../words'
 import { meltIdsWith, meltsOf } from './melt'
 import { platesOf } from './plates'
@@ -49,12 +49,12 @@ const mixturesOfPrep = (view: View, { samples }: PrepFacts) =>
   samples.flatMap(({ id }) => mixturesOf(view, id).map(({ sample }) => sample))
 
 /** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
-export const logOf = remember((view: View, id: PrepId): readonly LogLine[] =>
+export const logOf = memoize((view: View, id: PrepId): readonly LogLine[] =>
   linesAbout(view, toldIn(view, id)),
 )
 
 /** Everything written about an unknown, what it was ground with, and their melts and plates, in order of truth. */
-export const caseLogOf = remember((view: View, id: UnknownId): readonly LogLine[] =>
+export const caseLogOf = memoize((view: View, id: UnknownId): readonly LogLine[] =>
   linesAbout(view, toldIn(view, id)),
 )
 

@@ -4,7 +4,7 @@ import type { Entry } from '../entry'
 import { atTheEvent } from '../../thermometer/atTheEvent'
 import type { View } from '../fold'
 import { decimalsOf } from '../../weighing/reading'
-import { groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
+import { groupedBy, latestLine, linesOf, memoize, sameItems, subjectsWith } from '../read'
 import type { SignWord } from '../kinds/sign-named/kind'
 import type { Moment } from '../kinds/mark-made/kind'
 import { rateBetween, type Readings, readingsOf } from './readings'
@@ -53,18 +53,18 @@ export interface Mark {
 }
 
 /** How every melt stands planned, in order of planning. */
-const plannedMelts = remember((view: View): readonly Entry<'melt planned'>[] =>
+const plannedMelts = memoize((view: View): readonly Entry<'melt planned'>[] =>
   subjectsWith(view, 'melt planned')
     .flatMap((id) => latestLine(view, id, 'melt planned') ?? [])
     .sort((p, q) => (p.id < q.id ? -1 : 1)),
 )
-const allMeltIds = remember(
+const allMeltIds = memoize(
   (view: View): readonly MeltId[] => plannedMelts(view).map(({ subject }) => subject),
   sameItems,
 )
 
 /** Melts by prep: planned from its page, or with a tube of one of its samples or of a mixture with one. */
-const meltIdsByPrep = remember((view: View): ReadonlyMap<PrepId | null, readonly MeltId[]> => {
+const meltIdsByPrep = memoize((view: View): ReadonlyMap<PrepId | null, readonly MeltId[]> => {
   const pairs = plannedMelts(view).flatMap(({ subject, body }) => {
     const ofTubes = body.tubes.flatMap(({ sample }) => prepsIn(view, sample))
     const preps = new Set([body.prep, ...ofTubes])
@@ -82,13 +82,13 @@ export function prepsIn(view: View, sample: SampleId): readonly (PrepId | null)[
   return named.prep !== null || parts.length === 0 ? [named.prep] : parts
 }
 
-const meltIdsOf = remember(
+const meltIdsOf = memoize(
   (view: View, prep: PrepId): readonly MeltId[] => meltIdsByPrep(view).get(prep) ?? [],
   sameItems,
 )
 
 /** Melts with a tube of each sample, in order of planning. */
-const meltIdsBySample = remember((view: View): ReadonlyMap<SampleId, readonly MeltId[]> => {
+const meltIdsBySample = memoize((view: View): ReadonlyMap<SampleId, readonly MeltId[]> => {
   const pairs = plannedMelts(view).flatMap(({ subject, body }) =>
     [...new Set(body.tubes.map(({ sample }) => sample))].map((sample) => ({
       sample,
@@ -99,18 +99,18 @@ const meltIdsBySample = remember((view: View): ReadonlyMap<SampleId, readonly Me
   return new Map([...groups].map(([sample, of]) => [sample, of.map(({ melt }) => melt)]))
 })
 /** Ids of the melts with a tube of this sample, in order of planning. */
-export const meltIdsWith = remember(
+export const meltIdsWith = memoize(
   (view: View, sample: SampleId): readonly MeltId[] => meltIdsBySample(view).get(sample) ?? [],
   sameItems,
 )
 
 /** Every melt of the notebook, or of one prep, in order of planning. */
-export const meltsOf = remember((view: View, prep: PrepId | undefined): readonly MeltFacts[] =>
+export const meltsOf = memoize((view: View, prep: PrepId | undefined): readonly MeltFacts[] =>
   (prep === undefined ? allMeltIds(view) : meltIdsOf(view, prep)).flatMap((id) => meltOf(view, id) ?? []),
 )
 
 /** One melt with its latest run, or null. */
-export const meltOf = remember((view: View, id: MeltId): MeltFacts | null => {
+export const meltOf = memoize((view: View, id: MeltId): MeltFacts | null => {
   const planned = latestLine(view, id, 'melt planned')
   if (!planned) return null
   const started = latestLine(view, id, 'run started')

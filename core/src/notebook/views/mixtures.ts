@@ -4,7 +4,7 @@ import type { EntryId, SampleId } from '../../ids'
 import { heatingShare, withoutHeating } from '../../heating/heatingShare'
 import { mixedVerdict, type MixedVerdict } from '../../identity/mixedVerdict'
 import type { View } from '../fold'
-import { groupedBy, latestLine, remember, sameItems } from '../read'
+import { groupedBy, latestLine, memoize, sameItems } from '../read'
 import { meltIdsWith } from './melt'
 import { heatedOf, judgedRange, type RangeRow, rangesOfMelt } from './ranges'
 import { type NamedSample, sampleNamedAs, samplesNamed } from './samples'
@@ -20,7 +20,7 @@ export function isComplete(row: RangeRow): row is CompleteRow {
 }
 
 /** Every row of this sample, of whatever melt, in the order they were planned. */
-export const rowsOfSample = remember(
+export const rowsOfSample = memoize(
   (view: View, sample: SampleId): readonly RangeRow[] =>
     meltIdsWith(view, sample).flatMap((melt) =>
       rangesOfMelt(view, melt).filter((row) => row.sample === sample),
@@ -50,11 +50,11 @@ export interface MixtureFacts {
 }
 
 /** Mixtures by each of their parts, in the order they were named. */
-const mixturesByPart = remember((view: View) => {
+const mixturesByPart = memoize((view: View) => {
   const pairs = samplesNamed(view).flatMap((mixture) => mixture.of.map((part) => ({ part, mixture })))
   return groupedBy(pairs, ({ part }) => part)
 })
-const mixturesWith = remember(
+const mixturesWith = memoize(
   (view: View, part: SampleId): readonly NamedSample[] =>
     mixturesByPart(view)
       .get(part)
@@ -63,7 +63,7 @@ const mixturesWith = remember(
 )
 
 /** Every mixture this sample is a part of with an authentic one, in the order they were named. */
-export const mixturesOf = remember((view: View, sample: SampleId): readonly MixtureFacts[] =>
+export const mixturesOf = memoize((view: View, sample: SampleId): readonly MixtureFacts[] =>
   mixturesWith(view, sample).flatMap((mixture) => {
     const other = mixture.of.find((id) => id !== sample)
     const reference = other ? sampleNamedAs(view, other) : null

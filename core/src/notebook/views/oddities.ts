@@ -1,4 +1,4 @@
-import { remember } from '../read'
+import { memoize } from '../read'
 import type { View } from '../fold'
 import type { PrepId } from '../../ids'
 import { type PrepFacts, prepOf } from './prep'
@@ -19,7 +19,7 @@ const CLOSURE_REMARKED_ABOVE = 102
 const OVER_THE_BOUND_BY = 4
 
 /** What is odd about the account of a prep. */
-export const oddFactsOf = remember((view: View, id: PrepId): readonly OddFact[] => {
+export const oddFactsOf = memoize((view: View, id: PrepId): readonly OddFact[] => {
   const prep = prepOf(view, id)
   const got = recoveredOf(view, id)
   if (!prep || !got.ok) return []

@@ -1,10 +1,10 @@
 import type { SubjectId } from '../../ids'
 import type { Entry } from '../entry'
 import type { View } from '../fold'
-import { linesOf, remember, subjectsWith } from '../read'
+import { linesOf, memoize, subjectsWith } from '../read'
 
 /** Photographs taken of a prep, an unknown, a plate or a melt, in the order they were taken. */
-export const photographsOf = remember((view: View, id: SubjectId): readonly Entry<'photographed'>[] =>
+export const photographsOf = memoize((view: View, id: SubjectId): readonly Entry<'photographed'>[] =>
   linesOf(view, id, 'photographed'),
 )
 

@@ -4,7 +4,7 @@ import type { Entry } from '../entry'
 import { plateTrouble } from '../../chromatography/plateTrouble'
 import { type Lane, type PlateOpinion, readPlate } from '../../chromatography/readPlate'
 import type { View } from '../fold'
-import { latestLine, remember, subjectsWith } from '../read'
+import { latestLine, memoize, subjectsWith } from '../read'
 import type { PlateDeveloped } from '../kinds/plate-developed/kind'
 
 /** A plate as it stands in the notebook. */
@@ -17,7 +17,7 @@ export interface PlateFacts {
 }
 
 /** Every plate, or those that are a second opinion on one prep or unknown, in the order they were run. */
-export const platesOf = remember((view: View, of: PrepId | UnknownId | undefined): readonly PlateFacts[] =>
+export const platesOf = memoize((view: View, of: PrepId | UnknownId | undefined): readonly PlateFacts[] =>
   subjectsWith(view, 'plate developed')
     .flatMap((id) => latestLine(view, id, 'plate developed') ?? [])
     .filter(({ body }) => of === undefined || body.of === of)
@@ -25,7 +25,7 @@ export const platesOf = remember((view: View, of: PrepId | UnknownId | undefined
     .flatMap(({ subject }) => plateOf(view, subject) ?? []),
 )
 
-export const plateOf = remember((view: View, id: PlateId): PlateFacts | null => {
+export const plateOf = memoize((view: View, id: PlateId): PlateFacts | null => {
   const developed = latestLine(view, id, 'plate developed')
   if (!developed) return null
   return {

@@ -6,7 +6,7 @@ import { markOfStep, type Step, type StepMark } from '../../procedures/procedure
 import { netMass } from '../../weighing/netMass'
 import { percentRecovery } from '../../weighing/recovery'
 import type { View } from '../fold'
-import { firstLine, groupedBy, latestLine, linesOf, remember, sameItems, subjectsWith } from '../read'
+import { firstLine, groupedBy, latestLine, linesOf, memoize, sameItems, subjectsWith } from '../read'
 import type { PlanFixed } from '../kinds/plan-fixed/kind'
 import type { PortionUse } from '../../procedures/portions'
 import type { SampleRole } from '../kinds/sample-named/kind'
@@ -38,14 +38,14 @@ export interface PrepFacts {
 }
 
 /** Every prep of the notebook, the newest first. */
-export const prepsOf = remember((view: View): readonly PrepFacts[] =>
+export const prepsOf = memoize((view: View): readonly PrepFacts[] =>
   subjectsWith(view, 'prep opened')
     .flatMap((id) => prepOf(view, id) ?? [])
     .sort((p, q) => (p.opened.id < q.opened.id ? 1 : -1)),
 )
 
 /** One prep, or null when no such prep stands in the notebook. */
-export const prepOf = remember((view: View, id: PrepId): PrepFacts | null => {
+export const prepOf = memoize((view: View, id: PrepId): PrepFacts | null => {
   const opened = firstLine(view, id, 'prep opened')
   if (!opened) return null
   const plan = latestLine(view, id, 'plan fixed')
@@ -69,7 +69,7 @@ export const prepOf = remember((view: View, id: PrepId): PrepFacts | null => {
 })
 
 /** Samples of each prep, in the order they were named. */
-const samplesByPrep = remember((view: View) =>
+const samplesByPrep = memoize((view: View) =>
   groupedBy(
     subjectsWith(view, 'sample named')
       .flatMap((id) => firstLine(view, id, 'sample named') ?? [])
@@ -77,14 +77,14 @@ const samplesByPrep = remember((view: View) =>
     ({ body }) => body.prep,
   ),
 )
-const sampleIdsOf = remember(
+const sampleIdsOf = memoize(
   (view: View, prep: PrepId): readonly SampleId[] =>
     samplesByPrep(view)
       .get(prep)
       ?.map(({ subject }) => subject) ?? [],
   sameItems,
 )
-const sampleFactsOf = remember((view: View, id: SampleId): SampleFacts | null => {
+const sampleFactsOf = memoize((view: View, id: SampleId): SampleFacts | null => {
   const named = firstLine(view, id, 'sample named')
   if (!named) return null
   const { role, label } = named.body

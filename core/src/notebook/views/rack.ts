@@ -4,7 +4,7 @@ import type { Conventions } from '../../conventions/conventions'
 import { ROOM_BELOW_FIRST_LIQUID_C } from '../../heating/room'
 import type { Instrument } from '../../instruments/instrument'
 import type { View } from '../fold'
-import { linesOf, remember, subjectsWith } from '../read'
+import { linesOf, memoize, subjectsWith } from '../read'
 import { meltsOf } from './melt'
 import { type Expected, expectedOf } from './samples'
 
@@ -16,7 +16,7 @@ export interface RackTube {
 }
 
 /** Tubes packed that no melt has been planned with yet, in the order they were packed. */
-export const rackOf = remember((view: View): readonly RackTube[] => {
+export const rackOf = memoize((view: View): readonly RackTube[] => {
   const used = new Set(
     meltsOf(view).flatMap(({ planned }) => planned.body.tubes.flatMap(({ tube }) => tube ?? [])),
   )

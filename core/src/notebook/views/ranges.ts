@@ -9,7 +9,7 @@ import type { NoRangeReason } from '../../judging/noRange'
 import type { SignWord } from '../kinds/sign-named/kind'
 import type { Heated } from '../../heating/heatingShare'
 import type { View } from '../fold'
-import { firstLine, latestLine, remember } from '../read'
+import { firstLine, latestLine, memoize } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { type Mark, markOf, type MeltFacts, meltOf, meltsOf, prepsIn } from './melt'
 import { rateBetween, readingsOf } from './readings'
@@ -64,7 +64,7 @@ export interface RangeRow {
 }
 
 /** Every range of a prep's samples, tube by tube, in the order they were planned. */
-export const rangesOf = remember((view: View, prep: PrepId): readonly RangeRow[] => {
+export const rangesOf = memoize((view: View, prep: PrepId): readonly RangeRow[] => {
   return meltsOf(view, prep).flatMap((melt) => {
     const rows = meltRangesOf(view, melt)
     // What was ground with one of its samples, and the authentic one that melts beside it, are of its page too.
@@ -83,7 +83,7 @@ export const rangesOf = remember((view: View, prep: PrepId): readonly RangeRow[]
 })
 
 /** Every range of one melt, tube by tube. */
-export const meltRangesOf = remember((view: View, melt: MeltFacts): readonly RangeRow[] => {
+export const meltRangesOf = memoize((view: View, melt: MeltFacts): readonly RangeRow[] => {
   return melt.planned.body.tubes.map((tube) => rangeOf(view, melt, tube.slot))
 })
 

@@ -5,7 +5,7 @@ import { type HeatingKnown, misreadSentence, outOfLine } from '../../thermometer
 import { decimalsOf } from '../../weighing/reading'
 import type { View } from '../fold'
 import type { Trace } from '../kinds/trace/kind'
-import { groupedBy, latestLine, linesOf, remember } from '../read'
+import { groupedBy, latestLine, linesOf, memoize } from '../read'
 
 /** What is on record of a run’s temperature, heard or typed. */
 export interface Readings {
@@ -36,7 +36,7 @@ const NO_READINGS: Readings = {
 export function readingsOf(view: View, melt: MeltId, run: RunId): Readings {
   return readingsByRun(view, melt).get(run) ?? NO_READINGS
 }
-const readingsByRun = remember((view: View, melt: MeltId): ReadonlyMap<RunId, Readings> => {
+const readingsByRun = memoize((view: View, melt: MeltId): ReadonlyMap<RunId, Readings> => {
   const traces = linesOf(view, melt, 'trace')
   if (traces.length === 0) return typedReadings(view, melt)
   const groups = groupedBy(traces, ({ body }) => body.run)

@@ -5,7 +5,7 @@ import { massClosure, percentRecovery, percentYield, theoreticalYieldG } from '.
 import { sumOf } from '../../weighing/sums'
 import type { View } from '../fold'
 import type { SampleRole } from '../kinds/sample-named/kind'
-import { remember } from '../read'
+import { memoize } from '../read'
 import { dissolvedOf, massOf, type PrepFacts, prepOf, sampleOf } from './prep'
 
 /** What was weighed of a crude after it was worked up; null where it was not. */
@@ -29,7 +29,7 @@ export interface Recovered {
 }
 
 /** What came back of the crude of a prep; what was to be expected stands in `accountOf`. */
-export const recoveredOf = remember((view: View, id: PrepId): Result<Recovered> => {
+export const recoveredOf = memoize((view: View, id: PrepId): Result<Recovered> => {
   const prep = prepOf(view, id)
   if (!prep) return problem('nothing-weighed', 'There is no such prep in this notebook.')
   const crude = dissolvedOf(prep)

@@ -7,7 +7,7 @@ import { eutectic } from '../../melting/eutectic'
 import { meltingRange, VISIBLE_LIQUID_FRACTION } from '../../melting/meltingRange'
 import { fusionOf } from '../../substances/fusionOf'
 import type { View } from '../fold'
-import { firstLine, latestLine, remember, subjectsWith } from '../read'
+import { firstLine, latestLine, memoize, subjectsWith } from '../read'
 import type { SampleRole } from '../kinds/sample-named/kind'
 import { dryingTimersOf } from './dryness'
 import { meltIdsWith, meltOf } from './melt'
@@ -27,7 +27,7 @@ export interface NamedSample {
 }
 
 /** Every sample named in the notebook, in the order they were named. */
-export const samplesNamed = remember((view: View): readonly NamedSample[] =>
+export const samplesNamed = memoize((view: View): readonly NamedSample[] =>
   subjectsWith(view, 'sample named')
     .flatMap((id) => latestLine(view, id, 'sample named') ?? [])
     .sort((p, q) => (p.id < q.id ? -1 : 1))
@@ -35,7 +35,7 @@ export const samplesNamed = remember((view: View): readonly NamedSample[] =>
 )
 
 /** The first authentic sample named of each compound, by the compound's id. */
-export const authenticByCompound = remember(
+export const authenticByCompound = memoize(
   (view: View): ReadonlyMap<string, NamedSample> =>
     new Map(
       samplesNamed(view)
@@ -46,7 +46,7 @@ export const authenticByCompound = remember(
 )
 
 /** One sample, or null when none of that id was named. */
-export const sampleNamedAs = remember((view: View, id: SampleId): NamedSample | null => {
+export const sampleNamedAs = memoize((view: View, id: SampleId): NamedSample | null => {
   const body = latestLine(view, id, 'sample named')?.body
   if (!body) return null
   const compound =
@@ -88,7 +88,7 @@ const IMPURE: readonly SampleRole[] = ['crude', 'second crop', 'residue']
  *
  * @returns null when nothing is known: it wants a scouting run
  */
-export const expectedOf = remember((view: View, id: SampleId): Expected | null => {
+export const expectedOf = memoize((view: View, id: SampleId): Expected | null => {
   const sample = sampleNamedAs(view, id)
   if (!sample) return null
   if (sample.of.length > 0) return expectedOfMixture(view, sample)

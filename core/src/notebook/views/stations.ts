@@ -1,6 +1,6 @@
 import type { EpochMs, PrepId } from '../../ids'
 import type { View } from '../fold'
-import { remember } from '../read'
+import { memoize } from '../read'
 import { type Station, STATIONS } from '../../stations/stations'
 import { oddFactsOf } from './oddities'
 import { isStale } from './stale'
@@ -22,7 +22,7 @@ const DONE: Told = { is: 'done', reason: null }
 const OPEN: Told = { is: 'open', reason: null }
 
 /** How far each station of a prep is. The first that is neither done nor troubled is where the work is now. */
-export const stationsOf = remember((view: View, id: PrepId): readonly StationFacts[] => {
+export const stationsOf = memoize((view: View, id: PrepId): readonly StationFacts[] => {
   const prep = prepOf(view, id)
   if (!prep) return []
   const told = STATIONS.map((station) => tell(view, prep, station))

@@ -2,7 +2,7 @@ import type { PrepId } from '../../ids'
 import type { Entry } from '../entry'
 import { judgeTrial, type TrialVerdict } from '../../solubility/trial'
 import type { View } from '../fold'
-import { linesOf, remember } from '../read'
+import { linesOf, memoize } from '../read'
 
 export interface TrialFacts {
   readonly entry: Entry<'trial seen'>
@@ -10,7 +10,7 @@ export interface TrialFacts {
 }
 
 /** The latest trial of each solvent, the most promising first. */
-export const trialsOf = remember((view: View, id: PrepId): readonly TrialFacts[] => {
+export const trialsOf = memoize((view: View, id: PrepId): readonly TrialFacts[] => {
   const latest = new Map<string, Entry<'trial seen'>>()
   for (const entry of linesOf(view, id, 'trial seen')) latest.set(entry.body.solvent, entry)
   return [...latest.values()]

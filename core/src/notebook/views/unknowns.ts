@@ -2,7 +2,7 @@ import type { UnknownId } from '../../ids'
 import type { Entry } from '../entry'
 import type { Compound } from '../../substances/shelf'
 import type { View } from '../fold'
-import { everyLineOf, firstLine, latestLine, linesOf, remember, subjectsWith } from '../read'
+import { everyLineOf, firstLine, latestLine, linesOf, memoize, subjectsWith } from '../read'
 import { type CompleteRow, isComplete, type MixtureFacts, mixturesOf, rowsOfSample } from './mixtures'
 import { isUnderWay, meltIdsWith, meltOf } from './melt'
 import { isStale } from './stale'
@@ -37,14 +37,14 @@ export interface UnknownFacts {
 }
 
 /** Every case of the notebook, in the order they were opened. */
-export const unknownsOf = remember((view: View): readonly UnknownFacts[] =>
+export const unknownsOf = memoize((view: View): readonly UnknownFacts[] =>
   subjectsWith(view, 'unknown opened')
     .flatMap((id) => unknownOf(view, id) ?? [])
     .sort((p, q) => (p.opened.id < q.opened.id ? -1 : 1)),
 )
 
 /** One case, or null when no such case was opened. */
-export const unknownOf = remember((view: View, id: UnknownId): UnknownFacts | null => {
+export const unknownOf = memoize((view: View, id: UnknownId): UnknownFacts | null => {
   const opened = latestLine(view, id, 'unknown opened')
   const sample = opened ? sampleNamedAs(view, opened.body.sample) : null
   if (!opened || !sample) return null

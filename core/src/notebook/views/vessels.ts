@@ -1,7 +1,7 @@
 import type { EpochMs } from '../../ids'
 import type { Reading } from '../../units'
 import type { View } from '../fold'
-import { linesOf, remember, subjectsWith } from '../read'
+import { linesOf, memoize, subjectsWith } from '../read'
 
 /** A vessel that was weighed empty before, known by its name. */
 export interface Vessel {
@@ -13,7 +13,7 @@ export interface Vessel {
 }
 
 /** Vessels by name, each with its latest empty mass, the latest used first. */
-export const vesselsOf = remember((view: View): readonly Vessel[] => {
+export const vesselsOf = memoize((view: View): readonly Vessel[] => {
   const latest = new Map<string, Vessel>()
   for (const sample of subjectsWith(view, 'weighed'))
     for (const { at, body } of linesOf(view, sample, 'weighed')) {

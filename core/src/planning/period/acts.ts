@@ -1,7 +1,7 @@
 import type { EpochMs } from '../../ids'
 import type { Line } from '../../notebook/entry'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
-import type { PeriodFacts } from './noted'
+import type { PeriodFacts } from './periodFacts'
 import type { PeriodTask } from './task'
 
 type Of = Pick<PeriodFacts, 'id'>

@@ -9,9 +9,9 @@ import { fold } from '../../notebook/fold'
 import type { Bodies } from '../../notebook/kinds/list'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
 import { houseRulesOf } from '../../notebook/views/instruments'
-import { conduct } from './conduct'
+import { replanPeriod } from './replan'
 import { ifLate } from './late'
-import { periodAt } from './noted'
+import { periodAt } from './periodFacts'
 import type { PeriodTask } from './task'
 import { tasksOf } from './tasksOf'
 import { sessionOf } from './session'
@@ -49,7 +49,7 @@ describe('law: whatever the screens can write has a plan', () => {
     let broken = 0
     for (const nowMs of [...minutes, 1796054040000]) {
       const tasks = tasksAt(lived, nowMs)
-      const plan = conduct(tasks, terms(), NONE, nowMs, null, LITTLE)
+      const plan = replanPeriod(tasks, terms(), NONE, nowMs, null, LITTLE)
       const { session } = sessionOf(tasks, terms(), NONE, nowMs)
       for (const { id } of session.tasks)
         if (!id.startsWith('not before ')) expect(plan.starts).toHaveProperty([id])
@@ -74,7 +74,7 @@ describe('law: whatever the screens can write has a plan', () => {
           until: 'a time',
           untilAtMs: nowMs + min * MINUTE_MS,
         } as unknown as TaskSetAside
-        const plan = conduct(tasks, own, new Map([[id, put]]), nowMs, null, LITTLE)
+        const plan = replanPeriod(tasks, own, new Map([[id, put]]), nowMs, null, LITTLE)
         if (plan.starts[id] === undefined) continue
         const offMin = Math.floor((nowMs - own.beginsAtMs) / MINUTE_MS)
         expect(plan.starts[id]).toBeGreaterThanOrEqual(offMin + min)
@@ -92,7 +92,7 @@ test('law: clearing up comes after everything that hands still do, whatever is l
         away === null
           ? NONE
           : new Map([[away, { task: away, until: 'another day' } as unknown as TaskSetAside]])
-      const { starts, aside } = conduct(tasks, terms(), put, nowMs, null, LITTLE)
+      const { starts, aside } = replanPeriod(tasks, terms(), put, nowMs, null, LITTLE)
       const last = starts['bench/clear up']
       if (last === undefined) continue
       left += aside.length
@@ -119,7 +119,7 @@ test('law: begun is begun: what stands hot, wet or spinning is never left for an
   for (const nowMs of minutes.filter((_, i) => i % 2 === 0)) {
     const tasks = tasksAt(lived, nowMs)
     const soon = terms(nowMs + 4 * MINUTE_MS, nowMs - 30 * MINUTE_MS)
-    const plan = conduct(tasks, soon, NONE, nowMs, null, LITTLE)
+    const plan = replanPeriod(tasks, soon, NONE, nowMs, null, LITTLE)
     const { chains } = sessionOf(tasks, soon, NONE, nowMs)
     const { leave } = ifLate(tasks, soon, NONE, nowMs, plan)
     for (const { id, isOpen } of chains) {
@@ -168,7 +168,7 @@ test('tubes that are in are watched when it is time, though another bench said t
       ...task,
       state: states[task.id] ?? task.state,
     }))
-    return conduct(tasks, own, NONE, nowMs, null, LITTLE)
+    return replanPeriod(tasks, own, NONE, nowMs, null, LITTLE)
   }
   const { starts, broken } = planned(loading)
   expect(starts[`${K14}/watch to scout`]).toBe(31)

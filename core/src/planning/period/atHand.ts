@@ -1,5 +1,5 @@
 import type { EpochMs } from '../../ids'
-import type { Conduct } from './conduct'
+import type { PeriodPlan } from './replan'
 import { BENCH_HAS, type PeriodTerms } from './session'
 import { MINUTE_MS, type PeriodTask, TAGS } from './task'
 
@@ -37,7 +37,7 @@ export interface AtHand {
  */
 export function atHand(
   tasks: readonly PeriodTask[],
-  plan: Conduct | null,
+  plan: PeriodPlan | null,
   terms: Pick<PeriodTerms, 'beginsAtMs' | 'busy'>,
   nowMs: EpochMs,
 ): AtHand {

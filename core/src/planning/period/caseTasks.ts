@@ -1,7 +1,7 @@
 import { platesOf } from '../../notebook/views/plates'
 import { areMixturesDone, type UnknownFacts } from '../../notebook/views/unknowns'
 import type { PrepId, UnknownId } from '../../ids'
-import { ownPace, type PeriodContext, toldByHand } from './context'
+import { ownPace, type PeriodContext, statesByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
 import { HARM, MINUTE_MS, OPEN, type PeriodTask, type Row, rowOfWork, TAGS, type TaskState } from './task'
 
@@ -128,7 +128,7 @@ export function pack(
 ): void {
   const pace = ownPace(context, name, planMin)
   const id = `${row.of ?? 'bench'}/${name}`
-  const told = toldByHand(context, id, pace?.minutes ?? planMin)
+  const told = statesByHand(context, id, pace?.minutes ?? planMin)
   row.add({
     name,
     words,
@@ -159,7 +159,7 @@ export function plateTasks(
 ): void {
   const isRun = platesOf(context.view, of).length > 0
   if (isRun) return
-  const spot = toldByHand(context, `${of}/spot`, 6)
+  const spot = statesByHand(context, `${of}/spot`, 6)
   const hasRunMin = 15
   const ranMs = spot.is === 'done' ? spot.toMs + hasRunMin * MINUTE_MS : null
   row.add({

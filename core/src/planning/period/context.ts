@@ -4,7 +4,7 @@ import type { Shelf } from '../../wire'
 import type { Instrument } from '../../instruments/instrument'
 import type { View } from '../../notebook/fold'
 import { meltsOf } from '../../notebook/views/melt'
-import type { PeriodFacts } from './noted'
+import type { PeriodFacts } from './periodFacts'
 import { paceOf } from './pace'
 import type { OwnPace, TaskState } from './task'
 
@@ -27,7 +27,7 @@ export function ownPace({ view, period }: PeriodContext, work: string, planMin: 
 }
 
 /** What was said by hand of a task that leaves no other trace. */
-export function toldByHand({ period, nowMs }: PeriodContext, task: string, planMin: number): TaskState {
+export function statesByHand({ period, nowMs }: PeriodContext, task: string, planMin: number): TaskState {
   const fromMs = period?.begun.get(task)
   const toMs = period?.done.get(task)
   if (toMs !== undefined)

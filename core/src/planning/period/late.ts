@@ -4,7 +4,7 @@ import { latestStart, whatFits } from '../../scheduling/whatFits'
 import { loosened } from '../../scheduling/softened'
 import type { Chain } from '../../scheduling/whatFits'
 import type { BenchSession } from '../../scheduling/session/compiled'
-import type { Conduct } from './conduct'
+import type { PeriodPlan } from './replan'
 import { BENCH_HAS, isTask, type PeriodTerms, sessionOf } from './session'
 import type { PeriodTask } from './task'
 
@@ -41,7 +41,7 @@ export function ifLate(
   terms: PeriodTerms,
   putOff: ReadonlyMap<string, TaskSetAside>,
   nowMs: EpochMs,
-  plan: Conduct,
+  plan: PeriodPlan,
 ): IfLate {
   const asked = sessionOf(tasks, terms, putOff, nowMs)
   const { chains, deadlineMin } = asked
@@ -81,7 +81,7 @@ export function ifLate(
 function afterTheLastStop(
   chain: Chain,
   session: BenchSession,
-  plan: Conduct,
+  plan: PeriodPlan,
   isUnderWay: (id: string) => boolean,
 ): { readonly task: string; readonly stop: string | null } | null {
   const open = chain.tasks

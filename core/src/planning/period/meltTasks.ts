@@ -4,7 +4,7 @@ import { linesOf } from '../../notebook/read'
 import type { PlannedTube } from '../../notebook/kinds/melt-planned/kind'
 import { isUnderWay, type MeltFacts, meltIdsWith, meltOf, meltsOf } from '../../notebook/views/melt'
 import { planMelt } from '../meltPlan'
-import { likelyInstrument, ownPace, type PeriodContext, toldByHand } from './context'
+import { likelyInstrument, ownPace, type PeriodContext, statesByHand } from './context'
 import { coolsMin, HARM, MINUTE_MS, OPEN, type Row, type Run, TAGS, type TaskState } from './task'
 
 /** Loading takes about this long: tubes in, seen to rest, the programme set, min. */
@@ -94,7 +94,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
   const told = { place: melt.melt ? `melts/${melt.melt.id}` : melt.place, isGuess }
   const paced = ownPace(context, `load ${melt.name}`, LOAD_MIN)
   const load = `${row.of ?? 'bench'}/load ${melt.name}`
-  const begun = toldByHand(context, load, LOAD_MIN)
+  const begun = statesByHand(context, load, LOAD_MIN)
   const loaded = row.add({
     name: `load ${melt.name}`,
     words: `Put ${melt.what} into the ${instrumentName} and start it`,

@@ -1,5 +1,5 @@
 import type { EpochMs } from '../../ids'
-import type { PeriodFacts } from './noted'
+import type { PeriodFacts } from './periodFacts'
 import type { PeriodTask } from './task'
 
 /**

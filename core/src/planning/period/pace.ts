@@ -1,7 +1,7 @@
 import type { View } from '../../notebook/fold'
-import { remember } from '../../notebook/read'
+import { memoize } from '../../notebook/read'
 import { median } from '../../math/median'
-import { periodsOf } from './noted'
+import { periodsOf } from './periodFacts'
 import { MINUTE_MS, type OwnPace, workOf } from './task'
 
 /** From so many times on a bench has a pace of its own. */
@@ -12,7 +12,7 @@ const PLAN_COUNTS_AS = 3
 const NOT_OVER_TIMES = 4
 
 /** Minutes each sort of work took on this bench in periods that are over, where its beginning was noted. */
-const minutesBefore = remember((view: View): ReadonlyMap<string, readonly number[]> => {
+const minutesBefore = memoize((view: View): ReadonlyMap<string, readonly number[]> => {
   const found = new Map<string, number[]>()
   for (const { begun, closed } of periodsOf(view))
     for (const { task, toAtMs } of closed?.body.done ?? []) {

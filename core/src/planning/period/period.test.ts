@@ -15,9 +15,16 @@ import { prepsOf } from '../../notebook/views/prep'
 import { SIMULATED_INSTRUMENTS } from '../../instruments/shipped'
 import { closePeriod } from './acts'
 import { atHand } from './atHand'
-import { conduct } from './conduct'
+import { replanPeriod } from './replan'
 import { ifLate } from './late'
-import { atTheBench, periodAt, forgottenPeriod, periodBefore, type PeriodFacts, periodsOf } from './noted'
+import {
+  atTheBench,
+  periodAt,
+  forgottenPeriod,
+  periodBefore,
+  type PeriodFacts,
+  periodsOf,
+} from './periodFacts'
 import { type PeriodTask, workOf } from './task'
 import { classTasks, tasksOf } from './tasksOf'
 import { replan } from '../../scheduling/planBenchSession'
@@ -52,9 +59,9 @@ const named = (all: readonly PeriodTask[], id: string) => {
 }
 const period = periodAt(demo, NOW) as PeriodFacts
 const terms = period.opened.body
-const planned = (view = demo, min = 0, before: Parameters<typeof conduct>[4] = null) => {
+const planned = (view = demo, min = 0, before: Parameters<typeof replanPeriod>[4] = null) => {
   const facts = periodAt(view, NOW + min * MINUTE_MS) as PeriodFacts
-  return conduct(tasks(view, min), facts.opened.body, facts.putOff, NOW + min * MINUTE_MS, before)
+  return replanPeriod(tasks(view, min), facts.opened.body, facts.putOff, NOW + min * MINUTE_MS, before)
 }
 
 const asOpened = planned()
@@ -167,7 +174,8 @@ describe('the tasks of a period follow from the notebook', () => {
     }
     const watch: PeriodTask = { ...named(tasks(), `${K14}/watch to scout`), after: [] }
     const out = (hands: 1 | 2) =>
-      conduct([heat, watch], { ...terms, hands, busy: [] }, new Map(), terms.beginsAtMs, null).makespanMin
+      replanPeriod([heat, watch], { ...terms, hands, busy: [] }, new Map(), terms.beginsAtMs, null)
+        .makespanMin
     expect(out(1)).toBe(12 + watch.durationMin)
     expect(out(2)).toBe(Math.max(12, watch.durationMin))
   })
@@ -177,7 +185,7 @@ describe('the tasks of a period follow from the notebook', () => {
       const ids = new Set(all.map(({ id }) => id))
       expect(ids.size).toBe(all.length)
       for (const { after } of all) for (const { task } of after) expect(ids).toContain(task)
-      expect(conduct(all, terms, new Map(), NOW, null).makespanMin).toBeGreaterThan(0)
+      expect(replanPeriod(all, terms, new Map(), NOW, null).makespanMin).toBeGreaterThan(0)
     }
   })
   test('a prep whose plan is not fixed is weighed and planned first, and no more is promised', () => {
@@ -359,7 +367,7 @@ describe('the rest of a period is planned', () => {
         { task: `${K14}/pack to scout`, words: '', until: 'another day', untilAtMs: null },
       ],
     ])
-    const plan = conduct(tasks(), terms, put, NOW, null)
+    const plan = replanPeriod(tasks(), terms, put, NOW, null)
     expect(plan.starts[task]).toBeGreaterThanOrEqual(120)
     expect(Object.keys(plan.starts).some((id) => id.startsWith(K14))).toBe(false)
     expect(plan.aside).toContain(`${K14}/sign`)
@@ -381,7 +389,7 @@ describe('the rest of a period is planned', () => {
       after: [],
       durationMin: 12,
     }
-    const longer = conduct([...all, more], terms, period.putOff, NOW, null)
+    const longer = replanPeriod([...all, more], terms, period.putOff, NOW, null)
     expect(longer.makespanMin).toBeGreaterThanOrEqual(base.lowerBoundMin)
   })
   test('whatever was begun stays where it began, at any minute of the period', () => {
@@ -399,7 +407,7 @@ describe('the rest of a period is planned', () => {
   })
   test('nothing to do is a plan that is over, and an empty notebook has no task', () => {
     expect(tasksOf(fold([]), shelf, SCHOOLS[0] as (typeof SCHOOLS)[0], NOW)).toEqual([])
-    expect(conduct([], terms, new Map(), NOW, null)).toMatchObject({ makespanMin: 0, changed: null })
+    expect(replanPeriod([], terms, new Map(), NOW, null)).toMatchObject({ makespanMin: 0, changed: null })
   })
 })
 
@@ -419,7 +427,7 @@ describe('when it gets late', () => {
   test('where not everything fits, what matters most is kept and the rest stops where it is safe', () => {
     const all = tasks()
     const early = { ...terms, endsAtMs: NOW + 70 * MINUTE_MS }
-    const plan = conduct(all, early, period.putOff, NOW, null)
+    const plan = replanPeriod(all, early, period.putOff, NOW, null)
     const { leave, lastStarts } = ifLate(all, early, period.putOff, NOW, plan)
     expect(lastStarts).toEqual([])
     expect(leave.map(({ of }) => of)).not.toEqual([])
@@ -436,7 +444,13 @@ describe('when it gets late', () => {
     })
     const view = fold(overNight)
     const all = tasks(view)
-    const { leave } = ifLate(all, terms, period.putOff, NOW, conduct(all, terms, period.putOff, NOW, null))
+    const { leave } = ifLate(
+      all,
+      terms,
+      period.putOff,
+      NOW,
+      replanPeriod(all, terms, period.putOff, NOW, null),
+    )
     const [benzil] = leave
     expect(leave).toHaveLength(1)
     expect(benzil).toMatchObject({
@@ -495,7 +509,7 @@ describe('what began before the period', () => {
       const view = later(demo, [['struck', tick.subject, 0, { target: tick.id, reason: 'never done' }]])
       const facts = periodAt(view, NOW) as PeriodFacts
       const open = tasks(view)
-      const plan = conduct(open, facts.opened.body, facts.putOff, NOW, null, 0.0005)
+      const plan = replanPeriod(open, facts.opened.body, facts.putOff, NOW, null, 0.0005)
       for (const { id, state } of open)
         if (state.is === 'open' && plan.starts[id] !== undefined)
           expect(plan.starts[id]).toBeGreaterThanOrEqual(0)

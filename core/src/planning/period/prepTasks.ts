@@ -2,7 +2,7 @@ import { isFlammable } from '../../substances/hazards'
 import type { BenchThing } from '../../procedures/takes'
 import { massOf, type PrepFacts, sampleOf } from '../../notebook/views/prep'
 import { type PeriodContext, ownPace } from './context'
-import { ALONE, STOPS, unknownWork, WORKS } from './prepSaid'
+import { ALONE, STOPS, unknownWork, WORKS } from './prepWords'
 import { handsLeftAt, lastDone, leftOf, piecesOf, stateOfAlone, stateOfHands } from './prepStates'
 import { doneBetween, HARM, MINUTE_MS, OPEN, type Row, TAGS, type TaskState } from './task'
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { madePeriod } from '../../../golden/periods/madePeriods'
-import { conduct, secondLook } from './conduct'
+import { replanPeriod, secondLook } from './replan'
 import { brokenWaits } from '../../scheduling/softened'
 import { sessionOf } from './session'
 
@@ -13,7 +13,7 @@ test('law: a further look gains three minutes or changes nothing, and keeps ever
   for (const session of [13, 15, 18]) {
     const { tasks, terms } = madePeriod(session)
     const asked = [tasks, terms, NONE, terms.beginsAtMs] as const
-    const first = conduct(...asked, null, LITTLE)
+    const first = replanPeriod(...asked, null, LITTLE)
     const costOf = (plan: typeof first) => plan.makespanMin + plan.changesOfPrep
     for (const look of [1, 2]) {
       const again = secondLook(...asked, first, look, 0.02)
@@ -28,7 +28,7 @@ test('law: a further look gains three minutes or changes nothing, and keeps ever
 })
 test('a plan that is as good as any is left as it is', () => {
   const { tasks, terms } = madePeriod(3)
-  const plan = conduct(tasks, terms, NONE, terms.beginsAtMs, null)
+  const plan = replanPeriod(tasks, terms, NONE, terms.beginsAtMs, null)
   expect(plan.proven).toBe(true)
   expect(secondLook(tasks, terms, NONE, terms.beginsAtMs, plan, 1)).toBeNull()
 })

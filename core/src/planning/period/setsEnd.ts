@@ -1,4 +1,4 @@
-import type { Conduct } from './conduct'
+import type { PeriodPlan } from './replan'
 import type { PeriodTask } from './task'
 
 /**
@@ -7,7 +7,7 @@ import type { PeriodTask } from './task'
  */
 export function setsEnd(
   tasks: readonly PeriodTask[],
-  { criticalPath }: Pick<Conduct, 'criticalPath'>,
+  { criticalPath }: Pick<PeriodPlan, 'criticalPath'>,
 ): ReadonlySet<string> {
   const byId = new Map(tasks.map((task) => [task.id, task]))
   const isAlone = (id: string | undefined) => byId.get(id ?? '')?.isAlone === true

@@ -10,10 +10,10 @@ import { nextStep } from '../../notebook/views/stations'
 import { nextInCase, unknownsOf } from '../../notebook/views/unknowns'
 import type { SessionTask } from '../../scheduling/session/compiled'
 import { caseTasks, pack, plateTasks } from './caseTasks'
-import { type PeriodContext, toldByHand } from './context'
+import { type PeriodContext, statesByHand } from './context'
 import { isPacked, meltTasks, meltUnderWay, PACK_MIN } from './meltTasks'
 import { mixtureTasks, mixtureToMelt } from './mixtureTasks'
-import { type PeriodFacts, periodAt } from './noted'
+import { type PeriodFacts, periodAt } from './periodFacts'
 import { oneByOne } from './oneByOne'
 import { atTodaysPace } from './todaysPace'
 import { stepTasks } from './prepTasks'
@@ -273,7 +273,7 @@ function clearUp(context: PeriodContext, rows: readonly (readonly PeriodTask[])[
     planMin: CLEAR_UP_MIN,
     place: '',
     isToldByHand: true,
-    state: toldByHand(context, 'bench/clear up', CLEAR_UP_MIN),
+    state: statesByHand(context, 'bench/clear up', CLEAR_UP_MIN),
   })
   const [task] = row.tasks as [PeriodTask]
   // What somebody’s eyes or hands are at; a thing that goes on by itself may go on, unless it is the last.

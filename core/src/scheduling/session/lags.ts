@@ -48,7 +48,12 @@ export function tailsOf(
  *
  * @returns false when nothing can be over before then
  */
-export function settle(compiled: Compiled, lags: Int32Array, tails: Int32Array, limitMin: number): boolean {
+export function propagateLags(
+  compiled: Compiled,
+  lags: Int32Array,
+  tails: Int32Array,
+  limitMin: number,
+): boolean {
   const { size, durations, apart, gaps, tasks } = compiled
   for (let again = true; again;) {
     again = false

@@ -3,7 +3,7 @@ import type { Compiled } from './compiled'
 import { inThisOrder, type Precedence, precedenceOf } from './firstOrders'
 import { at, demandLag } from './lags'
 import type { Found } from './search'
-import { prepChanges } from './told'
+import { prepChanges } from './criticalPath'
 
 /** Orders of the hands’ work that are tried, at full effort, times the tasks: each takes longer the more there are. */
 const WORK = 300_000

@@ -1,6 +1,6 @@
 import { boundOf } from './bound'
 import type { Compiled } from './compiled'
-import { at, demandLag, settle, tailsOf } from './lags'
+import { at, demandLag, propagateLags, tailsOf } from './lags'
 
 /** Starts of all nodes, and when the last task ends, min. */
 export interface Found {
@@ -65,7 +65,7 @@ export function search(
       if (bound < limit()) visit(child)
   }
   const root = compiled.lags.slice()
-  if (settle(compiled, root, tails, limit()) && boundOf(compiled, root, tails) < limit()) visit(root)
+  if (propagateLags(compiled, root, tails, limit()) && boundOf(compiled, root, tails) < limit()) visit(root)
   return { found, isProven: !isCut, nodes }
 }
 
@@ -84,7 +84,9 @@ export function canEndBy(compiled: Compiled, byMin: number, nodesMost: number): 
     )
   }
   const root = compiled.lags.slice()
-  return settle(compiled, root, tails, byMin + 1) && boundOf(compiled, root, tails) <= byMin && visit(root)
+  return (
+    propagateLags(compiled, root, tails, byMin + 1) && boundOf(compiled, root, tails) <= byMin && visit(root)
+  )
 }
 
 /** The least end that no argument of the bound rules out, min. */
@@ -95,7 +97,7 @@ export function provenLeast(compiled: Compiled, endMin: number): number {
   const most = Math.min(endMin, least + PUSHES_MOST)
   const isRuledOut = (byMin: number) => {
     const lags = compiled.lags.slice()
-    return !settle(compiled, lags, tails, byMin + 1) || boundOf(compiled, lags, tails) > byMin
+    return !propagateLags(compiled, lags, tails, byMin + 1) || boundOf(compiled, lags, tails) > byMin
   }
   // What is ruled out by a time is ruled out by any sooner: in growing steps, and then halved.
   let step = 1
@@ -130,7 +132,7 @@ function childrenOf(
     const child = lags.slice()
     if (!arcs.every(([p, q]) => demandLag(child, size, p, q, at(durations, p) + at(gaps, p * size + q))))
       continue
-    if (!settle(compiled, child, tails, limitMin)) continue
+    if (!propagateLags(compiled, child, tails, limitMin)) continue
     choices.push({ lags: child, bound: boundOf(compiled, child, tails) })
   }
   return choices.sort((p, q) => p.bound - q.bound)

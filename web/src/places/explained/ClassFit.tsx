@@ -11,11 +11,11 @@ import type { LabInput, LabSimulation, SessionTask } from '@ivory-crystal/core/s
 import { QueueStrip } from '../../drawings/QueueStrip'
 import { fixed } from '../../format/format'
 import { useNotebook } from '../../ledger/notebook'
-import { InlineField, SaidWrong } from '../../parts/InlineField'
+import { InlineField, FieldError } from '../../parts/InlineField'
 import { Title } from '../../parts/Title'
 import { RunOrStop } from '../../parts/RunOrStop'
 import { useHouseRules } from '../../parts/useHouseRules'
-import { type Tell, useLongRun } from '../../parts/useLongRun'
+import { type Notify, useLongRun } from '../../parts/useLongRun'
 import { compute } from '../../workers/compute'
 
 const DAYS = 200
@@ -127,7 +127,7 @@ export function ClassFit() {
           Run the day
         </RunOrStop>
       </div>
-      <SaidWrong
+      <FieldError
         sentence={wrong ?? (result && !result.ok ? result.problem.sentence : null)}
         className="look mt-2"
       />
@@ -175,7 +175,7 @@ const BLOCK = 'melting instrument'
 /** The day as it is, and with one thing changed at a time; null when it was told to stop. */
 async function simulated(
   input: Omit<LabInput, 'seed' | 'runs'>,
-  tell: Tell,
+  tell: Notify,
 ): Promise<Result<readonly Way[]> | null> {
   const more = (name: string) => ({ ...input.shared, [name]: (input.shared[name] ?? 0) + 1 })
   const overMin = input.arrival.kind === 'scattered' ? input.arrival.overMin : 0

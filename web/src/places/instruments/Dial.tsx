@@ -1,6 +1,6 @@
 import { useLines } from '../../parts/useTyped'
-import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
-import { InlineField, SaidWrong } from '../../parts/InlineField'
+import { ok, type Result, refuse } from '@ivory-crystal/core/problems'
+import { InlineField, FieldError } from '../../parts/InlineField'
 import { lazy, Suspense } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Instrument } from '@ivory-crystal/core/instruments'
@@ -160,11 +160,11 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
       const set = settings({ dial, ambient })
       if (!set.ok) return set
       const read = readPairs(text)
-      if (!read.ok) return wrong(read.sentence, 'text')
+      if (!read.ok) return refuse(read.sentence, 'text')
       if (read.pairs.length < 5)
-        return wrong(`${read.pairs.length} readings are too few. Log at least five.`, 'text')
+        return refuse(`${read.pairs.length} readings are too few. Log at least five.`, 'text')
       const from = fromFile ? 'file' : 'typed'
-      return comesTo([
+      return ok([
         {
           kind: 'heating logged',
           subject: instrument.id,
@@ -223,7 +223,7 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
           Take them from a file
         </FileButton>
       </div>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }
@@ -235,10 +235,10 @@ function settings({
   dial: string
   ambient: string
 }): Result<{ dial: number; ambientC: number }, 'dial' | 'ambient'> {
-  if (!(Number(dial) > 0)) return wrong('A heating is logged at a setting above 0.', 'dial')
+  if (!(Number(dial) > 0)) return refuse('A heating is logged at a setting above 0.', 'dial')
   if (!Number.isFinite(Number(ambient)) || ambient.trim() === '')
-    return wrong('Enter the room temperature, °C.', 'ambient')
-  return comesTo({ dial: Number(dial), ambientC: Number(ambient) })
+    return refuse('Enter the room temperature, °C.', 'ambient')
+  return ok({ dial: Number(dial), ambientC: Number(ambient) })
 }
 
 function Fit({ learned, control }: { learned: DialLearned; control: string }) {

@@ -1,9 +1,9 @@
 import Button from 'react-bootstrap/Button'
 import type { Conventions } from '@ivory-crystal/core/conventions'
 import { Choice, Field } from '../../parts/Field'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import { useShelving } from '../../parts/useShelving'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { percentUnlisted } from './percentUnlisted'
 
 interface Named {
@@ -45,9 +45,9 @@ export function HouseRulesEditor({
       const bad = FIELDS.find(
         ({ label }) => !Number.isFinite(Number(numbers[label])) || numbers[label]?.trim() === '',
       )
-      if (bad) return wrong(`“${bad.label}” is not a number.`, 'numbers')
+      if (bad) return refuse(`“${bad.label}” is not a number.`, 'numbers')
       const shut = idsOf(closed, things)
-      if (typeof shut === 'string') return wrong(shut, 'closed')
+      if (typeof shut === 'string') return refuse(shut, 'closed')
       const { closed: _, emergencyCalls: __, ...rest } = set
       const calls = emergencyCalls.trim()
       const changed = FIELDS.reduce((rules, { label, put }) => put(rules, Number(numbers[label])), {
@@ -57,7 +57,7 @@ export function HouseRulesEditor({
         ...(calls ? { emergencyCalls: calls } : {}),
         name: name.trim(),
       })
-      return comesTo({ rows: [{ ...changed }] })
+      return ok({ rows: [{ ...changed }] })
     },
     saved: onClose,
   })
@@ -119,7 +119,7 @@ export function HouseRulesEditor({
           Never mind
         </Button>
       </div>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }

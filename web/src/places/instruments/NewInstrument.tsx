@@ -1,6 +1,6 @@
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { useShelving } from '../../parts/useShelving'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { InstrumentId } from '@ivory-crystal/core/ids'
@@ -46,8 +46,8 @@ export function NewInstrument() {
     make(typed) {
       const instrument = instrumentOf(typed)
       return instrument.id === ''
-        ? wrong('Give it a name, such as “Dial block by the window”.', 'name')
-        : comesTo({ rows: [{ ...instrument }] })
+        ? refuse('Give it a name, such as “Dial block by the window”.', 'name')
+        : ok({ rows: [{ ...instrument }] })
     },
     saved() {
       setOpen(false)
@@ -105,7 +105,7 @@ export function NewInstrument() {
           Never mind
         </Button>
       </div>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }

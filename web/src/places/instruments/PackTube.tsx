@@ -1,8 +1,8 @@
 import { originOf } from '../../parts/SampleOrigin'
 import { GrainField } from '../../parts/GrainField'
 import { useLines } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
-import { InlineField, SaidWrong } from '../../parts/InlineField'
+import { ok, refuse } from '@ivory-crystal/core/problems'
+import { InlineField, FieldError } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -22,12 +22,12 @@ export function PackTube() {
   const form = useLines<{ sample: SampleId | ''; fill: string; grain: Grain; set: string }>({
     start: { sample: '', fill: String(conventions.fillMm[0]), grain: 'fine', set: '' },
     make({ sample, fill, grain, set }) {
-      if (sample === '') return wrong('Choose the sample you pack.', 'sample')
+      if (sample === '') return refuse('Choose the sample you pack.', 'sample')
       const read = readReading(fill, 'The fill height')
-      if (!read.ok) return wrong(read.problem.sentence, 'fill')
+      if (!read.ok) return refuse(read.problem.sentence, 'fill')
       if (!(read.value.value > 0 && read.value.value <= 50))
-        return wrong(`A fill height of ${read.value.text} mm is impossible; most labs pack 2 to 3.`, 'fill')
-      return comesTo([
+        return refuse(`A fill height of ${read.value.text} mm is impossible; most labs pack 2 to 3.`, 'fill')
+      return ok([
         {
           kind: 'tube packed',
           subject: sample,
@@ -75,7 +75,7 @@ export function PackTube() {
         Tubes of one set go into one run. Give an unknown, its authentic sample and their mixture the same
         letter.
       </p>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
       <NewSample
         samples={samples}
         onNamed={(id) => {

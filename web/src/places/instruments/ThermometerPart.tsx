@@ -1,7 +1,7 @@
 import { GrainField } from '../../parts/GrainField'
 import { useLines } from '../../parts/useTyped'
-import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
-import { InlineField, SaidWrong } from '../../parts/InlineField'
+import { ok, type Result, refuse } from '@ivory-crystal/core/problems'
+import { InlineField, FieldError } from '../../parts/InlineField'
 import type { Grain } from '@ivory-crystal/core/heating'
 import type { Instrument } from '@ivory-crystal/core/instruments'
 import {
@@ -169,7 +169,7 @@ function ReadStandard({ instrument }: { instrument: Instrument }) {
     start: { standard: '', onset: '', clear: '', rate: '1', fill: '2', grain: 'fine' },
     make(typed) {
       const body = standardOf(typed, compoundNamed(shelf, typed.standard))
-      return body.ok ? comesTo([{ kind: 'standard read', subject: instrument.id, body: body.value }]) : body
+      return body.ok ? ok([{ kind: 'standard read', subject: instrument.id, body: body.value }]) : body
     },
     stays: ['rate', 'fill', 'grain'],
   })
@@ -192,7 +192,7 @@ function ReadStandard({ instrument }: { instrument: Instrument }) {
       <Button type="submit" size="sm" className="mt-2">
         Record this standard
       </Button>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }
@@ -214,24 +214,24 @@ function standardOf(
 ): Result<Bodies['standard read'], keyof TypedStandard> {
   const isIce = isIceWater(typed.standard)
   if (!isIce && !compound)
-    return wrong(
+    return refuse(
       'Name a standard on the shelf, or “ice water”. The reading is compared with its literature range.',
       'standard',
     )
   const low = readReading(typed.onset, isIce ? 'The reading in ice water' : 'The onset')
-  if (!low.ok) return wrong(low.problem.sentence, 'onset')
-  if (isIce || !compound) return comesTo({ ...ICE, read: [low.value] })
+  if (!low.ok) return refuse(low.problem.sentence, 'onset')
+  if (isIce || !compound) return ok({ ...ICE, read: [low.value] })
   const high = readReading(typed.clear, 'The clear point')
-  if (!high.ok) return wrong(high.problem.sentence, 'clear')
+  if (!high.ok) return refuse(high.problem.sentence, 'clear')
   if (high.value.value < low.value.value)
-    return wrong(
+    return refuse(
       `An onset of ${low.value.text} °C lies above the clear point of ${high.value.text} °C. Were the two swapped?`,
       'onset',
     )
   const [rateCPerMin, fillMm] = [Number(typed.rate), Number(typed.fill)]
   if (!(rateCPerMin > 0) || !(fillMm > 0))
-    return wrong('Enter how fast it was heated and how much was packed.')
-  return comesTo({
+    return refuse('Enter how fast it was heated and how much was packed.')
+  return ok({
     standard: compound.name,
     literature: { lowC: compound.meltLowC, highC: compound.meltHighC, source: compound.source },
     read: [low.value, high.value],

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useNotebook } from '../../ledger/notebook'
 import { photographsHere } from '../../ledger/pictures'
-import { openKept } from '../../ledger/kept'
+import { openKept } from '../../ledger/offlineCopies'
 
 /** What this device keeps for itself. */
 export interface OnThisDevice {

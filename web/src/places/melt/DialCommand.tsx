@@ -2,7 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Instrument } from '@ivory-crystal/core/instruments'
 import type { MeltFacts } from '@ivory-crystal/core/notebook'
-import { dialStandsAt, nextTurn, tubesMayGoIn } from '@ivory-crystal/core/planning'
+import { dialSettingAt, nextTurn, tubesMayGoIn } from '@ivory-crystal/core/planning'
 import { aboutMinutes, fixed } from '../../format/format'
 import { Turn } from '../../parts/instrument/Turn'
 import { TubesIn } from './TubesIn'
@@ -32,7 +32,7 @@ export function DialCommand({
   const turn = nextTurn(melt, now.nowC ?? window.startC, now.atS, now.rateCPerMin)
   const isIn = melt.run?.commands.some(({ body }) => body.command.kind === 'tubes in') === true
   const due = turn?.dueInMin ?? null
-  const stands = dialStandsAt(melt)
+  const stands = dialSettingAt(melt)
   return (
     <>
       {!isIn && tubesMayGoIn(melt, now) && <TubesIn run={run} />}

@@ -106,7 +106,7 @@ function Reason({
 }
 
 /** Every tube has both ends or its reason, and none of them is doubtful: ending asks nothing more. */
-export function isAllTold(melt: MeltFacts): boolean {
+export function isComplete(melt: MeltFacts): boolean {
   return openTubes(melt).length === 0 && swappedSlots(melt).length === 0
 }
 

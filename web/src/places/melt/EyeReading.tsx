@@ -1,5 +1,5 @@
 import { useLines } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { EntryId } from '@ivory-crystal/core/ids'
@@ -41,9 +41,9 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
     start: { text: '' },
     make({ text }) {
       const read = readReading(text, 'The reading')
-      if (!read.ok) return wrong(read.problem.sentence, 'text')
-      if (!melt.run) return wrong('The run has ended. The instrument does not heat.', 'text')
-      return comesTo([
+      if (!read.ok) return refuse(read.problem.sentence, 'text')
+      if (!melt.run) return refuse('The run has ended. The instrument does not heat.', 'text')
+      return ok([
         {
           kind: 'temperature typed',
           subject: melt.id,

@@ -1,4 +1,4 @@
-import { remember, remembered } from '../../device/memory'
+import { storeValue, remembered } from '../../device/memory'
 import type { Conventions } from '@ivory-crystal/core/conventions'
 import { scaleTrouble, wideningByFillC } from '@ivory-crystal/core/heating'
 import type { MeltId } from '@ivory-crystal/core/ids'
@@ -20,8 +20,8 @@ import {
 } from '@ivory-crystal/core/notebook'
 import { planMelt, unknownAmong } from '@ivory-crystal/core/planning'
 import { checkLines, useTyped } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
-import { SaidWrong } from '../../parts/InlineField'
+import { ok, refuse } from '@ivory-crystal/core/problems'
+import { FieldError } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -86,15 +86,13 @@ export function MeltPlan({
   const form = useTyped<Typed, { readonly id: MeltId; readonly line: Line }>({
     start: { purpose: begunAs, drafts: startingSlots(3, rack, samples, prep?.id ?? null) },
     make(typed) {
-      if (!instrument) return wrong('No instrument is on the shelf of this ledger.')
+      if (!instrument) return refuse('No instrument is on the shelf of this ledger.')
       const tubes = readSlots(typed.drafts.slice(0, instrument.character.slots), samples)
-      if (!tubes.ok) return wrong(tubes.sentence, 'drafts')
+      if (!tubes.ok) return refuse(tubes.sentence, 'drafts')
       const wish = { tubes: tubes.tubes, instrument, conventions, purpose: typed.purpose }
       const heating = planMelt(view, { ...wish, blockC: blockC ?? instrument.character.ambientC })
-      if (!heating.ok) return wrong(heating.problem.sentence)
-      return comesTo(
-        planTheMelt(newSubject, view, { ...wish, prep, heating: heating.value, now: clock.now() }),
-      )
+      if (!heating.ok) return refuse(heating.problem.sentence)
+      return ok(planTheMelt(newSubject, view, { ...wish, prep, heating: heating.value, now: clock.now() }))
     },
     check: ({ line }) => checkLines([line]),
     keep({ id, line }) {
@@ -173,7 +171,7 @@ export function MeltPlan({
             value={instrument.id}
             onChange={(event) => {
               setChosen(event.target.value)
-              remember(KEY, event.target.value)
+              storeValue(KEY, event.target.value)
             }}
           >
             {instruments.map((one) => (
@@ -221,7 +219,7 @@ export function MeltPlan({
             )}
           </p>
         )}
-        <SaidWrong sentence={sentence ? null : form.said} />
+        <FieldError sentence={sentence ? null : form.said} />
         <Button type="submit" disabled={!planned?.ok} className="mt-2">
           Plan this {purpose === 'scouting' ? 'scouting run' : 'melt'}
         </Button>

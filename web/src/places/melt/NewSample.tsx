@@ -2,8 +2,8 @@ import type { SampleId } from '@ivory-crystal/core/ids'
 import type { Line, NamedSample } from '@ivory-crystal/core/notebook'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { checkLines, useTyped } from '../../parts/useTyped'
-import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
-import { SaidWrong } from '../../parts/InlineField'
+import { ok, type Result, refuse } from '@ivory-crystal/core/problems'
+import { FieldError } from '../../parts/InlineField'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { originOf } from '../../parts/SampleOrigin'
@@ -110,7 +110,7 @@ export function NewSample({
           Never mind
         </Button>
       </div>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </fieldset>
   )
 }
@@ -129,21 +129,21 @@ function sampleLine(
     case 'authentic': {
       const compound = compoundNamed(shelf, text)
       return compound
-        ? comesTo(named(`Authentic ${compound.name}`, { compound, of: [] }))
-        : wrong(
+        ? ok(named(`Authentic ${compound.name}`, { compound, of: [] }))
+        : refuse(
             `No compound on the shelf is called “${text.trim()}”. You can add it beside the field.`,
             'text',
           )
     }
     case 'mixture': {
       if (first === '' || second === '' || first === second)
-        return wrong('A mixture needs two different samples.', 'first')
+        return refuse('A mixture needs two different samples.', 'first')
       const label = (id: SampleId) => samples.find((one) => one.id === id)?.label ?? ''
-      return comesTo(named(`${label(first)} + ${label(second)}`, { compound: null, of: [first, second] }))
+      return ok(named(`${label(first)} + ${label(second)}`, { compound: null, of: [first, second] }))
     }
     default:
       return text.trim() === ''
-        ? wrong('An unknown has a code, such as K-14.', 'text')
-        : comesTo(named(text.trim(), { compound: null, of: [] }))
+        ? refuse('An unknown has a code, such as K-14.', 'text')
+        : ok(named(text.trim(), { compound: null, of: [] }))
   }
 }

@@ -8,7 +8,7 @@ import { fixed } from '../../format/format'
 import { write } from '../../ledger/notebook'
 import { Hurry } from '../../parts/instrument/Hurry'
 import { DialCommand } from './DialCommand'
-import { isAllTold } from './EndPanel'
+import { isComplete } from './EndPanel'
 import { sentenceOf } from './moveSentence'
 import { TubesIn } from './TubesIn'
 import { type MeltMoment, useMoment } from './useMoment'
@@ -62,7 +62,7 @@ export function RunControls({
           disabled={run.busy}
           onClick={onEnd}
         >
-          {isAllTold(melt) ? 'End the run' : 'End and cool'}
+          {isComplete(melt) ? 'End the run' : 'End and cool'}
         </Button>
         {pace > 1 && <span className="quiet">Time runs fast until you are needed.</span>}
       </div>

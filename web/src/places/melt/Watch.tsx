@@ -5,7 +5,7 @@ import { plannedCurve, readCurve } from '@ivory-crystal/core/planning'
 import { Lens } from '../../drawings/Lens'
 import { MarkPad } from '../../drawings/MarkPad'
 import { useNotebook } from '../../ledger/notebook'
-import { EndPanel, isAllTold } from './EndPanel'
+import { EndPanel, isComplete } from './EndPanel'
 import { EyeReading } from './EyeReading'
 import { LightPanel } from './LightPanel'
 import { OnTheBlock } from './OnTheBlock'
@@ -15,7 +15,7 @@ import { TubeNotes } from './TubeNotes'
 import { UnderThePad } from './UnderThePad'
 import { useAwake } from './useAwake'
 import { type Marking, useMarking } from './useMarking'
-import { type Run, useHeard, useIsHeard, useRun } from './useRun'
+import { type Run, useLastReading, useIsConnected, useRun } from './useRun'
 
 // A chart is slow to draw anew: only with what it shows.
 const TemperatureChart = lazy(async () => ({
@@ -51,7 +51,7 @@ export function Watch({ melt }: { melt: MeltFacts }) {
             run={run}
             instrument={instrument}
             onEnd={() => {
-              if (isAllTold(melt)) run.end()
+              if (isComplete(melt)) run.end()
               else setEnding(true)
             }}
           />
@@ -87,7 +87,7 @@ export function Watch({ melt }: { melt: MeltFacts }) {
 
 function Tubes({ melt, run, marking }: { melt: MeltFacts; run: Run; marking: Marking }) {
   const { tubes, conventions } = melt.planned.body
-  const isHeard = useIsHeard(melt)
+  const isHeard = useIsConnected(melt)
   const heads = useMemo(
     () =>
       tubes.map(({ slot, label, fillMm, grain }) => ({
@@ -119,7 +119,7 @@ const Pad = memo(MarkPad<Mark>)
 
 /** The tubes as the eye at the lens would see them, where the instrument is simulated and once they are in. */
 function Seen({ melt }: { melt: MeltFacts }) {
-  const reading = useHeard(melt)?.reading
+  const reading = useLastReading(melt)?.reading
   const planned = melt.planned.body.tubes
   const colours = useNotebook(({ view }) =>
     planned.map(({ sample }) => sampleNamedAs(view, sample)?.compound?.colour ?? '').join('\n'),

@@ -1,9 +1,9 @@
 import type { MeltFacts } from '@ivory-crystal/core/notebook'
 import { estimatedNow, liveRate } from '@ivory-crystal/core/planning'
 import { useNow } from '../../clock/now'
-import type { HeardReading } from '../../ledger/readings'
+import type { TimedReading } from '../../ledger/readings'
 import { useNotebook } from '../../ledger/notebook'
-import { type Run, runSeconds, useHeard } from './useRun'
+import { type Run, runSeconds, useLastReading } from './useRun'
 
 export type MeltMoment = ReturnType<typeof useMoment>
 
@@ -11,7 +11,7 @@ export type MeltMoment = ReturnType<typeof useMoment>
 export function useMoment(melt: MeltFacts, run: Run) {
   const view = useNotebook((state) => state.view)
   const isConnected = useNotebook((state) => state.connected)
-  const heard: HeardReading | null = useHeard(melt)
+  const heard: TimedReading | null = useLastReading(melt)
   useNow()
   const atS = runSeconds(melt)
   const rate = liveRate(view, melt, heard?.recent ?? [])

@@ -5,7 +5,7 @@ import { api } from '../../ledger/api'
 import { clock } from '../../clock/clock'
 import { allStored, receiveReading, newSubject, useNotebook, write } from '../../ledger/notebook'
 import type { LedgerState } from '../../ledger/ledgerClient'
-import type { HeardReading } from '../../ledger/readings'
+import type { TimedReading } from '../../ledger/readings'
 
 type RunCommand = BlockCommand | { kind: 'pace'; pace: number }
 
@@ -111,7 +111,7 @@ export function useRun(melt: MeltFacts): Run {
 }
 
 /** What is heard of the run of a melt, as it passes; null while nothing is. */
-export function useHeard(melt: MeltFacts): HeardReading | null {
+export function useLastReading(melt: MeltFacts): TimedReading | null {
   return useNotebook((state) => heardOf(state, melt))
 }
 
@@ -121,7 +121,7 @@ function heardOf({ readings }: Pick<LedgerState, 'readings'>, { planned, run }: 
 }
 
 /** Whether anything was heard of the run yet; changes once, and not with every reading. */
-export function useIsHeard(melt: MeltFacts): boolean {
+export function useIsConnected(melt: MeltFacts): boolean {
   return useNotebook((state) => heardOf(state, melt)?.reading != null)
 }
 

@@ -7,8 +7,8 @@ import { type PlateDeveloped, VISUALIZED } from '@ivory-crystal/core/notebook'
 import { LOCAL_RULES } from '@ivory-crystal/core/procedures'
 import { newSubject } from '../../ledger/notebook'
 import { checkLines, useTyped } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
-import { SaidWrong } from '../../parts/InlineField'
+import { ok, refuse } from '@ivory-crystal/core/problems'
+import { FieldError } from '../../parts/InlineField'
 import css from './PlateForm.module.css'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -50,7 +50,7 @@ export function PlateForm({
     start: { draft: kept(keptAs) ?? first, photograph: firstPhotograph },
     make({ draft, photograph }) {
       const { body, sentence } = readDraft(draft)
-      return body ? comesTo({ body, photograph }) : wrong(sentence ?? '', 'draft')
+      return body ? ok({ body, photograph }) : refuse(sentence ?? '', 'draft')
     },
     check: ({ body }) =>
       checkLines([{ kind: 'plate developed', subject: newSubject<PlateId>(), body: { ...body, of: null } }]),
@@ -265,7 +265,7 @@ export function PlateForm({
             {read.sentence}
           </p>
         )}
-        <SaidWrong sentence={read.sentence ? null : form.said} />
+        <FieldError sentence={read.sentence ? null : form.said} />
         <p className="row-of mt-2">
           <Button type="submit" disabled={!read.body}>
             Record this plate

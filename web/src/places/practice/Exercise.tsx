@@ -27,7 +27,7 @@ import { useHouseRules } from '../../parts/useHouseRules'
 import { Head } from './Head'
 import { Answer } from './Answer'
 import { recordPractice } from './record'
-import { type Done, freshSeed, type PlayerProps } from './put'
+import { type Done, freshSeed, type PlayerProps } from './exerciseSetup'
 import { usePractice } from './usePractice'
 import { YourEye } from './YourEye'
 

@@ -13,7 +13,7 @@ import {
 } from '@ivory-crystal/core/practice'
 import { useNotebook } from '../../ledger/notebook'
 import { NumberField } from '../../parts/NumberField'
-import { freshSeed } from './put'
+import { freshSeed } from './exerciseSetup'
 
 export interface Coded {
   readonly code: string

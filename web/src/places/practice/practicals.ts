@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react'
 import type { Practical } from '@ivory-crystal/core/practice'
-import { remember, remembered } from '../../device/memory'
+import { storeValue, remembered } from '../../device/memory'
 
 const KEY = 'practicals'
 /** More than these are not kept: the oldest goes first. */
@@ -27,7 +27,7 @@ function listIn(text: string | null): readonly Practical[] {
 
 export function keepPractical(practical: Practical): void {
   const others = practicals().filter(({ id }) => id !== practical.id)
-  remember(KEY, JSON.stringify([practical, ...others].slice(0, KEPT_MOST)))
+  storeValue(KEY, JSON.stringify([practical, ...others].slice(0, KEPT_MOST)))
   for (const listener of listeners) listener()
 }
 
@@ -35,7 +35,7 @@ const begunKey = ({ id }: Practical, tube: number) => `practical ${id} ${tube}`
 
 /** A tube’s one try begins: left, it does not begin again in this browser. */
 export function noteBegun(practical: Practical, tube: number): void {
-  remember(begunKey(practical, tube), 'begun')
+  storeValue(begunKey(practical, tube), 'begun')
 }
 export function isBegun(practical: Practical, tube: number): boolean {
   return remembered(begunKey(practical, tube)) !== null

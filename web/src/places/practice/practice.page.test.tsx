@@ -17,7 +17,7 @@ import { NOTEBOOK, openDemo, SHELF, showAt, useNotebook, written } from '../../t
 
 const { Practice } = await import('./Practice')
 const { Exercise } = await import('./Exercise')
-const { Made } = await import('./Made')
+const { GivenExercise } = await import('./GivenExercise')
 const { PracticalPage } = await import('./PracticalPage')
 const { ForInstructors } = await import('./ForInstructors')
 const { keepPractical } = await import('./practicals')
@@ -302,7 +302,7 @@ describe('made by an instructor', () => {
     seed: 77,
   }
   test('a code is opened, done, and counts for the eye alone; a damaged one gets a sentence', async () => {
-    const user = showAt(Made, `${at}/made/${codeOf(BENZIL)}`, '/n/:notebook/practice/made/:code')
+    const user = showAt(GivenExercise, `${at}/made/${codeOf(BENZIL)}`, '/n/:notebook/practice/made/:code')
     await heard()
     await user.keyboard('s')
     await user.click(button('I have seen enough'))
@@ -310,7 +310,7 @@ describe('made by an instructor', () => {
     screen.getByText('Tube 2: benzil, pure', { exact: false })
     expect(done()[0]).toMatchObject({ code: codeOf(BENZIL), practical: null })
     cleanup()
-    showAt(Made, `${at}/made/ABC`, '/n/:notebook/practice/made/:code')
+    showAt(GivenExercise, `${at}/made/ABC`, '/n/:notebook/practice/made/:code')
     expect((await screen.findByRole('alert')).textContent).toContain('this has 3')
   })
   test('a practical: one try a tube, sealed until all is handed in, then a sheet', async () => {

@@ -1,6 +1,6 @@
 import { type ExerciseName, type Level, PRACTICE, type PracticeDone } from '@ivory-crystal/core/practice'
 import { write } from '../../ledger/notebook'
-import type { Done } from './put'
+import type { Done } from './exerciseSetup'
 
 const LONGEST = 600
 const DAY_S = 86_400

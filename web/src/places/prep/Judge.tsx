@@ -1,5 +1,5 @@
 import css from './Judge.module.css'
-import type { Action, Judgement, Owner } from '@ivory-crystal/core/judging'
+import type { Action, Judgement, Cause } from '@ivory-crystal/core/judging'
 import {
   beginPrep,
   isStale,
@@ -17,7 +17,7 @@ import { Link, useNavigate } from 'react-router'
 import { fixed } from '../../format/format'
 import { MixedMeltForm } from '../../parts/MixedMeltForm'
 import { PrepLadder } from '../../parts/PrepLadder'
-import { RestsNoMore } from '../../parts/RestsNoMore'
+import { OutdatedVerdict } from '../../parts/OutdatedVerdict'
 import { SwappedMarks } from '../../parts/SwappedMarks'
 import { Why } from '../../parts/Why'
 import { newSubject, strike, useNotebook, write } from '../../ledger/notebook'
@@ -35,10 +35,10 @@ export function Judge({ prep }: StationProps) {
   const view = useNotebook((state) => state.view)
   const judged = judgementOf(view, prep.id)
   const melts = meltsOf(view, prep.id)
-  const [lit, setLit] = useState<readonly Owner[]>([])
+  const [lit, setLit] = useState<readonly Cause[]>([])
   const { verdict } = prep
   const restsNoMore = verdict && isStale(view, verdict) && (
-    <RestsNoMore
+    <OutdatedVerdict
       onAgain={() => {
         strike(verdict, 'to be signed again')
       }}
@@ -124,7 +124,7 @@ function Next({
   prep: PrepFacts
   judgement: Judgement
   /** The rows of the budget the step under the hand would take away. */
-  onLight: (owners: readonly Owner[]) => void
+  onLight: (owners: readonly Cause[]) => void
 }) {
   const { base, home } = useHere()
   const [mixing, setMixing] = useState(false)

@@ -5,7 +5,7 @@ import { LogList } from '../../parts/LogList'
 import { PrintButton } from '../../parts/PrintButton'
 import { useNotebook } from '../../ledger/notebook'
 import { PdfMenu } from '../../paper/PdfMenu'
-import { PageBody, Pictures, Told } from './PageBody'
+import { PageBody, Pictures, LogSection } from './PageBody'
 import { PrepSheet } from './PrepSheet'
 import type { StationProps } from './station'
 
@@ -16,7 +16,7 @@ export function Page({ prep }: StationProps) {
   return (
     <article className={css.pageSheet}>
       <div className="d-flex flex-wrap align-items-baseline gap-3 mb-3">
-        <Told prep={prep} />
+        <LogSection prep={prep} />
         <div className="ms-auto no-print row-of align-items-center">
           <Link to={`/n/${notebook ?? ''}/preps/${prep.id}/labels`}>Labels</Link>
           <PdfMenu

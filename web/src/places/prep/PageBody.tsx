@@ -29,7 +29,7 @@ import { RangesInNumbers } from './RangesInNumbers'
 import { workingsOf } from './workings'
 
 /** Which prep, in whose notebook, from when, by whom, and how long the hands were at it. */
-export function Told({ prep }: StationProps) {
+export function LogSection({ prep }: StationProps) {
   const view = useNotebook((state) => state.view)
   const title = useNotebook(({ notebooks, notebook }) => notebooks.find((row) => row.id === notebook)?.title)
   const took = atTheBench(view, prep.id)

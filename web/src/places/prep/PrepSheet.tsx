@@ -15,7 +15,7 @@ import { useNotebook } from '../../ledger/notebook'
 import { PaperLog } from '../../paper/PaperLog'
 import type { Layout } from '../../paper/layout'
 import { MeltCurves } from '../../paper/MeltCurves'
-import { PageBody, Pictures, Told } from './PageBody'
+import { PageBody, Pictures, LogSection } from './PageBody'
 import { mapPoints } from './Where'
 
 /** A prep on paper: one page to hand in, or everything. */
@@ -23,7 +23,7 @@ export function PrepSheet({ prep, layout }: { prep: PrepFacts; layout: Layout })
   const view = useNotebook((state) => state.view)
   return (
     <>
-      <Told prep={prep} />
+      <LogSection prep={prep} />
       <hr className="rule" />
       <PageBody prep={prep} isBrief={layout === 'hand-in'} />
       {layout === 'full' && (

@@ -1,5 +1,5 @@
 import { useTyped } from '../../parts/useTyped'
-import { comesTo } from '@ivory-crystal/core/problems'
+import { ok } from '@ivory-crystal/core/problems'
 import type { Entry } from '@ivory-crystal/core/notebook'
 import Button from 'react-bootstrap/Button'
 import { capital, dayAndClock } from '../../format/format'
@@ -11,7 +11,7 @@ import { useNow } from '../../clock/now'
 export function Sign({ onSign }: { onSign: (signedBy: string) => void }) {
   const form = useTyped({
     start: { name: author() },
-    make: ({ name }) => comesTo(name.trim() || author()),
+    make: ({ name }) => ok(name.trim() || author()),
     keep(name) {
       setAuthor(name)
       onSign(name)

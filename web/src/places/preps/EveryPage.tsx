@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import type { PrepFacts } from '@ivory-crystal/core/notebook'
 import { fileName } from '../../format/fileName'
-import { aboutPage, keptPaper } from '../../paper/aboutPage'
+import { aboutPage, storedPaper } from '../../paper/aboutPage'
 import { PaperFrame } from '../../paper/PaperFrame'
-import type { Tell } from '../../parts/useLongRun'
+import type { Notify } from '../../parts/useLongRun'
 import type { Beside } from '../../workers/crate'
 import { PrepSheet } from '../prep/PrepSheet'
 
@@ -17,7 +17,7 @@ export function EveryPage({
   onDone,
 }: {
   preps: readonly PrepFacts[]
-  tell: Tell
+  tell: Notify
   /** null when it was told to stop. */
   onDone: (pages: readonly Page[] | null) => void
 }) {
@@ -27,7 +27,7 @@ export function EveryPage({
   const { title } = prep.opened.body
   const make = async (root: HTMLElement): Promise<void> => {
     const { makeFrom } = await import('../../paper/makeFrom')
-    const about = aboutPage({ title, author: prep.opened.author, paper: keptPaper(), id: prep.id })
+    const about = aboutPage({ title, author: prep.opened.author, paper: storedPaper(), id: prep.id })
     const pdf = await makeFrom(root, 'full', about, () => tell(made.length / preps.length))
     if (!pdf) return onDone(null)
     const file = `${String(made.length + 1).padStart(3, '0')}-${fileName(title)}`

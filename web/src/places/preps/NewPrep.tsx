@@ -7,7 +7,7 @@ import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { author, setAuthor } from '../../ledger/writer'
 import { checkLines, useTyped } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Names compound to purify; crude and product get identities of their own. */
@@ -19,8 +19,8 @@ export function NewPrep() {
     start: { name: '', title: '', bench: author() },
     make({ name, title, bench }) {
       const compound = compoundNamed(shelf, name)
-      if (compound) return comesTo({ ...beginPrep(newSubject, { title, compound }), bench })
-      return wrong(
+      if (compound) return ok({ ...beginPrep(newSubject, { title, compound }), bench })
+      return refuse(
         name.trim() === ''
           ? 'What is to be purified?'
           : `No compound on the shelf is called “${name.trim()}”. You can add it below.`,

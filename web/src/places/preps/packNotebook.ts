@@ -1,7 +1,7 @@
 import { proxy } from 'comlink'
 import { api } from '../../ledger/api'
 import { readPhotograph } from '../../ledger/pictures'
-import type { Tell } from '../../parts/useLongRun'
+import type { Notify } from '../../parts/useLongRun'
 import type { Beside, Picture } from '../../workers/crate'
 import { crating } from '../../workers/crating'
 
@@ -21,7 +21,7 @@ export async function packNotebook(
   notebook: string,
   pages: Beside['pages'],
   nowMs: number,
-  tell: Tell,
+  tell: Notify,
 ): Promise<PackedNotebook | null> {
   const text = await api.exported(notebook)
   const remote = await crating()

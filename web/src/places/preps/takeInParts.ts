@@ -1,5 +1,5 @@
 import { api } from '../../ledger/api'
-import type { Tell } from '../../parts/useLongRun'
+import type { Notify } from '../../parts/useLongRun'
 
 type Report = Awaited<ReturnType<typeof api.importNotebook>>
 
@@ -15,7 +15,7 @@ const REPORTED_MOST = 200
  */
 export async function takeInParts(
   file: unknown,
-  tell: Tell,
+  tell: Notify,
 ): Promise<Report & { readonly isStopped: boolean }> {
   const whole = file as { readonly entries?: readonly unknown[] }
   const entries = Array.isArray(whole.entries) ? (whole.entries as readonly unknown[]) : []

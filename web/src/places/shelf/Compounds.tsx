@@ -16,7 +16,7 @@ import { fixed } from '../../format/format'
 import { Formula } from '../../parts/Formula'
 import { Structure } from '../../parts/Structure'
 import { CompoundForm } from './CompoundForm'
-import { lastWordKept } from './lastWordKept'
+import { lastWordUnbroken } from './lastWordKept'
 import { ShelfList } from './ShelfList'
 import { matches, readSearch } from './search'
 import { columnsOf, opener } from './tableColumns'
@@ -33,7 +33,7 @@ const CLASS_NAMES: Readonly<Record<ClassColumn, string>> = {
 }
 
 const COLUMNS: ColumnDef<Compound>[] = [
-  opener('compound', ({ name }) => lastWordKept(name)),
+  opener('compound', ({ name }) => lastWordUnbroken(name)),
   ...columnsOf<Compound>(
     'compound',
     ['formula', 'molarMassGPerMol'],

@@ -1,7 +1,7 @@
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { STEP_STATIONS } from '@ivory-crystal/core/stations'
 import { useShelving } from '../../parts/useShelving'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import css from './ProcedureForm.module.css'
 import Button from 'react-bootstrap/Button'
 import { AMOUNTS, type Minutes, type Procedure, type StepTemplate } from '@ivory-crystal/core/procedures'
@@ -37,13 +37,13 @@ export function ProcedureForm({
     },
     make({ name, suits, from, to, steps, waste }) {
       const scaleG = [Number(from), Number(to)] as const
-      if (name.trim() === '') return wrong('Enter its name.', 'name')
+      if (name.trim() === '') return refuse('Enter its name.', 'name')
       if (!(scaleG[0] >= 0 && scaleG[1] > scaleG[0]))
-        return wrong('Enter the scale from the smaller mass to the larger, in g.', 'from')
+        return refuse('Enter the scale from the smaller mass to the larger, in g.', 'from')
       const empty = steps.findIndex((step) => step.text.trim() === '')
-      if (empty >= 0) return wrong(`Step ${empty + 1} is still empty.`)
+      if (empty >= 0) return refuse(`Step ${empty + 1} is still empty.`)
       const streams = waste.split('\n').map((line) => line.trim())
-      return comesTo({
+      return ok({
         rows: [
           {
             ...procedure,
@@ -185,7 +185,7 @@ export function ProcedureForm({
         ))}
       </ol>
       <Field label="waste, one stream per line" rows={4} {...form.of('waste')} />
-      <SaidWrong sentence={form.said} className="trouble mb-0" />
+      <FieldError sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>
           Save this house procedure

@@ -1,9 +1,9 @@
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import type { Compound, Solvent } from '@ivory-crystal/core/substances'
 import type { ReactNode } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Choice, Field } from '../../parts/Field'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import { shortNameOf } from '../../parts/shortName'
 import { useShelving } from '../../parts/useShelving'
 import { cellsOf, COLUMNS, rowOf } from './columns'
@@ -40,11 +40,11 @@ export function RowForm({
     sort,
     start: { cells: before ? cellsOf(sort, before) : empty },
     make({ cells }) {
-      if ((cells['name'] ?? '').trim() === '') return wrong('Enter its name.')
+      if ((cells['name'] ?? '').trim() === '') return refuse('Enter its name.')
       if ((cells['source'] ?? '').trim() === '')
-        return wrong('Enter the source of the values, such as a handbook.')
+        return refuse('Enter the source of the values, such as a handbook.')
       const id = before?.id ?? shortNameOf(cells['name'] ?? '')
-      return comesTo({ rows: [{ ...rowOf(sort, cells), id }] })
+      return ok({ rows: [{ ...rowOf(sort, cells), id }] })
     },
     saved({ rows: [row] }) {
       onDone(row?.['id'] as string)
@@ -81,7 +81,7 @@ export function RowForm({
           {names.map((name) => under?.(name, cells))}
         </div>
       ))}
-      <SaidWrong sentence={form.said} className="trouble mb-0" />
+      <FieldError sentence={form.said} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>
           {before ? 'Save as a new version' : 'Add to the shelf'}

@@ -1,6 +1,6 @@
-import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
+import { ok, type Result, refuse } from '@ivory-crystal/core/problems'
 import { type Shelved, useShelving } from '../../parts/useShelving'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -13,7 +13,7 @@ import { fixed } from '../../format/format'
 import { CompoundField, compoundNamed } from '../../parts/CompoundField'
 import { PointsField } from '../prep/plan/PointsField'
 import { Field } from '../../parts/Field'
-import { lastWordKept } from './lastWordKept'
+import { lastWordUnbroken } from './lastWordKept'
 import { ShelfList } from './ShelfList'
 import { opener } from './tableColumns'
 
@@ -31,7 +31,7 @@ interface Pair {
 }
 
 const COLUMNS: ColumnDef<Pair>[] = [
-  opener('compound', ({ compoundName }) => lastWordKept(compoundName)),
+  opener('compound', ({ compoundName }) => lastWordUnbroken(compoundName)),
   { header: 'solvent', accessorKey: 'solventName' },
   {
     header: 'points, °C: g per 100 mL',
@@ -125,13 +125,13 @@ interface Typed {
 function shelved(typed: Typed, shelf: Shelf): Result<Shelved, keyof Typed> {
   const compound = compoundNamed(shelf, typed.compoundName)
   if (!compound)
-    return wrong(`“${typed.compoundName}” is not on the shelf. Add the compound first.`, 'compoundName')
+    return refuse(`“${typed.compoundName}” is not on the shelf. Add the compound first.`, 'compoundName')
   const read = readPoints(typed.points)
-  if (typeof read === 'string') return wrong(read, 'points')
+  if (typeof read === 'string') return refuse(read, 'points')
   if (read.some(([, s]) => s <= 0))
-    return wrong('A solubility is above zero. Leave a point out instead of typing 0.', 'points')
+    return refuse('A solubility is above zero. Leave a point out instead of typing 0.', 'points')
   if (typed.source.trim() === '')
-    return wrong('Enter the source of these points, such as a handbook.', 'source')
+    return refuse('Enter the source of these points, such as a handbook.', 'source')
   const rows = read.map(([temperatureC, gPer100ML]) => ({
     compound: compound.id,
     solvent: typed.solventId,
@@ -144,7 +144,7 @@ function shelved(typed: Typed, shelf: Shelf): Result<Shelved, keyof Typed> {
   const off = shelfPoints(shelf, compound.id, typed.solventId)
     .filter(({ temperatureC }) => !kept.has(temperatureC))
     .map(({ temperatureC }) => `${compound.id}/${typed.solventId}/${temperatureC}`)
-  return comesTo({ rows, off })
+  return ok({ rows, off })
 }
 
 function PairForm({
@@ -241,7 +241,7 @@ function PairForm({
         {...form.of('source')}
         help="handbook and edition, or who measured them and when"
       />
-      <SaidWrong sentence={form.said} className="trouble mb-0" />
+      <FieldError sentence={form.said} className="trouble mb-0" />
       <Button type="submit" disabled={form.busy} className="align-self-start">
         Save these points
       </Button>

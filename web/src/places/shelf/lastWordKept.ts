@@ -2,6 +2,6 @@
 const LONG = 18
 
 /** A long name breaks before its last two words, so that “acid” does not stand alone. */
-export function lastWordKept(name: string): string {
+export function lastWordUnbroken(name: string): string {
   return name.length >= LONG ? name.replace(/ (?=\S{1,6}$)/, '\u00a0') : name
 }

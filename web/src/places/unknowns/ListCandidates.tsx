@@ -1,6 +1,6 @@
 import { checkLines, useLines, useTyped } from '../../parts/useTyped'
-import { comesTo, type Result, wrong } from '@ivory-crystal/core/problems'
-import { SaidWrong } from '../../parts/InlineField'
+import { ok, type Result, refuse } from '@ivory-crystal/core/problems'
+import { FieldError } from '../../parts/InlineField'
 import {
   type Bodies,
   CANDIDATES_MOST,
@@ -30,11 +30,11 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
     make({ name }) {
       const compound = compoundNamed(shelf, name)
       if (!compound)
-        return wrong(`No compound on the shelf is called “${name.trim()}”. You can add it below.`, 'name')
+        return refuse(`No compound on the shelf is called “${name.trim()}”. You can add it below.`, 'name')
       if (listed.some(({ id }) => id === compound.id))
-        return wrong(`${compound.name} is already on the list.`, 'name')
-      if (listed.length >= CANDIDATES_MOST) return wrong(`A list of ${CANDIDATES_MOST} is full.`, 'name')
-      return comesTo([
+        return refuse(`${compound.name} is already on the list.`, 'name')
+      if (listed.length >= CANDIDATES_MOST) return refuse(`A list of ${CANDIDATES_MOST} is full.`, 'name')
+      return ok([
         {
           kind: 'candidates listed',
           subject: unknown.id,
@@ -119,7 +119,7 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
           : 'After the scouting run the app proposes a temperature range here.'}{' '}
         Reference values are general. Check them against your handbook.
       </p>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }
@@ -131,11 +131,11 @@ interface TypedWindow {
 
 function windowOf({ low, high }: TypedWindow): Result<{ lowC: number; highC: number }, keyof TypedWindow> {
   const lowC = readReading(low, 'The lower end')
-  if (!lowC.ok) return wrong(lowC.problem.sentence, 'low')
+  if (!lowC.ok) return refuse(lowC.problem.sentence, 'low')
   const highC = readReading(high, 'The upper end')
-  if (!highC.ok) return wrong(highC.problem.sentence, 'high')
-  if (lowC.value.value > highC.value.value) return wrong('The lower end lies above the upper end.', 'low')
-  return comesTo({ lowC: lowC.value.value, highC: highC.value.value })
+  if (!highC.ok) return refuse(highC.problem.sentence, 'high')
+  if (lowC.value.value > highC.value.value) return refuse('The lower end lies above the upper end.', 'low')
+  return ok({ lowC: lowC.value.value, highC: highC.value.value })
 }
 
 function within(
@@ -146,10 +146,10 @@ function within(
   if (!window.ok) return window
   const candidates = compoundsWithin(compounds, window.value)
   if (candidates.length === 0)
-    return wrong('No compound on the shelf melts there. Widen the temperature range, or add a compound.')
+    return refuse('No compound on the shelf melts there. Widen the temperature range, or add a compound.')
   if (candidates.length > CANDIDATES_MOST)
-    return wrong(
+    return refuse(
       `${candidates.length} compounds melt there, too many to test by mixture. Narrow the temperature range.`,
     )
-  return comesTo({ candidates, from: 'the shelf', window: window.value })
+  return ok({ candidates, from: 'the shelf', window: window.value })
 }

@@ -2,9 +2,9 @@ import { openCase } from '@ivory-crystal/core/notebook'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router'
 import { Field } from '../../parts/Field'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import { checkLines, useTyped } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { newSubject, useNotebook, write } from '../../ledger/notebook'
 
 /** Opens a case: the unknown's code and how it looks. */
@@ -15,8 +15,8 @@ export function NewCase() {
     start: { code: '', appearance: '' },
     make: ({ code, appearance }) =>
       code.trim() === ''
-        ? wrong('Enter the code of the unknown, such as K-14. It is on the vial.', 'code')
-        : comesTo(openCase(newSubject, code.trim(), appearance.trim())),
+        ? refuse('Enter the code of the unknown, such as K-14. It is on the vial.', 'code')
+        : ok(openCase(newSubject, code.trim(), appearance.trim())),
     check: ({ lines }) => checkLines(lines),
     keep({ id, lines }) {
       write(...lines)
@@ -33,7 +33,7 @@ export function NewCase() {
           help="colour, crystals or powder; never smell it closely, never taste it"
           {...form.of('appearance')}
         />
-        <SaidWrong sentence={form.said} />
+        <FieldError sentence={form.said} />
         <Button type="submit" className="align-self-start">
           Open this case
         </Button>

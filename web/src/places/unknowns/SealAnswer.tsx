@@ -1,6 +1,6 @@
 import { useTyped } from '../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
-import { SaidWrong } from '../../parts/InlineField'
+import { ok, refuse } from '@ivory-crystal/core/problems'
+import { FieldError } from '../../parts/InlineField'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { UnknownFacts } from '@ivory-crystal/core/notebook'
@@ -26,12 +26,12 @@ export function SealAnswer({
     start: { name: '', purity: '98' },
     make({ name, purity }) {
       const compound = compoundNamed(shelf, name)
-      if (!compound) return wrong(`No compound on the shelf is called “${name.trim()}”.`, 'name')
+      if (!compound) return refuse(`No compound on the shelf is called “${name.trim()}”.`, 'name')
       const percent = readReading(purity, 'The purity')
-      if (!percent.ok) return wrong(percent.problem.sentence, 'purity')
+      if (!percent.ok) return refuse(percent.problem.sentence, 'purity')
       if (percent.value.value < 50 || percent.value.value > 100)
-        return wrong('Enter a purity from 50 to 100 mol %.', 'purity')
-      return comesTo({ compound: compound.id, purity: percent.value.value / 100 })
+        return refuse('Enter a purity from 50 to 100 mol %.', 'purity')
+      return ok({ compound: compound.id, purity: percent.value.value / 100 })
     },
     async keep({ compound, purity }) {
       if (!notebook) return
@@ -73,7 +73,7 @@ export function SealAnswer({
               Seal it
             </Button>
           </div>
-          <SaidWrong sentence={form.said} />
+          <FieldError sentence={form.said} />
         </form>
       )}
     </section>

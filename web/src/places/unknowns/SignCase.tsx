@@ -1,5 +1,5 @@
 import { checkLines, useTyped } from '../../parts/useTyped'
-import { SaidWrong } from '../../parts/InlineField'
+import { FieldError } from '../../parts/InlineField'
 import type { Ranked } from '@ivory-crystal/core/identity'
 import {
   type CaseForRanking,
@@ -10,7 +10,7 @@ import {
   signCase,
   type UnknownFacts,
 } from '@ivory-crystal/core/notebook'
-import { type Result, comesTo, wrong } from '@ivory-crystal/core/problems'
+import { type Result, ok, refuse } from '@ivory-crystal/core/problems'
 import css from './SignCase.module.css'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
@@ -20,7 +20,7 @@ import { capital } from '../../format/format'
 import { LogList } from '../../parts/LogList'
 import { PdfMenu } from '../../paper/PdfMenu'
 import { PrintButton } from '../../parts/PrintButton'
-import { RestsNoMore } from '../../parts/RestsNoMore'
+import { OutdatedVerdict } from '../../parts/OutdatedVerdict'
 import { SignedBy } from '../../parts/SignedBy'
 import { author, setAuthor } from '../../ledger/writer'
 import { strike, useNotebook, write } from '../../ledger/notebook'
@@ -65,10 +65,10 @@ function SignForm({
       name: author(),
     },
     make({ chosen, name }) {
-      if (!evidence.ok) return wrong(evidence.problem.sentence)
-      if (chosen === null) return wrong('Choose a compound, or that it cannot be decided.', 'chosen')
+      if (!evidence.ok) return refuse(evidence.problem.sentence)
+      if (chosen === null) return refuse('Choose a compound, or that it cannot be decided.', 'chosen')
       const signedBy = name.trim() || author()
-      return comesTo({
+      return ok({
         line: signCase(view, unknown, evidence.value, { chosen, ranked, signedBy, rules }),
         name: signedBy,
       })
@@ -138,7 +138,7 @@ function SignForm({
           The verdict keeps the ranges, mixtures, probabilities and house rules it is based on.
           {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
         </SignedBy>
-        <SaidWrong sentence={form.said} />
+        <FieldError sentence={form.said} />
       </aside>
     </form>
   )
@@ -154,7 +154,7 @@ function Signed({ unknown, signed }: { unknown: UnknownFacts; signed: SignedVerd
   return (
     <>
       {isStale(view, signed) && (
-        <RestsNoMore
+        <OutdatedVerdict
           onAgain={() => {
             strike(signed, 'to be signed again')
           }}

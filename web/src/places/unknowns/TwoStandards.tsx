@@ -1,5 +1,5 @@
 import { useLines } from '../../parts/useTyped'
-import { Refusal, SaidWrong } from '../../parts/InlineField'
+import { Refusal, FieldError } from '../../parts/InlineField'
 import { useHouseRules } from '../../parts/useHouseRules'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -16,7 +16,7 @@ import {
   rackOf,
   samplesNamed,
 } from '@ivory-crystal/core/notebook'
-import { attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
+import { attempt, ok, refuse } from '@ivory-crystal/core/problems'
 import { fusionOf } from '@ivory-crystal/core/substances'
 import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../format/format'
@@ -90,8 +90,8 @@ function NewStandard() {
     make({ name }) {
       const compound = compoundNamed(shelf, name)
       return compound
-        ? comesTo(authenticAtHand(newSubject, compound).lines)
-        : wrong(`No compound on the shelf is called “${name.trim()}”.`, 'name')
+        ? ok(authenticAtHand(newSubject, compound).lines)
+        : refuse(`No compound on the shelf is called “${name.trim()}”.`, 'name')
     },
   })
   return (
@@ -188,12 +188,12 @@ function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
     start: { first: '', second: '' },
     make(typed) {
       const first = readReading(typed.first, `The mass of ${a.compound.name}`)
-      if (!first.ok) return wrong(first.problem.sentence, 'first')
+      if (!first.ok) return refuse(first.problem.sentence, 'first')
       const second = readReading(typed.second, `The mass of ${b.compound.name}`)
-      if (!second.ok) return wrong(second.problem.sentence, 'second')
+      if (!second.ok) return refuse(second.problem.sentence, 'second')
       const share = attempt(() => massFractionOf(first.value.value, second.value.value))
-      if (!share.ok) return wrong(share.problem.sentence)
-      return comesTo(
+      if (!share.ok) return refuse(share.problem.sentence)
+      return ok(
         grind(
           newSubject,
           { id: a.id, label: a.compound.name },
@@ -213,7 +213,7 @@ function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
           Grind it
         </Button>
       </div>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }

@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import { BEHAVIOURS } from '../../../substances/behaviour'
 import { DRIED_HOW, SIGNS, THERMOMETER_STATES } from '../../../judging/evidence'
-import { FINDING_CODES, NEXT_STEPS, OWNERS, VERDICTS } from '../../../judging/judgement'
+import { FINDING_CODES, NEXT_STEPS, CAUSES, VERDICTS } from '../../../judging/judgement'
 import type { VerdictSigned } from './kind'
 import {
   celsius,
@@ -150,7 +150,7 @@ export const verdictSignedV2 = Joi.object({
 
 const degrees = number.min(-5000).max(5000).required()
 const spanC = Joi.object({ leastC: degrees, mostC: degrees }).required()
-const owner = Joi.string().valid(...OWNERS)
+const owner = Joi.string().valid(...CAUSES)
 const literature = Joi.object({ lowC: celsius.required(), highC: celsius.required() })
 const rate = number.positive().max(1000).required()
 const fraction = number.min(0).max(1)

@@ -20,7 +20,7 @@ import { Hurry } from '../../../parts/instrument/Hurry'
 import { RateGauge } from '../../../parts/instrument/RateGauge'
 import { Readout } from '../../../parts/instrument/Readout'
 import { NO_MARK_TO_STRIKE, refusedPress } from '../../../parts/instrument/refusedPress'
-import type { Done, Put } from '../put'
+import type { Done, ExerciseSetup } from '../exerciseSetup'
 import { useEnding } from '../useEnding'
 import { useLearnersSeconds } from '../useLearnersSeconds'
 import { useHeated } from '../useHeated'
@@ -52,7 +52,7 @@ export function AtTheLens({
   minutesMost = 0,
   below,
 }: {
-  put: Put
+  put: ExerciseSetup
   exercise: MeltExercise
   jobs: readonly SmallJob[]
   onDone: (done: Done & { readonly truth: readonly TubeTruth[] }) => void

@@ -13,7 +13,7 @@ import {
 } from '@ivory-crystal/core/practice'
 import { useKey } from '../../../parts/useKey'
 import { PanDrawing } from '../../../drawings/PanDrawing'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 const TICK_MS = 250
 

@@ -7,7 +7,7 @@ import { Hurry } from '../../../parts/instrument/Hurry'
 import { RateGauge } from '../../../parts/instrument/RateGauge'
 import { Readout } from '../../../parts/instrument/Readout'
 import { Turn } from '../../../parts/instrument/Turn'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 import { useEnding } from '../useEnding'
 import { useHeated } from '../useHeated'
 

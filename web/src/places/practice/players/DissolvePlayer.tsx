@@ -16,7 +16,7 @@ import { useKey } from '../../../parts/useKey'
 import { FlaskDrawing } from '../../../drawings/FlaskDrawing'
 import { fixed } from '../../../format/format'
 import { Hurry } from '../../../parts/instrument/Hurry'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 const HURRIES = [1, 4, 8]
 const TICK_MS = 200

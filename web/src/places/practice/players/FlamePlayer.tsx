@@ -21,8 +21,8 @@ import { Turn } from '../../../parts/instrument/Turn'
 import { NO_MARK_TO_STRIKE } from '../../../parts/instrument/refusedPress'
 import { usePadKeys } from '../../../parts/usePadKeys'
 import { useTyped } from '../../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
-import type { PlayerProps } from '../put'
+import { ok, refuse } from '@ivory-crystal/core/problems'
+import type { PlayerProps } from '../exerciseSetup'
 import { useEnding } from '../useEnding'
 import { useHeated } from '../useHeated'
 
@@ -62,11 +62,11 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
     start: { text: '' },
     make({ text }) {
       const read = readReading(text, 'The reading')
-      if (!read.ok) return wrong(read.problem.sentence, 'text')
+      if (!read.ok) return refuse(read.problem.sentence, 'text')
       const { value } = read.value
       return value < SCALE.lowC || value > SCALE.highC
-        ? wrong(`The thermometer goes from ${SCALE.lowC} to ${SCALE.highC} °C.`, 'text')
-        : comesTo(value)
+        ? refuse(`The thermometer goes from ${SCALE.lowC} to ${SCALE.highC} °C.`, 'text')
+        : ok(value)
     },
     keep(readC) {
       const mark = wants && marks[wants]

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { forTubes, lensAbout, type LensExercise, meltExercise, smallJobs } from '@ivory-crystal/core/practice'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 import { AtTheLens } from './AtTheLens'
 
 /** One of the place’s own exercises at the lens. */

@@ -13,7 +13,7 @@ import type { LadderRow } from '../../../drawings/LadderRung'
 import { RangeLadder } from '../../../drawings/RangeLadder'
 import { fixed } from '../../../format/format'
 import { practising } from '../../../workers/practising'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 /** An unknown among six: mix, look, and name it. */
 export function MixturePlayer({ put, onDone }: PlayerProps) {

@@ -21,7 +21,7 @@ import {
 } from '@ivory-crystal/core/practice'
 import { OrderDrawing } from '../../../drawings/OrderDrawing'
 import { practising } from '../../../workers/practising'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 type Best = ReturnType<typeof bestOrder>
 

@@ -4,7 +4,7 @@ import Button from 'react-bootstrap/Button'
 import { scoreSolvent, solventExercise, type SolventExercise } from '@ivory-crystal/core/practice'
 import { fixed } from '../../../format/format'
 import { useKey } from '../../../parts/useKey'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 const LetterCurves = lazy(async () => ({
   default: (await import('../../../drawings/LetterCurves')).LetterCurves,

@@ -13,7 +13,7 @@ import {
 } from '@ivory-crystal/core/practice'
 import { RangeLadder } from '../../../drawings/RangeLadder'
 import { Choices } from '../Choices'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 /** A range with what its page says: verdict, cause and next step, and then how the judge reasons. */
 export function VerdictPlayer({ put, onDone }: PlayerProps) {

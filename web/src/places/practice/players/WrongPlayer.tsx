@@ -9,7 +9,7 @@ import {
   type WrongExercise,
 } from '@ivory-crystal/core/practice'
 import { Choices } from '../Choices'
-import type { PlayerProps } from '../put'
+import type { PlayerProps } from '../exerciseSetup'
 
 /** A look over a bench: which of it is wrong, why, and what instead. */
 export function WrongPlayer({ put, onDone }: PlayerProps) {

@@ -1,5 +1,5 @@
 import { useLines } from '../../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import css from '../../../parts/steps.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -127,14 +127,14 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
     start: { ml: '' },
     make({ ml }) {
       const read = readReading(ml, 'Solvent boiled away')
-      if (!read.ok) return wrong(read.problem.sentence, 'ml')
-      if (read.value.value <= 0) return wrong('The volume boiled away is above zero.', 'ml')
+      if (!read.ok) return refuse(read.problem.sentence, 'ml')
+      if (read.value.value <= 0) return refuse('The volume boiled away is above zero.', 'ml')
       if (read.value.value >= mostML)
-        return wrong(
+        return refuse(
           `${read.value.text} mL is all there was (${fixed(mostML, 1)} mL). If it is dry, see “Boiled dry” in the rescue cards.`,
           'ml',
         )
-      return comesTo([{ kind: 'solvent removed', subject: prep.id, body: { volume: read.value } }])
+      return ok([{ kind: 'solvent removed', subject: prep.id, body: { volume: read.value } }])
     },
     written() {
       setOpen(false)

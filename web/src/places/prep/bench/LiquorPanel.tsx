@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router'
-import { liquorStanding, type PrepFacts, sampleOf } from '@ivory-crystal/core/notebook'
+import { discardQuestion, type PrepFacts, sampleOf } from '@ivory-crystal/core/notebook'
 import { wasteOf } from '@ivory-crystal/core/procedures'
 import { clock } from '../../../format/format'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
@@ -13,7 +13,7 @@ export function LiquorPanel({ prep }: { prep: PrepFacts }) {
   const view = useNotebook((state) => state.view)
   const [asked, setAsked] = useState(false)
   const { discarded } = prep
-  const { yieldKnown, question } = liquorStanding(view, prep)
+  const { yieldKnown, question } = discardQuestion(view, prep)
   const weighed = (role: 'residue' | 'second crop') => sampleOf(prep, role)?.weighing != null
   const next = weighed('residue')
     ? null

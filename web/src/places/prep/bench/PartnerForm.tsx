@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import { linesOf, type PrepFacts } from '@ivory-crystal/core/notebook'
-import { attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
+import { attempt, ok, refuse } from '@ivory-crystal/core/problems'
 import { partnerTrouble, readReading } from '@ivory-crystal/core/weighing'
 import { clock } from '../../../format/format'
 import { InlineField, Refusal } from '../../../parts/InlineField'
@@ -14,13 +14,13 @@ export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: str
     start: { tube: '', partner: '' },
     make({ tube, partner }) {
       const one = readReading(tube, 'The tube')
-      if (!one.ok) return wrong(one.problem.sentence, 'tube')
+      if (!one.ok) return refuse(one.problem.sentence, 'tube')
       const other = readReading(partner, 'The partner')
-      if (!other.ok) return wrong(other.problem.sentence, 'partner')
+      if (!other.ok) return refuse(other.problem.sentence, 'partner')
       const trouble = attempt(() => partnerTrouble(one.value.value, other.value.value))
-      if (!trouble.ok) return wrong(trouble.problem.sentence)
-      if (trouble.value !== null) return wrong(trouble.value)
-      return comesTo([
+      if (!trouble.ok) return refuse(trouble.problem.sentence)
+      if (trouble.value !== null) return refuse(trouble.value)
+      return ok([
         { kind: 'balanced', subject: prep.id, body: { step, tube: one.value, partner: other.value } },
       ])
     },

@@ -12,7 +12,7 @@ import {
   seePortion,
   solventLeft,
 } from '@ivory-crystal/core/notebook'
-import { type Result, attempt, comesTo, wrong } from '@ivory-crystal/core/problems'
+import { type Result, attempt, ok, refuse } from '@ivory-crystal/core/problems'
 import type { PortionUse } from '@ivory-crystal/core/procedures'
 import { dropsPerML } from '@ivory-crystal/core/solubility'
 import { readReading } from '@ivory-crystal/core/weighing'
@@ -41,16 +41,16 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
   const wholeText = whole ? millilitres(whole.ml) : ''
   const make = ({ portion }: { portion: string }, isWhole = false): Result<readonly Line[], 'portion'> => {
     const read = readReading(portion, 'The portion')
-    if (!read.ok) return wrong(read.problem.sentence, 'portion')
+    if (!read.ok) return refuse(read.problem.sentence, 'portion')
     if (read.value.value <= 0)
-      return wrong('A portion is more than 0 mL. Strike out one that was logged by mistake.', 'portion')
+      return refuse('A portion is more than 0 mL. Strike out one that was logged by mistake.', 'portion')
     const isCold = isWhole && whole?.what === 'before the heat'
     const body = bodyOf(read.value, unit, perML, use, hot && !isCold)
-    if (typeof body === 'string') return wrong(body, 'portion')
-    if (body.volume.value > 10_000) return wrong(`${read.value.text} mL fits no flask here.`, 'portion')
+    if (typeof body === 'string') return refuse(body, 'portion')
+    if (body.volume.value > 10_000) return refuse(`${read.value.text} mL fits no flask here.`, 'portion')
     // Typed, it could be all that was left as well.
     const isAll = isWhole || (whole?.what === 'the rest' && body.volume.value === Number(wholeText))
-    return comesTo(addPortion(view, prep, body, isAll, pageClock.now()))
+    return ok(addPortion(view, prep, body, isAll, pageClock.now()))
   }
   const form = useLines({ start: { portion: '' }, make: (typed) => make(typed) })
   const typed = form.typed.portion
@@ -206,13 +206,13 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
     start: { drops: '', ml: '1.00' },
     make({ drops, ml }) {
       const counted = readReading(drops, 'The number of drops')
-      if (!counted.ok) return wrong(counted.problem.sentence, 'drops')
+      if (!counted.ok) return refuse(counted.problem.sentence, 'drops')
       const volume = readReading(ml, 'The volume')
-      if (!volume.ok) return wrong(volume.problem.sentence, 'ml')
+      if (!volume.ok) return refuse(volume.problem.sentence, 'ml')
       const perML = attempt(() => dropsPerML(counted.value.value, volume.value.value))
-      if (!perML.ok) return wrong(perML.problem.sentence)
-      if (!Number.isInteger(counted.value.value)) return wrong('Count whole drops.', 'drops')
-      return comesTo([
+      if (!perML.ok) return refuse(perML.problem.sentence)
+      if (!Number.isInteger(counted.value.value)) return refuse('Count whole drops.', 'drops')
+      return ok([
         {
           kind: 'pipette counted',
           subject: prep.id,

@@ -5,7 +5,7 @@ import { readReading } from '@ivory-crystal/core/weighing'
 import { useNotebook } from '../../../ledger/notebook'
 import { InlineField, Refusal } from '../../../parts/InlineField'
 import { useLines } from '../../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 
 /** The temperature of the solution, if someone reads it; optional. */
 export function TemperatureForm({ prep }: { prep: PrepFacts }) {
@@ -16,15 +16,15 @@ export function TemperatureForm({ prep }: { prep: PrepFacts }) {
     start: { temperature: '' },
     make({ temperature }) {
       const read = readReading(temperature, 'The temperature')
-      if (!read.ok) return wrong(read.problem.sentence, 'temperature')
+      if (!read.ok) return refuse(read.problem.sentence, 'temperature')
       if (read.value.value <= -100 || read.value.value >= 600)
-        return wrong(`A solution at ${read.value.text} °C cannot be.`, 'temperature')
+        return refuse(`A solution at ${read.value.text} °C cannot be.`, 'temperature')
       const doubt = solutionDoubt(view, prep, read.value.value)
       if (doubt !== null && asked !== read.value.text) {
         setAsked(read.value.text)
-        return wrong(doubt, 'temperature')
+        return refuse(doubt, 'temperature')
       }
-      return comesTo([{ kind: 'temperature read', subject: prep.id, body: { temperature: read.value } }])
+      return ok([{ kind: 'temperature read', subject: prep.id, body: { temperature: read.value } }])
     },
   })
   const typed = form.typed.temperature

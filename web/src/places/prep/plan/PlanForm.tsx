@@ -1,6 +1,6 @@
 import { PlanOutcome } from './PlanOutcome'
 import { useLines } from '../../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { AskFirst } from './AskFirst'
 import { dryRemarkOf } from './dryRemark'
 import { asksOf, chosenBatch } from './chosenBatch'
@@ -72,11 +72,11 @@ function PlanFields({ prep, crudeText, onFixed, onCancel, shelf }: Props & { she
       const outcome = outcomeOf(typed, { crudeG, compound, shelf, closed })
       if (!outcome.ok) return outcome
       const batch = chosenBatch(typed, outcome.value, { crudeText, compound, shelf, houseRules })
-      if (typeof batch === 'string') return wrong(batch)
+      if (typeof batch === 'string') return refuse(batch)
       const asks = asksOf(batch)
       if (asks.length > 0 && batch.inCharge === null)
-        return wrong('Enter who was asked. The plan records it.', 'inCharge')
-      return comesTo([fixPlan(prep, batch, outcome.value, sourceOf(shelf, typed, compound))])
+        return refuse('Enter who was asked. The plan records it.', 'inCharge')
+      return ok([fixPlan(prep, batch, outcome.value, sourceOf(shelf, typed, compound))])
     },
     stays: 'everything',
     written: onFixed,

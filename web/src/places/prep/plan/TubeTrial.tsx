@@ -1,5 +1,5 @@
 import { useLines } from '../../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type PrepFacts, type TrialFacts, trialsOf } from '@ivory-crystal/core/notebook'
@@ -179,14 +179,14 @@ function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried
     start: { solvent: '', mg: '40', ml: '0.5' },
     make({ solvent, mg, ml }) {
       const picked = offered.find(({ id }) => id === solvent) ?? offered[0]
-      if (!picked) return wrong('Every solvent of the shelf has been tried.')
+      if (!picked) return refuse('Every solvent of the shelf has been tried.')
       const sample = readReading(mg, 'The sample')
-      if (!sample.ok) return wrong(sample.problem.sentence, 'mg')
+      if (!sample.ok) return refuse(sample.problem.sentence, 'mg')
       const volume = readReading(ml, 'The solvent')
-      if (!volume.ok) return wrong(volume.problem.sentence, 'ml')
+      if (!volume.ok) return refuse(volume.problem.sentence, 'ml')
       if (sample.value.value <= 0 || volume.value.value <= 0)
-        return wrong('A trial needs some sample and some solvent.')
-      return comesTo([
+        return refuse('A trial needs some sample and some solvent.')
+      return ok([
         {
           kind: 'trial seen',
           subject: prep.id,

@@ -1,6 +1,6 @@
 import { Term } from '../../../parts/Term'
 import { useLines } from '../../../parts/useTyped'
-import { comesTo } from '@ivory-crystal/core/problems'
+import { ok } from '@ivory-crystal/core/problems'
 import { Refusal } from '../../../parts/InlineField'
 import {
   type Account as AccountFacts,
@@ -196,8 +196,7 @@ function WhyLess({ prep }: { prep: PrepFacts }) {
   const words = ownWordsOf(view, prep.id)
   const form = useLines<{ text: string | null }>({
     start: { text: null },
-    make: ({ text }) =>
-      comesTo([{ kind: 'explained', subject: prep.id, body: { text: (text ?? words).trim() } }]),
+    make: ({ text }) => ok([{ kind: 'explained', subject: prep.id, body: { text: (text ?? words).trim() } }]),
   })
   const shown = form.typed.text ?? words
   return (

@@ -5,10 +5,10 @@ import { readReading } from '@ivory-crystal/core/weighing'
 import { fixed } from '../../../format/format'
 import { CompoundField } from '../../../parts/CompoundField'
 import { Field } from '../../../parts/Field'
-import { InlineField, SaidWrong } from '../../../parts/InlineField'
+import { InlineField, FieldError } from '../../../parts/InlineField'
 import { useSubstance } from '../../../parts/useSubstance'
 import { useLines } from '../../../parts/useTyped'
-import { comesTo, wrong } from '@ivory-crystal/core/problems'
+import { ok, refuse } from '@ivory-crystal/core/problems'
 import { strike } from '../../../ledger/notebook'
 
 /** The reaction the crude came from, for a percent yield: limiting reagent, its mass, molecules of product each. */
@@ -19,22 +19,22 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
   const form = useLines({
     start: { name: '', formula: '', mass: '', ratio: '1' },
     make({ name, formula, mass, ratio }) {
-      if (name.trim() === '') return wrong('Which reagent limited the yield?', 'name')
+      if (name.trim() === '') return refuse('Which reagent limited the yield?', 'name')
       if (!substance)
         return formula.trim() === ''
-          ? wrong(`What is “${name.trim()}” made of? Its formula is enough, such as C6H7N.`, 'formula')
-          : wrong(
+          ? refuse(`What is “${name.trim()}” made of? Its formula is enough, such as C6H7N.`, 'formula')
+          : refuse(
               `“${formula.trim()}” is not a formula such as C6H7N, no structure such as Nc1ccccc1 and no molar mass in g/mol.`,
               'formula',
             )
       const read = readReading(mass, 'The limiting reagent')
-      if (!read.ok) return wrong(read.problem.sentence, 'mass')
-      if (read.value.value <= 0) return wrong('The limiting reagent has a mass above zero.', 'mass')
+      if (!read.ok) return refuse(read.problem.sentence, 'mass')
+      if (read.value.value <= 0) return refuse('The limiting reagent has a mass above zero.', 'mass')
       const per = readReading(ratio, 'Molecules of product')
-      if (!per.ok) return wrong(per.problem.sentence, 'ratio')
+      if (!per.ok) return refuse(per.problem.sentence, 'ratio')
       if (per.value.value <= 0)
-        return wrong('Each molecule gives more than zero molecules of product.', 'ratio')
-      return comesTo([
+        return refuse('Each molecule gives more than zero molecules of product.', 'ratio')
+      return ok([
         {
           kind: 'reaction named',
           subject: prep.id,
@@ -109,7 +109,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
           Calculate it
         </Button>
       </div>
-      <SaidWrong sentence={form.said} />
+      <FieldError sentence={form.said} />
     </form>
   )
 }

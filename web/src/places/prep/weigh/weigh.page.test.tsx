@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, screen, waitFor, within } from '@testing-library/react'
 import type { SampleId } from '@ivory-crystal/core/ids'
-import type { BalanceStanding } from '@ivory-crystal/core/wire'
+import type { BalanceStatus } from '@ivory-crystal/core/wire'
 import { openDemo, prepNamed, server, show, stream, written } from '../../../testing/opened'
 
 const { Weigh } = await import('./Weigh')
@@ -14,7 +14,7 @@ beforeEach(() => {
 afterEach(cleanup)
 const bodies = (kind: string) => written(kind).map(({ body }) => body)
 let heard = 0
-const standing = (text: string, change: Partial<BalanceStanding['reading']> = {}): BalanceStanding => ({
+const standing = (text: string, change: Partial<BalanceStatus['reading']> = {}): BalanceStatus => ({
   name: 'teaching balance',
   readabilityG: 0.001,
   load: 'empty vessel',
@@ -136,7 +136,7 @@ describe('the simulated balance', () => {
     await user.click(screen.getByRole('button', { name: 'use the simulated balance' }))
     return user
   }
-  const hear = (balance: BalanceStanding) => {
+  const hear = (balance: BalanceStatus) => {
     act(() => {
       stream.tell?.balance(balance)
     })

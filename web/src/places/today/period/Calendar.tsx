@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { Conduct } from '@ivory-crystal/core/planning'
+import type { PeriodPlan } from '@ivory-crystal/core/planning'
 import { download } from '../../../device/download'
 import { useNotebook } from '../../../ledger/notebook'
 import { calendarEvents, calendarFile } from './calendarFile'
 import type { PeriodNow } from './usePeriod'
 
 /** The starts, stops and end as a calendar file. */
-export function Calendar({ now: { period, tasks }, plan }: { now: PeriodNow; plan: Conduct }) {
+export function Calendar({ now: { period, tasks }, plan }: { now: PeriodNow; plan: PeriodPlan }) {
   const [wrong, setWrong] = useState<string | null>(null)
   const title = useNotebook(
     ({ notebooks, notebook }) => notebooks.find(({ id }) => id === notebook)?.title ?? 'Lab period',

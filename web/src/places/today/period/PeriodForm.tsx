@@ -7,7 +7,7 @@ import type { PeriodOpened } from '@ivory-crystal/core/notebook'
 import type { PeriodFacts } from '@ivory-crystal/core/planning'
 import { clock as pageClock } from '../../../clock/clock'
 import { newSubject, useNotebook, write } from '../../../ledger/notebook'
-import { SaidWrong } from '../../../parts/InlineField'
+import { FieldError } from '../../../parts/InlineField'
 import { nightDoubt, periodOf, plannedNow, type Typed, type TypedBusy, typedOf } from './typedPeriod'
 import { TimeField } from './TimeField'
 
@@ -112,7 +112,7 @@ export function PeriodForm({
           {doubt}
         </p>
       )}
-      <SaidWrong sentence={wrong} className="look mt-2" />
+      <FieldError sentence={wrong} className="look mt-2" />
       <details className="mt-2">
         <summary>What matters most, my own pace, and what others have</summary>
         <div className={`${css.form} mt-2`}>

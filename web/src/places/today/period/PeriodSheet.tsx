@@ -1,10 +1,10 @@
 import css from './PeriodSheet.module.css'
-import type { Conduct, IfLate, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
+import type { PeriodPlan, IfLate, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
 import { Score } from '../../../drawings/Score'
 import type { ScoreFacts } from '../../../drawings/scoreLayout'
 import { clock, day } from '../../../format/format'
 import { timesOf } from './scoreFacts'
-import { shared, whenLate } from './told'
+import { shared, whenLate } from './sentences'
 
 /** The plan on one sheet of paper: the score, what the hands do and when, stops and last moments. */
 export function PeriodSheet({
@@ -17,7 +17,7 @@ export function PeriodSheet({
   nowMs,
 }: {
   tasks: readonly PeriodTask[]
-  plan: Conduct
+  plan: PeriodPlan
   late: IfLate | null
   terms: PeriodTerms
   facts: ScoreFacts

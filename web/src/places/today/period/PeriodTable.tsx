@@ -1,4 +1,4 @@
-import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
+import { type PeriodPlan, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
 import { clock } from '../../../format/format'
 import { timesOf } from './scoreFacts'
 
@@ -10,7 +10,7 @@ export function PeriodTable({
   caption,
 }: {
   tasks: readonly PeriodTask[]
-  plan: Conduct
+  plan: PeriodPlan
   terms: PeriodTerms
   caption: string
 }) {

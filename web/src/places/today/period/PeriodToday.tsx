@@ -2,7 +2,7 @@ import css from './Period.module.css'
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
-import { atHand, closePeriod, type Conduct, setsEnd, setTaskAside } from '@ivory-crystal/core/planning'
+import { atHand, closePeriod, type PeriodPlan, setsEnd, setTaskAside } from '@ivory-crystal/core/planning'
 import { clock as pageClock } from '../../../clock/clock'
 import { Score } from '../../../drawings/Score'
 import { clock } from '../../../format/format'
@@ -18,7 +18,7 @@ import { PeriodTable } from './PeriodTable'
 import { rowsOf } from './rowsOf'
 import { lettersOf, scoreFacts, timesOf } from './scoreFacts'
 import { SetAside } from './SetAside'
-import { brokenWait, hangsOn, shared, whenLate } from './told'
+import { brokenWait, hangsOn, shared, whenLate } from './sentences'
 import type { PeriodNow } from './usePeriod'
 
 const MINUTE_MS = 60_000
@@ -36,7 +36,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
     readonly task: string
     readonly words: string
     readonly outMin: number
-    readonly plan: Conduct
+    readonly plan: PeriodPlan
   } | null>(null)
   const at = atHand(tasks, plan, terms, nowMs)
   const task = tasks.find(({ id }) => id === chosen)
@@ -256,7 +256,7 @@ function costOf(byMin: number): string {
 }
 
 /** When it is over, and what is to spare. */
-function Head({ plan, now: { period, isBusy, problem } }: { plan: Conduct | null; now: PeriodNow }) {
+function Head({ plan, now: { period, isBusy, problem } }: { plan: PeriodPlan | null; now: PeriodNow }) {
   const terms = period.opened.body
   const at = (min: number) => clock(terms.beginsAtMs + min * MINUTE_MS)
   if (!plan)

@@ -1,5 +1,10 @@
 import Button from 'react-bootstrap/Button'
-import { type Conduct, type PeriodFacts, type PeriodTask, setTaskAside } from '@ivory-crystal/core/planning'
+import {
+  type PeriodPlan,
+  type PeriodFacts,
+  type PeriodTask,
+  setTaskAside,
+} from '@ivory-crystal/core/planning'
 import { write } from '../../../ledger/notebook'
 
 /** What is not done in this period, and can be taken up. */
@@ -10,7 +15,7 @@ export function SetAside({
 }: {
   period: PeriodFacts
   tasks: readonly PeriodTask[]
-  plan: Conduct
+  plan: PeriodPlan
 }) {
   const aside = new Set(plan.aside)
   const by = tasks.filter(

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router'
 import {
-  type Conduct,
+  type PeriodPlan,
   noteTask,
   type PeriodFacts,
   type PeriodTask,
@@ -28,7 +28,7 @@ export function TaskPanel({
 }: {
   period: PeriodFacts
   task: PeriodTask
-  plan: Conduct
+  plan: PeriodPlan
   /** A wait begins with it that sets when the period is over. */
   beginsWait: boolean
   nowMs: number

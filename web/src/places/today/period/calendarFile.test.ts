@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import { SCHOOLS } from '@ivory-crystal/core/conventions'
 import { SIMULATED_INSTRUMENTS } from '@ivory-crystal/core/instruments'
 import { fold, houseRulesOf } from '@ivory-crystal/core/notebook'
-import { conduct, periodAt, tasksOf } from '@ivory-crystal/core/planning'
+import { replanPeriod, periodAt, tasksOf } from '@ivory-crystal/core/planning'
 import type { Shelf } from '@ivory-crystal/core/wire'
 import { golden } from '../../../../../core/golden/contract'
 import { calendarEvents, calendarFile } from './calendarFile'
@@ -15,7 +15,7 @@ test('the calendar file holds each start not to be missed, the stops and the end
   const period = periodAt(view, nowMs)
   if (!period) throw new Error('no period')
   const { opened, putOff } = period
-  const plan = conduct(tasks, opened.body, putOff, nowMs, null)
+  const plan = replanPeriod(tasks, opened.body, putOff, nowMs, null)
   const file = await calendarFile(calendarEvents(tasks, plan, opened.body, 'bench 7'))
   const lines = file.split('\r\n')
   expect(lines[0]).toBe('BEGIN:VCALENDAR')

@@ -1,5 +1,5 @@
 import type { DateTime, EventAttributes } from 'ics'
-import type { Conduct, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
+import type { PeriodPlan, PeriodTask, PeriodTerms } from '@ivory-crystal/core/planning'
 import { persistently } from '../../../device/place'
 import { timesOf } from './scoreFacts'
 
@@ -26,7 +26,7 @@ function utc(atMs: number): DateTime {
  */
 export function calendarEvents(
   tasks: readonly PeriodTask[],
-  plan: Conduct,
+  plan: PeriodPlan,
   terms: PeriodTerms,
   title: string,
 ): readonly EventAttributes[] {

@@ -1,5 +1,5 @@
 import type { Instrument } from '@ivory-crystal/core/instruments'
-import { type Conduct, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
+import { type PeriodPlan, type PeriodTask, type PeriodTerms, setsEnd } from '@ivory-crystal/core/planning'
 import { clock } from '../../../format/format'
 import type { ScoreBar, ScoreFacts, Tone } from '../../../drawings/scoreLayout'
 
@@ -20,7 +20,7 @@ const BENCH: readonly (readonly [thing: string, name: string, tone: Tone])[] = [
 /** The times of a task on the score; null where it has none. */
 export function timesOf(
   task: PeriodTask,
-  plan: Conduct | null,
+  plan: PeriodPlan | null,
   { beginsAtMs }: Pick<PeriodTerms, 'beginsAtMs'>,
 ): { readonly fromMs: number; readonly toMs: number } | null {
   const { state } = task
@@ -35,7 +35,7 @@ export function timesOf(
 /** What a period looks like on its lanes. */
 export function scoreFacts(
   tasks: readonly PeriodTask[],
-  plan: Conduct | null,
+  plan: PeriodPlan | null,
   terms: PeriodTerms,
   instruments: readonly Pick<Instrument, 'id' | 'name'>[],
   nowMs: number,

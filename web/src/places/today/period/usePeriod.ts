@@ -1,16 +1,16 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import {
-  type Conduct,
+  type PeriodPlan,
   type IfLate,
   periodAt,
   type PeriodFacts,
   type PeriodTask,
-  type PlanBefore,
+  type EarlierPlan,
   tasksOf,
 } from '@ivory-crystal/core/planning'
 import type { Problem, Result } from '@ivory-crystal/core/problems'
 import { effortAtFirst } from '@ivory-crystal/core/scheduling'
-import { remember, remembered } from '../../../device/memory'
+import { storeValue, remembered } from '../../../device/memory'
 import { useNow } from '../../../clock/now'
 import { useNotebook } from '../../../ledger/notebook'
 import { useHouseRules } from '../../../parts/useHouseRules'
@@ -27,7 +27,7 @@ export interface PeriodNow {
   readonly period: PeriodFacts
   readonly tasks: readonly PeriodTask[]
   /** null while it is worked out for the first time. */
-  readonly plan: Conduct | null
+  readonly plan: PeriodPlan | null
   readonly late: IfLate | null
   /** Why there is no plan, or null. */
   readonly problem: Problem | null
@@ -40,7 +40,7 @@ export interface PeriodNow {
 
 interface Answered {
   readonly period: string
-  readonly plan: Conduct | null
+  readonly plan: PeriodPlan | null
   readonly late: IfLate | null
   readonly problem: Problem | null
   readonly changed: PeriodNow['changed']
@@ -129,7 +129,7 @@ async function plan(
   const { opened, putOff, id } = period
   const asked = { tasks, terms: opened.body, putOff, nowMs }
   const before = planBefore(period)
-  let first: Conduct | null = null
+  let first: PeriodPlan | null = null
   if (before === null) {
     // A plan to begin with; the better one follows.
     const quick = await askPlanner((heavy) => heavy.planPeriod(asked, null, effortAtFirst(tasks.length)))
@@ -158,7 +158,7 @@ async function plan(
   }
 
   /** The plan is told and kept, with what becomes of it when it gets late; false where nobody wants it any more. */
-  async function settled(value: Conduct): Promise<boolean> {
+  async function settled(value: PeriodPlan): Promise<boolean> {
     const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
     if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return false
     keepPlan(period, value)
@@ -183,7 +183,7 @@ async function plan(
 const LOOKS_MOST = 4
 let looked: { happened: string; times: number } | null = null
 
-const orderOf = ({ starts }: Conduct) =>
+const orderOf = ({ starts }: PeriodPlan) =>
   Object.keys(starts).sort((p, q) => (starts[p] ?? 0) - (starts[q] ?? 0) || (p < q ? -1 : 1))
 
 /** A last moment that was said holds until something happens: time alone does not move it. */
@@ -199,10 +199,10 @@ function isMany(tasks: readonly PeriodTask[]): boolean {
 
 /** The order is kept over a reload, and by every window of this browser. */
 const keyOfPlan = ({ id, opened }: PeriodFacts) => `plan ${id} ${opened.id}`
-function keepPlan(period: PeriodFacts, { starts, makespanMin }: Conduct): void {
-  remember(keyOfPlan(period), JSON.stringify({ starts, makespanMin } satisfies PlanBefore))
+function keepPlan(period: PeriodFacts, { starts, makespanMin }: PeriodPlan): void {
+  storeValue(keyOfPlan(period), JSON.stringify({ starts, makespanMin } satisfies EarlierPlan))
 }
-function planBefore(period: PeriodFacts): PlanBefore | null {
+function planBefore(period: PeriodFacts): EarlierPlan | null {
   const kept = remembered(keyOfPlan(period))
-  return kept === null ? null : (JSON.parse(kept) as PlanBefore)
+  return kept === null ? null : (JSON.parse(kept) as EarlierPlan)
 }

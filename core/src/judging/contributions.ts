@@ -21,7 +21,7 @@ const UNCHECKED_PER_100_C = 1
 const CHECKED_C = 1
 
 /** Who may own degrees of a reading, from least to most. */
-export interface Owners {
+export interface Contributions {
   /** Heating: how much later both ends are read than they come. */
   readonly heating: Span
   /** Melting takes time: how much of the width it owns, the ordinary tube’s included. */
@@ -48,7 +48,7 @@ export interface Owners {
  * @param share of the error of one mark that the reading carries: less where it is the mean of several tubes, more
  * where several rates are looked back to none
  */
-export function ownersOf(evidence: RangeEvidence, rules: HouseWords, share = 1): Owners {
+export function contributionsOf(evidence: RangeEvidence, rules: HouseWords, share = 1): Contributions {
   const { rateCPerMin, rateMeasured, fillMm, grain, resolutionC, reading } = evidence
   const rate = rateMeasured
     ? { least: rateCPerMin, most: rateCPerMin }
@@ -102,7 +102,7 @@ export function twoReadingsC(rules: Pick<HouseWords, 'readingErrorC'>): number {
 }
 
 /** How far two readings of one temperature may differ by chance, °C: twice √2 times the error of one. */
-export function byChanceC({ readingC }: Pick<Owners, 'readingC'>): number {
+export function byChanceC({ readingC }: Pick<Contributions, 'readingC'>): number {
   return tenths(Math.SQRT2 * readingC)
 }
 

@@ -2,8 +2,8 @@ import type { Step } from '../../procedures/procedure'
 import { capital } from '../../words'
 
 /** What a sort of work is called for one prep: what to do, and a word for a bar. */
-export type Said = (name: string, solvent: string) => { readonly words: string; readonly label: string }
-export const WORKS: Readonly<Record<string, Said>> = {
+export type TaskWords = (name: string, solvent: string) => { readonly words: string; readonly label: string }
+export const WORKS: Readonly<Record<string, TaskWords>> = {
   'get ready': (name, solvent) => ({ words: `Put ${solvent} on to heat for the ${name}`, label: 'heat' }),
   'wet the crude': (name) => ({ words: `Wet the crude ${name} in its flask`, label: 'wet' }),
   dissolve: (name) => ({ words: `Dissolve the ${name}`, label: 'dissolve' }),
@@ -21,7 +21,7 @@ export const WORKS: Readonly<Record<string, Said>> = {
   'off the steam': (name) => ({ words: `Take the ${name} off the steam`, label: 'off' }),
 }
 /** What goes on by itself, by the clock of its step. */
-export const ALONE: Readonly<Record<string, Said>> = {
+export const ALONE: Readonly<Record<string, TaskWords>> = {
   heat: (_, solvent) => ({ words: `${capital(solvent)} heats`, label: solvent }),
   cool: (name) => ({ words: `Crystals are forming: leave the ${name} alone`, label: `${name} cools` }),
   ice: (name) => ({ words: `The ${name} stands in the cold bath`, label: name }),
@@ -35,7 +35,7 @@ export const ALONE: Readonly<Record<string, Said>> = {
 export const STOPS: Readonly<Record<string, string>> = { cool: 'cold crystals', dry: 'spread to dry' }
 
 /** A step nobody knows is called by its own first words. */
-export function unknownWork(step: Step | undefined): Said {
+export function unknownWork(step: Step | undefined): TaskWords {
   const text = step?.text ?? ''
   const words = text.split(/[.:;](\s|$)/)[0] ?? text
   return () => ({ words, label: step?.station ?? '' })

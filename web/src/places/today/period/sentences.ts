@@ -1,5 +1,5 @@
 import {
-  type Conduct,
+  type PeriodPlan,
   HARM,
   type IfLate,
   type PeriodTask,
@@ -15,7 +15,7 @@ const MINUTE_MS = 60_000
 const ROOM_LEAST_MIN = 3
 
 /** Which of what is still to be done begins a wait that sets the end, and how much room the rest has. */
-export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
+export function hangsOn(tasks: readonly PeriodTask[], plan: PeriodPlan): string {
   const byId = new Map(tasks.map((task) => [task.id, task]))
   const critical = new Set(plan.criticalPath)
   const keys = setsEnd(tasks, plan)
@@ -50,7 +50,7 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: Conduct): string {
 export function whenLate(
   tasks: readonly PeriodTask[],
   late: IfLate,
-  plan: Conduct,
+  plan: PeriodPlan,
   { beginsAtMs, endsAtMs }: PeriodTerms,
 ): readonly string[] {
   const at = (min: number) => clock(beginsAtMs + min * MINUTE_MS)

@@ -34,7 +34,7 @@ interface KeptSchema extends DBSchema {
 }
 
 /** A copy of every notebook that was open here, as the server had stored it: what is opened while it is away. */
-export interface Kept {
+export interface OfflineCopy {
   /**
    * Keeps what the server has of a notebook.
    *
@@ -53,7 +53,7 @@ const PUT_AT_ONCE = 100
 /** Notebooks a device keeps a copy of. */
 const COPIES_MOST = 8
 
-export async function openKept(): Promise<Kept> {
+export async function openKept(): Promise<OfflineCopy> {
   const database = await openReopening<KeptSchema>('ivory-crystal-notebook', 1, (made) => {
     made.createObjectStore('facts', { keyPath: 'notebook' })
     made.createObjectStore('last', { keyPath: 'key' })
@@ -62,7 +62,7 @@ export async function openKept(): Promise<Kept> {
   return keptIn(database)
 }
 
-function keptIn({ withDb, close }: Reopening<KeptSchema>): Kept {
+function keptIn({ withDb, close }: Reopening<KeptSchema>): OfflineCopy {
   const of = (ledger: LedgerId, notebook: NotebookId) =>
     IDBKeyRange.bound([ledger, notebook, ''], [ledger, notebook, '\uffff'])
   type Db = IDBPDatabase<KeptSchema>

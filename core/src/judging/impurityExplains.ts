@@ -5,7 +5,7 @@ import type { RangeEvidence } from './evidence'
 export const EUTECTIC_WITHIN_C = 3
 
 /** Whether a sharp range lies where the companion melts, or where the two melt together. */
-export function companionAt({ impurity, fusion, reading }: RangeEvidence): 'itself' | 'eutectic' | null {
+export function impurityExplains({ impurity, fusion, reading }: RangeEvidence): 'itself' | 'eutectic' | null {
   if (!impurity) return null
   if (Math.abs(reading.clearC - impurity.fusion.meltingPointC) <= EUTECTIC_WITHIN_C) return 'itself'
   if (!fusion) return null

@@ -8,11 +8,11 @@ import { useHouseRules } from '../../parts/useHouseRules'
 import { Head } from './Head'
 import { Answer } from './Answer'
 import { AtTheLens } from './players/AtTheLens'
-import type { Done } from './put'
+import type { Done } from './exerciseSetup'
 import { recordPractice } from './record'
 
 /** An exercise somebody made, by its code. */
-export function Made() {
+export function GivenExercise() {
   const { code = '' } = useParams()
   const compounds = useNotebook((state) => state.shelf?.compounds ?? NONE)
   const made = useMemo(() => madeFromCode(code, compounds), [code, compounds])

@@ -2,7 +2,7 @@ import type { EpochMs, PeriodId, SubjectId } from '../../ids'
 import type { Entry } from '../../notebook/entry'
 import type { TaskSetAside } from '../../notebook/kinds/task-set-aside/kind'
 import type { View } from '../../notebook/fold'
-import { latestLine, linesOf, remember, sameItems, subjectsWith } from '../../notebook/read'
+import { latestLine, linesOf, memoize, sameItems, subjectsWith } from '../../notebook/read'
 
 /** A lab period as it stands in the notebook. */
 export interface PeriodFacts {
@@ -20,7 +20,7 @@ export interface PeriodFacts {
 }
 
 /** Every period of the notebook, the earliest first. */
-export const periodsOf = remember(
+export const periodsOf = memoize(
   (view: View): readonly PeriodFacts[] =>
     subjectsWith(view, 'period opened')
       .flatMap((id) => periodOf(view, id) ?? [])
@@ -28,7 +28,7 @@ export const periodsOf = remember(
   sameItems,
 )
 
-const periodOf = remember((view: View, id: PeriodId): PeriodFacts | null => {
+const periodOf = memoize((view: View, id: PeriodId): PeriodFacts | null => {
   const opened = latestLine(view, id, 'period opened')
   if (!opened) return null
   const noted = linesOf(view, id, 'task noted')
@@ -84,7 +84,7 @@ export function periodBefore(view: View): PeriodFacts | null {
  * How long the hands were at a prep or an unknown in periods that are over, min, and how many periods that was; null
  * where none was closed in which it was worked on.
  */
-export const atTheBench = remember(
+export const atTheBench = memoize(
   (view: View, of: SubjectId): { readonly handsMin: number; readonly periods: number } | null => {
     const spans = periodsOf(view).flatMap(({ closed }) => {
       const mine = closed?.body.done.filter(({ task }) => task.startsWith(`${of}/`)) ?? []

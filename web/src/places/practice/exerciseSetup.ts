@@ -4,7 +4,7 @@ import type { Compound } from '@ivory-crystal/core/substances'
 import type { ExerciseName, Level, MarkedTube, Score } from '@ivory-crystal/core/practice'
 
 /** An exercise as it is put to a learner. */
-export interface Put {
+export interface ExerciseSetup {
   readonly name: ExerciseName
   readonly seed: number
   readonly level: Level
@@ -20,7 +20,7 @@ export interface Done {
   readonly more?: ReactNode
 }
 export interface PlayerProps {
-  readonly put: Put
+  readonly put: ExerciseSetup
   readonly onDone: (done: Done) => void
   /** Under what is pressed: how it went before. */
   readonly below?: ReactNode

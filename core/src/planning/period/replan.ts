@@ -12,12 +12,12 @@ import { withSlack } from './slack'
 import type { PeriodTask } from './task'
 
 /** A plan as it stood, to be kept to where nothing much is gained by another. */
-export interface PlanBefore {
+export interface EarlierPlan {
   readonly starts: Readonly<Record<string, number>>
   readonly makespanMin: number
 }
 /** The rest of the period, planned. Minutes from its beginning. */
-export interface Conduct extends SessionPlan {
+export interface PeriodPlan extends SessionPlan {
   readonly deadlineMin: number
   /** How much later each open task may begin without the end moving, in this order. */
   readonly room: Readonly<Record<string, number>>
@@ -51,14 +51,14 @@ const GAIN_MIN = 3
  * @param before the plan so far, or null
  * @param effort how much of the usual work is put into it, 0 to 1
  */
-export function conduct(
+export function replanPeriod(
   tasks: readonly PeriodTask[],
   terms: PeriodTerms,
   putOff: ReadonlyMap<string, TaskSetAside>,
   nowMs: EpochMs,
-  before: PlanBefore | null,
+  before: EarlierPlan | null,
   effort = 1,
-): Conduct {
+): PeriodPlan {
   const prepared = prepare(tasks, terms, putOff, nowMs)
   return told(prepared, planned(prepared.session, tasks, before, effort))
 }
@@ -75,10 +75,10 @@ export function secondLook(
   terms: PeriodTerms,
   putOff: ReadonlyMap<string, TaskSetAside>,
   nowMs: EpochMs,
-  plan: PlanBefore,
+  plan: EarlierPlan,
   look: number,
   effort = LOOK_EFFORT,
-): Conduct | null {
+): PeriodPlan | null {
   const prepared = prepare(tasks, terms, putOff, nowMs)
   const { session } = prepared
   const tried = attempt(() => replan(inOrder(session, plan), KEPT_EFFORT))
@@ -122,7 +122,7 @@ function prepare(
 function told(
   { asked, session, isAgainstFlame }: Prepared,
   { plan, changed }: { readonly plan: SessionPlan; readonly changed: string | null },
-): Conduct {
+): PeriodPlan {
   return {
     ...plan,
     isAgainstFlame,
@@ -145,7 +145,7 @@ function withoutFlames(session: Session): Session {
 function planned(
   session: Session,
   tasks: readonly PeriodTask[],
-  before: PlanBefore | null,
+  before: EarlierPlan | null,
   effort: number,
 ): { readonly plan: SessionPlan; readonly changed: string | null } {
   const isNew = before === null || !session.tasks.some(({ id }) => before.starts[id] !== undefined)
@@ -164,7 +164,7 @@ function planned(
 const costOf = ({ makespanMin, changesOfPrep }: SessionPlan) => makespanMin + CHANGE_MIN * changesOfPrep
 
 /** The same session with its open hands' work in the order of the plan so far. */
-function inOrder(session: Session, before: PlanBefore): Session {
+function inOrder(session: Session, before: EarlierPlan): Session {
   const open = session.tasks
     .filter(({ id, needs }) => (needs['hands'] ?? 0) > 0 && !isUnderWay(session, id))
     .flatMap((task) => {
@@ -198,7 +198,7 @@ function isUnderWay({ started, done }: Happened, id: string): boolean {
   return started[id] !== undefined || done[id] !== undefined
 }
 
-function isAsPlanned(session: Session, plan: SessionPlan, before: PlanBefore): boolean {
+function isAsPlanned(session: Session, plan: SessionPlan, before: EarlierPlan): boolean {
   return session.tasks.every(({ id }) => {
     if (!isTask(id)) return true
     const was = before.starts[id]
@@ -211,7 +211,7 @@ function slipOf(
   tasks: readonly PeriodTask[],
   session: Session,
   plan: SessionPlan,
-  before: PlanBefore,
+  before: EarlierPlan,
 ): string | null {
   const byMin = plan.makespanMin - before.makespanMin
   if (Math.abs(byMin) <= OFF_BY_MIN) return null
@@ -232,14 +232,14 @@ function turnOf(
   tasks: readonly PeriodTask[],
   session: Session,
   plan: SessionPlan,
-  before: PlanBefore,
+  before: EarlierPlan,
   gainedMin: number | null,
 ): string | null {
   const open = session.tasks.filter(
     ({ id, needs }) =>
       (needs['hands'] ?? 0) > 0 && !isUnderWay(session, id) && before.starts[id] !== undefined,
   )
-  const by = (starts: PlanBefore['starts']) =>
+  const by = (starts: EarlierPlan['starts']) =>
     [...open].sort((p, q) => (starts[p.id] ?? 0) - (starts[q.id] ?? 0)).map(({ id }) => id)
   const [was, is] = [by(before.starts), by(plan.starts)]
   const at = is.findIndex((id, i) => id !== was[i])

@@ -1,21 +1,30 @@
-import { type AsOne, asOne, bestAlone, scatterC } from './asOne'
-import { alone, contradicted, isLoose, ownC, type Said, straddles, width } from './alone'
+import { type CombinedRepeats, combineRepeats, bestAlone, scatterC } from './combineRepeats'
+import { alone, contradicted, isLoose, ownC, type VerdictWithSteps, straddles, width } from './alone'
 import type { NextStep, Verdict } from './judgement'
 import type { HouseWords, RangeEvidence } from './evidence'
 import { isTooFast } from '../heating/watching'
 import { tenths } from '../math/tenths'
-import { byChanceC, decomposes, isChecked, isShownDry, type Owners, ownersOf, saw, type Span } from './owners'
+import {
+  byChanceC,
+  decomposes,
+  isChecked,
+  isShownDry,
+  type Contributions,
+  contributionsOf,
+  saw,
+  type Span,
+} from './contributions'
 
 /** What a reading comes to once everybody has been charged what is theirs. */
-export interface Settled {
+export interface Decision {
   readonly verdict: Verdict
   /** What to do next, what would settle most first. */
   readonly next: readonly [NextStep, ...NextStep[]]
-  readonly owners: Owners
+  readonly owners: Contributions
   /** The evidence as it was judged: several tubes as one, several rates looked back to none. */
   readonly evidence: RangeEvidence
   /** How several tubes were taken together. */
-  readonly by: AsOne['by']
+  readonly by: CombinedRepeats['by']
   /** What of the width only the sample can own beyond what the house’s words allow for, °C. */
   readonly sampleWidth: Span
   /** True where heating or packing that break the house’s rules might own enough to change the word for a width. */
@@ -34,8 +43,8 @@ const DECOMPOSES_LOWER_C = 6
  * nothing else can explain is the sample’s. Where that straddles a border because of something that can be mended it
  * cannot be told, and the mending comes first.
  */
-export function settle(read: RangeEvidence, rules: HouseWords): Settled {
-  const together = settleOne(asOne(read, rules), rules)
+export function decideVerdict(read: RangeEvidence, rules: HouseWords): Decision {
+  const together = settleOne(combineRepeats(read, rules), rules)
   if (together.verdict === 'cannot tell') return together
   // Another tube never makes a product purer than the best measured of them does alone.
   const alone = bestAlone(read, rules).map((one) => settleOne(one, rules))
@@ -52,12 +61,12 @@ const FROM_THE_BEST: readonly Verdict[] = [
   'impure',
   'not this compound',
 ]
-function badness({ verdict }: Settled): number {
+function badness({ verdict }: Decision): number {
   return FROM_THE_BEST.indexOf(verdict)
 }
 
-function settleOne({ evidence, share, by }: AsOne, rules: HouseWords): Settled {
-  const owners = ownersOf(evidence, rules, share)
+function settleOne({ evidence, share, by }: CombinedRepeats, rules: HouseWords): Decision {
+  const owners = contributionsOf(evidence, rules, share)
   const widthC = width(evidence.reading)
   const sampleWidth = {
     leastC: Math.max(0, widthC - owners.beyondOrdinary.mostC - byChanceC(owners)),
@@ -81,7 +90,7 @@ function settleOne({ evidence, share, by }: AsOne, rules: HouseWords): Settled {
 function withoutDone(
   [first = 'repeat as it was', ...rest]: readonly NextStep[],
   { mixed, plate, authentic, thermometer }: RangeEvidence,
-  owners: Owners,
+  owners: Contributions,
 ): readonly [NextStep, ...NextStep[]] {
   const isDone = (step: NextStep) =>
     (step === 'mixed melt' && mixed !== null) ||
@@ -94,13 +103,13 @@ function withoutDone(
 }
 
 /** What stands whatever the range says. */
-function outright(evidence: RangeEvidence, rules: HouseWords): Said | null {
+function outright(evidence: RangeEvidence, rules: HouseWords): VerdictWithSteps | null {
   const { mixed, behaviour, reading, authentic, literature } = evidence
   if (mixed?.verdict === 'different') return ['not this compound', 'find out what it is', 'thin-layer plate']
   if (saw(evidence, 'solid that never melts')) return ['impure', 'hot filter']
   // Beside an authentic sample other runs’ tubes differ by what the two of this run share.
   if (
-    !heedsAuthentic(evidence, rules) &&
+    !usesAuthentic(evidence, rules) &&
     tenths(scatterC([reading, ...evidence.repeats])) > rules.repeatWithinC
   )
     // Three that do not agree are not mended by a fourth: beside an authentic sample what they do not share is shared.
@@ -146,16 +155,16 @@ export function isLaterSolid(
 }
 
 /** An authentic sample that is itself low and wide, on a thermometer that is right, speaks for nothing. */
-export function heedsAuthentic(evidence: RangeEvidence, rules: HouseWords): boolean {
+export function usesAuthentic(evidence: RangeEvidence, rules: HouseWords): boolean {
   const { authentic, reading } = evidence
   if (!authentic) return false
   return !isChecked(evidence) || width(authentic) <= width(reading) + rules.sharpWidthC
 }
 
 /** Beside an authentic sample of the same run heating and thermometer cancel. */
-function beside(evidence: RangeEvidence, owners: Owners, rules: HouseWords): Said | null {
+function beside(evidence: RangeEvidence, owners: Contributions, rules: HouseWords): VerdictWithSteps | null {
   const { authentic, reading, literature } = evidence
-  if (!authentic || !heedsAuthentic(evidence, rules)) return null
+  if (!authentic || !usesAuthentic(evidence, rules)) return null
   const chanceC = byChanceC(owners)
   const lowerC = authentic.onsetC - reading.onsetC
   const apartC = Math.max(Math.abs(lowerC), Math.abs(authentic.clearC - reading.clearC))
@@ -202,7 +211,7 @@ export function authenticOffC(evidence: RangeEvidence): number {
 }
 
 /** Whether an authentic sample lies further off than a checked thermometer may own: the check is wrong, or the sample. */
-export function isAgainstCheck(evidence: RangeEvidence, owners: Owners, rules: HouseWords): boolean {
+export function isAgainstCheck(evidence: RangeEvidence, owners: Contributions, rules: HouseWords): boolean {
   const ownedC = owners.heating.mostC + ownC(owners)
   return isChecked(evidence) && Math.abs(authenticOffC(evidence)) - ownedC > rules.literatureWithinC
 }

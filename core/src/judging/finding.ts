@@ -3,7 +3,7 @@ import type { Finding } from './judgement'
 /** A number as it is said, °C or °C/min. */
 export const c = (value: number) => value.toFixed(1)
 
-export function said(
+export function finding(
   code: Finding['code'],
   headline: string,
   sentence: string,

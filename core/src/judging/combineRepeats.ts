@@ -7,7 +7,7 @@ import type { HouseWords, RangeEvidence, Repeat } from './evidence'
 const TWO_RATES = 1.6
 
 /** The evidence as one reading, with the share of one mark’s error that it carries. */
-export interface AsOne {
+export interface CombinedRepeats {
   readonly evidence: RangeEvidence
   readonly share: number
   /** How several tubes were taken together: by the best measured alone, as their mean, or looked back to no rate. */
@@ -20,9 +20,9 @@ export interface AsOne {
  * already: then the slowest speaks alone. Tubes heated alike that agree count as one better reading; beside an
  * authentic sample the tube of that run stands.
  */
-export function asOne(evidence: RangeEvidence, rules: HouseWords): AsOne {
+export function combineRepeats(evidence: RangeEvidence, rules: HouseWords): CombinedRepeats {
   const tubes = [{ ...evidence.reading, rateCPerMin: evidence.rateCPerMin }, ...evidence.repeats]
-  const asRead: AsOne = { evidence, share: 1, by: 'one tube' }
+  const asRead: CombinedRepeats = { evidence, share: 1, by: 'one tube' }
   const scatters = tubes.some((p, i) =>
     tubes.slice(i).some((q) => !isTwoRates(p, q) && tenths(scatterC([p, q])) > rules.repeatWithinC),
   )
@@ -53,7 +53,7 @@ function slowestOf(tubes: readonly Repeat[]): Repeat {
 }
 
 /** The evidence as if it were one of its tubes, the others standing beside it. */
-function byTube(evidence: RangeEvidence, { onsetC, clearC, rateCPerMin }: Repeat): AsOne {
+function byTube(evidence: RangeEvidence, { onsetC, clearC, rateCPerMin }: Repeat): CombinedRepeats {
   return { evidence: { ...evidence, reading: { onsetC, clearC }, rateCPerMin }, share: 1, by: 'one tube' }
 }
 
@@ -61,7 +61,7 @@ function byTube(evidence: RangeEvidence, { onsetC, clearC, rateCPerMin }: Repeat
  * The best measured tubes of several, each alone: those the house’s rate was kept for, or the slowest where it was for
  * none. No further tube makes the verdict better than theirs.
  */
-export function bestAlone(evidence: RangeEvidence, rules: HouseWords): readonly AsOne[] {
+export function bestAlone(evidence: RangeEvidence, rules: HouseWords): readonly CombinedRepeats[] {
   if (evidence.repeats.length === 0) return []
   const tubes = [{ ...evidence.reading, rateCPerMin: evidence.rateCPerMin }, ...evidence.repeats]
   const kept = tubes.filter(({ rateCPerMin }) => rateCPerMin <= rules.meltRate.max)
@@ -69,7 +69,7 @@ export function bestAlone(evidence: RangeEvidence, rules: HouseWords): readonly 
 }
 
 /** A straight line looked back to zero carries more error than its points: σ·√(1/n + r̄²/Σ(r − r̄)²). */
-function lookedBack(evidence: RangeEvidence, tubes: readonly Repeat[]): AsOne {
+function lookedBack(evidence: RangeEvidence, tubes: readonly Repeat[]): CombinedRepeats {
   const { onsetC, clearC } = zeroRateRange(tubes)
   const mean = tubes.reduce((sum, { rateCPerMin }) => sum + rateCPerMin, 0) / tubes.length
   const spread = tubes.reduce((sum, { rateCPerMin }) => sum + (rateCPerMin - mean) ** 2, 0)
