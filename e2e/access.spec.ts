@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test'
-import { cell, expect, rampDemo, settled, station, temperature, test, openPrepNamed } from './bench'
+import { cell, expect, rampDemo, idle, station, temperature, test, openPrepNamed } from './bench'
 
 /** A drawing follows the window a few frames later: what stands still at the end is what counts. */
 async function fitsItsWidth(page: Page, where: string): Promise<void> {
-  await settled(page)
+  await idle(page)
   await expect
     .poll(
       () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

@@ -161,7 +161,7 @@ export async function station(page: Page, name: string): Promise<void> {
 }
 
 /** Nothing is being fetched or worked out any more, and what stands has been drawn. */
-export async function settled(page: Page): Promise<void> {
+export async function idle(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
   await page.evaluate(
     () =>
@@ -216,7 +216,7 @@ export async function everyPlaceFetched(page: Page): Promise<void> {
       ),
     )
     .toBe(true)
-  await settled(page)
+  await idle(page)
 }
 
 export const temperature = (page: Page) => page.getByTestId('block-temperature')

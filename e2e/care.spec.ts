@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, openPrepNamed, station, test, settled } from './bench'
+import { expect, openPrepNamed, station, test, idle } from './bench'
 
 // House rules are the whole lab's, and so a server of its own.
 test.use({ apart: true })
@@ -50,7 +50,7 @@ test('what the lab sets reaches every screen: whom to call, what is closed, who 
   expect(atMelt).toContain('The work went wrong')
   await page.keyboard.press('r')
   await page.getByRole('dialog').waitFor()
-  await settled(page)
+  await idle(page)
   const { violations } = await new AxeBuilder({ page }).disableRules(['color-contrast']).analyze()
   expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([])
   await page.keyboard.press('Escape')

@@ -5,7 +5,7 @@ import { ONE, pdfOf } from './pdf'
 test.use({ apart: true })
 
 /** Until the whole app is kept on this device. */
-async function appKept(page: Page): Promise<void> {
+async function appCached(page: Page): Promise<void> {
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
   await page.getByRole('link', { name: /all saved/ }).click()
   await expect(page.getByText('saved: it opens without the server')).toBeVisible()
@@ -44,7 +44,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()
   await expect(page.getByText('all saved')).toBeVisible()
   const address = page.url().replace(/\/plan$/, '/dissolve')
-  await appKept(page)
+  await appCached(page)
   const acknowledged = (await own.entries()).length
   await own.kill()
 

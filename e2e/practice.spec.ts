@@ -21,7 +21,7 @@ async function until(page: Page, stepMs: number, has: () => Promise<boolean>): P
  * still between two looks: how fast this machine is does not make the eye late.
  */
 async function watch(page: Page): Promise<void> {
-  await page.clock.pauseAt((await page.evaluate(() => Date.now())) + 5000)
+  await page.clock.pauseAt(Number(await page.evaluate('Date.now()')) + 5000)
   await page.getByRole('button', { name: '16 ×' }).click()
   const keys = [
     ['a', 'z'],

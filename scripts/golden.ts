@@ -27,21 +27,21 @@ const [verb, from] = process.argv.slice(2)
 
 if (verb === undefined) check()
 else if (verb === 'append' && from !== undefined) append(from)
-else say('npm run golden [-- append notebook.json]', 2)
+else print('npm run golden [-- append notebook.json]', 2)
 
 function check(): void {
   const refused = golden.entries.flatMap((entry) => refusalOf(entry) ?? [])
-  if (refused.length > 0) say(refused.join('\n'), 1)
+  if (refused.length > 0) print(refused.join('\n'), 1)
   else if (!isDeepStrictEqual(viewOf(golden.entries), read(file('view.v4.json'))))
-    say('The golden ledger no longer comes to its view.', 1)
-  else say(`${golden.entries.length} lines, and they come to their view.`)
+    print('The golden ledger no longer comes to its view.', 1)
+  else print(`${golden.entries.length} lines, and they come to their view.`)
 }
 
 function append(notebook: string): void {
   const exported = read(notebook) as { readonly exportedAt: number; readonly entries: readonly RawEntry[] }
   const lines = linesToAppend(golden.entries, exported.entries, golden.nowMs - exported.exportedAt)
   const refused = lines.flatMap((line) => refusalOf(line) ?? [])
-  if (refused.length > 0) return say(`Nothing was written.\n${refused.join('\n')}`, 1)
+  if (refused.length > 0) return print(`Nothing was written.\n${refused.join('\n')}`, 1)
   const entries = [...golden.entries, ...lines].sort((p, q) => (p.id < q.id ? -1 : 1))
   const each = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
   writeFileSync(
@@ -51,10 +51,10 @@ function append(notebook: string): void {
   write('view.v4.json', viewOf(entries), 1)
   const masses = REFERENCE_COMPOUNDS.map(({ id, smiles }) => [id, structureOf(smiles).molarMassGPerMol])
   write('molarMasses.json', Object.fromEntries(masses), 2)
-  say(`${lines.length} lines more: ${entries.length} in all.`)
+  print(`${lines.length} lines more: ${entries.length} in all.`)
 }
 
-function say(sentence: string, code = 0): void {
+function print(sentence: string, code = 0): void {
   process.stdout.write(`${sentence}\n`)
   process.exitCode = code
 }

@@ -6,7 +6,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import ts from 'typescript'
 
-export interface Said {
+export interface SourceText {
   readonly text: string
   readonly file: string
   readonly line: number
@@ -18,7 +18,7 @@ const TOLD_ATTRIBUTES =
 const BLOCKS =
   /^(p|li|dd|dt|td|th|h[1-6]|div|section|article|figcaption|ul|ol|dl|table|thead|tbody|tr|form|fieldset|header|footer|nav|main|aside|figure)$/
 
-export function sentencesIn(root: string, folders: readonly string[]): readonly Said[] {
+export function sentencesIn(root: string, folders: readonly string[]): readonly SourceText[] {
   return filesIn(root, folders).flatMap((path) => sentencesOf(path, root))
 }
 
@@ -31,9 +31,9 @@ const filesIn = (root: string, folders: readonly string[]): readonly string[] =>
 const sourceOf = (path: string) =>
   ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, true)
 
-function sentencesOf(path: string, root: string): readonly Said[] {
+function sentencesOf(path: string, root: string): readonly SourceText[] {
   const source = sourceOf(path)
-  const found: Said[] = []
+  const found: SourceText[] = []
   const put = (text: string, node: ts.Node) => {
     const tidy = text.replaceAll(/\s+/g, ' ').trim()
     if (!isEnglish(tidy)) return
@@ -123,10 +123,10 @@ const FIELD_LABELS = /^(label)$/
 const LABELLED = /^(Button|th)$/
 
 /** The labels of fields, buttons and columns that are written out, with where they stand. */
-export function labelsIn(root: string, folders: readonly string[]): readonly Said[] {
+export function labelsIn(root: string, folders: readonly string[]): readonly SourceText[] {
   return filesIn(root, folders).flatMap((path) => {
     const source = sourceOf(path)
-    const found: Said[] = []
+    const found: SourceText[] = []
     const visit = (node: ts.Node): void => {
       const label =
         ts.isJsxAttribute(node) && FIELD_LABELS.test(node.name.getText()) && node.initializer

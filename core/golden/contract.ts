@@ -30,7 +30,7 @@ const DAY_MS = 86_400_000
 let day = 0
 
 /** The summary with its struck lines counted, since their ids move with the day. */
-function told(summary: unknown): unknown {
+function summaryWithCounts(summary: unknown): unknown {
   const plain = JSON.parse(JSON.stringify(summary)) as { struck: unknown[] }
   return { ...plain, struck: plain.struck.length }
 }
@@ -48,17 +48,18 @@ export function ledgerContract(
   keep: (lines: readonly RawEntry[]) => Promise<readonly RawEntry[]>,
 ): void {
   const moved = async () => rebase(golden.entries, --day * DAY_MS, await home())
-  const viewOf = (lines: readonly RawEntry[]) => told(summaryOf(fold(lines), golden.nowMs + day * DAY_MS))
+  const viewOf = (lines: readonly RawEntry[]) =>
+    summaryWithCounts(summaryOf(fold(lines), golden.nowMs + day * DAY_MS))
 
   describe(`the ledger’s contract, kept by ${name}`, () => {
     test('the golden ledger comes to its expected view', async () => {
-      expect(viewOf(await keep(await moved()))).toEqual(told(expectedView))
+      expect(viewOf(await keep(await moved()))).toEqual(summaryWithCounts(expectedView))
     })
     test('handed over backwards and twice, it comes to the same', async () => {
       const lines = [...(await moved())].reverse()
       const kept = await keep([...lines, ...lines])
       expect(kept).toHaveLength(lines.length)
-      expect(viewOf(kept)).toEqual(told(expectedView))
+      expect(viewOf(kept)).toEqual(summaryWithCounts(expectedView))
     })
     test('a line of a newer build comes back untouched, and a strike before its target strikes it', async () => {
       const first = (await moved())[3] as RawEntry

@@ -62,7 +62,7 @@ export function liveDay({ tasks: all, terms }: MadePeriod, student: Student, { p
       if (from !== undefined && !endOf.has(id) && from + (lasts.get(id) ?? 0) <= nowMin)
         endOf.set(id, from + (lasts.get(id) ?? 0))
     }
-    if (endOf.size === tasks.length) return told(tasks, startOf, endOf, session)
+    if (endOf.size === tasks.length) return outcomeOfPeriod(tasks, startOf, endOf, session)
     for (let again = true; again;) {
       again = false
       const bench = { nowMin, hands: terms.hands, tasks, startOf, endOf, session }
@@ -161,7 +161,7 @@ export function chainOf(tasks: readonly PeriodTask[], task: PeriodTask): readonl
   return next ? [task, ...chainOf(tasks, next)] : [task]
 }
 
-function told(
+function outcomeOfPeriod(
   tasks: readonly PeriodTask[],
   startOf: ReadonlyMap<string, number>,
   endOf: ReadonlyMap<string, number>,

@@ -42,14 +42,14 @@ const [home] = ledger.entries as [RawEntry]
  */
 export function madePeriod(seed: number): MadePeriod {
   for (let draw = 0; ; draw++) {
-    const made = drawn(seed, randomSource(1000 * seed + draw).uniform)
+    const made = drawPeriod(seed, randomSource(1000 * seed + draw).uniform)
     if (made.tasks.every(({ durationMin }) => durationMin <= ONE_TASK_MOST_MIN)) return made
   }
 }
 /** What dries over night is not done in one period. */
 const ONE_TASK_MOST_MIN = 90
 
-function drawn(seed: number, random: () => number): MadePeriod {
+function drawPeriod(seed: number, random: () => number): MadePeriod {
   const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T
   const isCrudeFirst = random() < 0.4
   const conventions =

@@ -86,7 +86,11 @@ export function readPlate(
     authenticRf: beside?.rf ?? null,
     isPoor,
   }
-  const sentence = said({ ...opinion, isPoor: main.poor !== null }, coSpotSplits, isTogether && !sameHeight)
+  const sentence = plateSentence(
+    { ...opinion, isPoor: main.poor !== null },
+    coSpotSplits,
+    isTogether && !sameHeight,
+  )
   return { ...opinion, sentence: trouble.length > 0 ? trouble.join(' ') : sentence }
 }
 
@@ -100,7 +104,7 @@ function nearest<T extends RetentionFactor>(spots: readonly T[], to: RetentionFa
   )
 }
 
-function said(
+function plateSentence(
   { spots, agrees, rf, authenticRf, isPoor }: Omit<PlateOpinion, 'sentence'>,
   coSpotSplits: boolean | null,
   /** Apart in their lanes by what lanes differ by, and in one place spotted together. */

@@ -41,7 +41,7 @@ export function actionsOf(
   rules: HouseWords,
 ): readonly Action[] {
   const [first, ...rest] = settled.next.map((code): Action => {
-    const { minutes, sentence } = told(code, settled, rules)
+    const { minutes, sentence } = actionSentence(code, settled, rules)
     const removes = REMOVES[code]
     return minutes === undefined ? { code, removes, sentence } : { code, minutes, removes, sentence }
   })
@@ -70,7 +70,7 @@ function repeatMin({ evidence: { literature, reading } }: Decision, rules: House
   return carefulRunMin(literature ?? { lowC: reading.onsetC, highC: reading.clearC }, rules)
 }
 
-function told(
+function actionSentence(
   code: NextStep,
   settled: Decision,
   rules: HouseWords,

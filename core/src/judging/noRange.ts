@@ -36,7 +36,7 @@ const FAR_BELOW_C = 12
 /** Judges a tube that gave no range: the reason is evidence too, and says what to do. Hardly ever more than “cannot tell”: only what is dry and
  * was liquid far below its literature is impure, whatever its range. */
 export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
-  const { sentence, next, verdict = 'cannot tell' } = told(one, rules)
+  const { sentence, next, verdict = 'cannot tell' } = explain(one, rules)
   const minutes = carefulRunMin(one.literature, rules)
   return {
     verdict,
@@ -49,7 +49,7 @@ export function judgeNoRange(one: NoRange, rules: HouseWords): Judgement {
   }
 }
 
-type Told = {
+type Explanation = {
   readonly sentence: string
   readonly next: readonly Action[]
   readonly verdict?: Judgement['verdict']
@@ -61,10 +61,10 @@ const again: Action = {
   sentence: 'Melt a new tube of it the same way.',
 }
 
-function told(
+function explain(
   { reason, startC, stopC, literature, behaviour, isShownDry = null }: NoRange,
   rules: HouseWords,
-): Told {
+): Explanation {
   switch (reason) {
     case 'not melted at the stop temperature': {
       const aboveC = literature ? stopC - literature.highC : 0

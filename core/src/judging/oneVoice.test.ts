@@ -13,7 +13,7 @@ import type { Judgement, Cause } from './judgement'
 import '../../golden/older'
 
 /** Everything that is said of a reading, on one screen. */
-function said({ verdict, findings, budget, actions }: Judgement): string {
+function textsOfJudgement({ verdict, findings, budget, actions }: Judgement): string {
   return [
     `Verdict: ${verdict}.`,
     ...findings.map(({ headline, sentence }) => `${headline}: ${sentence}.`),
@@ -51,7 +51,7 @@ const number = (text: string, pattern: RegExp) => {
 
 /** Every number that is said is the one of the result. */
 function holds(judged: Judgement, of: string) {
-  const text = said(judged)
+  const text = textsOfJudgement(judged)
   for (const [one, other] of MAY_NOT_STAND_TOGETHER)
     expect({ of, one, other, both: one.test(text) && other.test(text) }).toEqual({
       of,

@@ -200,9 +200,9 @@ function withStrike(
   const standing = struck.get(target)
   if (standing && standing.id <= strike.id) return struck
   // A strike carries its target's subject, but a stray one may not: then whichever subject holds it is folded again.
-  const holders = stands(subjects.get(strike.subject), target)
+  const holders = isNotStruck(subjects.get(strike.subject), target)
     ? [strike.subject]
-    : [...subjects.keys()].filter((subject) => stands(subjects.get(subject), target))
+    : [...subjects.keys()].filter((subject) => isNotStruck(subjects.get(subject), target))
   for (const subject of holders) draftOf(subject, subjects, touched).mustRefold()
   for (const draft of touched.values()) draft.mustRefold()
   return new Map(struck).set(target, strike)
@@ -245,12 +245,12 @@ function strikesThatStand(
   )
   for (const target of changed)
     for (const [subject, record] of subjects)
-      if (stands(record, target)) draftOf(subject, subjects, touched).mustRefold()
+      if (isNotStruck(record, target)) draftOf(subject, subjects, touched).mustRefold()
   for (const draft of touched.values()) draft.mustRefold()
   return now
 }
 
-function stands(record: SubjectRecord | undefined, id: string): boolean {
+function isNotStruck(record: SubjectRecord | undefined, id: string): boolean {
   return record !== undefined && record.lines[placeOf(record.lines, id)]?.id === id
 }
 

@@ -15,7 +15,7 @@ type Reader = (view: View, a: never, b: never) => unknown
 type Readings = unknown[]
 let open: Readings | null = null
 
-function noted<A, B, T>(reader: (view: View, a: A, b: B) => T, view: View, a: A, b: B): T {
+function trackRead<A, B, T>(reader: (view: View, a: A, b: B) => T, view: View, a: A, b: B): T {
   const value = reader(view, a, b)
   open?.push(reader, a, b, value)
   return value
@@ -82,7 +82,7 @@ export function memoize<K, T>(
       open = outer
     }
   }
-  return (view, ...[key]) => noted(answer, view, key as K, undefined)
+  return (view, ...[key]) => trackRead(answer, view, key as K, undefined)
 }
 
 /** Two lists of the same things in the same order. */
@@ -120,7 +120,7 @@ export function linesOf<K extends Kind>(
   subject: SubjectId | string,
   kind: K,
 ): readonly Entry<K>[] {
-  return noted(lines, view, subject, kind) as readonly Entry<K>[]
+  return trackRead(lines, view, subject, kind) as readonly Entry<K>[]
 }
 
 /** The latest standing line of one kind about one subject. */
@@ -129,25 +129,25 @@ export function latestLine<K extends Kind>(
   subject: SubjectId | string,
   kind: K,
 ): Entry<K> | null {
-  return noted(latest, view, subject, kind) as Entry<K> | null
+  return trackRead(latest, view, subject, kind) as Entry<K> | null
 }
 
 /** The first standing line of one kind about one subject. */
 export function firstLine<K extends Kind>(view: View, subject: SubjectId | string, kind: K): Entry<K> | null {
-  return noted(first, view, subject, kind) as Entry<K> | null
+  return trackRead(first, view, subject, kind) as Entry<K> | null
 }
 
 /** Subjects with a standing line of this kind, in order of their ids. */
 export function subjectsWith<K extends Kind>(view: View, kind: K): readonly About[K][] {
-  return noted(holding, view, kind, undefined) as readonly About[K][]
+  return trackRead(holding, view, kind, undefined) as readonly About[K][]
 }
 
 /** Every line about a subject in order of id, struck ones too. */
 export function everyLineOf(view: View, subject: SubjectId | string): readonly KnownEntry[] {
-  return noted(every, view, subject, undefined)
+  return trackRead(every, view, subject, undefined)
 }
 
 /** The strike that stands against a line, or null. */
 export function strikeOf(view: View, id: EntryId): Entry<'struck'> | null {
-  return noted(strike, view, id, undefined)
+  return trackRead(strike, view, id, undefined)
 }

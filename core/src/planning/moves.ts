@@ -35,7 +35,7 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   if (said?.say === 'not heard') return said
   const given = new Set(melt.run?.commands.map(({ body }) => body.command.kind))
   const isIn = given.has('tubes in')
-  if (isIn && isAllTold(melt)) return { say: 'all told' }
+  if (isIn && hasEveryRange(melt)) return { say: 'all told' }
   // Too fast where it melts: what mends it comes before the turn the plan had in mind.
   if (said?.say === 'too fast') return said
   const turn = nextTurn(melt, nowC ?? window.startC, atS, rateCPerMin)
@@ -124,7 +124,7 @@ function hasToCool(melt: MeltFacts, rateCPerMin: number | null): boolean {
 }
 
 /** Whether every tube that is in has its range, or was given up. */
-function isAllTold(melt: MeltFacts): boolean {
+function hasEveryRange(melt: MeltFacts): boolean {
   const { tubes } = melt.planned.body
   return tubes.every(
     ({ slot }) =>

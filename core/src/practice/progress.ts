@@ -82,10 +82,10 @@ export function progressOf(view: View): readonly Progress[] {
     if (of) of.push(line)
     else byName.set(line.body.exercise, [line])
   }
-  return EXERCISES.map((name) => standing(name, byName.get(name) ?? []))
+  return EXERCISES.map((name) => progressIn(name, byName.get(name) ?? []))
 }
 
-function standing(name: ExerciseName, lines: readonly Line[]): Progress {
+function progressIn(name: ExerciseName, lines: readonly Line[]): Progress {
   let level: Level = 1
   let inARow = 0
   let days = new Set<string>()

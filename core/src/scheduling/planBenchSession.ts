@@ -132,7 +132,7 @@ function planned(compiled: Compiled, session: BenchSession, effort: number): Ses
   const { changeMin } = session
   const soonest = search(compiled, nodesMost * WORK_ON_ORDER, found, rank, 'as soon').found ?? found
   const ordered = changeMin === undefined ? soonest : regroup(compiled, soonest, changeMin, effort)
-  return told(compiled, ordered, isProven ? found.endMin : floor, isProven)
+  return sessionPlanOf(compiled, ordered, isProven ? found.endMin : floor, isProven)
 }
 
 function rankOf(compiled: Compiled): Rank {
@@ -142,7 +142,7 @@ function rankOf(compiled: Compiled): Rank {
   }
 }
 
-function told(compiled: Compiled, found: Found, leastMin: number, isProven: boolean): SessionPlan {
+function sessionPlanOf(compiled: Compiled, found: Found, leastMin: number, isProven: boolean): SessionPlan {
   const { tasks } = compiled
   return {
     starts: Object.fromEntries(tasks.map(({ id }, i) => [id, found.starts[i + 1] ?? 0])),
@@ -186,5 +186,5 @@ export function lookAgain(
   const best = [asItIs, better]
     .map((found) => regroup(compiled, found, changeMin, effort, look))
     .reduce((p, q) => (costOf(q) < costOf(p) ? q : p))
-  return told(compiled, best, least, best.endMin === least)
+  return sessionPlanOf(compiled, best, least, best.endMin === least)
 }

@@ -101,7 +101,7 @@ async function bringIn(staged: Staged, parts: BackupParts, isLook: boolean): Pro
     const bytes = await readFile(join(staged.folder, PHOTOGRAPHS, `${sha256}.jpg`))
     const refused = isLook
       ? await photographs.refusal(sha256, bytes)
-      : await kept(photographs.keep(sha256, bytes))
+      : await problemOf(photographs.keep(sha256, bytes))
     if (refused) badPictures += 1
     else freshPictures += 1
   }
@@ -144,7 +144,7 @@ async function bringIn(staged: Staged, parts: BackupParts, isLook: boolean): Pro
   }
 }
 
-async function kept(keeping: Promise<boolean>): Promise<HttpProblem | null> {
+async function problemOf(keeping: Promise<boolean>): Promise<HttpProblem | null> {
   try {
     await keeping
     return null

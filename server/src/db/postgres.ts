@@ -167,7 +167,7 @@ const AWAY = /^(08|57P|ECONN|ENOTCONN|EPIPE|ETIMEDOUT|ERR_STREAM_(DESTROYED|WRIT
 const AWAY_WORDS =
   /connection terminated|terminating connection|timeout exceeded when trying to connect|not queryable/i
 
-interface Told {
+interface DriverError {
   readonly code?: unknown
   readonly message?: unknown
   readonly cause?: unknown
@@ -179,9 +179,9 @@ interface Told {
  * may come from another realm than this module.
  */
 export function isAway(error: unknown): boolean {
-  for (let one = error; typeof one === 'object' && one !== null; one = (one as Told).cause) {
+  for (let one = error; typeof one === 'object' && one !== null; one = (one as DriverError).cause) {
     if (one instanceof DatabaseAway) return true
-    const { code, message, errors } = one as Told
+    const { code, message, errors } = one as DriverError
     if (typeof code === 'string' && AWAY.test(code)) return true
     if (typeof message === 'string' && AWAY_WORDS.test(message)) return true
     if (Array.isArray(errors) && errors.some(isAway)) return true

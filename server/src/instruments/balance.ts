@@ -23,7 +23,7 @@ const TICK_MS = 500
 const IDLE_AFTER_MS = 10 * 60_000
 
 export interface SimulatedBalance extends PassingFeed {
-  standing(): BalanceStatus
+  status(): BalanceStatus
   load(notebook: NotebookId, sample: string, load: PanLoad, aboutG: number): Promise<BalanceStatus>
   tare(): BalanceStatus
   pass(seconds: number): BalanceStatus
@@ -47,17 +47,17 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
   // Counted on from the clock, so that a later start of the server is never older than an earlier one.
   let order = clock.now()
 
-  function standing(): BalanceStatus {
+  function status(): BalanceStatus {
     const { reading } = passBalance(state, [], 0)
     const { name, readabilityG } = state.character
     return { name, readabilityG, load: onPan, reading, order }
   }
   function publish(): BalanceStatus {
-    const text = JSON.stringify({ ...standing(), order: 0 })
-    if (text === said) return standing()
+    const text = JSON.stringify({ ...status(), order: 0 })
+    if (text === said) return status()
     said = text
     order += 1
-    const now = standing()
+    const now = status()
     for (const hear of hearers) hear({ event: 'balance', data: now })
     return now
   }
@@ -73,7 +73,7 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
   }
 
   return {
-    standing,
+    status,
     async load(notebook, sample, load, aboutG) {
       touch()
       const lines = await store.all(notebook)
@@ -140,7 +140,7 @@ const passBody = Joi.object({ seconds: Joi.number().integer().min(1).max(7200).r
 export function balanceRoutes(balance: SimulatedBalance, byHand: boolean): Router {
   const router = Router()
   router.get('/balance', (_request, response) => {
-    response.json(balance.standing())
+    response.json(balance.status())
   })
   router.post('/balance/load', async (request, response) => {
     const { notebook, sample, load, aboutG } = checked<{

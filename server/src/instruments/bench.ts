@@ -178,12 +178,12 @@ export async function openBench(
       await write(run, 'run command', { run: run.id, atS: run.sample, command: what })
       run.simulated = obeyed
       if (what.kind === 'dial') run.turns += 1
-      if (!obeyed) tell(stand, `command ${lineOfCommand(what)}`)
+      if (!obeyed) publishLine(stand, `command ${lineOfCommand(what)}`)
     }
     publish(stand, run)
   }
 
-  function tell(stand: Stand, line: string): void {
+  function publishLine(stand: Stand, line: string): void {
     for (const hear of hearers) hear({ event: 'line', data: { instrument: stand.instrument.id, line } })
   }
 

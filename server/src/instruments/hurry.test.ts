@@ -4,7 +4,7 @@ import { mustSlowDown, type Run } from './run'
 
 const START_C = 73
 /** A run heated by hand as it stands: what its probe read second by second, and whether its tubes are in. */
-function standing(lately: readonly number[], change: Partial<Run> = {}, isIn = false): boolean {
+function stateOf(lately: readonly number[], change: Partial<Run> = {}, isIn = false): boolean {
   const probe = { value: lately.at(-1) ?? 20, text: String(lately.at(-1)) }
   const reading = {
     sample: 100,
@@ -36,30 +36,30 @@ const upTo = (c: number, ratePerMin: number) =>
 
 describe('hurried time stops for the hand', () => {
   test('far below the start it goes on', () => {
-    expect(standing(upTo(40, 12))).toBe(false)
+    expect(stateOf(upTo(40, 12))).toBe(false)
   })
   test('before a dial or flame would run past the start, tubes in or not', () => {
-    expect(standing(upTo(60, 12))).toBe(true)
-    expect(standing(upTo(60, 12), {}, true)).toBe(true)
+    expect(stateOf(upTo(60, 12))).toBe(true)
+    expect(stateOf(upTo(60, 12), {}, true)).toBe(true)
     // Past the start and still too fast it is to be turned down too.
-    expect(standing(upTo(80, 8), {}, true)).toBe(true)
+    expect(stateOf(upTo(80, 8), {}, true)).toBe(true)
     // Slowly, as it should be, nobody is wanted until something may be seen.
-    expect(standing(upTo(78, 1), {}, true)).toBe(false)
+    expect(stateOf(upTo(78, 1), {}, true)).toBe(false)
   })
   test('where the tubes go in, from below and cooling from above', () => {
-    expect(standing(upTo(START_C - 2, 1))).toBe(true)
-    expect(standing(upTo(START_C + 2, -4))).toBe(true)
-    expect(standing(upTo(START_C + 15, -4))).toBe(false)
-    expect(standing(upTo(START_C - 2, 1), {}, true)).toBe(false)
+    expect(stateOf(upTo(START_C - 2, 1))).toBe(true)
+    expect(stateOf(upTo(START_C + 2, -4))).toBe(true)
+    expect(stateOf(upTo(START_C + 15, -4))).toBe(false)
+    expect(stateOf(upTo(START_C - 2, 1), {}, true)).toBe(false)
   })
   test('once a minute where the thermometer is read by eye', () => {
     const byEye = { recorded: false, sample: 160, anchor: { atS: 100, atMs: 0, pace: 20 } }
-    expect(standing(upTo(40, 5), byEye)).toBe(true)
-    expect(standing(upTo(40, 5), { ...byEye, sample: 130 })).toBe(false)
+    expect(stateOf(upTo(40, 5), byEye)).toBe(true)
+    expect(stateOf(upTo(40, 5), { ...byEye, sample: 130 })).toBe(false)
   })
   test('a programme holds by itself', () => {
     expect(
-      standing(upTo(60, 12), {
+      stateOf(upTo(60, 12), {
         planned: {
           purpose: 'careful',
           heating: { by: 'ramp', plan: { segments: [] }, input: {} },

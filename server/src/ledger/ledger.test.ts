@@ -114,19 +114,19 @@ describe('what the ledger answers', () => {
   })
 })
 
-async function keep(lines: readonly RawEntry[]): Promise<readonly RawEntry[]> {
+async function store(lines: readonly RawEntry[]): Promise<readonly RawEntry[]> {
   await server.store.append(
     home.notebook,
     lines.map((one) => [one]),
   )
   return stored()
 }
-ledgerContract('the database', () => home, keep)
+ledgerContract('the database', () => home, store)
 ledgerContract(
   'the journal alone',
   () => home,
   async (lines) => {
-    await keep(lines)
+    await store(lines)
     await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
     return stored()
   },

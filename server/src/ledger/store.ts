@@ -95,7 +95,7 @@ export async function openStore(
   /** After a write that failed half way, database and journal are brought to say the same before the next. */
   async function recover(): Promise<void> {
     if (!suspect) return
-    if (journal) tell(await reconcile(db, journal, say))
+    if (journal) reportDamage(await reconcile(db, journal, say))
     await readHeads()
     newest = await newestId(db)
     suspect = false
@@ -162,7 +162,7 @@ export async function openStore(
   }
 
   /** What is found while it runs is told as well, once. */
-  function tell(damages: readonly Damage[]): void {
+  function reportDamage(damages: readonly Damage[]): void {
     for (const damage of damages)
       if (!setAside.some(({ reason }) => reason === damage.reason)) setAside.push(damage)
   }
@@ -241,7 +241,7 @@ export async function openStore(
     if (!journal) throw new LineDamaged(notebook)
     const reason = `Entries of notebook ${notebook} in the database were not as written. They were corrected from the journal.`
     say(reason)
-    tell([{ line: null, reason, text: '', isLoss: false }])
+    reportDamage([{ line: null, reason, text: '', isLoss: false }])
     await inTurn(async () => {
       suspect = true
       await replay(db, journal.path, say)

@@ -54,7 +54,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
     return known
   }
 
-  async function keep(rows: readonly ShelfRow[]): Promise<void> {
+  async function storeRows(rows: readonly ShelfRow[]): Promise<void> {
     const refused = rows.map(rowRefusal).find((sentence) => sentence !== null)
     if (refused) throw new HttpProblem(400, 'Cannot be saved', refused)
     await journal?.append(rows)
@@ -100,7 +100,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
             author,
           })
         }
-        if (!dryRun) await keep([...rows.values()])
+        if (!dryRun) await storeRows([...rows.values()])
         return report
       }),
     takeOff: (sort, id, author) =>
@@ -108,7 +108,9 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
         const before = (await newest()).get(shelfKey(sort, id))
         if (!isOn(before)) throw new HttpProblem(404, 'Not on the shelf', `“${id}” is not on the shelf.`)
         const version = before.version + 1
-        await keep([{ sort, id, version, origin: 'own', body: TAKEN_OFF, createdAt: clock.now(), author }])
+        await storeRows([
+          { sort, id, version, origin: 'own', body: TAKEN_OFF, createdAt: clock.now(), author },
+        ])
       }),
     keepSealed: (id, body, clashes = () => false) =>
       inTurn(async () => {
@@ -117,7 +119,9 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
           (row) => row.sort === 'sealed answer' && (row.id === id || clashes(row.body)),
         )
         if (standing) return standing
-        await keep([{ sort: 'sealed answer', id, version: 1, origin: 'own', body, createdAt: clock.now() }])
+        await storeRows([
+          { sort: 'sealed answer', id, version: 1, origin: 'own', body, createdAt: clock.now() },
+        ])
         return { id, body }
       }),
     takeIn: (rows, dryRun) =>
@@ -131,7 +135,7 @@ export function openShelf(db: Database, journal: ShelfJournal | null, clock: Clo
           (row) => !here.has(JSON.stringify([row.sort, row.id, row.version])) && rowRefusal(row) === null,
         )
         if (!dryRun && fresh.length > 0) {
-          await keep(fresh)
+          await storeRows(fresh)
           // A version that came in need not be the newest.
           known = null
         }

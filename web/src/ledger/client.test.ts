@@ -8,7 +8,7 @@ import { standIn } from '../testing/standIn'
 import { Refused } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerClient, Surroundings } from './ledgerClient'
-import { type OfflineCopy, openKept } from './offlineCopies'
+import { type OfflineCopy, openCopies } from './offlineCopies'
 import { openOutbox } from './outbox'
 import type { Reading } from './readings'
 import type { Tabs } from './tabs'
@@ -48,7 +48,7 @@ function browser() {
   const tab = (): LedgerClient => {
     const surroundings: Surroundings = {
       api,
-      openKept: () => Promise.resolve(world.copy),
+      openCopies: () => Promise.resolve(world.copy),
       openOutbox: (ledger) => world.openOutbox(ledger),
       openTabs: (): Tabs => {
         let own: (message: never) => void = () => undefined
@@ -114,7 +114,7 @@ const textsOf = (client: LedgerClient) =>
     .find(({ id }) => id === PREP)
     ?.observations.map(({ body }) => body.text) ?? []
 /** Until everything that is on its way has arrived. */
-async function settled(of: () => boolean): Promise<void> {
+async function allSent(of: () => boolean): Promise<void> {
   for (let i = 0; i < 500 && !of(); i++) await new Promise((resolve) => setTimeout(resolve, 2))
   expect(of()).toBe(true)
 }
@@ -182,19 +182,19 @@ describe('the screen does not wait', () => {
 describe('what is written', () => {
   test('is sent, counted down, and told back once without changing anything', async () => {
     const [id] = client.write(observed('needles'))
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     expect(world.kept.get(id ?? '')?.entry.body).toEqual({ station: 'plan', text: 'needles' })
     expect(textsOf(client).filter((text) => text === 'needles')).toHaveLength(1)
   })
   test('waits while the server is away, is tried again after a while, and all of it arrives in order', async () => {
     world.isAway = true
     const ids = [...client.write(observed('one')), ...client.write(observed('two'))]
-    await settled(() => world.later.length === 1)
+    await allSent(() => world.later.length === 1)
     expect(client.getState().waiting).toBe(2)
     await expect(client.allStored()).rejects.toThrow('cannot be reached')
     world.isAway = false
     for (const { run } of world.later.splice(0)) run()
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     expect([...world.kept.keys()].slice(-2)).toEqual(ids)
   })
   test('with the server away for long it is tried ever more seldom, no two devices alike', async () => {
@@ -202,7 +202,7 @@ describe('what is written', () => {
     client.write(observed('one'))
     const waits: number[] = []
     for (let tries = 0; tries < 8; tries++) {
-      await settled(() => world.later.length === 1)
+      await allSent(() => world.later.length === 1)
       const [next] = world.later.splice(0)
       waits.push(next?.ms ?? 0)
       // Whatever is written meanwhile asks the server no sooner.
@@ -217,7 +217,7 @@ describe('what is written', () => {
       throw new Refused('Wait a minute.', 429, 17)
     }
     client.write(observed('one'))
-    await settled(() => world.later.length === 1)
+    await allSent(() => world.later.length === 1)
     expect(world.later[0]?.ms).toBe(17_000)
     const { posts } = world
     for (let i = 0; i < 20; i++) client.write(observed(`more ${i}`))
@@ -225,7 +225,7 @@ describe('what is written', () => {
     expect(world.posts).toBe(posts)
     world.posting = null
     for (const run of world.online) run()
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
   })
   test('what is too much at once goes in parts, and what is too large by itself is refused with why', async () => {
     const most = 3000
@@ -237,10 +237,10 @@ describe('what is written', () => {
     for (let i = 0; i < 12; i++) client.write(observed(`${i} ${'x'.repeat(800)}`))
     client.write(observed('y'.repeat(5000)))
     client.write(observed('after it'))
-    await settled(() => client.getState().waiting === 14)
+    await allSent(() => client.getState().waiting === 14)
     world.isAway = false
     for (const run of world.online) run()
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     expect(client.getState().quarantine.map(({ sentence }) => sentence)).toEqual(['A request may hold 3 kB.'])
     const texts = [...world.kept.values()].map(({ entry }) => (entry.body as { text?: string }).text ?? '')
     expect(texts.filter((text) => /^\d+ x/.test(text))).toHaveLength(12)
@@ -249,16 +249,16 @@ describe('what is written', () => {
   test('goes at once when the stream comes back', async () => {
     world.isAway = true
     client.write(observed('offline'))
-    await settled(() => world.later.length === 1)
+    await allSent(() => world.later.length === 1)
     world.isAway = false
     world.streams[0]?.events.connected(true)
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
   })
   test('refused is set aside with its sentence, and nothing behind it is held up', async () => {
     world.refuses = ({ body }) => (body as { text?: string }).text === 'impossible'
     client.write(observed('impossible'))
     const [id] = client.write(observed('fine'))
-    await settled(() => world.kept.has(id ?? '') && client.getState().quarantine.length === 1)
+    await allSent(() => world.kept.has(id ?? '') && client.getState().quarantine.length === 1)
     const [line] = client.getState().quarantine
     expect(line?.sentence).toBe('It cannot be.')
     expect(client.getState().waiting).toBe(0)
@@ -268,12 +268,12 @@ describe('what is written', () => {
   test('is still there when the tab is opened again before anything was sent', async () => {
     world.isAway = true
     client.write(observed('kept'))
-    await settled(() => world.later.length === 1)
+    await allSent(() => world.later.length === 1)
     world.isAway = false
     const again = tab()
     await again.start(null)
     expect(textsOf(again)).toContain('kept')
-    await settled(() => again.getState().waiting === 0)
+    await allSent(() => again.getState().waiting === 0)
   })
 })
 
@@ -291,12 +291,12 @@ describe('a device that keeps nothing', () => {
     await poor.start(null)
     world.isAway = true
     const [id] = poor.write(observed('only here'))
-    await settled(() => poor.getState().unkept.length === 1 && world.later.length > 0)
+    await allSent(() => poor.getState().unkept.length === 1 && world.later.length > 0)
     expect(poor.getState().unkept.map((entry) => entry.id)).toEqual([id])
     expect(textsOf(poor)).toContain('only here')
     world.isAway = false
     for (const run of world.online) run()
-    await settled(() => poor.getState().unkept.length === 0 && poor.getState().waiting === 0)
+    await allSent(() => poor.getState().unkept.length === 0 && poor.getState().waiting === 0)
     expect(world.kept.has(id ?? '')).toBe(true)
   })
   test('lines written together are sent together, and what is too large is refused with why', async () => {
@@ -311,7 +311,7 @@ describe('a device that keeps nothing', () => {
     }
     poor.write(observed('one'), observed('two'), observed('three'))
     poor.write(observed('z'.repeat(5000)))
-    await settled(() => poor.getState().waiting === 0 && poor.getState().unkept.length === 0)
+    await allSent(() => poor.getState().waiting === 0 && poor.getState().unkept.length === 0)
     expect(groups).toEqual([[3], [1]])
     expect(poor.getState().quarantine.map(({ sentence }) => sentence)).toEqual(['A request may hold 4 kB.'])
   })
@@ -321,7 +321,7 @@ describe('a device that keeps nothing', () => {
     await poor.start(null)
     world.refuses = () => true
     poor.write(observed('impossible'))
-    await settled(() => poor.getState().quarantine.length === 1)
+    await allSent(() => poor.getState().quarantine.length === 1)
     await poor.dismissRefused(poor.getState().quarantine[0]?.id ?? '')
     expect(poor.getState()).toMatchObject({ quarantine: [], unkept: [], waiting: 0 })
   })
@@ -330,11 +330,11 @@ describe('a device that keeps nothing', () => {
 test('a refused line stays in the notes, over a reload too', async () => {
   world.refuses = ({ body }) => (body as { text?: string }).text === 'impossible'
   client.write(observed('impossible'))
-  await settled(() => client.getState().quarantine.length === 1)
+  await allSent(() => client.getState().quarantine.length === 1)
   const again = tab()
   await again.start(null)
   expect(textsOf(again)).toContain('impossible')
-  await settled(() => again.getState().quarantine.length === 1)
+  await allSent(() => again.getState().quarantine.length === 1)
 })
 
 describe('two tabs of one browser', () => {
@@ -352,13 +352,13 @@ describe('two tabs of one browser', () => {
   test('what one writes stands in the other, before the server has it', async () => {
     world.isAway = true
     client.write(observed('from the first'))
-    await settled(() => textsOf(other).includes('from the first'))
-    await settled(() => other.getState().waiting === 1)
+    await allSent(() => textsOf(other).includes('from the first'))
+    await allSent(() => other.getState().waiting === 1)
   })
   test('writing at once, neither loses a line, and none arrives twice', async () => {
     const texts = Array.from({ length: 20 }, (_, i) => `line ${i}`)
     texts.forEach((text, i) => (i % 2 ? client : other).write(observed(text)))
-    await settled(() => client.getState().waiting === 0 && other.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0 && other.getState().waiting === 0)
     const stored = [...world.kept.values()].map(({ entry }) => (entry.body as { text?: string }).text)
     for (const text of texts) expect(stored.filter((one) => one === text)).toHaveLength(1)
     expect(textsOf(client).sort()).toEqual(textsOf(other).sort())
@@ -372,7 +372,7 @@ describe('two tabs of one browser', () => {
     const opened = third.start(NOTEBOOK)
     await new Promise((resolve) => setTimeout(resolve, 20))
     client.write(observed('meanwhile'))
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     answer(null)
     await opened
     expect(textsOf(third)).toContain('meanwhile')
@@ -462,18 +462,18 @@ describe('with the server away from the start', () => {
   })
   beforeEach(async () => {
     ;({ world, stored, tab } = browser())
-    copy = await openKept()
+    copy = await openCopies()
     world.copy = copy
     client = tab()
     await client.start(null)
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     await settledCopy(copy, golden.entries.length)
   })
 
   test('the copy of this device opens, with what waits, and says of when it is', async () => {
     world.isAway = true
     client.write(observed('written away'))
-    await settled(() => client.getState().waiting === 1)
+    await allSent(() => client.getState().waiting === 1)
     const again = tab()
     await again.start(NOTEBOOK)
     expect(again.getState()).toMatchObject({ status: 'open', copyOfMs: golden.nowMs, waiting: 1 })
@@ -485,10 +485,10 @@ describe('with the server away from the start', () => {
     const again = tab()
     await again.start(null)
     again.write(observed('written away'))
-    await settled(() => again.getState().waiting === 1)
+    await allSent(() => again.getState().waiting === 1)
     world.isAway = false
     for (const { events } of [...world.streams]) events.connected(true)
-    await settled(() => again.getState().waiting === 0 && again.getState().copyOfMs === null)
+    await allSent(() => again.getState().waiting === 0 && again.getState().copyOfMs === null)
     expect(stored.observations().filter((text) => text === 'written away')).toHaveLength(1)
   })
   test('a notebook that was never open here cannot be opened, and says why', async () => {
@@ -503,20 +503,20 @@ describe('with the server away from the start', () => {
     world.answering = crypto.randomUUID() as LedgerId
     const { posts } = world
     client.write(observed('for my own ledger'))
-    await settled(() => client.getState().isOtherLedger)
+    await allSent(() => client.getState().isOtherLedger)
     expect(world.posts).toBe(posts)
     expect(client.getState().waiting).toBe(1)
     // The right one is back.
     world.answering = world.ledger
     for (const { events } of [...world.streams]) events.connected(true)
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     expect(client.getState().isOtherLedger).toBe(false)
     expect(stored.observations()).toContain('for my own ledger')
   })
   test('what waits for another ledger is still told where that one is open', async () => {
     world.isAway = true
     client.write(observed('for the first'))
-    await settled(() => client.getState().waiting === 1)
+    await allSent(() => client.getState().waiting === 1)
     const other = browser()
     const there = other.tab()
     await there.start(null)
@@ -526,14 +526,14 @@ describe('with the server away from the start', () => {
   })
   test('a ledger put back to an earlier day gets its acknowledged lines back from here', async () => {
     client.write(observed('acknowledged'))
-    await settled(() => stored.observations().includes('acknowledged') && client.getState().waiting === 0)
+    await allSent(() => stored.observations().includes('acknowledged') && client.getState().waiting === 0)
     await settledCopy(copy, golden.entries.length + 1)
     for (const { events } of [...world.streams]) events.connected(false)
     stored.forgetLast()
     world.run = 'second'
     expect(stored.observations()).not.toContain('acknowledged')
     for (const { events } of [...world.streams]) events.connected(true)
-    await settled(() => stored.observations().includes('acknowledged'))
+    await allSent(() => stored.observations().includes('acknowledged'))
     expect(client.getState().broughtBack).toBe(1)
     expect(textsOf(client).filter((text) => text === 'acknowledged')).toHaveLength(1)
   })
@@ -545,25 +545,25 @@ describe('with the server away from the start', () => {
     await new Promise((resolve) => setTimeout(resolve, 5))
     // The first tab hears it over its stream, and puts it into the copy both share.
     client.write(observed('meanwhile'))
-    await settled(() => stored.observations().includes('meanwhile'))
+    await allSent(() => stored.observations().includes('meanwhile'))
     await settledCopy(copy, golden.entries.length + 1)
     answer()
     await opening
-    await settled(() => again.getState().waiting === 0)
+    await allSent(() => again.getState().waiting === 0)
     await new Promise((resolve) => setTimeout(resolve, 30))
     expect(again.getState().broughtBack).toBe(0)
     expect(textsOf(again).filter((text) => text === 'meanwhile')).toHaveLength(1)
   })
   test('with the device’s stores cleared meanwhile, what was acknowledged is all there, and what is written goes straight', async () => {
     client.write(observed('acknowledged'))
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     world.openOutbox = () => Promise.reject(new Error('cleared'))
     world.copy = null
     const again = tab()
     await again.start(null)
     expect(textsOf(again)).toContain('acknowledged')
     again.write(observed('after'))
-    await settled(() => stored.observations().includes('after'))
+    await allSent(() => stored.observations().includes('after'))
     expect(again.getState().unkept).toEqual([])
   })
   test('with a clock a day wrong, order and content stay', async () => {
@@ -571,7 +571,7 @@ describe('with the server away from the start', () => {
     client.write(observed('tomorrow'))
     world.now -= 2 * 86_400_000
     client.write(observed('yesterday'))
-    await settled(() => client.getState().waiting === 0)
+    await allSent(() => client.getState().waiting === 0)
     expect(textsOf(client).slice(-2)).toEqual(['tomorrow', 'yesterday'])
     expect(stored.observations().slice(-2)).toEqual(['tomorrow', 'yesterday'])
   })

@@ -3,7 +3,7 @@ import { expect, test } from '@jest/globals'
 import type { LedgerId } from '@ivory-crystal/core/ids'
 import type { RawEntry } from '@ivory-crystal/core/notebook'
 import { golden } from '../../../core/golden/contract'
-import { openKept } from './offlineCopies'
+import { openCopies } from './offlineCopies'
 import { openOutbox } from './outbox'
 import { openPhotographs } from './photographs'
 
@@ -39,7 +39,7 @@ test('an outbox whose storage is cleared while it is open holds what this page p
 })
 
 test('copies and photographs are kept again after theirs is cleared', async () => {
-  const kept = await openKept()
+  const kept = await openCopies()
   const photographs = await openPhotographs()
   await photographs.put('a', new Uint8Array([1]).buffer)
   await cleared('ivory-crystal-notebook')

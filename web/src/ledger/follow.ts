@@ -42,13 +42,13 @@ export function followTabs(replica: Replica, tabs: Tabs): void {
         else replica.dispatch('stream lost')
         return
       case 'asks':
-        tellStanding(replica)
+        publishStatus(replica)
     }
   })
 }
 
 /** A tab that has just opened is told how things stand by the one that holds the stream. */
-function tellStanding(replica: Replica): void {
+function publishStatus(replica: Replica): void {
   if (!replica.isLeader) return
   const { connected, readings } = replica.state
   replica.tabs?.tell({ tell: 'heard', connected })

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import type { LedgerId, NotebookId } from '@ivory-crystal/core/ids'
 import type { About, Shelf } from '@ivory-crystal/core/wire'
 import { golden } from '../../../core/golden/contract'
-import { type OfflineCopy, openKept } from './offlineCopies'
+import { type OfflineCopy, openCopies } from './offlineCopies'
 
 const about = (ledger: string): About => ({ ledger: ledger as LedgerId, demo: false, byHand: false })
 const facts = (notebook: string, ledger = 'one') => ({
@@ -17,7 +17,7 @@ const lines = golden.entries.slice(0, 20).map((entry, i) => ({ seq: i + 1, entry
 describe('the copy of what was open', () => {
   let kept: OfflineCopy
   beforeEach(async () => {
-    kept = await openKept()
+    kept = await openCopies()
   })
   afterEach(() => {
     kept.close()

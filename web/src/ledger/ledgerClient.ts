@@ -65,7 +65,7 @@ export const CLOSED: LedgerState = {
 export interface Surroundings {
   readonly api: Pick<Api, 'about' | 'notebooks' | 'shelf' | 'entries' | 'post'>
   /** This device’s own copy of what was open; null where it may keep none. */
-  readonly openKept?: () => Promise<OfflineCopy | null>
+  readonly openCopies?: () => Promise<OfflineCopy | null>
   readonly openOutbox: (ledger: LedgerId) => Promise<Outbox>
   /** Sends what lines speak of and that is no line, such as photographs: it goes before them. */
   readonly sendBefore?: () => Promise<void>

@@ -3,7 +3,7 @@ import { clock } from '../clock/clock'
 import { api } from './api'
 import { createLedgerClient } from './client'
 import type { LedgerState } from './ledgerClient'
-import { openKept } from './offlineCopies'
+import { openCopies } from './offlineCopies'
 import { openOutbox } from './outbox'
 import { sendPhotographs } from './pictures'
 import { openStream } from './stream'
@@ -12,7 +12,7 @@ import { author, device } from './writer'
 
 const client = createLedgerClient({
   api,
-  openKept,
+  openCopies,
   openOutbox,
   sendBefore: sendPhotographs,
   openTabs,

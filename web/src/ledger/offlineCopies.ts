@@ -53,7 +53,7 @@ const PUT_AT_ONCE = 100
 /** Notebooks a device keeps a copy of. */
 const COPIES_MOST = 8
 
-export async function openKept(): Promise<OfflineCopy> {
+export async function openCopies(): Promise<OfflineCopy> {
   const database = await openReopening<KeptSchema>('ivory-crystal-notebook', 1, (made) => {
     made.createObjectStore('facts', { keyPath: 'notebook' })
     made.createObjectStore('last', { keyPath: 'key' })
@@ -66,7 +66,7 @@ function keptIn({ withDb, close }: Reopening<KeptSchema>): OfflineCopy {
   const of = (ledger: LedgerId, notebook: NotebookId) =>
     IDBKeyRange.bound([ledger, notebook, ''], [ledger, notebook, '\uffff'])
   type Db = IDBPDatabase<KeptSchema>
-  async function put(
+  async function putCopy(
     db: Db,
     ledger: LedgerId,
     notebook: NotebookId,
@@ -94,7 +94,7 @@ function keptIn({ withDb, close }: Reopening<KeptSchema>): OfflineCopy {
   return {
     add: (ledger, notebook, lines, nowMs) =>
       withDb(async (db) => {
-        await put(db, ledger, notebook, lines)
+        await putCopy(db, ledger, notebook, lines)
         const facts = await db.get('facts', notebook)
         if (facts) await db.put('facts', { ...facts, keptAtMs: nowMs })
       }),
@@ -104,7 +104,7 @@ function keptIn({ withDb, close }: Reopening<KeptSchema>): OfflineCopy {
         const { ledger } = about
         const known = new Set((await db.getAllKeys('lines', of(ledger, notebook))).map(([, , id]) => id))
         const there = new Set(lines.map(({ entry }) => entry.id as string))
-        await put(
+        await putCopy(
           db,
           ledger,
           notebook,

@@ -92,7 +92,7 @@ export async function openOutbox(ledger: LedgerId): Promise<Outbox> {
           most = Math.max(1, Math.floor(batch.groups.length / 2))
           continue
         }
-        const settled = await database.withDb((db) => settle(db, ledger, sent, answers))
+        const settled = await database.withDb((db) => applyAnswers(db, ledger, sent, answers))
         for (const id of settled) mine.delete(id)
         if (settled.length === 0) throw new Error('The server did not answer for the entries sent.')
         left.push(...settled)
@@ -134,7 +134,7 @@ function nextBatch(
   return { notebook, groups: [...groups.values()] }
 }
 
-async function settle(
+async function applyAnswers(
   db: IDBPDatabase<OutboxSchema>,
   ledger: LedgerId,
   sent: readonly RawEntry[],

@@ -10,9 +10,9 @@ import { notYetStored } from './verify'
 
 /** Starts with a notebook of this server's ledger (the first when none is named), or with this device's copy of it. */
 export async function start(replica: Replica, wanted: string | null): Promise<void> {
-  const { api, clock, openKept } = replica.surroundings
+  const { api, clock, openCopies } = replica.surroundings
   replica.dispatch('start', { failure: null, readings: {}, balance: null })
-  replica.localCopy ??= (await openKept?.().catch(() => null)) ?? null
+  replica.localCopy ??= (await openCopies?.().catch(() => null)) ?? null
   try {
     const heardAt = clock.now()
     const shelfAsked = api.shelf()

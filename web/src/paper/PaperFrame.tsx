@@ -47,7 +47,7 @@ export function PaperFrame({
     // Layout, typefaces and what the sheet still asks for are outside React.
     if (!sheet) return
     let wanted = true
-    void settled(sheet).then(() => {
+    void pageReady(sheet).then(() => {
       if (wanted) ready.current(sheet)
     })
     return () => {
@@ -74,7 +74,7 @@ export function PaperFrame({
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
-async function settled(sheet: HTMLElement): Promise<void> {
+async function pageReady(sheet: HTMLElement): Promise<void> {
   const document = sheet.ownerDocument
   const until = performance.now() + PATIENCE_MS
   const links = [...document.querySelectorAll<HTMLLinkElement>('link[rel="stylesheet"]')]

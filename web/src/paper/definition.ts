@@ -66,7 +66,7 @@ export function definitionOf(sheet: Sheet, about: AboutPdf): TDocumentDefinition
     pageSize: about.paper,
     pageMargins: [MARGIN.side, MARGIN.top, MARGIN.side, MARGIN.bottom],
     defaultStyle: { font: 'Text', fontSize: 9 },
-    content: [...stacked(sheet.blocks, scale), ...unsetTold(sheet, about)],
+    content: [...stacked(sheet.blocks, scale), ...unsetNote(sheet, about)],
     footer: (page, pages) => ({
       columns: [
         words([foot(about.foot)], 1, { noWrap: true }),
@@ -94,7 +94,7 @@ export function definitionOf(sheet: Sheet, about: AboutPdf): TDocumentDefinition
 const UNSET_TOLD = 12
 
 /** What could not be set is told once, at the end. */
-function unsetTold(sheet: Sheet, about: AboutPdf): Content[] {
+function unsetNote(sheet: Sheet, about: AboutPdf): Content[] {
   const unset = unsetIn([...wordsOf(sheet.blocks), about.title, about.foot].join(' '))
   if (unset.length === 0) return []
   const names = unset

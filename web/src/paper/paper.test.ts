@@ -60,7 +60,7 @@ async function read(bytes: Uint8Array) {
   await document.destroy()
   return { pages, attached, info: info as Record<string, unknown>, metadata: metadata?.getRaw() as string }
 }
-async function made(...blocks: readonly Block[]) {
+async function pdfOf(...blocks: readonly Block[]) {
   const pdf = await makePdf(sheet(...blocks), ABOUT, files, always)
   if (!pdf) throw new Error('It was stopped.')
   return { ...pdf, ...(await read(pdf.bytes)) }
@@ -149,12 +149,12 @@ describe('a page as a PDF', () => {
   test('one bad picture costs its own place and nothing else', async () => {
     const picture = (url: string): Block => ({ is: 'picture', gapPx: 0, url, widthPx: 100, heightPx: 80 })
     const bad = ['data:image/jpeg;base64,/9j//9k=', '', 'data:image/jpeg;base64,AAAA', 'data:text/html,x']
-    const { pages } = await made(words('before'), ...bad.map(picture), words('after'))
+    const { pages } = await pdfOf(words('before'), ...bad.map(picture), words('after'))
     expect(pages.join().match(/cannot be shown/g)).toHaveLength(bad.length)
     expect(pages.join()).toContain('after')
   })
   test('holds its words, struck ones too, its tables and its drawings’ words', async () => {
-    const { pages } = await made(
+    const { pages } = await pdfOf(
       words('Melting ranges', 2),
       {
         ...words(''),
@@ -195,7 +195,7 @@ describe('a page as a PDF', () => {
       expect(pages[0]).toContain(told)
   })
   test('is PDF/A-3b by its own word, has title, author and date, and the lines inside', async () => {
-    const { attached, info, metadata } = await made(words('one'))
+    const { attached, info, metadata } = await pdfOf(words('one'))
     expect(info).toMatchObject({ Title: 'Benzil, from benzoin', Author: 'bench 7', PDFFormatVersion: '1.7' })
     expect(String(info['CreationDate'])).toContain('20261124140500')
     expect(metadata).toMatch(/pdfaid:part>3</)
@@ -205,7 +205,11 @@ describe('a page as a PDF', () => {
   test('a heading is not left at the foot of a page without what it heads', async () => {
     const row = words('a line of the log that takes one line of the page')
     for (let rows = 48; rows < 58; rows++) {
-      const { pages } = await made(...Array.from({ length: rows }, () => row), words('Where it went', 2), row)
+      const { pages } = await pdfOf(
+        ...Array.from({ length: rows }, () => row),
+        words('Where it went', 2),
+        row,
+      )
       const last = pages.find((page) => page.includes('Where it went')) ?? ''
       expect(last.split('Where it went')[1]).toContain('a line of the log')
     }
@@ -246,7 +250,7 @@ describe('a page as a PDF', () => {
         { fromPx: 52, widthPx: 748, blocks: [words(`Read line ${i}.`)] },
       ],
     }))
-    const { pages } = await made(...blocks)
+    const { pages } = await pdfOf(...blocks)
     const text = pages.join(' ')
     expect(
       Array.from({ length: 2000 }, (_, i) => `Read line ${i}.`).filter((line) => !text.includes(line)),

@@ -54,7 +54,7 @@ export async function takePhotograph(file: File): Promise<TakenPhotograph> {
   try {
     let smallest: { blob: Blob; widthPx: number; heightPx: number } | null = null
     for (const [longestPx, quality] of TRIES) {
-      smallest = await drawn(bitmap, longestPx, quality)
+      smallest = await drawPicture(bitmap, longestPx, quality)
       if (smallest.blob.size <= BYTES_AIM) break
     }
     if (!smallest || smallest.blob.size > PHOTOGRAPH_BYTES_MOST)
@@ -67,7 +67,7 @@ export async function takePhotograph(file: File): Promise<TakenPhotograph> {
   }
 }
 
-async function drawn(bitmap: ImageBitmap, longestPx: number, quality: number) {
+async function drawPicture(bitmap: ImageBitmap, longestPx: number, quality: number) {
   const scale = Math.min(1, longestPx / Math.max(bitmap.width, bitmap.height))
   const canvas = document.createElement('canvas')
   canvas.width = Math.max(1, Math.round(bitmap.width * scale))

@@ -20,11 +20,11 @@ export interface LogLine {
 }
 
 /** Whom a page is about, in the order they are told, and what its samples are called. */
-interface Told {
+interface LogScope {
   readonly subjects: readonly string[]
   readonly labels: ReadonlyMap<string, string>
 }
-function toldIn(view: View, id: PrepId | UnknownId): Told | null {
+function logScopeOf(view: View, id: PrepId | UnknownId): LogScope | null {
   const prep = prepOf(view, id as PrepId)
   if (prep)
     return {
@@ -50,17 +50,17 @@ const mixturesOfPrep = (view: View, { samples }: PrepFacts) =>
 
 /** Everything written about a prep, its samples and its melts, in order of truth; readings by the second left out. */
 export const logOf = memoize((view: View, id: PrepId): readonly LogLine[] =>
-  linesAbout(view, toldIn(view, id)),
+  linesAbout(view, logScopeOf(view, id)),
 )
 
 /** Everything written about an unknown, what it was ground with, and their melts and plates, in order of truth. */
 export const caseLogOf = memoize((view: View, id: UnknownId): readonly LogLine[] =>
-  linesAbout(view, toldIn(view, id)),
+  linesAbout(view, logScopeOf(view, id)),
 )
 
 /** Every line a page rests on, as it was written: strikes and readings by the second with it. */
 export function linesBehind(view: View, id: SubjectId): readonly KnownEntry[] {
-  const told = toldIn(view, id as PrepId | UnknownId) ?? { subjects: [id], labels: new Map() }
+  const told = logScopeOf(view, id as PrepId | UnknownId) ?? { subjects: [id], labels: new Map() }
   return everyLine(view, told).sort((p, q) => (p.id < q.id ? -1 : 1))
 }
 
@@ -86,11 +86,11 @@ export function inShort(lines: readonly LogLine[]): readonly LogLine[] {
   )
 }
 
-function everyLine(view: View, { subjects, labels }: Told): KnownEntry[] {
+function everyLine(view: View, { subjects, labels }: LogScope): KnownEntry[] {
   return [...subjects, ...labels.keys()].flatMap((subject) => everyLineOf(view, subject))
 }
 
-function linesAbout(view: View, told: Told | null): readonly LogLine[] {
+function linesAbout(view: View, told: LogScope | null): readonly LogLine[] {
   if (!told) return []
   const every = everyLine(view, told)
   const strikes = every.filter((line) => line.kind === 'struck')

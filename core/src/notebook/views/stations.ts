@@ -17,45 +17,45 @@ export interface StationFacts {
   readonly reason: string | null
 }
 
-type Told = Pick<StationFacts, 'reason'> & { readonly is: 'done' | 'open' | 'needs a look' }
-const DONE: Told = { is: 'done', reason: null }
-const OPEN: Told = { is: 'open', reason: null }
+type StationTask = Pick<StationFacts, 'reason'> & { readonly is: 'done' | 'open' | 'needs a look' }
+const DONE: StationTask = { is: 'done', reason: null }
+const OPEN: StationTask = { is: 'open', reason: null }
 
 /** How far each station of a prep is. The first that is neither done nor troubled is where the work is now. */
 export const stationsOf = memoize((view: View, id: PrepId): readonly StationFacts[] => {
   const prep = prepOf(view, id)
   if (!prep) return []
-  const told = STATIONS.map((station) => tell(view, prep, station))
+  const told = STATIONS.map((station) => taskAt(view, prep, station))
   const now = told.findIndex(({ is }) => is === 'open')
   return STATIONS.map((station, i) => {
-    const { is, reason } = told[i] as Told
+    const { is, reason } = told[i] as StationTask
     return { station, reason, state: is !== 'open' ? is : i === now ? 'now' : 'not yet' }
   })
 })
 
-function look(reason: string): Told {
+function look(reason: string): StationTask {
   return { is: 'needs a look', reason }
 }
 
-function tell(view: View, prep: PrepFacts, station: Station): Told {
+function taskAt(view: View, prep: PrepFacts, station: Station): StationTask {
   switch (station) {
     case 'plan':
-      return planTold(view, prep)
+      return planTask(view, prep)
     case 'weigh':
-      return weighTold(view, prep)
+      return weighTask(view, prep)
     case 'melt':
-      return meltTold(view, prep)
+      return meltTask(view, prep)
     case 'judge':
       if (!prep.verdict) return OPEN
       return isStale(view, prep.verdict) ? look('A reading it is based on was struck out. Sign again.') : DONE
     case 'page':
       return prep.verdict && !isStale(view, prep.verdict) && recoveryOf(prep).ok ? DONE : OPEN
     default:
-      return stepsTold(prep, station)
+      return stepsTask(prep, station)
   }
 }
 
-function planTold(view: View, prep: PrepFacts): Told {
+function planTask(view: View, prep: PrepFacts): StationTask {
   if (!prep.plan) return OPEN
   if (isStale(view, prep.plan))
     return look(
@@ -64,12 +64,12 @@ function planTold(view: View, prep: PrepFacts): Told {
   return DONE
 }
 
-function stepsTold(prep: PrepFacts, station: Station): Told {
+function stepsTask(prep: PrepFacts, station: Station): StationTask {
   const steps = prep.steps.filter((step) => step.station === station)
   return steps.length > 0 && steps.every((step) => prep.ticked.has(step.id)) ? DONE : OPEN
 }
 
-function weighTold(view: View, prep: PrepFacts): Told {
+function weighTask(view: View, prep: PrepFacts): StationTask {
   const product = sampleOf(prep, 'product')
   if (!product?.weighing) return OPEN
   const recovery = recoveryOf(prep)
@@ -78,7 +78,7 @@ function weighTold(view: View, prep: PrepFacts): Told {
   return oddity ? look(oddity.sentence) : DONE
 }
 
-function meltTold(view: View, prep: PrepFacts): Told {
+function meltTask(view: View, prep: PrepFacts): StationTask {
   const rows = rangesOf(view, prep.id)
   if (latestRange(rows, 'product')) return DONE
   const trouble = rows.find((row) => row.runEnded && row.trouble)

@@ -295,7 +295,7 @@ describe('a period of the ledger', () => {
 })
 
 /** Every rule of the bench, held against what was planned. */
-function expectKept(all: readonly PeriodTask[], plan: ReturnType<typeof planned>, nowMin: number): void {
+function expectUnchanged(all: readonly PeriodTask[], plan: ReturnType<typeof planned>, nowMin: number): void {
   const placed = all.filter(({ id, state }) => state.is === 'open' && plan.starts[id] !== undefined)
   const start = ({ id }: PeriodTask) => plan.starts[id] ?? 0
   for (const task of placed) {
@@ -322,7 +322,7 @@ function expectKept(all: readonly PeriodTask[], plan: ReturnType<typeof planned>
 describe('the rest of a period is planned', () => {
   test('hands, instruments, waits and the flame next door are kept', () => {
     const plan = asOpened
-    expectKept(tasks(), plan, 52)
+    expectUnchanged(tasks(), plan, 52)
     expect(plan.broken).toEqual([])
     expect(plan.makespanMin - plan.lowerBoundMin).toBeLessThanOrEqual(0.05 * plan.makespanMin)
     // Bench 3 has the block until the 60th minute.
@@ -345,7 +345,7 @@ describe('the rest of a period is planned', () => {
     const late = planned(demo, 45, other)
     expect(late.makespanMin).toBeGreaterThan(other.makespanMin + 2)
     expect(late.changed).toMatch(/^You will finish \d+ min later than planned: “.+” moves by \d+ min\.$/)
-    expectKept(tasks(demo, 45), late, 97)
+    expectUnchanged(tasks(demo, 45), late, 97)
   })
   test('another order is taken where it gains three minutes, and it is said which', () => {
     const plan = asOpened
@@ -400,7 +400,7 @@ describe('the rest of a period is planned', () => {
         for (const { id, state } of all)
           if (state.is === 'running' && plan.starts[id] !== undefined)
             expect(plan.starts[id]).toBe(Math.floor((state.fromMs - terms.beginsAtMs) / MINUTE_MS))
-        expectKept(all, plan, 52 + min)
+        expectUnchanged(all, plan, 52 + min)
       }),
       { numRuns: 3 },
     )

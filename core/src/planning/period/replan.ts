@@ -60,7 +60,7 @@ export function replanPeriod(
   effort = 1,
 ): PeriodPlan {
   const prepared = prepare(tasks, terms, putOff, nowMs)
-  return told(prepared, planned(prepared.session, tasks, before, effort))
+  return periodPlanOf(prepared, planned(prepared.session, tasks, before, effort))
 }
 
 /**
@@ -86,7 +86,7 @@ export function secondLook(
   const better = lookAgain(session, tried.value.starts, look, effort)
   if (costOf(tried.value) - costOf(better) < GAIN_MIN) return null
   const gainedMin = tried.value.makespanMin - better.makespanMin
-  return told(prepared, { plan: better, changed: turnOf(tasks, session, better, plan, gainedMin) })
+  return periodPlanOf(prepared, { plan: better, changed: turnOf(tasks, session, better, plan, gainedMin) })
 }
 /** One look takes about as long as a first plan. */
 const LOOK_EFFORT = 0.3
@@ -119,7 +119,7 @@ function prepare(
   return { asked, session, isAgainstFlame: flameless !== null }
 }
 
-function told(
+function periodPlanOf(
   { asked, session, isAgainstFlame }: Prepared,
   { plan, changed }: { readonly plan: SessionPlan; readonly changed: string | null },
 ): PeriodPlan {

@@ -4,13 +4,13 @@ import type { VerdictExercise } from './make'
 import type { Cause } from './stories'
 
 /** What the learner made of it. */
-export interface VerdictSaid {
+export interface VerdictAnswer {
   readonly verdict: Verdict
   readonly cause: Cause
   readonly next: NextStep
 }
 
-export function scoreVerdict({ judgement, cause, told }: VerdictExercise, said: VerdictSaid): Score {
+export function scoreVerdict({ judgement, cause, told }: VerdictExercise, said: VerdictAnswer): Score {
   const first = judgement.actions[0]
   const compared: readonly Compared[] = [
     {

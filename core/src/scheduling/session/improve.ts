@@ -27,7 +27,7 @@ export function improve(
   let best = first
   const { uniform: random } = randomSource((compiled.size + 1000 * look) * 7919)
   for (let round = 0; round < rounds && best.endMin > leastMin; round++) {
-    const kept = orderKept(compiled, best, freedOf(compiled, best, random))
+    const kept = lagsKeepingOrder(compiled, best, freedOf(compiled, best, random))
     if (!kept) continue
     const { found } = search(
       { ...compiled, lags: kept },
@@ -59,7 +59,7 @@ function freedOf(
 }
 
 /** The paths that follow when whatever ended before another began, and shares something with it, stays before it. */
-function orderKept(compiled: Compiled, { starts }: Found, freed: Uint8Array): Int32Array | null {
+function lagsKeepingOrder(compiled: Compiled, { starts }: Found, freed: Uint8Array): Int32Array | null {
   const { size, durations, apart, gaps, isFixed, resources } = compiled
   const lags = compiled.lags.slice()
   for (let i = 1; i < size; i++) {

@@ -132,7 +132,7 @@ export function ClassFit() {
         className="look mt-2"
       />
       {share !== null && <ProgressBar className="mt-3" now={100 * share} aria-label="days simulated" />}
-      {result?.ok && <Told ways={result.value} />}
+      {result?.ok && <ClassOutcome ways={result.value} />}
     </>
   )
 }
@@ -201,7 +201,7 @@ async function simulated(
   return { ok: true, value: ways }
 }
 
-function Told({ ways }: { ways: readonly Way[] }) {
+function ClassOutcome({ ways }: { ways: readonly Way[] }) {
   const [asIs] = ways
   if (!asIs) return null
   const hours = (min: number) => `${Math.floor(min / 60)} h ${String(Math.round(min % 60)).padStart(2, '0')}`

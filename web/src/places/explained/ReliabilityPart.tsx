@@ -67,7 +67,7 @@ export function ReliabilityPart({ home }: { home: string }) {
         </div>
       )}
       {tried && !tried.ok && <p className="trouble mt-2">{tried.problem.sentence}</p>}
-      {tried?.ok && tried.value.of === one.id && <Told tried={tried.value} list={one} />}
+      {tried?.ok && tried.value.of === one.id && <ReliabilitySummary tried={tried.value} list={one} />}
     </>
   )
 }
@@ -94,7 +94,7 @@ async function tryList(one: UnknownFacts, tell: (done: number) => boolean): Prom
   return { ok: true, value: { of: one.id, most: most.value, nearest: nearest.value } }
 }
 
-function Told({ tried: { most, nearest }, list }: { tried: Tried; list: UnknownFacts }) {
+function ReliabilitySummary({ tried: { most, nearest }, list }: { tried: Tried; list: UnknownFacts }) {
   const name = (id: string) => list.candidates.find(({ compound }) => compound.id === id)?.compound.name ?? id
   const [hard] = most.hardPairs
   return (

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useNotebook } from '../../ledger/notebook'
 import { photographsHere } from '../../ledger/pictures'
-import { openKept } from '../../ledger/offlineCopies'
+import { openCopies } from '../../ledger/offlineCopies'
 
 /** What this device keeps for itself. */
 export interface OnThisDevice {
@@ -34,7 +34,7 @@ export function useDevice(): OnThisDevice | null {
 
 async function look(): Promise<OnThisDevice> {
   const here = await photographsHere()
-  const kept = await openKept().catch(() => null)
+  const kept = await openCopies().catch(() => null)
   const [copy, pictures, waiting, space, stays] = await Promise.all([
     kept?.counted().catch(() => null) ?? null,
     here?.kept().catch(() => null) ?? null,

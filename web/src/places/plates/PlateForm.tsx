@@ -186,7 +186,7 @@ export function PlateForm({
                 change({
                   visualized: event.target.checked
                     ? [...draft.visualized, one]
-                    : draft.visualized.filter((kept) => kept !== one),
+                    : draft.visualized.filter((storedDraft) => storedDraft !== one),
                 })
               }}
             />

@@ -101,7 +101,7 @@ function SignForm({
             type="radio"
             name="answer"
             id={`answer ${compound.id}`}
-            label={`${capital(compound.name)}${said(chance(compound.id))}`}
+            label={`${capital(compound.name)}${verdictText(chance(compound.id))}`}
             checked={chosen === compound.id}
             onChange={() => {
               form.set({ chosen: compound.id })
@@ -117,7 +117,7 @@ function SignForm({
             id={`answer ${one}`}
             label={
               one === 'not on the list'
-                ? `Not on the list${said(chance(null))}`
+                ? `Not on the list${verdictText(chance(null))}`
                 : 'Cannot be decided from the measurements'
             }
             checked={chosen === one}
@@ -144,7 +144,7 @@ function SignForm({
   )
 }
 
-function said(probability: number | undefined): string {
+function verdictText(probability: number | undefined): string {
   return probability === undefined ? '' : `, ${percent(probability)}`
 }
 

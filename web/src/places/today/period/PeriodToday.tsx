@@ -139,12 +139,12 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
       </div>
       <div className={css.below}>
         {plan && (
-          <Told title="What sets your finishing time">
+          <PlanSummary title="What sets your finishing time">
             <p className="mb-0">{hangsOn(tasks, plan)}</p>
-          </Told>
+          </PlanSummary>
         )}
         {plan && (
-          <Told title={plan.makespanMin > plan.deadlineMin ? 'If you run late' : 'If you run late'}>
+          <PlanSummary title={plan.makespanMin > plan.deadlineMin ? 'If you run late' : 'If you run late'}>
             {late ? (
               whenLate(tasks, late, plan, terms).map((text) => (
                 <p key={text} className="mb-1">
@@ -160,9 +160,9 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
                 working out …
               </p>
             )}
-          </Told>
+          </PlanSummary>
         )}
-        <Told title="Shared">
+        <PlanSummary title="Shared">
           {othersHave.map((text) => (
             <p key={text} className="mb-1">
               {text}
@@ -181,7 +181,7 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
               that bench first.
             </p>
           )}
-        </Told>
+        </PlanSummary>
       </div>
       {plan && <SetAside period={period} tasks={tasks} plan={plan} />}
       <div className="row-of mt-3 no-print">
@@ -284,7 +284,7 @@ function Head({ plan, now: { period, isBusy, problem } }: { plan: PeriodPlan | n
   )
 }
 
-function Told({ title, children }: { title: string; children: ReactNode }) {
+function PlanSummary({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section aria-label={title}>
       <h2>{title}</h2>

@@ -141,7 +141,7 @@ async function plan(
     tell({ period: id, plan: first, late: null, problem: planned.problem, changed: null })
     return
   }
-  if (!(await settled(planned.value))) return
+  if (!(await publishPlan(planned.value))) return
   // While nobody asks for anything, other orders are looked for: one that gains three minutes is taken.
   const happened = whatHappened(period, tasks)
   let best = planned.value
@@ -154,11 +154,11 @@ async function plan(
     if (!again.ok || !isWanted()) return
     if (again.value === null) continue
     best = again.value
-    if (!(await settled(best))) return
+    if (!(await publishPlan(best))) return
   }
 
   /** The plan is told and kept, with what becomes of it when it gets late; false where nobody wants it any more. */
-  async function settled(value: PeriodPlan): Promise<boolean> {
+  async function publishPlan(value: PeriodPlan): Promise<boolean> {
     const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
     if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return false
     keepPlan(period, value)
