@@ -27,7 +27,7 @@ test('what the lab sets reaches every screen: whom to call, what is closed, who 
 }) => {
   await page.goto(demo.url)
   await page.getByRole('heading', { name: 'Next at the bench' }).waitFor()
-  expect(await underR(page)).toContain('Whom to call is not set here')
+  expect(await underR(page)).toContain('The numbers to call are not set here')
 
   // The person in charge closes a solvent and says whom to call, in a set the notebook does not go by.
   await page.goto(`${demo.url}/instruments/rules`)
@@ -66,7 +66,7 @@ test('what the lab sets reaches every screen: whom to call, what is closed, who 
   await page.getByRole('button', { name: 'How much', exact: true }).click()
   await page.getByLabel('kept back, mg').fill('24')
   await page.getByRole('button', { name: 'Use this plan' }).click()
-  await expect(page.getByRole('alert')).toContainText('Say who was asked')
+  await expect(page.getByRole('alert')).toContainText('Enter who was asked')
   await page.getByLabel(/^Not without the person in charge: 1,3-dinitrobenzene/).fill('M. K.')
   await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText(/M\. K\. asked as the person in charge/)).toBeVisible()

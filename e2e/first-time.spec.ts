@@ -70,7 +70,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
   await expect(weigh.getByLabel('empty vessel, g')).toHaveValue(EMPTY)
   await weigh.getByLabel('loaded vessel, g').fill('331.1216')
   await weigh.getByRole('button', { name: 'Record 299.9000 g' }).click()
-  await expect(weigh.getByText(/from 2\.4.* of crude: a digit too many/)).toBeVisible()
+  await expect(weigh.getByText(/from 2\.4.* of crude\. Is there a digit too many/)).toBeVisible()
   await weigh.getByLabel('loaded vessel, g').fill('33.1216')
   await weigh.getByRole('button', { name: 'Record 1.9000 g' }).click()
   await expect(page.getByText('1.9000 g 33.1216 loaded − 31.2216 empty')).toBeVisible()
@@ -82,7 +82,7 @@ test('a first prep, with every false step a first-timer makes, comes to a page t
 
   // Account: what is predicted comes to what went in, and nothing asks for what has been weighed.
   await page.getByRole('link', { name: 'Where is the rest?' }).click()
-  await expect(page.getByText('the balance stays open')).toBeVisible()
+  await expect(page.getByText('the mass balance stays open')).toBeVisible()
   const predicted = await page.locator('[data-predicted]').allTextContents()
   expect(predicted.reduce((sum, text) => sum + Number(text), 0)).toBeCloseTo(CRUDE_G - 0.025, 3)
   await page.getByRole('button', { name: 'Weigh the residue' }).click()

@@ -37,7 +37,7 @@ test('a sharp low range is seen as a possible eutectic, and the mixed melt that 
   // An earlier tube read 17 °C higher: that comes before any word on the sample.
   await expect(heading(page, 'Cannot tell from this range')).toBeVisible()
   await expect(
-    page.getByText(/One measurement would settle it: melt a new tube of it the same way/),
+    page.getByText(/One measurement would decide it: melt a new tube of it the same way/),
   ).toBeVisible()
   await expect(page.getByTestId('budget')).toContainText(/60 min of air dry what boils at 78 °C/)
   await expect(page.getByText('Near the eutectic, 78.4 °C')).toBeVisible()
@@ -84,7 +84,7 @@ test('beside authentic and mixture in one run the thermometer cancels, and ident
   await openPrepNamed(page, 'Benzil, from benzoin')
   await station(page, 'Judge')
   await expect(heading(page, 'Consistent with pure benzil')).toBeVisible()
-  await expect(page.getByText('same run, so thermometer and heating are shared')).toBeVisible()
+  await expect(page.getByText('same run, so both share thermometer and heating')).toBeVisible()
   await expect(page.getByText('Mixed melt: one compound')).toBeVisible()
 })
 
@@ -117,7 +117,7 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
 }) => {
   await openPrep(page, demo)
   await page.getByRole('link', { name: 'Run a plate' }).click()
-  await expect(page.getByText('Drag the front to where it was marked')).toBeVisible()
+  await expect(page.getByText('Drag the front to its mark')).toBeVisible()
   await page.getByLabel('eluent').fill('hexane and ethyl acetate, 4 : 1')
   await page.getByLabel('front above the line, mm').fill('56')
   const plate = page.getByRole('img', { name: /^Plate\./ })
@@ -143,7 +143,7 @@ test('a plate is measured by clicks, keys and on a photograph, and joins the jud
   await page.mouse.up()
   await expect(page.getByLabel('lane a, spot 1, mm')).toHaveValue('33.0')
   await page
-    .getByLabel('a photograph under it')
+    .getByLabel(/^a photograph under the drawing/)
     .setInputFiles(join(import.meta.dirname, '..', 'scripts', 'golden-plate.jpg'))
   await page.getByLabel('left edge', { exact: true }).fill('0.1')
   await page.reload()

@@ -114,7 +114,7 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   await chooseSample(slot(page, 1), 'Benzil')
   await chooseSample(slot(page, 2), '')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
-  await page.getByRole('button', { name: /^Check: The label of the oil/ }).click()
+  await page.getByRole('button', { name: /^Check: You have read the label of the oil/ }).click()
   await page.getByRole('button', { name: 'Start the simulated oil-bath tube' }).click()
   await page.getByRole('button', { name: 'Yes' }).click()
   await page.getByRole('button', { name: 'Tubes are in' }).click()
@@ -150,7 +150,7 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   await typed.fill('180.0')
   await typed.press('Enter')
   await expect(
-    page.getByText(/180\.0 °C is kept: .* above where the heating should be .*is the scale in °F\?/),
+    page.getByText(/180\.0 °C is saved: .* above the expected temperature .*Is the scale in °F\?/),
   ).toBeVisible()
   await typed.fill('')
 
@@ -225,7 +225,7 @@ test('a light trace from a file gives a range, its ends found and moved', async 
   await chooseSample(slot(page, 2), '')
   await chooseSample(slot(page, 1), 'Benzil')
   await page.getByRole('button', { name: 'Plan this melt' }).click()
-  await page.getByText('Bring in a light trace the instrument wrote').click()
+  await page.getByText('Import a light trace of the instrument').click()
   const rows = Array.from({ length: 240 }, (_, i) => {
     const c = 88 + i / 20
     const share = Math.min(1, Math.max(0, c - 94))

@@ -49,7 +49,7 @@ test('with the server gone: a whole dissolving, a reload, a photograph and a PDF
   await own.kill()
 
   await page.goto(address)
-  await expect(page.getByText('You are working on this device’s own copy')).toBeVisible()
+  await expect(page.getByText('You are working on the copy on this device')).toBeVisible()
   await tickNext(page)
   await tickNext(page)
   await countDrops(page, '25')

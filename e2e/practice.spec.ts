@@ -206,7 +206,7 @@ test('an instructor’s practical goes out as a file, is done once, and comes ba
   await page.goto(`${demo.url}/practice/for-instructors`)
   await page.getByLabel('Results handed in').setInputFiles([await results.path(), await practical.path()])
   await expect(page.getByRole('heading', { name: 'The class, 1 sheet' })).toBeVisible()
-  await expect(page.getByRole('alert')).toContainText('is a practical, not what a learner handed in')
+  await expect(page.getByRole('alert')).toContainText('is a practical, not results that were handed in')
   const csv = page.waitForEvent('download')
   await page.getByRole('button', { name: 'The sheet as CSV' }).click()
   const text = await readFile(await (await csv).path(), 'utf8')

@@ -27,7 +27,7 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     ['0.800', 'Small flask and suction funnel', 'turn the suction on'],
     ['0.100', 'Craig tube in the centrifuge', 'Set the plunger in loosely'],
     ['0.150', 'Centrifuge tube and pipette', 'draw the liquor off the crystals'],
-    ['0.500', 'Evaporation on a watch glass', 'what was dissolved: all of that is still on the glass'],
+    ['0.500', 'Evaporation on a watch glass', 'everything that was dissolved is still on the glass'],
   ] as const
   for (const [crude, procedure, said] of cases) {
     await begin(page, demo, 'adipic acid', crude)
@@ -160,7 +160,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
 
   for (let i = 0; i < 4; i++) await tickNext(page)
   await page.getByRole('button', { name: 'Discard it' }).click()
-  await expect(page.getByRole('alert')).toContainText('the liquor may still hold what is missing')
+  await expect(page.getByRole('alert')).toContainText('the mother liquor could hold what is missing')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await page.getByRole('link', { name: 'Go on to weigh' }).click()
 
@@ -187,7 +187,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   await expect(page.getByText(new RegExp(`^${percent.toFixed(1)} ± `)).first()).toBeVisible()
   await page.getByRole('link', { name: 'Where is the rest?' }).click()
   await expect(page.getByRole('img', { name: new RegExp(`Crystals ${shown} g`) })).toBeVisible()
-  await expect(page.getByText('the balance stays open')).toBeVisible()
+  await expect(page.getByText('the mass balance stays open')).toBeVisible()
   await expect
     .poll(async () => (await demo.entries()).map(({ entry }) => entry.kind))
     .toEqual(expect.arrayContaining(['balanced', 'liquor discarded', 'rescue tried']))
@@ -206,23 +206,23 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await tickNext(page)
   // Drops are counted once for each pipette, and what no pipette gives is named.
   await countDrops(page, '500')
-  await expect(page.getByRole('alert')).toContainText('no drop of a pipette')
+  await expect(page.getByRole('alert')).toContainText('do not fit a pipette')
   await countDrops(page, '25')
   const { portions, did } = dissolving(page)
   await portions.getByRole('button', { name: '+ 2 drops' }).click()
   await did.getByRole('button', { name: 'less solid' }).click()
   for (let i = 0; i < 2; i++) {
-    await portions.getByRole('button', { name: '+ 1 drops' }).click()
+    await portions.getByRole('button', { name: '+ 1 drop' }).click()
     await did.getByRole('button', { name: 'no change' }).click()
   }
-  await expect(page.getByRole('alert')).toContainText('two portions that changed nothing: it is grit')
-  await portions.getByRole('button', { name: 'strike out the last 1 drops' }).click()
+  await expect(page.getByRole('alert')).toContainText('what is left is grit')
+  await portions.getByRole('button', { name: 'strike out the last 1 drop' }).click()
   await portions.getByRole('button', { name: '+ 5 drops' }).click()
   await did.getByRole('button', { name: 'all dissolved' }).click()
   await expect(page.getByText('All dissolved.')).toBeVisible()
   await page.getByLabel('other volume, drops').first().fill('2.5')
   await page.getByRole('button', { name: 'Add 2.5 drops' }).click()
-  await expect(page.getByText('drops are counted whole')).toBeVisible()
+  await expect(page.getByText('count whole drops')).toBeVisible()
   // Solvent boiled away is taken off, and not more than there was.
   await page.getByRole('button', { name: 'Some boiled away' }).click()
   await page.getByLabel('boiled away, mL').fill('3')
@@ -243,7 +243,7 @@ test('a Craig tube by drops, grit and too much solvent told, through to the acco
   await tickNext(page)
   await tickNext(page)
   await page.getByRole('link', { name: 'Go on to collect' }).click()
-  await expect(page.getByText('slip the centrifuge tube over the whole')).toBeVisible()
+  await expect(page.getByText('Slip the centrifuge tube over both')).toBeVisible()
   for (let i = 0; i < 6; i++) await tickNext(page)
   await page.getByRole('link', { name: 'Go on to weigh' }).click()
   const weigh = page.getByRole('form', { name: 'Weigh the product' })

@@ -95,7 +95,7 @@ test('K-14 is solved: scouting run, careful run, candidates, mixtures, signed ve
   await page.getByRole('button', { name: 'Open the sealed answer' }).click()
   await expect(page.getByTestId('answer')).toHaveText('Methyl 4-nitrobenzoate.')
   await expect(page.getByText('Your verdict agrees.')).toBeVisible()
-  await expect(page.getByText(/its hash is the one on record/)).toBeVisible()
+  await expect(page.getByText(/its hash matches the record/)).toBeVisible()
 
   const signed = (await demo.entries()).filter(({ entry }) => entry.kind === 'unknown signed').at(-1)
   expect((signed?.entry.body['restsOn'] as string[]).length).toBeGreaterThan(5)

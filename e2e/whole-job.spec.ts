@@ -127,7 +127,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
 
   // Account: the liquor is evaporated in a weighed beaker, and the balance of masses closes.
   await page.getByRole('link', { name: 'Where is the rest?' }).click()
-  await expect(page.getByText('the balance stays open')).toBeVisible()
+  await expect(page.getByText('the mass balance stays open')).toBeVisible()
   await page.getByRole('button', { name: 'Weigh the residue' }).click()
   const residue = page.getByRole('form', { name: 'Weigh the residue' })
   // It is asked for by difference, as the product was weighed.
@@ -155,7 +155,7 @@ test('one crude solid, from first weighing to printed page', async ({ page, own 
   }
   await press('a', 'crude onset', { tube: 0, liquid: 0.2 })
   await press('z', 'crude clear', { tube: 0, look: 'clear' })
-  await expect(page.getByText('In the window. Eye at the lens')).toBeVisible()
+  await expect(page.getByText('In the watch band. Keep your eye on all tubes')).toBeVisible()
   await press('s', 'product onset', { tube: 1, liquid: 0.2 })
   await press('x', 'product clear', { tube: 1, look: 'clear' })
   await expect(cell(page, 'all liquid', 2)).toContainText(marked['product clear'] ?? '-')

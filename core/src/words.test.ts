@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { listed, significant } from './words'
+import { minutesInWords, listed, significant } from './words'
 
 describe('a number to its significant digits', () => {
   test.each([
@@ -30,4 +30,15 @@ test('names are listed as in a sentence', () => {
     'ice and salt',
     'ice, salt and water',
   ])
+})
+
+test.each([
+  [0, '0 min'],
+  [3.4, '3 min'],
+  [90, '90 min'],
+  [91, '1 h 31 min'],
+  [120, '2 h'],
+  [150, '2 h 30 min'],
+])('%s minutes are read as %s', (minutes, words) => {
+  expect(minutesInWords(minutes)).toBe(words)
 })

@@ -26,3 +26,18 @@ export function significant(value: number, digits: number): string {
   const decimals = digits - 1 - Math.floor(Math.log10(Math.abs(rounded)))
   return rounded.toFixed(Math.min(20, Math.max(0, decimals)))
 }
+
+const HOURS_FROM_MIN = 90
+
+/**
+ * Minutes as people read them: as minutes up to 90, then as hours and minutes.
+ *
+ * @param minutes rounded to whole ones
+ * @example minutesInWords(150) // '2 h 30 min'
+ */
+export function minutesInWords(minutes: number): string {
+  const whole = Math.round(minutes)
+  if (whole <= HOURS_FROM_MIN) return `${whole} min`
+  const rest = whole % 60
+  return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${rest} min`
+}

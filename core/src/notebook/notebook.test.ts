@@ -350,7 +350,7 @@ describe('a prep as it goes', () => {
     expect(timersOf(cooling, benzil, started + 5 * 60_000)[0]?.leftMs).toBe(10 * 60_000)
     expect(nextStep(cooling, benzil, started + 16 * 60_000)).toMatchObject({
       urgent: true,
-      text: '15 min of cooling to room temperature are over.',
+      text: 'The 15 min of cooling to room temperature are up.',
     })
     expect(nextStep(until('step ticked', 6), benzil, started + 16 * 60_000)?.urgent).toBe(false)
     // Days later nobody stands beside it any more: what there is to do is the step itself.

@@ -1,3 +1,4 @@
+import { minutesInWords } from '../words'
 import type { Compound, Solvent } from '../substances/shelf'
 import type { Conventions } from '../conventions/conventions'
 import { airMinutesOf } from '../weighing/airDrying'
@@ -67,5 +68,5 @@ export function agreeWithinG(house: Conventions['drying'], massG: number, readab
  */
 export function durationInWords(minutes: number): string {
   if (minutes >= A_NIGHT_MIN) return minutes >= 2 * A_NIGHT_MIN ? `${Math.round(minutes / 60)} h` : 'a night'
-  return minutes >= 120 ? `${Math.floor(minutes / 60)} h` : `${minutes} min`
+  return minutesInWords(minutes)
 }

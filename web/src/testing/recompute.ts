@@ -143,11 +143,11 @@ function volumesIn(text: string): readonly Recomputed[] {
     [...text.matchAll(portion)].reduce((total, [, volume]) => total + Number(volume), 0)
   const unless = String.raw`(?! struck)`
   const added = sum(
-    new RegExp(String.raw`Added (?:\d+ drops \()?([\d.]+) mL\)?, (?:hot|cold)\.${unless}`, 'g'),
+    new RegExp(String.raw`Added (?:\d+ drops? \()?([\d.]+) mL\)?, (?:hot|cold)\.${unless}`, 'g'),
   )
   const away = sum(new RegExp(String.raw`Boiled away ([\d.]+) mL\.${unless}`, 'g'))
   const rinsed = sum(
-    new RegExp(String.raw`Rinsed with (?:\d+ drops \()?([\d.]+) mL\)?, ice-cold\.${unless}`, 'g'),
+    new RegExp(String.raw`Rinsed with (?:\d+ drops? \()?([\d.]+) mL\)?, ice-\s?cold\.${unless}`, 'g'),
   )
   return [
     rounds('solvent, hot', printed[1] ?? '', added - away),

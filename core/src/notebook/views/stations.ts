@@ -106,7 +106,7 @@ export function nextStep(view: View, id: PrepId, now: EpochMs): NextStep | null 
   // A clock that nobody minds any more makes no hurry: what there is to do stands in the step.
   const over = timersInUseOf(view, prep, now).find((timer) => timer.leftMs <= 0 && isOpen(prep, timer.timer))
   if (over)
-    return { station: at.station, text: `${over.minutes} min of ${over.words} are over.`, urgent: true }
+    return { station: at.station, text: `The ${over.minutes} min of ${over.words} are up.`, urgent: true }
   return { station: at.station, text: stepText(prep, at.station), urgent: false }
 }
 

@@ -6,7 +6,7 @@ import { overdueFirst } from '../../scheduling/overdue'
 import { roomOf } from '../../scheduling/roomOf'
 import { type BrokenWait, brokenWaits, softened } from '../../scheduling/softened'
 import type { BenchSession, Happened } from '../../scheduling/session/compiled'
-import { uncapital } from '../../words'
+import { uncapital, minutesInWords } from '../../words'
 import { CHANGE_MIN, isTask, type PeriodSession, type PeriodTerms, sessionOf } from './session'
 import { withSlack } from './slack'
 import type { PeriodTask } from './task'
@@ -215,7 +215,7 @@ function slipOf(
 ): string | null {
   const byMin = plan.makespanMin - before.makespanMin
   if (Math.abs(byMin) <= OFF_BY_MIN) return null
-  if (byMin < 0) return `You will finish ${-byMin} min earlier than planned.`
+  if (byMin < 0) return `You will finish ${minutesInWords(-byMin)} earlier than planned.`
   const late = session.tasks
     .flatMap((task) => {
       const [was, is] = [before.starts[task.id], plan.starts[task.id]]
@@ -224,7 +224,7 @@ function slipOf(
       return words !== undefined && byMin > OFF_BY_MIN ? [{ words, startMin: is ?? 0, byMin }] : []
     })
     .sort((p, q) => p.startMin - q.startMin)[0]
-  return `You will finish ${byMin} min later than planned${late ? `: “${uncapital(late.words)}” moves by ${late.byMin} min` : ''}.`
+  return `You will finish ${minutesInWords(byMin)} later than planned${late ? `: “${uncapital(late.words)}” moves by ${minutesInWords(late.byMin)}` : ''}.`
 }
 
 /** Another order is taken: what comes forward, and what it gains. */
@@ -245,6 +245,7 @@ function turnOf(
   const at = is.findIndex((id, i) => id !== was[i])
   const words = (id: string | undefined) => uncapital(tasks.find((task) => task.id === id)?.words ?? '')
   if (at < 0) return slipOf(tasks, session, plan, before)
-  const gain = gainedMin === null ? 'the old order no longer works' : `that saves ${gainedMin} min`
+  const gain =
+    gainedMin === null ? 'the old order no longer works' : `that saves ${minutesInWords(gainedMin)}`
   return `Changed: “${words(is[at])}” comes before “${words(was[at])}”; ${gain}.`
 }

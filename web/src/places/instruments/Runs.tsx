@@ -1,3 +1,4 @@
+import { minutesInWords } from '@ivory-crystal/core/words'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -5,7 +6,6 @@ import { Link, useParams } from 'react-router'
 import type { RackTube } from '@ivory-crystal/core/notebook'
 import { attempt } from '@ivory-crystal/core/problems'
 import { costOfRuns, type TubeRunInput, type TubeRunPlan } from '@ivory-crystal/core/scheduling'
-import { fixed } from '../../format/format'
 import { RunStrip } from '../../drawings/RunStrip'
 import { compute } from '../../workers/compute'
 import { useComputed } from '../../workers/useComputed'
@@ -45,12 +45,12 @@ export function Runs({
     <>
       {cost.ok && <RunStrip timeline={cost.value.timeline} runs={runs.length} />}
       <p className="mt-1" role="status">
-        {cost.ok ? `${fixed(cost.value.totalMin, 0)} min in all. ` : `${cost.problem.sentence} `}
+        {cost.ok ? `${minutesInWords(cost.value.totalMin)} in total. ` : `${cost.problem.sentence} `}
         {extraMin > 0.05
-          ? `${fixed(extraMin, 0)} min more than the best order.`
+          ? `${minutesInWords(extraMin)} more than the best order.`
           : best.value.proven
             ? 'No order is shorter.'
-            : `At best ${fixed(best.value.lowerBoundMin, 0)} min; this is the shortest found.`}{' '}
+            : `This is the shortest order found; none takes less than ${minutesInWords(best.value.lowerBoundMin)}.`}{' '}
         {extraMin > 0.05 && (
           <Button
             size="sm"

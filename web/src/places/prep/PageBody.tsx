@@ -1,3 +1,4 @@
+import { minutesInWords } from '@ivory-crystal/core/words'
 import type { PrepId } from '@ivory-crystal/core/ids'
 import {
   aboveBoundOf,
@@ -37,7 +38,7 @@ export function LogSection({ prep }: StationProps) {
     <p className="mb-0">
       <b>{prep.opened.body.title}</b>, {title}, {day(prep.opened.at)}, {prep.opened.author}
       {took &&
-        `; ${took.handsMin} min of hands in ${took.periods === 1 ? 'one lab period' : `${took.periods} lab periods`}`}
+        `; ${minutesInWords(took.handsMin)} of hands-on work in ${took.periods === 1 ? 'one lab period' : `${took.periods} lab periods`}`}
     </p>
   )
 }

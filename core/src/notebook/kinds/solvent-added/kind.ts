@@ -15,7 +15,9 @@ export const solventAdded = defineKind<SolventAdded>()({
   version: 2,
   about: 'prep',
   sentence: ({ volume, drops, use, hot }) => {
-    const amount = drops ? `${drops.count} drops (${volume.text} mL)` : `${volume.text} mL`
+    const amount = drops
+      ? `${drops.count} ${drops.count === 1 ? 'drop' : 'drops'} (${volume.text} mL)`
+      : `${volume.text} mL`
     if (use === 'rinse') return `Rinsed with ${amount}, ice-cold.`
     return `Added ${amount}${use === 'second' ? ' of the second solvent' : ''}, ${hot ? 'hot' : 'cold'}.`
   },

@@ -23,6 +23,8 @@ import { useLines } from '../../../parts/useTyped'
 import { strike, useNotebook, write } from '../../../ledger/notebook'
 
 type Unit = 'mL' | 'drops'
+/** A volume or a number of drops, in words: one drop is no “drops”. */
+const amount = (text: string, unit: Unit) => (unit === 'drops' && text === '1' ? '1 drop' : `${text} ${unit}`)
 /** Below this volume drops are the natural measure, mL. */
 const BY_DROPS_BELOW_ML = 2
 
@@ -77,7 +79,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
     >
       {presets.map((text) => (
         <Button key={text} variant="outline-primary" size="sm" onClick={press(text, false)}>
-          + {text} {unit}
+          + {amount(text, unit)}
         </Button>
       ))}
       {whole && (
@@ -92,7 +94,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
       )}
       <InlineField label={`other volume, ${unit}`} hint={unit} width={78} {...form.of('portion')} />
       <Button type="submit" variant="outline-primary" size="sm" disabled={typed === ''}>
-        Add {typed || '…'} {unit}
+        Add {typed ? amount(typed, unit) : `… ${unit}`}
       </Button>
       <Button
         variant="link"
@@ -115,7 +117,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           }}
         />
       )}
-      {unit === 'drops' && perML !== null && <span className="quiet">{fixed(perML, 0)} drops a mL</span>}
+      {unit === 'drops' && perML !== null && <span className="quiet">{fixed(perML, 0)} drops per mL</span>}
       {last && (
         <Button
           variant="link"
@@ -125,7 +127,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           }}
         >
           strike out the last{' '}
-          {last.body.drops ? `${last.body.drops.count} drops` : `${last.body.volume.text} mL`}
+          {last.body.drops ? amount(`${last.body.drops.count}`, 'drops') : `${last.body.volume.text} mL`}
         </Button>
       )}
       <Refusal sentence={form.said} />

@@ -117,7 +117,7 @@ describe('Dissolve', () => {
     const count = screen.getByRole('form', { name: 'Count the drops of this pipette' })
     await user.type(within(count).getByRole('textbox', { name: 'drops' }), '40')
     await user.click(within(count).getByRole('button', { name: 'Use this count' }))
-    screen.getByText('40 drops a mL')
+    screen.getByText('40 drops per mL')
     await user.click(screen.getByRole('button', { name: '+ 5 drops' }))
     expect(bodies('solvent added')).toEqual([
       { volume: { text: '0.13', value: 0.13 }, drops: { count: 5, perML: 40 }, use: 'dissolve', hot: true },

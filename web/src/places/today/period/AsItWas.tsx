@@ -1,6 +1,6 @@
 import Button from 'react-bootstrap/Button'
 import type { PeriodFacts } from '@ivory-crystal/core/planning'
-import { uncapital } from '@ivory-crystal/core/words'
+import { uncapital, minutesInWords } from '@ivory-crystal/core/words'
 import { clock, day, dayAndClock } from '../../../format/format'
 import { strike } from '../../../ledger/notebook'
 import { PdfMenu } from '../../../paper/PdfMenu'
@@ -73,7 +73,12 @@ function Summary({
     <p className="mt-2 mb-0">
       {nowMs === null ? `${day(beginsAtMs)}, ${clock(beginsAtMs)}` : dayAndClock(beginsAtMs, nowMs)} to{' '}
       {clock(endsAtMs)}; finished at {clock(closed.body.outAtMs)},{' '}
-      {lateMin > 0 ? `${lateMin} min late` : lateMin < 0 ? `${-lateMin} min spare` : 'on time'}.
+      {lateMin > 0
+        ? `${minutesInWords(lateMin)} late`
+        : lateMin < 0
+          ? `${minutesInWords(-lateMin)} spare`
+          : 'on time'}
+      .
       {left.length > 0 &&
         ` Left for another day: ${left.slice(0, LEFT_MOST).map(uncapital).join('; ')}${left.length > LEFT_MOST ? `; and ${left.length - LEFT_MOST} more` : ''}.`}
     </p>

@@ -1,3 +1,4 @@
+import { minutesInWords } from '@ivory-crystal/core/words'
 import css from './Period.module.css'
 import { type ReactNode, useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -251,8 +252,8 @@ export function PeriodToday({ now }: { now: PeriodNow }) {
 const NONE: readonly never[] = []
 
 function costOf(byMin: number): string {
-  if (byMin > 0) return `you finish ${byMin} min later.`
-  return byMin < 0 ? `you finish ${-byMin} min earlier.` : 'it costs nothing.'
+  if (byMin > 0) return `you finish ${minutesInWords(byMin)} later.`
+  return byMin < 0 ? `you finish ${minutesInWords(-byMin)} earlier.` : 'it costs nothing.'
 }
 
 /** When it is over, and what is to spare. */
@@ -272,10 +273,10 @@ function Head({ plan, now: { period, isBusy, problem } }: { plan: PeriodPlan | n
       <h2 className={spareMin < 0 ? 'trouble' : undefined}>Finished by {at(plan.makespanMin)}</h2>
       <span className="quiet">
         {spareMin > 0
-          ? `${spareMin} min spare`
+          ? `${minutesInWords(spareMin)} spare`
           : spareMin === 0
             ? 'no spare time'
-            : `${-spareMin} min too late`}
+            : `${minutesInWords(-spareMin)} too late`}
         {plan.broken.length === 0 && !plan.isAgainstFlame && !problem
           ? ' · no task waits too long, and nothing is needed twice at once'
           : ''}

@@ -1,3 +1,4 @@
+import { minutesInWords } from '@ivory-crystal/core/words'
 import css from './Period.module.css'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -55,11 +56,11 @@ export function TaskPanel({
     <section className={css.task} aria-label={task.words}>
       <h3>{task.words}</h3>
       <p className="mb-2">
-        {times && `${clock(times.fromMs)} to ${clock(times.toMs)}, ${task.durationMin} min. `}
+        {times && `${clock(times.fromMs)} to ${clock(times.toMs)}, ${minutesInWords(task.durationMin)}. `}
         {task.pace
           ? task.pace.isToday
-            ? `The plan says ${task.planMin} min: this is at your pace today, over ${task.pace.times} tasks. `
-            : `Your own pace: ${task.pace.medianMin.toFixed(0)} min as a rule over ${task.pace.times} times, the plan says ${task.planMin}. `
+            ? `The plan allows ${minutesInWords(task.planMin)}; this is at your pace today, from ${task.pace.times} tasks. `
+            : `Your own pace: usually ${minutesInWords(task.pace.medianMin)} (${task.pace.times} times); the plan allows ${minutesInWords(task.planMin)}. `
           : task.isGuess
             ? 'The minutes are an estimate. '
             : ''}

@@ -7,7 +7,7 @@ import {
   setsEnd,
 } from '@ivory-crystal/core/planning'
 import type { BrokenWait } from '@ivory-crystal/core/scheduling'
-import { uncapital } from '@ivory-crystal/core/words'
+import { uncapital, minutesInWords } from '@ivory-crystal/core/words'
 import { capital, clock } from '../../../format/format'
 
 const MINUTE_MS = 60_000
@@ -95,7 +95,7 @@ export function shared(
 /** A wait that no order keeps any more: by how long, and what that does. */
 export function brokenWait(tasks: readonly PeriodTask[], { task, after, byMin }: BrokenWait): string {
   const [late, before] = [task, after].map((id) => tasks.find((one) => one.id === id))
-  const how = `“${late?.words ?? ''}” is planned ${byMin} min too late after “${uncapital(before?.words ?? '')}”.`
+  const how = `“${late?.words ?? ''}” is planned ${minutesInWords(byMin)} too late after “${uncapital(before?.words ?? '')}”.`
   return `${how} ${WHAT_IT_DOES[harmOf(late, after)] ?? ''}`.trim()
 }
 
