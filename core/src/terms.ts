@@ -1,5 +1,5 @@
 /** Where a term is met: a place of the app, or everywhere. */
-type TermPlace = 'prep' | 'melt' | 'judge' | 'unknown' | 'plate' | 'period' | 'notebook' | 'shelf'
+export type TermPlace = 'prep' | 'melt' | 'judge' | 'unknown' | 'plate' | 'period' | 'notebook' | 'shelf'
 
 /** A word of the field or of this app, explained once. */
 export interface Term {

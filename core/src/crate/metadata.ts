@@ -87,11 +87,12 @@ export function crateMetadata({ notebook, view, files, nowMs, coreVersion }: Cra
     })),
     ...files.flatMap(({ table }) =>
       table
-        ? table.columns.map(({ name, unit }, i): Entity => ({
+        ? table.columns.map(({ name, unit, meaning }, i): Entity => ({
             '@id': columnId(table, i),
             '@type': 'PropertyValue',
             name,
             ...(unit === null ? {} : { unitText: unit }),
+            ...(meaning === null ? {} : { description: meaning }),
           }))
         : [],
     ),

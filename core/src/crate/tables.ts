@@ -10,11 +10,14 @@ import { readLanes } from '../chromatography/readPlate'
 import { netMass } from '../weighing/netMass'
 import { weighingOf } from '../notebook/kinds/weighed/kind'
 import { attempt } from '../problems'
+import { type TermId, TERMS } from '../terms'
 
 /** A column: what it holds, and in which unit; null where it has none. */
 interface Column {
   readonly name: string
   readonly unit: string | null
+  /** What the term in its name means; null where the name is no term. */
+  readonly meaning: string | null
 }
 /** A table that leaves the app: every cell as text, numbers with a point and the digits that were read. */
 export interface Table {
@@ -25,7 +28,14 @@ export interface Table {
   readonly rows: readonly (readonly string[])[]
 }
 
-const column = (name: string, unit: string | null = null): Column => ({ name, unit })
+const column = (name: string, unit: string | null = null): Column => ({ name, unit, meaning: null })
+
+/** A column named by a term, with its unit and meaning: the list of terms is what exports, tooltips and glossary say. */
+function termColumn(of: TermId, more = ''): Column {
+  const { label, meaning } = TERMS[of]
+  const [name = label, unit = null] = label.split(', ')
+  return { name: `${name}${more}`, unit, meaning }
+}
 /** As it stands over a column: the unit in brackets. */
 export function heading({ name, unit }: Column): string {
   return unit === null ? name : `${name} (${unit})`
@@ -170,12 +180,12 @@ function ranges(view: View): Table {
       column('tube'),
       column('instrument'),
       column('simulated'),
-      column('onset, raw', '°C'),
-      column('clear, raw', '°C'),
-      column('onset, corrected', '°C'),
-      column('clear, corrected', '°C'),
+      termColumn('onset', ', raw'),
+      termColumn('clearPoint', ', raw'),
+      termColumn('onset', ', corrected'),
+      termColumn('clearPoint', ', corrected'),
       column('beyond its standards'),
-      column('rate', '°C/min'),
+      termColumn('heatingRate'),
       column('rate measured'),
       column('filled', 'mm'),
       column('grain'),
@@ -247,14 +257,14 @@ function plates(view: View): Table {
     about: 'Every spot of every plate, with its retention factor.',
     columns: [
       column('plate'),
-      column('eluent'),
+      termColumn('eluent'),
       column('at', 'UTC'),
       column('lane'),
       column('what'),
       column('spot'),
       column('front', 'mm'),
       column('spot centre', 'mm'),
-      column('retention factor'),
+      termColumn('retentionFactor'),
       column('standard uncertainty'),
     ],
     rows: platesOf(view, undefined).flatMap(({ id, developed }) => {

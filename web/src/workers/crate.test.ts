@@ -108,7 +108,7 @@ describe('a crate', () => {
     for (const name of ['empty (g)', 'mass (g)', 'at (UTC)']) expect(head).toContain(name)
     for (const text of digits) expect(csv('weighings.csv').join('\n')).toContain(text)
     expect(csv('marks.csv').length - 1).toBe(golden.entries.filter(({ kind }) => kind === 'mark made').length)
-    expect(csv('ranges.csv')[0]).toContain('rate (°C/min)')
+    expect(csv('ranges.csv')[0]).toContain('heating rate (°C/min)')
     expect(csv('portions.csv').length).toBeGreaterThan(3)
     expect(csv('heatings.csv').length).toBeGreaterThan(20)
     expect(csv('plates.csv').join('\n')).toContain('0.')

@@ -3,6 +3,7 @@ import type { Heating, RampPlan } from '@ivory-crystal/core/heating'
 import type { MeltPlanned } from '@ivory-crystal/core/notebook'
 import { dialCurve } from '@ivory-crystal/core/planning'
 import { fixed, wholeParts } from '../../format/format'
+import { Term } from '../../parts/Term'
 
 const TemperatureChart = lazy(async () => ({
   default: (await import('../../drawings/TemperatureChart')).TemperatureChart,
@@ -37,7 +38,9 @@ export function HeatingPlan({
             </tr>
           )}
           <tr>
-            <td className="whole text-nowrap">Eye at the lens</td>
+            <td className="whole text-nowrap">
+              <Term of="watchBand">Watch band</Term>
+            </td>
             <td className="num">from {fixed(window.watchFromC, 1)} °C</td>
             <td className="num">
               {window.watchFromMin === null
@@ -45,7 +48,7 @@ export function HeatingPlan({
                 : `after ${fixed(window.watchFromMin, 0)} min`}
             </td>
             <td className="num">
-              {window.totalMin !== null && <b>{fixed(window.totalMin, 0)} min in all</b>}
+              {window.totalMin !== null && <b>{fixed(window.totalMin, 0)} min in total</b>}
             </td>
           </tr>
         </tbody>

@@ -110,7 +110,7 @@ describe('planning the heating', () => {
     const user = show(Melt, prepNamed('Benzil'), 'melt')
     await user.click(screen.getByText(/How would other ways of heating compare/))
     const minutesOf = (row: HTMLElement) => within(row).getAllByRole('cell')[1]?.textContent
-    const inAll = () => /(\d+) min in all/.exec(document.body.textContent)?.[1]
+    const inAll = () => /(\d+) min in total/.exec(document.body.textContent)?.[1]
     const rows = screen
       .getAllByRole('row')
       .filter((row) => SCHOOLS.some(({ name }) => row.textContent.startsWith(name)))

@@ -1,6 +1,7 @@
 import type { ReadLane } from '@ivory-crystal/core/chromatography'
 import { fixed } from '../../format/format'
 import { letter } from '../../drawings/PlateDrawing'
+import { Term } from '../../parts/Term'
 
 /** Every spot with its retention factor and what reading leaves open in it (95 %). */
 export function LaneTable({ lanes, frontText }: { lanes: readonly ReadLane[]; frontText: string }) {
@@ -10,7 +11,9 @@ export function LaneTable({ lanes, frontText }: { lanes: readonly ReadLane[]; fr
         <tr>
           <th>lane</th>
           <th className="num">spot, mm</th>
-          <th className="num">Rf (front {frontText} mm)</th>
+          <th className="num">
+            <Term of="retentionFactor">Rf</Term> (front {frontText} mm)
+          </th>
           <th />
         </tr>
       </thead>

@@ -16,6 +16,7 @@ import { Budget } from '../../drawings/Budget'
 import { isMeasured } from '../prep/Findings'
 import { RepeatsTable } from '../melt/RepeatsTable'
 import { SealAnswer } from './SealAnswer'
+import { Term } from '../../parts/Term'
 
 /** A fast run for a rough value, then a careful one from what it found. */
 export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
@@ -84,8 +85,8 @@ export function CaseMelt({ unknown }: { unknown: UnknownFacts }) {
         <h3 className={unknown.rows.length === 0 ? 'mt-4' : ''}>Every tube of it</h3>
         {unknown.rows.length === 0 && (
           <p className="mt-1 quiet">
-            No tube has been melted yet. A case goes like this: a scouting run, a careful run, the list of
-            candidates, then the most informative mixture, melted beside both its parts.
+            No tube has been melted yet. A case goes like this: a <Term of="scoutingRun" />, a careful run,
+            the list of candidates, then the most informative mixture, melted beside both its parts.
           </p>
         )}
         <table className="lines mt-1">

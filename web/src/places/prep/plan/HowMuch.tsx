@@ -18,6 +18,7 @@ import { capital, fixed, millilitres } from '../../../format/format'
 import { NumberField } from '../../../parts/NumberField'
 import { TradeoffChart } from '../../../drawings/TradeoffChart'
 import { Why } from '../../../parts/Why'
+import { Term } from '../../../parts/Term'
 
 const STEPS = 60
 
@@ -149,7 +150,7 @@ function Grit({
   return (
     <p className="look mt-2 mb-0">
       About {fixed(plan.gritG, 3)} g of {impurity?.name ?? 'the impurity'} does not dissolve even when hot: it
-      is grit. Filter the hot liquid off it
+      is <Term of="grit" />. Filter the hot liquid off it
       {excessML > 0
         ? `, with ${fixed(excessML, 1)} mL more so that nothing crystallizes on the way, and evaporate that again.`
         : `: ${fixed(plan.hotML, 1)} mL keeps the rest dissolved on the way.`}
