@@ -134,7 +134,7 @@ test.describe('a notebook ten times the demo’s, with long names', () => {
     await expectSound(page, 'a mixed melt, watched')
     await page.getByRole('button', { name: 'End the run' }).click()
     await page.goto(`${own.url}/preps/${subject('01')}/judge`)
-    await page.getByRole('heading', { name: 'Where it sits' }).waitFor()
+    await page.getByRole('heading', { name: 'In the phase map' }).waitFor()
     await expectSound(page, 'judge, after a mixed melt')
     await page.goto(`${own.url}/preps/${subject('01')}/page`)
     await page.getByRole('table', { name: 'Melting ranges in numbers' }).waitFor()

@@ -31,8 +31,8 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
     expect(numbersIn(shown).filter((number) => !written.includes(number))).toEqual([])
     for (const words of drawn) expect(full.text).toContain(words)
     for (const told of [
-      'Where it went',
-      'Where it sits',
+      'Mass balance',
+      'In the phase map',
       'dilute to 11.0',
       'Added 73 mL, hot.',
       'typed 73 for 7.3',

@@ -144,7 +144,7 @@ test('adipic acid in a centrifuge tube, from the centrifuge to the account, on t
   await partner.getByLabel('mass of the tube, g').fill('6.912')
   await partner.getByLabel('mass of the partner, g').fill('6.605')
   await partner.getByRole('button', { name: 'They balance' }).click()
-  await expect(page.getByRole('alert')).toContainText('0.307 g lighter: add water')
+  await expect(page.getByRole('alert')).toContainText('0.307 g lighter. Add water')
   await partner.getByLabel('mass of the partner, g').fill('6.880')
   await partner.getByRole('button', { name: 'They balance' }).click()
   await expect(page.getByText(/tube 6.912 g, partner 6.880 g\. Balanced\./)).toBeVisible()

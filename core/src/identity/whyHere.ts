@@ -68,7 +68,7 @@ function seenIn(clearC: number, read: string | undefined): string {
   const comesTo = clearC.toFixed(1)
   return read === undefined || Number(read).toFixed(1) === comesTo
     ? `${comesTo} °C was seen`
-    : `${read} °C was read, ${comesTo} °C corrected, and without the delay from heating`
+    : `${read} °C was read, ${comesTo} °C after correction for thermometer and heating`
 }
 
 function aloneSentence(aboveC: number, sigmaC: number): string {

@@ -123,7 +123,7 @@ function meltingTimeRow(
   return row(
     'melting time',
     { onset: NOTHING, clear: meltingTime, width: meltingTime },
-    `${millimetres(fillMm)} mm of ${grain} powder takes time to melt through: ${span(meltingTime)} °C of the width and of the top`,
+    `${millimetres(fillMm)} mm of ${grain} powder takes time to melt through: ${span(meltingTime)} °C of the width and of the clear point`,
   )
 }
 
@@ -217,8 +217,8 @@ function solventRow(
     ? `it bubbled near ${boiling(dried)}, where its solvent boils`
     : dried?.how === 'minutes of air'
       ? boilsC === null
-        ? `${minutesOf(dried)} min of air, and its solvent is not known`
-        : `${minutesOf(dried)} min of air, and its solvent boils at ${boiling(dried)}${Number.isFinite(air) ? `: ${air} min would show it dry` : ': drying in air does not prove it dry'}`
+        ? `${minutesOf(dried)} min in air, and its solvent is not known`
+        : `${minutesOf(dried)} min in air, and its solvent boils at ${boiling(dried)}${Number.isFinite(air) ? `: ${air} min would show it dry` : ': drying in air does not prove it dry'}`
       : 'not shown dry'
   return row(
     'solvent',
@@ -246,7 +246,7 @@ function shownDry({ dried, signs }: RangeEvidence): string {
     case 'oven':
       return 'dried in the oven'
     default:
-      return `${minutesOf(dried)} min of air dry what boils at ${boiling(dried)}`
+      return `${minutesOf(dried)} min in air are enough for a solvent that boils at ${boiling(dried)}`
   }
 }
 

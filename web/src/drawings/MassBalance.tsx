@@ -24,7 +24,7 @@ const TONES: Readonly<Record<AccountRow['part'], string>> = {
 }
 
 /**
- * Where it went: the crude on the left parts into what was found on the right, true to mass. What was only
+ * Mass balance: the crude on the left parts into what was found on the right, true to mass. What was only
  * predicted and not weighed is drawn open.
  */
 export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly AccountRow[] }) {
@@ -57,7 +57,7 @@ export function MassBalance({ crudeG, rows }: { crudeG: number; rows: readonly A
         width={width}
         height={height}
         role="img"
-        aria-label={`Where it went, of ${fixed(crudeG, 3)} g crude: ${parts.map(({ row, g }) => `${row.name} ${fixed(g, 3)} g${row.found ? '' : ' predicted'}`).join(', ')}.`}
+        aria-label={`Mass balance, of ${fixed(crudeG, 3)} g crude: ${parts.map(({ row, g }) => `${row.name} ${fixed(g, 3)} g${row.found ? '' : ' predicted'}`).join(', ')}.`}
       >
         <text x={BAR / 2} y={TOP - 12} textAnchor="middle" className="tiny">
           crude

@@ -18,7 +18,7 @@ describe('the drawn balance', () => {
     [...html.matchAll(/<rect[^>]*height="([\d.]+)"/g)].map((found) => Number(found[1]))
   test('tells every part to the ear', () => {
     expect(drawn).toContain(
-      'Where it went, of 1.804 g crude: Crystals 1.391 g, Liquor and rinse 0.257 g, Transfers and unaccounted 0.156 g.',
+      'Mass balance, of 1.804 g crude: Crystals 1.391 g, Liquor and rinse 0.257 g, Transfers and unaccounted 0.156 g.',
     )
   })
   test('is true to mass', () => {

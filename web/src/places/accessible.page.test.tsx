@@ -73,7 +73,7 @@ describe('axe finds no serious fault', () => {
     ['practice for instructors', '/practice/for-instructors', /^Make a practical$/],
     ['what is for instructors', '/for-instructors', /^For instructors$/],
     ['the day of a class', '/for-instructors/class', /class/i],
-    ['what is explained', '/explained#account', /^Where it went$/],
+    ['what is explained', '/explained#account', /^Mass balance$/],
     ['this notebook', '/this-notebook', /^This notebook$/],
   ] as const)('on %s', async (what, address, title) => {
     open(address)

@@ -18,10 +18,10 @@ export function comparedAs(row: CompleteRow): string {
   const rate = `${row.rateCPerMin.toFixed(1)} °C/min`
   const stood = row.corrected ? 'corrected' : 'as read'
   const taken = [
-    ...(late > 0 ? [`${(late / 10).toFixed(1)} at both ends`] : []),
-    ...(wide > 0 ? [`${(wide / 10).toFixed(1)} of the width`] : []),
+    ...(late > 0 ? [`${(late / 10).toFixed(1)} °C at both ends`] : []),
+    ...(wide > 0 ? [`${(wide / 10).toFixed(1)} °C of the width`] : []),
   ]
   return taken.length === 0
-    ? `Compared as read, ${text(shown)}: at ${rate} heating added nothing measurable.`
-    : `Compared as ${text(slow)}: ${stood} ${text(shown)}, less the delay from heating at ${rate} (${taken.join(', ')}).`
+    ? `Used for the comparison: ${text(shown)}, ${stood}. Heating at ${rate} added nothing measurable.`
+    : `Used for the comparison: ${text(slow)}. This is ${text(shown)} ${stood}, minus the delay from heating at ${rate}: ${taken.join(', ')}.`
 }

@@ -179,7 +179,7 @@ describe('a case', () => {
     expect(input.unknown.clearC).toBeCloseTo(94.1, 9)
     const { careful } = book.unknown()
     expect(careful && comparedAs(careful)).toBe(
-      'Compared as 93.4 to 94.1 °C: as read 93.6 to 94.8 °C, less the delay from heating at 1.0 °C/min (0.2 at both ends, 0.5 of the width).',
+      'Used for the comparison: 93.4 to 94.1 °C. This is 93.6 to 94.8 °C as read, minus the delay from heating at 1.0 °C/min: 0.2 °C at both ends, 0.5 °C of the width.',
     )
     expect(input.candidates.map(({ id }) => id)).toEqual([
       '1-naphthol',

@@ -7,7 +7,7 @@ test('a table on screen goes out as it is read: units, digits, minus signs, noth
     <main>
       <h1>Benzil</h1>
       <h2>
-        Where it went <a className="no-print">why</a>
+        Mass balance <a className="no-print">why</a>
       </h2>
       <table>
         <thead>
@@ -51,7 +51,7 @@ test('a table on screen goes out as it is read: units, digits, minus signs, noth
     </main>,
   )
   const tables = tablesOn(container)
-  expect(tables.map(({ name }) => name)).toEqual(['Where it went', 'Repeats'])
+  expect(tables.map(({ name }) => name)).toEqual(['Mass balance', 'Repeats'])
   const [first] = tables
   expect(first && csvOfTable(first)).toBe(
     '\uFEFFwhat,"found, g"\r\nCrystals 32.6130 g loaded,1.3910\r\n"\'=HYPERLINK(""x"")",-0.156\r\n"a comma, and “signs”: 94 to 96 °C",\r\n',

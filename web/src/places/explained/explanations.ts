@@ -175,7 +175,7 @@ export const EXPLANATIONS: readonly Explanation[] = [
   },
   {
     id: 'account',
-    title: 'Where it went',
+    title: 'Mass balance',
     equation: ['accounted = crystals + later crops + residue + grit', 'closure = 100 · accounted / crude'],
     text: [
       'The drawing shows predicted beside found. The prediction uses the solvent that was logged, minus what boiled away. “More than the weighing error” means more than two standard uncertainties of the weighing.',

@@ -31,8 +31,8 @@ export function ThisNotebook() {
         </section>
       </div>
       <p className="mt-4">
-        This notebook alone, as a zip for people and archives or as its entries: under{' '}
-        <Link to={`/n/${notebook ?? ''}/preps`}>Preps</Link>. You make a PDF of one page on that page.
+        Export this notebook alone under <Link to={`/n/${notebook ?? ''}/preps`}>Preps</Link>. Make a PDF of a
+        page on that page.
       </p>
     </>
   )
@@ -148,7 +148,7 @@ function OnDevice() {
             </td>
           </tr>
           <tr>
-            <td>A copy of what was open</td>
+            <td>Copy of a notebook</td>
             <td>
               {copy
                 ? `${copy.lines} entries of ${copy.notebooks === 1 ? 'one notebook' : `${copy.notebooks} notebooks`}`
@@ -165,13 +165,13 @@ function OnDevice() {
             <td>{space ? `${bytesText(space.used)} of ${bytesText(space.most)}` : 'not known'}</td>
           </tr>
           <tr>
-            <td>Cleared when the browser needs space</td>
+            <td>The browser could clear it</td>
             <td>
-              {stays === true && 'no: the browser keeps it'}
+              {stays === true && 'no'}
               {stays === null && 'not known'}
               {stays === false && (
                 <>
-                  it could be{' '}
+                  yes, if it needs space{' '}
                   <Button
                     size="sm"
                     variant="link"
@@ -181,7 +181,7 @@ function OnDevice() {
                       void askToStay()
                     }}
                   >
-                    {asked ? 'asked' : 'Ask the browser not to'}
+                    {asked ? 'asked' : 'Ask it not to'}
                   </Button>
                 </>
               )}

@@ -53,7 +53,7 @@ export function Answer({
             </Button>
           )}
           <Button variant={isMade ? 'primary' : 'outline-primary'} onClick={onSame}>
-            The same once more
+            The same again
           </Button>
           {!isMade && next.name !== name && (
             <Link to={`../${ABOUT[next.name].slug}`} relative="path">

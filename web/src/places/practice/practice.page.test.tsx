@@ -94,7 +94,7 @@ describe('at the lens', () => {
     expect(line?.tubes).toHaveLength(3)
     expect(line?.tubes[0]?.firstErrorC).toBeLessThan(-2)
     expect(line?.tubes[2]).toEqual({ firstErrorC: null, allErrorC: null })
-    await user.click(button('The same once more'))
+    await user.click(button('The same again'))
     await heard()
     screen.getByRole('heading', { name: 'Last time' })
     screen.getByRole('heading', { name: 'Your eye, over 16 tubes' })

@@ -49,7 +49,7 @@ function Drawn({ prep }: { prep: PrepFacts }) {
       {account.ok && (
         <section>
           <hr className="rule" />
-          <h2>Where it went</h2>
+          <h2>Mass balance</h2>
           <MassBalance crudeG={account.value.crude.value} rows={account.value.rows} />
         </section>
       )}
@@ -73,7 +73,7 @@ function Drawn({ prep }: { prep: PrepFacts }) {
             </div>
             {map && judged.ok && (
               <div>
-                <h2>Where it sits</h2>
+                <h2>In the phase map</h2>
                 <PhaseMap
                   a={map.product}
                   b={map.impurity}

@@ -20,9 +20,9 @@ export function Where({ prep, judgement }: { prep: PrepFacts; judgement: Judgeme
   const map = phaseMapOf(view, prep, isSame ? null : tried)
   const { compound } = prep.opened.body
   return (
-    <aside aria-label="Where it sits">
+    <aside aria-label="In the phase map">
       <h2>
-        Where it sits <Why of="phase-map" />
+        In the phase map <Why of="phase-map" />
       </h2>
       <div className="mt-2">
         <WhereItSits

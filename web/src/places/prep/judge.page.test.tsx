@@ -39,7 +39,7 @@ describe('judging the demo’s benzil', () => {
     drawn.getByText(/At 1\.0 °C\/min both ends read 0\.1 to 0\.5 °C too high/i)
     drawn.getByRole('img', { name: 'thermometer, clear: −1.5 to 1.5 °C' })
     drawn.getByRole('img', { name: /^the width, 1\.0 °C: 0\.0 of it at least from the sample itself/ })
-    drawn.getByText(/60 min of air dry what boils at 78 °C/)
+    drawn.getByText(/60 min in air are enough for a solvent that boils at 78 °C/)
     rows[0]?.focus()
     await user.keyboard('{ArrowDown}')
     expect(document.activeElement).toBe(rows[1])

@@ -138,7 +138,7 @@ function Row({
         <p className="quiet mb-0">{hazardLine(compound.hazards)}</p>
         {ruledOut ? (
           <p className="mb-0">
-            Struck out: {ruledOut.body.reason}{' '}
+            Ruled out: {ruledOut.body.reason}{' '}
             <Button
               size="sm"
               variant="link"
@@ -169,19 +169,19 @@ function Row({
             <Button
               size="sm"
               variant="link"
-              aria-label={`Strike out ${compound.name}`}
+              aria-label={`Rule out ${compound.name}`}
               onClick={() => {
                 setStriking(!striking)
               }}
             >
-              Strike out
+              Rule out
             </Button>
           </p>
         )}
         {striking && !ruledOut && (
           <ReasonForm
             label="reason to rule out"
-            button={`Strike out ${compound.name}`}
+            button={`Rule out ${compound.name}`}
             onReason={(reason) => {
               write({
                 kind: 'candidate ruled out',

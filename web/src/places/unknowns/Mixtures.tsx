@@ -195,7 +195,7 @@ function Result({
     <div className={css.mixtureResult}>
       <h3>{sample.label}</h3>
       <p className="quiet mb-1">
-        {fixed(100 * massFractionOfSample, 0)} % of it the unknown, by {by}
+        {fixed(100 * massFractionOfSample, 0)} % unknown by {by}
         {row ? (
           <>
             {' '}
@@ -210,7 +210,7 @@ function Result({
           <b data-testid={`mixed with ${reference.compound?.name ?? ''}`}>{HEAD[verdict.value.verdict]}.</b>{' '}
           {verdict.value.because}
           {chance !== undefined &&
-            ` With everything else, ${reference.compound?.name ?? ''} stands at ${percent(chance)}.`}
+            ` With all the evidence, the probability of ${reference.compound?.name ?? ''} is ${percent(chance)}.`}
         </p>
       ) : (
         <p className="mb-0">{verdict.problem.sentence}</p>

@@ -43,7 +43,7 @@ export function Outcomes({ mixture, unknown }: { mixture: NextMixture; unknown: 
       <RangeLadder
         rows={rows}
         literature={reference ? { lowC: reference.meltLowC, highC: reference.meltHighC } : null}
-        note={`if the unknown is …, equal parts; parts by eye may clear as high as ${fixed(byEyeC, 0)}`}
+        note={`if the unknown is …, equal parts; parts by eye may clear as high as ${fixed(byEyeC, 0)} °C`}
       />
       {isLong && (
         <Button

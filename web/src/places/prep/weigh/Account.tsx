@@ -58,7 +58,7 @@ export function Account({ prep }: { prep: PrepFacts }) {
       <div className="stack">
         <section>
           <h2>
-            Where it went <Why of="account" />
+            Mass balance <Why of="account" />
           </h2>
           <MassBalance crudeG={value.crude.value} rows={value.rows} />
         </section>
@@ -83,7 +83,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
   const putAside = putAsideOf(prep)
   return (
     <section>
-      <h2>Percent recovery</h2>
+      <h2>Recovery and yield</h2>
       <dl className="figures mt-2">
         <Figure
           name={
@@ -91,14 +91,14 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
               <Term of="recovery">Percent recovery</Term>, of the crude
             </>
           }
-          why={`all crops, over the crude ${asideWords(putAside)}`}
+          why={`all crops, divided by the crude ${asideWords(putAside)}`}
         >
           {withUncertainty(account.ofCrude)} %
         </Figure>
         {account.ofProduct && plan && (
           <Figure
             name={`Percent recovery, of the ${product}`}
-            why={`over the ${fixed(100 * plan.input.assay, 0)} % ${product} the crude is estimated to hold; only the uncertainty of weighing`}
+            why={`divided by the estimated ${fixed(100 * plan.input.assay, 0)} % ${product} in the crude; ± is that of the weighing only`}
           >
             {withUncertainty(account.ofProduct)} %
           </Figure>
@@ -110,7 +110,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
                 <Term of="yield">Percent yield</Term>, of the reaction <Why of="yield" />
               </>
             }
-            why={`over ${fixed(account.yield.theoreticalG, 3)} g possible from ${account.yield.from}${
+            why={`divided by ${fixed(account.yield.theoreticalG, 3)} g, the most from ${account.yield.from}${
               putAside ? '; the crude kept back is not included' : ''
             }`}
           >
@@ -122,7 +122,7 @@ function Sums({ account, prep }: { account: AccountFacts; prep: PrepFacts }) {
           why={
             account.closurePercent === null
               ? 'the mother liquor has not been evaporated and weighed, so the mass balance stays open'
-              : `crystals, later crops, residue and grit, over the crude ${asideWords(putAside)}`
+              : `crystals, later crops, residue and grit, divided by the crude ${asideWords(putAside)}`
           }
         >
           {account.closurePercent === null ? 'open' : `${fixed(account.closurePercent, 1)} %`}

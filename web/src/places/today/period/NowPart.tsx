@@ -93,7 +93,7 @@ function Clock({ running, others, nowMs }: { running: Running; others: readonly 
           <span key={one.task.id}>
             {' · '}
             {uncapital(one.task.words)}{' '}
-            {one.endsAtMs > nowMs ? `${span(one.endsAtMs - nowMs)} more` : 'no more'}
+            {one.endsAtMs > nowMs ? `${span(one.endsAtMs - nowMs)} left` : 'time is up'}
           </span>
         ))}
       </p>
@@ -128,7 +128,7 @@ function Doing({
         {clocks.map(({ task: one, endsAtMs }) => (
           <span key={one.id}>
             {' · '}
-            {uncapital(one.words)} {endsAtMs > nowMs ? `${span(endsAtMs - nowMs)} more` : 'no more'}
+            {uncapital(one.words)} {endsAtMs > nowMs ? `${span(endsAtMs - nowMs)} left` : 'time is up'}
           </span>
         ))}
       </p>
