@@ -282,7 +282,7 @@ describe('mixtures', () => {
     ])
     showCase(k14(), 'mixtures')
     expect(screen.getByTestId('mixed with 1-naphthol').textContent).toBe('A different compound.')
-    await screen.findByText(/With everything else, 1-naphthol stands at/)
+    await screen.findByText(/With all the evidence, the probability of 1-naphthol is/)
   })
 })
 

@@ -145,7 +145,7 @@ describe('Today with a lab period', () => {
     expect(closed?.done.map(({ words }) => words)).toContain('Dissolve the benzil')
     expect(closed?.left).toContain('Collect the benzil')
     const before = within(await screen.findByRole('region', { name: 'The period before' }))
-    before.getByText(/finished at \d\d:\d\d, \d+ min spare/)
+    before.getByText(/finished at \d\d:\d\d, \d+ (min|h).* spare/)
     // Too soon: it is opened again, and nothing of it is lost.
     await user.click(before.getByRole('button', { name: 'Open it again' }))
     await screen.findByRole('region', { name: 'The timetable' })
