@@ -91,7 +91,7 @@ try {
   await page.keyboard.press('w')
   await shot('watch')
   await page.getByRole('link', { name: 'Instruments' }).click()
-  await page.getByText('its flame learned').waitFor()
+  await page.getByText('fit its flame').waitFor()
   await page.waitForTimeout(600)
   await shot('instruments')
   await page.getByRole('link', { name: 'Dial block' }).click()

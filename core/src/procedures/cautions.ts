@@ -43,7 +43,7 @@ function solventCautions({ name, hazards }: Solvent, source: HeatSource): readon
   const cautions: string[] = []
   if (isFlammable(hazards))
     cautions.push(
-      `${capital(name)} is ${isExtremelyFlammable(hazards) ? 'extremely flammable' : 'flammable'}: ${source === 'hot plate' ? 'hot plate in the hood' : 'a bath in the hood, no bare hot plate'}, no flame here or on the next bench.`,
+      `${capital(name)} is ${isExtremelyFlammable(hazards) ? 'extremely flammable' : 'flammable'}: ${source === 'hot plate' ? 'use a hot plate in the hood' : 'use a bath in the hood and no bare hot plate'}, and have no flame here or on the next bench.`,
     )
   const others = besidesFire(hazards)
   if (others.length > 0)

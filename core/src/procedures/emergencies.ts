@@ -24,7 +24,7 @@ export const EMERGENCIES: readonly Emergency[] = [
     id: 'lifeless',
     title: 'Someone does not wake',
     first: 'Check breathing, call for help',
-    then: 'Look, listen and feel for ten seconds. Not breathing normally: make the emergency call, begin chest compressions, and send someone for the defibrillator. Breathing normally: on the side, and watch the breathing until help comes. Where there is vapour, do not go in alone.',
+    then: 'Look, listen and feel for ten seconds. Not breathing normally: make the emergency call, begin chest compressions, and send someone for the defibrillator. Breathing normally: lay them on their side, and watch the breathing until help comes. Where there is vapour, do not go in alone.',
   },
   {
     id: 'breathed',
@@ -60,7 +60,7 @@ export const EMERGENCIES: readonly Emergency[] = [
     id: 'cut',
     title: 'A cut',
     first: 'Rinse, then press beside glass',
-    then: 'Rinse it under water. No glass in it: press a clean pad on it and hold it up. Glass sits in it: leave it there and press beside it, never on it. If something was on the glass, say so.',
+    then: 'Rinse it under water. If no glass is in it, press a clean pad on it and hold it up. If glass is in it, leave it there and press beside it, never on it. If something was on the glass, say so.',
   },
   {
     id: 'swallowed',

@@ -155,7 +155,7 @@ test('both of a pair are spoken for', () => {
 
 test('cautions and waste follow the solvent', () => {
   expect(cautionsFor(compound('benzil'), solvent('ethanol-95')).join(' ')).toContain(
-    'a bath in the hood, no bare hot plate, no flame',
+    'a bath in the hood and no bare hot plate, and have no flame',
   )
   expect(cautionsFor(compound('benzil'), solvent('water')).join(' ')).not.toContain('flame')
   expect(cautionsFor(compound('benzil'), solvent('dichloromethane')).join(' ')).toContain('Work in the hood')

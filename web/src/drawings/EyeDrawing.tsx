@@ -80,9 +80,7 @@ export function EyeDrawing({ eye, withinC, label }: { eye: Eye; withinC: number;
             textAnchor={c === -spanC ? 'start' : c === spanC ? 'end' : 'middle'}
             fill="var(--ink-2)"
           >
-            {c === 0
-              ? 'as it was'
-              : `${c > 0 ? '+' : '−'}${fixed(Math.abs(c), Number.isInteger(c) ? 0 : 1)} °C`}
+            {c === 0 ? 'exact' : `${c > 0 ? '+' : '−'}${fixed(Math.abs(c), Number.isInteger(c) ? 0 : 1)} °C`}
           </text>
         ))}
         <text x={LEFT} y={TOP + 2 * ROW + 32} fontSize="12" fill="var(--ink-2)">

@@ -51,7 +51,7 @@ export function SolventColumn({
       tone: 'var(--ink)',
       bold: addedML === null || addedML < dissolveML,
     },
-    ...(second ? [] : [{ ml: gritML, text: ['solid still here:', 'it is grit'], tone: 'var(--ember)' }]),
+    ...(second ? [] : [{ ml: gritML, text: ['solid left here', 'is grit'], tone: 'var(--ember)' }]),
     {
       ml: toML,
       text: second

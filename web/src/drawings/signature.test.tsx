@@ -176,7 +176,7 @@ describe('the solvent column', () => {
   test('planned, it stands at where to dilute, with where to dissolve and the grit mark', () => {
     const html = column(null)
     expect(html).toContain('11.0 mL planned; dissolve near 3.5, dilute to 11.0 mL')
-    for (const mark of ['dissolve 3.5', 'dilute to 11.0', 'it is grit', 'benzoin just'])
+    for (const mark of ['dissolve 3.5', 'dilute to 11.0', 'is grit', 'benzoin just'])
       expect(html).toContain(mark)
   })
   test('at work, it fills with what was added', () => {

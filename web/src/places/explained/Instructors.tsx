@@ -20,7 +20,7 @@ export function Instructors() {
       <div className={css.prose}>
         <p>
           <Link to={`${home}/for-instructors/class`}>Will the class fit?</Link> A day of all benches,
-          simulated: queues, and by when everybody is out.
+          simulated: the queues, and when everybody finishes.
         </p>
         <h2>Purity: what explains each degree</h2>
         <ol>
@@ -60,10 +60,10 @@ export function Instructors() {
         <table className="lines">
           <tbody>
             <Row
-              what="a compound nobody listed, before anything is measured"
+              what="a compound not on the list, before any measurement"
               value={`${fixed(100 * (rules.unlistedPrior ?? o.unlistedPrior), 0)} %, within ${fixed(o.unlistedSpanC, 0)} °C`}
             />
-            <Row what="the listed ones" value="all alike" />
+            <Row what="the listed compounds" value="equally likely" />
             <Row
               what="mean lowering of the clear point by impurity, beyond the width"
               value={`${fixed(o.depressionMeanC, 1)} °C`}

@@ -74,7 +74,7 @@ function BenchOfInstruments({ base }: { base: string }) {
                 <th className="num">now, °C</th>
                 <th>state</th>
                 <th>in use by</th>
-                <th>what it needs</th>
+                <th>to do</th>
               </tr>
             </thead>
             <tbody>
@@ -86,8 +86,8 @@ function BenchOfInstruments({ base }: { base: string }) {
                   Teaching balance <span className="simulated">simulated</span>
                 </td>
                 <td />
-                <td>{balance ? `shows ${balance.reading.display.text} g` : 'quiet'}</td>
-                <td>whoever weighs</td>
+                <td>{balance ? `shows ${balance.reading.display.text} g` : 'idle'}</td>
+                <td>anyone</td>
                 <td className="quiet">
                   Reads to {TEACHING_BALANCE.readabilityG} g, at Plan and Weigh of a prep.
                 </td>
@@ -140,10 +140,10 @@ function InstrumentRow({ state, base, view }: { state: InstrumentState; base: st
 /** The one thing this instrument needs next. */
 function needOf(view: View, { instrument }: InstrumentState): string {
   const dial = dialOf(view, instrument.id)
-  if (instrument.character.dial && !dial) return `its ${instrument.character.control} learned`
+  if (instrument.character.dial && !dial) return `fit its ${instrument.character.control}`
   if (dial?.stale) return dial.stale
   const calibration = calibrationOf(view, instrument.id, clock.now())
-  if (!calibration) return 'its thermometer calibrated'
+  if (!calibration) return 'calibrate its thermometer'
   return calibration.stale ?? 'nothing'
 }
 

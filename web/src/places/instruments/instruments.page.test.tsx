@@ -30,7 +30,7 @@ describe('the bench of instruments', () => {
     expect(within(dial).getByText('bench 3')).toBeTruthy()
     expect(within(dial).getByText('nothing')).toBeTruthy()
     expect(
-      within(screen.getByRole('row', { name: /^Oil-bath tube/ })).getByText('its flame learned'),
+      within(screen.getByRole('row', { name: /^Oil-bath tube/ })).getByText('fit its flame'),
     ).toBeTruthy()
   })
   test('unreachable, it says so', async () => {

@@ -77,7 +77,7 @@ function basisWords({ hotBasis, coldBasis }: CrystallizationPlan): string {
   if (hotBasis === 'single point' || coldBasis === 'single point')
     return '; one point extended with the fusion enthalpy: an estimate'
   return hotBasis === 'beyond points' || coldBasis === 'beyond points'
-    ? '; beyond the points, so take it as a guide'
+    ? '; outside the points, so only a guide'
     : ''
 }
 

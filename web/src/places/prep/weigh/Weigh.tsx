@@ -84,7 +84,7 @@ function OnTheBalance({ prep }: { prep: PrepFacts }) {
                   {withUncertainty(recovery.value.percent)} %
                 </Figure>
                 {planned && (
-                  <Figure name="Planned" why="an upper bound: transfers and clinging liquor come off it">
+                  <Figure name="Planned" why="an upper limit, before losses in transfers and liquor">
                     {fixed(planned.recoveryPercentOfCrude, 0)} %
                   </Figure>
                 )}

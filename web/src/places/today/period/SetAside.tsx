@@ -40,7 +40,7 @@ export function SetAside({
                 write(setTaskAside(period, task, 'not put off'))
               }}
             >
-              do it after all
+              plan it again
             </Button>
           </span>
         ))}

@@ -65,10 +65,10 @@ export function TaskPanel({
             ? 'The minutes are an estimate. '
             : ''}
         {room > 0
-          ? `It can slip ${room} min at no cost.`
+          ? `It can start ${minutesInWords(room)} later at no cost.`
           : beginsWait
-            ? 'It starts a wait that sets when you finish: it cannot slip.'
-            : 'Your next task follows at once: it cannot slip.'}
+            ? 'It starts a wait that sets when you finish. Start it on time.'
+            : 'Your next task follows at once. Start it on time.'}
         {put?.until === 'a time' && put.untilAtMs !== null && ` Not before ${clock(put.untilAtMs)}.`}
       </p>
       <div className="row-of">

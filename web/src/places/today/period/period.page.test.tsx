@@ -133,7 +133,7 @@ describe('Today with a lab period', () => {
     })
     const aside = within(screen.getByRole('region', { name: 'Not in this period' }))
     const row = aside.getByText(/Collect the benzil/)
-    await user.click(within(row).getByRole('button', { name: 'do it after all' }))
+    await user.click(within(row).getByRole('button', { name: 'plan it again' }))
     expect(bodies('task set aside').at(-1)?.until).toBe('not put off')
   })
   test('is closed with what was done and what is left, and read as it was beside as planned', async () => {

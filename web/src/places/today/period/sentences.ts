@@ -41,8 +41,8 @@ export function hangsOn(tasks: readonly PeriodTask[], plan: PeriodPlan): string 
       ? `${next.join(', then ')}: ${next.length === 1 ? 'it starts' : 'each starts'} a wait that sets when you finish. Each minute you start later, you finish a minute later.`
       : 'Your hands set when you finish: no wait does.',
     roomy
-      ? `“${roomy.task.words}” has most room: it can slip ${roomy.room} min.`
-      : 'Nothing can slip by more than a minute or two.',
+      ? `“${roomy.task.words}” can wait longest: up to ${minutesInWords(roomy.room)}.`
+      : 'No task can start more than a minute or two later.',
   ].join(' ')
 }
 
