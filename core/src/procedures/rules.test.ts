@@ -332,7 +332,7 @@ describe('when someone is hurt', () => {
     }
     // Nobody who may not be breathing is laid on the side and waited beside.
     expect(card('lifeless')).toMatch(
-      /Check breathing.*Not breathing normally: make the emergency call, begin chest compressions.*defibrillator.*Breathing normally: on the side/,
+      /Check breathing.*Not breathing normally: make the emergency call, begin chest compressions.*defibrillator.*Breathing normally: lay them on their side/,
     )
     expect(card('breathed')).toMatch(/does not wake: check the breathing/)
     expect(card('cut')).toMatch(/leave it there and press beside it, never on it/)
