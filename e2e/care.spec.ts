@@ -15,10 +15,10 @@ async function underR(page: Page): Promise<string> {
   await expect(sheet.getByRole('heading', { level: 3 }).first()).toHaveText(
     'Someone is hurt or something burns',
   )
-  const said = await sheet.innerText()
+  const sentence = await sheet.innerText()
   await page.keyboard.press('Escape')
   await expect(sheet).toBeHidden()
-  return said
+  return sentence
 }
 
 test('what the lab sets reaches every screen: whom to call, what is closed, who is asked, what was put aside', async ({

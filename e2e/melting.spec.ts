@@ -31,8 +31,8 @@ async function followTo(page: Page, bench: Bench, instrument: string, toC: numbe
     const turn = page.getByRole('button', { name: /^Turned the dial to/ })
     const next = page.getByText(/^Next: .* at \d+ °C|^Turn the dial to .* now\.$/)
     if (!(await next.isVisible())) break
-    const said = (await next.textContent()) ?? ''
-    const atC = Number(/at (\d+) °C/.exec(said)?.[1] ?? NaN)
+    const sentence = (await next.textContent()) ?? ''
+    const atC = Number(/at (\d+) °C/.exec(sentence)?.[1] ?? NaN)
     if (atC > toC) break
     if (!Number.isNaN(atC)) await bench.passUntil({ probeC: atC }, instrument)
     const before = (await turn.textContent()) ?? ''
@@ -92,8 +92,8 @@ test('a dial is learned from simulated heatings, planned with, followed, and giv
 
 /** Onset and clear point of the last rung of this name, as the ladder says them. */
 async function lastRange(ladder: ReturnType<Page['getByRole']>, label: string): Promise<number[]> {
-  const said = (await ladder.first().getAttribute('aria-label')) ?? ''
-  const rungs = [...said.matchAll(new RegExp(`${label}[^.]*?(\\d+\\.\\d) to (\\d+\\.\\d)`, 'g'))]
+  const message = (await ladder.first().getAttribute('aria-label')) ?? ''
+  const rungs = [...message.matchAll(new RegExp(`${label}[^.]*?(\\d+\\.\\d) to (\\d+\\.\\d)`, 'g'))]
   const last = rungs[rungs.length - 1]
   return [Number(last?.[1]), Number(last?.[2])]
 }

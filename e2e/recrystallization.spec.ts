@@ -29,12 +29,12 @@ test('each procedure is planned, with its steps and a sheet that prints on one p
     ['0.150', 'Centrifuge tube and pipette', 'draw the liquor off the crystals'],
     ['0.500', 'Evaporation on a watch glass', 'everything that was dissolved is still on the glass'],
   ] as const
-  for (const [crude, procedure, said] of cases) {
+  for (const [crude, procedure, sentence] of cases) {
     await begin(page, demo, 'adipic acid', crude)
     await part(page, 'Procedure')
     const choice = page.getByLabel(procedure, { exact: true })
     await choice.check()
-    await expect(page.getByText(said).first()).toBeVisible()
+    await expect(page.getByText(sentence).first()).toBeVisible()
     await page.getByRole('button', { name: 'Use this plan' }).click()
     // Only a fixed plan leads on; the words of the plan stand there before it is fixed.
     await expect(page.getByRole('link', { name: 'Go on to dissolve' })).toBeVisible()

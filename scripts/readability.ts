@@ -27,8 +27,8 @@ const ENDINGS: readonly (readonly [string, string])[] = [
   ['est', ''],
 ]
 
-const said = sentencesIn(ROOT, ['core/src', 'server/src', 'web/src'])
-const sentences = said.flatMap(({ text, file, line }) =>
+const messages = sentencesIn(ROOT, ['core/src', 'server/src', 'web/src'])
+const sentences = messages.flatMap(({ text, file, line }) =>
   splitSentences(text).map((one) => ({ text: one, file, line, words: wordsIn(one) })),
 )
 const whole = sentences.filter(({ text, words }) => words.length >= 4 && /[.!?…]["”)]?$/.test(text))
@@ -60,7 +60,7 @@ function isCommon(word: string): boolean {
 
 process.stdout.write(
   [
-    `${said.length} texts, ${sentences.length} sentences and labels, ${whole.length} whole sentences`,
+    `${messages.length} texts, ${sentences.length} sentences and labels, ${whole.length} whole sentences`,
     `words a sentence: ${mean.toFixed(1)} in the mean; over ${SENTENCE_MOST_WORDS}: ${long.length}`,
     `passive: ${((100 * whole.filter(({ text }) => PASSIVE.test(text)).length) / whole.length).toFixed(1)} % of the whole sentences`,
     `words outside the ${COMMON_WORDS} most common and the terms: ${((100 * rareWords) / counted).toFixed(1)} % (${rare.size} different)`,
@@ -74,4 +74,4 @@ if (process.argv.includes('--long'))
   for (const { text, file, line, words } of [...long].sort((p, q) => q.words.length - p.words.length))
     process.stdout.write(`${words.length} ${file}:${line} ${text}\n`)
 if (process.argv.includes('--all'))
-  for (const { text, file, line } of said) process.stdout.write(`${file}:${line}\t${text}\n`)
+  for (const { text, file, line } of messages) process.stdout.write(`${file}:${line}\t${text}\n`)

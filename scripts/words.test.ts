@@ -12,12 +12,12 @@ const LONGER = new Set(['I have an authentic sample', 'Scouting run: pack a tube
 const OTHER = /stepsOfV1|ledger\/tables|paper\/readSheet|sheets\/pageTables/
 
 test('every sentence of the source is plain', () => {
-  const said = sentencesIn(ROOT, ['core/src', 'server/src', 'web/src']).filter(
+  const sentences = sentencesIn(ROOT, ['core/src', 'server/src', 'web/src']).filter(
     ({ file }) => !OTHER.test(file),
   )
-  expect(said.length).toBeGreaterThan(5000)
+  expect(sentences.length).toBeGreaterThan(5000)
   expect(
-    said.flatMap(({ text, file, line }) =>
+    sentences.flatMap(({ text, file, line }) =>
       notPlain(text, 'in the source').map((what) => `${file}:${line} ${what}`),
     ),
   ).toEqual([])

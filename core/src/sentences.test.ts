@@ -34,10 +34,10 @@ const unplain = (texts: Iterable<string>): readonly string[] =>
   [...new Set(texts)].filter(isRead).flatMap((text) => notPlain(text))
 
 test('what the entries of the golden ledger say, and what comes of them', () => {
-  const said = golden.entries.map((entry) => sentenceOf(entry as KnownEntry))
-  expect(said.length).toBeGreaterThan(250)
+  const sentences = golden.entries.map((entry) => sentenceOf(entry as KnownEntry))
+  expect(sentences.length).toBeGreaterThan(250)
   const bodies = golden.entries.map(({ body }) => body)
-  expect(unplain([...said, ...textsIn(bodies), ...textsIn(expectedView)])).toEqual([])
+  expect(unplain([...sentences, ...textsIn(bodies), ...textsIn(expectedView)])).toEqual([])
 })
 
 test('every step, caution and waste of every pair on the shelf, at every scale', () => {
@@ -97,7 +97,7 @@ test('what the judge says of the situations on record, changed in any way', () =
 })
 
 test('what a tube without a range is told', () => {
-  const said = NO_RANGE_REASONS.flatMap((reason) =>
+  const messages = NO_RANGE_REASONS.flatMap((reason) =>
     [60, 80, 97, 120].flatMap((atC) =>
       [true, false, null].flatMap((isShownDry) =>
         [{ lowC: 94, highC: 96 }, null].flatMap((literature) =>
@@ -110,7 +110,7 @@ test('what a tube without a range is told', () => {
       ),
     ),
   )
-  expect(unplain(said)).toEqual([])
+  expect(unplain(messages)).toEqual([])
 })
 
 test('what a mixed melt is told, wherever its three ranges lie', () => {
@@ -140,7 +140,7 @@ test('what practice says, and what the cards and the glossary say', () => {
         at(2),
         '1,2',
         '',
-      ].flatMap((said) => [true, false].map((moving) => scoreWeighing(exercise, said, moving).sentence))
+      ].flatMap((message) => [true, false].map((moving) => scoreWeighing(exercise, message, moving).sentence))
     }),
   )
   const offs = [null, -8, -2, -0.4, 0, 0.4, 2, 8]

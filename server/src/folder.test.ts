@@ -129,8 +129,8 @@ describe('at the command line', () => {
     [['--restore'], {}, 'Name the file to restore from'],
     [['--backup', '/tmp/x.zip'], {}, 'No server runs'],
   ] as const)('%j with %j: a sentence, code 1, and no stack', async (words, env, sentence) => {
-    const { code, said } = await run(words, env)
-    expect({ code, said }).toEqual({ code: 1, said: expect.stringContaining(sentence) })
-    expect(said).not.toMatch(/\n\s+at /)
+    const { code, said: message } = await run(words, env)
+    expect({ code, said: message }).toEqual({ code: 1, said: expect.stringContaining(sentence) })
+    expect(message).not.toMatch(/\n\s+at /)
   })
 })

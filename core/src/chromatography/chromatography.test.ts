@@ -47,8 +47,8 @@ describe('retention factor', () => {
     [-1, 50, 'below the pencil line'],
     [10, 0, 'must lie above the pencil line'],
     [NaN, 50, 'is not a number'],
-  ])('a spot at %d of %d mm is refused', (spot, front, said) => {
-    expect(() => retentionFactor(spot, front)).toThrow(said)
+  ])('a spot at %d of %d mm is refused', (spot, front, message) => {
+    expect(() => retentionFactor(spot, front)).toThrow(message)
   })
   test('two spots agree within what reading allows, and no further', () => {
     const at = (mm: number) => retentionFactor(mm, 50)

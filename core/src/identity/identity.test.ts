@@ -123,8 +123,8 @@ describe('the ranking', () => {
       { mixtures: [{ reference: naphthol, onsetC: 80, clearC: 90, massFractionUnknown: 1.2 }] },
       'between 0 and 1',
     ],
-  ])('%j is refused with a sentence', (change, said) => {
-    expect(() => rankCandidates({ unknown: UNKNOWN, candidates, mixtures: [], ...change })).toThrow(said)
+  ])('%j is refused with a sentence', (change, message) => {
+    expect(() => rankCandidates({ unknown: UNKNOWN, candidates, mixtures: [], ...change })).toThrow(message)
   })
 })
 
@@ -235,9 +235,9 @@ describe('the mixed melt', () => {
     ['lower at the onset alone', [91.5, 94.6], 'repeat', 'Grind it again'],
     ['broader but hardly lower', [93.3, 96.4], 'repeat', 'Grind it again'],
     ['above both', [97, 98.2], 'repeat', 'tubes swapped'],
-  ] as const)('%s', (_, mixture, said, because) => {
+  ] as const)('%s', (_, mixture, words, because) => {
     const found = verdict([...mixture])
-    expect(found.verdict).toBe(said)
+    expect(found.verdict).toBe(words)
     expect(found.because).toContain(because)
   })
   test('an impure unknown rises with its own authentic, and that is said', () => {

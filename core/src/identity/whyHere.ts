@@ -43,7 +43,7 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
       sd: expected.isSame ? options.undepressedSigmaC * Math.SQRT2 : options.mixtureSigmaC,
     }
   })
-  const said = mixtures.map(({ reference, expectedClearC, seenClearC, isSame, readClear, sd }) => {
+  const sentences = mixtures.map(({ reference, expectedClearC, seenClearC, isSame, readClear, sd }) => {
     const off = Math.abs(seenClearC - expectedClearC) / sd
     const word =
       off <= AS_EXPECTED_SD ? 'as expected' : off <= AGAINST_SD ? 'not quite as expected' : 'against it'
@@ -59,7 +59,7 @@ function whyOne(input: IdentityInput, candidate: Candidate, nameOf: (id: string)
       seenClearC,
       isSame,
     })),
-    sentence: [aloneSentence(aboveLiteratureC, options.sigmaC), ...said].join(' '),
+    sentence: [aloneSentence(aboveLiteratureC, options.sigmaC), ...sentences].join(' '),
   }
 }
 

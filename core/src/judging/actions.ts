@@ -148,13 +148,13 @@ function actionSentence(
 }
 
 /** What a signature leaves open. */
-export function notChecked({ evidence, owners }: Decision): readonly string[] {
+export function notChecked({ evidence, owners: contributions }: Decision): readonly string[] {
   return [
     ...(evidence.mixed ? [] : ['which compound it is (no mixed melt)']),
     ...(isChecked(evidence) || evidence.authentic ? [] : ['the thermometer']),
     ...(evidence.rateMeasured ? [] : ['the rate']),
-    ...(evidence.rateMeasured && owners.isRateLoose ? ['its width at the rate of house rules'] : []),
-    ...(owners.mayBeWet || !isShownDry(evidence) ? ['that it is dry'] : []),
+    ...(evidence.rateMeasured && contributions.isRateLoose ? ['its width at the rate of house rules'] : []),
+    ...(contributions.mayBeWet || !isShownDry(evidence) ? ['that it is dry'] : []),
   ]
 }
 

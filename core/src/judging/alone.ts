@@ -30,19 +30,23 @@ export function alone(evidence: RangeEvidence, judged: Attributed, rules: HouseW
   return widthC <= rules.sharpWidthC ? sharp(evidence, judged, rules) : wide(evidence, judged, rules)
 }
 
-function sharp(evidence: RangeEvidence, { owners }: Attributed, rules: HouseWords): VerdictWithSteps {
+function sharp(
+  evidence: RangeEvidence,
+  { owners: contributions }: Attributed,
+  rules: HouseWords,
+): VerdictWithSteps {
   const { literature, reading, mixed, plate } = evidence
   if (!literature) return ['cannot tell', 'mixed melt', 'find out what it is']
   const withinC = rules.literatureWithinC
   const lowByC = literature.lowC - reading.onsetC
   const highByC = reading.clearC - literature.highC
   if (tenths(Math.max(lowByC, highByC)) <= withinC) {
-    if (mayLieLower({ owners }, -lowByC, rules) && mixed?.verdict !== 'same')
+    if (mayLieLower({ owners: contributions }, -lowByC, rules) && mixed?.verdict !== 'same')
       return contradicted(evidence) ?? ['cannot tell', 'repeat slower', 'melt beside authentic']
-    return agreeing(evidence, owners)
+    return agreeing(evidence, contributions)
   }
   // Heating may own what is too high; that it does is for a slower tube to show.
-  if (owners.isRateLoose && highByC - owners.heating.mostC <= withinC && lowByC <= withinC)
+  if (contributions.isRateLoose && highByC - contributions.heating.mostC <= withinC && lowByC <= withinC)
     return ['cannot tell', 'repeat slower', 'melt beside authentic']
   if (mixed?.verdict === 'repeat') return UNCLEAR_MIXTURE
   // Only the mixed melt speaks for identity: then what is off is the thermometer, whatever its check said.
@@ -50,13 +54,13 @@ function sharp(evidence: RangeEvidence, { owners }: Attributed, rules: HouseWord
     return isChecked(evidence)
       ? ['consistent with pure', 'check the thermometer', 'sign']
       : ['consistent with pure', 'sign', 'check the thermometer']
-  if (owners.mayBeWet && lowByC > 0 && lowByC <= WET_AND_SHARP_C)
+  if (contributions.mayBeWet && lowByC > 0 && lowByC <= WET_AND_SHARP_C)
     return ['cannot tell', 'dry and repeat', 'melt beside authentic']
   // A column that parted, a stem out of the bath: what reads high on a thermometer nobody checked is checked first.
   if (highByC > withinC && !isChecked(evidence) && highByC <= PARTED_C)
     return ['cannot tell', 'check the thermometer', 'melt beside authentic', 'mixed melt']
   // What nobody but the sample can own of the distance.
-  const sampleC = Math.max(lowByC, highByC) - ownC(owners)
+  const sampleC = Math.max(lowByC, highByC) - ownC(contributions)
   if (sampleC <= withinC)
     return !isChecked(evidence)
       ? ['cannot tell', 'check the thermometer', 'melt beside authentic', 'mixed melt']
@@ -72,7 +76,7 @@ function sharp(evidence: RangeEvidence, { owners }: Attributed, rules: HouseWord
   if (plate?.sameHeight === false) return ['not this compound', 'find out what it is', 'mixed melt']
   if (highByC > 3 * withinC) return ['not this compound', 'find out what it is', 'mixed melt']
   // Sharp, dry, on a thermometer that is right, and far below: no lowering leaves it sharp.
-  if (isChecked(evidence) && lowByC - ownC(owners) > FAR_BELOW_C)
+  if (isChecked(evidence) && lowByC - ownC(contributions) > FAR_BELOW_C)
     return ['not this compound', 'find out what it is', 'mixed melt']
   return ['cannot tell', 'mixed melt', 'melt beside authentic', 'find out what it is']
 }

@@ -31,21 +31,23 @@ const NONE: Ends = { onset: NOTHING, clear: NOTHING, width: NOTHING }
  */
 export function budgetOf(
   evidence: RangeEvidence,
-  owners: Contributions,
+  contributions: Contributions,
   measured: Measured,
   rules: HouseWords,
 ): readonly BudgetRow[] {
   const besides = measured.against?.what === 'authentic'
   const rows = [
-    heatingRow(evidence, owners, besides),
-    meltingTimeRow(evidence, owners, besides),
-    thermometerRow(evidence, owners, besides),
-    readingRow(evidence, owners, besides),
+    heatingRow(evidence, contributions, besides),
+    meltingTimeRow(evidence, contributions, besides),
+    thermometerRow(evidence, contributions, besides),
+    readingRow(evidence, contributions, besides),
     literatureRow(measured),
   ]
   const withLate =
-    owners.mayBeLate || owners.mayBeAnotherMark ? [...rows, lateRow(evidence, owners, rules)] : rows
-  const all = [...withLate, solventRow(evidence, owners, left(withLate, measured), rules)]
+    contributions.mayBeLate || contributions.mayBeAnotherMark
+      ? [...rows, lateRow(evidence, contributions, rules)]
+      : rows
+  const all = [...withLate, solventRow(evidence, contributions, left(withLate, measured), rules)]
   return [...all, sampleRow(left(all, measured), measured)]
 }
 

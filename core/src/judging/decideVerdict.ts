@@ -66,23 +66,23 @@ function badness({ verdict }: Decision): number {
 }
 
 function settleOne({ evidence, share, by }: CombinedRepeats, rules: HouseWords): Decision {
-  const owners = contributionsOf(evidence, rules, share)
+  const contributions = contributionsOf(evidence, rules, share)
   const widthC = width(evidence.reading)
   const sampleWidth = {
-    leastC: Math.max(0, widthC - owners.beyondOrdinary.mostC - byChanceC(owners)),
+    leastC: Math.max(0, widthC - contributions.beyondOrdinary.mostC - byChanceC(contributions)),
     mostC: widthC,
   }
-  const judged = { owners, sampleWidth }
+  const judged = { owners: contributions, sampleWidth }
   const [verdict, ...next] =
-    outright(evidence, rules) ?? beside(evidence, owners, rules) ?? alone(evidence, judged, rules)
+    outright(evidence, rules) ?? beside(evidence, contributions, rules) ?? alone(evidence, judged, rules)
   return {
     verdict,
-    next: withoutDone(next, evidence, owners),
-    owners,
+    next: withoutDone(next, evidence, contributions),
+    owners: contributions,
     evidence,
     by,
     sampleWidth,
-    isTooFastToTell: isLoose(owners) && straddles(sampleWidth, rules),
+    isTooFastToTell: isLoose(contributions) && straddles(sampleWidth, rules),
   }
 }
 

@@ -80,7 +80,7 @@ function behaviour(evidence: RangeEvidence): Finding[] {
 }
 
 function widthFinding(
-  { isTooFastToTell, owners, evidence }: Decision,
+  { isTooFastToTell, owners: contributions, evidence }: Decision,
   { widthC, against }: Measured,
   rules: HouseWords,
 ): Finding {
@@ -94,7 +94,7 @@ function widthFinding(
       ? `; the authentic sample beside it is ${c(against.highC - against.lowC)} °C wide`
       : ''
   if (isTooFastToTell && beside === '') {
-    const why = owners.isRateLoose
+    const why = contributions.isRateLoose
       ? isTooFast(evidence.rateCPerMin, rules.meltRate)
         ? 'too fast to judge its width'
         : 'its rate was not measured, so its width cannot be judged'
@@ -102,7 +102,7 @@ function widthFinding(
     return finding(
       'too-fast-to-tell',
       headline,
-      `${why}: melting through may take ${span(owners.meltingTime)} °C of it`,
+      `${why}: melting through may take ${span(contributions.meltingTime)} °C of it`,
       numbers,
     )
   }

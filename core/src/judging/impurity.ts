@@ -18,7 +18,7 @@ const LESSER_PART = 0.5
  */
 export function impurityOf(
   evidence: RangeEvidence,
-  owners: Contributions,
+  contributions: Contributions,
   { against, distanceC, widthC }: Measured,
   rules: HouseWords,
 ): readonly [least: number, most: number] | null {
@@ -27,16 +27,18 @@ export function impurityOf(
   const besides = against.what === 'authentic'
   if (!besides && !isChecked(evidence)) return null
   // Solvent or crystal water may own any of it, and what is more than half is no impurity.
-  if (decomposes(evidence) || evidence.behaviour === 'hydrate' || owners.mayBeWet) return null
+  if (decomposes(evidence) || evidence.behaviour === 'hydrate' || contributions.mayBeWet) return null
   const lowByC = -Math.min(distanceC.onset, distanceC.clear)
   const highByC = Math.max(distanceC.onset, distanceC.clear)
   const isSharp = tenths(widthC) <= rules.sharpWidthC
   if (isSharp && tenths(lowByC) > rules.literatureWithinC) return null
   if (tenths(highByC) > rules.literatureWithinC) return null
 
-  const errorC = besides ? byChanceC(owners) : Math.hypot(owners.thermometerC, owners.readingC)
-  const late = besides ? { leastC: 0, mostC: 0 } : owners.heating
-  const melting = besides ? { leastC: 0, mostC: 0 } : owners.meltingTime
+  const errorC = besides
+    ? byChanceC(contributions)
+    : Math.hypot(contributions.thermometerC, contributions.readingC)
+  const late = besides ? { leastC: 0, mostC: 0 } : contributions.heating
+  const melting = besides ? { leastC: 0, mostC: 0 } : contributions.meltingTime
   const pureAt = (meltingPointC: number): Fusion => ({ ...fusion, meltingPointC })
   const dissolved = (pure: Fusion, endC: number) => impurityFromClearPoint(pure, endC)
   const share = visibleUnder(rules).visibleLiquidFraction

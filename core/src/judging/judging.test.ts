@@ -20,7 +20,7 @@ const plate = (spots: number, sameHeight: boolean | null) => ({
   sentence: 'so it ran',
 })
 const mixed = (verdict: 'same' | 'different' | 'repeat') => ({ verdict, because: 'so it melted' })
-const said = (judged: Judgement) =>
+const sentenceOf = (judged: Judgement) =>
   [
     ...judged.findings.map(({ headline, sentence }) => `${headline}: ${sentence}`),
     ...judged.budget.map(({ owner, sentence }) => `${owner}: ${sentence}`),
@@ -256,7 +256,7 @@ describe('situations', () => {
   test('what is said has a headline, a sentence and no hole', () => {
     for (const [, change] of SITUATIONS) {
       const judged = judge(change)
-      expect(said(judged)).not.toMatch(/NaN|undefined|null|Infinity|\[object|-0\.0/)
+      expect(sentenceOf(judged)).not.toMatch(/NaN|undefined|null|Infinity|\[object|-0\.0/)
       for (const { headline, sentence } of judged.findings) expect(`${headline}${sentence}`).toMatch(/\S+/)
     }
   })
@@ -266,7 +266,7 @@ describe('what was said once and must not be said again', () => {
   test('a width that only subtraction made small is not sharp', () => {
     const fast = { reading: range(92, 102), rateCPerMin: 10 }
     expect(codes(fast)).not.toContain('sharp')
-    expect(said(judge(fast))).toContain('too fast to judge its width')
+    expect(sentenceOf(judge(fast))).toContain('too fast to judge its width')
     expect(judge(fast).verdict).toBe('cannot tell')
   })
   test('5.5 °C at 5 °C/min of 5 mm of coarse crystals is not signed', () => {
@@ -276,7 +276,7 @@ describe('what was said once and must not be said again', () => {
   test('not dried, sharp and 3 °C low: drying is spoken of first', () => {
     const one = { reading: range(91, 92.2), dried: WET, thermometer: IN_PLACE }
     expect(steps(one)[0]).toBe('dry and repeat')
-    expect(said(judge(one))).toContain('thermometer, reading and solvent left may explain all of it')
+    expect(sentenceOf(judge(one))).toContain('thermometer, reading and solvent left may explain all of it')
   })
   test('ten minutes of air are enough for ether and not for water', () => {
     const air = (solventBoilsC: number) =>
@@ -294,11 +294,11 @@ describe('what was said once and must not be said again', () => {
   test('an authentic sample as far off as a checked thermometer may be is not called wrong, and the rest follows', () => {
     const near = { authentic: range(91.9, 93), reading: range(91.8, 93), thermometer: IN_PLACE } as const
     const far = { ...near, authentic: range(86, 87), reading: range(86.1, 87) } as const
-    expect(said(judge(near))).toMatch(
+    expect(sentenceOf(judge(near))).toMatch(
       /which heating, the checked thermometer and reading together can explain/,
     )
     expect(steps(near)[0]).toBe('sign')
-    expect(said(judge(far))).toMatch(/either the check or the authentic sample is wrong/)
+    expect(sentenceOf(judge(far))).toMatch(/either the check or the authentic sample is wrong/)
     expect(steps(far)[0]).toBe('check the thermometer')
   })
   test('a decomposition point apart from the literature’s is neither the thermometer nor the sample', () => {
@@ -307,14 +307,14 @@ describe('what was said once and must not be said again', () => {
   })
   test('read in place at 10 °C/min, a range may truly lie lower, and it is said by how much', () => {
     const heated = (rateCPerMin: number) => judge({ reading: range(94.4, 95.4), rateCPerMin })
-    expect(said(heated(10))).toMatch(
+    expect(sentenceOf(heated(10))).toMatch(
       /both ends lie in 94\.0 to 96\.0 °C; at this heating rate it could have begun up to 5\.0 °C lower/,
     )
-    expect(said(heated(1))).not.toMatch(/may have begun/)
+    expect(sentenceOf(heated(1))).not.toMatch(/may have begun/)
     // High in a wide literature range there is room below.
     const roomy = judge({ reading: range(94.4, 95.4), rateCPerMin: 3, literature: { lowC: 91, highC: 96 } })
     expect(roomy.verdict).toBe('consistent with pure')
-    expect(said(roomy)).not.toMatch(/may have begun/)
+    expect(sentenceOf(roomy)).not.toMatch(/may have begun/)
   })
   test('another solvent for another crystal form is not “what the last one did not part”', () => {
     const form = judge({ reading: range(84, 85), thermometer: IN_PLACE, behaviour: 'other forms' })
@@ -327,8 +327,8 @@ describe('what was said once and must not be said again', () => {
   })
   test('the thermometer is not offered for what it cannot own', () => {
     const high = judge({ reading: range(98.4, 99.4), thermometer: IN_PLACE })
-    expect(said(high)).toContain('may explain at most')
-    expect(said(high)).not.toContain('thermometer reads high')
+    expect(sentenceOf(high)).toContain('may explain at most')
+    expect(sentenceOf(high)).not.toContain('thermometer reads high')
   })
   test('no bound on the impurity of another compound, or of a thermometer nobody checked', () => {
     expect(judge({ reading: range(70, 71), thermometer: IN_PLACE }).impurity).toBeNull()
@@ -405,7 +405,7 @@ describe('the evidence reaches the budget', () => {
   test('tubes not made alike are said, and scatter nothing', () => {
     expect(codes({ setAside: 2 })).toContain('set-aside')
     expect(judge({ setAside: 2 }).verdict).toBe('consistent with pure')
-    expect(said(judge({ setAside: 1 }))).toContain('1 earlier tube not counted: it was packed')
+    expect(sentenceOf(judge({ setAside: 1 }))).toContain('1 earlier tube not counted: it was packed')
   })
   test('every step names the rows it would remove, and treatments the sample’s', () => {
     const [first] = judge({ reading: range(92, 97), rateCPerMin: 5 }).actions
@@ -429,7 +429,7 @@ describe('how much impurity', () => {
     const most = (onsetC: number, clearC: number) =>
       judge({ reading: range(onsetC, clearC), thermometer: IN_PLACE }).impurity?.[1] ?? NaN
     expect(most(88, 92)).toBeGreaterThan(most(92, 94.5))
-    expect(said(judge({ thermometer: IN_PLACE }))).toContain(
+    expect(sentenceOf(judge({ thermometer: IN_PLACE }))).toContain(
       'if it dissolves in the melt and is the smaller part',
     )
   })
@@ -512,12 +512,14 @@ describe('a tube without a range', () => {
 describe('far below, and sharp', () => {
   const far = { reading: range(54.4, 55.6), dried: WET }
   test('solvent owns ten degrees of it at most, and whether it is the right compound is asked', () => {
-    const text = said(judge(far))
+    const text = sentenceOf(judge(far))
     expect(text).toContain('this one is sharp: at most 10 °C of it')
     expect(text).not.toContain('nothing for certain')
     expect(text).toContain('Is it the compound named in the prep')
     // Inside what thermometer and solvent may do nobody asks that.
-    expect(said(judge({ reading: range(91, 92) }))).not.toContain('Is it the compound named in the prep')
+    expect(sentenceOf(judge({ reading: range(91, 92) }))).not.toContain(
+      'Is it the compound named in the prep',
+    )
   })
   test('liquid below the eutectic of the pair is none of the pair alone', () => {
     const eutecticC = 78.4
@@ -532,7 +534,7 @@ describe('a later tube that was solid where this one had melted', () => {
     const judged = judge({ laterSolidAtC: 110 })
     expect(judged.verdict).toBe('cannot tell')
     expect(judged.actions[0]?.code).toBe('repeat as it was')
-    expect(said(judged)).toContain(
+    expect(sentenceOf(judged)).toContain(
       'A later tube solid at 110.0 °C: this one was all liquid 14.6 °C below that',
     )
   })

@@ -53,8 +53,12 @@ export function place(
   return [elsewhere(settled, budget, farC, furthest, range, numbers)]
 }
 
-function besideAuthentic({ owners }: Decision, farC: number, numbers: Finding['numbers']): Finding {
-  const chanceC = byChanceC(owners)
+function besideAuthentic(
+  { owners: contributions }: Decision,
+  farC: number,
+  numbers: Finding['numbers'],
+): Finding {
+  const chanceC = byChanceC(contributions)
   const headline = `${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} authentic`
   return finding(
     tenths(Math.abs(farC)) <= chanceC ? 'agrees-with-authentic' : 'differs-from-authentic',

@@ -138,8 +138,8 @@ test.each([
   [() => moleFractionFromMassFraction(1.5, 1, 1), 'between 0 and 1'],
   [() => moleFractionFromMassFraction(0.5, 0, 1), 'above zero'],
   [() => waldenFusionEnthalpy(-400), 'below absolute zero'],
-])('impossible input %#: %s', (run, said) => {
-  expect(run).toThrow(said)
+])('impossible input %#: %s', (run, sentence) => {
+  expect(run).toThrow(sentence)
 })
 
 test('the share of two weighed parts', () => {

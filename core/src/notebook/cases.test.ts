@@ -123,8 +123,8 @@ describe('what the kinds of a case and of a plate take, and say', () => {
     ['plate photographed', { jpeg: 'A'.repeat(300_001), left: 0, right: 1, top: 0, bottom: 1 }, '300000'],
     ['plate photographed', { jpeg: 'AAAA', left: -0.1, right: 1, top: 0, bottom: 1 }, 'left'],
   ]
-  test.each(bad)('%s refuses %#', (kind, body, said) => {
-    expect(refusalOf(lineOf(kind, body))).toContain(said)
+  test.each(bad)('%s refuses %#', (kind, body, message) => {
+    expect(refusalOf(lineOf(kind, body))).toContain(message)
   })
 })
 

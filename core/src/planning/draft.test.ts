@@ -261,8 +261,8 @@ describe('house rules of one plan', () => {
     [{ dryMin: '-5' }, 'runs from 0'],
     [{ dryRule: 'constant mass', toleranceG: '0' }, 'above 0 g'],
     [{ dryRule: 'constant mass', toleranceG: '' }, 'still empty'],
-  ])('%j is answered', (change, said) => {
-    expect(rules(change)).toContain(said)
+  ])('%j is answered', (change, message) => {
+    expect(rules(change)).toContain(message)
   })
 })
 

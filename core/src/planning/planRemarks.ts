@@ -102,23 +102,23 @@ function classDoubts(draft: Draft, { compound, solvent, pair }: Known): string[]
 }
 
 function temperatureRemarks({ input, compound }: Known, solvents: readonly Solvent[]): string[] {
-  const said: string[] = []
+  const sentences: string[] = []
   for (const one of solvents) {
     const { name, freezingPointC } = one
     const boilsC = boilsFromC(one)
     const clearC = freezesNearIce(one) ? ABOVE_FREEZING_C : 1
     if (freezingPointC !== null && input.coldC < freezingPointC + clearC)
-      said.push(
+      sentences.push(
         `${input.coldC} °C is at or near where ${name} freezes (${freezingPointC} °C): the whole flask could turn solid. Cool it in water of ${Math.ceil(freezingPointC + clearC)} °C or more.`,
       )
     if (boilsC !== null && input.hotC > boilsC + 0.5)
-      said.push(
+      sentences.push(
         `${input.hotC} °C is above where ${name} boils (${boilsInWords(one) ?? ''}): it cannot get that hot.`,
       )
   }
   const boilsC = Math.min(...solvents.map((one) => boilsFromC(one) ?? Infinity))
   if (input.hotC >= compound.meltLowC && input.hotC < boilsC + 0.5)
-    said.push(
+    sentences.push(
       `At ${input.hotC} °C the solid itself melts (from ${compound.meltLowC} °C): plan hot some 10 °C below that.`,
     )
   else if (
@@ -126,24 +126,24 @@ function temperatureRemarks({ input, compound }: Known, solvents: readonly Solve
     1 - input.assay >= IMPURE_FROM &&
     input.hotC < boilsC + 0.5
   )
-    said.push(
+    sentences.push(
       `At ${input.hotC} °C a solid with ${(100 * (1 - input.assay)).toFixed(0)} % of something else in it is partly an oil already (pure it melts from ${compound.meltLowC} °C): plan hot some 10 °C below that.`,
     )
-  return said
+  return sentences
 }
 
 /** What to say of a volume that is hard to work with: on the spot where it stands. */
 function volumeRemarks(known: Known): string[] {
   const { input, plan, proposed, pair, procedure } = known
-  const said: string[] = []
-  if (procedure.collect === 'watch glass') return said
+  const messages: string[] = []
+  if (procedure.collect === 'watch glass') return messages
   const perG = plan.hotML / input.crudeG
   if (plan.hotML > MUCH_MORE_TIMES * Math.max(proposed.ml, plan.minimumHotML)) {
     const cold = attempt(() => solubilityAt(input.product, input.coldC, input.productFusionKJPerMol))
     const keptG = cold.ok
       ? Math.min((cold.value.gPer100ML * (plan.hotML - proposed.ml)) / 100, input.crudeG * input.assay)
       : 0
-    said.push(
+    messages.push(
       `${significant(plan.hotML, 2)} mL is ${(plan.hotML / proposed.ml).toFixed(0)} times what is proposed (${significant(proposed.ml, 2)} mL): about ${significant(keptG, 2)} g more stays in the mother liquor. Is there a digit too many?`,
     )
   }
@@ -154,16 +154,16 @@ function volumeRemarks(known: Known): string[] {
       cooler.ok && cooler.value > input.coldC + 20 && cooler.value < input.hotC
         ? `dissolve it at ${cooler.value.toFixed(0)} °C, where it takes about ${significant(WORKABLE_ML_PER_G * input.crudeG, 2)} mL, or `
         : ''
-    said.push(
+    messages.push(
       `${significant(plan.hotML, 2)} mL for ${significant(input.crudeG, 2)} g makes a wet cake with hardly any mother liquor to separate: ${lower}choose another solvent.`,
     )
   }
   if (!pair && proposed.because === 'room to work' && plan.hotML >= proposed.ml)
-    said.push(
+    messages.push(
       `It dissolves in ${significant(plan.minimumHotML, 2)} mL. More is planned, so that there is enough mother liquor to separate from the crystals. That keeps ${significant(plan.productInLiquorG, 2)} g in the liquor.`,
     )
   const rinse = rinseDoubt(input.washML, rinsedBy(input, plan), insteadOf(known)?.name)
-  return rinse ? [...said, rinse] : said
+  return rinse ? [...messages, rinse] : messages
 }
 
 /** Another rinse of the shelf that hardly dissolves the crystals, as far as its points tell. */

@@ -12,28 +12,28 @@ type PlanParts = Pick<PlanFixed, 'compound' | 'impurity' | 'solvent' | 'pair' | 
 /** Why this solvent works here, or where it may not, in sentences. */
 export function whyThisSolvent(plan: PlanParts): readonly string[] {
   const { compound, impurity, solvent, pair, input, result } = plan
-  const said: string[] = []
+  const sentences: string[] = []
   const at = (c: number) => attempt(() => solubilityAt(input.product, c, input.productFusionKJPerMol))
   const [hot, cold] = [at(input.hotC), at(input.coldC)]
   if (hot.ok && cold.ok)
-    said.push(
+    sentences.push(
       `About ${significant(hot.value.gPer100ML / cold.value.gPer100ML, 2)} times as much ${compound.name} dissolves at ${input.hotC} °C as at ${input.coldC} °C.`,
     )
   const boilsC = boilsFromC(solvent)
-  if (boilsC !== null) said.push(boilingReason(boilsC, plan))
+  if (boilsC !== null) sentences.push(boilingReason(boilsC, plan))
   for (const one of solventsOf({ solvent, pair })) {
     if (freezesNearIce(one))
-      said.push(`${capital(one.name)} freezes at ${one.freezingPointC} °C: use cool water, not ice.`)
+      sentences.push(`${capital(one.name)} freezes at ${one.freezingPointC} °C: use cool water, not ice.`)
     const reaction = reactionOf(compound, one)
-    if (reaction) said.push(reaction.sentence)
+    if (reaction) sentences.push(reaction.sentence)
   }
   if (impurity && result.impurityStaysDissolvedML !== null)
-    said.push(
+    sentences.push(
       result.hotML >= result.impurityStaysDissolvedML
         ? `At this volume ${impurity.name} stays in the cold mother liquor.`
         : `At this volume some ${impurity.name} crystallizes with the product.`,
     )
-  return said
+  return sentences
 }
 
 function boilingReason(boilingC: number, { compound, pair, input }: PlanParts): string {

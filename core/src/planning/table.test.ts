@@ -131,12 +131,12 @@ describe('every plan of the shelf, at 0.1, 1, 10 and 100 g', () => {
   test('hood, gloves and shield stand on the step at which the solid is first handled', () => {
     expect(
       breaking(({ steps, of }) => {
-        const said = (steps.find(({ id }) => id === 'keep-back')?.caution ?? '').toLowerCase()
-        if (of.hazards.length === 0) return said.includes('gloves') && said.includes('not known here')
+        const sentence = (steps.find(({ id }) => id === 'keep-back')?.caution ?? '').toLowerCase()
+        if (of.hazards.length === 0) return sentence.includes('gloves') && sentence.includes('not known here')
         return (
-          said.includes('hood') === asksForHood(of.hazards) &&
-          said.includes('gloves') === asksForGloves(of.hazards) &&
-          said.includes('shield') === isCorrosive(of.hazards)
+          sentence.includes('hood') === asksForHood(of.hazards) &&
+          sentence.includes('gloves') === asksForGloves(of.hazards) &&
+          sentence.includes('shield') === isCorrosive(of.hazards)
         )
       }, PLANS),
     ).toEqual([])

@@ -57,12 +57,12 @@ export function eyeSentence({ tubes, first, all }: Eye, withinC: number): string
   if (tubes === 0) return 'No tube has been watched yet.'
   if (tubes < SAID_FROM)
     return `After ${SAID_FROM} tubes something can be said of your eye; ${tubes === 1 ? 'one has' : `${tubes} have`} been watched.`
-  const said = [lean('first liquid', first, withinC), lean('all liquid', all, withinC)].filter(
+  const sentences = [lean('first liquid', first, withinC), lean('all liquid', all, withinC)].filter(
     (one) => one !== null,
   )
-  return said.length === 0
+  return sentences.length === 0
     ? `Both ends lie within ${withinC.toFixed(2)} °C on average.`
-    : `${said.join('; ')}.`.replace(/^./, (letter) => letter.toUpperCase())
+    : `${sentences.join('; ')}.`.replace(/^./, (letter) => letter.toUpperCase())
 }
 
 function lean(what: string, { meanC, missed }: EyeEnd, withinC: number): string | null {

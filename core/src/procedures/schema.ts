@@ -16,8 +16,8 @@ const text = Joi.string()
     const [unknown] = unknownAmounts(value)
     if (unknown === undefined) return value
     const known = Object.keys(AMOUNTS).map((one) => `{${one}}`)
-    const said = `{${unknown}} is no amount the app knows. It fills in ${known.join(' ')}.`
-    return helpers.message({ custom: '{{#said}}' }, { said })
+    const sentence = `{${unknown}} is no amount the app knows. It fills in ${known.join(' ')}.`
+    return helpers.message({ custom: '{{#said}}' }, { said: sentence })
   })
 const minutes = Joi.alternatives(
   number.positive().max(10_000),

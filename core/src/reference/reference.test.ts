@@ -122,16 +122,16 @@ test('a missing fusion enthalpy is estimated, and that is said', () => {
 })
 
 test('every hazard of a solvent is said, with what it asks for', () => {
-  const said = (id: string) => cautionsFor(compound('benzil'), solvent(id)).join('\n')
-  expect(said('ethanol-95')).toMatch(/flammable[^]*Ethanol 95%: Causes serious eye irritation/)
+  const sentenceOf = (id: string) => cautionsFor(compound('benzil'), solvent(id)).join('\n')
+  expect(sentenceOf('ethanol-95')).toMatch(/flammable[^]*Ethanol 95%: Causes serious eye irritation/)
   for (const id of ['diethyl-ether', 'tetrahydrofuran', '2-methyltetrahydrofuran'])
-    expect(said(id)).toMatch(/may form explosive peroxides[^]*test for peroxides before you heat it/)
-  expect(said('ethanol-95')).not.toContain('peroxides')
-  expect(said('2-methyltetrahydrofuran')).toContain('face shield')
+    expect(sentenceOf(id)).toMatch(/may form explosive peroxides[^]*test for peroxides before you heat it/)
+  expect(sentenceOf('ethanol-95')).not.toContain('peroxides')
+  expect(sentenceOf('2-methyltetrahydrofuran')).toContain('face shield')
   for (const one of REFERENCE_SOLVENTS)
     for (const code of one.hazards)
       if (!/^H22[456]/.test(code))
-        expect({ id: one.id, code, said: said(one.id).toLowerCase() }).toEqual({
+        expect({ id: one.id, code, said: sentenceOf(one.id).toLowerCase() }).toEqual({
           id: one.id,
           code,
           said: expect.stringContaining(hazardStatement(code)) as unknown,
@@ -139,18 +139,18 @@ test('every hazard of a solvent is said, with what it asks for', () => {
 })
 
 test('what may cause cancer or harm a child is not begun without the person in charge', () => {
-  const said = (id: string) => cautionsFor(compound(id), null).at(-1)
-  expect(said('azobenzene')).toMatch(
+  const wordsOf = (id: string) => cautionsFor(compound(id), null).at(-1)
+  expect(wordsOf('azobenzene')).toMatch(
     /^Do not do this without the person in charge. Azobenzene \(danger\): .*may cause cancer/,
   )
-  expect(said('ferrocene')).toContain('may damage fertility and the unborn child')
-  expect(said('benzil')).not.toContain('person in charge')
+  expect(wordsOf('ferrocene')).toContain('may damage fertility and the unborn child')
+  expect(wordsOf('benzil')).not.toContain('person in charge')
 })
 
 test('both of a pair are spoken for', () => {
-  const said = cautionsFor(compound('benzil'), solvent('ethanol-95'), solvent('hexane')).join(' ')
-  expect(said).toContain('Ethanol 95% is flammable')
-  expect(said).toContain('Hexane is flammable')
+  const sentence = cautionsFor(compound('benzil'), solvent('ethanol-95'), solvent('hexane')).join(' ')
+  expect(sentence).toContain('Ethanol 95% is flammable')
+  expect(sentence).toContain('Hexane is flammable')
 })
 
 test('cautions and waste follow the solvent', () => {

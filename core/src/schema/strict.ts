@@ -10,6 +10,6 @@ export const STRICT: Joi.ValidationOptions = {
 /** What a schema found wrong, as a sentence. */
 export function sentence(error: Joi.ValidationError): string {
   const [detail] = error.details
-  const said = (detail?.message ?? error.message).replace(/\.$/, '')
-  return `${said}.`
+  const words = (detail?.message ?? error.message).replace(/\.$/, '')
+  return `${words}.`
 }

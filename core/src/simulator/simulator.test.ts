@@ -112,8 +112,8 @@ describe('the block', () => {
     [{ kind: 'preheat', toC: 400 }, 'lies outside'],
     [{ kind: 'ramp', toC: 100, rateCPerMin: 3 }, 'ramps at 0.5, 1, 2, 5, 10 °C/min only'],
     [{ kind: 'dance' }, 'does not know that command'],
-  ] as const)('%j is refused', (command, said) => {
-    expect(() => advance(createBlock(QUIET, 1), [command as never], 1)).toThrow(said)
+  ] as const)('%j is refused', (command, sentence) => {
+    expect(() => advance(createBlock(QUIET, 1), [command as never], 1)).toThrow(sentence)
   })
   test('only whole seconds', () => {
     expect(() => advance(createBlock(QUIET, 1), [], 0.5)).toThrow('whole seconds')

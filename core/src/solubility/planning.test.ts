@@ -248,8 +248,8 @@ describe('oiling', () => {
     [{ eutecticC: 48 }, 'high', 'with its impurity it can be liquid from 48'],
     [{ boilingPointC: 111 }, 'some', 'above the melting point'],
     [{ boilingPointC: null }, 'low', '44 °C higher'],
-  ] as const)('%j: %s', (change, level, said) => {
-    expect(risk(change)).toMatchObject({ level, because: expect.stringContaining(said) })
+  ] as const)('%j: %s', (change, level, message) => {
+    expect(risk(change)).toMatchObject({ level, because: expect.stringContaining(message) })
   })
 })
 
@@ -518,10 +518,10 @@ describe('points that look wrong', () => {
       'above where ethanol 95% boils',
     ],
     ['one point', [[20, 5]], null],
-  ])('%s', (_, points, said) => {
+  ])('%s', (_, points, words) => {
     const found = pointsTrouble(points, ethanol)
-    if (said === null) expect(found).toEqual([])
-    else expect(found.join(' ')).toContain(said)
+    if (words === null) expect(found).toEqual([])
+    else expect(found.join(' ')).toContain(words)
   })
   test('below where the solvent freezes', () => {
     expect(pointsTrouble([[2, 1]], { ...ethanol, name: 'cyclohexane', freezingPointC: 6.5 })[0]).toContain(

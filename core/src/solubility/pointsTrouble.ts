@@ -33,15 +33,17 @@ function pointAlone(
   [atC, gPer100ML]: SolubilityPoint,
   solvent?: Pick<Solvent, 'name' | 'freezingPointC' | 'boilingPointC' | 'boilingFromC' | 'boilingToC'>,
 ): string[] {
-  const said: string[] = []
+  const sentences: string[] = []
   if (gPer100ML > MOST_G_PER_100ML)
-    said.push(`${gPer100ML} g in 100 mL at ${atC} °C is more solid than liquid. Is the unit g per 100 mL?`)
+    sentences.push(
+      `${gPer100ML} g in 100 mL at ${atC} °C is more solid than liquid. Is the unit g per 100 mL?`,
+    )
   const boilsC = solvent ? boilsToC(solvent) : null
   if (solvent && boilsC !== null && atC > boilsC + 1)
-    said.push(`${atC} °C is above where ${solvent.name} boils (${boilsInWords(solvent) ?? ''}).`)
+    sentences.push(`${atC} °C is above where ${solvent.name} boils (${boilsInWords(solvent) ?? ''}).`)
   if (solvent?.freezingPointC != null && atC < solvent.freezingPointC - 0.5)
-    said.push(`${atC} °C is below where ${solvent.name} freezes (${solvent.freezingPointC} °C).`)
-  return said
+    sentences.push(`${atC} °C is below where ${solvent.name} freezes (${solvent.freezingPointC} °C).`)
+  return sentences
 }
 
 /** A point that a factor of ten would bring onto the line of the others: g per L is ten times g per 100 mL. */

@@ -157,8 +157,8 @@ function inShort(parts: readonly ScoredPart[], plan: CrystallizationPlan, isUnsu
   const unsure = isUnsure ? 'Low confidence: try a little in a tube first. ' : ''
   const single = plan.hotBasis === 'single point' || plan.coldBasis === 'single point'
   const worst = [...parts].sort((p, q) => (p.score ?? 1) - (q.score ?? 1))[0]
-  const said = worst && (worst.score ?? 1) < 0.9 ? worst.sentence : 'No property counts against it.'
-  return `${unsure}${single ? 'Estimated from one point and the fusion enthalpy. ' : ''}${said}`
+  const message = worst && (worst.score ?? 1) < 0.9 ? worst.sentence : 'No property counts against it.'
+  return `${unsure}${single ? 'Estimated from one point and the fusion enthalpy. ' : ''}${message}`
 }
 
 /** 0 at the first value, 1 at the second, straight between them; either way round. */

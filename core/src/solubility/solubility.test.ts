@@ -50,8 +50,8 @@ describe('solubility', () => {
       'two solubilities at 20 °C',
     ],
     [[[-300, 1]], 'below absolute zero'],
-  ] as [SolubilityPoint[], string][])('%j: %s', (points, said) => {
-    expect(() => solubilityAt(points, 20, 20)).toThrow(said)
+  ] as [SolubilityPoint[], string][])('%j: %s', (points, sentence) => {
+    expect(() => solubilityAt(points, 20, 20)).toThrow(sentence)
   })
 })
 
@@ -137,10 +137,10 @@ describe('the crystallization plan', () => {
     [{ coldC: 80 }, '80 °C cold is not below 78 °C hot'],
     [{ excess: -0.1 }, 'below the least hot volume'],
     [{ washML: -1 }, 'cannot be below 0 mL'],
-  ])('%j: %s', (change, said) => {
+  ])('%j: %s', (change, message) => {
     expect(() =>
       planCrystallization({ ...(vectors.cases[0]?.input as CrystallizationInput), ...change }),
-    ).toThrow(said)
+    ).toThrow(message)
   })
 })
 

@@ -52,8 +52,8 @@ export function hazardStatement(code: string): string {
 /** The hazards of a substance in one line; where there are none on file, that too is said. */
 export function hazardLine(hazards: readonly string[]): string {
   if (hazards.length === 0) return 'No hazard data here. Read the safety data sheet.'
-  const said = hazards.map(hazardStatement).join('; ')
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
+  const sentence = hazards.map(hazardStatement).join('; ')
+  return `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`
 }
 
 const FLAMMABLE = ['H224', 'H225', 'H226']
@@ -104,8 +104,10 @@ export function guardFor(hazards: readonly string[]): string {
     ...(asksForGloves(hazards) ? ['gloves'] : []),
     ...(isCorrosive(hazards) ? ['a face shield'] : []),
   ].join(' and ')
-  const said = [...(worn === '' ? [] : [worn]), ...(asksForHood(hazards) ? ['in the hood'] : [])].join(', ')
-  return said === '' ? '' : `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
+  const message = [...(worn === '' ? [] : [worn]), ...(asksForHood(hazards) ? ['in the hood'] : [])].join(
+    ', ',
+  )
+  return message === '' ? '' : `${message.charAt(0).toUpperCase()}${message.slice(1)}.`
 }
 
 /** Makes explosive peroxides of itself on standing. */

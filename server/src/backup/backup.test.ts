@@ -251,17 +251,17 @@ describe('a backup', () => {
   test('from the command line, while the server runs, and back into an empty folder', async () => {
     const place = await tempFolder()
     const path = join(place.path, 'out.zip')
-    const said: string[] = []
+    const sentences: string[] = []
     // The command finds the server by the port in its lock.
     await server.close()
     server = await serve(folder.path, { port: await freePort() })
-    const say = (sentence: string) => said.push(sentence)
+    const say = (sentence: string) => sentences.push(sentence)
     await backupTo(folder.path, path, { nowMs: Date.UTC(2026, 10, 24), word: null, say })
-    expect(said.join(' ')).toContain('each held against its sum')
+    expect(sentences.join(' ')).toContain('each held against its sum')
     const empty = join(place.path, 'folder')
     mkdirSync(empty)
     await restoreFrom(empty, path, { word: null, say })
-    expect(said.join(' ')).toContain('Every entry follows from the one before it.')
+    expect(sentences.join(' ')).toContain('Every entry follows from the one before it.')
     await expect(backupTo(folder.path, path, { nowMs: 0, word: null, say })).rejects.toThrow(
       'is there already',
     )
@@ -270,9 +270,9 @@ describe('a backup', () => {
       'There is no folder',
     )
     // Into the one that runs: nothing is new.
-    said.length = 0
+    sentences.length = 0
     await restoreFrom(folder.path, path, { word: null, say })
-    expect(said[0]).toMatch(/lines, \d+ were here, 0 came back/)
+    expect(sentences[0]).toMatch(/lines, \d+ were here, 0 came back/)
     await expect(backupTo(empty, null, { nowMs: 0, word: null, say })).rejects.toThrow('No server runs')
     writeFileSync(path, readFileSync(path).subarray(0, 1000))
     await expect(restoreFrom(folder.path, path, { word: null, say })).rejects.toThrow()
@@ -431,9 +431,9 @@ describe('a backup', () => {
     await into(staged, zip)
     writeFileSync(join(staged, 'answers.json'), '[]')
     mkdirSync(join(other.path, 'own', 'restoring.new'))
-    const said: string[] = []
-    const again = await serve(join(other.path, 'own'), { say: (sentence) => said.push(sentence) })
-    expect(said.join()).toContain('interrupted restore was completed')
+    const messages: string[] = []
+    const again = await serve(join(other.path, 'own'), { say: (sentence) => messages.push(sentence) })
+    expect(messages.join()).toContain('interrupted restore was completed')
     expect(await again.store.all(notebook)).toEqual(await server.store.all(notebook))
     expect(readdirSync(join(other.path, 'own')).filter((name) => name.startsWith('restoring'))).toEqual([])
     await again.close()

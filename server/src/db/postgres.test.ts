@@ -44,9 +44,12 @@ else
     let cluster: Cluster
     let folder: Awaited<ReturnType<typeof tempFolder>>
     let server: RunningServer
-    const said: string[] = []
+    const sentences: string[] = []
     const open = async () => {
-      server = await serve(folder.path, { databaseUrl: cluster.url, say: (sentence) => said.push(sentence) })
+      server = await serve(folder.path, {
+        databaseUrl: cluster.url,
+        say: (sentence) => sentences.push(sentence),
+      })
     }
     const at = () => `http://127.0.0.1:${server.port}`
     const first = async () => (await server.store.notebooks())[0]?.id as NotebookId
@@ -149,7 +152,7 @@ else
       const ids = (await server.store.all(notebook)).map(({ id }) => id as string)
       expect(acknowledged.filter((id) => !ids.includes(id))).toEqual([])
       expect(new Set(ids).size).toBe(ids.length)
-      expect(said.join()).toContain('The database is back.')
+      expect(sentences.join()).toContain('The database is back.')
     })
 
     test('a connection that breaks as a transaction begins is given back', async () => {

@@ -39,11 +39,11 @@ export interface SimulatedBalance extends PassingFeed {
  * @param byHand when true no clock drives it: `pass` does
  */
 export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): SimulatedBalance {
-  const hearers = new Set<(passing: Passing) => void>()
+  const listeners = new Set<(passing: Passing) => void>()
   let state: BalanceState = createBalance(TEACHING_BALANCE, clock.now() | 0)
   let onPan: PanLoad = 'nothing'
   let touchedAt = -IDLE_AFTER_MS
-  let said = ''
+  let sentence = ''
   // Counted on from the clock, so that a later start of the server is never older than an earlier one.
   let order = clock.now()
 
@@ -54,11 +54,11 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
   }
   function publish(): BalanceStatus {
     const text = JSON.stringify({ ...status(), order: 0 })
-    if (text === said) return status()
-    said = text
+    if (text === sentence) return status()
+    sentence = text
     order += 1
     const now = status()
-    for (const hear of hearers) hear({ event: 'balance', data: now })
+    for (const listener of listeners) listener({ event: 'balance', data: now })
     return now
   }
   const stop = byHand
@@ -96,9 +96,9 @@ export function openBalance(store: LedgerStore, clock: Clock, byHand: boolean): 
       onPan = 'nothing'
       publish()
     },
-    listen(hear) {
-      hearers.add(hear)
-      return () => hearers.delete(hear)
+    listen(receive) {
+      listeners.add(receive)
+      return () => listeners.delete(receive)
     },
     close: () => {
       stop()

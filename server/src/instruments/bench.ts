@@ -64,7 +64,7 @@ export async function openBench(
   sealedIn: SealedIn,
   say: (sentence: string) => void,
 ): Promise<SimulatedBench> {
-  const hearers = new Set<(passing: Passing) => void>()
+  const listeners = new Set<(passing: Passing) => void>()
   const stands = new Map<string, Stand>()
   const inTurn = queue()
   const { write, flush, setPace } = recorderFor(store, clock)
@@ -126,7 +126,7 @@ export async function openBench(
     await write(run, 'run ended', { run: run.id, atS: run.sample })
     if (run.simulated) stand.rest = { state: atRest(run.simulated), atMs: clock.now() }
     stand.run = null
-    for (const hear of hearers) hear({ event: 'rest', data: { instrument: stand.instrument.id } })
+    for (const listener of listeners) listener({ event: 'rest', data: { instrument: stand.instrument.id } })
   }
 
   async function advanceTo(stand: Stand, run: Run, sample: number, until?: PassUntil): Promise<void> {
@@ -146,7 +146,7 @@ export async function openBench(
 
   function publish(stand: Stand, run: Run): void {
     const data = { instrument: stand.instrument.id, ...runState(run, stand.trouble) }
-    for (const hear of hearers) hear({ event: 'reading', data })
+    for (const receive of listeners) receive({ event: 'reading', data })
   }
 
   const standOf = async (id: string): Promise<Stand> => {
@@ -184,7 +184,7 @@ export async function openBench(
   }
 
   function publishLine(stand: Stand, line: string): void {
-    for (const hear of hearers) hear({ event: 'line', data: { instrument: stand.instrument.id, line } })
+    for (const hear of listeners) hear({ event: 'line', data: { instrument: stand.instrument.id, line } })
   }
 
   return {
@@ -276,8 +276,8 @@ export async function openBench(
       }
     },
     listen(hear) {
-      hearers.add(hear)
-      return () => hearers.delete(hear)
+      listeners.add(hear)
+      return () => listeners.delete(hear)
     },
     async close() {
       stop()

@@ -215,17 +215,17 @@ test('what a ledger says of a run cannot stop a start: the instrument stands col
     const before = lines.length
     lines.push({ ...started, id: 'ffffffff-0000-7000-8000-000000000000' as never, subject: MELT })
     at(kind, body)
-    const said: string[] = []
+    const sentences: string[] = []
     const bench = await openBench(
       () => Promise.resolve(SIMULATED_INSTRUMENTS),
       open().store,
       handClock(golden.nowMs),
       false,
       () => Promise.resolve(() => null),
-      (sentence) => said.push(sentence),
+      (sentence) => sentences.push(sentence),
     )
     const state = (await bench.states()).find(({ instrument }) => instrument.id === BLOCK)
-    expect({ kind, run: state?.run, said: said.length }).toEqual({ kind, run: null, said: 1 })
+    expect({ kind, run: state?.run, said: sentences.length }).toEqual({ kind, run: null, said: 1 })
     expect(state?.trouble).toMatch(/could not be continued/)
     await bench.close()
     lines.splice(before)

@@ -16,13 +16,13 @@ import { takeLock } from './lock'
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let server: RunningServer
 let home: { ledger: RunningServer['store']['ledger']; notebook: NotebookId }
-let said: string[]
+let sentences: string[]
 let freeMB = 10_000
 
 async function open(): Promise<void> {
-  said = []
+  sentences = []
   server = await serve(folder.path, {
-    say: (sentence) => said.push(sentence),
+    say: (sentence) => sentences.push(sentence),
     free: () => Promise.resolve(freeMB),
   })
 }
@@ -85,7 +85,7 @@ describe('a byte changed in the journal', () => {
       const isWhole = JSON.stringify(now) === JSON.stringify(lines)
       // Each line that stands is one that was written, to the letter.
       for (const one of now) expect(lines).toContainEqual(one)
-      expect({ place, isWhole: isWhole || said.some((one) => one.includes('set aside')) }).toEqual({
+      expect({ place, isWhole: isWhole || sentences.some((one) => one.includes('set aside')) }).toEqual({
         place,
         isWhole: true,
       })
@@ -108,7 +108,7 @@ describe('a byte changed in the journal', () => {
     await writeFile(journal(), text.replace('seen', 'sEen'))
     await open()
     expect(await stored()).toEqual(lines)
-    expect(said.join()).toContain('written again from the database')
+    expect(sentences.join()).toContain('written again from the database')
     expect(existsSync(`${journal()}.damaged-1`)).toBe(true)
     const [next] = await add(1)
     await server.close()

@@ -15,7 +15,7 @@ let close: () => Promise<void>
 /** What becomes of a statement that puts lines into the tables, before it is run. */
 let beforeTables: () => Promise<void>
 const quiet = () => undefined
-const said: string[] = []
+const sentences: string[] = []
 
 beforeEach(async () => {
   beforeTables = () => Promise.resolve()
@@ -36,8 +36,8 @@ beforeEach(async () => {
       }
     },
   })
-  said.length = 0
-  store = await openStore(held, { file, path }, { clock: SYSTEM_CLOCK, say: (one) => said.push(one) })
+  sentences.length = 0
+  store = await openStore(held, { file, path }, { clock: SYSTEM_CLOCK, say: (one) => sentences.push(one) })
   const { id } = await store.createNotebook({ title: 'of one test' })
   home = { ledger: store.ledger, notebook: id }
   close = async () => {
@@ -84,7 +84,7 @@ test('where the tables refuse what was answered for, the next read or line bring
   const [answer] = (await store.append(home.notebook, [[first]])) ?? []
   expect(answer).toMatchObject({ outcome: 'stored', seq: 1 })
   expect(await store.all(home.notebook)).toEqual([first])
-  expect(said[0]).toContain('did not accept what the journal has (no room in the tables).')
+  expect(sentences[0]).toContain('did not accept what the journal has (no room in the tables).')
   refuseOnce()
   await store.append(home.notebook, [[second]])
   // Known by its id at once, and the next line follows it.

@@ -14,11 +14,11 @@ import { FolderHeld, takeLock } from './lock'
 let folder: Awaited<ReturnType<typeof tempFolder>>
 let server: RunningServer
 let home: { ledger: RunningServer['store']['ledger']; notebook: NotebookId }
-const said: string[] = []
+const sentences: string[] = []
 
 async function open(): Promise<void> {
-  said.length = 0
-  server = await serve(folder.path, { say: (sentence) => said.push(sentence) })
+  sentences.length = 0
+  server = await serve(folder.path, { say: (sentence) => sentences.push(sentence) })
 }
 async function reopen(between: () => Promise<unknown> = async () => undefined): Promise<void> {
   await server.close()
@@ -149,7 +149,7 @@ describe('the journal', () => {
     const [before, after] = [line(home), line(home)]
     await server.store.append(home.notebook, [[before]])
     await reopen(() => appendFile(journal(), '{"line":"batch","notebook":"0a5a'))
-    expect(said.join()).toContain('torn by a crash (32 bytes')
+    expect(sentences.join()).toContain('torn by a crash (32 bytes')
     await server.store.append(home.notebook, [[after]])
     await reopen(() => rm(join(folder.path, 'database'), { recursive: true }))
     expect(await stored()).toEqual([before, after])
@@ -173,7 +173,7 @@ describe('the journal', () => {
     await reopen(() => writeFile(join(folder.path, 'database', 'global', 'pg_control'), 'ruined'))
     expect(await stored()).toEqual([one])
     expect(await readdir(folder.path)).toContain('database.broken-1')
-    expect(said.join()).toContain('rebuilt from the journal')
+    expect(sentences.join()).toContain('rebuilt from the journal')
   })
   test('that was taken away is written again from the database', async () => {
     const one = line(home)

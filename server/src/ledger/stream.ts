@@ -13,14 +13,14 @@ export interface Passing {
 }
 
 export interface PassingFeed {
-  listen(hear: (passing: Passing) => void): () => void
+  listen(listener: (passing: Passing) => void): () => void
 }
 
 /** Two feeds heard as one. */
 export function both(one: PassingFeed, other: PassingFeed): PassingFeed {
   return {
-    listen(hear) {
-      const deaf = [one.listen(hear), other.listen(hear)]
+    listen(receive) {
+      const deaf = [one.listen(receive), other.listen(receive)]
       return () => {
         deaf.forEach((stop) => {
           stop()

@@ -276,7 +276,7 @@ describe('a sealed answer', () => {
     [{ compound: 'moon-dust' }, 404, 'is not on the shelf'],
     [{ purity: 2 }, 400, 'purity'],
     [{ notebook: '0a5a1c7e-0000-4000-8000-00000000dead' }, 404, 'no such notebook'],
-  ])('%j is refused', async (change, status, said) => {
+  ])('%j is refused', async (change, status, sentence) => {
     const { id } = await sealedCase()
     const refused = await post('/api/seals', {
       notebook,
@@ -285,6 +285,6 @@ describe('a sealed answer', () => {
       purity: 1,
       ...change,
     })
-    expect([refused.status, detailOf(refused)]).toEqual([status, expect.stringContaining(said)])
+    expect([refused.status, detailOf(refused)]).toEqual([status, expect.stringContaining(sentence)])
   })
 })

@@ -13,14 +13,14 @@ const FILLED = '.btn-primary:not(:disabled)'
 export function NextAct() {
   useEffect(() => {
     // Keys are outside React.
-    const hear = (event: KeyboardEvent) => {
+    const listener = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
       if (event.key === ' ') pressNext(event)
       else if (event.key === 'Enter') toNextNumber(event)
     }
-    window.addEventListener('keydown', hear)
+    window.addEventListener('keydown', listener)
     return () => {
-      window.removeEventListener('keydown', hear)
+      window.removeEventListener('keydown', listener)
     }
   }, [])
   return null

@@ -38,11 +38,11 @@ describe('what is not as it should be', () => {
     [90_000, '2 minutes ahead of'],
     [-3 * 3600_000, '3 hours behind'],
     [400 * 24 * 3600_000, '400 days ahead of'],
-  ])('a clock off by %d ms is said', (off, said) => {
+  ])('a clock off by %d ms is said', (off, sentence) => {
     const { about } = useNotebook.getState()
     render(<Notices />)
     now({ about: { ...about, now: 1_000_000_000_000 }, heardAt: 1_000_000_000_000 + off })
-    expect(screen.getByRole('status').textContent).toContain(said)
+    expect(screen.getByRole('status').textContent).toContain(sentence)
   })
   test('lines of the server’s file that were set aside are told with why, the first of many', () => {
     const { about } = useNotebook.getState()

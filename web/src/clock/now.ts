@@ -23,15 +23,15 @@ function tick(): void {
     // A tick may come a little early; a clock that was set back is followed too.
     if (pace.listeners.size === 0 || Math.abs(now - pace.time) < everyMs - TICK_MS / 2) continue
     pace.time = now
-    for (const hear of pace.listeners) hear()
+    for (const listener of pace.listeners) listener()
   }
 }
 
-function listen(pace: Pace, hear: () => void): () => void {
-  pace.listeners.add(hear)
+function listen(pace: Pace, receive: () => void): () => void {
+  pace.listeners.add(receive)
   timer ??= setInterval(tick, TICK_MS)
   return () => {
-    pace.listeners.delete(hear)
+    pace.listeners.delete(receive)
     if ([...paces.values()].some(({ listeners }) => listeners.size > 0)) return
     clearInterval(timer)
     timer = undefined

@@ -95,9 +95,9 @@ export function EyeDrawing({ eye, withinC, label }: { eye: Eye; withinC: number;
 }
 
 function inWords({ tubes, first, all }: Eye): string {
-  const said = ({ meanC, spreadC }: Eye['first']) =>
+  const sentenceOf = ({ meanC, spreadC }: Eye['first']) =>
     meanC === null
       ? 'not marked'
       : `${fixed(Math.abs(meanC), 1)} °C ${meanC < 0 ? 'early' : 'late'} on average${spreadC === null ? '' : `, spread ${fixed(spreadC, 1)} °C`}`
-  return `${tubes} ${tubes === 1 ? 'tube' : 'tubes'}; first liquid ${said(first)}; all liquid ${said(all)}`
+  return `${tubes} ${tubes === 1 ? 'tube' : 'tubes'}; first liquid ${sentenceOf(first)}; all liquid ${sentenceOf(all)}`
 }

@@ -216,9 +216,9 @@ export function letter(lane: number): string {
 }
 
 function spoken(lanes: readonly DrawnLane[], frontMm: number | null): string {
-  const said = lanes.map(
+  const sentences = lanes.map(
     ({ label, spots }) =>
       `${label}: ${spots.length === 0 ? 'no spot' : spots.map(({ mm }) => `a spot at ${fixed(mm, 1)} mm`).join(', ')}`,
   )
-  return `Plate. ${said.join('. ')}. Front ${frontMm === null ? 'not marked' : `at ${fixed(frontMm, 1)} mm`}.`
+  return `Plate. ${sentences.join('. ')}. Front ${frontMm === null ? 'not marked' : `at ${fixed(frontMm, 1)} mm`}.`
 }

@@ -171,12 +171,12 @@ function axisOf(rows: readonly LadderRow[], literature: Band, eutecticC: number 
 }
 
 function spoken(rows: readonly LadderRow[], literature: Band): string {
-  const said = rows.map(
+  const sentences = rows.map(
     ({ label, onset, clear }) =>
       `${label}: ${onset?.text ?? 'no onset'} to ${clear?.text ?? 'no clear point'} °C`,
   )
   const band = literature ? ` Literature ${tidy(literature.lowC)} to ${tidy(literature.highC)} °C.` : ''
-  return `${said.join('. ')}.${band}`
+  return `${sentences.join('. ')}.${band}`
 }
 
 function tidy(value: number): string {

@@ -110,7 +110,7 @@ test.each([
   ['clear', 1, 'clear liquid'],
   ['bubbling', 1, 'bubbles, darkening'],
   ['sweating', 0.05, 'wet at the wall'],
-] as const)('a tube that is %s is said so', (look, liquidFraction, said) => {
+] as const)('a tube that is %s is said so', (look, liquidFraction, sentence) => {
   const html = renderToStaticMarkup(<TubeDrawing tube={{ look, liquidFraction }} name="A tube" />)
-  expect(html).toContain(`A tube: ${said}`)
+  expect(html).toContain(`A tube: ${sentence}`)
 })

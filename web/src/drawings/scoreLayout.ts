@@ -196,7 +196,8 @@ function handsExtra({ lanes }: ScoreFacts): number {
  */
 function fitted(label: string, letter: string, roomPx: number, heightPx: number): readonly string[] {
   if (heightPx < LINE_PX) return []
-  const fits = (text: string) => widthOf(text, FONT_PX) + 5 <= roomPx
+  // With a margin on either side: a letter that stood over the edge would have a line of the clock through it.
+  const fits = (text: string) => widthOf(text, FONT_PX) + 2 * TEXT_AT_PX + 1 <= roomPx
   const inTwo = (text: string) => {
     const gap = text.lastIndexOf(' ')
     return gap < 0 ? [text] : [text.slice(0, gap), text.slice(gap + 1)]

@@ -208,8 +208,8 @@ test.each<[TubeLook, string]>([
   ['last crystals', 'a few crystals left'],
   ['clear', 'clear liquid'],
   ['bubbling', 'bubbles, darkening'],
-])('the lens says what it shows: %s', (look, said) => {
+])('the lens says what it shows: %s', (look, sentence) => {
   const html = renderToStaticMarkup(<Lens tubes={[TUBE_2]} readings={[{ look, liquidFraction: 0.4 }]} />)
-  expect(html).toContain(`Simulated tube 2: ${said}`)
+  expect(html).toContain(`Simulated tube 2: ${sentence}`)
   expect(html).toContain('no tube in slot 1')
 })

@@ -8,16 +8,16 @@ if (typeof window !== 'undefined') {
     printing = now
     // The sheet is taken as soon as the event is over: what is drawn must be there by then.
     flushSync(() => {
-      for (const hear of listeners) hear()
+      for (const listener of listeners) listener()
     })
   }
   window.addEventListener('beforeprint', turn(true))
   window.addEventListener('afterprint', turn(false))
 }
-function listen(hear: () => void): () => void {
-  listeners.add(hear)
+function listen(receive: () => void): () => void {
+  listeners.add(receive)
   return () => {
-    listeners.delete(hear)
+    listeners.delete(receive)
   }
 }
 

@@ -54,10 +54,10 @@ function browser() {
         let own: (message: never) => void = () => undefined
         return {
           tell(message) {
-            for (const hear of channel) if (hear !== own) hear(structuredClone(message) as never)
+            for (const listener of channel) if (listener !== own) listener(structuredClone(message) as never)
           },
-          listen(hear) {
-            own = hear
+          listen(receive) {
+            own = receive
             channel.push(own)
           },
         }

@@ -21,7 +21,7 @@ type TabMessage =
 
 export interface Tabs {
   tell(message: TabMessage): void
-  listen(hear: (message: TabMessage) => void): void
+  listen(listener: (message: TabMessage) => void): void
 }
 
 /** One channel for each ledger, so that demo and own data do not hear each other. */
@@ -31,9 +31,9 @@ export function openTabs(ledger: string): Tabs {
     tell(message) {
       channel.postMessage(message)
     },
-    listen(hear) {
+    listen(receive) {
       channel.onmessage = (event: MessageEvent<TabMessage>) => {
-        hear(event.data)
+        receive(event.data)
       }
     },
   }

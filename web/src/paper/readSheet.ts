@@ -190,7 +190,7 @@ function runsIn(node: Node): readonly Run[] {
   if (!isElement(node) || !isShown(node)) return []
   if (node.tagName.toLowerCase() === 'br') return [runOf('\n', node.parentElement as Element)]
   const runs = [...node.childNodes].flatMap(runsIn)
-  const before = said(getComputedStyle(node, '::before').content)
+  const before = sentenceOf(getComputedStyle(node, '::before').content)
   const led = before ? [runOf(before, node), ...runs] : runs
   const isCapital = getComputedStyle(node, '::first-letter').textTransform === 'uppercase'
   const [first, ...rest] = led
@@ -200,7 +200,7 @@ function runsIn(node: Node): readonly Run[] {
 }
 
 /** Words a style puts before an element. */
-const said = (content: string) => /^"(.*)"$/.exec(content)?.[1] ?? ''
+const sentenceOf = (content: string) => /^"(.*)"$/.exec(content)?.[1] ?? ''
 
 function runOf(text: string, element: Element): Run {
   const style = getComputedStyle(element)

@@ -27,7 +27,7 @@ export function BalancePanel({
 }) {
   const balance = useNotebook((state) => state.balance)
   const notebook = useNotebook((state) => state.notebook)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const [pending, setPending] = useState(0)
   const last = useRef<Promise<void>>(Promise.resolve())
   // One after the other, in the order they were asked for: what is put on must not overtake what clears the pan.
@@ -111,9 +111,9 @@ export function BalancePanel({
           Send the reading <kbd className="key ms-1">B</kbd>
         </Button>
       </div>
-      {said && (
+      {sentence && (
         <p className="quiet mb-0" role="status">
-          {said}
+          {sentence}
         </p>
       )}
     </section>

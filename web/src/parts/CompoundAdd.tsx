@@ -21,7 +21,7 @@ interface Typed {
 export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => void }) {
   const id = useId()
   const [typed, setTyped] = useState<Typed>({ formula: '', low: '', high: '', source: '' })
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const [isBusy, setBusy] = useState(false)
   const at = (key: keyof Typed) => ({
     value: typed[key],
@@ -67,7 +67,7 @@ export function CompoundAdd({ name, onAdded }: { name: string; onAdded: () => vo
         help="the bottle’s label, a handbook, the instructor"
         {...at('source')}
       />
-      <FieldError sentence={said} className="trouble mb-0" />
+      <FieldError sentence={message} className="trouble mb-0" />
       <Button
         size="sm"
         variant="outline-primary"

@@ -9,7 +9,7 @@ export interface Head {
 
 /** The hash of a notebook's last line, to be kept where nobody who can change the notebook can change it. */
 export function KeepHash({ title, head }: { title: string; head: Head }) {
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const text = `${title}: ${head.seq} entries, hash ${head.hash}`
   const copy = () => {
     const done = navigator.clipboard?.writeText(text) ?? Promise.reject(new Error('There is no clipboard.'))
@@ -30,9 +30,9 @@ export function KeepHash({ title, head }: { title: string; head: Head }) {
         Copy it
       </Button>{' '}
       <a href={mail}>Mail it</a>
-      {said !== null && (
+      {sentence !== null && (
         <span role="status" className="d-block text-break">
-          {said}
+          {sentence}
         </span>
       )}
     </span>

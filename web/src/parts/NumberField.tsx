@@ -19,7 +19,7 @@ export function NumberField({
   className?: string
 }) {
   const id = useId()
-  const said = error ? `${id}-error` : help ? `${id}-help` : undefined
+  const sentence = error ? `${id}-error` : help ? `${id}-help` : undefined
   return (
     <div className={className}>
       <Form.Label htmlFor={id}>{label}</Form.Label>
@@ -28,7 +28,7 @@ export function NumberField({
         inputMode="decimal"
         autoComplete="off"
         isInvalid={error !== null}
-        aria-describedby={said}
+        aria-describedby={sentence}
         value={value}
         onChange={(event) => {
           onChange(event.target.value)

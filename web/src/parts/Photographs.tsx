@@ -21,7 +21,7 @@ import type { TakenPhotograph } from './takePhotograph'
 export function Photographs({ of, usual }: { of: SubjectId; usual: PhotographShows }) {
   const lines = useNotebook((state) => photographsOf(state.view, of))
   const [taken, setTaken] = useState<TakenPhotograph | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [words, setSaid] = useState<string | null>(null)
   const take = async (file: File) => {
     setSaid(null)
     try {
@@ -56,9 +56,9 @@ export function Photographs({ of, usual }: { of: SubjectId; usual: PhotographSho
           Add a photograph
         </FileButton>
       )}
-      {said !== null && (
+      {words !== null && (
         <p className="look mt-2" role="alert">
-          {said}
+          {words}
         </p>
       )}
     </section>

@@ -9,15 +9,15 @@ export function useKey(letter: string, act: () => void): void {
   })
   useEffect(() => {
     // Keys are outside React.
-    const hear = (event: KeyboardEvent) => {
+    const listener = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
       if (event.key.toLowerCase() !== letter) return
       event.preventDefault()
       latest.current()
     }
-    window.addEventListener('keydown', hear)
+    window.addEventListener('keydown', listener)
     return () => {
-      window.removeEventListener('keydown', hear)
+      window.removeEventListener('keydown', listener)
     }
   }, [letter])
 }

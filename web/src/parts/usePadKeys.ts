@@ -20,7 +20,7 @@ export function usePadKeys(
   })
   useEffect(() => {
     // Keys are heard by the window, which is outside React.
-    const hear = (event: KeyboardEvent) => {
+    const listener = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
       const key = padKey(event.key)
       if (isTyping(event) && !(key && takesNumbers(event))) return
@@ -31,9 +31,9 @@ export function usePadKeys(
       else return
       event.preventDefault()
     }
-    window.addEventListener('keydown', hear)
+    window.addEventListener('keydown', listener)
     return () => {
-      window.removeEventListener('keydown', hear)
+      window.removeEventListener('keydown', listener)
     }
   }, [])
 }

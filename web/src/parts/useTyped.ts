@@ -73,7 +73,7 @@ export function useTyped<T extends object, M>({
   const { control, clearErrors, handleSubmit, setError, setValue, formState } = form
   const typed = useWatch({ control }) as T
   const errors = formState.errors as Readonly<Record<string, { readonly message?: string } | undefined>>
-  const said = Object.values(errors).find((error) => error)?.message ?? null
+  const words = Object.values(errors).find((error) => error)?.message ?? null
   const say = (sentence: string) => {
     setError(ALL as Path<T>, { message: sentence })
   }
@@ -103,7 +103,7 @@ export function useTyped<T extends object, M>({
       },
     }),
     set,
-    said,
+    said: words,
     say,
     busy: formState.isSubmitting,
     onSubmit(event) {

@@ -195,7 +195,7 @@ describe('a crate', () => {
 })
 
 describe('what is handed in', () => {
-  const said = (bytes: Uint8Array) => {
+  const sentenceOf = (bytes: Uint8Array) => {
     const held = crate.unpack('x.zip', bytes)
     return held.ok ? 'unpacked' : held.sentence
   }
@@ -203,20 +203,20 @@ describe('what is handed in', () => {
     zipSync(Object.fromEntries(Object.entries(files).map(([path, text]) => [path, strToU8(text)])))
   const ours = JSON.stringify({ '@graph': [{ '@id': './', additionalType: 'notebook of a melting bench' }] })
   test('no zip, cut short, foreign, or without its notebook: each gets a sentence', async () => {
-    expect(said(strToU8('hello'))).toContain('“x.zip” cannot be unpacked')
-    expect(said((await packed(golden.entries)).slice(0, 4000))).toContain('cannot be unpacked')
-    expect(said(zip({ 'a.txt': 'a' }))).toContain('it is no research crate')
-    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":[{"@id":"./"}]}' }))).toContain(
+    expect(sentenceOf(strToU8('hello'))).toContain('“x.zip” cannot be unpacked')
+    expect(sentenceOf((await packed(golden.entries)).slice(0, 4000))).toContain('cannot be unpacked')
+    expect(sentenceOf(zip({ 'a.txt': 'a' }))).toContain('it is no research crate')
+    expect(sentenceOf(zip({ 'ro-crate-metadata.json': '{"@graph":[{"@id":"./"}]}' }))).toContain(
       'holds no notebook of Ivory Crystal',
     )
-    expect(said(zip({ 'ro-crate-metadata.json': '{' }))).toContain('the file is damaged')
-    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":7}' }))).toContain(
+    expect(sentenceOf(zip({ 'ro-crate-metadata.json': '{' }))).toContain('the file is damaged')
+    expect(sentenceOf(zip({ 'ro-crate-metadata.json': '{"@graph":7}' }))).toContain(
       'holds no notebook of Ivory Crystal',
     )
-    expect(said(zip({ 'ro-crate-metadata.json': '{"@graph":[null]}' }))).toContain(
+    expect(sentenceOf(zip({ 'ro-crate-metadata.json': '{"@graph":[null]}' }))).toContain(
       'holds no notebook of Ivory Crystal',
     )
-    expect(said(zip({ 'ro-crate-metadata.json': ours }))).toContain('is incomplete')
+    expect(sentenceOf(zip({ 'ro-crate-metadata.json': ours }))).toContain('is incomplete')
   })
   test('a path that climbs out, and what is not looked for, is never unpacked', () => {
     const held = crate.unpack(
@@ -241,6 +241,6 @@ describe('what is handed in', () => {
     const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
     for (let at = 0; at < bytes.length - 4; at++)
       if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 4_000_000_000, true)
-    expect(said(bytes)).toContain('would unpack to more than a notebook can hold')
+    expect(sentenceOf(bytes)).toContain('would unpack to more than a notebook can hold')
   })
 })

@@ -174,7 +174,7 @@ export const crate = {
           bytesToHex(sha256(one.jpeg)) === one.sha256,
       )
       const bad = found.length - pictures.length
-      const said = [
+      const sentences = [
         ...(bad === 0
           ? []
           : [
@@ -182,7 +182,7 @@ export const crate = {
             ]),
         ...changedSince(metadata, notebook),
       ]
-      return { ok: true, text: strFromU8(notebook), pictures, said }
+      return { ok: true, text: strFromU8(notebook), pictures, said: sentences }
     } catch {
       return no(`“${name}” cannot be unpacked: it is damaged, or no zip file.`)
     }

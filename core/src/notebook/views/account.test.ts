@@ -162,12 +162,12 @@ describe('the account', () => {
     expect(account.rows[0]?.beyondWeighing).toBe(false)
   })
   test('why less than 100 %, from the numbers', () => {
-    const said = lossesOf(whole, benzil).join(' ')
-    expect(said).toContain('0.413 g of the crude is not in the crystals')
-    expect(said).toContain(
+    const message = lossesOf(whole, benzil).join(' ')
+    expect(message).toContain('0.413 g of the crude is not in the crystals')
+    expect(message).toContain(
       '0.257 g was found in the evaporated liquor: about 0.08 g benzil and 0.18 g impurity',
     )
-    expect(said).toContain('91.4 % of the crude is accounted for')
+    expect(message).toContain('91.4 % of the crude is accounted for')
     expect(ownWordsOf(whole, benzil.id)).toContain('A rim of crystals')
   })
 })
@@ -185,10 +185,10 @@ describe('what is odd, and why', () => {
       readabilityG: 0.1,
       from: 'typed',
     })
-    const said = causes(viewOf(weighed('crude', '1.804'), plan(), byDifference), 'over-100')
-    expect(said?.[0]).toContain('could be damp')
-    expect(said?.join(' ')).toContain('The wrong vessel could have been subtracted: 32.0 g loaded')
-    expect(said?.join(' ')).toContain('different balances')
+    const sentences = causes(viewOf(weighed('crude', '1.804'), plan(), byDifference), 'over-100')
+    expect(sentences?.[0]).toContain('could be damp')
+    expect(sentences?.join(' ')).toContain('The wrong vessel could have been subtracted: 32.0 g loaded')
+    expect(sentences?.join(' ')).toContain('different balances')
   })
   test('under half: too much solvent, too much rinse, too warm, what was noted', () => {
     const said = causes(
@@ -228,13 +228,13 @@ describe('what is odd, and why', () => {
     expect(causes(view, 'closure-over-102')?.[0]).toContain('residue could still hold solvent')
   })
   test('between the plan’s bound and 100 % it is asked about, with the causes that fit', () => {
-    const said = (product: string) =>
+    const sentenceOf = (product: string) =>
       odditiesOf(viewOf(weighed('crude', '1.804'), plan(), weighed('product', product)), PREP).map(
         ({ code }) => code,
       )
-    expect(said('1.56')).toEqual([])
-    expect(said('1.730')).toEqual(['over-the-bound'])
-    expect(said('1.900')).toEqual(['over-100'])
+    expect(sentenceOf('1.56')).toEqual([])
+    expect(sentenceOf('1.730')).toEqual(['over-the-bound'])
+    expect(sentenceOf('1.900')).toEqual(['over-100'])
     const view = viewOf(weighed('crude', '1.804'), plan(), weighed('product', '1.730'))
     expect(causes(view, 'over-the-bound')?.[0]).toContain('could be damp')
     expect(lossesOf(view, prepIn(view)).join(' ')).toMatch(/\d g more is counted than went in/)

@@ -74,8 +74,8 @@ test.each(['packed', 'planned'] as const)('a mixture that is %s is work in the l
   const words = (view: View) =>
     tasksOf(view, BENCH_SHELF, houseRulesOf(view, SCHOOLS), golden.nowMs)
       .filter((task) => (task.of as string | null) === prep.id)
-      .map(({ words: said }) => said)
-      .filter((said) => said.includes('mixed with'))
+      .map(({ words: sentence }) => sentence)
+      .filter((message) => message.includes('mixed with'))
   expect(words(demo)).toEqual([])
   expect(words(mixed()[state]).length).toBeGreaterThan(1)
 })

@@ -22,10 +22,10 @@ describe('the balance', () => {
   })
   test('each slip is told for what it is', () => {
     const { crystalsG, boat1G, boat2G, leftAtG } = exercise
-    const said = (g: number) => scoreWeighing(exercise, g.toFixed(3), false).sentence
-    expect(said(crystalsG + boat2G - boat1G)).toContain('other boat')
-    expect(said(crystalsG + boat2G)).toContain('boat and crystals')
-    expect(said(crystalsG + leftAtG)).toContain('nothing on it')
+    const sentenceOf = (g: number) => scoreWeighing(exercise, g.toFixed(3), false).sentence
+    expect(sentenceOf(crystalsG + boat2G - boat1G)).toContain('other boat')
+    expect(sentenceOf(crystalsG + boat2G)).toContain('boat and crystals')
+    expect(sentenceOf(crystalsG + leftAtG)).toContain('nothing on it')
     expect(scoreWeighing(exercise, crystalsG.toFixed(1), false).isGood).toBe(false)
     expect(scoreWeighing(exercise, '1,204', false).sentence).toContain('with a point')
     expect(scoreWeighing(exercise, (crystalsG + 0.2).toFixed(3), true).sentence).toContain('still moved')

@@ -8,11 +8,11 @@ const WITHIN_G = 2 * TEACHING_BALANCE.readabilityG + 0.0005
 /**
  * The mass as it was written down.
  *
- * @param said as typed, g; a comma counts as a point only where the learner is told of it
+ * @param message as typed, g; a comma counts as a point only where the learner is told of it
  * @param wasMoving the last reading was looked at before it was at rest
  */
-export function scoreWeighing(exercise: WeighExercise, said: string, wasMoving: boolean): Score {
-  const text = said.trim()
+export function scoreWeighing(exercise: WeighExercise, message: string, wasMoving: boolean): Score {
+  const text = message.trim()
   const isNumber = /^\d+(\.\d+)?$/.test(text)
   const g = isNumber ? Number(text) : NaN
   const off = g - exercise.crystalsG

@@ -30,7 +30,7 @@ const BENZIL: MadeExercise = {
   minutes: 5,
   seed: 1234,
 }
-const said = (code: string) => {
+const sentenceOf = (code: string) => {
   const made = madeFromCode(code, shelf)
   return made.ok ? 'read' : made.problem.sentence
 }
@@ -71,12 +71,12 @@ describe('a code', () => {
     for (let at = 0; at < code.length; at++) {
       if (code[at] === '-') continue
       const other = letters[(letters.indexOf(code[at] ?? '') + 7) % 32] ?? ''
-      expect(said(code.slice(0, at) + other + code.slice(at + 1))).toContain('wrong or missing')
+      expect(sentenceOf(code.slice(0, at) + other + code.slice(at + 1))).toContain('wrong or missing')
     }
-    expect(said('ABC')).toContain('this has 3')
-    expect(said(`${code}X`)).toContain('this has 21')
-    expect(said(code.replace(code[0] ?? '', 'U'))).toContain('is not used in codes')
-    expect(said('')).toContain('twenty letters')
+    expect(sentenceOf('ABC')).toContain('this has 3')
+    expect(sentenceOf(`${code}X`)).toContain('this has 21')
+    expect(sentenceOf(code.replace(code[0] ?? '', 'U'))).toContain('is not used in codes')
+    expect(sentenceOf('')).toContain('twenty letters')
   })
   test('a compound this shelf has not is said so', () => {
     const made = madeFromCode(

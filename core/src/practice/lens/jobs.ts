@@ -46,6 +46,6 @@ function fromDisplay(uniform: () => number): Omit<SmallJob, 'atS'> {
 }
 
 /** Whether a job was answered right: its number with all its digits. */
-export function isJobRight(job: SmallJob, said: string): boolean {
-  return said.trim().replace(/\s*g$/, '') === job.answer
+export function isJobRight(job: SmallJob, sentence: string): boolean {
+  return sentence.trim().replace(/\s*g$/, '') === job.answer
 }

@@ -110,21 +110,21 @@ describe('the exercises at the lens', () => {
 
 describe('marks against what the tubes did', () => {
   const truth: readonly TubeTruth[] = [{ shrankC: 91.8, sweatedC: 92.9, firstC: 93.4, allC: 94.6 }]
-  const said = (firstC: number | null, allC: number | null) =>
+  const sentenceOf = (firstC: number | null, allC: number | null) =>
     scoreMarks([{ firstC, allC }], truth, rules, 1).tubes[0]?.sentence
   test('the sentence that helps most is about what was taken for liquid', () => {
-    expect(said(91.9, 94.6)).toBe(
+    expect(sentenceOf(91.9, 94.6)).toBe(
       'You marked the shrinking: the powder pulled away from the wall at 91.8 °C, still dry. Liquid came 1.5 °C later. Wait until it is wet.',
     )
-    expect(said(92.9, 94.6)).toContain('You marked a sheen')
-    expect(said(90, 94.6)).toBe('Nothing had happened yet at 90.0 °C: liquid came 3.4 °C later.')
-    expect(said(94.4, 94.6)).toContain('1.0 °C before you marked it')
-    expect(said(93.4, 94)).toContain('still a crystal')
-    expect(said(93.4, 95.6)).toContain('All was liquid 1.0 °C before')
-    expect(said(93.5, null)).toContain('the last crystal melted at 94.6')
-    expect(said(null, 94.6)).toContain('Without it there is no range')
-    expect(said(null, null)).toContain('You marked nothing')
-    expect(said(93.5, 94.5)).toBe('Both ends are as close as an eye can see.')
+    expect(sentenceOf(92.9, 94.6)).toContain('You marked a sheen')
+    expect(sentenceOf(90, 94.6)).toBe('Nothing had happened yet at 90.0 °C: liquid came 3.4 °C later.')
+    expect(sentenceOf(94.4, 94.6)).toContain('1.0 °C before you marked it')
+    expect(sentenceOf(93.4, 94)).toContain('still a crystal')
+    expect(sentenceOf(93.4, 95.6)).toContain('All was liquid 1.0 °C before')
+    expect(sentenceOf(93.5, null)).toContain('the last crystal melted at 94.6')
+    expect(sentenceOf(null, 94.6)).toContain('Without it there is no range')
+    expect(sentenceOf(null, null)).toContain('You marked nothing')
+    expect(sentenceOf(93.5, 94.5)).toBe('Both ends are as close as an eye can see.')
   })
   test('scripted learners come in order: perfect, late, early, impatient, asleep', () => {
     for (const exercise of LENS_EXERCISES) {

@@ -42,7 +42,7 @@ export function scoreLens(
       { what: `${tube}all liquid`, you: c(all.youC), was: c(all.wasC), isRight: all.isWithin },
     ]
   })
-  const said = worst
+  const message = worst
     ? `${many && !scored.isGood ? `Tube ${scored.tubes.indexOf(worst) + 1}: ` : ''}${worst.sentence}`
     : 'No tube melted completely, so there is no score.'
   return {
@@ -52,7 +52,7 @@ export function scoreLens(
     sentence:
       scored.isGood && jobs && !jobsGood
         ? `The marks are right, but ${jobs.put - jobs.right} of ${jobs.put} small jobs were wrong. There is time for one between two looks.`
-        : said,
+        : message,
     compared: jobs
       ? [
           ...compared,

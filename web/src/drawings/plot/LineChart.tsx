@@ -69,9 +69,9 @@ export function LineChart({
   isStill?: boolean
 }) {
   const looks = lines.map(({ points: _, ...look }) => look)
-  const said = JSON.stringify([looks, x, y, band, isStill, isDark()])
+  const sentence = JSON.stringify([looks, x, y, band, isStill, isDark()])
   // eslint-disable-next-line react-hooks/exhaustive-deps -- all that it is made of stands in what it says
-  const options = useMemo(() => optionsOf(looks, x, y, band, isStill), [said])
+  const options = useMemo(() => optionsOf(looks, x, y, band, isStill), [sentence])
   const series = useMemo(
     () =>
       lines.map(({ name, points }) => ({ name, data: points.map(([at, value]) => ({ x: at, y: value })) })),

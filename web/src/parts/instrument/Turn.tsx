@@ -34,7 +34,7 @@ export function Turn({
   onChange: (value: number) => void
 }) {
   const [typed, setTyped] = useState<string | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const by = (change: number) => {
     if (!scale) return
     const from = value ?? 0
@@ -101,7 +101,7 @@ export function Turn({
             label={`setting of the ${what}`}
             hint="–"
             value={typed ?? value?.toString() ?? ''}
-            invalid={said !== null}
+            invalid={message !== null}
             onChange={(text) => {
               setTyped(text)
               setSaid(null)
@@ -112,7 +112,7 @@ export function Turn({
         </form>
         {scale && [scale.step, scale.coarse].map(button)}
       </div>
-      <Refusal sentence={said} />
+      <Refusal sentence={message} />
     </div>
   )
 }
@@ -127,16 +127,16 @@ function useArrows(scale: Scale | null, by: (change: number) => void): void {
   useEffect(() => {
     // Keys are heard by the window, which is outside React.
     if (step === 0) return
-    const hear = (event: KeyboardEvent) => {
+    const listener = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
       const change = { ArrowUp: step, ArrowDown: -step, ArrowRight: coarse, ArrowLeft: -coarse }[event.key]
       if (change === undefined) return
       event.preventDefault()
       latest.current(change)
     }
-    window.addEventListener('keydown', hear)
+    window.addEventListener('keydown', listener)
     return () => {
-      window.removeEventListener('keydown', hear)
+      window.removeEventListener('keydown', listener)
     }
   }, [step, coarse])
 }

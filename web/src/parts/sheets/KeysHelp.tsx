@@ -13,12 +13,12 @@ export function KeysHelp() {
   const [open, setOpen] = useState(false)
   useEffect(() => {
     // The question mark is heard anywhere on the page.
-    const hear = (event: KeyboardEvent) => {
+    const listener = (event: KeyboardEvent) => {
       if (event.key === '?' && !isTyping(event)) setOpen(true)
     }
-    window.addEventListener('keydown', hear)
+    window.addEventListener('keydown', listener)
     return () => {
-      window.removeEventListener('keydown', hear)
+      window.removeEventListener('keydown', listener)
     }
   }, [])
   return (

@@ -21,10 +21,10 @@ export function tablesOn(page: Element): readonly PageTable[] {
       [...row.cells].flatMap((cell) => [textIn(cell), ...Array.from({ length: cell.colSpan - 1 }, () => '')]),
     )
     if (rows.length === 0) return []
-    const said = nameOf(table, page)
-    const nth = (names.get(said) ?? 0) + 1
-    names.set(said, nth)
-    return [{ name: nth === 1 ? said : `${said} ${nth}`, rows, heads: table.tHead?.rows.length ?? 0 }]
+    const sentence = nameOf(table, page)
+    const nth = (names.get(sentence) ?? 0) + 1
+    names.set(sentence, nth)
+    return [{ name: nth === 1 ? sentence : `${sentence} ${nth}`, rows, heads: table.tHead?.rows.length ?? 0 }]
   })
 }
 

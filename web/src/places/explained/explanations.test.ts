@@ -239,18 +239,18 @@ describe('the worked examples of what it means are the core’s own numbers', ()
       const { leastC = NaN, mostC = NaN } = fast.budget.find((row) => row.owner === owner)?.endC[end] ?? {}
       return [leastC.toFixed(1), mostC.toFixed(1)]
     }
-    const said = example('judgeRange')
-    expect(said).toContain(`heating explains ${owns('heating', 'onset').join(' to ')}`)
-    expect(said).toContain(`melting through ${owns('melting time', 'width').join(' to ')} and`)
-    expect(said).toContain(`reading ${owns('reading', 'width')[1]}.`)
+    const sentence = example('judgeRange')
+    expect(sentence).toContain(`heating explains ${owns('heating', 'onset').join(' to ')}`)
+    expect(sentence).toContain(`melting through ${owns('melting time', 'width').join(' to ')} and`)
+    expect(sentence).toContain(`reading ${owns('reading', 'width')[1]}.`)
     const [least, most] = owns('sample', 'width')
-    expect(said).toContain(`At least ${least} and at most ${most} come from the sample`)
+    expect(sentence).toContain(`At least ${least} and at most ${most} come from the sample`)
     expect(fast.actions[0]?.code).toBe('repeat slower')
     const bounds = judgeRange(
       { ...BASE, reading: range(84.6, 91.2), thermometer: IN_PLACE },
       DEFAULT_HOUSE_RULES,
     ).impurity?.map((fraction) => (100 * fraction).toFixed(1))
-    expect(said).toContain(`holds ${bounds?.join(' to ')} mol %`)
+    expect(sentence).toContain(`holds ${bounds?.join(' to ')} mol %`)
   })
   test('phase-map', () => {
     const meet = eutectic(benzil, benzoin)

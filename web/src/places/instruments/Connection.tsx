@@ -60,7 +60,7 @@ export function Connection({ instrument }: { instrument: Instrument }) {
 /** Anything that prints a number and a unit per line, over the browser's serial port. */
 function Serial({ instrument }: { instrument: Instrument }) {
   const [baudRate, setBaudRate] = useState<number>(9600)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const [heard, setHeard] = useState(0)
   const reader = useRef<SerialReader | null>(null)
   const [isOn, setIsOn] = useState(false)
@@ -133,9 +133,9 @@ function Serial({ instrument }: { instrument: Instrument }) {
         )}
         <span className="quiet">{heard > 0 ? `${heard} readings heard` : ''}</span>
       </div>
-      {said && (
+      {sentence && (
         <p className="look" role="alert">
-          {said}
+          {sentence}
         </p>
       )}
     </section>

@@ -5,10 +5,10 @@ import { readPairs } from './table'
 /** A port that says what a test tells it to, in pieces as a wire would cut them. */
 function fakePort() {
   let give: ReadableStreamDefaultController<Uint8Array> | null = null
-  const said: string[] = []
+  const sentences: string[] = []
   const port: LinePort = {
     open: ({ baudRate }) => {
-      said.push(`open ${baudRate}`)
+      sentences.push(`open ${baudRate}`)
       return Promise.resolve()
     },
     readable: new ReadableStream<Uint8Array>({
@@ -17,14 +17,14 @@ function fakePort() {
       },
     }),
     close: () => {
-      said.push('close')
+      sentences.push('close')
       return Promise.resolve()
     },
   }
   const settle = () => new Promise((resolve) => setTimeout(resolve, 5))
   return {
     port,
-    said,
+    said: sentences,
     send: async (text: string) => {
       give?.enqueue(new TextEncoder().encode(text))
       await settle()
@@ -34,7 +34,7 @@ function fakePort() {
 
 describe('a thermometer on a serial port', () => {
   test('each number with its unit is a reading, however the wire cuts the lines', async () => {
-    const { port, said, send } = fakePort()
+    const { port, said: messages, send } = fakePort()
     let now = 5000
     const heard: string[] = []
     const skipped: string[] = []
@@ -54,7 +54,7 @@ describe('a thermometer on a serial port', () => {
     expect(heard).toEqual(['reading 0 21.4', 'reading 1 21.9', 'reading 1 21.5'])
     expect(skipped).toEqual(['ready'])
     await reader.stop()
-    expect(said).toEqual(['open 9600', 'close'])
+    expect(messages).toEqual(['open 9600', 'close'])
   })
   test('a port that cannot be read says so', async () => {
     const { port } = fakePort()

@@ -18,14 +18,14 @@ const LINE_MOST = 400
  * Reads a port that prints a number and a unit a line, as most thermometers with a serial port do, and hands on
  * each temperature with the seconds since the first byte.
  *
- * @param hear called with each line that holds a temperature, as the line protocol wants it
+ * @param listener called with each line that holds a temperature, as the line protocol wants it
  * @param skip called with a line that holds none
  */
 export async function readPort(
   port: LinePort,
   baudRate: number,
   elapsedMs: () => number,
-  hear: (line: string) => void,
+  listener: (line: string) => void,
   skip: (line: string) => void,
 ): Promise<SerialReader> {
   await port.open({ baudRate })
@@ -38,7 +38,7 @@ export async function readPort(
     if (line.trim() === '') return
     const found = temperatureInLine(line)
     if (!found) return skip(line.trim())
-    hear(`reading ${Math.floor((elapsedMs() - beganMs) / 1000)} ${found.text}`)
+    listener(`reading ${Math.floor((elapsedMs() - beganMs) / 1000)} ${found.text}`)
   }
   const done = (async () => {
     for (;;) {

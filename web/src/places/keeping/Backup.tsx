@@ -21,7 +21,7 @@ export function Backup({
   const notebook = useNotebook((state) => state.notebook)
   const waiting = useNotebook((state) => state.waiting)
   const [busy, setBusy] = useState<string | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const [looked, setLooked] = useState<{ readonly file: File; readonly report: Restored } | null>(null)
   const [word, setWord] = useState('')
   const [came, setCame] = useState<Restored['notebooks']>([])
@@ -129,9 +129,9 @@ export function Backup({
           </Button>
         </section>
       )}
-      {said !== null && (
+      {sentence !== null && (
         <p className="mt-2" role="status">
-          {said}{' '}
+          {sentence}{' '}
           {came.map(({ id, title }) => (
             <Button key={id} size="sm" variant="link" onClick={() => void go(`/n/${id}`)}>
               Open “{title}”

@@ -10,7 +10,7 @@ import { newSubject, write } from '../../ledger/notebook'
 export function CopyMarks({ melt }: { melt: MeltFacts }) {
   const { tubes } = melt.planned.body
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const copy = () => {
     const read: { slot: number; onset: Reading; clear: Reading }[] = []
     for (const { slot, label } of tubes) {
@@ -55,9 +55,9 @@ export function CopyMarks({ melt }: { melt: MeltFacts }) {
           ))}
         </div>
       ))}
-      {said && (
+      {message && (
         <p className="look" role="alert">
-          {said}
+          {message}
         </p>
       )}
       <Button size="sm" variant="outline-primary" className="mt-2" onClick={copy}>

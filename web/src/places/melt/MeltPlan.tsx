@@ -197,9 +197,9 @@ export function MeltPlan({
           <HeatingPlan planned={planned.value} blockC={blockC} control={instrument.character.control} />
         )}
         {planned?.ok &&
-          scaleTrouble(instrument, planned.value.window).map(({ id, sentence: said }) => (
+          scaleTrouble(instrument, planned.value.window).map(({ id, sentence: message }) => (
             <p key={id} className="look" role="alert">
-              {said}
+              {message}
             </p>
           ))}
         <Calibrated view={view} instrument={instrument} />

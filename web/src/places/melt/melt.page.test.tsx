@@ -519,7 +519,7 @@ describe('the dial while it runs', () => {
         body: { run, instrument, feed: 'simulated', simulation: null, blockC: 22, recorded: true },
       })
     })
-    const hear = (sample: number, value: number, dial: number) => {
+    const listener = (sample: number, value: number, dial: number) => {
       act(() => {
         receiveReading({
           instrument: 'dial-block',
@@ -543,18 +543,18 @@ describe('the dial while it runs', () => {
         })
       })
     }
-    return { user, hear, turn, melt }
+    return { user, hear: listener, turn, melt }
   }
   test('each turn is announced, and asked for when it is due; a press gives it to the instrument', async () => {
-    const { user, hear, turn } = await dialRun()
-    hear(1, 22, 0)
+    const { user, hear: receive, turn } = await dialRun()
+    receive(1, 22, 0)
     await screen.findByText('Turn the dial to 6 now.')
     await user.click(press('Turned the dial to 6'))
     expect(server.command.mock.calls[0]?.[2]).toEqual({ kind: 'dial', setting: 6 })
     turn(1, 6)
-    for (let s = 2; s <= 62; s++) hear(s, 22 + (14 * s) / 60, 6)
+    for (let s = 2; s <= 62; s++) receive(s, 22 + (14 * s) / 60, 6)
     const next = screen.getByText(/^Next: [\d.]+ at \d+ °C, in about 1 min\.$/).textContent
-    for (let s = 63; s <= 140; s++) hear(s, 22 + (14 * s) / 60, 6)
+    for (let s = 63; s <= 140; s++) receive(s, 22 + (14 * s) / 60, 6)
     screen.getByText(`Turn the dial to ${/[\d.]+/.exec(next)?.[0] ?? ''} now.`)
   })
   test('too fast in the window is said with the setting that mends it, and the corrected reading stands beside', async () => {

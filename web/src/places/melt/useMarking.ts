@@ -21,7 +21,7 @@ export interface Marking {
 /** Presses on the pad, by hand or by key. A press stamps instrument time; nothing waits for the network. */
 export function useMarking(melt: MeltFacts): Marking {
   const [muted, setMuted] = useState(false)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const press = useCallback(
     (slot: number, moment: Moment) => {
       const refusal = pressed(melt, slot, moment)
@@ -49,7 +49,7 @@ export function useMarking(melt: MeltFacts): Marking {
     },
     [melt.id],
   )
-  return { press, strikeLast, strikeMark, nameSign, muted, setMuted, said }
+  return { press, strikeLast, strikeMark, nameSign, muted, setMuted, said: sentence }
 }
 
 /** Writes the mark, or says why not. */

@@ -23,7 +23,7 @@ export function PhotographField({
   photograph: Photograph | null
   onPhotograph: (photograph: Photograph | null) => void
 }) {
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const take = async (file: File | undefined) => {
     if (!file) return
     try {
@@ -45,9 +45,9 @@ export function PhotographField({
           Put a photograph under the drawing
         </FileButton>
       </div>
-      {said && (
+      {sentence && (
         <p className="look" role="alert">
-          {said}
+          {sentence}
         </p>
       )}
       {photograph && (

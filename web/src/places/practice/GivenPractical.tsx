@@ -10,7 +10,7 @@ export function GivenPractical() {
   const view = useNotebook((state) => state.view)
   const notebook = useNotebook((state) => state.notebook)
   const given = usePracticals()
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const open = async (file: File) => {
     const { readPracticeFile } = await import('@ivory-crystal/core/practice/files')
     const held = readPracticeFile(file.name, await file.text())
@@ -36,9 +36,9 @@ export function GivenPractical() {
       <FileButton name="Practical file" accept=".json,application/json" onFile={(file) => void open(file)}>
         Open a practical
       </FileButton>
-      {said && (
+      {message && (
         <p className="look" role="alert">
-          {said}
+          {message}
         </p>
       )}
     </section>

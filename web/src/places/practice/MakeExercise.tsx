@@ -47,7 +47,7 @@ export function MakeExercise({ onMade }: { onMade: (made: Coded) => void }) {
     seed: `${freshSeed()}`,
   }))
   const [code, setCode] = useState<string | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const set = <K extends keyof Draft>(field: K, value: Draft[K]) => {
     setDraft((before) => ({ ...before, [field]: value }))
     setCode(null)
@@ -162,9 +162,9 @@ export function MakeExercise({ onMade }: { onMade: (made: Coded) => void }) {
           Make its code
         </Button>
       </Form>
-      {said && (
+      {message && (
         <p className="look" role="alert">
-          {said}
+          {message}
         </p>
       )}
       {code && (

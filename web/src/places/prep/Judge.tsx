@@ -124,7 +124,7 @@ function Next({
   prep: PrepFacts
   judgement: Judgement
   /** The rows of the budget the step under the hand would take away. */
-  onLight: (owners: readonly Cause[]) => void
+  onLight: (causes: readonly Cause[]) => void
 }) {
   const { base, home } = useHere()
   const [mixing, setMixing] = useState(false)

@@ -22,7 +22,7 @@ export function Exchange() {
   const notebook = useNotebook((state) => state.notebook)
   const notebooks = useNotebook((state) => state.notebooks)
   const go = useNavigate()
-  const [said, setSaid] = useState<readonly string[]>([])
+  const [sentences, setSaid] = useState<readonly string[]>([])
   const [looked, setLooked] = useState<Looked | null>(null)
   const [came, setCame] = useState<NotebookRow | null>(null)
   const [busy, setBusy] = useState<string | null>(null)
@@ -216,7 +216,7 @@ export function Exchange() {
               ` ${packing.result.value.missing} of its photographs could not be fetched.`}
           </p>
         )}
-        {said.map((line) => (
+        {sentences.map((line) => (
           <p key={line} className="mt-2 mb-0">
             {line}
           </p>

@@ -34,7 +34,7 @@ export function NewPrep() {
       void go(`/n/${notebook ?? ''}/preps/${id}/plan`)
     },
   })
-  const { said, typed } = form
+  const { said: sentence, typed } = form
   const { closed } = useLabRules()
   const compound = compoundNamed(shelf, typed.name)
   return (
@@ -44,10 +44,10 @@ export function NewPrep() {
         <CompoundField
           label="compound to purify"
           {...form.of('name')}
-          invalid={said === null ? false : 'alert'}
+          invalid={sentence === null ? false : 'alert'}
           isAddable
           help={
-            said ??
+            sentence ??
             (compound && closed.includes(compound.id)
               ? `${compound.name}: not allowed by the house rules of this lab. Ask the person in charge before you begin.`
               : compound

@@ -34,20 +34,20 @@ export async function readNotebookFile(file: File): Promise<Read> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   let text: string
   let pictures: readonly Picture[] = []
-  let said: readonly string[] = []
+  let sentences: readonly string[] = []
   if (isZip) {
     const remote = await crating()
     const held = await remote.unpack(file.name, transfer(bytes, [bytes.buffer]))
     if (!held.ok) return held
-    ;({ text, pictures, said } = held)
+    ;({ text, pictures, said: sentences } = held)
   } else text = new TextDecoder().decode(bytes)
   if (text.includes('\uFFFD'))
-    said = [
-      ...said,
+    sentences = [
+      ...sentences,
       'Some letters in this file cannot be read (shown as �). It was saved in an encoding other than UTF-8, or it is damaged.',
     ]
   try {
-    return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, said }
+    return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, said: sentences }
   } catch {
     return {
       ok: false,

@@ -19,7 +19,7 @@ const REFUSED_SHOWN = 200
 export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort }) {
   const [file, setFile] = useState<(ReadFile & { readonly name: string }) | null>(null)
   const [stage, setStage] = useState<Stage | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [words, setSaid] = useState<string | null>(null)
 
   const run = async (rows: readonly unknown[], dryRun: boolean) => {
     const { sendRows } = await import('./exchange')
@@ -94,9 +94,9 @@ export function ImportExport({ shelf, sort }: { shelf: Shelf; sort: ExchangeSort
               {remark}
             </p>
           ))}
-          {said && (
+          {words && (
             <p className="trouble" role="alert">
-              {said}
+              {words}
             </p>
           )}
           {stage && 'share' in stage && (

@@ -84,7 +84,7 @@ function Reading({
   onCopy: () => void
   onEdit: () => void
 }) {
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   return (
     <section aria-label={procedure.name}>
       <h2>{procedure.name}</h2>
@@ -107,7 +107,7 @@ function Reading({
           </>
         )}
       </div>
-      {said && <p className="trouble">{said}</p>}
+      {sentence && <p className="trouble">{sentence}</p>}
       <ol className="step-list">
         {procedure.steps.map((step) => (
           <li key={step.id}>

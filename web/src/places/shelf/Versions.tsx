@@ -16,7 +16,7 @@ export function Versions({
   tell?: (body: unknown, before: unknown) => string
 }) {
   const [versions, setVersions] = useState<readonly ShelfVersion[] | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   if (versions)
     return (
       <ul className="quiet mb-0 ps-3">
@@ -47,7 +47,7 @@ export function Versions({
       >
         Earlier versions
       </Button>
-      {said && <span className="trouble">{said}</span>}
+      {sentence && <span className="trouble">{sentence}</span>}
     </>
   )
 }

@@ -150,8 +150,8 @@ describe('a file', () => {
     ['x.json', '{"name":"benzil"}', 'holds no rows'],
     ['x.json', 'null', 'holds no rows'],
     ['x.json', '{"sort":"solvent","rows":[]}', 'holds solvent rows, and compound rows were asked for'],
-  ])('%s holding %s is answered', (name, content, said) => {
-    expect(() => readFile('compound', name, content)).toThrow(said)
+  ])('%s holding %s is answered', (name, content, message) => {
+    expect(() => readFile('compound', name, content)).toThrow(message)
   })
   test('of JSON is known without its ending', () => {
     expect(readFile('compound', 'shelf', '[{"id":"a"}]').rows).toEqual([{ id: 'a' }])

@@ -98,7 +98,7 @@ function status(
   const melted = unknown.mixtures.filter(({ row }) => row).length
   if (unknown.candidates.every(({ ruledOut }) => ruledOut))
     return 'Every candidate has been ruled out: only “not on the list” is left. Take one back if that was a mistake.'
-  const said = [
+  const messages = [
     isRough ? 'Rough: from the scouting run only.' : 'From the careful range',
     melted > 0
       ? `and ${melted === 1 ? 'one mixed melt' : `${melted} mixed melts`}.`
@@ -111,7 +111,7 @@ function status(
       : '',
     ...[unknown.careful ?? unknown.scouting].flatMap((row) => (row ? [comparedAs(row)] : [])),
   ]
-  return said.filter((one) => one !== '').join(' ')
+  return messages.filter((one) => one !== '').join(' ')
 }
 
 function Row({

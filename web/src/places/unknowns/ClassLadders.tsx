@@ -20,7 +20,7 @@ export function ClassLadders() {
   const [read, setRead] = useState<Result<readonly ClassLadder[]> | null>(null)
   const [key, setKey] = useState<string | null>(null)
   const [handedIn, setHandedIn] = useState<readonly HandedIn[]>([])
-  const [said, setSaid] = useState<readonly string[]>([])
+  const [sentences, setSaid] = useState<readonly string[]>([])
   const ids = notebooks.map(({ id }) => id).join(' ')
   useEffect(() => {
     // Other notebooks are read from the server.
@@ -65,7 +65,7 @@ export function ClassLadders() {
             : `Also shown: ${handedIn.map(({ title }) => title).join(', ')}.`}
         </span>
       </div>
-      {said.map((sentence) => (
+      {sentences.map((sentence) => (
         <p key={sentence} className="look" role="alert">
           {sentence}
         </p>

@@ -9,7 +9,7 @@ import { receive, useNotebook } from '../../ledger/notebook'
 export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfter: boolean }) {
   const notebook = useNotebook((state) => state.notebook)
   const waiting = useNotebook((state) => state.waiting)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
   const { answer, sealed, signed } = unknown
   if (!sealed) return <aside />
@@ -53,9 +53,9 @@ export function OpenAnswer({ unknown, isAfter }: { unknown: UnknownFacts; isAfte
         Open the sealed answer
       </Button>
       {waiting > 0 && <p className="form-text">All entries must be saved first.</p>}
-      {said && (
+      {sentence && (
         <p className="look" role="alert">
-          {said}
+          {sentence}
         </p>
       )}
     </aside>

@@ -3,14 +3,19 @@ import { fixed } from '../../format/format'
 
 /** How likely, as a bar and in words that do not claim more digits than there are. */
 export function ProbabilityBar({ probability, name }: { probability: number | null; name: string }) {
-  const said = probability === null ? '–' : percent(probability)
+  const sentence = probability === null ? '–' : percent(probability)
   return (
-    <div className={css.chance} role="img" aria-label={`${name}: ${said}`} data-testid={`chance of ${name}`}>
+    <div
+      className={css.chance}
+      role="img"
+      aria-label={`${name}: ${sentence}`}
+      data-testid={`chance of ${name}`}
+    >
       <svg width="100%" height="14" preserveAspectRatio="none" viewBox="0 0 100 14" aria-hidden>
         <rect x="0" y="6" width="100" height="2" fill="var(--hair)" />
         <rect x="0" y="1" width={Math.max(0.6, 100 * (probability ?? 0))} height="12" fill="var(--ink)" />
       </svg>
-      <span>{said}</span>
+      <span>{sentence}</span>
     </div>
   )
 }

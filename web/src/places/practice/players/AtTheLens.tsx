@@ -64,7 +64,7 @@ export function AtTheLens({
   const heated = useMemo(() => ({ what: 'tubes', exercise }) as const, [exercise])
   const now = useHeated(heated, hurry)
   const [marks, setMarks] = useState<readonly Press[]>([])
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const [answers, setAnswers] = useState<readonly (string | null)[]>(jobs.map(() => null))
   const reading = now.reading
   const press = (slot: number, moment: Moment) => {
@@ -203,7 +203,7 @@ export function AtTheLens({
           }}
         />
         <p className="quiet mt-2 mb-2" role="status">
-          {said ??
+          {sentence ??
             `First liquid means ${put.rules.onsetRule === 'distinct drop' ? 'the first distinct drop in the bulk' : 'the first clear wetness'}. Backspace strikes out the last mark.`}
         </p>
         {swapped.map((slot) => (

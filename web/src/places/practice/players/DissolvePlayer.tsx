@@ -27,7 +27,7 @@ export function DissolvePlayer({ put, onDone }: PlayerProps) {
   const exercise = useMemo(() => dissolveExercise(put.seed, put.level), [put.seed, put.level])
   const [flask, setFlask] = useState(() => startFlask(exercise))
   const [hurry, setHurry] = useState(4)
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const pace = useRef(hurry)
   useEffect(() => {
     pace.current = hurry
@@ -132,9 +132,9 @@ export function DissolvePlayer({ put, onDone }: PlayerProps) {
             <kbd className="key ms-1">P</kbd>
           </Button>
         </div>
-        {said && (
+        {message && (
           <p className="look" role="alert">
-            {said}
+            {message}
           </p>
         )}
         <h2 className="mt-4">Done</h2>

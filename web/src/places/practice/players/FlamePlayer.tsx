@@ -48,7 +48,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
   const now = useHeated(heated, hurry)
   const { command } = now
   const [marks, setMarks] = useState<Readonly<Partial<Record<End, TypedReading>>>>({})
-  const [said, setSaid] = useState<string | null>(null)
+  const [message, setSaid] = useState<string | null>(null)
   const reading = now.reading
   const wants = ENDS.find((end) => marks[end]?.typed === null)
   const press = (end: End) => {
@@ -163,7 +163,7 @@ export function FlamePlayer({ put, onDone }: PlayerProps) {
           ))}
         </div>
         <p className="quiet mt-2" role="status">
-          {said ??
+          {message ??
             'Press when it happens. Then read the thermometer to half a division and type it. The app corrects it back to the moment you pressed. Backspace strikes out the last mark.'}
         </p>
         {wants && (

@@ -97,7 +97,7 @@ describe('Dissolve', () => {
     const user = show(Bench, prepNamed('Benzil'), 'dissolve')
     await user.click(screen.getAllByRole('button', { name: 'strike out' })[2] as HTMLElement)
     const field = screen.getByRole('textbox', { name: 'other volume, mL' })
-    for (const [typed, said] of [
+    for (const [typed, sentence] of [
       ['0', 'more than 0 mL'],
       ['1,5', 'decimal with a point'],
       ['99999', 'fits no flask'],
@@ -105,7 +105,7 @@ describe('Dissolve', () => {
       await user.clear(field)
       await user.type(field, typed)
       await user.click(screen.getByRole('button', { name: `Add ${typed} mL` }))
-      expect(alerts()).toContainEqual(expect.stringContaining(said))
+      expect(alerts()).toContainEqual(expect.stringContaining(sentence))
       expect((field as HTMLInputElement).value).toBe(typed)
     }
     expect(written('solvent added')).toHaveLength(0)

@@ -160,10 +160,10 @@ const TUBES_SHOWN = 5
 
 /** Where the solubilities of a row come from, and how sure they are. */
 function sourcesOf(rows: readonly SolubilityRow[]): string {
-  const said = rows.map(({ source, confidence }) =>
+  const sentences = rows.map(({ source, confidence }) =>
     confidence === null ? source : `${source}, ${confidence} confidence`,
   )
-  return [...new Set(said)].join('; ')
+  return [...new Set(sentences)].join('; ')
 }
 
 function SolventRow({

@@ -136,7 +136,7 @@ describe('the simulated balance', () => {
     await user.click(screen.getByRole('button', { name: 'use the simulated balance' }))
     return user
   }
-  const hear = (balance: BalanceStatus) => {
+  const listener = (balance: BalanceStatus) => {
     act(() => {
       stream.tell?.balance(balance)
     })
@@ -153,14 +153,14 @@ describe('the simulated balance', () => {
   })
   test('sends on a key press, at rest and not before', async () => {
     const user = await atBalance()
-    hear(standing('0.17', { stable: false }))
+    listener(standing('0.17', { stable: false }))
     screen.getByText('moving')
     await user.keyboard('b')
     screen.getByText(/still moving\. Wait until it is at rest/)
-    hear(standing('0.179', { overloaded: true }))
+    listener(standing('0.179', { overloaded: true }))
     await user.keyboard('b')
     screen.getByText(/overloaded\. Take something off/)
-    hear(standing('0.179'))
+    listener(standing('0.179'))
     await user.keyboard('b')
     screen.getByText('0.179 g is now the net mass.')
     await user.click(screen.getByRole('button', { name: 'Record 0.179 g' }))
@@ -171,7 +171,7 @@ describe('the simulated balance', () => {
   })
   test('a digit typed over makes it a typed reading', async () => {
     const user = await atBalance()
-    hear(standing('0.179'))
+    listener(standing('0.179'))
     await user.keyboard('b')
     const net = screen.getByRole('textbox', { name: 'net mass of the product, g' })
     await user.clear(net)
@@ -182,9 +182,9 @@ describe('the simulated balance', () => {
   test('fills empty, then loaded, by difference', async () => {
     const user = await atBalance()
     await user.click(screen.getByRole('radio', { name: 'by difference' }))
-    hear(standing('25.101'))
+    listener(standing('25.101'))
     await user.click(screen.getByRole('button', { name: /^Send the reading/ }))
-    hear(standing('25.290'))
+    listener(standing('25.290'))
     await user.click(screen.getByRole('button', { name: /^Send the reading/ }))
     await user.click(screen.getByRole('button', { name: 'Record 0.189 g' }))
     expect(bodies('weighed')).toMatchObject([{ method: 'difference', from: 'simulated balance' }])
