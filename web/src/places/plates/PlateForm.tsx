@@ -47,7 +47,7 @@ export function PlateForm({
   onCancel?: () => void
 }) {
   const form = useTyped<Typed, Measured>({
-    start: { draft: kept(keptAs) ?? first, photograph: firstPhotograph },
+    start: { draft: storedDraft(keptAs) ?? first, photograph: firstPhotograph },
     make({ draft, photograph }) {
       const { body, sentence } = readDraft(draft)
       return body ? ok({ body, photograph }) : refuse(sentence ?? '', 'draft')
@@ -186,7 +186,7 @@ export function PlateForm({
                 change({
                   visualized: event.target.checked
                     ? [...draft.visualized, one]
-                    : draft.visualized.filter((storedDraft) => storedDraft !== one),
+                    : draft.visualized.filter((seenBy) => seenBy !== one),
                 })
               }}
             />
@@ -281,7 +281,7 @@ export function PlateForm({
   )
 }
 
-function kept(keptAs: string | null): PlateDraft | null {
+function storedDraft(keptAs: string | null): PlateDraft | null {
   const text = keptAs ? ofThisTab.get(keptAs) : null
   return text ? (JSON.parse(text) as PlateDraft) : null
 }
