@@ -127,7 +127,7 @@ describe('learning a dial', () => {
     expect(fit([{ ...first, samples: first.samples.map(([m]) => [m, 20] as const) }, second])).toThrow(
       'does not warm the block',
     )
-    expect(fit([first, { ...second, samples: [...second.samples].reverse() }])).toThrow('go backwards')
+    expect(fit([first, { ...second, samples: [...second.samples].reverse() }])).toThrow('run backwards')
     expect(fit([first, { ...second, dial: 0 }])).toThrow('above 0')
   })
 })

@@ -25,7 +25,7 @@ describe('labels of a prep', () => {
     const labels = of('Second half of the benzil')
     const crystals = labels.find(({ what }) => what === 'crystals')
     expect(crystals?.mass).toBeNull()
-    expect(crystals?.notFinished).toMatch(/^Not finished\. Stop: .*crystals in it: stoppered, labelled/)
+    expect(crystals?.notFinished).toMatch(/^Not finished\. Stop: .*holds crystals.*stopper it, label it/)
     // Printed another day it is still of the day the work was done.
     const ticks = [...prep('Second half of the benzil').ticked.values()].map(({ at }) => at)
     expect(crystals?.atMs).toBe(Math.max(...ticks))
