@@ -44,8 +44,8 @@ const known = new Map<string, readonly TubeTruth[]>()
 /** What the tubes of an exercise do, watched to their end. */
 function truthOf(exercise: LensExercise, seed: number, level: Level): readonly TubeTruth[] {
   const key = JSON.stringify([exercise, seed, level])
-  const kept = known.get(key)
-  if (kept) return kept
+  const cached = known.get(key)
+  if (cached) return cached
   let state = startMelt(meltExercise(exercise, compounds, seed, level))
   let truth: readonly TubeTruth[] = []
   for (let minute = 0; minute < 120; minute++) {

@@ -56,23 +56,23 @@ export async function withServer<T>(
 /** The 95th percentile of the time between frames, as the page itself saw it, ms. */
 export async function framesWhile(page: Page, work: () => Promise<unknown>): Promise<number> {
   await page.evaluate(() => {
-    const kept: number[] = []
-    const state = { kept, on: true }
+    const frames: number[] = []
+    const state = { kept: frames, on: true }
     ;(globalThis as unknown as { frames: typeof state }).frames = state
     let last = performance.now()
     const next = (now: number) => {
-      kept.push(now - last)
+      frames.push(now - last)
       last = now
       if (state.on) requestAnimationFrame(next)
     }
     requestAnimationFrame(next)
   })
   await work()
-  const kept = await page.evaluate(() => {
+  const frames = await page.evaluate(() => {
     const { frames } = globalThis as unknown as { frames: { kept: number[]; on: boolean } }
     frames.on = false
     return frames.kept
   })
-  const sorted = kept.sort((p, q) => p - q)
+  const sorted = frames.sort((p, q) => p - q)
   return sorted[Math.floor(sorted.length * 0.95)] ?? NaN
 }

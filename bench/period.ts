@@ -55,12 +55,12 @@ function print(pace: number, all: readonly Lived[]): void {
     `${''.padEnd(24)}${['end, min', 'late at lens, min', 'over-waited', 'changes per 3 tasks'].map((name) => name.padStart(21)).join('')}`,
   )
   for (const who of names) {
-    const told = of(who).map(({ day }) => day)
+    const days = of(who).map(({ day }) => day)
     const row = [
       endOf(who).toFixed(1),
-      told.reduce((sum, { lateAtLensMin }) => sum + lateAtLensMin, 0).toString(),
-      told.reduce((sum, { overWaited }) => sum + overWaited, 0).toString(),
-      mean(told.map(({ changesOfPrep, handTasks }) => (3 * changesOfPrep) / handTasks)).toFixed(2),
+      days.reduce((sum, { lateAtLensMin }) => sum + lateAtLensMin, 0).toString(),
+      days.reduce((sum, { overWaited }) => sum + overWaited, 0).toString(),
+      mean(days.map(({ changesOfPrep, handTasks }) => (3 * changesOfPrep) / handTasks)).toFixed(2),
     ]
     console.log(`${who.padEnd(24)}${row.map((cell) => cell.padStart(21)).join('')}`)
   }
@@ -92,11 +92,11 @@ async function inProcesses(): Promise<void> {
       [String(sessions), String(days), String(pace), String(from)],
       { env: { ...process.env, ONE_PACE: 'yes' } },
     )
-    const told = new Promise<readonly Lived[]>((resolve, reject) => {
+    const lives = new Promise<readonly Lived[]>((resolve, reject) => {
       child.once('message', (all) => resolve(all as readonly Lived[]))
       child.once('exit', (code) => code !== 0 && reject(new Error(`pace ${pace} ended with ${code}`)))
     })
-    lived.set(pace, await told)
+    lived.set(pace, await lives)
     return next()
   }
   await Promise.all(Array.from({ length: availableParallelism() }, next))

@@ -44,8 +44,8 @@ export function print(rows: readonly Row[]): void {
     `\nMedians, Node ${process.version}, ${process.platform} ${process.arch}\n\n${line(columns)}`,
   )
   for (const row of shown) process.stdout.write(line(columns.map((column) => row[column])))
-  const kept = { ...last, ...Object.fromEntries(rows.map(({ what, ours }) => [what, ours])) }
-  writeFileSync(LAST, `${JSON.stringify(kept, null, 1)}\n`)
+  const merged = { ...last, ...Object.fromEntries(rows.map(({ what, ours }) => [what, ours])) }
+  writeFileSync(LAST, `${JSON.stringify(merged, null, 1)}\n`)
 }
 
 const ROUNDS = 15

@@ -133,9 +133,9 @@ async function prep(hand: Hand): Promise<void> {
 
 /** Less hot solvent is in than the plan needs to dissolve it: an honest hand adds on. */
 async function isShort(page: Page): Promise<boolean> {
-  const told = await page.getByText(/mL hot, of/).innerText()
+  const volumeText = await page.getByText(/mL hot, of/).innerText()
   const least = await page.locator('[data-next-step]').innerText()
-  const inML = Number(/([\d.]+) mL hot, of/.exec(told)?.[1])
+  const inML = Number(/([\d.]+) mL hot, of/.exec(volumeText)?.[1])
   return inML < Number(/near ([\d.]+) mL/.exec(least)?.[1] ?? 0)
 }
 

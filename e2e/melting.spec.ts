@@ -126,7 +126,7 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
     await expect.poll(latest).toEqual({ kind: 'dial', setting: Number(setting) })
   }
   // The page has to have heard a moment before the eye can be on it.
-  const heard = ({ sample }: { sample: number }) =>
+  const isReading = ({ sample }: { sample: number }) =>
     expect(
       page.getByText(`${Math.floor(sample / 60)}:${String(sample % 60).padStart(2, '0')} into the run`),
     ).toBeVisible()
@@ -142,7 +142,7 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   await flame('3')
   for (let i = 0; i < 3; i++) {
     const reading = await demo.pass(60, OIL)
-    await heard(reading)
+    await isReading(reading)
     await read(half(reading.probe.value))
   }
   // Nothing on the screen tells the number: it is read.
@@ -155,19 +155,19 @@ test('a glass thermometer is read by eye, late, and each reading is taken back t
   await typed.fill('')
 
   const wet = await demo.passUntil({ tube: 0, liquid: 0.22 }, OIL)
-  await heard(wet)
+  await isReading(wet)
   await page.keyboard.press('a')
   await expect(page.getByText(/Tube 1, first liquid, pressed/)).toBeVisible()
   const late = await demo.pass(15, OIL)
-  await heard(late)
+  await isReading(late)
   await read(half(late.probe.value))
   const clear = await demo.passUntil({ tube: 0, look: 'clear' }, OIL)
-  await heard(clear)
+  await isReading(clear)
   // The cursor may stand in the field of numbers: a key of the pad is heard all the same.
   await typed.focus()
   await page.keyboard.press('z')
   const later = await demo.pass(10, OIL)
-  await heard(later)
+  await isReading(later)
   await read(half(later.probe.value))
   const shown = Number(
     (await cell(page, 'first liquid', 1).locator('[data-reading]').first().textContent()) ?? NaN,

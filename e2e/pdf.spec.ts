@@ -30,7 +30,7 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
     const written = numbersIn(full.text)
     expect(numbersIn(shown).filter((number) => !written.includes(number))).toEqual([])
     for (const words of drawn) expect(full.text).toContain(words)
-    for (const told of [
+    for (const expectedText of [
       'Mass balance',
       'In the phase map',
       'dilute to 11.0',
@@ -38,7 +38,7 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
       'typed 73 for 7.3',
       'simulated',
     ])
-      expect(full.text).toContain(told)
+      expect(full.text).toContain(expectedText)
     expect(full.text).toContain(`${full.pages} of ${full.pages}`)
     expect(full.bytes).toBeLessThan(300_000)
     await expectMargins(full)
@@ -48,7 +48,7 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
 
     const one = await pdfOf(page, ONE, paper)
     expect(one.pages).toBe(1)
-    for (const told of [
+    for (const expectedText of [
       '1.804 g',
       '1.3914 g',
       '77.13 ± 0.04 %',
@@ -57,7 +57,7 @@ test('a prep’s page goes out as a PDF: every number, every drawing whole, its 
       'Consistent with pure benzil',
       'typed 73 for 7.3',
     ])
-      expect(one.text).toContain(told)
+      expect(one.text).toContain(expectedText)
     await expectMargins(one)
 
     // Every result can be worked out from the numbers that stand on the same paper.
@@ -113,7 +113,7 @@ test('labels are whole on their sheet of paper, with what is in the vial and the
     const sheets = await sheetsOf(await page.pdf({ format }))
     expect(sheets.length).toBeGreaterThan(0)
     const text = sheets.flatMap(({ texts }) => texts.map((one) => one.text)).join(' ')
-    for (const told of ['1.3914 g', 'Benzil', 'bench 7']) expect(text).toContain(told)
+    for (const expectedText of ['1.3914 g', 'Benzil', 'bench 7']) expect(text).toContain(expectedText)
     for (const sheet of sheets) expectInside(sheet)
   }
 })

@@ -57,9 +57,9 @@ export function ledgerContract(
     })
     test('handed over backwards and twice, it comes to the same', async () => {
       const lines = [...(await moved())].reverse()
-      const kept = await keep([...lines, ...lines])
-      expect(kept).toHaveLength(lines.length)
-      expect(viewOf(kept)).toEqual(summaryWithCounts(expectedView))
+      const stored = await keep([...lines, ...lines])
+      expect(stored).toHaveLength(lines.length)
+      expect(viewOf(stored)).toEqual(summaryWithCounts(expectedView))
     })
     test('a line of a newer build comes back untouched, and a strike before its target strikes it', async () => {
       const first = (await moved())[3] as RawEntry
@@ -79,9 +79,9 @@ export function ledgerContract(
         v: 1,
         body: { target: target.id, reason: 'typo' },
       }
-      const kept = await keep([newer, strike, target])
-      expect([...kept].sort((p, q) => (p.id < q.id ? -1 : 1))).toEqual([newer, strike, target])
-      const view = fold(kept)
+      const stored = await keep([newer, strike, target])
+      expect([...stored].sort((p, q) => (p.id < q.id ? -1 : 1))).toEqual([newer, strike, target])
+      const view = fold(stored)
       expect(view.newer).toEqual([newer])
       expect([...view.struck.keys()]).toEqual([target.id])
       expect(view.subjects.get(first.subject)?.live.observed ?? []).toEqual([])

@@ -111,10 +111,10 @@ function wordOf(verdict: Judgement['verdict'], { impurity, wet }: MadeCase): Mad
   if (verdict === 'not this compound') return 'wrong'
   if (verdict === 'cannot tell') return 'defensible'
   const good = impurity < TRUE_FROM.slight ? 0 : impurity < TRUE_FROM.impure ? 1 : 2
-  const said = ['consistent with pure', 'nearly pure', 'impure'].indexOf(verdict)
+  const rank = ['consistent with pure', 'nearly pure', 'impure'].indexOf(verdict)
   // A damp tube called impure is wrong, however true in part.
-  if (wet > 0 && good === 0 && said === 2) return 'wrong'
-  const apart = Math.abs(said - good)
+  if (wet > 0 && good === 0 && rank === 2) return 'wrong'
+  const apart = Math.abs(rank - good)
   return apart === 0 ? 'right' : apart === 1 ? 'defensible' : 'wrong'
 }
 
@@ -176,10 +176,10 @@ export function playCase(made: MadeCase): MadeOutcome {
   bench.melt([...crude, product()], how)
   const first = bench.judged()
   let judged = first
-  let told = 1
+  let seed = 1
   const steps = [first.judgement.actions[0]?.code ?? '']
-  while (judged.judgement.verdict === 'cannot tell' && told < RUNS_MOST) {
-    told += 1
+  while (judged.judgement.verdict === 'cannot tell' && seed < RUNS_MOST) {
+    seed += 1
     switch (judged.judgement.actions[0]?.code) {
       case 'repeat slower':
         how = { ...how, rateCPerMin: null, lateC: 0 }
@@ -228,7 +228,7 @@ export function playCase(made: MadeCase): MadeOutcome {
     reading: first.evidence?.reading ?? null,
     word: wordOf(first.judgement.verdict, made),
     advice: adviceOf(first.judgement, judged.judgement, made),
-    runs: isTold ? told : null,
+    runs: isTold ? seed : null,
     steps,
     minutes: bench.minutes() - startedMin,
   }

@@ -167,7 +167,7 @@ export interface NumberedLine {
   readonly number: number
   readonly text: string
   /** What it says; undefined when it cannot be read. */
-  readonly said: unknown
+  readonly parsed: unknown
 }
 
 /**
@@ -200,7 +200,7 @@ export async function* readLines(path: string): AsyncGenerator<NumberedLine> {
       number += 1
       return line
         ? numbered(number, line)
-        : { number, text: start.subarray(0, TOLD_BYTES).toString('utf8'), said: undefined }
+        : { number, text: start.subarray(0, TOLD_BYTES).toString('utf8'), parsed: undefined }
     }
     for await (const piece of file.createReadStream({ autoClose: false, highWaterMark: 1 << 20 })) {
       const bytes = piece as Buffer
@@ -223,8 +223,8 @@ function numbered(number: number, bytes: Buffer): NumberedLine {
   try {
     // Bytes that are no UTF-8 are read as the sign for a letter that cannot be read: such a line was damaged.
     const isWhole = !text.includes('\uFFFD') || Buffer.from(text).equals(bytes)
-    return { number, text, said: isWhole ? (JSON.parse(text) as unknown) : undefined }
+    return { number, text, parsed: isWhole ? (JSON.parse(text) as unknown) : undefined }
   } catch {
-    return { number, text, said: undefined }
+    return { number, text, parsed: undefined }
   }
 }

@@ -68,7 +68,7 @@ function drawPeriod(seed: number, random: () => number): MadePeriod {
     ids += 1
     return `0a5a1c7e-${String(seed).padStart(4, '0')}-4000-8000-${String(ids).padStart(12, '0')}` as T
   }
-  const told: string[] = []
+  const sentences: string[] = []
   let entries: readonly RawEntry[] = []
   const write = (more: readonly Line[]) => {
     lines.push(...more)
@@ -82,11 +82,11 @@ function drawPeriod(seed: number, random: () => number): MadePeriod {
     const prep = prepOf(fold(entries), begun.id)
     if (!prep) throw new Error('the prep is not there')
     write([fixPlan(prep, { ...batch, conventions }, planned, 'reference')])
-    told.push(`${crudeG} g of ${compound.name} from ${solvent} (${planned.procedure.collect})`)
+    sentences.push(`${crudeG} g of ${compound.name} from ${solvent} (${planned.procedure.collect})`)
   }
   if (hasUnknown) {
     write(openCase(newId, `U-${seed}`, 'white').lines)
-    told.push('an unknown')
+    sentences.push('an unknown')
   }
   const terms = {
     beginsAtMs: BEGINS_MS,
@@ -103,7 +103,7 @@ function drawPeriod(seed: number, random: () => number): MadePeriod {
   const rules = { ...houseRulesOf(view, SCHOOLS), ...conventions }
   return {
     what: [
-      told.join('; '),
+      sentences.join('; '),
       instrument.name.toLowerCase(),
       `${hands === 1 ? 'one pair' : 'two pairs'} of hands`,
       ...busy.map(({ what, toAtMs }) => `${what} taken to ${(toAtMs - BEGINS_MS) / MINUTE_MS} min`),

@@ -75,8 +75,8 @@ const tails = new WeakMap<readonly PeriodTask[], Map<string, number>>()
 function tailOf(tasks: readonly PeriodTask[], task: PeriodTask): number {
   const known = tails.get(tasks) ?? new Map<string, number>()
   tails.set(tasks, known)
-  const kept = known.get(task.id)
-  if (kept !== undefined) return kept
+  const cached = known.get(task.id)
+  if (cached !== undefined) return cached
   const after = tasks.filter((one) => one.after.some(({ task: before }) => before === task.id))
   const tail = task.durationMin + Math.max(0, ...after.map((one) => tailOf(tasks, one)))
   known.set(task.id, tail)

@@ -161,8 +161,8 @@ function calibrationsOf(view: View): readonly Entity[] {
 export function hashInMetadata(metadata: string, path: string): string | null {
   try {
     const graph = (JSON.parse(metadata) as { '@graph'?: Partial<Entity>[] })['@graph'] ?? []
-    const said = graph.find((entity) => entity?.['@id'] === path)?.['sha256']
-    return typeof said === 'string' ? said : null
+    const recordedHash = graph.find((entity) => entity?.['@id'] === path)?.['sha256']
+    return typeof recordedHash === 'string' ? recordedHash : null
   } catch {
     return null
   }

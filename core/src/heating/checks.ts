@@ -10,7 +10,7 @@ export interface Check {
   readonly name: string
   readonly sentence: string
   /** Whether the app can tell: fine, not fine, or only a person can say. */
-  readonly told: 'fine' | 'trouble' | 'ask'
+  readonly state: 'fine' | 'trouble' | 'ask'
 }
 
 /** Within this a block stands at its start, °C. */
@@ -36,7 +36,7 @@ export function checksFor(
     {
       id: 'scale-covers-the-range',
       name: 'scale of the thermometer',
-      told: covers ? 'fine' : 'trouble',
+      state: covers ? 'fine' : 'trouble',
       sentence: covers
         ? `The scale, ${String(thermometer.lowC).replace('-', '−')} to ${thermometer.highC} °C, covers ${startC.toFixed(0)} to ${stopC.toFixed(0)} °C with ${SCALE_ROOM_C} °C in reserve.`
         : `The scale ends at ${thermometer.highC} °C; ${(stopC + SCALE_ROOM_C).toFixed(0)} °C is wanted. A thermometer heated past its scale breaks. Use another.`,
@@ -47,14 +47,14 @@ export function checksFor(
           {
             id: 'instrument-reaches',
             name: 'reach of the instrument',
-            told: 'trouble' as const,
+            state: 'trouble' as const,
             sentence: `This instrument ends at ${character.maxC} °C, below the stop of ${stopC.toFixed(0)} °C.`,
           },
         ]),
     {
       id: 'block-is-cool',
       name: 'block cool',
-      told: isCool === null ? 'ask' : isCool ? 'fine' : 'trouble',
+      state: isCool === null ? 'ask' : isCool ? 'fine' : 'trouble',
       sentence:
         isCool === null
           ? `It is below ${startC.toFixed(0)} °C now. Read the display: a hot block looks like a cold one.`
@@ -67,7 +67,7 @@ export function checksFor(
           {
             id: 'high-range-switch',
             name: 'switch for high ranges',
-            told: 'ask' as const,
+            state: 'ask' as const,
             sentence: `The switch for high ranges is on: the stop lies above ${highRangeAboveC} °C.`,
           },
         ]
@@ -77,7 +77,7 @@ export function checksFor(
           {
             id: 'thermometer-seated',
             name: 'thermometer seated',
-            told: 'ask' as const,
+            state: 'ask' as const,
             sentence: 'The thermometer moves freely. Never force one that sticks: it breaks. Ask.',
           },
         ]
@@ -85,7 +85,7 @@ export function checksFor(
     {
       id: 'sealed-ends',
       name: 'sealed ends',
-      told: 'ask',
+      state: 'ask',
       sentence:
         SORT_ABOUT[sort].holds === 'cover slip'
           ? 'The cover slip lies flat on a few crystals, spread thin.'
@@ -100,12 +100,12 @@ export function scaleTrouble(
   instrument: Instrument,
   window: Pick<MeltWindow, 'startC' | 'stopC'>,
 ): readonly Check[] {
-  return checksFor(instrument, window, null).filter(({ told }) => told === 'trouble')
+  return checksFor(instrument, window, null).filter(({ state }) => state === 'trouble')
 }
 
 /** What only a person can say and nobody has ticked. */
 export function uncheckedOf(checks: readonly Check[], made: ReadonlySet<string>): readonly Check[] {
-  return checks.filter(({ id, told }) => told === 'ask' && !made.has(id))
+  return checks.filter(({ id, state }) => state === 'ask' && !made.has(id))
 }
 
 function coolingMin(character: Instrument['character'], fromC: number, toC: number): number {
@@ -160,4 +160,4 @@ const OIL_BATH_CHECKS: readonly Check[] = [
     sentence:
       'The small flame is at the bend of the side arm. There is no flammable vapour on this bench or the next. Hair and sleeves are tied back.',
   },
-].map((check) => ({ ...check, told: 'ask' as const }))
+].map((check) => ({ ...check, state: 'ask' as const }))

@@ -34,9 +34,9 @@ describe('what a dial does', () => {
     for (const [dial, endC] of vectors.plateau) near(plateauC(model, dial), endC)
     for (const [dial, atC, rate] of vectors.rate) near(rateCPerMin(model, dial, atC), rate)
     for (const [dial, fromC, toC, minutes] of vectors.timeMin) {
-      const told = minutesToReach(model, dial, fromC, toC)
-      if (minutes === null) expect(told).toBeNull()
-      else near(told ?? NaN, minutes)
+      const found = minutesToReach(model, dial, fromC, toC)
+      if (minutes === null) expect(found).toBeNull()
+      else near(found ?? NaN, minutes)
     }
     for (const [atC, rate, dial] of vectors.dialForRate) near(dialForRate(model, atC, rate), dial)
   })

@@ -109,7 +109,7 @@ describe('what a school costs', () => {
   })
   test('an instrument’s own lags are used where they are known', () => {
     const lags = { sampleLagMin: 0.3, probeLagMin: 0.5 }
-    const [told] = compareSchools({ low: 94, high: 96, packing }, { ...apparatus, lags }, [quick])
-    expect(told?.predicted.onsetC).toBeCloseTo(93, 9)
+    const [comparison] = compareSchools({ low: 94, high: 96, packing }, { ...apparatus, lags }, [quick])
+    expect(comparison?.predicted.onsetC).toBeCloseTo(93, 9)
   })
 })

@@ -339,10 +339,10 @@ test('the logarithm of the normal distribution function holds far in both tails'
 
 describe('how unknowns of a list would fare', () => {
   const fare = (change: Partial<ReliabilityInput> = {}) => {
-    const told = reliabilityOf({ candidates, benches: 80, seed: 11, ...change })
+    const reliability = reliabilityOf({ candidates, benches: 80, seed: 11, ...change })
     const counted: number[] = []
     for (;;) {
-      const next = told.next()
+      const next = reliability.next()
       if (next.done) return { ...next.value, counted }
       counted.push(next.value)
     }

@@ -86,11 +86,11 @@ export function wholeCharacter(character: Partial<BlockCharacter>): BlockCharact
 
 /** An instrument as the shelf of an earlier version may hold it, made whole. */
 export function wholeInstrument(body: unknown): Instrument {
-  const kept = body as Omit<Instrument, 'thermometer' | 'highRangeAboveC'> & Partial<Instrument>
+  const fields = body as Omit<Instrument, 'thermometer' | 'highRangeAboveC'> & Partial<Instrument>
   return {
-    ...kept,
-    character: wholeCharacter(kept.character),
-    thermometer: kept.thermometer ?? probe(-20, kept.character.maxC + 50),
-    highRangeAboveC: kept.highRangeAboveC ?? null,
+    ...fields,
+    character: wholeCharacter(fields.character),
+    thermometer: fields.thermometer ?? probe(-20, fields.character.maxC + 50),
+    highRangeAboveC: fields.highRangeAboveC ?? null,
   }
 }

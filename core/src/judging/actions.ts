@@ -105,7 +105,7 @@ function actionSentence(
     case 'repeat as it was':
       return {
         minutes,
-        sentence: settled.owners.mayBeAnotherMark
+        sentence: settled.contributions.mayBeAnotherMark
           ? 'Melt a new tube of it, and mark the first wetness and the first drop separately.'
           : 'Melt a new tube of it the same way. Two runs that agree count for more than one odd run.',
       }
@@ -148,7 +148,7 @@ function actionSentence(
 }
 
 /** What a signature leaves open. */
-export function notChecked({ evidence, owners: contributions }: Decision): readonly string[] {
+export function notChecked({ evidence, contributions }: Decision): readonly string[] {
   return [
     ...(evidence.mixed ? [] : ['which compound it is (no mixed melt)']),
     ...(isChecked(evidence) || evidence.authentic ? [] : ['the thermometer']),
@@ -170,12 +170,12 @@ function mixedSentence({ verdict, evidence }: Decision, rules: HouseWords): stri
     : 'Melt it mixed with an authentic sample. Only a mixed melt shows whether it is this compound.'
 }
 
-function slower({ owners, evidence }: Decision, rules: HouseWords): string {
+function slower({ contributions, evidence }: Decision, rules: HouseWords): string {
   // Slower is never faster than it was.
   const rate = `${Math.min(rules.meltRate.target, tenths(evidence.rateCPerMin))} °C/min`
-  if (owners.mayBeLate && !owners.isRateLoose)
+  if (contributions.mayBeLate && !contributions.isRateLoose)
     return `Repeat at ${rate} with a new tube, watched from ${rules.startBelowC} °C below.`
-  const packed = owners.isPackedLoose
+  const packed = contributions.isPackedLoose
     ? `, ${rules.fillMm[0]} to ${rules.fillMm[1]} mm of fine powder in it`
     : ''
   return evidence.rateMeasured
@@ -183,8 +183,8 @@ function slower({ owners, evidence }: Decision, rules: HouseWords): string {
     : `Repeat at ${rate} with a new tube${packed}, and measure the rate.`
 }
 
-function drying({ evidence: { dried, behaviour }, owners }: Decision): string {
-  if (behaviour === 'hydrate' && !owners.mayBeWet)
+function drying({ evidence: { dried, behaviour }, contributions }: Decision): string {
+  if (behaviour === 'hydrate' && !contributions.mayBeWet)
     return 'Dry it until it no longer loses mass, as warm as its data sheet and the person in charge allow. Then melt it again.'
   const boilsC = dried?.solventBoilsC ?? null
   const air = boilsC === null ? Infinity : airMinutesFor(boilsC)

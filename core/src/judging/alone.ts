@@ -16,7 +16,7 @@ const FAR_BELOW_C = 10
 export type VerdictWithSteps = readonly [Verdict, ...NextStep[]]
 /** Who may own degrees of a reading, and what of its width only the sample can. */
 export interface Attributed {
-  readonly owners: Contributions
+  readonly contributions: Contributions
   readonly sampleWidth: Span
 }
 
@@ -30,18 +30,14 @@ export function alone(evidence: RangeEvidence, judged: Attributed, rules: HouseW
   return widthC <= rules.sharpWidthC ? sharp(evidence, judged, rules) : wide(evidence, judged, rules)
 }
 
-function sharp(
-  evidence: RangeEvidence,
-  { owners: contributions }: Attributed,
-  rules: HouseWords,
-): VerdictWithSteps {
+function sharp(evidence: RangeEvidence, { contributions }: Attributed, rules: HouseWords): VerdictWithSteps {
   const { literature, reading, mixed, plate } = evidence
   if (!literature) return ['cannot tell', 'mixed melt', 'find out what it is']
   const withinC = rules.literatureWithinC
   const lowByC = literature.lowC - reading.onsetC
   const highByC = reading.clearC - literature.highC
   if (tenths(Math.max(lowByC, highByC)) <= withinC) {
-    if (mayLieLower({ owners: contributions }, -lowByC, rules) && mixed?.verdict !== 'same')
+    if (mayLieLower({ contributions }, -lowByC, rules) && mixed?.verdict !== 'same')
       return contradicted(evidence) ?? ['cannot tell', 'repeat slower', 'melt beside authentic']
     return agreeing(evidence, contributions)
   }
@@ -88,11 +84,13 @@ function sharp(
  * @param aboveLowC how far the onset reads above the low end of the literature, °C
  */
 export function mayLieLower(
-  { owners }: Pick<Attributed, 'owners'>,
+  { contributions }: Pick<Attributed, 'contributions'>,
   aboveLowC: number,
   rules: HouseWords,
 ): boolean {
-  return owners.isRateLoose && tenths(owners.heating.mostC - aboveLowC) > rules.literatureWithinC
+  return (
+    contributions.isRateLoose && tenths(contributions.heating.mostC - aboveLowC) > rules.literatureWithinC
+  )
 }
 
 const UNCLEAR_MIXTURE: VerdictWithSteps = [
@@ -111,10 +109,10 @@ export function contradicted({ mixed, plate }: RangeEvidence): VerdictWithSteps 
 }
 
 /** Sharp and where it should be: only what could still make that a mistake is left. */
-function agreeing(evidence: RangeEvidence, owners: Contributions): VerdictWithSteps {
+function agreeing(evidence: RangeEvidence, contributions: Contributions): VerdictWithSteps {
   const against = contradicted(evidence)
   if (against) return against
-  if (owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
+  if (contributions.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
   if (impurityExplains(evidence) === 'itself' && evidence.mixed?.verdict !== 'same')
     return ['consistent with pure', 'mixed melt', 'thin-layer plate', 'sign']
   return ['consistent with pure', 'sign', 'mixed melt', 'thin-layer plate']
@@ -122,25 +120,25 @@ function agreeing(evidence: RangeEvidence, owners: Contributions): VerdictWithSt
 
 function wide(
   evidence: RangeEvidence,
-  { owners, sampleWidth }: Attributed,
+  { contributions, sampleWidth }: Attributed,
   rules: HouseWords,
 ): VerdictWithSteps {
   const { literature, reading, crude } = evidence
-  if (owners.mayBeWet) return ['cannot tell', 'dry and repeat']
+  if (contributions.mayBeWet) return ['cannot tell', 'dry and repeat']
   const topC = literature ? reading.clearC - literature.highC : 0
   // The measurement may own what decides: it is mended before the sample is treated. An impurity raises no top.
-  if (isLoose(owners) && (straddles(sampleWidth, rules) || topC > rules.literatureWithinC))
-    return owners.isRateLoose
+  if (isLoose(contributions) && (straddles(sampleWidth, rules) || topC > rules.literatureWithinC))
+    return contributions.isRateLoose
       ? ['cannot tell', 'repeat slower', 'melt beside authentic']
       : ['cannot tell', 'repeat with less, finer']
   const lowByC = literature ? literature.lowC - reading.onsetC : 0
   const isImpure = tenths(sampleWidth.leastC) >= rules.broadWidthC || lowByC > 2 * rules.literatureWithinC
-  if (owners.mayBeAnotherMark) return ['cannot tell', 'repeat as it was', 'dry and repeat']
+  if (contributions.mayBeAnotherMark) return ['cannot tell', 'repeat as it was', 'dry and repeat']
   // Had it begun before it was seen, it would only be the more impure.
-  if (!isImpure && owners.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
+  if (!isImpure && contributions.mayBeLate) return ['cannot tell', 'repeat slower', 'repeat as it was']
   if (crude && isNoBetter(reading, crude, rules))
     return ['impure', 'recrystallize from another solvent', 'thin-layer plate', 'find out what it is']
-  if (topC - owners.heating.mostC - owners.thermometerC > rules.literatureWithinC)
+  if (topC - contributions.heating.mostC - contributions.thermometerC > rules.literatureWithinC)
     return ['impure', 'thin-layer plate', 'recrystallize']
   // Broad as it was read, and not for certain the sample’s: neither word is right yet.
   const isBroad = tenths(width(reading)) > rules.broadWidthC

@@ -64,8 +64,8 @@ function byTube(evidence: RangeEvidence, { onsetC, clearC, rateCPerMin }: Repeat
 export function bestAlone(evidence: RangeEvidence, rules: HouseWords): readonly CombinedRepeats[] {
   if (evidence.repeats.length === 0) return []
   const tubes = [{ ...evidence.reading, rateCPerMin: evidence.rateCPerMin }, ...evidence.repeats]
-  const kept = tubes.filter(({ rateCPerMin }) => rateCPerMin <= rules.meltRate.max)
-  return (kept.length > 0 ? kept : [slowestOf(tubes)]).map((tube) => byTube(evidence, tube))
+  const counted = tubes.filter(({ rateCPerMin }) => rateCPerMin <= rules.meltRate.max)
+  return (counted.length > 0 ? counted : [slowestOf(tubes)]).map((tube) => byTube(evidence, tube))
 }
 
 /** A straight line looked back to zero carries more error than its points: σ·√(1/n + r̄²/Σ(r − r̄)²). */

@@ -20,7 +20,7 @@ export interface Decision {
   readonly verdict: Verdict
   /** What to do next, what would settle most first. */
   readonly next: readonly [NextStep, ...NextStep[]]
-  readonly owners: Contributions
+  readonly contributions: Contributions
   /** The evidence as it was judged: several tubes as one, several rates looked back to none. */
   readonly evidence: RangeEvidence
   /** How several tubes were taken together. */
@@ -48,9 +48,9 @@ export function decideVerdict(read: RangeEvidence, rules: HouseWords): Decision 
   if (together.verdict === 'cannot tell') return together
   // Another tube never makes a product purer than the best measured of them does alone.
   const alone = bestAlone(read, rules).map((one) => settleOne(one, rules))
-  const told = alone.filter(({ verdict }) => verdict !== 'cannot tell')
-  if (told.length < alone.length || told.length === 0) return together
-  const best = told.reduce((p, q) => (badness(q) < badness(p) ? q : p))
+  const decided = alone.filter(({ verdict }) => verdict !== 'cannot tell')
+  if (decided.length < alone.length || decided.length === 0) return together
+  const best = decided.reduce((p, q) => (badness(q) < badness(p) ? q : p))
   return badness(together) < badness(best) ? best : together
 }
 
@@ -72,13 +72,13 @@ function settleOne({ evidence, share, by }: CombinedRepeats, rules: HouseWords):
     leastC: Math.max(0, widthC - contributions.beyondOrdinary.mostC - byChanceC(contributions)),
     mostC: widthC,
   }
-  const judged = { owners: contributions, sampleWidth }
+  const judged = { contributions, sampleWidth }
   const [verdict, ...next] =
     outright(evidence, rules) ?? beside(evidence, contributions, rules) ?? alone(evidence, judged, rules)
   return {
     verdict,
     next: withoutDone(next, evidence, contributions),
-    owners: contributions,
+    contributions,
     evidence,
     by,
     sampleWidth,
@@ -90,14 +90,14 @@ function settleOne({ evidence, share, by }: CombinedRepeats, rules: HouseWords):
 function withoutDone(
   [first = 'repeat as it was', ...rest]: readonly NextStep[],
   { mixed, plate, authentic, thermometer }: RangeEvidence,
-  owners: Contributions,
+  contributions: Contributions,
 ): readonly [NextStep, ...NextStep[]] {
   const isDone = (step: NextStep) =>
     (step === 'mixed melt' && mixed !== null) ||
     (step === 'thin-layer plate' && plate !== null) ||
     (step === 'melt beside authentic' && authentic !== null) ||
-    (step === 'dry and repeat' && !owners.mayBeWet) ||
-    (step === 'repeat slower' && !owners.isRateLoose && !owners.mayBeLate) ||
+    (step === 'dry and repeat' && !contributions.mayBeWet) ||
+    (step === 'repeat slower' && !contributions.isRateLoose && !contributions.mayBeLate) ||
     (step === 'check the thermometer' && thermometer.state === 'checked in place at this rate')
   return [first, ...rest.filter((step) => !isDone(step))]
 }
@@ -162,10 +162,14 @@ export function usesAuthentic(evidence: RangeEvidence, rules: HouseWords): boole
 }
 
 /** Beside an authentic sample of the same run heating and thermometer cancel. */
-function beside(evidence: RangeEvidence, owners: Contributions, rules: HouseWords): VerdictWithSteps | null {
+function beside(
+  evidence: RangeEvidence,
+  contributions: Contributions,
+  rules: HouseWords,
+): VerdictWithSteps | null {
   const { authentic, reading, literature } = evidence
   if (!authentic || !usesAuthentic(evidence, rules)) return null
-  const chanceC = byChanceC(owners)
+  const chanceC = byChanceC(contributions)
   const lowerC = authentic.onsetC - reading.onsetC
   const apartC = Math.max(Math.abs(lowerC), Math.abs(authentic.clearC - reading.clearC))
   const tooFast = isTooFast(evidence.rateCPerMin, rules.meltRate) && evidence.behaviour !== 'decomposes'
@@ -174,7 +178,7 @@ function beside(evidence: RangeEvidence, owners: Contributions, rules: HouseWord
     const against = contradicted(evidence)
     if (against) return against
     const bothOffC = Math.abs(authenticOffC(evidence))
-    if (isAgainstCheck(evidence, owners, rules))
+    if (isAgainstCheck(evidence, contributions, rules))
       return ['consistent with pure', 'check the thermometer', 'mixed melt', 'sign']
     const isOff = !isChecked(evidence) && bothOffC > rules.literatureWithinC
     if (tooFast) return ['consistent with pure', 'repeat slower', 'sign', 'mixed melt']
@@ -187,14 +191,14 @@ function beside(evidence: RangeEvidence, owners: Contributions, rules: HouseWord
       ? Math.max(lowerC, widerC) - chanceC <= rules.literatureWithinC
         ? [
             'nearly pure',
-            ...(owners.mayBeWet ? (['dry and repeat'] as const) : []),
+            ...(contributions.mayBeWet ? (['dry and repeat'] as const) : []),
             ...(evidence.repeats.length === 0 ? (['repeat as it was'] as const) : []),
             'recrystallize',
           ]
-        : ['impure', owners.mayBeWet ? 'dry and repeat' : 'recrystallize', 'repeat as it was']
+        : ['impure', contributions.mayBeWet ? 'dry and repeat' : 'recrystallize', 'repeat as it was']
       : ['consistent with pure', 'sign', 'thin-layer plate']
   const isLow = literature === null || reading.onsetC < literature.lowC
-  if (owners.mayBeWet && lowerC > 0 && isLow) return ['cannot tell', 'dry and repeat', 'mixed melt']
+  if (contributions.mayBeWet && lowerC > 0 && isLow) return ['cannot tell', 'dry and repeat', 'mixed melt']
   if (widerC > rules.sharpWidthC) return ['impure', 'recrystallize', 'repeat slower']
   if (widerC > chanceC) return ['nearly pure', 'recrystallize', 'thin-layer plate']
   return ['not this compound', 'mixed melt', 'find out what it is', 'thin-layer plate']
@@ -211,7 +215,11 @@ export function authenticOffC(evidence: RangeEvidence): number {
 }
 
 /** Whether an authentic sample lies further off than a checked thermometer may own: the check is wrong, or the sample. */
-export function isAgainstCheck(evidence: RangeEvidence, owners: Contributions, rules: HouseWords): boolean {
-  const ownedC = owners.heating.mostC + ownC(owners)
+export function isAgainstCheck(
+  evidence: RangeEvidence,
+  contributions: Contributions,
+  rules: HouseWords,
+): boolean {
+  const ownedC = contributions.heating.mostC + ownC(contributions)
   return isChecked(evidence) && Math.abs(authenticOffC(evidence)) - ownedC > rules.literatureWithinC
 }

@@ -80,7 +80,7 @@ function behaviour(evidence: RangeEvidence): Finding[] {
 }
 
 function widthFinding(
-  { isTooFastToTell, owners: contributions, evidence }: Decision,
+  { isTooFastToTell, contributions, evidence }: Decision,
   { widthC, against }: Measured,
   rules: HouseWords,
 ): Finding {

@@ -29,8 +29,8 @@ export function judgeRange(evidence: RangeEvidence, rules: HouseWords): Judgemen
   const impurity =
     settled.verdict === 'not this compound'
       ? null
-      : impurityOf(settled.evidence, settled.owners, measured, rules)
-  const budget = budgetOf(settled.evidence, settled.owners, measured, rules)
+      : impurityOf(settled.evidence, settled.contributions, measured, rules)
+  const budget = budgetOf(settled.evidence, settled.contributions, measured, rules)
   return {
     verdict: settled.verdict,
     measured,

@@ -170,14 +170,16 @@ describe('laws of judging', () => {
         }))
         const tubes = [{ ...one.reading, rateCPerMin: one.rateCPerMin }, ...repeats]
         const slowest = Math.min(...tubes.map(({ rateCPerMin }) => rateCPerMin))
-        const kept = tubes.filter(({ rateCPerMin }) => rateCPerMin <= Math.max(slowest, rules.meltRate.max))
-        const alone = kept.map(({ onsetC, clearC, rateCPerMin }) =>
+        const counted = tubes.filter(
+          ({ rateCPerMin }) => rateCPerMin <= Math.max(slowest, rules.meltRate.max),
+        )
+        const alone = counted.map(({ onsetC, clearC, rateCPerMin }) =>
           judgeRange({ ...one, reading: { onsetC, clearC }, rateCPerMin, repeats: [] }, rules),
         )
-        const told = alone.map(({ verdict }) => BAD.indexOf(verdict)).filter((bad) => bad >= 0)
+        const ranks = alone.map(({ verdict }) => BAD.indexOf(verdict)).filter((bad) => bad >= 0)
         const together = judgeRange({ ...one, repeats }, rules).verdict
-        fc.pre(told.length === alone.length && together !== 'cannot tell')
-        expect(BAD.indexOf(together)).toBeGreaterThanOrEqual(Math.min(...told))
+        fc.pre(ranks.length === alone.length && together !== 'cannot tell')
+        expect(BAD.indexOf(together)).toBeGreaterThanOrEqual(Math.min(...ranks))
       }),
       { numRuns: runs(1500), seed: 8 },
     )

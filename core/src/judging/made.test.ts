@@ -22,9 +22,9 @@ test('law: whoever follows the first advice with a sample that is what it is has
 })
 
 test('a case is the same whenever it is played', () => {
-  const told = () => {
+  const sentenceNow = () => {
     const { first, reading, runs, steps } = playCase(madeCase(3))
     return { verdict: first.verdict, reading, runs, steps }
   }
-  expect(told()).toEqual(told())
+  expect(sentenceNow()).toEqual(sentenceNow())
 })

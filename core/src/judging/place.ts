@@ -46,18 +46,14 @@ export function place(
           tenths(farC) === 0
             ? `both ends lie in ${range}`
             : `the ${END_NAMES[furthest]} reads ${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} ${range}; house rules allow ${c(rules.literatureWithinC)} °C`
-        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; at this heating rate it could have begun up to ${c(settled.owners.heating.mostC)} °C lower` : ''}`,
+        }${mayLieLower(settled, settled.evidence.reading.onsetC - against.lowC, rules) ? `; at this heating rate it could have begun up to ${c(settled.contributions.heating.mostC)} °C lower` : ''}`,
         numbers,
       ),
     ]
   return [elsewhere(settled, budget, farC, furthest, range, numbers)]
 }
 
-function besideAuthentic(
-  { owners: contributions }: Decision,
-  farC: number,
-  numbers: Finding['numbers'],
-): Finding {
+function besideAuthentic({ contributions }: Decision, farC: number, numbers: Finding['numbers']): Finding {
   const chanceC = byChanceC(contributions)
   const headline = `${c(Math.abs(farC))} °C ${farC < 0 ? 'below' : 'above'} authentic`
   return finding(
@@ -105,7 +101,7 @@ function elsewhere(
 
 /** The authentic sample itself, held against the literature: both off alike is the thermometer. */
 export function authenticItself(
-  { evidence, owners }: Decision,
+  { evidence, contributions }: Decision,
   { against }: Measured,
   rules: HouseWords,
 ): Finding[] {
@@ -118,7 +114,7 @@ export function authenticItself(
       `Authentic ${c(Math.abs(offC))} °C ${offC < 0 ? 'below' : 'above'} literature`,
       isPoor
         ? 'and broad, on a checked thermometer. This authentic sample is not what its label says, so nothing is compared with it'
-        : isAgainstCheck(evidence, owners, rules)
+        : isAgainstCheck(evidence, contributions, rules)
           ? 'although the thermometer was checked: either the check or the authentic sample is wrong'
           : isChecked(evidence)
             ? 'which heating, the checked thermometer and reading together can explain'
@@ -129,11 +125,14 @@ export function authenticItself(
 }
 
 /** First liquid of a pair below where any mixture of the two has some. */
-export function belowEutectic({ impurity, fusion, reading }: RangeEvidence, { owners }: Decision): Finding[] {
+export function belowEutectic(
+  { impurity, fusion, reading }: RangeEvidence,
+  { contributions }: Decision,
+): Finding[] {
   if (!impurity || !fusion) return []
   const { temperatureC } = eutectic(fusion, impurity.fusion)
   const belowC = temperatureC - EUTECTIC_WITHIN_C - reading.onsetC
-  if (tenths(belowC) <= tenths(owners.thermometerC + owners.readingC)) return []
+  if (tenths(belowC) <= tenths(contributions.thermometerC + contributions.readingC)) return []
   return [
     finding(
       'below-eutectic',

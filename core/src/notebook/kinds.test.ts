@@ -347,8 +347,8 @@ describe('what each new kind takes, and says', () => {
     ['weighed', { method: 'tared', net: reading('1'), readabilityG: 0.001, from: 'guess' }, 'must be one of'],
     ['timer started', { timer: 'tea', minutes: 3 }, 'must be one of'],
   ]
-  test.each(bad)('%s refuses %j', (kind, body, said) => {
-    expect(refusalOf(lineOf(kind, body))).toContain(said)
+  test.each(bad)('%s refuses %j', (kind, body, sentence) => {
+    expect(refusalOf(lineOf(kind, body))).toContain(sentence)
   })
 })
 

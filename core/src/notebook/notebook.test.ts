@@ -143,8 +143,8 @@ test.each([
   ['second', goldenV2, expectedViewV2, [1, 2]],
   ['third', goldenV3, expectedViewV3, [1, 2, 3]],
 ] as const)('a ledger of the %s version comes to what it came to then', (_, old, view, versions) => {
-  const told = JSON.parse(JSON.stringify(summaryOf(fold(old.entries), old.nowMs))) as object
-  expect(told).toMatchObject(view as object)
+  const summary = JSON.parse(JSON.stringify(summaryOf(fold(old.entries), old.nowMs))) as object
+  expect(summary).toMatchObject(view as object)
   expect(old.entries.map(refusalOf).filter((refusal) => refusal !== null)).toEqual([])
   expect(new Set(old.entries.map(({ v }) => v))).toEqual(new Set(versions))
 })

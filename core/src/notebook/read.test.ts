@@ -66,10 +66,10 @@ describe('what is worked out from a view', () => {
   test('rests on answers, not on how they came about', () => {
     const lineCount = memoize((view: View) => linesOf(view, meltId, 'mark made').length > 0)
     const compute = jest.fn((view: View) => ({ isMarked: lineCount(view) }))
-    const told = memoize(compute)
-    const first = told(whole)
+    const memoized = memoize(compute)
+    const first = memoized(whole)
     const marked = fold([another('mark made', whole, meltId)], whole)
-    expect(told(marked)).toBe(first)
+    expect(memoized(marked)).toBe(first)
     expect(compute).toHaveBeenCalledTimes(1)
   })
   test('follows when an older view is asked again', () => {
@@ -86,13 +86,13 @@ describe('what is worked out from a view', () => {
   test('of other preps stays the very object when a line is written about one', () => {
     const view = fold(copiesOf(golden.entries, 3))
     const preps = prepsOf(view)
-    const told = (of: View) =>
+    const summaryNow = (of: View) =>
       preps.map(({ id }) => ({ ranges: rangesOf(of, id), judgement: judgementOf(of, id) }))
-    const before = told(view)
+    const before = summaryNow(view)
     const unknowns = unknownsOf(view)
     const melts = meltsOf(view)
     const after = fold([another('trace', view, meltId)], view)
-    const now = told(after)
+    const now = summaryNow(after)
     const changed = preps.filter((_, i) => now[i]?.ranges !== before[i]?.ranges)
     expect(changed.length).toBeLessThanOrEqual(1)
     expect(preps.filter((_, i) => now[i]?.judgement !== before[i]?.judgement).length).toBeLessThanOrEqual(1)

@@ -107,8 +107,8 @@ const CONFIDENCES: readonly Confidence[] = ['low', 'medium', 'high']
 
 /** The lowest confidence among rows; null where there are none, or one is the bench’s own. */
 function lowestConfidence(rows: readonly SolubilityRow[]): Confidence | null {
-  const told = rows.map(({ confidence }) => confidence)
-  return told.includes(null) ? null : (CONFIDENCES.find((one) => told.includes(one)) ?? null)
+  const confidences = rows.map(({ confidence }) => confidence)
+  return confidences.includes(null) ? null : (CONFIDENCES.find((one) => confidences.includes(one)) ?? null)
 }
 
 /** The lowest confidence of the product’s points in a draft, as long as they are the shelf’s. */

@@ -95,13 +95,13 @@ describe('rates from instrument time', () => {
   })
   test('live, it takes in what was heard and is not yet on record', () => {
     const last = readings.lastSample
-    const heard = Array.from({ length: 60 }, (_, i) => [last + i + 1, 50 + (2 * i) / 60] as const)
-    const shown = liveRate(view, melt, heard)
+    const fresh = Array.from({ length: 60 }, (_, i) => [last + i + 1, 50 + (2 * i) / 60] as const)
+    const shown = liveRate(view, melt, fresh)
     expect(shown?.rateCPerMin).toBeCloseTo(2, 1)
     // Tenths of a degree once a second for a minute: a few hundredths either way.
     expect(shown?.withinCPerMin).toBeGreaterThan(0.005)
     expect(shown?.withinCPerMin).toBeLessThan(0.1)
-    expect(liveRate(view, { ...melt, run: null }, heard)).toBeNull()
+    expect(liveRate(view, { ...melt, run: null }, fresh)).toBeNull()
     expect(liveRate(view, melt, [])).toBeNull()
   })
   test('live, another heating shows within half a minute, and what is steady is told from a whole one', () => {
@@ -164,7 +164,7 @@ describe('what a watcher is told', () => {
         body: { ...ramped.planned.body, heating: { by: 'hand', blockC: 22, warnings: [] } },
       },
     }
-    const told = (melt: MeltFacts, change: Partial<Parameters<typeof announcementOf>[1]>) =>
+    const announce = (melt: MeltFacts, change: Partial<Parameters<typeof announcementOf>[1]>) =>
       announcementOf(melt, {
         nowC: watchFromC + 1,
         atS: 1e5,
@@ -173,13 +173,13 @@ describe('what a watcher is told', () => {
         isConnected: true,
         ...change,
       })
-    expect(told(dialled, {})).toEqual({ say: 'too slow', rateCPerMin: 0.1 })
-    expect(told(dialled, { rateCPerMin: -0.1 })).toEqual({ say: 'too slow', rateCPerMin: -0.1 })
-    expect(told(dialled, { rateCPerMin })).toEqual({ say: 'in the window' })
+    expect(announce(dialled, {})).toEqual({ say: 'too slow', rateCPerMin: 0.1 })
+    expect(announce(dialled, { rateCPerMin: -0.1 })).toEqual({ say: 'too slow', rateCPerMin: -0.1 })
+    expect(announce(dialled, { rateCPerMin })).toEqual({ say: 'in the window' })
     // Just turned, the rate does not tell yet; programmed, nobody turns anything.
     const last = dialled.run?.commands.at(-1)?.body.atS ?? 0
-    expect(told(dialled, { atS: last + 59 })).toEqual({ say: 'in the window' })
-    expect(told(ramped, { phase: 'ramping' })).toEqual({ say: 'in the window' })
+    expect(announce(dialled, { atS: last + 59 })).toEqual({ say: 'in the window' })
+    expect(announce(ramped, { phase: 'ramping' })).toEqual({ say: 'in the window' })
   })
   test('is too fast only once the rate tells of what was asked for last', () => {
     const fast = { rateCPerMin: 3 * rateCPerMin }

@@ -31,13 +31,13 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   const { window, heating } = melt.planned.body
   const { nowC, atS, phase, rateCPerMin } = moment
   const byHand = melt.run?.started.body.feed === 'by hand'
-  const said = announcementOf(melt, moment)
-  if (said?.say === 'not heard') return said
+  const announcement = announcementOf(melt, moment)
+  if (announcement?.say === 'not heard') return announcement
   const given = new Set(melt.run?.commands.map(({ body }) => body.command.kind))
   const isIn = given.has('tubes in')
   if (isIn && hasEveryRange(melt)) return { say: 'all told' }
   // Too fast where it melts: what mends it comes before the turn the plan had in mind.
-  if (said?.say === 'too fast') return said
+  if (announcement?.say === 'too fast') return announcement
   const turn = nextTurn(melt, nowC ?? window.startC, atS, rateCPerMin)
   if (turn && turn.dueInMin === 0) return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: 0 }
   if (!isIn && nowC !== null && nowC > hottestForTubesC(melt, moment) && !given.has('ramp'))
@@ -55,12 +55,12 @@ export function moveOf(melt: MeltFacts, moment: Moment): Move | null {
   }
   if (turn && turn.dueInMin !== null && turn.dueInMin <= ANNOUNCED_MIN)
     return { say: 'turn', dial: turn.dial, atC: turn.atC, inMin: turn.dueInMin }
-  if (said?.say === 'opens' && heating.by === 'hand' && nowC !== null) {
+  if (announcement?.say === 'opens' && heating.by === 'hand' && nowC !== null) {
     if (rateCPerMin !== null && runsPast(melt, { nowC, atS, rateCPerMin }))
       return { say: 'turn down', rateCPerMin, toC: window.startC }
     if (nowC < window.startC) return { say: 'heat by hand', toC: window.startC }
   }
-  if (said) return said
+  if (announcement) return announcement
   if (heating.by === 'hand' && nowC === null) return { say: 'heat by hand', toC: window.startC }
   return null
 }

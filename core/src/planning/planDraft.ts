@@ -89,14 +89,14 @@ export function outcomeOf(draft: Draft, grounds: Grounds): Outcome {
       `${capital(grounds.compound.name)} is the product itself. Name the impurity, or leave the field empty.`,
       'impurity',
     )
-  const kept = keptBackG(draft, grounds.crudeG)
-  if (!(kept >= 0 && kept < grounds.crudeG))
+  const keptBack = keptBackG(draft, grounds.crudeG)
+  if (!(keptBack >= 0 && keptBack < grounds.crudeG))
     return refuse('The mass kept back is 0 mg or more, and less than all of the crude.', 'keptBackMg')
   const points = readAll(draft)
   if (!points.ok) return points
   const read = points.value
   const least = {
-    crudeG: Math.round(1e6 * (grounds.crudeG - kept)) / 1e6,
+    crudeG: Math.round(1e6 * (grounds.crudeG - keptBack)) / 1e6,
     assay: assayPercent / 100,
     product: read.product,
     hotC,

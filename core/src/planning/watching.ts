@@ -66,14 +66,14 @@ export interface LiveRate {
 export function liveRate(
   view: View,
   melt: MeltFacts,
-  heard: readonly (readonly [sample: number, temperatureC: number])[],
+  readingsSoFar: readonly (readonly [sample: number, temperatureC: number])[],
 ): LiveRate | null {
   if (!melt.run) return null
   const readings = readingsOf(view, melt.id, melt.run.id)
   if (readings.byEye || melt.run.started.body.recorded === false)
     return rateByEye(readings.steadyC, Math.max(BY_EYE_C, rounded(readings.decimals)))
-  const last = Math.max(heard[heard.length - 1]?.[0] ?? 0, 0)
-  const merged = new Map<number, number>(heard)
+  const last = Math.max(readingsSoFar[readingsSoFar.length - 1]?.[0] ?? 0, 0)
+  const merged = new Map<number, number>(readingsSoFar)
   for (let s = Math.max(1, last - 60); s <= last; s++) {
     const value = readings.probeC.get(s)
     if (value !== undefined) merged.set(s, value)

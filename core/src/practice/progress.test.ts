@@ -49,7 +49,7 @@ function line(body: Partial<PracticeDone>, at = NOW, v = 1): Entry<'practice don
   last = id
   return {
     ...ENVELOPE,
-    id: id,
+    id,
     kind: 'practice done',
     v,
     subject: PRACTICE,
@@ -82,11 +82,11 @@ describe('what practice changes', () => {
       }),
     )
     const withThem = fold([...golden.entries, ...many] as readonly RawEntry[])
-    const told = (view: typeof without) => {
+    const summary = (view: typeof without) => {
       const { lines, ...rest } = summaryOf(view, golden.nowMs) as { lines: number }
       return { rest, isCounted: lines > 0 }
     }
-    expect(told(withThem)).toEqual(told(without))
+    expect(summary(withThem)).toEqual(summary(without))
     for (const { id } of prepsOf(without)) expect(prepOf(withThem, id)).toEqual(prepOf(without, id))
     expect(unknownsOf(withThem)).toEqual(unknownsOf(without))
     expect(meltsOf(withThem)).toEqual(meltsOf(without))

@@ -12,9 +12,9 @@ import { conditionsOf } from './conditions'
 export function renderSteps(procedure: Procedure, batch: Batch): readonly Step[] {
   const holds = conditionsOf(procedure, batch)
   const amounts = amountsOf(procedure, batch)
-  const kept = (when: readonly Condition[] = []) => when.every((one) => holds.has(one))
+  const isUsed = (when: readonly Condition[] = []) => when.every((one) => holds.has(one))
   return procedure.steps
-    .filter((step) => kept(step.when))
+    .filter((step) => isUsed(step.when))
     .map((step) => rendered(step, amounts, batch, holds))
 }
 

@@ -17,7 +17,7 @@ const text = Joi.string()
     if (unknown === undefined) return value
     const known = Object.keys(AMOUNTS).map((one) => `{${one}}`)
     const sentence = `{${unknown}} is no amount the app knows. It fills in ${known.join(' ')}.`
-    return helpers.message({ custom: '{{#said}}' }, { said: sentence })
+    return helpers.message({ custom: '{{#sentence}}' }, { sentence })
   })
 const minutes = Joi.alternatives(
   number.positive().max(10_000),

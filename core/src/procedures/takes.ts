@@ -142,14 +142,14 @@ export function takesOf(
   hotML: number,
 ): StepTakes {
   const known = step.takes ?? TAKES[step.id]
-  const said = known ?? { handsMin: UNKNOWN_STEP_MIN }
-  const scaled = (min: number) => (said.isByVolume ? Math.max(min, coolingMin(min, hotML)) : min)
-  const handsMin = said.isByVolume && said.aloneMin !== undefined ? said.handsMin : scaled(said.handsMin)
-  const clockMin = said.isAttended ? 0 : (step.timer?.minutes ?? 0)
+  const times = known ?? { handsMin: UNKNOWN_STEP_MIN }
+  const scaled = (min: number) => (times.isByVolume ? Math.max(min, coolingMin(min, hotML)) : min)
+  const handsMin = times.isByVolume && times.aloneMin !== undefined ? times.handsMin : scaled(times.handsMin)
+  const clockMin = times.isAttended ? 0 : (step.timer?.minutes ?? 0)
   return {
-    ...said,
+    ...times,
     handsMin,
-    aloneMin: said.aloneMin === undefined ? Math.ceil(clockMin) : scaled(said.aloneMin),
+    aloneMin: times.aloneMin === undefined ? Math.ceil(clockMin) : scaled(times.aloneMin),
     isGuess: known === undefined,
   }
 }

@@ -131,10 +131,10 @@ test('every hazard of a solvent is said, with what it asks for', () => {
   for (const one of REFERENCE_SOLVENTS)
     for (const code of one.hazards)
       if (!/^H22[456]/.test(code))
-        expect({ id: one.id, code, said: sentenceOf(one.id).toLowerCase() }).toEqual({
+        expect({ id: one.id, code, sentence: sentenceOf(one.id).toLowerCase() }).toEqual({
           id: one.id,
           code,
-          said: expect.stringContaining(hazardStatement(code)) as unknown,
+          sentence: expect.stringContaining(hazardStatement(code)) as unknown,
         })
 })
 

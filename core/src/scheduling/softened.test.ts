@@ -58,10 +58,10 @@ describe('a session that no order keeps every wait of', () => {
     expect(softened(both({ ice: 3, plate: 1 })).broken).toEqual([{ task: 'read', after: 'plate', byMin: 9 }])
   })
   test('is left as it is where every wait can be kept, and where it is no session at all', () => {
-    const kept: Session = { ...atTheLens, tasks: [task('lens', 34), ...atTheLens.tasks.slice(1)] }
-    expect(softened(kept)).toEqual({ session: kept, broken: [] })
+    const withLens: Session = { ...atTheLens, tasks: [task('lens', 34), ...atTheLens.tasks.slice(1)] }
+    expect(softened(withLens)).toEqual({ session: withLens, broken: [] })
     const circle: Session = {
-      ...kept,
+      ...withLens,
       tasks: [task('a', 1, [{ task: 'b' }]), task('b', 1, [{ task: 'a' }])],
       started: {},
     }

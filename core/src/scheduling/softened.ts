@@ -63,8 +63,8 @@ export function softened(session: Session): {
     }
     extra.set(key, enough)
   }
-  const told = broken.map(({ task, after, byMin }) => ({ task, after, byMin }))
-  return { session: loosened(session, told), broken: told }
+  const lags = broken.map(({ task, after, byMin }) => ({ task, after, byMin }))
+  return { session: loosened(session, lags), broken: lags }
 }
 
 /** The session with those waits lengthened by as much as they are broken. */

@@ -50,18 +50,18 @@ export function whatFits(input: FitsInput): WhatFits {
   const { chains, deadlineMin, happened = NOTHING_YET } = input
   const begun = new Set([...Object.keys(happened.started), ...Object.keys(happened.done)])
   const chained = new Set(chains.flatMap(({ tasks }) => tasks))
-  let kept = new Set(input.tasks.map(({ id }) => id).filter((id) => !chained.has(id)))
+  let chosenIds = new Set(input.tasks.map(({ id }) => id).filter((id) => !chained.has(id)))
   const reached: { chain: Chain; cut: Cut; isLate: boolean }[] = []
   for (const chain of chains) {
     const cuts = cutsOf(chain, input.tasks, begun)
-    const including = (cut: Cut) => new Set([...kept, ...cut.keeps])
+    const including = (cut: Cut) => new Set([...chosenIds, ...cut.keeps])
     const cut = cuts.find((one) => canBeOverBy({ ...only(input, including(one)), ...happened }, deadlineMin))
     // Not even its shortest part fits: what has begun is brought to its nearest stop all the same.
     const taken = cut ?? cuts[cuts.length - 1] ?? NOT_BEGUN
     reached.push({ chain, cut: taken, isLate: cut === undefined && taken.keeps.length > 0 })
-    kept = including(taken)
+    chosenIds = including(taken)
   }
-  const plan = planOf(input, happened, kept)
+  const plan = planOf(input, happened, chosenIds)
   const fits = plan.makespanMin <= deadlineMin
   return {
     plan,
@@ -76,8 +76,8 @@ export function whatFits(input: FitsInput): WhatFits {
             ? 'to a stop'
             : 'not begun',
       stop: cut.keeps.length > 0 ? cut.stop : null,
-      setAside: chain.tasks.filter((id) => !kept.has(id)),
-      nextBy: nextBy(input, happened, kept, plan, chain, begun),
+      setAside: chain.tasks.filter((id) => !chosenIds.has(id)),
+      nextBy: nextBy(input, happened, chosenIds, plan, chain, begun),
     })),
   }
 }
@@ -123,35 +123,35 @@ function upTo(id: string, tasks: readonly SessionTask[], mine: ReadonlySet<strin
 }
 
 /** The session of these tasks alone; what waits for one set aside waits for it no more. */
-function only(input: FitsInput, kept: ReadonlySet<string>): BenchSession {
+function only(input: FitsInput, chosenIds: ReadonlySet<string>): BenchSession {
   return {
     ...input,
     tasks: input.tasks
-      .filter(({ id }) => kept.has(id))
-      .map((task) => ({ ...task, after: task.after.filter(({ task: before }) => kept.has(before)) })),
+      .filter(({ id }) => chosenIds.has(id))
+      .map((task) => ({ ...task, after: task.after.filter(({ task: before }) => chosenIds.has(before)) })),
   }
 }
 
-function planOf(input: FitsInput, happened: Happened, kept: ReadonlySet<string>): Replan {
-  return replan({ ...only(input, kept), ...happened })
+function planOf(input: FitsInput, happened: Happened, chosenIds: ReadonlySet<string>): Replan {
+  return replan({ ...only(input, chosenIds), ...happened })
 }
 
 /** The latest that the next task of a chain may begin. */
 function nextBy(
   input: FitsInput,
   happened: Happened,
-  kept: ReadonlySet<string>,
+  chosenIds: ReadonlySet<string>,
   plan: Replan,
   chain: Chain,
   begun: ReadonlySet<string>,
 ): ChainFits['nextBy'] {
-  const open = chain.tasks.filter((id) => kept.has(id) && !begun.has(id))
+  const open = chain.tasks.filter((id) => chosenIds.has(id) && !begun.has(id))
   const [next] = [...open].sort((p, q) => (plan.starts[p] ?? 0) - (plan.starts[q] ?? 0))
   if (next === undefined || plan.makespanMin > input.deadlineMin) return null
   const fromMin = plan.starts[next] ?? happened.nowMin
   return {
     task: next,
-    atMin: latestStart({ ...only(input, kept), ...happened }, next, fromMin, input.deadlineMin),
+    atMin: latestStart({ ...only(input, chosenIds), ...happened }, next, fromMin, input.deadlineMin),
   }
 }
 

@@ -37,8 +37,8 @@ const HOT_OF = { water: 'waterHot', ethanol: 'ethanolHot' } as const
 const ROOM_C = 22
 
 /** Place of a class on the scale: 0 hardly, 2 slightly, 4 well, 6 very well, the odd ones between. */
-function placeOf(told: SolubilityClass): number {
-  return SOLUBILITY_CLASS_NAMES.indexOf(told)
+function placeOf(solubilityClass: SolubilityClass): number {
+  return SOLUBILITY_CLASS_NAMES.indexOf(solubilityClass)
 }
 
 /** The class a solubility falls in. */
@@ -98,7 +98,7 @@ export interface TubeToTry {
 export function tubesToTry(compound: Compound, solvents: readonly Solvent[]): readonly TubeToTry[] {
   const usual = Object.keys(COLUMN_OF)
   // Of solvents told under one class, the usual one stands for all.
-  const told = [...solvents]
+  const ordered = [...solvents]
     .sort((p, q) => usual.indexOf(p.id) - usual.indexOf(q.id))
     .filter((one) => reactionOf(compound, one)?.rulesOut !== true)
     .flatMap((solvent) => {
@@ -106,7 +106,7 @@ export function tubesToTry(compound: Compound, solvents: readonly Solvent[]): re
       return cold === null ? [] : [{ solvent, cold, hot, column: COLUMN_OF[solvent.id] }]
     })
     .filter((one, i, all) => all.findIndex(({ column }) => column === one.column) === i)
-  const alone = told.flatMap(({ solvent, cold, hot }): TubeToTry[] => {
+  const alone = ordered.flatMap(({ solvent, cold, hot }): TubeToTry[] => {
     if (placeOf(cold) > placeOf('sl to s')) return []
     const coldly = `dissolves ${IN_WORDS[cold]} cold`
     if (hot === null)
@@ -116,8 +116,8 @@ export function tubesToTry(compound: Compound, solvents: readonly Solvent[]): re
     if (placeOf(hot) < placeOf('s') || placeOf(hot) - placeOf(cold) < 2) return []
     return [{ solvents: [solvent], because: `${coldly}, ${IN_WORDS[hot]} hot`, promise: 3 }]
   })
-  const pairs = told.flatMap((good) =>
-    told.flatMap((poor): TubeToTry[] =>
+  const pairs = ordered.flatMap((good) =>
+    ordered.flatMap((poor): TubeToTry[] =>
       placeOf(good.cold) >= placeOf('s') &&
       placeOf(poor.cold) <= placeOf('i to sl') &&
       miscibilityDoubt(good.solvent, poor.solvent) === null

@@ -310,8 +310,8 @@ describe('ranking solvents', () => {
     }
     expect([order('low'), order('high'), order(null)]).toEqual(['sure', 'other', 'other'])
     const single = { ...candidate({ id: 'single' }, points.slice(1), []), confidence: 'high' as const }
-    const [told] = rankSolvents({ ...solute, assay: 0.9, crudeG: 2 }, [single])
-    expect(told?.parts.find(({ part }) => part === 'certainty')).toMatchObject({
+    const [ranked] = rankSolvents({ ...solute, assay: 0.9, crudeG: 2 }, [single])
+    expect(ranked?.parts.find(({ part }) => part === 'certainty')).toMatchObject({
       score: 0.25,
       sentence: 'From one point, extended with the fusion enthalpy.',
     })
@@ -549,8 +549,11 @@ describe('a trial in a test tube', () => {
     [{ cooled: 'nothing' }, 'possible', 'Scratch, seed or chill'],
     [{ cooled: null }, 'not finished', 'Now cool it'],
     [{ hot: null, cooled: null }, 'not finished', 'Tick what you see'],
-  ])('%j: %s', (change, fit, said) => {
-    expect(judgeTrial({ ...tube, ...change })).toMatchObject({ fit, sentence: expect.stringContaining(said) })
+  ])('%j: %s', (change, fit, sentence) => {
+    expect(judgeTrial({ ...tube, ...change })).toMatchObject({
+      fit,
+      sentence: expect.stringContaining(sentence),
+    })
   })
   test('gives a first point when all dissolved hot', () => {
     expect(trialPoint(tube, 78)).toEqual([78, 10])

@@ -249,10 +249,10 @@ function certaintyPart(
   const isSingle = hotBasis === 'single point' || coldBasis === 'single point'
   if (confidence === undefined && !isSingle)
     return { part: 'certainty', score: null, sentence: 'Not known: how sure its solubilities are.' }
-  const told = wishes.certainty[confidence ?? 'own']
+  const multiplier = wishes.certainty[confidence ?? 'own']
   return {
     part: 'certainty',
-    score: isSingle ? Math.min(told, wishes.certainty.low) : told,
+    score: isSingle ? Math.min(multiplier, wishes.certainty.low) : multiplier,
     sentence: isSingle
       ? 'From one point, extended with the fusion enthalpy.'
       : confidence === null || confidence === undefined

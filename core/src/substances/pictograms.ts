@@ -50,13 +50,13 @@ const DANGER =
 /**
  * Signal word of hazard codes; null where they ask for none. A word on file wins, since categories under one code differ.
  *
- * @param told on file
+ * @param signalWord on file
  */
 export function signalWordOf(
   hazards: readonly string[],
-  told?: 'Danger' | 'Warning',
+  signalWord?: 'Danger' | 'Warning',
 ): 'Danger' | 'Warning' | null {
-  if (told) return told
+  if (signalWord) return signalWord
   if (hazards.some((code) => DANGER.test(code))) return 'Danger'
   return pictogramsOf(hazards).length > 0 ? 'Warning' : null
 }

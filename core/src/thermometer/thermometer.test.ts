@@ -23,10 +23,10 @@ const { points, corrected, stem } = JSON.parse(
 describe('a calibrated thermometer', () => {
   test('meets the vectors, and says where it goes past its points', () => {
     for (const [readC, trueC] of corrected) {
-      const told = correctReading(points, readC)
-      expect(told.temperatureC).toBeCloseTo(trueC, 6)
-      expect(told.temperatureC - readC).toBeCloseTo(told.correctionC, 12)
-      expect(told.extrapolated).toBe(readC < 0.4 || readC > 233)
+      const corrected = correctReading(points, readC)
+      expect(corrected.temperatureC).toBeCloseTo(trueC, 6)
+      expect(corrected.temperatureC - readC).toBeCloseTo(corrected.correctionC, 12)
+      expect(corrected.extrapolated).toBe(readC < 0.4 || readC > 233)
     }
   })
   test('gives each of its own points back, in any order they were taken', () => {
@@ -97,15 +97,15 @@ describe('a straight line through it', () => {
 describe('a reading corrected as its calibration says', () => {
   const calibration = { points, errorC: 0.4, heating: null }
   test('between the points it is the interpolation, with the error told of it', () => {
-    const told = correctBy({ ...calibration, method: 'between the points' }, 95.3)
-    expect(told).toEqual({ ...correctReading(points, 95.3), errorC: 0.4 })
+    const corrected = correctBy({ ...calibration, method: 'between the points' }, 95.3)
+    expect(corrected).toEqual({ ...correctReading(points, 95.3), errorC: 0.4 })
   })
   test('by the line it is on the line, with the error of the line there', () => {
     const { slope, interceptC } = calibrationLine(points)
-    const told = correctBy({ ...calibration, method: 'straight line' }, 250)
-    expect(told.temperatureC).toBeCloseTo(interceptC + 250 * slope, 9)
-    expect(told.correctionC).toBeCloseTo(told.temperatureC - 250, 9)
-    expect(told).toMatchObject({ extrapolated: true, errorC: lineErrorC(points, 250) })
+    const corrected = correctBy({ ...calibration, method: 'straight line' }, 250)
+    expect(corrected.temperatureC).toBeCloseTo(interceptC + 250 * slope, 9)
+    expect(corrected.correctionC).toBeCloseTo(corrected.temperatureC - 250, 9)
+    expect(corrected).toMatchObject({ extrapolated: true, errorC: lineErrorC(points, 250) })
   })
 })
 

@@ -205,12 +205,12 @@ describe('a backup', () => {
         changed(zip, (files) => {
           const text = strFromU8(files['journal.jsonl'] as Uint8Array).replace('1.804', '1.904')
           const journal = strToU8(text)
-          const told = facts(files)
+          const factsFile = facts(files)
           files['journal.jsonl'] = journal
           files['backup.json'] = strToU8(
             JSON.stringify({
-              ...told,
-              files: told.files.map((file) =>
+              ...factsFile,
+              files: factsFile.files.map((file) =>
                 file.name === 'journal.jsonl'
                   ? {
                       name: file.name,
@@ -226,12 +226,12 @@ describe('a backup', () => {
       ],
       [
         changed(zip, (files) => {
-          const told = facts(files)
+          const factsFile = facts(files)
           files['../../outside.txt'] = strToU8('out')
           files['backup.json'] = strToU8(
             JSON.stringify({
-              ...told,
-              files: [...told.files, { name: '../../outside.txt', bytes: 3, sha256: '0'.repeat(64) }],
+              ...factsFile,
+              files: [...factsFile.files, { name: '../../outside.txt', bytes: 3, sha256: '0'.repeat(64) }],
             }),
           )
         }),
@@ -478,12 +478,12 @@ function closedSalts({ sealed, entries }: GoldenFile): readonly string[] {
 function withFile(zip: Uint8Array, name: string, text: string): Uint8Array {
   return changed(zip, (files) => {
     const bytes = strToU8(text)
-    const told = JSON.parse(strFromU8(files['backup.json'] as Uint8Array)) as { files: { name: string }[] }
+    const index = JSON.parse(strFromU8(files['backup.json'] as Uint8Array)) as { files: { name: string }[] }
     files[name] = bytes
     files['backup.json'] = strToU8(
       JSON.stringify({
-        ...told,
-        files: told.files.map((file) =>
+        ...index,
+        files: index.files.map((file) =>
           file.name === name
             ? { name, bytes: bytes.length, sha256: createHash('sha256').update(bytes).digest('hex') }
             : file,

@@ -110,14 +110,14 @@ export async function restoreFrom(
     duplex: 'half',
   } as RequestInit)
   if (!response.ok) throw new BackupFailed(await sentenceOf(response))
-  const told = (await response.json()) as Restored
-  for (const { title, lines, here, fresh, refused } of told.notebooks)
+  const restored = (await response.json()) as Restored
+  for (const { title, lines, here, fresh, refused } of restored.notebooks)
     say(
       `${title}: ${lines} lines, ${here} were here, ${fresh} came back${refused > 0 ? `, ${refused} refused` : ''}`,
     )
-  told.remarks.forEach(say)
+  restored.remarks.forEach(say)
   say(
-    `Photographs: ${told.photographs.all}, ${told.photographs.fresh} came back. Shelf: ${told.shelf.fresh} of ${told.shelf.all} came back.`,
+    `Photographs: ${restored.photographs.all}, ${restored.photographs.fresh} came back. Shelf: ${restored.shelf.fresh} of ${restored.shelf.all} came back.`,
   )
 }
 

@@ -67,9 +67,9 @@ export async function unpackBackup(zip: string, into: string): Promise<BackupFac
   })
   try {
     const files = await listOf(packed, (await stat(zip)).size)
-    const told = files.get(FACTS)
-    if (!told) throw no('This zip is not a backup of Ivory Crystal: it has no backup.json.')
-    const facts = factsIn(await readAll(packed, told))
+    const factsFile = files.get(FACTS)
+    if (!factsFile) throw no('This zip is not a backup of Ivory Crystal: it has no backup.json.')
+    const facts = factsIn(await readAll(packed, factsFile))
     await mkdir(join(into, PHOTOGRAPHS), { recursive: true, mode: 0o700 })
     for (const { name, bytes, sha256 } of facts.files) {
       const file = isOurs(name) ? files.get(name) : undefined

@@ -135,8 +135,8 @@ async function bringIn(staged: Staged, parts: BackupParts, isLook: boolean): Pro
     madeAt: staged.facts.madeAt,
     isSameLedger: staged.facts.ledger === store.ledger,
     notebooks: [...looks].map(([id, { title, look, refused }]) => {
-      const told = look.told()
-      return { id, title, ...told, refused: isLook ? told.refused : refused }
+      const report = look.report()
+      return { id, title, ...report, refused: isLook ? report.refused : refused }
     }),
     photographs: { all: staged.pictures.length, fresh: freshPictures },
     shelf: { all: rows.length, fresh: await shelf.takeIn(rows, isLook) },

@@ -39,9 +39,9 @@ export async function lockAnswers(rows: readonly ShelfRow[], word: string): Prom
   const iv = randomBytes(12)
   const cipher = createCipheriv(CIPHER, await keyOf(word, salt), iv)
   const data = Buffer.concat([cipher.update(JSON.stringify(rows), 'utf8'), cipher.final()])
-  const told = { version: 1, salt, iv, tag: cipher.getAuthTag(), data }
+  const sealed = { version: 1, salt, iv, tag: cipher.getAuthTag(), data }
   return Buffer.from(
-    JSON.stringify(told, (_, value: unknown) => {
+    JSON.stringify(sealed, (_, value: unknown) => {
       const bytes = value as { type?: string; data?: number[] } | null
       return bytes?.type === 'Buffer' ? Buffer.from(bytes.data ?? []).toString('base64') : value
     }),

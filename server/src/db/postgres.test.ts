@@ -185,10 +185,10 @@ else
       const head = await own.store.head(id)
       await own.close()
       const other = await throwawayCluster(bin)
-      const told: string[] = []
-      await carryOver(from.path, other.url, (sentence) => told.push(sentence))
+      const notices: string[] = []
+      await carryOver(from.path, other.url, (sentence) => notices.push(sentence))
       await carryOver(from.path, other.url, () => undefined)
-      expect(told.join()).toContain('equals the folder exactly')
+      expect(notices.join()).toContain('equals the folder exactly')
       const there = await serve(from.path, { databaseUrl: other.url })
       expect(await there.store.all(id)).toEqual(lines)
       expect(await there.store.head(id)).toEqual(head)

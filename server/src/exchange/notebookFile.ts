@@ -90,7 +90,7 @@ export function exchangeRoutes(store: LedgerStore, clock: Clock): Router {
     response.json({
       notebook: file.notebook,
       isHere: look.isHere,
-      ...look.told(),
+      ...look.report(),
       report,
     } satisfies ImportLook)
   })

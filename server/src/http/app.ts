@@ -93,8 +93,9 @@ function faultOf(error: unknown): object {
   const { name, message, stack, cause } = error as Error & { cause?: Error & { code?: string } }
   const frames = (stack ?? '').split('\n').filter((line) => line.trim().startsWith('at '))
   // A failed query names its values in its own message; its cause says what was wrong.
-  const told = cause instanceof Error ? `${cause.message.split('\n')[0] ?? ''} ${cause.code ?? ''}` : message
-  return { name, told: told.slice(0, 300), at: frames.slice(0, 6) }
+  const reason =
+    cause instanceof Error ? `${cause.message.split('\n')[0] ?? ''} ${cause.code ?? ''}` : message
+  return { name, message: reason.slice(0, 300), at: frames.slice(0, 6) }
 }
 
 function isStream(path: string): boolean {

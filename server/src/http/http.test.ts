@@ -108,10 +108,10 @@ describe('bad input', () => {
           `${text.replace('PATH', path)} HTTP/1.1\r\nHost: 127.0.0.1:${server.port}\r\nConnection: close\r\n\r\n`,
         )
       })
-      let heard = ''
-      socket.on('data', (bytes) => (heard += bytes.toString()))
+      let received = ''
+      socket.on('data', (bytes) => (received += bytes.toString()))
       socket.on('close', () => {
-        resolve(heard)
+        resolve(received)
       })
       socket.on('error', reject)
     })
@@ -125,10 +125,10 @@ describe('bad input', () => {
     ['POST PATH', '/', 404],
     ['POST PATH', '/api/notebooks', 400],
   ])('%s of %s is a problem document %d', async (text, path, status) => {
-    const heard = await bare(path, text)
-    expect(heard.split('\r\n')[0]).toContain(` ${status} `)
-    expect(heard).toContain('application/problem+json')
-    expect(JSON.parse(heard.slice(heard.indexOf('\r\n\r\n') + 4))).toMatchObject({
+    const received = await bare(path, text)
+    expect(received.split('\r\n')[0]).toContain(` ${status} `)
+    expect(received).toContain('application/problem+json')
+    expect(JSON.parse(received.slice(received.indexOf('\r\n\r\n') + 4))).toMatchObject({
       status,
       detail: expect.stringMatching(/^[A-Z“].*\.$/),
     })
@@ -242,12 +242,12 @@ describe('the stream', () => {
   test('goes on after the last event heard, uncompressed, and then live', async () => {
     const before = (await server.store.all(notebook)).length
     const next = line(home())
-    const heard = listen({ 'Last-Event-ID': String(before - 2), 'Accept-Encoding': 'gzip' }, (text) =>
+    const received = listen({ 'Last-Event-ID': String(before - 2), 'Accept-Encoding': 'gzip' }, (text) =>
       text.includes(next.id),
     )
     await new Promise((resolve) => setTimeout(resolve, 200))
     await server.store.append(notebook, [[next]])
-    const { text, encoding } = await heard
+    const { text, encoding } = await received
     expect(encoding).toBeNull()
     expect([...text.matchAll(/^id: (\d+)$/gm)].map((match) => Number(match[1]))).toEqual([
       before - 1,

@@ -169,8 +169,8 @@ describe('the line', () => {
     expect((await lines('dial-block', 'dial 4\ntubes-in\n')).text).toBe('ok dial 4\nok tubes-in\n')
     const odd = await lines('dial-block', 'sing')
     expect(detailOf(odd)).toContain('“sing” is not a command. The commands are: preheat')
-    const told = await lines('dial-block', 'reading 1 95.4')
-    expect(detailOf(told)).toContain('sends its own readings')
+    const answer = await lines('dial-block', 'reading 1 95.4')
+    expect(detailOf(answer)).toContain('sends its own readings')
     expect((await post(`${instrumentPath('dial-block')}/line`, {})).status).toBe(415)
     expect((await lines('dial-block', ' ')).status).toBe(400)
   })
@@ -185,11 +185,11 @@ describe('the line', () => {
     await command('dial-block', run, { kind: 'dial', setting: 5 })
     await pass('dial-block', 3)
     await post(`${instrumentPath('dial-block')}/runs/${run.id}/end`, {})
-    let heard = ''
-    while (!heard.includes('rest')) heard += (await reader?.read())?.value ?? ''
+    let output = ''
+    while (!output.includes('rest')) output += (await reader?.read())?.value ?? ''
     stop.abort()
-    expect(heard).toMatch(/data: reading 3 \d\d\.\d dial=5 phase=heating/)
-    expect(heard).toContain('data: rest')
+    expect(output).toMatch(/data: reading 3 \d\d\.\d dial=5 phase=heating/)
+    expect(output).toContain('data: rest')
   })
 })
 
@@ -235,10 +235,10 @@ describe('an instrument of the lab’s own', () => {
     const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
     const run = await start('own-block')
     await command('own-block', run, { kind: 'dial', setting: 3.5 })
-    let heard = ''
-    while (!heard.includes('command')) heard += (await reader?.read())?.value ?? ''
+    let output = ''
+    while (!output.includes('command')) output += (await reader?.read())?.value ?? ''
     stop.abort()
-    expect(heard).toContain('data: command dial 3.5')
+    expect(output).toContain('data: command dial 3.5')
     expect(meltOf(await view(), MELT)?.run?.commands.map(({ body }) => body.command)).toEqual([
       { kind: 'dial', setting: 3.5 },
     ])

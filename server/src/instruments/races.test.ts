@@ -225,7 +225,11 @@ test('what a ledger says of a run cannot stop a start: the instrument stands col
       (sentence) => sentences.push(sentence),
     )
     const state = (await bench.states()).find(({ instrument }) => instrument.id === BLOCK)
-    expect({ kind, run: state?.run, said: sentences.length }).toEqual({ kind, run: null, said: 1 })
+    expect({ kind, run: state?.run, sentenceCount: sentences.length }).toEqual({
+      kind,
+      run: null,
+      sentenceCount: 1,
+    })
     expect(state?.trouble).toMatch(/could not be continued/)
     await bench.close()
     lines.splice(before)

@@ -210,7 +210,7 @@ async function resumed(
   const reached = run.recorded ? written : run.sample
   const due = byHand ? reached : dueS(run, clock.now())
   playOn(run, Math.min(Math.max(reached, due), PLAYED_MOST_S), played, clock)
-  run.unwritten = run.recorded ? played.kept : []
+  run.unwritten = run.recorded ? played.unwritten : []
   run.last = played.last()
   run.flushedAt = 0
   return { ...cold, run }
@@ -223,16 +223,16 @@ const PLAYED_AT_ONCE_S = 3600
 
 /** Plays a run on, and keeps what was read beyond what is written. */
 interface Player {
-  readonly kept: BlockReading[]
+  readonly unwritten: BlockReading[]
   last(): BlockReading | null
   to(sample: number): void
 }
 
 function player(run: Run, written: number): Player {
-  const kept: BlockReading[] = []
+  const unwritten: BlockReading[] = []
   let last: BlockReading | null = null
   return {
-    kept,
+    unwritten,
     last: () => last,
     to(sample) {
       while (run.simulated && run.sample < sample) {
@@ -240,7 +240,7 @@ function player(run: Run, written: number): Player {
         const { state, readings } = advance(run.simulated, [], seconds)
         run.simulated = state
         run.sample = state.sample
-        for (const reading of readings) if (reading.sample > written) kept.push(reading)
+        for (const reading of readings) if (reading.sample > written) unwritten.push(reading)
         last = readings[readings.length - 1] ?? last
       }
     },

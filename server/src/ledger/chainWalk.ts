@@ -32,23 +32,23 @@ export function chainWalk() {
     damage: { line: number, reason, text, isLoss },
   })
 
-  function* batch(said: BatchLine, place: Place): Generator<JournalStep> {
+  function* batch(batchLine: BatchLine, place: Place): Generator<JournalStep> {
     // A line says itself which notebook it is of: a batch that names another was damaged there.
-    if (said.entries.every(({ entry }) => entry.notebook !== said.notebook)) {
+    if (batchLine.entries.every(({ entry }) => entry.notebook !== batchLine.notebook)) {
       isLineLost = true
       yield damage(place, 'It names another notebook than its entries do.')
       return
     }
-    const walked = at(said.notebook)
-    const first = said.entries[0] as BatchLine['entries'][number]
+    const walked = at(batchLine.notebook)
+    const first = batchLine.entries[0] as BatchLine['entries'][number]
     yield* titleOf(walked, first.hash !== undefined)
     if (first.seq <= walked.head.seq) {
-      yield* again(walked, said, place)
+      yield* again(walked, batchLine, place)
       return
     }
-    const { from, told } = anchorOf(walked, said, place)
-    yield* told
-    yield* lines(walked, said, from, place)
+    const { from, steps } = anchorOf(walked, batchLine, place)
+    yield* steps
+    yield* lines(walked, batchLine, from, place)
   }
 
   /** A title without a hash stands where its notebook began before there were hashes. */
@@ -61,12 +61,12 @@ export function chainWalk() {
   }
 
   /** What a batch follows, and what is to be told where it does not follow what stands before it. */
-  function anchorOf(walked: Walked, said: BatchLine, place: Place): Anchor {
+  function anchorOf(walked: Walked, batchLine: BatchLine, place: Place): Anchor {
     const { head, suspect, claimed, notebook } = walked
-    const { before } = said
-    const first = said.entries[0] as BatchLine['entries'][number]
+    const { before } = batchLine
+    const first = batchLine.entries[0] as BatchLine['entries'][number]
     const fits = (hash: string | undefined | null) =>
-      hash !== undefined && hash !== null && first.hash === hashOfFirst(said, hash)
+      hash !== undefined && hash !== null && first.hash === hashOfFirst(batchLine, hash)
     walked.suspect = null
     if (suspect) {
       if (first.seq === suspect.line.seq + 1 && (before === suspect.line.hash || fits(suspect.line.hash))) {
@@ -75,24 +75,24 @@ export function chainWalk() {
         hold(walked, suspect.line, suspect.place)
         return {
           from: suspect.line.hash,
-          told: [
+          steps: [
             ...(before.length > 0 ? [stand(before, notebook)] : []),
             hashLost(suspect.place, suspect.line.seq, notebook),
           ],
         }
       }
-      return mergeReports(anchorOf(walked, said, place), [
+      return mergeReports(anchorOf(walked, batchLine, place), [
         notAsWritten(suspect.place, suspect.line.seq, notebook),
       ])
     }
     if (first.seq === head.seq + 1) {
-      if (before === head.hash) return { from: head.hash, told: [] }
+      if (before === head.hash) return { from: head.hash, steps: [] }
       if (walked.bare && before === undefined && first.hash === undefined)
-        return { from: head.hash, told: [] }
+        return { from: head.hash, steps: [] }
       if (fits(head.hash))
         return {
           from: head.hash,
-          told: [
+          steps: [
             damage(
               place,
               `Entry ${first.seq} of notebook ${notebook} lost the hash of the entry before it.`,
@@ -101,14 +101,14 @@ export function chainWalk() {
           ],
         }
       if (head.seq > 0 && before !== undefined && fits(before))
-        return { from: before, told: unseat(walked, first.seq) }
-      return { from: head.hash, told: [] }
+        return { from: before, steps: unseat(walked, first.seq) }
+      return { from: head.hash, steps: [] }
     }
     if (claimed && first.seq === claimed.seq + 1 && (claimed.hash === null || claimed.hash === before))
-      return { from: before ?? '', told: [] }
+      return { from: before ?? '', steps: [] }
     const missing = `Entries ${head.seq + 1} to ${first.seq - 1} of notebook ${notebook} are missing before it.`
     const isKnown = isLineLost || (claimed !== null && first.seq === claimed.seq + 1)
-    return { from: before ?? '', told: isKnown ? [] : [damage(place, missing)] }
+    return { from: before ?? '', steps: isKnown ? [] : [damage(place, missing)] }
   }
 
   /** The last line that stood is not the one that the next was written after. */
@@ -128,15 +128,15 @@ export function chainWalk() {
   }
 
   /** The lines of a batch, each held against its hash. */
-  function* lines(walked: Walked, said: BatchLine, from: string, place: Place): Generator<JournalStep> {
-    const { notebook, entries, recordedAt } = said
+  function* lines(walked: Walked, batchLine: BatchLine, from: string, place: Place): Generator<JournalStep> {
+    const { notebook, entries, recordedAt } = batchLine
     const isBare = walked.head.seq === 0 || walked.bare !== null
     if (entries.some(({ hash }) => hash !== undefined)) walked.bare = null
     else if (isBare)
       walked.bare = { from: walked.bare?.from ?? place, count: (walked.bare?.count ?? 0) + entries.length }
     let befores: readonly string[] = [from]
     const good: HashedLine[] = []
-    const told: JournalStep[] = []
+    const steps: JournalStep[] = []
     for (const [i, { seq, entry, hash }] of entries.entries()) {
       const line = { seq, recordedAt, entry }
       const [first = ''] = befores
@@ -156,13 +156,13 @@ export function chainWalk() {
       if (isPlaced && next && hashAfter(computed, { ...next, recordedAt }) === next.hash) {
         good.push({ ...line, hash: computed })
         ids.add(entry.id)
-        told.push(hashLost(place, seq, notebook))
+        steps.push(hashLost(place, seq, notebook))
         befores = [computed]
       } else if (isPlaced && !next) {
         walked.suspect = { line: { ...line, hash: computed }, place }
         walked.claimed = { seq, hash: hash ?? null }
       } else {
-        told.push(
+        steps.push(
           ids.has(entry.id) && entry.notebook === notebook
             ? damage(place, `Entry ${seq} of notebook ${notebook} has the id of another entry.`)
             : notAsWritten(place, seq, notebook),
@@ -176,12 +176,12 @@ export function chainWalk() {
     if (before.length > 0 || good.length > 0) yield stand([...before, ...good], notebook)
     for (const line of good) note(walked, line)
     if (last) hold(walked, last, place)
-    yield* told
+    yield* steps
   }
 
   /** A batch whose numbers are taken: the same once more, one out of its place, or another in the place of what stands. */
-  function* again(walked: Walked, said: BatchLine, place: Place): Generator<JournalStep> {
-    const { notebook, entries, recordedAt, before } = said
+  function* again(walked: Walked, batchLine: BatchLine, place: Place): Generator<JournalStep> {
+    const { notebook, entries, recordedAt, before } = batchLine
     const first = entries[0] as BatchLine['entries'][number]
     let last = before ?? ''
     const worked = entries.map(({ seq, entry }): HashedLine => {

@@ -55,12 +55,12 @@ test('lines are answered for and told before the tables have them, and nobody re
     go = open
   })
   beforeTables = () => gate
-  const told: number[] = []
-  store.onStored((_, lines) => told.push(...lines.map(({ seq }) => seq)))
+  const notified: number[] = []
+  store.onStored((_, lines) => notified.push(...lines.map(({ seq }) => seq)))
   const one = line(home)
   const [answer] = (await store.append(home.notebook, [[one]])) ?? []
   expect(answer).toMatchObject({ outcome: 'stored', seq: 1 })
-  expect(told).toEqual([1])
+  expect(notified).toEqual([1])
   expect((await store.head(home.notebook)).seq).toBe(1)
   let isRead = false
   const read = store.all(home.notebook).then((lines) => {

@@ -286,14 +286,14 @@ describe('a journal that was rewritten', () => {
     }
     expect((await read()).damages).toEqual([])
     expect((await verifyFolder(folder)).isAsExpected).toBe(true)
-    const told = await verifyFolder(folder, last)
-    expect([told.isAsExpected, told.troubles.join()]).toEqual([
+    const report = await verifyFolder(folder, last)
+    expect([report.isAsExpected, report.troubles.join()]).toEqual([
       false,
       expect.stringContaining('No entry has the hash'),
     ])
     // What was kept before the change still fits: up to there nothing was rewritten.
-    const kept = await verifyFolder(folder, early.slice(0, 16))
-    expect([kept.isAsExpected, kept.remarks.join()]).toEqual([
+    const earlier = await verifyFolder(folder, early.slice(0, 16))
+    expect([earlier.isAsExpected, earlier.remarks.join()]).toEqual([
       true,
       expect.stringContaining('Entry 3 of Bench 7'),
     ])

@@ -62,35 +62,35 @@ export async function* readJournal(path: string): AsyncGenerator<JournalStep> {
   const walk = chainWalk()
   const titles = new Map<NotebookId, string>()
   let ledger: LedgerId | null = null
-  for await (const { number, text, said } of readLines(path)) {
+  for await (const { number, text, parsed: row } of readLines(path)) {
     const damage = (reason: string, isLoss = true): JournalStep => ({
       step: 'damage',
       damage: { line: number, reason, text, isLoss },
     })
-    if (isBatchRow(said)) yield* walk.batch(said, { number, text })
-    else if (isNotebookRow(said)) {
-      const title = storableTitle(said.title)
-      const known = titles.get(said.id)
-      if (said.hash !== undefined && said.hash !== hashOf(said)) yield damage('It is not as it was written.')
-      else if (known === title) yield damage(`Notebook ${said.id} is in the file twice.`, false)
-      else if (known !== undefined) yield damage(`Notebook ${said.id} has another title already.`)
+    if (isBatchRow(row)) yield* walk.batch(row, { number, text })
+    else if (isNotebookRow(row)) {
+      const title = storableTitle(row.title)
+      const known = titles.get(row.id)
+      if (row.hash !== undefined && row.hash !== hashOf(row)) yield damage('It is not as it was written.')
+      else if (known === title) yield damage(`Notebook ${row.id} is in the file twice.`, false)
+      else if (known !== undefined) yield damage(`Notebook ${row.id} has another title already.`)
       else {
-        titles.set(said.id, title)
-        const { id, createdAt } = said
-        if (title !== said.title)
+        titles.set(row.id, title)
+        const { id, createdAt } = row
+        if (title !== row.title)
           yield damage(`The title of notebook ${id} cannot be saved; it is now “${title}” now.`, false)
         const step: JournalStep = { step: 'notebook', id, title, createdAt }
-        if (said.hash === undefined) walk.titleWithoutHash(id, step, { number, text })
+        if (row.hash === undefined) walk.titleWithoutHash(id, step, { number, text })
         else yield step
       }
-    } else if (isLedgerRow(said)) {
-      if (said.hash !== undefined && said.hash !== hashOf(said)) yield damage('It is not as it was written.')
-      else if (ledger !== null && ledger !== said.id) yield damage('It gives the ledger a different id.')
+    } else if (isLedgerRow(row)) {
+      if (row.hash !== undefined && row.hash !== hashOf(row)) yield damage('It is not as it was written.')
+      else if (ledger !== null && ledger !== row.id) yield damage('It gives the ledger a different id.')
       else {
-        if (said.hash === undefined) yield damage('The line that names the ledger has no hash.', false)
+        if (row.hash === undefined) yield damage('The line that names the ledger has no hash.', false)
         else if (ledger !== null) yield damage('The ledger is named twice.', false)
-        if (ledger === null) yield { step: 'ledger', id: said.id }
-        ledger = said.id
+        if (ledger === null) yield { step: 'ledger', id: row.id }
+        ledger = row.id
       }
     } else {
       walk.lineLost()

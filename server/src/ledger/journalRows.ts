@@ -23,12 +23,12 @@ export function titleTrouble(title: string): string | null {
  * for a letter that cannot be read, and what is too long is cut.
  */
 export function storableTitle(title: string): string {
-  const kept = wellFormed(title)
+  const storedTitle = wellFormed(title)
     // eslint-disable-next-line no-control-regex -- these are what is replaced
     .replace(/[\u0000-\u001f\u007f-\u009f\u2028\u2029]+/g, ' ')
     .trim()
     .slice(0, TITLE_MOST)
-  return wellFormed(kept).trim() || 'Notebook without a title'
+  return wellFormed(storedTitle).trim() || 'Notebook without a title'
 }
 
 function wellFormed(text: string): string {
@@ -41,13 +41,13 @@ const isWhole = (value: unknown, least: number, most: number): value is number =
 const isTime = (value: unknown) => isWhole(value, 0, TIME_MOST)
 const isHash = (value: unknown) => value === undefined || (typeof value === 'string' && value.length <= 64)
 
-export function isLedgerRow(said: unknown): said is JournalLine & { line: 'ledger' } {
-  const row = said as Partial<JournalLine & { line: 'ledger' }> | null | undefined
+export function isLedgerRow(value: unknown): value is JournalLine & { line: 'ledger' } {
+  const row = value as Partial<JournalLine & { line: 'ledger' }> | null | undefined
   return row?.line === 'ledger' && isId(row.id) && isTime(row.createdAt) && isHash(row.hash)
 }
 
-export function isNotebookRow(said: unknown): said is JournalLine & { line: 'notebook' } {
-  const row = said as Partial<JournalLine & { line: 'notebook' }> | null | undefined
+export function isNotebookRow(value: unknown): value is JournalLine & { line: 'notebook' } {
+  const row = value as Partial<JournalLine & { line: 'notebook' }> | null | undefined
   return (
     row?.line === 'notebook' &&
     isId(row.id) &&
@@ -57,8 +57,8 @@ export function isNotebookRow(said: unknown): said is JournalLine & { line: 'not
   )
 }
 
-export function isBatchRow(said: unknown): said is BatchLine {
-  const row = said as Partial<BatchLine> | null | undefined
+export function isBatchRow(value: unknown): value is BatchLine {
+  const row = value as Partial<BatchLine> | null | undefined
   return (
     row?.line === 'batch' &&
     isId(row.notebook) &&

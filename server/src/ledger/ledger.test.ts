@@ -156,13 +156,13 @@ describe('the journal', () => {
     expect(await readFile(`${journal()}.torn`, 'utf8')).toBe('{"line":"batch","notebook":"0a5a\n')
   })
   test('rebuilds a database that is behind', async () => {
-    const [kept, missing] = [line(home), line(home)]
-    await server.store.append(home.notebook, [[kept]])
+    const [first, missing] = [line(home), line(home)]
+    await server.store.append(home.notebook, [[first]])
     const { hash } = await server.store.head(home.notebook)
     const lines = chained(hash, [{ seq: 2, recordedAt: 5, entry: missing }])
     const rows = batchLines(home.notebook, hash, lines).map((row) => `${JSON.stringify(row)}\n`)
     await reopen(() => appendFile(journal(), rows.join('')))
-    expect(await stored()).toEqual([kept, missing])
+    expect(await stored()).toEqual([first, missing])
     const next = line(home)
     const [answer] = (await server.store.append(home.notebook, [[next]])) ?? []
     expect(answer).toMatchObject({ seq: 3 })

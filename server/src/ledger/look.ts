@@ -10,7 +10,7 @@ export interface LookedLines {
   readonly isHere: boolean
   /** @returns why each of these would be refused, as a sentence; null where it would not */
   add(entries: readonly unknown[]): Promise<readonly (string | null)[]>
-  told(): ImportReport
+  report(): ImportReport
 }
 
 const DAY_MS = 86_400_000
@@ -66,6 +66,6 @@ export async function linesLook(
       const here = await store.known(entries)
       return entries.map((one) => look(one, here))
     },
-    told: () => ({ ...count, authors: [...authors].slice(0, AUTHORS_TOLD) }),
+    report: () => ({ ...count, authors: [...authors].slice(0, AUTHORS_TOLD) }),
   }
 }

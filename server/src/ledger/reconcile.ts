@@ -70,9 +70,9 @@ export async function reconcile(db: Database, journal: OpenJournal, say: Say): P
     return [await writtenAgain(db, journal, held, survey, damages, say)]
   const differs = isNew || difference(survey, held) !== null
   const other = isNew || !differs ? [] : await takeOut(db, held, survey)
-  const told = [...damages, ...other]
-  await writeDown(journal.path, told)
-  for (const { line, reason, isLoss } of told)
+  const allDamages = [...damages, ...other]
+  await writeDown(journal.path, allDamages)
+  for (const { line, reason, isLoss } of allDamages)
     say(
       `${line === null ? '' : `Line ${line} of the journal${isLoss ? ' is set aside' : ''}. `}${reason}${isLoss ? ' The rest is valid.' : ''}`,
     )
@@ -83,11 +83,11 @@ export async function reconcile(db: Database, journal: OpenJournal, say: Say): P
     await journal.file.replaceWith(asJournal(db, await surveyDatabase(db), survey), 'without-hashes')
     say('Hashes were added to the journal. The earlier file is saved beside it.')
   }
-  if (!differs) return told
+  if (!differs) return allDamages
   const now = isLonger || bare.length > 0 ? (await surveyJournal(journal.path)).survey : survey
   const still = difference(now, await surveyDatabase(db))
   if (still !== null) throw new DatabaseDiffers(still)
-  return told
+  return allDamages
 }
 
 /** What is told of journals of before there were hashes: nothing is wrong with them, and nothing vouches for them. */
@@ -102,14 +102,14 @@ async function writtenAgain(
   damages: readonly Damage[],
   say: Say,
 ): Promise<Damage> {
-  const kept = await file.replaceWith(asJournal(db, held, survey), 'damaged')
+  const replaced = await file.replaceWith(asJournal(db, held, survey), 'damaged')
   const places = damages.length === 1 ? 'one place' : `${damages.length} places`
   const first = damages[0]
-  const reason = `The journal was not as written in ${places}: ${first?.line ? `line ${first.line}: ` : ''}${first?.reason ?? ''} It was written again from the database, which is complete. The file as it was found is ${basename(kept)}.`
-  const told = { line: null, reason, text: '', isLoss: false }
+  const reason = `The journal was not as written in ${places}: ${first?.line ? `line ${first.line}: ` : ''}${first?.reason ?? ''} It was written again from the database, which is complete. The file as it was found is ${basename(replaced)}.`
+  const damage = { line: null, reason, text: '', isLoss: false }
   say(reason)
-  await writeDown(path, [...damages, told])
-  return told
+  await writeDown(path, [...damages, damage])
+  return damage
 }
 
 /** Where the two first differ, in words; null when they say the same. */
@@ -153,12 +153,13 @@ function reaches(database: Survey, journal: Survey): boolean {
  * @returns what is to be told; lines that were whole in themselves are in its text
  */
 async function takeOut(db: Database, held: Survey, journal: SurveyedJournal): Promise<readonly Damage[]> {
-  const told: Damage[] = []
-  const tell = (reason: string, text = '', isLoss = false) => told.push({ line: null, reason, text, isLoss })
+  const damages: Damage[] = []
+  const report = (reason: string, text = '', isLoss = false) =>
+    damages.push({ line: null, reason, text, isLoss })
   for (const [id, { title }] of held.notebooks) {
     const known = journal.notebooks.get(id)
     if (known && known.title !== LOST_TITLE && known.title !== title)
-      tell(
+      report(
         `The database called notebook ${id} “${title}”, the journal “${known.title}”. The title in the journal is used.`,
       )
     let last: { seq: number; hash: string } = { seq: 0, hash: beginningOf(id) }
@@ -180,17 +181,17 @@ async function takeOut(db: Database, held: Survey, journal: SurveyedJournal): Pr
     await dropLines(db, id, from)
     const isGap = whole.length > 0 && known?.hashes[from] === undefined
     if (wrong > 0)
-      tell(
+      report(
         `${wrong} entries of notebook ${id} in the database were not as written. They were corrected from the journal.`,
       )
     else if (whole.length > 0 && !isGap)
-      tell(
+      report(
         `The database held other entries ${from} to ${last.seq} of notebook ${id} than the journal, and both are complete. The entries of the journal are used; those of the database are saved in journal.jsonl.set-aside.`,
         JSON.stringify(whole),
         true,
       )
   }
-  return told
+  return damages
 }
 
 /** The whole database as the lines of a journal. */
@@ -198,8 +199,8 @@ async function* asJournal(db: Database, held: Survey, journal: Survey): AsyncGen
   if (held.ledger) yield ledgerLine(held.ledger, 0)
   for (const [id, standing] of held.notebooks) {
     // A title has no chain to vouch for it but its own line in the journal.
-    const said = journal.notebooks.get(id)
-    const { title, createdAt } = said && said.title !== LOST_TITLE ? said : standing
+    const recorded = journal.notebooks.get(id)
+    const { title, createdAt } = recorded && recorded.title !== LOST_TITLE ? recorded : standing
     yield notebookLine(id, title, createdAt)
     yield* batchesAfter(db, id, 0, beginningOf(id))
   }

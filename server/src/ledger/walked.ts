@@ -33,17 +33,17 @@ export const startOf = (hash: string) => hash.slice(0, HASH_START)
 export type Anchor = {
   readonly from: string
   /** What is to be told of the place where the batch begins. */
-  readonly told: readonly JournalStep[]
+  readonly steps: readonly JournalStep[]
 }
 
 /** The hash that the first line of a batch has after another. */
-export function hashOfFirst(said: BatchLine, before: string): string | null {
-  const [first] = said.entries
+export function hashOfFirst(batchLine: BatchLine, before: string): string | null {
+  const [first] = batchLine.entries
   const { seq, entry } = first as { seq: number; entry: RawEntry }
-  return hashAfter(before, { seq, recordedAt: said.recordedAt, entry })
+  return hashAfter(before, { seq, recordedAt: batchLine.recordedAt, entry })
 }
 
 /** An anchor that tells more. */
-export function mergeReports({ from, told }: Anchor, more: readonly JournalStep[]): Anchor {
-  return { from, told: [...more, ...told] }
+export function mergeReports({ from, steps }: Anchor, more: readonly JournalStep[]): Anchor {
+  return { from, steps: [...more, ...steps] }
 }

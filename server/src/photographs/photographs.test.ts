@@ -53,7 +53,7 @@ describe('a photograph in the data folder', () => {
     const half = jpeg.subarray(0, jpeg.length / 2)
     const script = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>')
     const large = Buffer.concat([jpeg.subarray(0, 3), Buffer.alloc(1_000_001), Buffer.from([0xff, 0xd9])])
-    for (const [answer, status, told] of [
+    for (const [answer, status, expectedText] of [
       [await send(shaOf(half), half), 400, 'not a complete JPEG'],
       [await send('0'.repeat(64), jpeg), 400, 'not the one that was sent'],
       [await send(shaOf(script), script), 400, 'not a complete JPEG'],
@@ -63,7 +63,7 @@ describe('a photograph in the data folder', () => {
       [await at().get('/api/photographs/..%2F..%2Fjournal.jsonl'), 400, 'SHA-256'],
     ] as const) {
       expect(answer.status).toBe(status)
-      expect((answer.body as { detail: string }).detail).toContain(told)
+      expect((answer.body as { detail: string }).detail).toContain(expectedText)
     }
     expect(await openPhotographs(folder.path, hasRoom).all()).toEqual([])
   })

@@ -56,9 +56,9 @@ export async function openShelfJournal(
   const lost = losses.slice(Math.min(missing.length, losses.length))
   for (const { line, reason } of lost)
     say(`Line ${line} of ${path} is set aside. ${reason} The rest is valid.`)
-  const told = [...damages.filter(({ isLoss }) => !isLoss), ...lost]
+  const allDamages = [...damages.filter(({ isLoss }) => !isLoss), ...lost]
   return {
-    damages: told.map((damage) => ({
+    damages: allDamages.map((damage) => ({
       ...damage,
       line: null,
       reason: `Line ${damage.line} of ${basename(path)}${damage.isLoss ? ' is set aside' : ''}: ${damage.reason}`,

@@ -101,22 +101,22 @@ export async function readShelfFile(path: string): Promise<ReadShelf> {
   let isHashed = false
   let isChained = false
   let isHurt = false
-  for await (const { number, text, said } of readLines(path)) {
-    const tell = (reason: string, isLoss = true) => damages.push({ line: number, reason, text, isLoss })
-    const trouble = said === undefined ? 'It cannot be read.' : wrongIn(said)
+  for await (const { number, text, parsed } of readLines(path)) {
+    const report = (reason: string, isLoss = true) => damages.push({ line: number, reason, text, isLoss })
+    const trouble = parsed === undefined ? 'It cannot be read.' : wrongIn(parsed)
     if (trouble) {
-      tell(trouble)
+      report(trouble)
       isHurt = true
       continue
     }
-    const { hash, before, ...row } = said as ShelfRow & { hash?: string; before?: string }
+    const { hash, before, ...row } = parsed as ShelfRow & { hash?: string; before?: string }
     if ((hash === undefined && isHashed) || (before === undefined && isChained)) {
-      tell('Its hash does not follow from the row before it.')
+      report('Its hash does not follow from the row before it.')
       isHurt = true
       continue
     }
     if (before !== undefined && before !== last && !isHurt)
-      tell('Rows are missing before it, or one before it was changed.', false)
+      report('Rows are missing before it, or one before it was changed.', false)
     isHashed ||= hash !== undefined
     isChained ||= before !== undefined
     last = hash ?? hashOf(row)
@@ -127,11 +127,12 @@ export async function readShelfFile(path: string): Promise<ReadShelf> {
 }
 
 /** What is wrong with a line of the file, held against its own hash. */
-function wrongIn(said: unknown): string | null {
-  if (said === null || typeof said !== 'object' || Array.isArray(said)) return 'It is not a row of a shelf.'
-  const { hash, before, ...row } = said as { hash?: unknown; before?: unknown }
+function wrongIn(parsed: unknown): string | null {
+  if (parsed === null || typeof parsed !== 'object' || Array.isArray(parsed))
+    return 'It is not a row of a shelf.'
+  const { hash, before, ...row } = parsed as { hash?: unknown; before?: unknown }
   try {
-    if (hash !== undefined && hash !== hashOf(said)) return 'It is not as it was written.'
+    if (hash !== undefined && hash !== hashOf(parsed)) return 'It is not as it was written.'
   } catch {
     return 'It cannot be read.'
   }

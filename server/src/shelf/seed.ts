@@ -33,13 +33,13 @@ async function putMended(db: Database, clock: Clock): Promise<void> {
   const { REFERENCE_COMPOUNDS, REFERENCE_SOLVENTS, REFERENCE_SOLUBILITIES } =
     await import('@ivory-crystal/core/reference')
   const newest = await newestRows(db)
-  const told = (body: object) => {
+  const post = (body: object) => {
     const plain = JSON.parse(JSON.stringify(body)) as Record<string, unknown>
     return Object.fromEntries(Object.entries(plain).filter(([key]) => !WORKED_OUT.includes(key as never)))
   }
   const isMended = (sort: 'compound' | 'solvent', body: { readonly id: string }) => {
     const row = newest.get(shelfKey(sort, body.id))
-    return row?.origin === REFERENCE && isOn(row) && !isDeepStrictEqual(told(row.body as object), told(body))
+    return row?.origin === REFERENCE && isOn(row) && !isDeepStrictEqual(post(row.body as object), post(body))
   }
   const mended = new Set([
     ...REFERENCE_COMPOUNDS.filter((row) => isMended('compound', row)).map(({ id }) =>

@@ -171,12 +171,12 @@ describe('the shelf', () => {
     await server.close()
     await rm(join(folder.path, 'database'), { recursive: true })
     const path = join(folder.path, 'shelf.jsonl')
-    const kept = await readFile(path, 'utf8')
+    const journalText = await readFile(path, 'utf8')
     await appendFile(path, '{"sort":"compound","id":"to')
     server = await serve(folder.path)
     expect((await benzil()).meltLowC).toBe(94.5)
     expect((await shelf()).compounds.some(({ id }) => id === 'bench-solid')).toBe(true)
-    expect(await readFile(path, 'utf8')).toBe(kept)
+    expect(await readFile(path, 'utf8')).toBe(journalText)
     expect(await authors()).toEqual(['bench 3', null, 'instructor'])
   })
 })
@@ -236,20 +236,20 @@ describe('a shelf an earlier version filled', () => {
       confidence: null,
       source: 'this bench',
     }))
-    const told = async () =>
+    const shelfNow = async () =>
       [...(await newestRows(db)).values()]
         .filter((row) => row.id.startsWith('benzoin/ethanol-95/') && isOn(row))
         .map(({ id, version, origin }) => [id, version, origin])
         .sort()
     await addOwnPoints(db, clock, points)
-    const once = await told()
+    const once = await shelfNow()
     expect(once.map(([id, , origin]) => [id, origin])).toEqual([
       ['benzoin/ethanol-95/20', 'demo'],
       ['benzoin/ethanol-95/78', 'demo'],
     ])
     await addOwnPoints(db, clock, points)
     await seedShelf(db, clock)
-    expect(await told()).toEqual(once)
+    expect(await shelfNow()).toEqual(once)
     await close()
     await folder.remove()
   })

@@ -72,7 +72,8 @@ export async function sealAnswer(
   const sealed = standing.body as Sealed
   const body = { seal: standing.id, commitment: commitmentOf(sealed.salt, sealed.compound.id) }
   const written = (await store.ofSubject(notebook, unknown)).find(
-    ({ kind, body: said }) => kind === 'answer sealed' && (said as { seal?: string }).seal === body.seal,
+    ({ kind, body: sealedBody }) =>
+      kind === 'answer sealed' && (sealedBody as { seal?: string }).seal === body.seal,
   )
   const line = written ?? (await writeLine(store, notebook, unknown, 'answer sealed', body, clock))
   if (standing.id !== own.id)

@@ -25,13 +25,13 @@ export function Clocks() {
   const timers = timersInUse(view, now)
   const ran = useRef(new Set<string>())
   const first = timers[0]
-  const told = first ? left(first.leftMs) : null
+  const remaining = first ? left(first.leftMs) : null
   const over = timers.filter(({ leftMs }) => leftMs <= 0).map(({ id }) => id)
   const running = timers.filter(({ leftMs }) => leftMs > 0).map(({ id }) => id)
   useEffect(() => {
     // The window’s title is outside React, and belongs to the place that is open.
     const title = document.title.replace(IN_TITLE, '')
-    document.title = told === null ? title : `${told} · ${title}`
+    document.title = remaining === null ? title : `${remaining} · ${title}`
   })
   useEffect(() => {
     // Rings once for each clock that was seen running here: one that was over before the page came does not.

@@ -78,7 +78,7 @@ describe('a place that cannot be fetched', () => {
         isThere ? Promise.resolve({ Far: () => <p>far away</p> }) : Promise.reject(new TypeError('net')),
       'Far',
     )
-    const heard = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    const consoleError = jest.spyOn(console, 'error').mockImplementation(() => undefined)
     render(
       <MemoryRouter>
         <Failed>
@@ -92,7 +92,7 @@ describe('a place that cannot be fetched', () => {
     isThere = true
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }))
     await screen.findByText('far away')
-    heard.mockRestore()
+    consoleError.mockRestore()
   })
 })
 

@@ -11,13 +11,13 @@ export function CalibrationChart({ calibration }: { calibration: Calibration }) 
   const across = evenAxis(Math.min(...reads) - 10, Math.max(...reads) + 10, 10)
   const { from, to } = across
   const lines = useMemo((): readonly ChartLine[] => {
-    const told = Array.from({ length: POINTS + 1 }, (_, i) => {
+    const corrections = Array.from({ length: POINTS + 1 }, (_, i) => {
       const readC = from + ((to - from) * i) / POINTS
       const { correctionC, errorC } = correctBy(calibration, readC)
       return { readC, correctionC, bandC: errorC ?? 0 }
     })
-    const points = (of: (one: (typeof told)[number]) => number) =>
-      told.map((one): XY => [one.readC, Number(of(one).toFixed(3))])
+    const points = (of: (one: (typeof corrections)[number]) => number) =>
+      corrections.map((one): XY => [one.readC, Number(of(one).toFixed(3))])
     const edge = { tone: '--ink-2', width: 1, dash: 4 } as const
     return [
       { name: 'correction', tone: '--teal', width: 2.2, points: points((one) => one.correctionC) },

@@ -26,16 +26,16 @@ const WITHIN = 'translate(11 10) scale(.78)'
 /** Hazards as their pictograms, drawn for this app, with the signal word; nothing where there are none on file. */
 export function Pictograms({
   hazards,
-  told,
+  signalWord,
   size = 34,
 }: {
   hazards: readonly string[]
   /** The signal word on file. */
-  told?: 'Danger' | 'Warning' | undefined
+  signalWord?: 'Danger' | 'Warning' | undefined
   size?: number
 }) {
   const shown = pictogramsOf(hazards)
-  const word = signalWordOf(hazards, told)
+  const word = signalWordOf(hazards, signalWord)
   if (shown.length === 0) return null
   return (
     <span className={css.row}>

@@ -23,7 +23,7 @@ test('decimal commas and Windows line ends are read, and the commas are said', (
   expect(read).toMatchObject({
     ok: true,
     decimals: 1,
-    said: '2 readings. Its commas were read as decimal points.',
+    summary: '2 readings. Its commas were read as decimal points.',
   })
-  expect(readLightFile('95.4;0.12\n95.5;0.31\n')).toMatchObject({ ok: true, said: '2 readings.' })
+  expect(readLightFile('95.4;0.12\n95.5;0.31\n')).toMatchObject({ ok: true, summary: '2 readings.' })
 })

@@ -18,10 +18,10 @@ const PREP = golden.entries.find(({ kind }) => kind === 'prep opened')?.subject 
 /** One server and one browser: its tabs share outbox, locks and channel. */
 function browser() {
   const ledger = crypto.randomUUID() as LedgerId
-  const { hand, kept, api } = standIn(ledger)
+  const { hand, stored: rows, api } = standIn(ledger)
   const world = Object.assign(hand, {
     ledger,
-    kept,
+    stored: rows,
     /** What is to be called back, by hand. */
     later: [] as { readonly ms: number; readonly run: () => void }[],
     chance: 1,
@@ -34,13 +34,13 @@ function browser() {
   const stored = {
     /** The observations the server has, in its order. */
     observations: () =>
-      [...kept.values()].flatMap(({ entry }) =>
+      [...rows.values()].flatMap(({ entry }) =>
         entry.kind === 'observed' ? [(entry.body as { text: string }).text] : [],
       ),
     /** Its data folder is put back: the last line is gone. */
     forgetLast: () => {
-      const last = [...kept.keys()].at(-1)
-      if (last) kept.delete(last)
+      const last = [...rows.keys()].at(-1)
+      if (last) rows.delete(last)
     },
   }
   const locks = lockTable()
@@ -53,7 +53,7 @@ function browser() {
       openTabs: (): Tabs => {
         let own: (message: never) => void = () => undefined
         return {
-          tell(message) {
+          post(message) {
             for (const listener of channel) if (listener !== own) listener(structuredClone(message) as never)
           },
           listen(receive) {
@@ -152,7 +152,7 @@ describe('the screen does not wait', () => {
     expect(marks).toHaveLength(before + 1)
     expect(marks.at(-1)?.entry.id).toBe(id)
     expect(client.getState().waiting).toBe(1)
-    expect(world.kept.has(id ?? '')).toBe(false)
+    expect(world.stored.has(id ?? '')).toBe(false)
     expect(hear).toHaveBeenCalledTimes(1)
   })
   test('lines written together have ids in order, after everything seen', () => {
@@ -183,7 +183,7 @@ describe('what is written', () => {
   test('is sent, counted down, and told back once without changing anything', async () => {
     const [id] = client.write(observed('needles'))
     await allSent(() => client.getState().waiting === 0)
-    expect(world.kept.get(id ?? '')?.entry.body).toEqual({ station: 'plan', text: 'needles' })
+    expect(world.stored.get(id ?? '')?.entry.body).toEqual({ station: 'plan', text: 'needles' })
     expect(textsOf(client).filter((text) => text === 'needles')).toHaveLength(1)
   })
   test('waits while the server is away, is tried again after a while, and all of it arrives in order', async () => {
@@ -195,7 +195,7 @@ describe('what is written', () => {
     world.isAway = false
     for (const { run } of world.later.splice(0)) run()
     await allSent(() => client.getState().waiting === 0)
-    expect([...world.kept.keys()].slice(-2)).toEqual(ids)
+    expect([...world.stored.keys()].slice(-2)).toEqual(ids)
   })
   test('with the server away for long it is tried ever more seldom, no two devices alike', async () => {
     world.isAway = true
@@ -242,7 +242,7 @@ describe('what is written', () => {
     for (const run of world.online) run()
     await allSent(() => client.getState().waiting === 0)
     expect(client.getState().quarantine.map(({ sentence }) => sentence)).toEqual(['A request may hold 3 kB.'])
-    const texts = [...world.kept.values()].map(({ entry }) => (entry.body as { text?: string }).text ?? '')
+    const texts = [...world.stored.values()].map(({ entry }) => (entry.body as { text?: string }).text ?? '')
     expect(texts.filter((text) => /^\d+ x/.test(text))).toHaveLength(12)
     expect(texts).toContain('after it')
   })
@@ -258,7 +258,7 @@ describe('what is written', () => {
     world.refuses = ({ body }) => (body as { text?: string }).text === 'impossible'
     client.write(observed('impossible'))
     const [id] = client.write(observed('fine'))
-    await allSent(() => world.kept.has(id ?? '') && client.getState().quarantine.length === 1)
+    await allSent(() => world.stored.has(id ?? '') && client.getState().quarantine.length === 1)
     const [line] = client.getState().quarantine
     expect(line?.sentence).toBe('It cannot be.')
     expect(client.getState().waiting).toBe(0)
@@ -297,7 +297,7 @@ describe('a device that keeps nothing', () => {
     world.isAway = false
     for (const run of world.online) run()
     await allSent(() => poor.getState().unkept.length === 0 && poor.getState().waiting === 0)
-    expect(world.kept.has(id ?? '')).toBe(true)
+    expect(world.stored.has(id ?? '')).toBe(true)
   })
   test('lines written together are sent together, and what is too large is refused with why', async () => {
     world.openOutbox = full
@@ -359,8 +359,8 @@ describe('two tabs of one browser', () => {
     const texts = Array.from({ length: 20 }, (_, i) => `line ${i}`)
     texts.forEach((text, i) => (i % 2 ? client : other).write(observed(text)))
     await allSent(() => client.getState().waiting === 0 && other.getState().waiting === 0)
-    const stored = [...world.kept.values()].map(({ entry }) => (entry.body as { text?: string }).text)
-    for (const text of texts) expect(stored.filter((one) => one === text)).toHaveLength(1)
+    const received = [...world.stored.values()].map(({ entry }) => (entry.body as { text?: string }).text)
+    for (const text of texts) expect(received.filter((one) => one === text)).toHaveLength(1)
     expect(textsOf(client).sort()).toEqual(textsOf(other).sort())
   })
   test('what one writes while the other is still reading the notebook is not lost', async () => {
@@ -424,19 +424,19 @@ function readingAt(id: string, sample: number): Reading {
 }
 
 test('readings that pass are kept for the live rate, and only of the run they belong to', () => {
-  const heard = () => client.getState().readings['block']
+  const blockReading = () => client.getState().readings['block']
   for (let sample = 1; sample <= 120; sample++) client.receiveReading(readingAt('first', sample))
   client.receiveReading(readingAt('first', 120))
-  expect(heard()?.recent).toHaveLength(90)
-  expect(heard()?.recent.at(-1)).toEqual([120, 170])
+  expect(blockReading()?.recent).toHaveLength(90)
+  expect(blockReading()?.recent.at(-1)).toEqual([120, 170])
   client.receiveReading(readingAt('first', 80))
-  expect(heard()?.reading?.sample).toBe(120)
+  expect(blockReading()?.reading?.sample).toBe(120)
   client.receiveReading(readingAt('second', 1))
-  expect(heard()?.recent).toEqual([[1, 51]])
+  expect(blockReading()?.recent).toEqual([[1, 51]])
 })
 
 test('an answer that comes late does not hide a newer reading of the balance', () => {
-  const heard = (text: string, order: number) => {
+  const receiveReading = (text: string, order: number) => {
     client.receiveBalance({
       name: 'teaching balance',
       readabilityG: 0.001,
@@ -446,12 +446,12 @@ test('an answer that comes late does not hide a newer reading of the balance', (
     } satisfies BalanceStatus)
     return client.getState().balance?.reading.display.text
   }
-  expect([heard('0.000', 1), heard('0.196', 3), heard('0.000', 2), heard('0.195', 4)]).toEqual([
-    '0.000',
-    '0.196',
-    '0.196',
-    '0.195',
-  ])
+  expect([
+    receiveReading('0.000', 1),
+    receiveReading('0.196', 3),
+    receiveReading('0.000', 2),
+    receiveReading('0.195', 4),
+  ]).toEqual(['0.000', '0.196', '0.196', '0.195'])
 })
 
 describe('with the server away from the start', () => {
@@ -577,8 +577,8 @@ describe('with the server away from the start', () => {
   })
 })
 
-async function settledCopy(kept: OfflineCopy, lines: number): Promise<void> {
-  for (let i = 0; i < 500 && (await kept.counted()).lines !== lines; i++)
+async function settledCopy(copy: OfflineCopy, lines: number): Promise<void> {
+  for (let i = 0; i < 500 && (await copy.counted()).lines !== lines; i++)
     await new Promise((resolve) => setTimeout(resolve, 2))
-  expect((await kept.counted()).lines).toBe(lines)
+  expect((await copy.counted()).lines).toBe(lines)
 }

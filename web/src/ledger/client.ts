@@ -33,7 +33,7 @@ export function createLedgerClient(surroundings: Surroundings): LedgerClient {
       receive(replica, entries)
     },
     async shelfChanged() {
-      replica.tabs?.tell({ tell: 'shelf' })
+      replica.tabs?.post({ kind: 'shelf' })
       await readShelf(replica)
     },
   }

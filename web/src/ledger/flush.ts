@@ -19,7 +19,7 @@ export async function enqueue(replica: Replica, entries: readonly Entry[]): Prom
     replica.unkept.push(entries)
     showUnkept(replica)
   }
-  replica.tabs?.tell({ tell: 'lines', notebook: entries[0]?.notebook ?? '', entries })
+  replica.tabs?.post({ kind: 'lines', notebook: entries[0]?.notebook ?? '', entries })
   replica.dispatch('enqueued')
 }
 
@@ -32,7 +32,7 @@ export function flush(replica: Replica): Promise<void> {
       () => {
         replica.flushing = null
         replica.dispatch('flushed')
-        replica.tabs?.tell({ tell: 'settled' })
+        replica.tabs?.post({ kind: 'settled' })
         return true
       },
       (error: unknown) => {

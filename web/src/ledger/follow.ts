@@ -12,7 +12,7 @@ const WHO_ANSWERS_MS = 1000
 /** Takes in what the other tabs of this browser tell. */
 export function followTabs(replica: Replica, tabs: Tabs): void {
   tabs.listen((message) => {
-    switch (message.tell) {
+    switch (message.kind) {
       case 'lines':
         if (message.notebook === replica.starting?.notebook) replica.starting.entries.push(...message.entries)
         if (message.notebook !== replica.state.notebook) return
@@ -51,9 +51,9 @@ export function followTabs(replica: Replica, tabs: Tabs): void {
 function publishStatus(replica: Replica): void {
   if (!replica.isLeader) return
   const { connected, readings } = replica.state
-  replica.tabs?.tell({ tell: 'heard', connected })
+  replica.tabs?.post({ kind: 'heard', connected })
   for (const [instrument, reading] of Object.entries(readings))
-    if (reading) replica.tabs?.tell({ tell: 'reading', reading: { ...reading, instrument } })
+    if (reading) replica.tabs?.post({ kind: 'reading', reading: { ...reading, instrument } })
 }
 
 /** One stream a browser: whichever tab has the lock holds it and tells the others. The stream before is stopped. */
@@ -84,13 +84,13 @@ export function followStream(replica: Replica, notebook: NotebookId): void {
 
 function eventsOf(replica: Replica, notebook: NotebookId): StreamEvents {
   const { surroundings } = replica
-  const tell: Tabs['tell'] = (message) => {
-    replica.tabs?.tell(message)
+  const forward: Tabs['post'] = (message) => {
+    replica.tabs?.post(message)
   }
   return {
     connected(connected) {
       replica.set({ connected })
-      tell({ tell: 'heard', connected })
+      forward({ kind: 'heard', connected })
       if (connected)
         return void verify(replica).then(
           () => {
@@ -110,19 +110,19 @@ function eventsOf(replica: Replica, notebook: NotebookId): StreamEvents {
         void replica.localCopy
           ?.add(about.ledger, notebook, [line], surroundings.clock.now())
           .catch(() => undefined)
-      tell({ tell: 'lines', notebook, entries: [line.entry], seq: line.seq })
+      forward({ kind: 'lines', notebook, entries: [line.entry], seq: line.seq })
     },
     reading(reading) {
       receiveReading(replica, reading)
-      tell({ tell: 'reading', reading })
+      forward({ kind: 'reading', reading })
     },
     balance(balance) {
       receiveBalance(replica, balance)
-      tell({ tell: 'balance', balance })
+      forward({ kind: 'balance', balance })
     },
     rest(instrument) {
       receiveRest(replica, instrument)
-      tell({ tell: 'rest', instrument })
+      forward({ kind: 'rest', instrument })
     },
   }
 }

@@ -114,8 +114,8 @@ function keptIn({ withDb, close }: Reopening<KeptSchema>): OfflineCopy {
         await db.put('last', { key: 'last', notebook })
         await letGo(db)
         const gone = [...known].filter((id) => !there.has(id))
-        const kept = await Promise.all(gone.map((id) => db.get('lines', [ledger, notebook, id])))
-        return kept.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
+        const stored = await Promise.all(gone.map((id) => db.get('lines', [ledger, notebook, id])))
+        return stored.flatMap((line) => line ?? []).sort((p, q) => p.seq - q.seq)
       }),
     read: (wanted) =>
       withDb(async (db) => {

@@ -10,20 +10,20 @@ let outbox: Outbox
 
 /** A server as the contract has it: keeps a line once, and can lose an answer on the way back. */
 function server(options: { losesAnswers?: () => boolean; refuses?: (entry: RawEntry) => boolean } = {}) {
-  const kept = new Map<string, RawEntry>()
+  const stored = new Map<string, RawEntry>()
   const requests: number[] = []
   const post: Post = async (_notebook, groups) => {
     requests.push(groups.flat().length)
     const answers = groups.flat().map((entry): Answer => {
       if (options.refuses?.(entry)) return { id: entry.id, outcome: 'refused', sentence: 'no' }
-      if (kept.has(entry.id)) return { id: entry.id, outcome: 'duplicate', seq: 1 }
-      kept.set(entry.id, entry)
-      return { id: entry.id, outcome: 'stored', seq: kept.size, recordedAt: 0 }
+      if (stored.has(entry.id)) return { id: entry.id, outcome: 'duplicate', seq: 1 }
+      stored.set(entry.id, entry)
+      return { id: entry.id, outcome: 'stored', seq: stored.size, recordedAt: 0 }
     })
     if (options.losesAnswers?.()) throw new Error('connection lost')
     return answers
   }
-  return { kept, post, requests }
+  return { stored, post, requests }
 }
 
 beforeEach(async () => {
@@ -42,7 +42,7 @@ ledgerContract(
       await outbox.drain(far.post).catch(() => undefined)
     expect(await outbox.waiting()).toEqual([])
     expect(posts).toBeGreaterThan(1)
-    return [...far.kept.values()]
+    return [...far.stored.values()]
   },
 )
 
@@ -60,7 +60,7 @@ describe('the outbox', () => {
     for (const entry of [first, second, third]) await outbox.put([entry])
     const far = server({ refuses: (entry) => entry.id === second.id })
     await outbox.drain(far.post)
-    expect([...far.kept.keys()]).toEqual([first.id, third.id])
+    expect([...far.stored.keys()]).toEqual([first.id, third.id])
     expect((await outbox.quarantined()).map((line) => [line.id, line.sentence])).toEqual([[second.id, 'no']])
     await outbox.dismiss(second.id)
     expect(await outbox.quarantined()).toEqual([])

@@ -21,7 +21,7 @@ describe('pictures kept on this device', () => {
     await here.send((sha256) => Promise.resolve(sent.push(sha256)))
     expect(sent).toEqual(['a', 'b'])
     expect(await here.waiting()).toEqual({ count: 0, bytes: 0 })
-    expect(await here.kept()).toEqual({ count: 2, bytes: 3 })
+    expect(await here.usage()).toEqual({ count: 2, bytes: 3 })
     expect(new Uint8Array((await here.read('a')) ?? bytes())).toEqual(new Uint8Array([1, 2]))
     expect(await here.read('c')).toBeNull()
   })

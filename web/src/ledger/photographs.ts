@@ -19,7 +19,7 @@ export interface Photographs {
   read(sha256: string): Promise<ArrayBuffer | null>
   /** Bytes of what waits for the server. */
   waiting(): Promise<{ readonly count: number; readonly bytes: number }>
-  kept(): Promise<{ readonly count: number; readonly bytes: number }>
+  usage(): Promise<{ readonly count: number; readonly bytes: number }>
   /**
    * Sends what waits.
    *
@@ -47,7 +47,7 @@ export async function openPhotographs(): Promise<Photographs> {
       }),
     read: async (sha256) => (await withDb((db) => db.get('kept', sha256)))?.jpeg ?? null,
     waiting: async () => counted(await withDb((db) => db.getAllFromIndex('kept', 'waits', 1))),
-    kept: async () => counted(await withDb((db) => db.getAll('kept'))),
+    usage: async () => counted(await withDb((db) => db.getAll('kept'))),
     async send(post) {
       for (const one of await withDb((db) => db.getAllFromIndex('kept', 'waits', 1))) {
         await post(one.sha256, one.jpeg)

@@ -38,8 +38,8 @@ export async function keepPhotograph(sha256: string, jpeg: ArrayBuffer): Promise
 /** A picture from this device, else from the server; null where neither has it. */
 export async function readPhotograph(sha256: string): Promise<ArrayBuffer | null> {
   const here = await photographsHere()
-  const kept = await here?.read(sha256).catch(() => null)
-  if (kept) return kept
+  const bytes = await here?.read(sha256).catch(() => null)
+  if (bytes) return bytes
   const came = await api.photograph(sha256)
   // What a cache or the way here made of it is held against its name.
   return came && (await isUnder(sha256, came)) ? came : null

@@ -17,24 +17,24 @@ const sampleOf = (run: RunState) => run.reading?.sample ?? -1
  * Takes in a reading as it passes. An answer to a command may come after a newer reading of the stream: what it
  * says of the pace counts, its older reading does not.
  */
-export function withReading(readings: Readings, reading: Reading, heardAt: number): Readings {
-  const before = readings[reading.instrument]
-  if (before?.id === reading.id && sampleOf(reading) < sampleOf(before)) {
-    const { pace } = reading
-    return { ...readings, [reading.instrument]: { ...before, pace } }
+export function withReading(readings: Readings, next: Reading, heardAt: number): Readings {
+  const before = readings[next.instrument]
+  if (before?.id === next.id && sampleOf(next) < sampleOf(before)) {
+    const { pace } = next
+    return { ...readings, [next.instrument]: { ...before, pace } }
   }
-  const recent = before?.id === reading.id ? before.recent : []
-  const now = reading.reading
+  const recent = before?.id === next.id ? before.recent : []
+  const now = next.reading
   const isNew = now !== null && recent[recent.length - 1]?.[0] !== now.sample
-  const heard: TimedReading = {
-    ...reading,
+  const reading: TimedReading = {
+    ...next,
     heardAt,
     recent: isNew ? [...recent.slice(1 - RECENT_MOST), [now.sample, now.probe.value]] : recent,
   }
-  return { ...readings, [reading.instrument]: heard }
+  return { ...readings, [next.instrument]: reading }
 }
 
 /** The answer to a command may come after a newer reading came over the stream: the newer one stands. */
-export function newerBalance(heard: BalanceStatus | null, told: BalanceStatus): BalanceStatus {
-  return !heard || told.order >= heard.order ? told : heard
+export function newerBalance(current: BalanceStatus | null, next: BalanceStatus): BalanceStatus {
+  return !current || next.order >= current.order ? next : current
 }

@@ -24,8 +24,8 @@ export async function start(replica: Replica, wanted: string | null): Promise<vo
     await openPlaces(replica, about.ledger)
     if (!notebook)
       throw new Refused('This ledger holds no such notebook. The link could belong to another data folder.')
-    const told = { notebook, entries: [] as RawEntry[] }
-    replica.starting = told
+    const received = { notebook, entries: [] as RawEntry[] }
+    replica.starting = received
     const [{ entries }, shelf] = await Promise.all([api.entries(notebook, 0), shelfAsked])
     const own = await notYetStored(replica, notebook)
     replica.lastSeq = entries.at(-1)?.seq ?? 0
@@ -42,7 +42,7 @@ export async function start(replica: Replica, wanted: string | null): Promise<vo
       view,
       copyOfMs: null,
     })
-    receive(replica, told.entries)
+    receive(replica, received.entries)
     await begin(replica, notebook)
     void import('./keepCopy').then(({ keepCopy }) => keepCopy(replica, entries)).catch(() => undefined)
   } catch (error) {
@@ -90,6 +90,6 @@ async function openPlaces(replica: Replica, ledger: LedgerId): Promise<void> {
 async function begin(replica: Replica, notebook: NotebookId): Promise<void> {
   await countWaiting(replica)
   followStream(replica, notebook)
-  replica.tabs?.tell({ tell: 'asks' })
+  replica.tabs?.post({ kind: 'asks' })
   replica.dispatch('enqueued')
 }

@@ -22,7 +22,7 @@ const CLOSED = 2
 export const openStream: OpenStream = (notebook, after, events) => {
   let source: EventSource
   let again: ReturnType<typeof setTimeout> | undefined
-  const on = <T>(name: string, take: (told: T) => void) => {
+  const on = <T>(name: string, take: (payload: T) => void) => {
     source.addEventListener(name, (event: MessageEvent<string>) => {
       take(JSON.parse(event.data) as T)
     })

@@ -4,23 +4,23 @@ import type { BalanceStatus, RunState } from '@ivory-crystal/core/wire'
 /** What the tabs of one browser tell each other. */
 type TabMessage =
   | {
-      readonly tell: 'lines'
+      readonly kind: 'lines'
       readonly notebook: string
       readonly entries: readonly RawEntry[]
       readonly seq?: number
     }
-  | { readonly tell: 'settled' }
-  | { readonly tell: 'reading'; readonly reading: RunState & { readonly instrument: string } }
-  | { readonly tell: 'rest'; readonly instrument: string }
-  | { readonly tell: 'balance'; readonly balance: BalanceStatus }
+  | { readonly kind: 'settled' }
+  | { readonly kind: 'reading'; readonly reading: RunState & { readonly instrument: string } }
+  | { readonly kind: 'rest'; readonly instrument: string }
+  | { readonly kind: 'balance'; readonly balance: BalanceStatus }
   /** Something was put on the shelf or taken off it. */
-  | { readonly tell: 'shelf' }
-  | { readonly tell: 'heard'; readonly connected: boolean }
+  | { readonly kind: 'shelf' }
+  | { readonly kind: 'heard'; readonly connected: boolean }
   /** A tab has opened and asks whoever holds the stream how things stand. */
-  | { readonly tell: 'asks' }
+  | { readonly kind: 'asks' }
 
 export interface Tabs {
-  tell(message: TabMessage): void
+  post(message: TabMessage): void
   listen(listener: (message: TabMessage) => void): void
 }
 
@@ -28,7 +28,7 @@ export interface Tabs {
 export function openTabs(ledger: string): Tabs {
   const channel = new BroadcastChannel(`ivory-crystal ${ledger}`)
   return {
-    tell(message) {
+    post(message) {
       channel.postMessage(message)
     },
     listen(receive) {

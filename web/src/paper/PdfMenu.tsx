@@ -46,10 +46,10 @@ export function PdfMenu({
     making.clear()
   }
   const make = (root: HTMLElement, layout: Layout) => {
-    making.start(async (tell) => {
+    making.start(async (notify) => {
       const { makeFrom } = await import('./makeFrom')
       const about = aboutPage({ title, author, paper, id })
-      const made = await makeFrom(root, layout, about, tell).finally(() => {
+      const made = await makeFrom(root, layout, about, notify).finally(() => {
         setWanted(null)
       })
       if (!made) return null

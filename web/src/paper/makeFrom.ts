@@ -16,7 +16,7 @@ export async function makeFrom(
   root: HTMLElement,
   layout: Layout,
   about: AboutPdf,
-  tell: Notify,
+  notify: Notify,
 ): Promise<MadePdf | null> {
   const room = roomOn(about.paper)
   const isWhole = () => {
@@ -30,10 +30,10 @@ export async function makeFrom(
   }
   const mayWiden = () => layout === 'hand-in' && widthPx() < WIDEST_PX
   while (!isWhole() && mayWiden()) await widen()
-  if (!tell(0.05)) return null
+  if (!notify(0.05)) return null
   const remote = await paperMaking()
   for (;;) {
-    const made = await remote.make(readSheet(root), about, proxy(tell))
+    const made = await remote.make(readSheet(root), about, proxy(notify))
     // Set in type it may come out longer than it was laid out.
     if (made === null || made.pages === 1 || !mayWiden()) return made
     await widen()

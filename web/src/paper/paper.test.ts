@@ -184,7 +184,7 @@ describe('a page as a PDF', () => {
       },
     )
     expect(pages).toHaveLength(1)
-    for (const told of [
+    for (const expectedText of [
       'Melting ranges',
       'Added 73 mL',
       'typed 73 for 7.3',
@@ -192,7 +192,7 @@ describe('a page as a PDF', () => {
       '95.4 to 96.5',
       '1 of 1',
     ])
-      expect(pages[0]).toContain(told)
+      expect(pages[0]).toContain(expectedText)
   })
   test('is PDF/A-3b by its own word, has title, author and date, and the lines inside', async () => {
     const { attached, info, metadata } = await pdfOf(words('one'))

@@ -55,19 +55,19 @@ export interface MadePdf {
  * Sets a sheet as a PDF.
  *
  * @param files the typefaces
- * @param tell how far it is, 0 to 1; answers whether to go on
+ * @param report how far it is, 0 to 1; answers whether to go on
  * @returns null when it was told to stop
  */
 export async function makePdf(
   sheet: Sheet,
   about: AboutPdf,
   files: Faces,
-  tell: (share: number) => boolean | Promise<boolean>,
+  report: (share: number) => boolean | Promise<boolean>,
 ): Promise<MadePdf | null> {
   for (const [name, bytes] of Object.entries(files)) setter.virtualfs.writeFileSync(name, bytes)
   const alphabets = Object.keys(files).filter((name) => name in ALPHABET_FILES)
   setter.addFonts({ ...FACES, ...Object.fromEntries(alphabets.map((name) => [name, face(name, name)])) })
-  if (!(await tell(0.1))) return null
+  if (!(await report(0.1))) return null
   let pages = 0
   const definition = definitionOf(sheet, about)
   const { footer } = definition
@@ -79,8 +79,8 @@ export async function makePdf(
         return typeof footer === 'function' ? footer(page, all, size) : null
       },
     },
-    { progressCallback: (share: number) => void tell(0.1 + 0.9 * share) },
+    { progressCallback: (share: number) => void report(0.1 + 0.9 * share) },
   )
   const bytes = new Uint8Array(await document.getBuffer())
-  return (await tell(1)) ? { bytes, pages } : null
+  return (await report(1)) ? { bytes, pages } : null
 }

@@ -67,9 +67,9 @@ export const paper = {
   async make(
     sheet: Sheet,
     about: AboutPdf,
-    tell: (share: number) => boolean | Promise<boolean>,
+    report: (share: number) => boolean | Promise<boolean>,
   ): Promise<MadePdf | null> {
-    return makePdf(sheet, about, await facesFor(sheet, about), tell)
+    return makePdf(sheet, about, await facesFor(sheet, about), report)
   },
 }
 export type Paper = typeof paper

@@ -141,6 +141,6 @@ test.each([
   ['rgba(0, 0, 0, 0)', { hex: '#000000', alpha: 0 }],
   ['color(srgb 1 0.5 0 / 0.25)', { hex: '#ff8000', alpha: 0.25 }],
   ['none', null],
-])('the colour %s', (computed, told) => {
-  expect(colourOf(computed)).toEqual(told)
+])('the colour %s', (computed, expectedColour) => {
+  expect(colourOf(computed)).toEqual(expectedColour)
 })

@@ -1,8 +1,8 @@
 import type { ImportReport } from '@ivory-crystal/core/wire'
 
 /** What somebody should know of lines from elsewhere before taking them in; nothing where there is nothing. */
-export function LinesRemarks({ told }: { told: ImportReport }) {
-  const remarks = remarksOn(told)
+export function LinesRemarks({ report }: { report: ImportReport }) {
+  const remarks = remarksOn(report)
   if (remarks.length === 0) return null
   return (
     <ul className="mb-1" aria-label="Worth knowing before">

@@ -114,7 +114,7 @@ export function MixedMeltForm({
           form.set({ beside: event.target.checked })
         }}
       />
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
       <Button type="submit" className="mt-2">
         Pack {tubes} tubes and plan the run
       </Button>

@@ -53,7 +53,7 @@ export function ObservationLine({ prep, station }: { prep: PrepFacts; station: S
         <Button type="submit" variant="outline-primary" disabled={text.trim() === ''} className="text-nowrap">
           Write it down
         </Button>
-        <Refusal sentence={form.said} />
+        <Refusal sentence={form.message} />
       </form>
       <Photographs of={prep.id} usual={usualAt(prep, station)} />
     </section>

@@ -110,7 +110,7 @@ function Taken({
   of: SubjectId
   taken: TakenPhotograph
   usual: PhotographShows
-  onDone: (said: string | null) => void
+  onDone: (message: string | null) => void
 }) {
   const [shows, setShows] = useState<PhotographShows>(usual)
   const [text, setText] = useState('')

@@ -12,12 +12,12 @@ export function HazardMarks({
   solvents?: readonly Solvent[]
 }) {
   const marked = [
-    { name: compound.name, hazards: compound.hazards, told: compound.signalWord },
-    ...solvents.map(({ name, hazards }) => ({ name, hazards, told: undefined })),
+    { name: compound.name, hazards: compound.hazards, signalWord: compound.signalWord },
+    ...solvents.map(({ name, hazards }) => ({ name, hazards, signalWord: undefined })),
   ].filter(({ hazards }) => hazards.length > 0)
-  return marked.map(({ name, hazards, told }) => (
+  return marked.map(({ name, hazards, signalWord }) => (
     <p key={name} className="mt-1 mb-1">
-      <Pictograms hazards={hazards} told={told} /> {capital(name)}
+      <Pictograms hazards={hazards} signalWord={signalWord} /> {capital(name)}
     </p>
   ))
 }
@@ -27,7 +27,7 @@ export function TakeCare({ compound }: { compound: Compound }) {
   return (
     <section aria-label="Take care" className="caution">
       <span className="d-block">
-        <Pictograms hazards={compound.hazards} told={compound.signalWord} size={30} />
+        <Pictograms hazards={compound.hazards} signalWord={compound.signalWord} size={30} />
       </span>
       {solidCaution(compound, { withWord: false })} <span className="quiet">{LOCAL_RULES}</span>
     </section>

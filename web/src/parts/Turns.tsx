@@ -66,7 +66,7 @@ export function Turns({ instrument }: { instrument: Instrument }) {
           Join the queue
         </Button>
       </form>
-      <FieldError sentence={form.said} className="look mb-0" />
+      <FieldError sentence={form.message} className="look mb-0" />
     </section>
   )
 }

@@ -22,7 +22,7 @@ export function useLongRun<T>() {
     share,
     /** null before the first run, and after one that was stopped. */
     result,
-    start(run: (tell: Notify) => Promise<Result<T> | null>) {
+    start(run: (notify: Notify) => Promise<Result<T> | null>) {
       goOn.current = true
       setShare(0)
       setResult(null)

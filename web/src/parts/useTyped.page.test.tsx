@@ -30,7 +30,7 @@ describe('a form', () => {
         <InlineField label="mass, g" {...form.of('grams')} />
         <InlineField label="vessel" {...form.of('vessel')} />
         <button disabled={form.busy}>keep</button>
-        <Refusal sentence={form.said} />
+        <Refusal sentence={form.message} />
       </form>
     )
   }
@@ -121,7 +121,7 @@ describe('a form of lines', () => {
         <InlineField label="seen" {...form.of('text')} />
         <InlineField label="by" {...form.of('by')} />
         <button>write</button>
-        <Refusal sentence={form.said} />
+        <Refusal sentence={form.message} />
       </form>
     )
   }

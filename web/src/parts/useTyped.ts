@@ -28,7 +28,7 @@ export interface TypedForm<T> {
   readonly of: <K extends FieldOf<T>>(name: K) => Held<T[K]>
   readonly set: (change: Partial<T>) => void
   /** What is wrong with it, since it was last handed in; null while nothing is. */
-  readonly said: string | null
+  readonly message: string | null
   readonly say: (sentence: string) => void
   readonly busy: boolean
   readonly onSubmit: (event: FormEvent) => void
@@ -103,7 +103,7 @@ export function useTyped<T extends object, M>({
       },
     }),
     set,
-    said: words,
+    message: words,
     say,
     busy: formState.isSubmitting,
     onSubmit(event) {
@@ -115,11 +115,11 @@ export function useTyped<T extends object, M>({
       const handed = handedIn.current
       const isSince = (name: string, value: unknown) =>
         handed !== null && JSON.stringify(value) !== JSON.stringify(handed[name as FieldOf<T>])
-      const kept = Object.entries(form.getValues()).filter(
+      const unsaved = Object.entries(form.getValues()).filter(
         ([name, value]) => stays.includes(name as FieldOf<T>) || isSince(name, value),
       )
       form.reset(
-        { ...(formState.defaultValues as T), ...Object.fromEntries(kept) },
+        { ...(formState.defaultValues as T), ...Object.fromEntries(unsaved) },
         { keepDefaultValues: true },
       )
     },

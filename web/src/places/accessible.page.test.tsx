@@ -126,12 +126,12 @@ describe('axe finds no serious fault', () => {
     const user = open('/instruments/dial-block')
     await heading(/^Dial block$/)
     await throughParts(user, 'Dial block', ['dial', 'thermometer', 'connection', 'now'])
-    for (const [link, said] of [
+    for (const [link, announcement] of [
       ['rack and runs', /No order is shorter/],
       ['house rules', /A run keeps the rules/],
     ] as const) {
       await user.click(screen.getByRole('link', { name: link }))
-      await screen.findByText(said)
+      await screen.findByText(announcement)
       await expectAccessible(link)
     }
     await user.click(screen.getByRole('button', { name: 'Edit Close start' }))

@@ -133,13 +133,13 @@ jest.unstable_mockModule('../ledger/outbox', () => ({
     }),
 }))
 jest.unstable_mockModule('../ledger/tabs', () => ({
-  openTabs: () => ({ tell: () => undefined, listen: () => undefined }),
+  openTabs: () => ({ post: () => undefined, listen: () => undefined }),
 }))
 /** The stream of the open notebook, under the test's hand: what it tells, the page hears. */
-export const stream: { tell: StreamEvents | null } = { tell: null }
+export const stream: { events: StreamEvents | null } = { events: null }
 jest.unstable_mockModule('../ledger/stream', () => ({
   openStream: (_: NotebookId, __: () => number, events: StreamEvents) => {
-    stream.tell = events
+    stream.events = events
     return () => undefined
   },
 }))

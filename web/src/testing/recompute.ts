@@ -168,9 +168,9 @@ function rangesIn(text: string): readonly Recomputed[] {
     const [low, high] = [Number(lowC ?? onset), Number(highC ?? clear)]
     return { all, low, high, width }
   })
-  const told = `${text.slice(0, from)} ${text.slice(from + end)}`
-  const changed = /begins ([\d.]+) °C (higher|lower) and is ([\d.]+) °C (narrower|wider)/.exec(told)
-  const widths = [...told.matchAll(/(?<![\d.])(\d+\.\d+) °C wide/g)].map(([, width = '']) => width)
+  const rest = `${text.slice(0, from)} ${text.slice(from + end)}`
+  const changed = /begins ([\d.]+) °C (higher|lower) and is ([\d.]+) °C (narrower|wider)/.exec(rest)
+  const widths = [...rest.matchAll(/(?<![\d.])(\d+\.\d+) °C wide/g)].map(([, width = '']) => width)
   return [
     ...rows.map(({ all, low, high, width }) => rounds(all, width, high - low)),
     ...widths.map((width) => ({

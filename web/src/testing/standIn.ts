@@ -21,7 +21,7 @@ const EMPTY_SHELF = {
  * keeps; what it does else is under the test’s hand.
  */
 export function standIn(ledger: LedgerId = LEDGER) {
-  const kept = new Map<string, { seq: number; entry: RawEntry }>(
+  const stored = new Map<string, { seq: number; entry: RawEntry }>(
     golden.entries.map((entry, i) => [entry.id, { seq: i + 1, entry: { ...entry, ledger } }]),
   )
   const hand = {
@@ -48,12 +48,12 @@ export function standIn(ledger: LedgerId = LEDGER) {
   }
   function take(entry: RawEntry): Answer {
     if (hand.refuses(entry)) return { id: entry.id, outcome: 'refused', sentence: 'It cannot be.' }
-    const known = kept.get(entry.id)
+    const known = stored.get(entry.id)
     if (known && JSON.stringify(known.entry) !== JSON.stringify(entry))
       return { id: entry.id, outcome: 'conflict', sentence: 'It says something else.' }
     if (known) return { id: entry.id, outcome: 'duplicate', seq: known.seq }
-    const seq = kept.size + 1
-    kept.set(entry.id, { seq, entry })
+    const seq = stored.size + 1
+    stored.set(entry.id, { seq, entry })
     for (const { events } of hand.streams) events.line({ seq, entry })
     return { id: entry.id, outcome: 'stored', seq, recordedAt: hand.now }
   }
@@ -63,7 +63,7 @@ export function standIn(ledger: LedgerId = LEDGER) {
     notebooks: () => answer(() => ({ notebooks: [{ id: NOTEBOOK, title: 'bench 7', createdAt: 0 }] })),
     shelf: () => answer(() => EMPTY_SHELF),
     async entries(notebook, after) {
-      const entries = [...kept.values()]
+      const entries = [...stored.values()]
         .filter(({ seq }) => seq > after)
         .map((line) => ({ ...line, recordedAt: 0 }))
       await hand.reading
@@ -80,5 +80,5 @@ export function standIn(ledger: LedgerId = LEDGER) {
       })
     },
   }
-  return { hand, kept, api }
+  return { hand, stored, api }
 }

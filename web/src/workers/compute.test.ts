@@ -46,9 +46,9 @@ describe('the heavy computations', () => {
   })
   test('benches are told of as they are done, and stop when told to', async () => {
     const { heavy } = await import('./heavy')
-    const told: number[] = []
-    const whole = await heavy.reliability(few, (done) => told.push(done) > 0)
-    expect(told).toEqual([5, 10, 15, 20])
+    const shares: number[] = []
+    const whole = await heavy.reliability(few, (done) => shares.push(done) > 0)
+    expect(shares).toEqual([5, 10, 15, 20])
     expect(whole?.ok && whole.value.benches).toBe(20)
     expect(await heavy.reliability(few, (done) => done < 10)).toBeNull()
     const one = await heavy.reliability({ ...few, candidates: few.candidates.slice(1, 2) }, () => true)

@@ -135,17 +135,17 @@ describe('a crate', () => {
       ]),
     )
     const held = crate.unpack('x.zip', zip)
-    expect(held).toMatchObject({ ok: true, said: [] })
+    expect(held).toMatchObject({ ok: true, remarks: [] })
     expect(held.ok && held.pictures).toEqual(pictures)
-    const told = graphOf(zip).find(({ encodingFormat }) => encodingFormat === 'image/jpeg')
-    expect(told?.['name']).toBe('Photograph: crystals')
+    const photograph = graphOf(zip).find(({ encodingFormat }) => encodingFormat === 'image/jpeg')
+    expect(photograph?.['name']).toBe('Photograph: crystals')
   })
   test('a notebook that was changed after it was packed is told, by its SHA-256', async () => {
     const files = unzipSync(await packed(golden.entries))
     const text = strFromU8(files['notebook.json'] as Uint8Array)
     files['notebook.json'] = strToU8(text.replace('1.804', '1.904'))
     const held = crate.unpack('x.zip', zipSync(files))
-    expect(held).toMatchObject({ ok: true, said: [expect.stringContaining('its SHA-256 differs')] })
+    expect(held).toMatchObject({ ok: true, remarks: [expect.stringContaining('its SHA-256 differs')] })
   })
   test('what claims to unpack to far more than its size is not unpacked', () => {
     const blanks = zipSync({ 'notebook.json': new Uint8Array(110_000_000).fill(32) })
@@ -165,7 +165,7 @@ describe('a crate', () => {
     expect(held).toMatchObject({
       ok: true,
       pictures: [],
-      said: [expect.stringMatching(/^2 photographs in it are left out: not a complete picture/)],
+      remarks: [expect.stringMatching(/^2 photographs in it are left out: not a complete picture/)],
     })
   })
   test('says what each thermometer read and what was true', async () => {
@@ -184,10 +184,12 @@ describe('a crate', () => {
           }
         : line,
     )
-    const told = graphOf(await packed(entries)).filter(({ name }) => name === 'calibration')
-    expect(told.length).toBeGreaterThan(0)
-    expect(told.map(({ value }) => value).join()).toContain('read 80.1, true 80.6; read 121.4, true 122.3')
-    expect(told[0]?.['unitText']).toBe('°C')
+    const calibrationNodes = graphOf(await packed(entries)).filter(({ name }) => name === 'calibration')
+    expect(calibrationNodes.length).toBeGreaterThan(0)
+    expect(calibrationNodes.map(({ value }) => value).join()).toContain(
+      'read 80.1, true 80.6; read 121.4, true 122.3',
+    )
+    expect(calibrationNodes[0]?.['unitText']).toBe('°C')
   })
   test('told to stop, it makes nothing', async () => {
     expect(await crate.pack(exportOf(golden.entries), BESIDE, NOW, (share) => share < 0.5)).toBeNull()
@@ -232,7 +234,7 @@ describe('what is handed in', () => {
       ok: true,
       text: '{}',
       pictures: [],
-      said: [expect.stringContaining('gives no SHA-256')],
+      remarks: [expect.stringContaining('gives no SHA-256')],
     })
   })
   test('a file that says it unpacks to a mountain is left packed', () => {

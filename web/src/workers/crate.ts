@@ -43,7 +43,7 @@ export type Unpacked =
       readonly ok: true
       readonly text: string
       readonly pictures: readonly Picture[]
-      readonly said: readonly string[]
+      readonly remarks: readonly string[]
     }
   | { readonly ok: false; readonly sentence: string }
 
@@ -70,13 +70,13 @@ export const crate = {
    * @param exported the notebook as the server exports it, JSON
    * @returns null when it was told to stop
    */
-  async pack(exported: string, beside: Beside, nowMs: number, tell: Tell): Promise<Uint8Array | null> {
+  async pack(exported: string, beside: Beside, nowMs: number, report: Tell): Promise<Uint8Array | null> {
     const { notebook, entries } = JSON.parse(exported) as {
       notebook: { id: NotebookId; title: string }
       entries: readonly RawEntry[]
     }
     const view = fold(entries)
-    if (!(await tell(0.3))) return null
+    if (!(await report(0.3))) return null
     const contents: Record<string, Uint8Array> = { [NOTEBOOK_PATH]: strToU8(exported) }
     const files: CrateFile[] = [
       fileOf(NOTEBOOK_PATH, contents[NOTEBOOK_PATH] as Uint8Array, {
@@ -98,9 +98,9 @@ export const crate = {
         }),
       )
     }
-    const add = (path: string, bytes: Uint8Array, said: Omit<CrateFile, 'path' | 'bytes' | 'sha256'>) => {
+    const add = (path: string, bytes: Uint8Array, facts: Omit<CrateFile, 'path' | 'bytes' | 'sha256'>) => {
       contents[path] = bytes
-      files.push(fileOf(path, bytes, said))
+      files.push(fileOf(path, bytes, facts))
     }
     const shown = new Map(picturesIn(view).map(({ body }) => [body.sha256, body]))
     for (const { sha256: name, jpeg } of beside.pictures)
@@ -121,7 +121,7 @@ export const crate = {
         description: 'JSON Schema of notebook.json.',
         encodingFormat: 'application/schema+json',
       })
-    if (!(await tell(0.6))) return null
+    if (!(await report(0.6))) return null
     contents[METADATA_PATH] = strToU8(
       crateMetadata({ notebook, view, files, nowMs, coreVersion: CORE_VERSION }),
     )
@@ -137,7 +137,7 @@ export const crate = {
       ),
       { mtime: zipTime(nowMs) },
     )
-    return (await tell(1)) ? zipped : null
+    return (await report(1)) ? zipped : null
   },
   /** The hashes of the photographs that stand in a notebook as it is exported. */
   picturesIn(exported: string): readonly string[] {
@@ -182,7 +182,7 @@ export const crate = {
             ]),
         ...changedSince(metadata, notebook),
       ]
-      return { ok: true, text: strFromU8(notebook), pictures, said: sentences }
+      return { ok: true, text: strFromU8(notebook), pictures, remarks: sentences }
     } catch {
       return no(`“${name}” cannot be unpacked: it is damaged, or no zip file.`)
     }
@@ -195,10 +195,10 @@ const capitalOf = ({ name }: Table) => name.replace(/^./, (letter) => letter.toU
 
 /** Whether the notebook is still the one that was packed. */
 function changedSince(metadata: Uint8Array | undefined, notebook: Uint8Array): readonly string[] {
-  const told = hashInMetadata(metadata ? strFromU8(metadata) : '', NOTEBOOK_PATH)
-  if (told === null)
+  const recordedHash = hashInMetadata(metadata ? strFromU8(metadata) : '', NOTEBOOK_PATH)
+  if (recordedHash === null)
     return ['The file gives no SHA-256 of the notebook in it, so changes since then cannot be detected.']
-  return told === bytesToHex(sha256(notebook))
+  return recordedHash === bytesToHex(sha256(notebook))
     ? []
     : [
         'The notebook in this file is not the one that was packed into it: its SHA-256 differs from the one the file gives. It has been changed since.',
@@ -208,9 +208,9 @@ function changedSince(metadata: Uint8Array | undefined, notebook: Uint8Array): r
 function fileOf(
   path: string,
   bytes: Uint8Array,
-  said: Omit<CrateFile, 'path' | 'bytes' | 'sha256'>,
+  facts: Omit<CrateFile, 'path' | 'bytes' | 'sha256'>,
 ): CrateFile {
-  return { path, bytes: bytes.length, sha256: bytesToHex(sha256(bytes)), ...said }
+  return { path, bytes: bytes.length, sha256: bytesToHex(sha256(bytes)), ...facts }
 }
 
 /** A zip keeps no year before 1980 and none after 2099. */

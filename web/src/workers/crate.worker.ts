@@ -9,7 +9,7 @@ async function schema(): Promise<string | null> {
 
 const own: Crate = {
   ...crate,
-  pack: async (exported, beside: Beside, nowMs, tell) =>
-    crate.pack(exported, { ...beside, schema: beside.schema ?? (await schema()) }, nowMs, tell),
+  pack: async (exported, beside: Beside, nowMs, report) =>
+    crate.pack(exported, { ...beside, schema: beside.schema ?? (await schema()) }, nowMs, report),
 }
 expose(own)

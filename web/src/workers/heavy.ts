@@ -77,7 +77,7 @@ export const heavy = {
    */
   async classDay(
     input: LabInput,
-    tell: (done: number) => boolean | Promise<boolean>,
+    report: (done: number) => boolean | Promise<boolean>,
   ): Promise<Result<LabSimulation> | null> {
     const parts: LabSimulation[] = []
     for (let done = 0; done < input.runs; done += DAYS_A_PART) {
@@ -85,7 +85,7 @@ export const heavy = {
       const part = attempt(() => simulateLab({ ...input, runs, seed: input.seed + done }))
       if (!part.ok) return part
       parts.push(part.value)
-      if (!(await tell(done + runs))) return null
+      if (!(await report(done + runs))) return null
       await new Promise((resolve) => setTimeout(resolve))
     }
     return { ok: true, value: meanOfDays(parts) }
@@ -101,12 +101,12 @@ export const heavy = {
       }
     }),
   /**
-   * @param tell is told how many benches are done, and says whether to go on
+   * @param report is told how many benches are done, and says whether to go on
    * @returns null when it was told to stop
    */
   async reliability(
     input: ReliabilityInput,
-    tell: (done: number) => boolean | Promise<boolean>,
+    report: (done: number) => boolean | Promise<boolean>,
   ): Promise<Result<Reliability> | null> {
     const started = attempt(() => reliabilityOf(input))
     if (!started.ok) return started
@@ -115,7 +115,7 @@ export const heavy = {
       if (!next.ok) return next
       if (next.value.done) return { ok: true, value: next.value.value }
       if (next.value.value % TOLD_EVERY !== 0) continue
-      if (!(await tell(next.value.value))) return null
+      if (!(await report(next.value.value))) return null
       // In this page, where there is no worker, the screen has its turn.
       await new Promise((resolve) => setTimeout(resolve))
     }

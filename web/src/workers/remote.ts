@@ -18,12 +18,12 @@ export function remotely<T extends { readonly isThere: () => boolean }>(
         'The program for this calculation has not been loaded yet, and the server cannot be reached.',
       )
     })) as unknown as Remotely<T>
-  const kept = () => {
+  const idle = () => {
     worker = make()
     return worker
   }
   const ask = () => {
-    started ??= (typeof Worker === 'undefined' ? here() : inAWorker<T>(kept).catch(here)).catch(
+    started ??= (typeof Worker === 'undefined' ? here() : inAWorker<T>(idle).catch(here)).catch(
       (error: unknown) => {
         // Asked again when the server may be there.
         started = null

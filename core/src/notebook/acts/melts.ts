@@ -85,7 +85,7 @@ export function beginByHand(newId: NewId, { id, planned }: MeltFacts): Line<'run
 export function copyMarks(
   newId: NewId,
   { id, planned }: MeltFacts,
-  kept: readonly { readonly slot: number; readonly onset: Reading; readonly clear: Reading }[],
+  readings: readonly { readonly slot: number; readonly onset: Reading; readonly clear: Reading }[],
 ): readonly Line[] {
   const run = newId<RunId>()
   const mark = (slot: number, moment: Moment, lastProbe: Reading): Line<'mark made'> => ({
@@ -100,7 +100,7 @@ export function copyMarks(
       subject: id,
       body: { run, instrument, feed: 'by hand', simulation: null, blockC: null, recorded: true },
     },
-    ...kept.flatMap(({ slot, onset, clear }) => [
+    ...readings.flatMap(({ slot, onset, clear }) => [
       mark(slot, 'first liquid', onset),
       mark(slot, 'all liquid', clear),
     ]),

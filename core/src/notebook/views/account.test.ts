@@ -191,7 +191,7 @@ describe('what is odd, and why', () => {
     expect(sentences?.join(' ')).toContain('different balances')
   })
   test('under half: too much solvent, too much rinse, too warm, what was noted', () => {
-    const said = causes(
+    const shownCauses = causes(
       viewOf(
         weighed('crude', '1.804'),
         plan(),
@@ -216,7 +216,7 @@ describe('what is odd, and why', () => {
       'ice bath is not ticked',
       'boiled over',
     ])
-      expect(said).toContain(part)
+      expect(shownCauses).toContain(part)
   })
   test('a closure over 102 %', () => {
     const view = viewOf(
@@ -279,7 +279,7 @@ describe('what is odd, and why', () => {
       weighed('product', '1.4'),
       weighed('residue', '0.3'),
     )
-    expect(discardQuestion(closed, prepIn(closed))).toMatchObject({ question: null, kept: false })
+    expect(discardQuestion(closed, prepIn(closed))).toMatchObject({ question: null, isLiquorKept: false })
   })
 })
 
@@ -308,9 +308,9 @@ describe('dissolving', () => {
     ['250.2', '250.2 mL and the solid are more than a 25 mL Erlenmeyer flask holds'],
   ])('%s mL in a flask of 25 mL', (text, remark) => {
     const view = viewOf(plan(), portion(text))
-    const said = dissolvingOf(view, prepIn(view)).remark
-    if (remark === null) expect(said).not.toMatch(/flask/)
-    else expect(said).toContain(remark)
+    const shown = dissolvingOf(view, prepIn(view)).remark
+    if (remark === null) expect(shown).not.toMatch(/flask/)
+    else expect(shown).toContain(remark)
     // Taken off the heat and under way, the flask is no longer anyone’s question.
     const off = fold([line('step ticked', PREP, { step: 'off-the-heat' })], view)
     expect(dissolvingOf(off, prepIn(off)).remark ?? '').not.toMatch(/flask/)

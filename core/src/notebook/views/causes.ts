@@ -205,8 +205,8 @@ function lower(text: string): string {
 export function discardQuestion(
   view: View,
   prep: PrepFacts,
-): { readonly kept: boolean; readonly yieldKnown: boolean; readonly question: string | null } {
-  const kept = stepThat(prep, 'liquor kept')?.isTicked === true && prep.discarded === null
+): { readonly isLiquorKept: boolean; readonly yieldKnown: boolean; readonly question: string | null } {
+  const isLiquorKept = stepThat(prep, 'liquor kept')?.isTicked === true && prep.discarded === null
   const account = accountOf(view, prep.id)
   const yieldKnown = account.ok
   const residue = sampleOf(prep, 'residue')?.weighing ?? null
@@ -218,7 +218,7 @@ export function discardQuestion(
       : residue === null
         ? 'The mother liquor has not been evaporated and weighed, so the mass balance stays open. Discard it anyway?'
         : null
-  return { kept, yieldKnown, question }
+  return { isLiquorKept, yieldKnown, question }
 }
 
 /** What the student wrote about the recovery, the latest. */

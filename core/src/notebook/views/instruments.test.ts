@@ -176,9 +176,9 @@ const wish = (id: string, samples: SampleId[], change: object = {}) => ({
   ...change,
 })
 const planned = (...args: Parameters<typeof wish>) => {
-  const told = planMelt(whole, wish(...args))
-  if (!told.ok) throw new Error(told.problem.sentence)
-  return told.value
+  const meltPlan = planMelt(whole, wish(...args))
+  if (!meltPlan.ok) throw new Error(meltPlan.problem.sentence)
+  return meltPlan.value
 }
 
 describe('a melt planned', () => {
@@ -315,15 +315,15 @@ describe('a thermometer read by eye', () => {
     expect(waiting?.trouble).toContain('has not been typed yet')
   })
   test('a reading typed 12 s late at 1.5 °C/min is taken back by 0.3 °C', () => {
-    const { view, row: told } = row([...passing, typed('95.5', 612, first.id), typed('96.8', 668, all.id)])
-    expect(told?.onset).toEqual({ text: '95.2', value: 95.2 })
+    const { view, row: readRow } = row([...passing, typed('95.5', 612, first.id), typed('96.8', 668, all.id)])
+    expect(readRow?.onset).toEqual({ text: '95.2', value: 95.2 })
     const mark = meltOf(view, MELT)?.marks.find(({ entry }) => entry.id === first.id)
     expect(mark?.typed).toEqual({ reading: reading('95.5'), lateS: 12, doubt: null })
     // 8 s late at about 1.35 °C/min between the last two minutes' readings.
-    expect(Math.abs((told?.clear?.value ?? 0) - 96.6)).toBeLessThanOrEqual(0.1)
-    expect(told?.trouble).toBeNull()
-    expect(told?.rateMeasured).toBe(true)
-    expect(Math.abs((told?.rateCPerMin ?? 0) - 1.5)).toBeLessThan(0.3)
+    expect(Math.abs((readRow?.clear?.value ?? 0) - 96.6)).toBeLessThanOrEqual(0.1)
+    expect(readRow?.trouble).toBeNull()
+    expect(readRow?.rateMeasured).toBe(true)
+    expect(Math.abs((readRow?.rateCPerMin ?? 0) - 1.5)).toBeLessThan(0.3)
     const shown = liveRate(view, meltOf(view, MELT) as never, [])
     expect(shown?.rateCPerMin).toBeGreaterThan(1)
     // Read by eye, a minute or so apart: a good part of a degree a minute.
@@ -331,12 +331,12 @@ describe('a thermometer read by eye', () => {
   })
   test('with one reading before it the rate is from that to the one typed, not the plan’s', () => {
     // 10 °C in two minutes: half a minute late is 2.5 °C, at the planned 1 °C/min it would be half a degree.
-    const { row: told } = row([typed('85.0', 510), typed('95.0', 630, first.id)])
-    expect(told?.onset?.value).toBeCloseTo(92.5, 9)
+    const { row: readRow } = row([typed('85.0', 510), typed('95.0', 630, first.id)])
+    expect(readRow?.onset?.value).toBeCloseTo(92.5, 9)
     // Nothing before it, or nothing that can be of the same heating: the plan has to do.
     for (const before of [[], [typed('180.0', 510)], [typed('9.0', 510)], [typed('90.0', 598)]]) {
-      const told = row([...before, typed('95.0', 620, first.id)]).row?.onset?.value
-      expect(told).toBeCloseTo(94.7, 6)
+      const onset = row([...before, typed('95.0', 620, first.id)]).row?.onset?.value
+      expect(onset).toBeCloseTo(94.7, 6)
     }
   })
   test('the reading typed counts for the rate wherever in its second it was typed', () => {
@@ -460,16 +460,16 @@ describe('repeats', () => {
     return rangesOf(fold([...named, ...runs.flat()]), benzil.id)
   }
   test('mean and spread of one sample, by hand', () => {
-    const [told] = repeatsOf(rowsOf(run(1, 1, '94.0', '95.0'), run(2, 1, '94.6', '95.4')))
-    expect(told).toMatchObject({ count: 2, repeats: true, zeroRate: null })
-    expect(told?.mean.onsetC).toBeCloseTo(94.3, 9)
-    expect(told?.mean.clearC).toBeCloseTo(95.2, 9)
-    expect(told?.spreadC.onset).toBeCloseTo(0.6, 9)
+    const [repeats] = repeatsOf(rowsOf(run(1, 1, '94.0', '95.0'), run(2, 1, '94.6', '95.4')))
+    expect(repeats).toMatchObject({ count: 2, repeats: true, zeroRate: null })
+    expect(repeats?.mean.onsetC).toBeCloseTo(94.3, 9)
+    expect(repeats?.mean.clearC).toBeCloseTo(95.2, 9)
+    expect(repeats?.spreadC.onset).toBeCloseTo(0.6, 9)
   })
   test('runs at different rates are looked back to zero by a straight line', () => {
-    const [told] = repeatsOf(rowsOf(run(1, 1, '94.2', '95.2'), run(2, 2, '94.4', '95.9')))
-    expect(told?.zeroRate?.onsetC).toBeCloseTo(94, 9)
-    expect(told?.zeroRate?.clearC).toBeCloseTo(94.5, 9)
+    const [repeats] = repeatsOf(rowsOf(run(1, 1, '94.2', '95.2'), run(2, 2, '94.4', '95.9')))
+    expect(repeats?.zeroRate?.onsetC).toBeCloseTo(94, 9)
+    expect(repeats?.zeroRate?.clearC).toBeCloseTo(94.5, 9)
     expect(repeatsOf(rowsOf(run(1, 1, '94.0', '95.0'), run(2, 1, '96.0', '97.0')))[0]?.repeats).toBe(false)
     expect(repeatsOf(rowsOf(run(1, 1, '94.0', '95.0')))).toEqual([])
   })
@@ -554,28 +554,28 @@ describe('heatings that runs hold anyway', () => {
 
 describe('before the start', () => {
   const window = { startC: 79, stopC: 104 }
-  const told = (id: string, blockC: number | null, over = window) =>
+  const checkState = (id: string, blockC: number | null, over = window) =>
     Object.fromEntries(checksFor(instrument(id), over, blockC).map((check) => [check.id, check]))
   test('what the app can tell is told: scale, reach, a block still hot', () => {
-    const fine = told('dial-block', 30)
-    expect(fine['scale-covers-the-range']?.told).toBe('fine')
-    expect(fine['block-is-cool']?.told).toBe('fine')
-    const hot = told('dial-block', 150)
+    const fine = checkState('dial-block', 30)
+    expect(fine['scale-covers-the-range']?.state).toBe('fine')
+    expect(fine['block-is-cool']?.state).toBe('fine')
+    const hot = checkState('dial-block', 150)
     // 8.5·ln(128/57) = 6.9 min.
-    expect(hot['block-is-cool']).toMatchObject({ told: 'trouble' })
+    expect(hot['block-is-cool']).toMatchObject({ state: 'trouble' })
     expect(hot['block-is-cool']?.sentence).toContain('about 7 min from the start of 79 °C')
-    const beyond = told('oil-bath-tube', 22, { startC: 230, stopC: 245 })
+    const beyond = checkState('oil-bath-tube', 22, { startC: 230, stopC: 245 })
     expect(beyond['scale-covers-the-range']?.sentence).toContain('ends at 250 °C; 255 °C is wanted')
-    expect(beyond['instrument-reaches']?.told).toBe('trouble')
-    expect(told('dial-block', null)['block-is-cool']?.told).toBe('ask')
+    expect(beyond['instrument-reaches']?.state).toBe('trouble')
+    expect(checkState('dial-block', null)['block-is-cool']?.state).toBe('ask')
   })
   test('the rest is asked: the switch, the glass thermometer, the oil first', () => {
-    expect(told('dial-block', 22)['high-range-switch']).toBeUndefined()
-    expect(told('dial-block', 22, { startC: 210, stopC: 240 })['high-range-switch']?.told).toBe('ask')
+    expect(checkState('dial-block', 22)['high-range-switch']).toBeUndefined()
+    expect(checkState('dial-block', 22, { startC: 210, stopC: 240 })['high-range-switch']?.state).toBe('ask')
     const oil = checksFor(instrument('oil-bath-tube'), window, 22).map(({ id }) => id)
     expect(oil.indexOf('oil-label-read')).toBeLessThan(oil.indexOf('flame-at-the-arm'))
     expect(oil).toContain('thermometer-seated')
-    expect(told('hot-stage', 22)['sealed-ends']?.sentence).toContain('cover slip')
+    expect(checkState('hot-stage', 22)['sealed-ends']?.sentence).toContain('cover slip')
   })
 })
 

@@ -42,8 +42,8 @@ export const judgementOf = memoize((view: View, id: PrepId): Result<PrepJudgemen
   )
   const plannedOf = (row: RangeRow) => meltOf(view, row.melt)?.planned.id ?? ''
   if (product && begunBelow && plannedOf(begunBelow) > plannedOf(product)) {
-    const told = withoutRange(prep, view, rows)
-    if (told) return told
+    const withoutRangeWords = withoutRange(prep, view, rows)
+    if (withoutRangeWords) return withoutRangeWords
   }
   if (!product)
     return (

@@ -60,8 +60,8 @@ export const caseLogOf = memoize((view: View, id: UnknownId): readonly LogLine[]
 
 /** Every line a page rests on, as it was written: strikes and readings by the second with it. */
 export function linesBehind(view: View, id: SubjectId): readonly KnownEntry[] {
-  const told = logScopeOf(view, id as PrepId | UnknownId) ?? { subjects: [id], labels: new Map() }
-  return everyLine(view, told).sort((p, q) => (p.id < q.id ? -1 : 1))
+  const scope = logScopeOf(view, id as PrepId | UnknownId) ?? { subjects: [id], labels: new Map() }
+  return everyLine(view, scope).sort((p, q) => (p.id < q.id ? -1 : 1))
 }
 
 /** Marks, checks and readings that a short account leaves to the full one: what came of them stands on the page. */
@@ -90,16 +90,16 @@ function everyLine(view: View, { subjects, labels }: LogScope): KnownEntry[] {
   return [...subjects, ...labels.keys()].flatMap((subject) => everyLineOf(view, subject))
 }
 
-function linesAbout(view: View, told: LogScope | null): readonly LogLine[] {
-  if (!told) return []
-  const every = everyLine(view, told)
+function linesAbout(view: View, scope: LogScope | null): readonly LogLine[] {
+  if (!scope) return []
+  const every = everyLine(view, scope)
   const strikes = every.filter((line) => line.kind === 'struck')
   return every
     .filter((line) => line.kind !== 'trace' && line.kind !== 'struck')
     .sort((p, q) => (p.id < q.id ? -1 : 1))
     .map((entry) => ({
       entry,
-      sentence: toldOf(entry, told.labels),
+      sentence: toldOf(entry, scope.labels),
       strike: strikeOf(view, entry.id),
       takenBack: strikes.flatMap((strike) => {
         const back = strike.body.target === entry.id ? strikeOf(view, strike.id) : null

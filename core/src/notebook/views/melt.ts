@@ -157,11 +157,11 @@ function marksOf(view: View, id: MeltId, run: RunId, plannedRate: number): Mark[
     .filter((entry) => entry.body.run === run)
     .map((entry) => {
       const byEye = typed.get(entry.id)
-      const told = byEye ? takenBack(entry, byEye, readings, plannedRate) : null
+      const withdrawn = byEye ? takenBack(entry, byEye, readings, plannedRate) : null
       return {
         entry,
-        temperature: told?.temperature ?? temperatureAt(entry, readings),
-        typed: told?.typed ?? null,
+        temperature: withdrawn?.temperature ?? temperatureAt(entry, readings),
+        typed: withdrawn?.typed ?? null,
         word: words.get(entry.id) ?? null,
       }
     })

@@ -25,10 +25,10 @@ const OPEN: StationTask = { is: 'open', reason: null }
 export const stationsOf = memoize((view: View, id: PrepId): readonly StationFacts[] => {
   const prep = prepOf(view, id)
   if (!prep) return []
-  const told = STATIONS.map((station) => taskAt(view, prep, station))
-  const now = told.findIndex(({ is }) => is === 'open')
+  const taskLines = STATIONS.map((station) => taskAt(view, prep, station))
+  const now = taskLines.findIndex(({ is }) => is === 'open')
   return STATIONS.map((station, i) => {
-    const { is, reason } = told[i] as StationTask
+    const { is, reason } = taskLines[i] as StationTask
     return { station, reason, state: is !== 'open' ? is : i === now ? 'now' : 'not yet' }
   })
 })

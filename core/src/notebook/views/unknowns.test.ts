@@ -85,10 +85,10 @@ test('mixtures go on while an authentic sample of what it may still be is at han
     authentic: isAtHand ? made.reference : null,
     ruledOut: isOut ? (melted.opened as never) : null,
   })
-  const told = (verdict: 'same' | 'different') =>
+  const resultOf = (verdict: 'same' | 'different') =>
     ({ ...made, verdict: { ok: true, value: { verdict, because: 'so' } } }) as typeof made
   const at = (candidates: UnknownFacts['candidates'], verdict: 'same' | 'different' = 'different') =>
-    nextInCase(demo, { ...melted, signed: null, mixtures: [told(verdict)], candidates })?.station
+    nextInCase(demo, { ...melted, signed: null, mixtures: [resultOf(verdict)], candidates })?.station
   const it = candidate(compound.id, clearC, true)
   expect(at([it])).toBe('sign')
   expect(at([it, candidate('near', clearC + 1, false)])).toBe('sign')

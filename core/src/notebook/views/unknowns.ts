@@ -132,7 +132,7 @@ const FAR_BELOW_ITS_OWN_C = 15
 
 /** Candidates an authentic sample of which is at hand and that no mixture has told anything of yet. */
 function leftToMix({ careful, candidates, mixtures }: UnknownFacts): readonly CandidateFacts[] {
-  const told = new Set(
+  const decidedFor = new Set(
     mixtures.filter(({ verdict }) => isTold(verdict)).map(({ reference }) => reference.compound?.id),
   )
   const clearC = careful ? judgedRange(careful).clearC : null
@@ -140,7 +140,7 @@ function leftToMix({ careful, candidates, mixtures }: UnknownFacts): readonly Ca
     clearC === null || (clearC <= meltHighC + ABOVE_ITS_OWN_C && clearC >= meltHighC - FAR_BELOW_ITS_OWN_C)
   return candidates.filter(
     ({ compound, ruledOut, authentic }) =>
-      authentic !== null && ruledOut === null && !told.has(compound.id) && canBe(compound),
+      authentic !== null && ruledOut === null && !decidedFor.has(compound.id) && canBe(compound),
   )
 }
 
@@ -148,9 +148,9 @@ const isTold = (verdict: MixtureFacts['verdict']) => verdict.ok && verdict.value
 
 /** Whether the mixtures have told what they can: one was the same, or none is left that an authentic sample is at hand for. */
 export function areMixturesDone(unknown: UnknownFacts): boolean {
-  const told = unknown.mixtures.flatMap(({ verdict }) => (verdict.ok ? verdict.value.verdict : []))
-  if (told.includes('same')) return true
-  return told.includes('different') && leftToMix(unknown).length === 0
+  const verdicts = unknown.mixtures.flatMap(({ verdict }) => (verdict.ok ? verdict.value.verdict : []))
+  if (verdicts.includes('same')) return true
+  return verdicts.includes('different') && leftToMix(unknown).length === 0
 }
 
 /** What is next of the mixtures: none made, one made and not melted, one that melts, or one that was unclear. */

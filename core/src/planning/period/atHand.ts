@@ -43,10 +43,10 @@ export function atHand(
 ): AtHand {
   const aside = new Set(plan?.aside)
   const critical = new Set(plan?.criticalPath)
-  const kept = tasks.filter(({ id }) => !aside.has(id))
+  const remaining = tasks.filter(({ id }) => !aside.has(id))
   const isDone = new Map(tasks.map(({ id, state }) => [id, state.is === 'done']))
-  const after = (id: string) => kept.filter((task) => task.after.some((one) => one.task === id))
-  const running = kept
+  const after = (id: string) => remaining.filter((task) => task.after.some((one) => one.task === id))
+  const running = remaining
     .flatMap((task): Running[] =>
       task.isAlone && task.state.is === 'running'
         ? [
@@ -61,15 +61,15 @@ export function atHand(
     .sort(
       (p, q) => Number(critical.has(q.task.id)) - Number(critical.has(p.task.id)) || p.endsAtMs - q.endsAtMs,
     )
-  const doing = kept.filter((task) => !task.isAlone && task.state.is === 'running')
-  const open = kept.filter((task) => !task.isAlone && task.state.is === 'open')
+  const doing = remaining.filter((task) => !task.isAlone && task.state.is === 'running')
+  const open = remaining.filter((task) => !task.isAlone && task.state.is === 'open')
   const startMs = (task: PeriodTask) =>
     plan?.starts[task.id] === undefined
       ? Infinity
       : terms.beginsAtMs + (plan.starts[task.id] ?? 0) * MINUTE_MS
   // Of what there is one of, what is at work is not free.
   const held = new Set(
-    kept
+    remaining
       .flatMap((task) => (task.state.is === 'running' ? Object.keys(task.needs) : []))
       .filter((name) => name !== 'hands' && (BENCH_HAS[name as keyof typeof BENCH_HAS] ?? 1) === 1),
   )

@@ -128,7 +128,7 @@ export function pack(
 ): void {
   const pace = ownPace(context, name, planMin)
   const id = `${row.of ?? 'bench'}/${name}`
-  const told = statesByHand(context, id, pace?.minutes ?? planMin)
+  const states = statesByHand(context, id, pace?.minutes ?? planMin)
   row.add({
     name,
     words,
@@ -138,7 +138,7 @@ export function pack(
     pace,
     place,
     isToldByHand: true,
-    state: isDone && told.is !== 'done' ? doneSomeTime(context) : told,
+    state: isDone && states.is !== 'done' ? doneSomeTime(context) : states,
     ...more,
   })
 }

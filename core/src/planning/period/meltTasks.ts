@@ -91,7 +91,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
   const ran: Omit<Run, 'does'> = { instrument: instrument ?? instrumentName, startC, endC, cools }
   const run = melt.melt?.run ?? null
   const fromMs = run?.started.at ?? null
-  const told = { place: melt.melt ? `melts/${melt.melt.id}` : melt.place, isGuess }
+  const placed = { place: melt.melt ? `melts/${melt.melt.id}` : melt.place, isGuess }
   const paced = ownPace(context, `load ${melt.name}`, LOAD_MIN)
   const load = `${row.of ?? 'bench'}/load ${melt.name}`
   const begun = statesByHand(context, load, LOAD_MIN)
@@ -114,7 +114,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
           },
     run: { ...ran, does: 'begins' },
     notBeforeMs: instrument === null ? null : coolUntilMs(context, instrument, ran),
-    ...told,
+    ...placed,
   })
   const upMs = fromMs === null ? null : fromMs + preheatMin * MINUTE_MS
   let up = loaded
@@ -128,7 +128,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
       needs: block,
       tags: burns,
       state: fromMs === null || upMs === null ? OPEN : between(fromMs, upMs, nowMs),
-      ...told,
+      ...placed,
     })
   const watch = row.add({
     name: `watch ${melt.name}`,
@@ -149,7 +149,7 @@ export function meltTasks(row: Row, context: PeriodContext, melt: MeltWork): str
       upMs === null || upMs > nowMs
         ? OPEN
         : { is: 'running', fromMs: upMs, untilMs: Math.max(nowMs, upMs + watchMin * MINUTE_MS) },
-    ...told,
+    ...placed,
   })
   if (melt.melt) context.melts.set(melt.melt.id, watch)
   return watch

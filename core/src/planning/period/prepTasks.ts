@@ -21,7 +21,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
   for (const [i, piece] of pieces.entries()) {
     const { steps, work, first, last } = piece
     const [station] = steps.map((step) => step.station)
-    const said = (WORKS[work] ?? unknownWork(steps[0]))(name, solvent.name)
+    const wording = (WORKS[work] ?? unknownWork(steps[0]))(name, solvent.name)
     const tagsOf = (things: readonly BenchThing[] = [], isWatched = false) => [
       ...(burns && (things.includes('hot plate') || station === 'collect') ? [TAGS.vapour] : []),
       ...(isWatched && things.includes('hot plate') ? [TAGS.inSight] : []),
@@ -42,7 +42,7 @@ export function stepTasks(row: Row, context: PeriodContext, prep: PrepFacts, nam
       hands = stateOfHands(context, prep, piece, left, task, pace?.minutes ?? planMin)
       id = row.add({
         name: work,
-        ...said,
+        ...wording,
         planMin,
         pace,
         place: `${place}/${station ?? 'plan'}`,

@@ -112,10 +112,10 @@ function prepare(
       : session
   // What is on the heat already may not be left until a flame next door is out: that is settled between people.
   const hasFlame = terms.busy.some(({ what }) => what === 'flame')
-  const kept = keeping(withSlack(due, tasks), tasks.length <= LOOKED_FOR_UP_TO) ?? keeping(due)
-  const flameless = kept === null && hasFlame ? keeping(withoutFlames(due)) : null
+  const withinSlack = keeping(withSlack(due, tasks), tasks.length <= LOOKED_FOR_UP_TO) ?? keeping(due)
+  const flameless = withinSlack === null && hasFlame ? keeping(withoutFlames(due)) : null
   // Where no order keeps every wait, the fewest and least harmful are let go.
-  const session = kept ?? flameless ?? softened(due).session
+  const session = withinSlack ?? flameless ?? softened(due).session
   return { asked, session, isAgainstFlame: flameless !== null }
 }
 
@@ -151,12 +151,12 @@ function planned(
   const isNew = before === null || !session.tasks.some(({ id }) => before.starts[id] !== undefined)
   if (isNew) return { plan: replan(session, effort), changed: null }
   const tried = attempt(() => replan(inOrder(session, before), KEPT_EFFORT))
-  const kept = tried.ok ? tried.value : null
-  if (kept && isAsPlanned(session, kept, before)) return { plan: kept, changed: null }
-  const free = replan(session, kept ? ANEW_EFFORT * effort : effort)
-  if (kept && costOf(kept) - costOf(free) < GAIN_MIN)
-    return { plan: kept, changed: slipOf(tasks, session, kept, before) }
-  const gainedMin = kept ? kept.makespanMin - free.makespanMin : null
+  const plan = tried.ok ? tried.value : null
+  if (plan && isAsPlanned(session, plan, before)) return { plan, changed: null }
+  const free = replan(session, plan ? ANEW_EFFORT * effort : effort)
+  if (plan && costOf(plan) - costOf(free) < GAIN_MIN)
+    return { plan, changed: slipOf(tasks, session, plan, before) }
+  const gainedMin = plan ? plan.makespanMin - free.makespanMin : null
   return { plan: free, changed: turnOf(tasks, session, free, before, gainedMin) }
 }
 

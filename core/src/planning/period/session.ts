@@ -40,13 +40,13 @@ export function sessionOf(
   // A period that has not begun is planned from its beginning.
   const nowMin = Math.max(0, minOf(nowMs))
   const aside = asideOf(tasks, putOff)
-  const kept = tasks.filter(({ id, state }) => !aside.has(id) && state.is !== 'done')
+  const remaining = tasks.filter(({ id, state }) => !aside.has(id) && state.is !== 'done')
   const done = new Map(
     tasks.flatMap((task) => (task.state.is === 'done' ? [[task.id, task.state.toMs]] : [])),
   )
   // Of what is done only that counts which something open may not be kept waiting for, or must still wait after.
   const counts = new Set(
-    kept.flatMap(({ after }) =>
+    remaining.flatMap(({ after }) =>
       after
         .filter(({ task, waitMin, waitMaxMin }) => done.has(task) && (waitMin ?? waitMaxMin) !== undefined)
         .map(({ task }) => task),
@@ -56,10 +56,10 @@ export function sessionOf(
   // A run that is over has left its instrument hot for the next.
   for (const { before } of gaps) if (done.has(before)) counts.add(before)
   const past = tasks.filter(({ id }) => counts.has(id))
-  const known = new Set([...kept, ...past].map(({ id }) => id))
-  const running = runningAtOnce(kept, terms.hands)
+  const known = new Set([...remaining, ...past].map(({ id }) => id))
+  const running = runningAtOnce(remaining, terms.hands)
   const { busy, notBeforeMin } = busyOf(terms, minOf, nowMin, tasks)
-  const later = kept.flatMap(({ id, state, notBeforeMs }) => {
+  const later = remaining.flatMap(({ id, state, notBeforeMs }) => {
     const put = putOff.get(id)
     const untilMs = put?.until === 'a time' ? (put.untilAtMs ?? null) : null
     const atMin = Math.max(
@@ -70,7 +70,7 @@ export function sessionOf(
     return state.is === 'open' && atMin > nowMin ? [{ id, atMin }] : []
   })
   const waitsForRun = waitingForRun(tasks)
-  const plain: SessionTask[] = [...past, ...kept].map(
+  const plain: SessionTask[] = [...past, ...remaining].map(
     ({ id, durationMin, after, needs, tags, prep, state }) => ({
       id,
       durationMin:
@@ -78,7 +78,7 @@ export function sessionOf(
           ? Math.max(0, minOf(state.untilMs) - minOf(state.fromMs))
           : durationMin,
       after: [
-        ...(id === CLEAR_UP ? allHandsOf(kept) : after).filter(({ task }) => known.has(task)),
+        ...(id === CLEAR_UP ? allHandsOf(remaining) : after).filter(({ task }) => known.has(task)),
         ...(waitsForRun.get(id) ?? []).filter(({ task }) => known.has(task)),
         ...(later.some((one) => one.id === id) ? [{ task: NOT_BEFORE + id }] : []),
       ],
@@ -88,7 +88,7 @@ export function sessionOf(
     }),
   )
   const began: (readonly [string, number])[] = [
-    ...kept.flatMap(({ id, state }): (readonly [string, number])[] =>
+    ...remaining.flatMap(({ id, state }): (readonly [string, number])[] =>
       state.is === 'running' && running.has(id) ? [[id, Math.min(nowMin, minOf(state.fromMs))]] : [],
     ),
     ...past.flatMap(({ id, state }): (readonly [string, number])[] =>
@@ -115,7 +115,7 @@ export function sessionOf(
       started: Object.fromEntries(began),
       done: Object.fromEntries(past.map(({ id }) => [id, minOf(done.get(id) ?? nowMs)])),
     },
-    chains: chainsOf(tasks, kept, terms.first),
+    chains: chainsOf(tasks, remaining, terms.first),
     deadlineMin: minOf(terms.endsAtMs),
     aside: [...aside],
   }
@@ -210,7 +210,7 @@ function busyOf(
   const used = new Set(tasks.flatMap(({ needs }) => Object.keys(needs)))
   const ours = runsUnderWay(tasks, minOf, nowMin)
   const notBeforeMin = new Map<string, number>()
-  const kept = busy.flatMap(({ what, fromAtMs, toAtMs }) => {
+  const occupied = busy.flatMap(({ what, fromAtMs, toAtMs }) => {
     const [fromMin, toMin] = [Math.max(0, minOf(fromAtMs)), minOf(toAtMs)]
     if (toMin <= fromMin || (what !== 'flame' && !used.has(what))) return []
     // Tubes that are in are not taken out because somebody else had it: that is settled between people.
@@ -224,7 +224,7 @@ function busyOf(
     const amount = what === 'hot plate' ? BENCH_HAS['hot plate'] : 1
     return [{ resource: what, fromMin, toMin, amount, ...(what === 'flame' ? { tags: [TAGS.flame] } : {}) }]
   })
-  return { busy: kept, notBeforeMin }
+  return { busy: occupied, notBeforeMin }
 }
 /** A run may be over so much later than it should. */
 const MAY_DRAG_ON_MIN = 30
@@ -270,8 +270,8 @@ function standsOpen(tasks: readonly PeriodTask[]): boolean {
 
 /** How the bench is left at the end: after everything that hands still do, whatever is left for another day. */
 const CLEAR_UP = 'bench/clear up'
-function allHandsOf(kept: readonly PeriodTask[]): PeriodTask['after'] {
-  const others = kept.filter(({ id, state }) => id !== CLEAR_UP && state.is === 'open')
+function allHandsOf(chosenTasks: readonly PeriodTask[]): PeriodTask['after'] {
+  const others = chosenTasks.filter(({ id, state }) => id !== CLEAR_UP && state.is === 'open')
   const waited = new Set(others.flatMap(({ after }) => after.map(({ task }) => task)))
   // What goes on by itself at the very end of its row is waited for as well.
   return others.filter(({ id, isAlone }) => !isAlone || !waited.has(id)).map(({ id }) => ({ task: id }))

@@ -74,10 +74,12 @@ export function tasksOf(
   ]
   const chosen = chosenOf(rows, period)
   const tasks = rows.flatMap((row) => (chosen.has(row.of) ? row.tasks() : leftOut(row)))
-  const kept = rows.filter(({ of }) => chosen.has(of)).map(({ of }) => tasks.filter((task) => task.of === of))
+  const chosenRows = rows
+    .filter(({ of }) => chosen.has(of))
+    .map(({ of }) => tasks.filter((task) => task.of === of))
   if (tasks.length === 0) return []
-  const told = oneByOne([...tasks, clearUp(context, kept)], period)
-  return period?.opened.body.isOwnPace ? atTodaysPace(told, period.begun) : told
+  const serialized = oneByOne([...tasks, clearUp(context, chosenRows)], period)
+  return period?.opened.body.isOwnPace ? atTodaysPace(serialized, period.begun) : serialized
 }
 
 /** A prep or an unknown that is open. */
@@ -155,21 +157,23 @@ export function classTasks(
   }
   const all = prepTasks(context, fresh, prep.opened.body.compound.name)
   const isKept = new Set(all.filter(({ isOptional }) => !isOptional).map(({ id }) => id))
-  const kept = all.filter(({ id }) => isKept.has(id))
-  return [...kept, clearUp(context, [kept])].map(({ id, durationMin, after, needs, tags = [], run }) => {
-    const until = run?.does === 'begins' ? id.replace('/load ', '/watch ') : null
-    return {
-      id,
-      durationMin,
-      after: after.filter(({ task }) => isKept.has(task)),
-      needs,
-      tags,
-      // The next bench begins the same run where this one began.
-      ...(run && until !== null
-        ? { keeps: { thing: run.instrument, until, coolsMin: coolsMin(run, run) } }
-        : {}),
-    }
-  })
+  const remaining = all.filter(({ id }) => isKept.has(id))
+  return [...remaining, clearUp(context, [remaining])].map(
+    ({ id, durationMin, after, needs, tags = [], run }) => {
+      const until = run?.does === 'begins' ? id.replace('/load ', '/watch ') : null
+      return {
+        id,
+        durationMin,
+        after: after.filter(({ task }) => isKept.has(task)),
+        needs,
+        tags,
+        // The next bench begins the same run where this one began.
+        ...(run && until !== null
+          ? { keeps: { thing: run.instrument, until, coolsMin: coolsMin(run, run) } }
+          : {}),
+      }
+    },
+  )
 }
 
 /** Preps by the name of what they purify; by their title where two are of the same. */

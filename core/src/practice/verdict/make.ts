@@ -26,7 +26,7 @@ export interface VerdictExercise {
   readonly cause: Cause
   readonly causes: readonly Cause[]
   readonly next: readonly NextStep[]
-  readonly told: string
+  readonly explanation: string
 }
 
 /**
@@ -110,7 +110,7 @@ export function verdictExercise(
     cause: story.cause,
     causes: CAUSES,
     next: shuffled([right, ...wrong.slice(0, CHOICES - 1)], uniform),
-    told: story.told,
+    explanation: story.explanation,
   }
 }
 

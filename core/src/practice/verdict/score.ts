@@ -10,21 +10,24 @@ export interface VerdictAnswer {
   readonly next: NextStep
 }
 
-export function scoreVerdict({ judgement, cause, told }: VerdictExercise, said: VerdictAnswer): Score {
+export function scoreVerdict(
+  { judgement, cause, explanation }: VerdictExercise,
+  answer: VerdictAnswer,
+): Score {
   const first = judgement.actions[0]
   const compared: readonly Compared[] = [
     {
       what: 'verdict',
-      you: said.verdict,
+      you: answer.verdict,
       was: judgement.verdict,
-      isRight: said.verdict === judgement.verdict,
+      isRight: answer.verdict === judgement.verdict,
     },
-    { what: 'cause', you: said.cause, was: cause, isRight: said.cause === cause },
+    { what: 'cause', you: answer.cause, was: cause, isRight: answer.cause === cause },
     {
       what: 'next',
-      you: said.next,
+      you: answer.next,
       was: first?.code ?? 'sign',
-      isRight: said.next === (first?.code ?? 'sign'),
+      isRight: answer.next === (first?.code ?? 'sign'),
     },
   ]
   const right = compared.filter(({ isRight }) => isRight).length
@@ -34,6 +37,10 @@ export function scoreVerdict({ judgement, cause, told }: VerdictExercise, said: 
     share: right / compared.length,
     compared,
     sentence:
-      missed === undefined ? told : missed.what === 'next' ? `${told} ${first?.sentence ?? ''}`.trim() : told,
+      missed === undefined
+        ? explanation
+        : missed.what === 'next'
+          ? `${explanation} ${first?.sentence ?? ''}`.trim()
+          : explanation,
   }
 }

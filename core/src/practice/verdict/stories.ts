@@ -30,7 +30,7 @@ interface Story {
   readonly watchedFromBelowC?: number
   readonly isAnother?: boolean
   readonly isDamp?: boolean
-  readonly told: string
+  readonly explanation: string
 }
 
 export const CHECKED: RangeEvidence['thermometer'] = {
@@ -43,32 +43,32 @@ export const STORIES: readonly Story[] = [
   {
     cause: 'nothing: it is as it should be',
     least: 1,
-    told: 'A pure sample, heated slowly, on a checked thermometer.',
+    explanation: 'A pure sample, heated slowly, on a checked thermometer.',
   },
   {
     cause: 'it was heated too fast',
     least: 1,
     rateCPerMin: 8,
-    told: 'The sample was pure. At 8 °C/min both ends read too high and too far apart.',
+    explanation: 'The sample was pure. At 8 °C/min both ends read too high and too far apart.',
   },
   {
     cause: 'something else is in it',
     least: 1,
     impurity: [0.04, 0.07],
-    told: 'A few mol % of another compound: low and broad.',
+    explanation: 'A few mol % of another compound: low and broad.',
   },
   {
     cause: 'it is another compound',
     least: 1,
     isAnother: true,
-    told: 'Another compound, and pure: sharp, but in the wrong place.',
+    explanation: 'Another compound, and pure: sharp, but in the wrong place.',
   },
   {
     cause: 'the thermometer',
     least: 2,
     readsLowC: 3,
     thermometer: { state: 'never checked', errorC: null, extrapolated: false },
-    told: 'The sample was pure. The thermometer read some degrees too low and had not been checked.',
+    explanation: 'The sample was pure. The thermometer read some degrees too low and had not been checked.',
   },
   {
     cause: 'solvent left in it',
@@ -76,7 +76,7 @@ export const STORIES: readonly Story[] = [
     isDamp: true,
     impurity: [0.03, 0.05],
     dried: { how: 'not', minutes: null, solventBoilsC: 78 },
-    told: 'It was not dried: solvent lowers the range like any impurity.',
+    explanation: 'It was not dried: solvent lowers the range like any impurity.',
   },
   {
     cause: 'the tube was too full or too coarse',
@@ -84,13 +84,13 @@ export const STORIES: readonly Story[] = [
     rateCPerMin: 2,
     fillMm: 8,
     grain: 'coarse',
-    told: 'The sample was pure. A column of 8 mm of coarse grains takes minutes to melt through.',
+    explanation: 'The sample was pure. A column of 8 mm of coarse grains takes minutes to melt through.',
   },
   {
     cause: 'watching began too late',
     least: 3,
     impurity: [0.05, 0.08],
     watchedFromBelowC: 0.5,
-    told: 'It had begun before you looked: the onset you saw is where you began to look.',
+    explanation: 'It had begun before you looked: the onset you saw is where you began to look.',
   },
 ]

@@ -17,7 +17,7 @@ describe('what does it say', () => {
         ...right,
         cause: cause === 'the thermometer' ? ('solvent left in it' as const) : ('the thermometer' as const),
       }
-      expect(scoreVerdict(exercise, wrong)).toMatchObject({ isGood: false, sentence: exercise.told })
+      expect(scoreVerdict(exercise, wrong)).toMatchObject({ isGood: false, sentence: exercise.explanation })
     }
     expect(seen.size).toBe(8)
     expect([...(seen.get('something else is in it') ?? [])]).toEqual(['impure'])

@@ -38,10 +38,10 @@ function keptWaitingBy(
   return latest(isForerunner) || latest(isInTheWay)
 
   /** The one that began last: what it waited for in turn is found from there. */
-  function latest(kept: (i: number) => boolean): number {
+  function latest(mayUse: (i: number) => boolean): number {
     let found = 0
     for (let i = 1; i <= tasks.length; i++)
-      if (isBefore(i) && kept(i) && (found === 0 || at(starts, i) > at(starts, found))) found = i
+      if (isBefore(i) && mayUse(i) && (found === 0 || at(starts, i) > at(starts, found))) found = i
     return found
   }
 }

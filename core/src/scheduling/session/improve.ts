@@ -27,10 +27,10 @@ export function improve(
   let best = first
   const { uniform: random } = randomSource((compiled.size + 1000 * look) * 7919)
   for (let round = 0; round < rounds && best.endMin > leastMin; round++) {
-    const kept = lagsKeepingOrder(compiled, best, freedOf(compiled, best, random))
-    if (!kept) continue
+    const shorter = lagsKeepingOrder(compiled, best, freedOf(compiled, best, random))
+    if (!shorter) continue
     const { found } = search(
-      { ...compiled, lags: kept },
+      { ...compiled, lags: shorter },
       NODES_EACH,
       { starts: best.starts, endMin: best.endMin },
       rank,

@@ -36,7 +36,7 @@ export function ThermometerForm({
           {text === '' ? 'Record' : `Record ${text} °C`}
         </Button>
       </div>
-      <Refusal sentence={form.said} />
+      <Refusal sentence={form.message} />
       {children}
     </form>
   )

@@ -89,7 +89,7 @@ export function ClassFit() {
       shelf.instruments.map((one) => one.id),
     )
     if (typeof read === 'string') setWrong(read)
-    else start((tell) => simulated(read, tell))
+    else start((notify) => simulated(read, notify))
   }
   return (
     <>
@@ -175,7 +175,7 @@ const BLOCK = 'melting instrument'
 /** The day as it is, and with one thing changed at a time; null when it was told to stop. */
 async function simulated(
   input: Omit<LabInput, 'seed' | 'runs'>,
-  tell: Notify,
+  notify: Notify,
 ): Promise<Result<readonly Way[]> | null> {
   const more = (name: string) => ({ ...input.shared, [name]: (input.shared[name] ?? 0) + 1 })
   const overMin = input.arrival.kind === 'scattered' ? input.arrival.overMin : 0
@@ -193,7 +193,7 @@ async function simulated(
   for (const [i, [name, one]] of inputs.entries()) {
     const day = await heavy.classDay(
       { ...one, seed: SEED, runs: DAYS },
-      proxy((done: number) => tell((i + done / DAYS) / inputs.length)),
+      proxy((done: number) => notify((i + done / DAYS) / inputs.length)),
     )
     if (!day?.ok) return day
     ways.push({ name, day: day.value })

@@ -51,7 +51,7 @@ export function ReliabilityPart({ home }: { home: string }) {
         <RunOrStop
           isRunning={share !== null}
           onRun={() => {
-            start((tell) => tryList(one, (count) => tell(count / (2 * BENCHES))))
+            start((notify) => tryList(one, (count) => notify(count / (2 * BENCHES))))
           }}
           onStop={stop}
         >
@@ -77,18 +77,18 @@ function nameOf({ opened, candidates }: UnknownFacts): string {
 }
 
 /** Both ways of choosing the next mixture, one after the other; null when it was told to stop. */
-async function tryList(one: UnknownFacts, tell: (done: number) => boolean): Promise<Result<Tried> | null> {
+async function tryList(one: UnknownFacts, report: (done: number) => boolean): Promise<Result<Tried> | null> {
   const heavy = await compute()
   const input: ReliabilityInput = {
     candidates: one.candidates.map(({ compound }) => candidateFrom(compound)),
     benches: BENCHES,
     seed: SEED,
   }
-  const most = await heavy.reliability(input, proxy(tell))
+  const most = await heavy.reliability(input, proxy(report))
   if (!most?.ok) return most
   const nearest = await heavy.reliability(
     { ...input, strategy: 'nearest first' },
-    proxy((count: number) => tell(BENCHES + count)),
+    proxy((count: number) => report(BENCHES + count)),
   )
   if (!nearest?.ok) return nearest
   return { ok: true, value: { of: one.id, most: most.value, nearest: nearest.value } }
@@ -103,8 +103,8 @@ function ReliabilitySummary({ tried: { most, nearest }, list }: { tried: Tried; 
         This list of {list.candidates.length} takes <b>{fixed(most.runs, 1)} mixtures</b> on average;{' '}
         {hard ? `${name(hard.a)} and ${name(hard.b)} are the hard pair.` : 'no pair needed a second mixture.'}
       </p>
-      <Bar what="by what is most informative" told={most} />
-      <Bar what="nearest melting first" told={nearest} />
+      <Bar what="by what is most informative" reliability={most} />
+      <Bar what="nearest melting first" reliability={nearest} />
       <p className="quiet mt-2">
         Simulated with typical values. Every tenth unknown is not on the list. Mixtures differ from the ideal
         relation by about 6.6 °C (standard deviation). One pair in eighty shows no depression, and one run in
@@ -115,8 +115,8 @@ function ReliabilitySummary({ tried: { most, nearest }, list }: { tried: Tried; 
   )
 }
 
-function Bar({ what, told }: { what: string; told: Reliability }) {
-  const { benches, right, wrong, undecided, unlisted, runs } = told
+function Bar({ what, reliability }: { what: string; reliability: Reliability }) {
+  const { benches, right, wrong, undecided, unlisted, runs } = reliability
   const share = (count: number) => `${fixed((100 * count) / benches, 1)} %`
   return (
     <div className={css.bar}>

@@ -23,8 +23,8 @@ test('a list at hand is run through simulated benches, both ways, and its hard p
   const user = userEvent.setup()
   page()
   await user.click(screen.getByRole('button', { name: 'Try 200 simulated benches' }))
-  const told = await screen.findByTestId('reliability')
-  expect(told.textContent).toMatch(
+  const reliability = await screen.findByTestId('reliability')
+  expect(reliability.textContent).toMatch(
     /This list of 4 takes \d\.\d mixtures on average; .+ and .+ are the hard pair/,
   )
   expect(screen.getByRole('img', { name: /^by what is most informative: right \d/ })).toBeTruthy()

@@ -223,7 +223,7 @@ function LogHeating({ instrument, ambientC }: { instrument: Instrument; ambientC
           Take them from a file
         </FileButton>
       </div>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

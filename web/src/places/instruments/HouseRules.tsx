@@ -38,11 +38,11 @@ export function HouseRules() {
             </tr>
           </thead>
           <tbody>
-            {ROWS.map(([question, tell]) => (
+            {ROWS.map(([question, textOf]) => (
               <tr key={question}>
                 <td>{question}</td>
                 {rules.map((set) => (
-                  <td key={set.name}>{tell(set)}</td>
+                  <td key={set.name}>{textOf(set)}</td>
                 ))}
               </tr>
             ))}
@@ -118,7 +118,7 @@ export function HouseRules() {
           key={`${editing.name} versions`}
           sort="house rules"
           id={editing.name}
-          tell={(body, before) =>
+          describe={(body, before) =>
             before
               ? differencesOf(before as Conventions, body as Conventions).join('; ') || 'nothing shown here'
               : 'as it came'
@@ -164,8 +164,8 @@ function GoneBy() {
 
 /** What another set asks otherwise, a line each. */
 function differencesOf(from: Conventions, to: Conventions): readonly string[] {
-  return ROWS.flatMap(([question, tell]) =>
-    tell(from) === tell(to) ? [] : [`${question}: ${tell(from)} → ${tell(to)}`],
+  return ROWS.flatMap(([question, textOf]) =>
+    textOf(from) === textOf(to) ? [] : [`${question}: ${textOf(from)} → ${textOf(to)}`],
   )
 }
 

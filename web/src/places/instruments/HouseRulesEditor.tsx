@@ -119,7 +119,7 @@ export function HouseRulesEditor({
           Never mind
         </Button>
       </div>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

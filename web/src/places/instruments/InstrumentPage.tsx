@@ -61,12 +61,12 @@ function Now({ instrument }: { instrument: Instrument }) {
   const { notebook } = useParams()
   const { states, trouble } = useInstruments()
   const state = states?.find((one) => one.instrument.id === instrument.id)
-  const heard = useNotebook((one) => one.readings[instrument.id])
+  const reading = useNotebook((one) => one.readings[instrument.id])
   const { character, thermometer } = instrument
   const run = state?.run ?? null
   const blockC = state?.blockC ?? null
   const text = run
-    ? (heard?.reading?.probe.text ?? run.reading?.probe.text)
+    ? (reading?.reading?.probe.text ?? run.reading?.probe.text)
     : blockC === null
       ? undefined
       : fixed(blockC, character.decimals)

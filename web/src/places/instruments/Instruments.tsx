@@ -107,9 +107,9 @@ function BenchOfInstruments({ base }: { base: string }) {
 
 function InstrumentRow({ state, base, view }: { state: InstrumentState; base: string; view: View }) {
   const { instrument, run, blockC } = state
-  const heard = useNotebook((one) => one.readings[instrument.id])
+  const reading = useNotebook((one) => one.readings[instrument.id])
   const shown = run
-    ? (heard?.reading?.probe.text ?? run.reading?.probe.text ?? '–')
+    ? (reading?.reading?.probe.text ?? run.reading?.probe.text ?? '–')
     : blockC === null
       ? '–'
       : fixed(blockC, instrument.character.decimals)

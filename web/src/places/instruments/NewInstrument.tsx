@@ -105,7 +105,7 @@ export function NewInstrument() {
           Never mind
         </Button>
       </div>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

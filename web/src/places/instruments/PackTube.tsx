@@ -75,7 +75,7 @@ export function PackTube() {
         Tubes of one set go into one run. Give an unknown, its authentic sample and their mixture the same
         letter.
       </p>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
       <NewSample
         samples={samples}
         onNamed={(id) => {

@@ -34,8 +34,8 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
   const standards = standardsOf(view, instrument.id)
   const facts = calibrationOf(view, instrument.id, clock.now())
   const [method, setMethod] = useState<Calibration['method']>('between the points')
-  const told = METHODS.map((one) => ({ method: one, calibration: calibrationFrom(standards, one) }))
-  const chosen = told.find((one) => one.method === method)?.calibration
+  const calibrations = METHODS.map((one) => ({ method: one, calibration: calibrationFrom(standards, one) }))
+  const chosen = calibrations.find((one) => one.method === method)?.calibration
   const isNew =
     !facts || facts.stale !== null || standards.some(({ id }) => !facts.entry.body.restsOn.includes(id))
   return (
@@ -112,7 +112,7 @@ export function ThermometerPart({ instrument }: { instrument: Instrument }) {
         {standards.length > 0 && (
           <>
             <div role="radiogroup" aria-label="method of calibration">
-              {told.map(({ method: one, calibration }) => (
+              {calibrations.map(({ method: one, calibration }) => (
                 <Form.Check
                   key={one}
                   type="radio"
@@ -192,7 +192,7 @@ function ReadStandard({ instrument }: { instrument: Instrument }) {
       <Button type="submit" size="sm" className="mt-2">
         Record this standard
       </Button>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

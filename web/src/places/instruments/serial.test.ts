@@ -24,7 +24,7 @@ function fakePort() {
   const settle = () => new Promise((resolve) => setTimeout(resolve, 5))
   return {
     port,
-    said: sentences,
+    sentences,
     send: async (text: string) => {
       give?.enqueue(new TextEncoder().encode(text))
       await settle()
@@ -34,15 +34,15 @@ function fakePort() {
 
 describe('a thermometer on a serial port', () => {
   test('each number with its unit is a reading, however the wire cuts the lines', async () => {
-    const { port, said: messages, send } = fakePort()
+    const { port, sentences: messages, send } = fakePort()
     let now = 5000
-    const heard: string[] = []
+    const received: string[] = []
     const skipped: string[] = []
     const reader = await readPort(
       port,
       9600,
       () => now,
-      (line) => heard.push(line),
+      (line) => received.push(line),
       (line) => skipped.push(line),
     )
     await send('ready\r\n21.')
@@ -51,7 +51,7 @@ describe('a thermometer on a serial port', () => {
     await send('T=+21,9 °C\n\n70.7 F\r')
     now += 1000
     await send('22.6 C')
-    expect(heard).toEqual(['reading 0 21.4', 'reading 1 21.9', 'reading 1 21.5'])
+    expect(received).toEqual(['reading 0 21.4', 'reading 1 21.9', 'reading 1 21.5'])
     expect(skipped).toEqual(['ready'])
     await reader.stop()
     expect(messages).toEqual(['open 9600', 'close'])

@@ -103,8 +103,8 @@ export function Backup({
             {looked.report.isSameLedger ? '' : ', of another data folder'}: {toldOf(looked.report)} What is
             here stays unchanged.
           </p>
-          {looked.report.notebooks.map((told) => (
-            <LinesRemarks key={told.id} told={told} />
+          {looked.report.notebooks.map((notebook) => (
+            <LinesRemarks key={notebook.id} report={notebook} />
           ))}
           {looked.report.remarks.length > 0 && (
             <ul className="mb-2">
@@ -148,9 +148,9 @@ function nothingNew({ notebooks, photographs, shelf }: Restored): boolean {
 }
 
 function toldOf({ notebooks, photographs, shelf }: Restored): string {
-  const told = notebooks.map(
+  const rows = notebooks.map(
     ({ title, lines, fresh, refused }) =>
       `“${title}”: ${fresh} of ${lines} entries new${refused > 0 ? `, ${refused} of them refused` : ''}`,
   )
-  return `${[...told, `${photographs.fresh} of ${photographs.all} photographs new`, `${shelf.fresh} of ${shelf.all} versions of the shelf new`].join('; ')}.`
+  return `${[...rows, `${photographs.fresh} of ${photographs.all} photographs new`, `${shelf.fresh} of ${shelf.all} versions of the shelf new`].join('; ')}.`
 }

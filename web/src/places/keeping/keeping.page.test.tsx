@@ -32,7 +32,7 @@ const REPORT: Restored = {
 beforeEach(async () => {
   await openDemo()
   server.keeping.mockResolvedValue(KEEPING)
-  act(() => stream.tell?.connected(true))
+  act(() => stream.events?.connected(true))
 })
 afterEach(cleanup)
 const show = () => showAt(ThisNotebook, `/n/${NOTEBOOK}/this-notebook`, '/n/:notebook/this-notebook')

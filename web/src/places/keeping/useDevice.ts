@@ -34,15 +34,15 @@ export function useDevice(): OnThisDevice | null {
 
 async function look(): Promise<OnThisDevice> {
   const here = await photographsHere()
-  const kept = await openCopies().catch(() => null)
+  const copies = await openCopies().catch(() => null)
   const [copy, pictures, waiting, space, stays] = await Promise.all([
-    kept?.counted().catch(() => null) ?? null,
-    here?.kept().catch(() => null) ?? null,
+    copies?.counted().catch(() => null) ?? null,
+    here?.usage().catch(() => null) ?? null,
     here?.waiting().catch(() => null) ?? null,
     navigator.storage?.estimate?.().catch(() => null) ?? null,
     navigator.storage?.persisted?.().catch(() => null) ?? null,
   ])
-  kept?.close()
+  copies?.close()
   return {
     copy,
     pictures,

@@ -18,16 +18,16 @@ export function Checks({
 }) {
   const checks = checksFor(instrument, melt.planned.body.window, blockC)
   // One picture at a time: that of the next thing to be set up.
-  const next = checks.find(({ id, told }) => told === 'ask' && !melt.checks.has(id))?.id
+  const next = checks.find(({ id, state }) => state === 'ask' && !melt.checks.has(id))?.id
   return (
     <section aria-label="Before you start">
       <h2>Before you start</h2>
       <ul className={classNames(css.steps, 'step-list mt-1')}>
-        {checks.map(({ id, sentence, told }) => {
+        {checks.map(({ id, sentence, state }) => {
           const isMade = melt.checks.has(id)
           return (
             <li key={id}>
-              {told === 'ask' ? (
+              {state === 'ask' ? (
                 <button
                   type="button"
                   className={isMade ? classNames(css.tick, css.done) : css.tick}
@@ -38,12 +38,12 @@ export function Checks({
                   }}
                 />
               ) : (
-                <span className={told === 'fine' ? 'told' : 'told trouble'}>
-                  {told === 'fine' ? 'fine' : 'stop'}
+                <span className={state === 'fine' ? 'told' : 'told trouble'}>
+                  {state === 'fine' ? 'fine' : 'stop'}
                 </span>
               )}
               <div>
-                <span className={isMade ? css.doneText : told === 'trouble' ? 'trouble' : undefined}>
+                <span className={isMade ? css.doneText : state === 'trouble' ? 'trouble' : undefined}>
                   {sentence}
                 </span>
                 {id === next && <SetUpPicture of={id} />}

@@ -24,12 +24,12 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
   useNow()
   const view = useNotebook((state) => state.view)
   /** Odd readings that stand as they were typed: whoever read them says so, and is not asked again. */
-  const [told, setTold] = useState<readonly EntryId[]>([])
+  const [takenBack, setTold] = useState<readonly EntryId[]>([])
   const nowS = runSeconds(melt)
   const waiting = melt.marks.find(
     ({ temperature, entry }) => temperature === null && nowS - entry.body.pressedAtS <= MARK_WAITS_S,
   )
-  const doubt = misreadingsOf(view, melt).findLast(({ typed }) => !told.includes(typed.id))
+  const doubt = misreadingsOf(view, melt).findLast(({ typed }) => !takenBack.includes(typed.id))
   const read = melt.run ? readingsOf(view, melt.id, melt.run.id) : null
   const lastS = read?.lastSample ?? 0
   const isDue = read?.probeC.size === 0 || nowS - lastS >= READ_EVERY_S
@@ -86,7 +86,7 @@ export function EyeReading({ melt, muted }: { melt: MeltFacts; muted: boolean })
             variant="link"
             size="sm"
             onClick={() => {
-              setTold([...told, doubt.typed.id])
+              setTold([...takenBack, doubt.typed.id])
             }}
           >
             it is correct

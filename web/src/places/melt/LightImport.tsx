@@ -74,7 +74,7 @@ export function LightImport({ melt }: { melt: MeltFacts }) {
               >
                 {name}
               </Button>{' '}
-              <span className={read.ok ? 'quiet' : 'trouble'}>{read.ok ? read.said : read.sentence}</span>
+              <span className={read.ok ? 'quiet' : 'trouble'}>{read.ok ? read.summary : read.sentence}</span>
             </li>
           ))}
         </ul>
@@ -86,7 +86,7 @@ export function LightImport({ melt }: { melt: MeltFacts }) {
       )}
       {file?.ok && tube && (
         <>
-          <p className="quiet mt-1 mb-0">{file.said}</p>
+          <p className="quiet mt-1 mb-0">{file.summary}</p>
           <LightOfTube
             melt={melt}
             slot={slot}

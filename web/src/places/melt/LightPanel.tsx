@@ -69,7 +69,7 @@ export function LightOfTube({
   const [moved, setMoved] = useState<MeltingRange | null>(null)
   const found = attempt(() => detectMelt(trace, SHARES))
   const ends = moved ?? (found.ok ? found.value : null)
-  const kept = melt.detected.get(slot)?.body
+  const detected = melt.detected.get(slot)?.body
   const isWatched = !file && melt.run !== null && melt.run.ended === null
   return (
     <div className="mt-2">
@@ -109,12 +109,12 @@ export function LightOfTube({
             })
           }}
         >
-          {kept ? 'Take these ends instead' : 'Take these ends'}
+          {detected ? 'Take these ends instead' : 'Take these ends'}
         </Button>
       )}
-      {kept && (
+      {detected && (
         <span className="quiet ms-2">
-          Taken: {fixed(kept.onsetC, decimals)} to {fixed(kept.clearC, decimals)} °C.
+          Taken: {fixed(detected.onsetC, decimals)} to {fixed(detected.clearC, decimals)} °C.
         </span>
       )}
     </div>

@@ -219,7 +219,7 @@ export function MeltPlan({
             )}
           </p>
         )}
-        <FieldError sentence={sentence ? null : form.said} />
+        <FieldError sentence={sentence ? null : form.message} />
         <Button type="submit" disabled={!planned?.ok} className="mt-2">
           Plan this {purpose === 'scouting' ? 'scouting run' : 'melt'}
         </Button>

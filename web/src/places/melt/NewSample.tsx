@@ -110,7 +110,7 @@ export function NewSample({
           Never mind
         </Button>
       </div>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </fieldset>
   )
 }

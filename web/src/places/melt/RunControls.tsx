@@ -118,9 +118,14 @@ const URGENT: readonly Move['say'][] = [
 ]
 
 /** Simulated time may be hurried while something goes on by itself and nobody has to look. */
-function mayHurry(melt: MeltFacts, run: Run, { heard }: MeltMoment, instrument: Instrument | undefined) {
-  if (run.byHand || instrument?.simulated !== true || !heard?.reading) return false
-  return GOES_ON.includes(heard.reading.phase) && !needsEyes(melt.planned.body, heard.reading)
+function mayHurry(
+  melt: MeltFacts,
+  run: Run,
+  { heard: lastReading }: MeltMoment,
+  instrument: Instrument | undefined,
+) {
+  if (run.byHand || instrument?.simulated !== true || !lastReading?.reading) return false
+  return GOES_ON.includes(lastReading.reading.phase) && !needsEyes(melt.planned.body, lastReading.reading)
 }
 const GOES_ON: readonly string[] = ['preheating', 'ramping', 'heating', 'cooling']
 

@@ -10,9 +10,9 @@ export function UnderThePad({ melt, marking, onset }: { melt: MeltFacts; marking
     .find((mark) => mark.entry.body.moment === 'early sign' && mark.word === null)
   return (
     <div className="mt-3">
-      {marking.said && (
+      {marking.message && (
         <p className="look" role="alert">
-          {marking.said}
+          {marking.message}
         </p>
       )}
       <SwappedMarks melts={[melt]} />

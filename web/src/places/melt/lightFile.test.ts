@@ -23,7 +23,7 @@ describe('a light trace from a file', () => {
   test('a long one is thinned and says so', () => {
     const read = readLightFile(Array.from({ length: 9000 }, (_, i) => `${i / 100},1`).join('\n'))
     expect(read.ok && read.trace.length).toBe(3000)
-    expect(read.ok && read.said).toBe('9000 readings, one in 3 kept.')
+    expect(read.ok && read.summary).toBe('9000 readings, one in 3 kept.')
   })
   test.each([
     ['temperature,light', 'This file is empty.'],

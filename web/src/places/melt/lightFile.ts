@@ -6,7 +6,7 @@ export type LightFile =
       readonly ok: true
       readonly trace: readonly LightSample[]
       readonly decimals: number
-      readonly said: string
+      readonly summary: string
     }
   | { readonly ok: false; readonly sentence: string }
 
@@ -46,7 +46,7 @@ export function readLightFile(text: string): LightFile {
     ok: true,
     trace,
     decimals,
-    said: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.${texts.some((one) => one.includes(',')) ? ' Its commas were read as decimal points.' : ''}`,
+    summary: `${rows.length} readings${every > 1 ? `, one in ${every} kept` : ''}.${texts.some((one) => one.includes(',')) ? ' Its commas were read as decimal points.' : ''}`,
   }
 }
 

@@ -512,7 +512,7 @@ describe('the dial while it runs', () => {
     const { write } = await import('../../ledger/notebook')
     const instrument = 'dial-block' as InstrumentId
     act(() => {
-      stream.tell?.connected(true)
+      stream.events?.connected(true)
       write({
         kind: 'run started',
         subject: melt?.id as never,

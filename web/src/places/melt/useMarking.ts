@@ -15,7 +15,7 @@ export interface Marking {
   readonly muted: boolean
   readonly setMuted: (muted: boolean) => void
   /** What the last press could not do, or null. */
-  readonly said: string | null
+  readonly message: string | null
 }
 
 /** Presses on the pad, by hand or by key. A press stamps instrument time; nothing waits for the network. */
@@ -49,15 +49,15 @@ export function useMarking(melt: MeltFacts): Marking {
     },
     [melt.id],
   )
-  return { press, strikeLast, strikeMark, nameSign, muted, setMuted, said: sentence }
+  return { press, strikeLast, strikeMark, nameSign, muted, setMuted, message: sentence }
 }
 
 /** Writes the mark, or says why not. */
 function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
-  const heard = useNotebook.getState().readings[melt.planned.body.instrument]
+  const lastReading = useNotebook.getState().readings[melt.planned.body.instrument]
   if (!melt.run) return 'The run has not begun.'
   const { feed, recorded } = melt.run.started.body
-  const isHeard = heard?.reading != null && heard.id === melt.run.id
+  const isHeard = lastReading?.reading != null && lastReading.id === melt.run.id
   const refusal = refusedPress(slot, moment, {
     slots: melt.planned.body.tubes.map((tube) => tube.slot),
     marks: melt.marks,
@@ -73,8 +73,8 @@ function pressed(melt: MeltFacts, slot: number, moment: Moment): string | null {
       slot,
       moment,
       pressedAtS,
-      lastSample: isHeard ? (heard.reading?.sample ?? 0) : Math.floor(pressedAtS),
-      lastProbe: recorded && isHeard ? (heard.reading?.probe ?? null) : null,
+      lastSample: isHeard ? (lastReading.reading?.sample ?? 0) : Math.floor(pressedAtS),
+      lastProbe: recorded && isHeard ? (lastReading.reading?.probe ?? null) : null,
       from: 'key',
     },
   })

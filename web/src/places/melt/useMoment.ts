@@ -11,17 +11,17 @@ export type MeltMoment = ReturnType<typeof useMoment>
 export function useMoment(melt: MeltFacts, run: Run) {
   const view = useNotebook((state) => state.view)
   const isConnected = useNotebook((state) => state.connected)
-  const heard: TimedReading | null = useLastReading(melt)
+  const lastReading: TimedReading | null = useLastReading(melt)
   useNow()
   const atS = runSeconds(melt)
-  const rate = liveRate(view, melt, heard?.recent ?? [])
+  const rate = liveRate(view, melt, lastReading?.recent ?? [])
   return {
-    heard,
+    heard: lastReading,
     atS,
     isConnected,
     /** What the thermometer shows where it is recorded, about where it stands where it is read by eye; °C. */
-    nowC: run.recorded ? (heard?.reading?.probe.value ?? null) : estimatedNow(view, melt, atS),
-    phase: heard?.reading?.phase ?? null,
+    nowC: run.recorded ? (lastReading?.reading?.probe.value ?? null) : estimatedNow(view, melt, atS),
+    phase: lastReading?.reading?.phase ?? null,
     rateCPerMin: rate?.rateCPerMin ?? null,
     /** How far off that may be, °C/min. */
     rateWithinCPerMin: rate?.withinCPerMin ?? null,

@@ -116,8 +116,8 @@ export function useLastReading(melt: MeltFacts): TimedReading | null {
 }
 
 function heardOf({ readings }: Pick<LedgerState, 'readings'>, { planned, run }: MeltFacts) {
-  const heard = readings[planned.body.instrument]
-  return heard && heard.id === run?.id ? heard : null
+  const lastReading = readings[planned.body.instrument]
+  return lastReading && lastReading.id === run?.id ? lastReading : null
 }
 
 /** Whether anything was heard of the run yet; changes once, and not with every reading. */
@@ -131,8 +131,8 @@ export function runSeconds(melt: MeltFacts): number {
   const { run } = melt
   if (!run) return 0
   if (run.started.body.feed === 'by hand') return Math.max(0, (clock.now() - run.started.at) / 1000)
-  const heard = heardOf(state, melt)
-  if (!heard?.reading) return 0
-  const sinceS = state.about?.byHand ? 0 : ((clock.elapsed() - heard.heardAt) / 1000) * heard.pace
-  return heard.reading.atS + sinceS
+  const lastReading = heardOf(state, melt)
+  if (!lastReading?.reading) return 0
+  const sinceS = state.about?.byHand ? 0 : ((clock.elapsed() - lastReading.heardAt) / 1000) * lastReading.pace
+  return lastReading.reading.atS + sinceS
 }

@@ -265,7 +265,7 @@ export function PlateForm({
             {read.sentence}
           </p>
         )}
-        <FieldError sentence={read.sentence ? null : form.said} />
+        <FieldError sentence={read.sentence ? null : form.message} />
         <p className="row-of mt-2">
           <Button type="submit" disabled={!read.body}>
             Record this plate

@@ -156,7 +156,7 @@ function HandedIn({ practical }: { practical: Practical }) {
   const { onsetRule } = useHouseRules()
   const [learner, setLearner] = useState('')
   const [results, setResults] = useState<PracticalResults | null>(null)
-  const [said, setSaid] = useState<string | null>(null)
+  const [sentence, setSaid] = useState<string | null>(null)
   const gather = async (): Promise<PracticalResults> => {
     const remote = await practising()
     const tried = triedTubes(view, practical)
@@ -210,9 +210,9 @@ function HandedIn({ practical }: { practical: Practical }) {
         </div>
         <Button type="submit">Make the sheet</Button>
       </Form>
-      {said && (
+      {sentence && (
         <p className="look" role="alert">
-          {said}
+          {sentence}
         </p>
       )}
       {results && (

@@ -47,7 +47,7 @@ const answer = (name: 'Good' | 'Not yet') => screen.findByRole('heading', { name
 const button = (name: string | RegExp) => screen.getByRole('button', { name })
 const rules = () => houseRulesOf(useNotebook.getState().view, SHELF.houseRules) ?? DEFAULT_HOUSE_RULES
 /** Until the simulated instrument has been heard. */
-const heard = () =>
+const heardSounds = () =>
   waitFor(() => {
     expect(screen.getByTestId('block-temperature').textContent).toMatch(/^\d+\.\d°C$/)
   })
@@ -78,7 +78,7 @@ describe('at the lens', () => {
   test('keys mark, one can be struck, and what was pressed too early is told beside what it was', async () => {
     const user = exercise('three-at-once', '?seed=11')
     await screen.findByRole('group', { name: 'Mark pad' })
-    await heard()
+    await heardSounds()
     await user.keyboard('asx')
     expect(screen.getAllByText('strike out')).toHaveLength(3)
     await user.keyboard('a')
@@ -95,14 +95,14 @@ describe('at the lens', () => {
     expect(line?.tubes[0]?.firstErrorC).toBeLessThan(-2)
     expect(line?.tubes[2]).toEqual({ firstErrorC: null, allErrorC: null })
     await user.click(button('The same again'))
-    await heard()
+    await heardSounds()
     screen.getByRole('heading', { name: 'Last time' })
     screen.getByRole('heading', { name: 'Your eye, over 16 tubes' })
   })
   test('two keys pressed the wrong way round are asked about, and exchanged', async () => {
     const user = exercise('three-at-once', '?seed=11')
     await screen.findByRole('group', { name: 'Mark pad' })
-    await heard()
+    await heardSounds()
     const shownC = () => screen.getByTestId('block-temperature').textContent
     await user.keyboard('z')
     const before = shownC()
@@ -147,7 +147,7 @@ describe('heated by hand', () => {
     expect(screen.getByRole('alert').textContent).toBe('The dial goes from 0 to 10.')
     await user.clear(screen.getByLabelText('setting of the dial'))
     await user.type(screen.getByLabelText('setting of the dial'), '1{Enter}')
-    await heard()
+    await heardSounds()
     await user.click(button('Stop here'))
     await answer('Not yet')
     screen.getByText(/never came to 87 °C/)
@@ -245,10 +245,10 @@ describe('heads', () => {
   test('a period is put in order by its arrows, and held against the best', async () => {
     const user = exercise('out-on-time', '?seed=2&level=1')
     await screen.findByRole('heading', { name: 'Hands-on tasks' })
-    const told = () => screen.getByText(/In this order you finish after/).textContent
-    const before = told()
+    const finishText = () => screen.getByText(/In this order you finish after/).textContent
+    const before = finishText()
     for (let i = 0; i < 3; i++) await user.click(button('Set up the suction for benzil: sooner'))
-    expect(told()).not.toBe(before)
+    expect(finishText()).not.toBe(before)
     await user.click(await screen.findByRole('button', { name: 'Use this order' }))
     await answer('Not yet')
     screen.getByRole('heading', { name: 'The shortest order' })
@@ -303,7 +303,7 @@ describe('made by an instructor', () => {
   }
   test('a code is opened, done, and counts for the eye alone; a damaged one gets a sentence', async () => {
     const user = showAt(GivenExercise, `${at}/made/${codeOf(BENZIL)}`, '/n/:notebook/practice/made/:code')
-    await heard()
+    await heardSounds()
     await user.keyboard('s')
     await user.click(button('I have seen enough'))
     await answer('Not yet')
@@ -326,7 +326,7 @@ describe('made by an instructor', () => {
       '/n/:notebook/practice/practicals/:practical',
     )
     await user.click((await screen.findAllByRole('button', { name: 'Begin its one try' }))[0] as HTMLElement)
-    await heard()
+    await heardSounds()
     await user.keyboard('s')
     await user.click(button('I have seen enough'))
     await screen.findByText('done, sealed')
@@ -353,7 +353,7 @@ describe('made by an instructor', () => {
     const open = () =>
       showAt(PracticalPage, `${at}/practicals/week-4`, '/n/:notebook/practice/practicals/:practical')
     await open().click(await screen.findByRole('button', { name: 'Begin its one try' }))
-    await heard()
+    await heardSounds()
     cleanup()
     open()
     await screen.findByText('begun and left: not marked')

@@ -52,10 +52,10 @@ export function useHeated(heated: Heated, hurry: number): HeatedNow {
     let last = performance.now()
     let isAsking = false
     const begun = practising().then((remote) => remote.begin(heated, onsetRule))
-    const told = (error: unknown) => {
+    const fail = (error: unknown) => {
       if (!isLeft) setTrouble((error as Error).message)
     }
-    begun.catch(told)
+    begun.catch(fail)
     const tick = () => {
       const at = performance.now()
       dueS += (Math.min(AWAY_MS, at - last) / 1000) * pace.current
@@ -75,7 +75,7 @@ export function useHeated(heated: Heated, hurry: number): HeatedNow {
             truth,
             shown: [...before.shown, ...readings.map(({ atS, probe }) => ({ atS, shownC: probe.value }))],
           }))
-        }, told)
+        }, fail)
         .finally(() => {
           isAsking = false
         })

@@ -111,7 +111,7 @@ function Label({ label, address }: { label: LabelFacts; address: string }) {
         </p>
         {notFinished && <p>{notFinished}</p>}
         <p className={css.hazards}>
-          <Pictograms hazards={codes} told={signalWord} size={26} /> {hazards}
+          <Pictograms hazards={codes} signalWord={signalWord} size={26} /> {hazards}
         </p>
       </div>
       <div className={css.code}>

@@ -37,7 +37,7 @@ test.each(['hand-in', 'full'] as const)(
   async (layout) => {
     const text = await sheetOf(prepNamed('Benzil'), layout)
     expect(wrongIn(text)).toEqual([])
-    const told = recomputed(text).map(({ what }) => what)
+    const recomputedNames = recomputed(text).map(({ what }) => what)
     for (const result of [
       'Percent recovery, of the crude',
       'Percent recovery, of the benzil estimated in it',
@@ -49,10 +49,10 @@ test.each(['hand-in', 'full'] as const)(
       'expected in the liquor',
       '1.0 °C wide',
     ])
-      expect(told).toContain(result)
-    expect(told.filter((what) => / to /.test(what)).length).toBeGreaterThanOrEqual(4)
-    expect(told.some((what) => what.startsWith('Percent yield'))).toBe(true)
-    expect(told.some((what) => what.startsWith('begins'))).toBe(true)
+      expect(recomputedNames).toContain(result)
+    expect(recomputedNames.filter((what) => / to /.test(what)).length).toBeGreaterThanOrEqual(4)
+    expect(recomputedNames.some((what) => what.startsWith('Percent yield'))).toBe(true)
+    expect(recomputedNames.some((what) => what.startsWith('begins'))).toBe(true)
   },
 )
 

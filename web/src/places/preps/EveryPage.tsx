@@ -13,11 +13,11 @@ const WIDTH_PX = 920
 /** Makes the page of every prep as a PDF, one after the other, where nobody sees it. */
 export function EveryPage({
   preps,
-  tell,
+  notify,
   onDone,
 }: {
   preps: readonly PrepFacts[]
-  tell: Notify
+  notify: Notify
   /** null when it was told to stop. */
   onDone: (pages: readonly Page[] | null) => void
 }) {
@@ -28,7 +28,7 @@ export function EveryPage({
   const make = async (root: HTMLElement): Promise<void> => {
     const { makeFrom } = await import('../../paper/makeFrom')
     const about = aboutPage({ title, author: prep.opened.author, paper: storedPaper(), id: prep.id })
-    const pdf = await makeFrom(root, 'full', about, () => tell(made.length / preps.length))
+    const pdf = await makeFrom(root, 'full', about, () => notify(made.length / preps.length))
     if (!pdf) return onDone(null)
     const file = `${String(made.length + 1).padStart(3, '0')}-${fileName(title)}`
     const pages = [...made, { title, file, pdf: pdf.bytes }]

@@ -56,7 +56,7 @@ export function Exchange() {
       const { readNotebookFile } = await import('./readNotebookFile')
       const read = await readNotebookFile(file)
       if (!read.ok) return setSaid([read.sentence])
-      setSaid(read.said)
+      setSaid(read.remarks)
       setLooked({
         name: file.name,
         file: read.file,
@@ -98,9 +98,9 @@ export function Exchange() {
     else setPages({ of, share: 0 })
   }
   const pack = (made: Beside['pages']) => {
-    packing.start(async (tell) => {
+    packing.start(async (notify) => {
       const { packNotebook } = await import('./packNotebook')
-      const packed = await packNotebook(notebook ?? '', made, clock.now(), tell)
+      const packed = await packNotebook(notebook ?? '', made, clock.now(), notify)
       if (!packed) return null
       download(`${fileName(title)}.zip`, packed.zip, 'application/zip')
       return { ok: true, value: { bytes: packed.zip.size, missing: packed.missing } }
@@ -169,7 +169,7 @@ export function Exchange() {
         <Suspense>
           <EveryPage
             preps={pages.of}
-            tell={(share) => {
+            notify={(share) => {
               setPages((now) => now && { ...now, share })
               return goOn.current
             }}

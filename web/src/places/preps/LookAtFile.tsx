@@ -32,7 +32,7 @@ export function LookAtFile({
         of which {here} {here === 1 ? 'is' : 'are'} here already, {fresh} {fresh === 1 ? 'is' : 'are'} new and{' '}
         {refused} would be refused.
       </p>
-      <LinesRemarks told={looked} />
+      <LinesRemarks report={looked} />
       {report.length > 0 && (
         <details>
           <summary>What would be refused, and why</summary>

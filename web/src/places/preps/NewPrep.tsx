@@ -34,7 +34,7 @@ export function NewPrep() {
       void go(`/n/${notebook ?? ''}/preps/${id}/plan`)
     },
   })
-  const { said: sentence, typed } = form
+  const { message: sentence, typed } = form
   const { closed } = useLabRules()
   const compound = compoundNamed(shelf, typed.name)
   return (

@@ -21,7 +21,7 @@ export async function packNotebook(
   notebook: string,
   pages: Beside['pages'],
   nowMs: number,
-  tell: Notify,
+  notify: Notify,
 ): Promise<PackedNotebook | null> {
   const text = await api.exported(notebook)
   const remote = await crating()
@@ -32,7 +32,7 @@ export async function packNotebook(
     if (jpeg) pictures.push({ sha256, jpeg: new Uint8Array(jpeg) })
     else missing += 1
   }
-  const zip = await remote.pack(text, { pictures, pages, schema: null }, nowMs, proxy(tell))
+  const zip = await remote.pack(text, { pictures, pages, schema: null }, nowMs, proxy(notify))
   if (!zip) return null
   return { zip: new Blob([zip as Uint8Array<ArrayBuffer>], { type: 'application/zip' }), missing }
 }

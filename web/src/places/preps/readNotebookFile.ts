@@ -12,7 +12,7 @@ type Read =
       readonly ok: true
       readonly file: unknown
       readonly pictures: readonly Picture[]
-      readonly said: readonly string[]
+      readonly remarks: readonly string[]
     }
   | { readonly ok: false; readonly sentence: string }
 
@@ -39,7 +39,7 @@ export async function readNotebookFile(file: File): Promise<Read> {
     const remote = await crating()
     const held = await remote.unpack(file.name, transfer(bytes, [bytes.buffer]))
     if (!held.ok) return held
-    ;({ text, pictures, said: sentences } = held)
+    ;({ text, pictures, remarks: sentences } = held)
   } else text = new TextDecoder().decode(bytes)
   if (text.includes('\uFFFD'))
     sentences = [
@@ -47,7 +47,7 @@ export async function readNotebookFile(file: File): Promise<Read> {
       'Some letters in this file cannot be read (shown as �). It was saved in an encoding other than UTF-8, or it is damaged.',
     ]
   try {
-    return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, said: sentences }
+    return { ok: true, file: JSON.parse(text.replace(/^\uFEFF/, '')), pictures, remarks: sentences }
   } catch {
     return {
       ok: false,

@@ -10,18 +10,18 @@ const REPORTED_MOST = 200
 /**
  * A notebook file into the ledger, in parts.
  *
- * @param tell how far it is; answers whether to go on
+ * @param notify how far it is; answers whether to go on
  * @returns what came of it, and whether it was stopped on the way: taken in again, the rest follows
  */
 export async function takeInParts(
   file: unknown,
-  tell: Notify,
+  notify: Notify,
 ): Promise<Report & { readonly isStopped: boolean }> {
   const whole = file as { readonly entries?: readonly unknown[] }
   const entries = Array.isArray(whole.entries) ? (whole.entries as readonly unknown[]) : []
   let sum: Report | null = null
   for (let from = 0; from === 0 || from < entries.length; from += LINES_AT_ONCE) {
-    if (sum && !tell(from / entries.length)) return { ...sum, isStopped: true }
+    if (sum && !notify(from / entries.length)) return { ...sum, isStopped: true }
     const part = { ...whole, entries: entries.slice(from, from + LINES_AT_ONCE) }
     sum = added(sum, await api.importNotebook(part), from)
   }

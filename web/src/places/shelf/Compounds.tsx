@@ -163,7 +163,8 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
         )}
         <dt>Hazards</dt>
         <dd>
-          <Pictograms hazards={compound.hazards} told={compound.signalWord} /> {hazardLine(compound.hazards)}
+          <Pictograms hazards={compound.hazards} signalWord={compound.signalWord} />{' '}
+          {hazardLine(compound.hazards)}
           {compound.hazardsToCheck && compound.hazardsToCheck.length > 0 && (
             <span className="quiet">
               {' '}
@@ -197,8 +198,8 @@ function Sheet({ compound, onEdit }: { compound: Compound; onEdit: () => void })
             <dt>Dissolves</dt>
             <dd>
               {CLASS_COLUMNS.flatMap((column) => {
-                const told = compound.solubilityClasses?.[column]
-                return told === undefined ? [] : [`${CLASS_NAMES[column]} ${told}`]
+                const listed = compound.solubilityClasses?.[column]
+                return listed === undefined ? [] : [`${CLASS_NAMES[column]} ${listed}`]
               }).join('; ')}{' '}
               <span className="quiet">
                 i: under 0.1, sl: up to 1, s: up to 10, vs: over 10 g per 100 mL, from general handbooks, as a

@@ -185,7 +185,7 @@ export function ProcedureForm({
         ))}
       </ol>
       <Field label="waste, one stream per line" rows={4} {...form.of('waste')} />
-      <FieldError sentence={form.said} className="trouble mb-0" />
+      <FieldError sentence={form.message} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>
           Save this house procedure

@@ -55,7 +55,7 @@ export function RowForm({
   const control = (name: string) => {
     const { label = name, help, options } = COLUMNS[sort][name] ?? {}
     const value = cells[name] ?? ''
-    const told = {
+    const values = {
       label,
       value,
       onChange: (changed: string) => {
@@ -64,8 +64,10 @@ export function RowForm({
     }
     // A value that is not among those offered was brought by a file: it stays until another is chosen.
     if (options)
-      return <Choice key={name} {...told} options={options.includes(value) ? options : [...options, value]} />
-    return <Field key={name} {...told} {...(help ? { help } : {})} />
+      return (
+        <Choice key={name} {...values} options={options.includes(value) ? options : [...options, value]} />
+      )
+    return <Field key={name} {...values} {...(help ? { help } : {})} />
   }
   return (
     <form className="stack" aria-label={title} onSubmit={form.onSubmit}>
@@ -81,7 +83,7 @@ export function RowForm({
           {names.map((name) => under?.(name, cells))}
         </div>
       ))}
-      <FieldError sentence={form.said} className="trouble mb-0" />
+      <FieldError sentence={form.message} className="trouble mb-0" />
       <div className="row-of">
         <Button type="submit" disabled={form.busy}>
           {before ? 'Save as a new version' : 'Add to the shelf'}

@@ -140,9 +140,9 @@ function shelved(typed: Typed, shelf: Shelf): Result<Shelved, keyof Typed> {
     confidence: null,
     source: typed.source.trim(),
   }))
-  const kept = new Set(rows.map(({ temperatureC }) => temperatureC))
+  const listedC = new Set(rows.map(({ temperatureC }) => temperatureC))
   const off = shelfPoints(shelf, compound.id, typed.solventId)
-    .filter(({ temperatureC }) => !kept.has(temperatureC))
+    .filter(({ temperatureC }) => !listedC.has(temperatureC))
     .map(({ temperatureC }) => `${compound.id}/${typed.solventId}/${temperatureC}`)
   return ok({ rows, off })
 }
@@ -226,7 +226,7 @@ function PairForm({
         legend={`${compoundName || 'compound'} in ${solvent?.name ?? 'solvent'}`}
         points={points}
         source={`${points.length} points`}
-        error={typeof read === 'string' && form.said !== null ? read : null}
+        error={typeof read === 'string' && form.message !== null ? read : null}
         onChange={(changed) => {
           form.set({ points: changed })
         }}
@@ -241,7 +241,7 @@ function PairForm({
         {...form.of('source')}
         help="handbook and edition, or who measured them and when"
       />
-      <FieldError sentence={form.said} className="trouble mb-0" />
+      <FieldError sentence={form.message} className="trouble mb-0" />
       <Button type="submit" disabled={form.busy} className="align-self-start">
         Save these points
       </Button>

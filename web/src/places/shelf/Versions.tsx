@@ -8,12 +8,12 @@ import { api, type ShelfSort } from '../../ledger/api'
 export function Versions({
   sort,
   id,
-  tell = (body) => (body as { source?: string }).source ?? 'taken off',
+  describe: describe = (body) => (body as { source?: string }).source ?? 'taken off',
 }: {
   sort: ShelfSort
   id: string
   /** What a version is told by, beside the one before it. */
-  tell?: (body: unknown, before: unknown) => string
+  describe?: (body: unknown, before: unknown) => string
 }) {
   const [versions, setVersions] = useState<readonly ShelfVersion[] | null>(null)
   const [sentence, setSaid] = useState<string | null>(null)
@@ -23,7 +23,7 @@ export function Versions({
         {versions.map(({ version, origin, createdAt, author, body }) => (
           <li key={version}>
             version {version}, {author ?? origin}, {day(createdAt)}:{' '}
-            {tell(body, versions.find((one) => one.version === version - 1)?.body ?? null)}
+            {describe(body, versions.find((one) => one.version === version - 1)?.body ?? null)}
           </li>
         ))}
       </ul>

@@ -137,8 +137,8 @@ function valueOf(text: string, cell: Cell): unknown {
     case 'classes':
       return Object.fromEntries(
         text.split(';').map((part) => {
-          const [column = '', told = ''] = part.split(':')
-          return [column.trim(), told.trim()]
+          const [column = '', valueText = ''] = part.split(':')
+          return [column.trim(), valueText.trim()]
         }),
       )
     case 'number':
@@ -162,7 +162,7 @@ export function cellsOf(sort: ExchangeSort, row: Compound | Solvent | Solubility
         return [
           name,
           Object.entries(value)
-            .map(([column, told]) => `${column}: ${String(told)}`)
+            .map(([column, part]) => `${column}: ${String(part)}`)
             .join('; '),
         ]
       return [name, Array.isArray(value) ? value.join('; ') : `${value as string | number}`]

@@ -56,8 +56,8 @@ export function ListCandidates({ unknown }: { unknown: UnknownFacts }) {
             <CompoundField
               label="add a candidate"
               {...form.of('name')}
-              invalid={form.said === null ? false : 'alert'}
-              help={form.said ?? 'by any of its names'}
+              invalid={form.message === null ? false : 'alert'}
+              help={form.message ?? 'by any of its names'}
               isAddable
             />
           </div>
@@ -119,7 +119,7 @@ function FromShelf({ unknown }: { unknown: UnknownFacts }) {
           : 'After the scouting run the app proposes a temperature range here.'}{' '}
         Reference values are general. Check them against your handbook.
       </p>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

@@ -33,7 +33,7 @@ export function NewCase() {
           help="colour, crystals or powder; never smell it closely, never taste it"
           {...form.of('appearance')}
         />
-        <FieldError sentence={form.said} />
+        <FieldError sentence={form.message} />
         <Button type="submit" className="align-self-start">
           Open this case
         </Button>

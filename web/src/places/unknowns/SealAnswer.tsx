@@ -73,7 +73,7 @@ export function SealAnswer({
               Seal it
             </Button>
           </div>
-          <FieldError sentence={form.said} />
+          <FieldError sentence={form.message} />
         </form>
       )}
     </section>

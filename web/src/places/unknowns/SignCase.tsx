@@ -138,7 +138,7 @@ function SignForm({
           The verdict keeps the ranges, mixtures, probabilities and house rules it is based on.
           {unknown.sealed ? ' After signing, the sealed answer can be opened.' : ''}
         </SignedBy>
-        <FieldError sentence={form.said} />
+        <FieldError sentence={form.message} />
       </aside>
     </form>
   )

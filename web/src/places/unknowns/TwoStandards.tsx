@@ -104,7 +104,7 @@ function NewStandard() {
       >
         Name it
       </Button>
-      <Refusal sentence={form.said} />
+      <Refusal sentence={form.message} />
     </form>
   )
 }
@@ -213,7 +213,7 @@ function NewProportion({ pair: { a, b } }: { pair: PairFacts }) {
           Grind it
         </Button>
       </div>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

@@ -26,7 +26,7 @@ export function VerdictPlayer({ put, onDone }: PlayerProps) {
   const [cause, setCause] = useState<Cause | null>(null)
   const [next, setNext] = useState<NextStep | null>(null)
   const { reading, literature } = exercise.evidence
-  const said = verdict !== null && cause !== null && next !== null ? { verdict, cause, next } : null
+  const answer = verdict !== null && cause !== null && next !== null ? { verdict, cause, next } : null
   return (
     <div className={css.both}>
       <section aria-label="The range">
@@ -62,9 +62,10 @@ export function VerdictPlayer({ put, onDone }: PlayerProps) {
         <Choices legend="Because of" of={exercise.causes} value={cause} onChange={setCause} />
         <Choices legend="What next?" of={exercise.next} value={next} onChange={setNext} />
         <Button
-          disabled={said === null}
+          disabled={answer === null}
           onClick={() => {
-            if (said) onDone({ score: scoreVerdict(exercise, said), more: <Reasoning exercise={exercise} /> })
+            if (answer)
+              onDone({ score: scoreVerdict(exercise, answer), more: <Reasoning exercise={exercise} /> })
           }}
         >
           This is my verdict

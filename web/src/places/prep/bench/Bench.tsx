@@ -167,7 +167,7 @@ function BoiledAway({ prep, mostML }: { prep: PrepFacts; mostML: number }) {
             Take off {typed || '…'} mL
           </Button>
           <span className="quiet">Add a fresh boiling stone before you heat it again.</span>
-          <Refusal sentence={form.said} />
+          <Refusal sentence={form.message} />
         </form>
       )}
       {last && (

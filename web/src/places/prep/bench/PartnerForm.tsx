@@ -53,7 +53,7 @@ export function PartnerForm({ prep, step, isOpen }: { prep: PrepFacts; step: str
           <Button type="submit" size="sm" variant="outline-primary" disabled={tube === '' || partner === ''}>
             They balance
           </Button>
-          <Refusal sentence={form.said} />
+          <Refusal sentence={form.message} />
         </form>
       )}
     </>

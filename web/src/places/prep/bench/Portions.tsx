@@ -130,7 +130,7 @@ export function Portions({ prep, use }: { prep: PrepFacts; use: PortionUse }) {
           {last.body.drops ? amount(`${last.body.drops.count}`, 'drops') : `${last.body.volume.text} mL`}
         </Button>
       )}
-      <Refusal sentence={form.said} />
+      <Refusal sentence={form.message} />
       {use === 'dissolve' && <Effect prep={prep} />}
     </form>
   )
@@ -241,7 +241,7 @@ function CountPipette({ prep, onMillilitres }: { prep: PrepFacts; onMillilitres:
         Do this once for each pipette and solvent: count drops into a measuring tube. Pipettes differ, so no
         value is assumed.
       </span>
-      <Refusal sentence={form.said} />
+      <Refusal sentence={form.message} />
     </form>
   )
 }

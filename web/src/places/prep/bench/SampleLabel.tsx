@@ -45,7 +45,7 @@ export function SampleLabel({ prep, step, onDone }: { prep: PrepFacts; step: Ste
       <span>
         <Pictograms
           hazards={hazards}
-          told={step.station === 'weigh' ? compound.signalWord : undefined}
+          signalWord={step.station === 'weigh' ? compound.signalWord : undefined}
           size={26}
         />{' '}
         {hazardLine(hazards)}

@@ -39,7 +39,7 @@ export function TemperatureForm({ prep }: { prep: PrepFacts }) {
         {asked !== null && asked === typed.trim() ? 'It is correct: ' : ''}Read {typed || '…'} °C
       </Button>
       <span className="quiet">optional</span>
-      <Refusal sentence={form.said} />
+      <Refusal sentence={form.message} />
     </form>
   )
 }

@@ -31,7 +31,7 @@ export function FixedPlan({
   const now = useNow(60_000)
   const { result, input, solvent, compound, impurity, solubilitySource, conventions, pair, procedure } =
     plan.body
-  const kept = plan.body.keptBackG
+  const keptBackG = plan.body.keptBackG
   return (
     <>
       <div className="columns plan no-print">
@@ -46,7 +46,8 @@ export function FixedPlan({
         />
         <div>
           <h2>
-            {plan.body.crudeText} g of crude{kept > 0 ? `, ${fixed(1000 * kept, 0)} mg kept back` : ''}, about{' '}
+            {plan.body.crudeText} g of crude
+            {keptBackG > 0 ? `, ${fixed(1000 * keptBackG, 0)} mg kept back` : ''}, about{' '}
             {fixed(100 * input.assay, 0)} % {compound.name}
           </h2>
           <p className="quiet mt-1 mb-2">

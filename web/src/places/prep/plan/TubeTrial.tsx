@@ -228,7 +228,7 @@ function NewTrial({ prep, shelf, tried }: { prep: PrepFacts; shelf: Shelf; tried
       <Button variant="outline-primary" onClick={form.submit}>
         Add a tube
       </Button>
-      <Refusal sentence={form.said} />
+      <Refusal sentence={form.message} />
     </div>
   )
 }

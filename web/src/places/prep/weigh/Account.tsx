@@ -228,7 +228,7 @@ function WhyLess({ prep }: { prep: PrepFacts }) {
         >
           Write it down
         </Button>
-        <Refusal sentence={form.said} />
+        <Refusal sentence={form.message} />
       </form>
     </section>
   )

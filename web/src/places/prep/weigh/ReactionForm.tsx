@@ -109,7 +109,7 @@ export function ReactionForm({ prep }: { prep: PrepFacts }) {
           Calculate it
         </Button>
       </div>
-      <FieldError sentence={form.said} />
+      <FieldError sentence={form.message} />
     </form>
   )
 }

@@ -13,13 +13,13 @@ beforeEach(() => {
 })
 afterEach(cleanup)
 const bodies = (kind: string) => written(kind).map(({ body }) => body)
-let heard = 0
+let listens = 0
 const standing = (text: string, change: Partial<BalanceStatus['reading']> = {}): BalanceStatus => ({
   name: 'teaching balance',
   readabilityG: 0.001,
   load: 'empty vessel',
   reading: { display: { text, value: Number(text) }, stable: true, overloaded: false, ...change },
-  order: ++heard,
+  order: ++listens,
 })
 const sampleOf = (title: string, role: string) =>
   prepNamed(title).samples.find((sample) => sample.role === role)?.id as SampleId
@@ -138,7 +138,7 @@ describe('the simulated balance', () => {
   }
   const listener = (balance: BalanceStatus) => {
     act(() => {
-      stream.tell?.balance(balance)
+      stream.events?.balance(balance)
     })
   }
   test('is cleared for this sample, loaded and tared on asking', async () => {

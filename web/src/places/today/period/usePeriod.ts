@@ -123,7 +123,7 @@ function whatHappened({ id, opened, putOff }: PeriodFacts, tasks: readonly Perio
 
 async function plan(
   { period, tasks, nowMs }: { period: PeriodFacts; tasks: readonly PeriodTask[]; nowMs: number },
-  tell: (answer: Answered) => boolean,
+  publish: (answer: Answered) => boolean,
   isWanted: () => boolean,
 ): Promise<void> {
   const { opened, putOff, id } = period
@@ -133,12 +133,13 @@ async function plan(
   if (before === null) {
     // A plan to begin with; the better one follows.
     const quick = await askPlanner((heavy) => heavy.planPeriod(asked, null, effortAtFirst(tasks.length)))
-    if (quick.ok && !tell({ period: id, plan: quick.value, late: null, problem: null, changed: null })) return
+    if (quick.ok && !publish({ period: id, plan: quick.value, late: null, problem: null, changed: null }))
+      return
     first = quick.ok ? quick.value : null
   }
   const planned = await askPlanner((heavy) => heavy.planPeriod(asked, before, effortFor(tasks)))
   if (!planned.ok) {
-    tell({ period: id, plan: first, late: null, problem: planned.problem, changed: null })
+    publish({ period: id, plan: first, late: null, problem: planned.problem, changed: null })
     return
   }
   if (!(await publishPlan(planned.value))) return
@@ -160,16 +161,17 @@ async function plan(
   /** The plan is told and kept, with what becomes of it when it gets late; false where nobody wants it any more. */
   async function publishPlan(value: PeriodPlan): Promise<boolean> {
     const changed = value.changed === null ? null : { sentence: value.changed, atMs: nowMs }
-    if (!tell({ period: id, plan: value, late: null, problem: null, changed })) return false
+    if (!publish({ period: id, plan: value, late: null, problem: null, changed })) return false
     keepPlan(period, value)
     // Another order is something that happened; minutes that go by are not.
     const seen = JSON.stringify([whatHappened(period, tasks), orderOf(value)])
-    const held = said?.happened === seen && value.makespanMin <= value.deadlineMin ? said.late : null
+    const held =
+      lastShown?.happened === seen && value.makespanMin <= value.deadlineMin ? lastShown.late : null
     const late: Result<IfLate> = held
       ? { ok: true, value: held }
       : await askPlanner((heavy) => heavy.whenLate(asked, value))
-    if (late.ok) said = { happened: seen, late: late.value }
-    return tell({
+    if (late.ok) lastShown = { happened: seen, late: late.value }
+    return publish({
       period: id,
       plan: value,
       late: late.ok ? late.value : null,
@@ -187,7 +189,7 @@ const orderOf = ({ starts }: PeriodPlan) =>
   Object.keys(starts).sort((p, q) => (starts[p] ?? 0) - (starts[q] ?? 0) || (p < q ? -1 : 1))
 
 /** A last moment that was said holds until something happens: time alone does not move it. */
-let said: { readonly happened: string; readonly late: IfLate } | null = null
+let lastShown: { readonly happened: string; readonly late: IfLate } | null = null
 
 /** Few tasks are proven; of many a minute or two more is not worth seconds of a telephone’s time. */
 function effortFor(tasks: readonly PeriodTask[]): number {
@@ -203,6 +205,6 @@ function keepPlan(period: PeriodFacts, { starts, makespanMin }: PeriodPlan): voi
   storeValue(keyOfPlan(period), JSON.stringify({ starts, makespanMin } satisfies EarlierPlan))
 }
 function planBefore(period: PeriodFacts): EarlierPlan | null {
-  const kept = remembered(keyOfPlan(period))
-  return kept === null ? null : (JSON.parse(kept) as EarlierPlan)
+  const stored = remembered(keyOfPlan(period))
+  return stored === null ? null : (JSON.parse(stored) as EarlierPlan)
 }
