@@ -11,6 +11,12 @@ const noPrivateWords = (selector) => ({
   format: null,
   custom: { regex: PRIVATE_WORDS, match: false },
 })
+/** Nor for a variable: what was told, said or kept is a message, a report, a state, a copy. */
+const noVagueWords = (selector) => ({
+  selector,
+  format: null,
+  custom: { regex: '^(tell|told|said|kept|heard|owners)$', match: false },
+})
 
 export default tseslint.config(
   { ignores: ['**/dist/', '**/node_modules/', 'server/drizzle/', 'test-results/', 'playwright-report/'] },
@@ -31,6 +37,8 @@ export default tseslint.config(
         noPrivateWords('typeLike'),
         noPrivateWords('function'),
         { ...noPrivateWords('variable'), modifiers: ['exported'] },
+        noVagueWords('variable'),
+        noVagueWords('parameter'),
       ],
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],

@@ -61,7 +61,7 @@ export function Connection({ instrument }: { instrument: Instrument }) {
 function Serial({ instrument }: { instrument: Instrument }) {
   const [baudRate, setBaudRate] = useState<number>(9600)
   const [sentence, setSaid] = useState<string | null>(null)
-  const [heard, setHeard] = useState(0)
+  const [receivedCount, setReceivedCount] = useState(0)
   const reader = useRef<SerialReader | null>(null)
   const [isOn, setIsOn] = useState(false)
   const serial = (navigator as { serial?: { requestPort(): Promise<LinePort> } }).serial
@@ -80,7 +80,7 @@ function Serial({ instrument }: { instrument: Instrument }) {
         baudRate,
         () => clock.elapsed(),
         (line) => {
-          setHeard((count) => count + 1)
+          setReceivedCount((count) => count + 1)
           api.line(instrument.id, [line]).catch((error: unknown) => {
             setSaid((error as Error).message)
           })
@@ -131,7 +131,7 @@ function Serial({ instrument }: { instrument: Instrument }) {
             Disconnect
           </Button>
         )}
-        <span className="quiet">{heard > 0 ? `${heard} readings heard` : ''}</span>
+        <span className="quiet">{receivedCount > 0 ? `${receivedCount} readings heard` : ''}</span>
       </div>
       {sentence && (
         <p className="look" role="alert">

@@ -52,7 +52,7 @@ function Temperature({
   instrument: Instrument | undefined
   now: MeltMoment
 }) {
-  const reading = now.heard?.reading
+  const reading = now.lastReading?.reading
   const { calibration } = melt.planned.body
   const corrected =
     calibration && reading && run.recorded ? correctedRange(calibration, reading.probe, reading.probe) : null

@@ -33,7 +33,7 @@ export function RunControls({
 }) {
   const now = useMoment(melt, run)
   const control = instrument?.character.control ?? 'program'
-  const pace = now.heard?.pace ?? 1
+  const pace = now.lastReading?.pace ?? 1
   const move = moveOf(melt, now)
   const isUrgent = move !== null && URGENT.includes(move.say)
   return (
@@ -121,7 +121,7 @@ const URGENT: readonly Move['say'][] = [
 function mayHurry(
   melt: MeltFacts,
   run: Run,
-  { heard: lastReading }: MeltMoment,
+  { lastReading }: MeltMoment,
   instrument: Instrument | undefined,
 ) {
   if (run.byHand || instrument?.simulated !== true || !lastReading?.reading) return false

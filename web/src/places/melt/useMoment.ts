@@ -16,7 +16,7 @@ export function useMoment(melt: MeltFacts, run: Run) {
   const atS = runSeconds(melt)
   const rate = liveRate(view, melt, lastReading?.recent ?? [])
   return {
-    heard: lastReading,
+    lastReading,
     atS,
     isConnected,
     /** What the thermometer shows where it is recorded, about where it stands where it is read by eye; °C. */

@@ -47,8 +47,8 @@ function TodayList({ cases }: { cases?: ReactNode }) {
   const base = `/n/${notebook ?? ''}`
   const preps = prepsOf(view)
   const open = preps.filter((prep) => nextStep(view, prep.id, now) !== null)
-  const running = Object.entries(readings).flatMap(([instrument, heard]) =>
-    heard ? [{ instrument: shelf?.instruments.find(({ id }) => id === instrument), heard }] : [],
+  const running = Object.entries(readings).flatMap(([instrument, lastReading]) =>
+    lastReading ? [{ instrument: shelf?.instruments.find(({ id }) => id === instrument), lastReading }] : [],
   )
   const melts = meltsOf(view).filter((melt) => melt.planned.body.prep === null && isUnderWay(melt))
   return (
@@ -110,18 +110,18 @@ function TodayList({ cases }: { cases?: ReactNode }) {
       {running.length > 0 && (
         <section className="mt-4" aria-label="Running instruments">
           <h2>Running</h2>
-          {running.map(({ instrument, heard }) => (
-            <p key={heard.id} className="mt-2">
+          {running.map(({ instrument, lastReading }) => (
+            <p key={lastReading.id} className="mt-2">
               <b>
                 {instrument?.character.readBy === 'eye'
                   ? 'By eye'
-                  : heard.reading
-                    ? `${heard.reading.probe.text} °C`
+                  : lastReading.reading
+                    ? `${lastReading.reading.probe.text} °C`
                     : 'starting'}
               </b>{' '}
               on the {instrument?.name.toLowerCase() ?? 'instrument'}{' '}
               {instrument?.simulated && <span className="simulated">simulated</span>}{' '}
-              <Link to={`${base}/melts/${heard.melt}`}>See it</Link>
+              <Link to={`${base}/melts/${lastReading.melt}`}>See it</Link>
             </p>
           ))}
         </section>
