@@ -85,15 +85,15 @@ export async function openLineFile(path: string, say: (sentence: string) => void
       await made.sync()
       await made.close()
       await file.close()
-      const kept = freeName(path, why)
+      const oldPath = freeName(path, why)
       // The old file has both names for a moment, so that at no moment there is none.
-      await link(path, kept).catch(() => copyFile(path, kept))
+      await link(path, oldPath).catch(() => copyFile(path, oldPath))
       await rename(making, path)
       await flushFolder(dirname(path))
       file = await openFlushed(path)
       size = (await file.stat()).size
       unclean = false
-      return kept
+      return oldPath
     },
     close: () => file.close(),
   }

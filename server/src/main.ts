@@ -108,9 +108,9 @@ function sentenceOf(error: unknown): string {
   const { message, stack, code, path, name } = error as NodeJS.ErrnoException
   if (name === 'WrongOption') return message
   const isAsked = process.env['LOG_LEVEL'] === 'debug'
-  const told =
+  const reason =
     code === undefined ? message : `${path === undefined ? '' : `${path}: `}${reasonOf(error as Error)}`
-  return isAsked ? String(stack) : `It failed: ${told}. (LOG_LEVEL=debug shows where.)`
+  return isAsked ? String(stack) : `It failed: ${reason}. (LOG_LEVEL=debug shows where.)`
 }
 
 main().catch((error: unknown) => {
