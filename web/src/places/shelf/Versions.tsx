@@ -8,7 +8,7 @@ import { api, type ShelfSort } from '../../ledger/api'
 export function Versions({
   sort,
   id,
-  describe: describe = (body) => (body as { source?: string }).source ?? 'taken off',
+  describe = (body) => (body as { source?: string }).source ?? 'taken off',
 }: {
   sort: ShelfSort
   id: string
